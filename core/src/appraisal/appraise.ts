@@ -1,0 +1,111 @@
+import { type Comparison, compare } from '../comparison/index.ts'
+import {
+  allocate,
+  type CostIn,
+  costIn,
+  creditByPolicy,
+  labourMinutes,
+  otherPileResult,
+  type PileResult,
+  portionsOf,
+  primaryPileResult,
+  shortClaim,
+} from '../costing/index.ts'
+import {
+  type Allocation,
+  DEFAULT_LIMITS,
+  type FabricationDocument,
+  type Limits,
+  pileWeight,
+  type WeightsResult,
+  weigh,
+} from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type Warning, warningsOf } from './warnings.ts'
+
+export interface CostResult extends CostIn {
+  apPricePerKg: number
+  shortClaim: number
+  credit: number
+  net: number
+  /** The rule really used, see `allocate`. */
+  allocation: Allocation
+}
+
+export interface Appraisal {
+  weights: WeightsResult
+  cost: CostResult
+  piles: PileResult[]
+  comparisons: Comparison[]
+  warnings: Warning[]
+}
+
+/**
+ * From weights to verdicts: everything that one fabrication document says, unrounded.
+ *
+ * The document must be whole (the contract's schema checks it): invoice weight above zero, at least
+ * one primary pile, unique pile names, offers that name a primary pile. Weights in grams, money in
+ * major units. A figure that does not apply, or that would divide by nothing, is null.
+ */
+export function appraise(document: FabricationDocument, limits: Limits = DEFAULT_LIMITS): Appraisal {
+  const pileWeights = document.piles.map(pileWeight)
+  const weights = weigh(document, pileWeights, limits)
+  const costs = costIn(document)
+  const credits = creditByPolicy(document.piles, pileWeights)
+  const credit = credits[document.creditPolicy]
+  const net = costs.in - credit
+  const apPricePerKg = (costs.ap / weights.ap) * GRAMS_PER_KILOGRAM
+
+  const portions = document.piles.map((pile, at) =>
+    pile.class === 'primary' ? portionsOf(pile, pileWeights[at] as number) : null,
+  )
+  const allocation = allocate(document.piles, pileWeights, portions, document.allocation)
+  const piles = document.piles.map((pile, at) => {
+    const weight = pileWeights[at] as number
+    if (pile.class !== 'primary') return otherPileResult(pile, weight, weights.ap, document.creditPolicy)
+    const costShare = allocation.shares[at] ?? null
+    return primaryPileResult({
+      pile,
+      weight,
+      ap: weights.ap,
+      portions: portions[at] ?? null,
+      costShare,
+      netCost: net,
+      apPricePerKg,
+    })
+  })
+
+  const minutes = labourMinutes(document.labour)
+  const mayJudge = weights.balance !== 'over' || document.confirmed === true
+  const comparisons = (document.offers ?? []).map((offer) => {
+    const at = document.piles.findIndex((pile) => pile.name === offer.pile)
+    return compare({
+      offer,
+      pile: document.piles[at] as FabricationDocument['piles'][number],
+      result: piles[at] as PileResult,
+      costShare: allocation.shares[at] ?? null,
+      costs,
+      credit,
+      credits,
+      ap: weights.ap,
+      labourMinutes: minutes,
+      evenBand: limits.even,
+      mayJudge,
+    })
+  })
+
+  return {
+    weights,
+    cost: {
+      ...costs,
+      apPricePerKg,
+      shortClaim: shortClaim(document.purchase, weights.short),
+      credit,
+      net,
+      allocation: allocation.allocation,
+    },
+    piles,
+    comparisons,
+    warnings: warningsOf({ document, weights, piles, allocation, limits }),
+  }
+}

@@ -1,0 +1,6 @@
+export type { Appraisal, CostResult } from './appraise.ts'
+export { appraise } from './appraise.ts'
+export type { RepricedPile } from './reprice.ts'
+export { atApPrice, reprice } from './reprice.ts'
+export type { Warning, WarningCode } from './warnings.ts'
+export { WARNING_CODES } from './warnings.ts'

@@ -1,0 +1,102 @@
+import { type CostIn, type PileResult, ratio } from '../costing/index.ts'
+import { CREDIT_POLICIES, type CreditPolicy, type Offer, type Pile } from '../fabrication/index.ts'
+import { type BreakEven, breakEven } from './break-even.ts'
+import { buyPerPortion, pricePerPiece } from './buy-price.ts'
+
+export type Verdict = 'make' | 'buy' | 'even'
+
+export interface PolicyVerdict {
+  costPerPortion: number | null
+  saving: number | null
+  verdict: Verdict | null
+}
+
+export interface Comparison {
+  offer: string
+  pile: string
+  pricePerPiece: number
+  buyPerPortion: number
+  /** Buying at our own portion weight: this is what is compared. Null where our portion weight is unknown. */
+  buyPerPortionSameWeight: number | null
+  costPerPortion: number | null
+  saving: number | null
+  savingShare: number | null
+  verdict: Verdict | null
+  byPolicy: Record<CreditPolicy, PolicyVerdict>
+  breakEven: BreakEven
+}
+
+export interface ComparisonInput {
+  offer: Offer
+  pile: Pile
+  result: PileResult
+  costShare: number | null
+  costs: CostIn
+  credit: number
+  /** Σ credit under each policy. */
+  credits: Record<CreditPolicy, number>
+  ap: number
+  labourMinutes: number
+  /** Within this share of the price, making and buying are even. */
+  evenBand: number
+  /** False where the balance is over and nobody has confirmed it. */
+  mayJudge: boolean
+}
+
+const NO_BREAK_EVEN: BreakEven = {
+  apPricePerKg: null,
+  offerAmount: null,
+  portions: null,
+  pileYield: null,
+  labourMinutes: null,
+  creditMultiple: null,
+}
+
+/** Portion weight to compare at, grams: the pile's target, else its mean portion weight. */
+export function portionWeightOf(pile: Pile, result: PileResult): number | null {
+  return pile.target ?? (ratio(result.weight, result.portions) || null)
+}
+
+/** `make` where it saves more than the band, `buy` where it costs more than the band, else `even`. */
+export function verdictOf(saving: number, buySameWeight: number, band: number): Verdict {
+  if (saving > band * buySameWeight) return 'make'
+  return saving < -band * buySameWeight ? 'buy' : 'even'
+}
+
+/** One offer against its primary pile: price at the same weight, verdict, all policies, all turning points. */
+export function compare(input: ComparisonInput): Comparison {
+  const { offer, pile, result, costShare } = input
+  const portionWeight = portionWeightOf(pile, result)
+  const perPortion = buyPerPortion(offer)
+  const sameWeight = portionWeight === null ? null : (perPortion * portionWeight) / offer.pieceWeight
+  const judge = (costPerPortion: number | null): PolicyVerdict => {
+    if (costPerPortion === null || sameWeight === null) return { costPerPortion, saving: null, verdict: null }
+    const saving = sameWeight - costPerPortion
+    return { costPerPortion, saving, verdict: input.mayJudge ? verdictOf(saving, sameWeight, input.evenBand) : null }
+  }
+  const now = judge(result.costPerPortion)
+  const costUnder = (policy: CreditPolicy) =>
+    costShare === null ? null : ratio(costShare * (input.costs.in - input.credits[policy]), result.portions)
+  return {
+    offer: offer.name,
+    pile: offer.pile,
+    pricePerPiece: pricePerPiece(offer),
+    buyPerPortion: perPortion,
+    buyPerPortionSameWeight: sameWeight,
+    ...now,
+    savingShare: ratio(now.saving, sameWeight),
+    byPolicy: Object.fromEntries(
+      CREDIT_POLICIES.map((policy) => [policy, judge(costUnder(policy))]),
+    ) as Comparison['byPolicy'],
+    breakEven:
+      portionWeight === null || sameWeight === null
+        ? NO_BREAK_EVEN
+        : breakEven({
+            ...input,
+            portions: result.portions,
+            portionWeight,
+            costPerPortion: result.costPerPortion,
+            buySameWeight: sameWeight,
+          }),
+  }
+}

@@ -1,0 +1,7 @@
+export type { BreakEven } from './break-even.ts'
+export { averageRatePerHour, netCostAtBreakEven } from './break-even.ts'
+export { buyPerPortion, extrasPerPiece, handlingPerPiece, pricePerPiece, unitsPerPiece } from './buy-price.ts'
+export type { Comparison, PolicyVerdict, Verdict } from './compare.ts'
+export { compare, portionWeightOf, verdictOf } from './compare.ts'
+export type { YearlyResult } from './yearly.ts'
+export { yearly } from './yearly.ts'

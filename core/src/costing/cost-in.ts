@@ -1,0 +1,59 @@
+import type { Consumable, FabricationDocument, LabourEntry, Purchase } from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
+
+export const MINUTES_PER_HOUR = 60
+
+/** What the price counts: kilos or pounds of AP, pieces, cases, or one lot. */
+export function purchasedUnits(purchase: Purchase): number {
+  switch (purchase.price.per) {
+    case 'kg':
+      return purchase.invoiceWeight / GRAMS_PER_KILOGRAM
+    case 'lb':
+      return purchase.invoiceWeight / GRAMS_PER_POUND
+    case 'piece':
+      return purchase.pieces ?? 0
+    case 'case':
+      return purchase.cases ?? 0
+    case 'lot':
+      return 1
+  }
+}
+
+/** Cost of what was purchased, charges included. */
+export function apCost(purchase: Purchase): number {
+  return purchase.price.amount * purchasedUnits(purchase) + (purchase.extras ?? 0)
+}
+
+/** What the missing weight would have cost, where the price is by weight; zero otherwise. `short` in grams. */
+export function shortClaim(purchase: Purchase, short: number): number {
+  const { amount, per } = purchase.price
+  if (per === 'kg') return (amount * short) / GRAMS_PER_KILOGRAM
+  return per === 'lb' ? (amount * short) / GRAMS_PER_POUND : 0
+}
+
+export function labourCost(labour: readonly LabourEntry[] = []): number {
+  return labour.reduce((sum, entry) => sum + (entry.minutes / MINUTES_PER_HOUR) * entry.ratePerHour, 0)
+}
+
+export function labourMinutes(labour: readonly LabourEntry[] = []): number {
+  return labour.reduce((sum, entry) => sum + entry.minutes, 0)
+}
+
+export function consumablesCost(consumables: readonly Consumable[] = []): number {
+  return consumables.reduce((sum, each) => sum + each.cost, 0)
+}
+
+export interface CostIn {
+  ap: number
+  labour: number
+  consumables: number
+  in: number
+}
+
+/** Everything that was spent: purchase, labour, consumables. */
+export function costIn(document: FabricationDocument): CostIn {
+  const ap = apCost(document.purchase)
+  const labour = labourCost(document.labour)
+  const consumables = consumablesCost(document.consumables)
+  return { ap, labour, consumables, in: ap + labour + consumables }
+}

@@ -1,0 +1,217 @@
+import type { Appraisal } from '../appraisal/index.ts'
+import {
+  averageRatePerHour,
+  type Comparison,
+  extrasPerPiece,
+  handlingPerPiece,
+  portionWeightOf,
+  unitsPerPiece,
+} from '../comparison/index.ts'
+import { allocate, creditByPolicy, labourMinutes, MINUTES_PER_HOUR, type PileResult } from '../costing/index.ts'
+import type { CreditPolicy, FabricationDocument, Offer } from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { isByWeight, priceUnits } from './cost-figures.ts'
+import type { ComparisonFigureName, Explanation, FigureRef } from './explain.ts'
+import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+
+interface ComparisonContext {
+  document: FabricationDocument
+  appraisal: Appraisal
+  comparison: Comparison
+  offer: Offer
+  result: PileResult
+  portionWeight: number
+  /** Share of the net cost that the pile carries. */
+  share: number
+}
+
+const money = (name: string, amount: number) => value(name, amount, 'money')
+const grams = (name: string, amount: number) => value(name, amount, 'weight')
+
+export function comparisonFigure(
+  document: FabricationDocument,
+  appraisal: Appraisal,
+  ref: Extract<FigureRef, { group: 'comparison' | 'policy' }>,
+): Explanation | null {
+  const comparison = appraisal.comparisons[ref.at]
+  const offer = document.offers?.[ref.at]
+  const at = document.piles.findIndex((pile) => pile.name === offer?.pile)
+  const pile = document.piles[at]
+  const result = appraisal.piles[at]
+  if (!comparison || !offer || !pile || !result) return null
+  const pileWeights = appraisal.piles.map((each) => each.weight)
+  const portions = appraisal.piles.map((each) => each.portions)
+  const share = allocate(document.piles, pileWeights, portions, document.allocation).shares[at]
+  if (share === null || share === undefined) return null
+  const portionWeight = portionWeightOf(pile, result) ?? 0
+  const context = { document, appraisal, comparison, offer, result, portionWeight, share }
+  if (ref.group === 'policy') return policyExplanation(context, ref.policy)
+  return figureOf(comparison, ref.figure) === null ? null : FIGURES[ref.figure](context)
+}
+
+function figureOf(comparison: Comparison, figure: ComparisonFigureName): number | null {
+  switch (figure) {
+    case 'apPricePerKg':
+    case 'offerAmount':
+    case 'pileYield':
+    case 'labourMinutes':
+    case 'creditMultiple':
+      return comparison.breakEven[figure]
+    case 'breakEvenPortions':
+      return comparison.breakEven.portions
+    default:
+      return comparison[figure]
+  }
+}
+
+const same = ({ comparison }: ComparisonContext) =>
+  money('buying, same weight', comparison.buyPerPortionSameWeight ?? 0)
+const make = ({ comparison }: ComparisonContext) => money('making', comparison.costPerPortion ?? 0)
+const costShare = ({ share }: ComparisonContext) => value('share of the net cost', share, 'share')
+/** `N* = n·b ÷ s`, the net cost at which making equals buying. */
+const evenNet = (context: ComparisonContext) =>
+  over(times(value('portions', context.result.portions ?? 0, 'count'), same(context)), costShare(context))
+
+const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Explanation> = {
+  pricePerPiece: ({ offer }) => ({
+    title: 'Price of one bought piece',
+    quantity: 'money',
+    expression: plus(
+      times(money(`price per ${offer.price.per}`, offer.price.amount), pieceUnits(offer)),
+      money('charges per piece', extrasPerPiece(offer)),
+    ),
+  }),
+  buyPerPortion: ({ offer, comparison }) => ({
+    title: 'One bought portion, as offered',
+    quantity: 'money',
+    expression: over(
+      plus(money('price per piece', comparison.pricePerPiece), money('handling', handlingPerPiece(offer))),
+      value('share that can be served', offer.usableShare ?? 1, 'share'),
+    ),
+    note: 'Rejects are paid for and handled too.',
+  }),
+  buyPerPortionSameWeight: ({ offer, comparison, portionWeight }) => ({
+    title: 'One bought portion, at our weight',
+    quantity: 'money',
+    expression: times(
+      money('bought portion', comparison.buyPerPortion),
+      over(grams('our portion', portionWeight), grams('their portion', offer.pieceWeight)),
+    ),
+    note: 'This is what is compared.',
+  }),
+  saving: (context) => ({
+    title: 'Saved on each portion',
+    quantity: 'money',
+    expression: minus(same(context), make(context)),
+  }),
+  savingShare: (context) => ({
+    title: 'Saved, as a share of buying',
+    quantity: 'share',
+    expression: over(money('saving', context.comparison.saving ?? 0), same(context)),
+  }),
+  apPricePerKg: (context) => {
+    const { cost, weights } = context.appraisal
+    return {
+      title: 'Purchase price at which it turns',
+      quantity: 'money-per-kg',
+      expression: times(
+        over(
+          minus(
+            plus(evenNet(context), money('by-products', cost.credit)),
+            money('labour', cost.labour),
+            money('consumables', cost.consumables),
+          ),
+          grams('invoice weight', weights.ap),
+        ),
+        constant(GRAMS_PER_KILOGRAM),
+      ),
+      note: 'Per kilo, charges included, all else as it is.',
+    }
+  },
+  offerAmount: ({ offer, comparison, portionWeight }) => ({
+    title: `Offer at which it turns, per ${offer.price.per}`,
+    quantity: 'money',
+    expression: over(
+      minus(
+        times(
+          money('making', comparison.costPerPortion ?? 0),
+          over(grams('their portion', offer.pieceWeight), grams('our portion', portionWeight)),
+          value('share that can be served', offer.usableShare ?? 1, 'share'),
+        ),
+        money('handling', handlingPerPiece(offer)),
+        money('charges per piece', extrasPerPiece(offer)),
+      ),
+      pieceUnits(offer),
+    ),
+  }),
+  breakEvenPortions: (context) => ({
+    title: 'Portions at which it turns',
+    quantity: 'count',
+    expression: evenPortions(context),
+    note: 'From the same purchase.',
+  }),
+  pileYield: (context) => ({
+    title: 'Yield at which it turns',
+    quantity: 'share',
+    expression: over(
+      times(
+        value('portions at which it turns', context.comparison.breakEven.portions ?? 0, 'count'),
+        grams('our portion', context.portionWeight),
+      ),
+      grams('invoice weight', context.appraisal.weights.ap),
+    ),
+  }),
+  labourMinutes: (context) => {
+    const { cost } = context.appraisal
+    const minutes = labourMinutes(context.document.labour)
+    return {
+      title: 'Minutes at which it turns',
+      quantity: 'minutes',
+      expression: times(
+        over(
+          minus(
+            plus(evenNet(context), money('by-products', cost.credit)),
+            money('purchase', cost.ap),
+            money('consumables', cost.consumables),
+          ),
+          value('average wage', averageRatePerHour(cost.labour, minutes) ?? 0, 'money-per-hour'),
+        ),
+        constant(MINUTES_PER_HOUR),
+      ),
+    }
+  },
+  creditMultiple: (context) => ({
+    title: 'Share of the by-products that must be real',
+    quantity: 'share',
+    expression: over(
+      minus(money('spent in all', context.appraisal.cost.in), evenNet(context)),
+      money('by-products', context.appraisal.cost.credit),
+    ),
+    note: 'Above 100 % the by-products would have to bring more than they do.',
+  }),
+}
+
+function pieceUnits(offer: Offer): Expression {
+  const { per } = offer.price
+  if (isByWeight(per)) return priceUnits(grams('their portion', offer.pieceWeight), per)
+  if (per === 'piece') return constant(1)
+  return over(constant(1), value(`pieces in the ${per}`, 1 / unitsPerPiece(offer), 'count'))
+}
+
+const evenPortions = (context: ComparisonContext) =>
+  over(times(costShare(context), money('net cost', context.appraisal.cost.net)), same(context))
+
+function policyExplanation(context: ComparisonContext, policy: CreditPolicy): Explanation | null {
+  const { comparison, appraisal, document, result } = context
+  if (comparison.byPolicy[policy].costPerPortion === null) return null
+  const credits = creditByPolicy(
+    document.piles,
+    appraisal.piles.map((each) => each.weight),
+  )
+  const net = minus(money('spent in all', appraisal.cost.in), money('by-products under this policy', credits[policy]))
+  return {
+    title: 'One portion under this policy',
+    quantity: 'money',
+    expression: over(times(costShare(context), net), value('portions', result.portions ?? 0, 'count')),
+  }
+}

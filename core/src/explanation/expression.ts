@@ -1,0 +1,68 @@
+/** What a number counts, so that each screen can word it in the kitchen's own units. */
+export type Quantity = 'weight' | 'money' | 'money-per-kg' | 'money-per-hour' | 'share' | 'count' | 'minutes' | 'factor'
+
+/** A formula with its numbers in it: it can be worded with names, worded with values, and worked out again. */
+export type Expression =
+  | { kind: 'value'; name: string; value: number; quantity: Quantity }
+  | { kind: 'constant'; value: number }
+  | { kind: 'sum'; terms: readonly Expression[] }
+  | { kind: 'difference'; from: Expression; less: readonly Expression[] }
+  | { kind: 'product'; factors: readonly Expression[] }
+  | { kind: 'quotient'; over: Expression; under: Expression }
+
+type Leaf = Extract<Expression, { kind: 'value' }>
+
+export const value = (name: string, amount: number, quantity: Quantity): Expression => ({
+  kind: 'value',
+  name,
+  value: amount,
+  quantity,
+})
+export const constant = (amount: number): Expression => ({ kind: 'constant', value: amount })
+export const plus = (...terms: Expression[]): Expression => ({ kind: 'sum', terms })
+export const minus = (from: Expression, ...less: Expression[]): Expression => ({ kind: 'difference', from, less })
+export const times = (...factors: Expression[]): Expression => ({ kind: 'product', factors })
+export const over = (top: Expression, under: Expression): Expression => ({ kind: 'quotient', over: top, under })
+
+/** Works the expression out; an empty sum is zero. */
+export function evaluate(expression: Expression): number {
+  switch (expression.kind) {
+    case 'value':
+    case 'constant':
+      return expression.value
+    case 'sum':
+      return expression.terms.reduce((sum, term) => sum + evaluate(term), 0)
+    case 'difference':
+      return expression.less.reduce((rest, term) => rest - evaluate(term), evaluate(expression.from))
+    case 'product':
+      return expression.factors.reduce((product, factor) => product * evaluate(factor), 1)
+    case 'quotient':
+      return evaluate(expression.over) / evaluate(expression.under)
+  }
+}
+
+const isSum = (expression: Expression) =>
+  expression.kind === 'difference' || (expression.kind === 'sum' && expression.terms.length > 1)
+
+/** Words an expression on one line; `leaf` words each named value. Sums inside products get brackets. */
+export function word(expression: Expression, leaf: (value: Leaf) => string): string {
+  const inner = (each: Expression) => word(each, leaf)
+  const grouped = (each: Expression) => (isSum(each) ? `(${inner(each)})` : inner(each))
+  switch (expression.kind) {
+    case 'value':
+      return leaf(expression)
+    case 'constant':
+      return String(expression.value)
+    case 'sum':
+      return expression.terms.length === 0 ? '0' : expression.terms.map(inner).join(' + ')
+    case 'difference':
+      return [inner(expression.from), ...expression.less.map(grouped)].join(' \u2212 ')
+    case 'product':
+      return expression.factors.map(grouped).join(' \u00d7 ')
+    case 'quotient': {
+      const under =
+        isSum(expression.under) || expression.under.kind === 'product' || expression.under.kind === 'quotient'
+      return `${grouped(expression.over)} \u00f7 ${under ? `(${inner(expression.under)})` : inner(expression.under)}`
+    }
+  }
+}

@@ -1,0 +1,35 @@
+import { formatNumber } from '../units/index.ts'
+import type { WeightsResult } from './weights.ts'
+
+export type YieldDefinition = 'portionYield' | 'utilisation' | 'drainedYield'
+
+export interface ClaimCheck {
+  claimed: number
+  /** Definitions that the claim fits, nearest first. */
+  fits: YieldDefinition[]
+  sentence: string
+}
+
+const NAMES: Record<YieldDefinition, string> = {
+  portionYield: 'portion yield',
+  utilisation: 'utilisation',
+  drainedYield: 'drained yield',
+}
+
+/**
+ * Compares a claimed yield (a share, 0 to 1) with each definition of yield and says which one it fits.
+ * `tolerance` is half the last digit that people claim: half a percentage point.
+ */
+export function checkClaim(claimed: number, weights: WeightsResult, tolerance = 0.005): ClaimCheck {
+  const distance = (definition: YieldDefinition) => Math.abs(weights[definition] - claimed)
+  const definitions = Object.keys(NAMES) as YieldDefinition[]
+  const fits = definitions.filter((each) => distance(each) <= tolerance).sort((a, b) => distance(a) - distance(b))
+  const percent = (share: number) => `${formatNumber(share * 100, 1)}\u00a0%`
+  const sentence =
+    fits.length > 0
+      ? `${percent(claimed)} is the ${fits.map((each) => NAMES[each]).join(' and the ')}.`
+      : `No weight here supports ${percent(claimed)}: ${definitions
+          .map((each) => `${NAMES[each]} is ${percent(weights[each])}`)
+          .join(', ')}.`
+  return { claimed, fits, sentence }
+}

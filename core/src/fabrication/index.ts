@@ -1,0 +1,30 @@
+export type { ClaimCheck, YieldDefinition } from './claim.ts'
+export { checkClaim } from './claim.ts'
+export type {
+  Allocation,
+  Consumable,
+  CreditPolicy,
+  DocumentMeta,
+  FabricationDocument,
+  LabourEntry,
+  Offer,
+  Pile,
+  PileClass,
+  Price,
+  PriceUnit,
+  Purchase,
+} from './document.ts'
+export {
+  ALLOCATIONS,
+  CREDIT_POLICIES,
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  PILE_CLASSES,
+  PRICE_UNITS,
+  pileWeight,
+  usedShareOf,
+} from './document.ts'
+export type { PlannedPile, Reading, ReadingVoid, Weighing } from './readings.ts'
+export { pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
+export type { Balance, Limits, WeightsResult } from './weights.ts'
+export { balanceOf, DEFAULT_LIMITS, weigh } from './weights.ts'

@@ -1,0 +1,53 @@
+import { type PlannedPile, pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
+
+const plan = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
+  id,
+  name: id,
+  class: 'primary',
+  weighing: 'whole',
+  expectedShare: null,
+  portions: null,
+  target: null,
+  low: null,
+  high: null,
+  valuePerKg: null,
+  usedShare: null,
+  processingPerKg: null,
+  ...changes,
+})
+const reading = (id: string, pileId: string, grams: number, takenAt = `2026-01-01T00:00:0${id}Z`) => ({
+  id,
+  pileId,
+  grams,
+  takenAt,
+})
+
+test('a reading sent twice counts once, and a voided one not at all', () => {
+  const readings = [reading('2', 'a', 20), reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'a', 30)]
+  const standing = standingReadings(readings, [{ id: 'v', readingId: '3' }])
+  expect(standing.map((each) => each.id)).toEqual(['1', '2'])
+})
+
+test('the order is the same whatever order the readings arrived in', () => {
+  const at = '2026-01-01T00:00:00Z'
+  const readings = [reading('b', 'a', 2, at), reading('a', 'a', 1, at)]
+  expect(standingReadings(readings, [])).toEqual(standingReadings([...readings].reverse(), []))
+})
+
+test('pieces stay apart, a pile weighed whole is the sum of its containers', () => {
+  const piles = pilesFromReadings(
+    [plan('a', { weighing: 'pieces', low: 5 }), plan('b'), plan('c')],
+    [reading('1', 'a', 10), reading('2', 'b', 7), reading('3', 'a', 11), reading('4', 'b', 8)],
+  )
+  expect(piles).toEqual([
+    { name: 'a', class: 'primary', pieces: [10, 11], low: 5 },
+    { name: 'b', class: 'primary', weight: 15 },
+    { name: 'c', class: 'primary', weight: 0 },
+  ])
+})
+
+test('only piles that nobody has weighed are filled with what the style expects', () => {
+  const planned = [plan('a', { expectedShare: 0.25 }), plan('b', { expectedShare: 0.5 }), plan('c')]
+  const weighed = pilesFromReadings(planned, [reading('1', 'a', 200)])
+  expect(pilesAsExpected(planned, weighed, 1000).map((pile) => pile.weight)).toEqual([200, 500, 0])
+})

@@ -1,0 +1,86 @@
+import type { Pile, PileClass } from './document.ts'
+
+/** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
+export type Weighing = 'pieces' | 'whole'
+
+/** A pile as planned for a fabrication, before anything lies on it. */
+export interface PlannedPile {
+  id: string
+  name: string
+  class: PileClass
+  weighing: Weighing
+  /** Share of AP that the style expects, 0 to 1; null where nothing is known. */
+  expectedShare: number | null
+  portions: number | null
+  target: number | null
+  low: number | null
+  high: number | null
+  valuePerKg: number | null
+  usedShare: number | null
+  processingPerKg: number | null
+}
+
+/** A weighing: a fact that is never changed, only voided by another row. */
+export interface Reading {
+  id: string
+  pileId: string
+  grams: number
+  takenAt: string
+}
+
+export interface ReadingVoid {
+  id: string
+  readingId: string
+}
+
+/**
+ * The readings that count, in the order they were taken: each id once, those voided left out.
+ * Order is by time and then by id, so that every device derives the same list.
+ */
+export function standingReadings<T extends Reading>(readings: readonly T[], voids: readonly ReadingVoid[]): T[] {
+  const voided = new Set(voids.map((each) => each.readingId))
+  const seen = new Map<string, T>()
+  for (const reading of readings) if (!voided.has(reading.id)) seen.set(reading.id, reading)
+  return [...seen.values()].sort(
+    (a, b) => compare(a.takenAt, b.takenAt) || compare(a.id, b.id), // ids are time-ordered, so ties keep their order
+  )
+}
+
+const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+
+/** Piles with their weights, derived from what was planned and what was weighed. */
+export function pilesFromReadings(planned: readonly PlannedPile[], standing: readonly Reading[]): Pile[] {
+  const grams = new Map<string, number[]>()
+  for (const reading of standing) {
+    const list = grams.get(reading.pileId)
+    if (list) list.push(reading.grams)
+    else grams.set(reading.pileId, [reading.grams])
+  }
+  return planned.map((pile) => pileOf(pile, grams.get(pile.id) ?? []))
+}
+
+function pileOf(planned: PlannedPile, grams: readonly number[]): Pile {
+  const pile: Pile = { name: planned.name, class: planned.class }
+  if (planned.weighing === 'pieces') pile.pieces = grams
+  else pile.weight = grams.reduce((sum, each) => sum + each, 0)
+  for (const key of ['portions', 'target', 'low', 'high', 'valuePerKg', 'usedShare', 'processingPerKg'] as const) {
+    const value = planned[key]
+    if (value !== null) pile[key] = value
+  }
+  return pile
+}
+
+/**
+ * Piles as they would end if everything not yet weighed came out as the style expects.
+ * A pile with readings keeps them, save that a pile of pieces whose number falls short of the
+ * expected weight is left as it is: what has been weighed is never argued with.
+ */
+export function pilesAsExpected(planned: readonly PlannedPile[], weighed: readonly Pile[], ap: number): Pile[] {
+  return weighed.map((pile, at) => {
+    const plan = planned[at] as PlannedPile
+    const isWeighed = (pile.pieces?.length ?? 0) > 0 || (pile.weight ?? 0) > 0
+    if (isWeighed || plan.expectedShare === null) return pile
+    const { pieces: _none, ...rest } = pile
+    return { ...rest, weight: plan.expectedShare * ap }
+  })
+}

@@ -1,0 +1,59 @@
+/** The front door of the computation: pure functions over plain data, grams and major units of money. */
+export type { Appraisal, CostResult, RepricedPile, Warning, WarningCode } from './appraisal/index.ts'
+export { appraise, atApPrice, reprice, WARNING_CODES } from './appraisal/index.ts'
+export type { BreakEven, Comparison, PolicyVerdict, Verdict, YearlyResult } from './comparison/index.ts'
+export { yearly } from './comparison/index.ts'
+export type { PileResult } from './costing/index.ts'
+export { labourMinutes, ratio } from './costing/index.ts'
+export type { Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
+export { evaluate, explain, word } from './explanation/index.ts'
+export type {
+  Allocation,
+  Balance,
+  ClaimCheck,
+  Consumable,
+  CreditPolicy,
+  DocumentMeta,
+  FabricationDocument,
+  LabourEntry,
+  Limits,
+  Offer,
+  Pile,
+  PileClass,
+  PlannedPile,
+  Price,
+  PriceUnit,
+  Purchase,
+  Reading,
+  ReadingVoid,
+  Weighing,
+  WeightsResult,
+} from './fabrication/index.ts'
+export {
+  ALLOCATIONS,
+  CREDIT_POLICIES,
+  checkClaim,
+  DEFAULT_LIMITS,
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  PILE_CLASSES,
+  PRICE_UNITS,
+  pilesAsExpected,
+  pilesFromReadings,
+  pileWeight,
+  standingReadings,
+} from './fabrication/index.ts'
+export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
+export {
+  formatMoney,
+  formatNumber,
+  formatPoundsOunces,
+  formatWeight,
+  GRAMS_PER_UNIT,
+  HEAVIEST_GRAMS,
+  minorDigits,
+  parseNumber,
+  parseWeight,
+  pricePerWeight,
+  roundParts,
+} from './units/index.ts'

@@ -1,0 +1,14 @@
+export { formatMoney, minorDigits, pricePerWeight, roundParts } from './money.ts'
+export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './weight.ts'
+export {
+  formatNumber,
+  formatPoundsOunces,
+  formatWeight,
+  GRAMS_PER_KILOGRAM,
+  GRAMS_PER_OUNCE,
+  GRAMS_PER_POUND,
+  GRAMS_PER_UNIT,
+  HEAVIEST_GRAMS,
+  parseNumber,
+  parseWeight,
+} from './weight.ts'

@@ -1,0 +1,37 @@
+/** One transform for all projects: TypeScript and JSX through SWC, to CommonJS. */
+const transform = {
+  '^.+\\.(ts|tsx|js|mjs)$': [
+    '@swc/jest',
+    { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2023' } },
+  ],
+}
+// Packages that ship as ES modules only are transformed too.
+const transformIgnorePatterns = ['/node_modules/(?!(uuid|idb|@fleam)/)']
+const shared = { transform, transformIgnorePatterns }
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{core,catalogue,contract,devices,demo,tools}/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'web',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/web/**/*.test.{ts,tsx}'],
+      setupFiles: ['<rootDir>/web/test/set-up.ts'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/web/test/no-style.ts' },
+    },
+    {
+      ...shared,
+      displayName: 'integration',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/server/**/*.test.ts'],
+      globalSetup: '<rootDir>/server/test/start-database.ts',
+      globalTeardown: '<rootDir>/server/test/stop-database.ts',
+    },
+  ],
+}
