@@ -6,7 +6,7 @@ const transform = {
   ],
 }
 // Packages that ship as ES modules only are transformed too.
-const transformIgnorePatterns = ['/node_modules/(?!(uuid|idb|@fleam)/)']
+const transformIgnorePatterns = ['/node_modules/(?!(uuid|idb|d3-random|@fleam)/)']
 const shared = { transform, transformIgnorePatterns }
 
 export default {

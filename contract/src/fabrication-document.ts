@@ -1,0 +1,168 @@
+import {
+  ALLOCATIONS,
+  CREDIT_POLICIES,
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  type FabricationDocument,
+  PILE_CLASSES,
+  PRICE_UNITS,
+} from '@fleam/core'
+import { z } from 'zod'
+import {
+  count,
+  currency,
+  day,
+  grams,
+  minutes,
+  money,
+  name,
+  notes,
+  positiveCount,
+  positiveGrams,
+  share,
+  signedMoney,
+} from './numbers.ts'
+
+const MOST_PILES = 500
+const MOST_PIECES = 10_000
+const MOST_ROWS = 200
+
+export const price = z.strictObject({ amount: money, per: z.enum(PRICE_UNITS) })
+
+export const purchase = z
+  .strictObject({
+    price,
+    invoiceWeight: positiveGrams,
+    receivedWeight: grams.optional(),
+    purge: grams.optional(),
+    pieces: positiveCount.optional(),
+    cases: z.number().gt(0).max(1_000_000).optional(),
+    extras: money.optional(),
+  })
+  .superRefine((value, context) => {
+    const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
+    if (value.price.per === 'piece' && value.pieces === undefined) refuse('pieces', 'is needed for a price per piece')
+    if (value.price.per === 'case' && value.cases === undefined) refuse('cases', 'is needed for a price per case')
+    if ((value.purge ?? 0) > (value.receivedWeight ?? value.invoiceWeight)) {
+      refuse('purge', 'must not be more than what was received')
+    }
+  })
+
+export const labourEntry = z.strictObject({ task: name, minutes, ratePerHour: money })
+export const consumable = z.strictObject({ name, cost: money })
+
+const pileFields = {
+  name,
+  class: z.enum(PILE_CLASSES),
+  target: positiveGrams.optional(),
+  low: grams.optional(),
+  high: grams.optional(),
+  valuePerKg: signedMoney.optional(),
+  usedShare: share.optional(),
+  processingPerKg: money.optional(),
+  portions: count.optional(),
+}
+
+/** Haulage may cost, replacement may not: the sign of a value depends on the class of the pile. */
+export function valueSignMessage(pile: { class: string; valuePerKg?: number | null | undefined }): string | null {
+  const value = pile.valuePerKg ?? 0
+  if (pile.class === 'waste' && value > 0) return 'must be zero or negative for waste (haulage)'
+  return pile.class !== 'waste' && value < 0 ? 'must not be negative' : null
+}
+
+const pile = z
+  .strictObject({ ...pileFields, weight: grams.optional(), pieces: z.array(grams).max(MOST_PIECES).optional() })
+  .superRefine((value, context) => {
+    const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
+    if (value.weight === undefined && value.pieces === undefined) refuse('weight', 'or pieces is needed')
+    if (value.weight !== undefined && value.pieces !== undefined) refuse('weight', 'must not stand beside pieces')
+    const sign = valueSignMessage(value)
+    if (sign) refuse('valuePerKg', sign)
+  })
+
+export const offer = z
+  .strictObject({
+    name,
+    pile: name,
+    price,
+    pieces: positiveCount.optional(),
+    pieceWeight: positiveGrams,
+    usableShare: z.number().gt(0).max(1).optional(),
+    handlingMinutesPerPiece: minutes.optional(),
+    ratePerHour: money.optional(),
+    extras: money.optional(),
+  })
+  .superRefine((value, context) => {
+    const isPack = value.price.per === 'case' || value.price.per === 'lot'
+    if (value.pieces === undefined && (isPack || (value.extras ?? 0) > 0)) {
+      context.addIssue({
+        code: 'custom',
+        path: ['pieces'],
+        message: 'is needed to spread a pack or charges over its pieces',
+      })
+    }
+  })
+
+interface Named {
+  name: string
+}
+
+/** Names that stand twice, as issues on the second one. */
+export function repeatedNames(list: readonly Named[], field: string): { path: (string | number)[]; message: string }[] {
+  const seen = new Set<string>()
+  return list.flatMap((each, at) => {
+    if (!seen.has(each.name)) {
+      seen.add(each.name)
+      return []
+    }
+    return [{ path: [field, at, 'name'], message: `'${each.name}' stands twice` }]
+  })
+}
+
+/** Rules that hold between piles and offers, for documents and for a kitchen's own records alike. */
+export function pileRuleIssues(
+  piles: readonly { name: string; class: string }[],
+  offers: readonly { pile: string }[],
+): { path: (string | number)[]; message: string }[] {
+  const issues = repeatedNames(piles, 'piles')
+  if (!piles.some((each) => each.class === 'primary'))
+    issues.push({ path: ['piles'], message: 'need at least one primary pile' })
+  offers.forEach((each, at) => {
+    if (!piles.some((other) => other.name === each.pile && other.class === 'primary')) {
+      issues.push({ path: ['offers', at, 'pile'], message: `'${each.pile}' is not a primary pile here` })
+    }
+  })
+  return issues
+}
+
+const meta = z.strictObject({
+  id: z.string().max(120).optional(),
+  date: day.optional(),
+  cook: name.optional(),
+  supplier: name.optional(),
+  lot: name.optional(),
+  notes: notes.optional(),
+})
+
+/** The fabrication document: one JSON form for the core, the API, import and export. Unknown fields are refused. */
+export const fabricationDocument: z.ZodType<FabricationDocument> = z
+  .strictObject({
+    format: z.literal(DOCUMENT_FORMAT),
+    version: z.literal(DOCUMENT_VERSION),
+    currency,
+    item: name,
+    style: name,
+    purchase,
+    labour: z.array(labourEntry).max(MOST_ROWS).optional(),
+    consumables: z.array(consumable).max(MOST_ROWS).optional(),
+    piles: z.array(pile).min(1).max(MOST_PILES),
+    creditPolicy: z.enum(CREDIT_POLICIES),
+    allocation: z.enum(ALLOCATIONS),
+    offers: z.array(offer).max(MOST_ROWS).optional(),
+    confirmed: z.boolean().optional(),
+    meta: meta.optional(),
+  })
+  .superRefine((value, context) => {
+    for (const issue of pileRuleIssues(value.piles, value.offers ?? [])) context.addIssue({ code: 'custom', ...issue })
+  })
+  .meta({ id: 'FabricationDocument' })

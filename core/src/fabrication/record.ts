@@ -1,0 +1,79 @@
+import {
+  type Allocation,
+  type Consumable,
+  type CreditPolicy,
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  type FabricationDocument,
+  type LabourEntry,
+  type Offer,
+  type Purchase,
+} from './document.ts'
+import {
+  type PlannedPile,
+  pilesAsExpected,
+  pilesFromReadings,
+  type Reading,
+  type ReadingVoid,
+  standingReadings,
+} from './readings.ts'
+
+/** A fabrication as a kitchen keeps it: what was bought and planned. What was weighed stands in the readings. */
+export interface FabricationPlan {
+  id: string
+  currency: string
+  item: string
+  style: string
+  purchase: Purchase
+  labour: readonly LabourEntry[]
+  consumables: readonly Consumable[]
+  piles: readonly PlannedPile[]
+  offers: readonly Offer[]
+  creditPolicy: CreditPolicy
+  allocation: Allocation
+  confirmed: boolean
+  date: string
+  cook: string | null
+  supplier: string | null
+  lot: string | null
+  notes: string | null
+}
+
+export interface DocumentOptions {
+  /** Fill the piles that nobody has weighed yet with what the style expects of them. */
+  asExpected?: boolean
+}
+
+/** The document of a fabrication: its plan, with the piles derived from the readings that stand. */
+export function documentOf(
+  plan: FabricationPlan,
+  readings: readonly Reading[],
+  voids: readonly ReadingVoid[],
+  { asExpected = false }: DocumentOptions = {},
+): FabricationDocument {
+  const weighed = pilesFromReadings(plan.piles, standingReadings(readings, voids))
+  const { cook, supplier, lot, notes } = plan
+  return {
+    format: DOCUMENT_FORMAT,
+    version: DOCUMENT_VERSION,
+    currency: plan.currency,
+    item: plan.item,
+    style: plan.style,
+    purchase: plan.purchase,
+    labour: plan.labour,
+    consumables: plan.consumables,
+    piles: asExpected ? pilesAsExpected(plan.piles, weighed, plan.purchase.invoiceWeight) : weighed,
+    creditPolicy: plan.creditPolicy,
+    allocation: plan.allocation,
+    offers: plan.offers,
+    ...(plan.confirmed ? { confirmed: true } : {}),
+    meta: {
+      id: plan.id,
+      date: plan.date,
+      ...(cook === null ? {} : { cook }),
+      ...(supplier === null ? {} : { supplier }),
+      ...(lot === null ? {} : { lot }),
+      ...(notes === null ? {} : { notes }),
+    },
+  }
+}

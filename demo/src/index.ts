@@ -1,0 +1,2 @@
+/** The front door of the demo scenario. */
+export { loadDemo } from './load.ts'

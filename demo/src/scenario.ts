@@ -1,0 +1,123 @@
+import { CATALOGUE, type StylePile } from '@fleam/catalogue'
+import { randomLcg, randomNormal } from 'd3-random'
+import { v7 } from 'uuid'
+import { CHICKEN_STYLE, KITCHENS, type KitchenScript, type SessionScript } from './kitchens.ts'
+
+/** A weighing of the scenario, by the name of its pile. */
+export interface DemoWeighing {
+  id: string
+  pile: string
+  grams: number
+  takenAt: string
+}
+
+export interface DemoSession {
+  id: string
+  script: SessionScript
+  date: string
+  startedAt: string
+  invoiceWeight: number
+  receivedWeight: number
+  purge: number
+  minutes: number
+  weighings: DemoWeighing[]
+  isClosed: boolean
+  /** Share of the bones that was really used. */
+  bonesUsedShare: number | null
+}
+
+export interface DemoKitchen {
+  id: string
+  script: KitchenScript
+  cookIds: string[]
+  offerId: string
+  sessions: DemoSession[]
+}
+
+const SEED = 20
+const DAY_MS = 24 * 3600 * 1000
+const MINUTE_MS = 60 * 1000
+const START_HOUR_UTC = 8
+/** How long ago the half-done session of today began. */
+const HALF_DONE_MINUTES = 25
+
+/** Ids in the order they are asked for: the same at every run, whatever the day is. */
+function idSource(random: () => number): () => string {
+  let count = 0
+  return () => {
+    count++
+    return v7({
+      msecs: Date.UTC(2026, 0, 1) + count,
+      seq: count,
+      random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)),
+    })
+  }
+}
+
+/** The demo kitchens as data, identical for the same day. `now` places the sessions. */
+export function scenario(now: Date): DemoKitchen[] {
+  const random = randomLcg(SEED)
+  const newId = idSource(random)
+  return KITCHENS.map((script) => ({
+    id: newId(),
+    script,
+    cookIds: script.cooks.map(newId),
+    offerId: newId(),
+    sessions: script.sessions.map((session) => playSession(session, now, random, newId)),
+  }))
+}
+
+const gramsStep = (grams: number) => Math.round(grams)
+
+function playSession(script: SessionScript, now: Date, random: () => number, newId: () => string): DemoSession {
+  const normal = randomNormal.source(random)
+  const start = startOf(script, now)
+  const birdWeight = normal(2100, 60)()
+  const ap = Math.round((script.birds * birdWeight) / 20) * 20
+  const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - 40 - random() * 30)
+  const purge = gramsStep(script.birds * (12 + random() * 6))
+  const weighings = weighPiles(script, received, normal, random).map((each, at) => ({
+    ...each,
+    id: newId(),
+    takenAt: new Date(start.getTime() + (at + 1) * MINUTE_MS).toISOString(),
+  }))
+  const isHalfDone = script.event === 'half-done'
+  return {
+    id: newId(),
+    script,
+    date: start.toISOString().slice(0, 10),
+    startedAt: start.toISOString(),
+    invoiceWeight: ap,
+    receivedWeight: received,
+    purge,
+    minutes: script.birds * script.pace,
+    weighings: isHalfDone ? weighings.slice(0, script.birds + 1) : weighings,
+    isClosed: !isHalfDone,
+    bonesUsedShare: script.event === 'bones-thrown-away' ? 0 : null,
+  }
+}
+
+function startOf({ daysAgo, event }: SessionScript, now: Date): Date {
+  if (event === 'half-done') return new Date(now.getTime() - HALF_DONE_MINUTES * MINUTE_MS)
+  const day = new Date(now.getTime() - daysAgo * DAY_MS)
+  return new Date(Date.UTC(day.getUTCFullYear(), day.getUTCMonth(), day.getUTCDate(), START_HOUR_UTC))
+}
+
+type Normal = ReturnType<typeof randomNormal.source>
+
+/** Piles in the order of the style: meat that the cook misses stays on the bones. */
+function weighPiles(script: SessionScript, received: number, normal: Normal, random: () => number) {
+  const piles = CATALOGUE[0]?.styles.find((style) => style.name === CHICKEN_STYLE)?.piles ?? []
+  const expected = (pile: StylePile) => received * pile.expectedShare
+  const gain = (pile: StylePile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
+  const factors = piles.map(gain)
+  const missed = piles.reduce((sum, pile, at) => sum + expected(pile) * (1 - (factors[at] as number)), 0)
+  return piles.flatMap((pile, at) => {
+    if (script.event === 'drumsticks-not-weighed' && pile.name === 'drumsticks') return []
+    const weight = expected(pile) * (factors[at] as number) + (pile.name === 'bones and back' ? missed : 0)
+    if (pile.weighing === 'whole') return [{ pile: pile.name, grams: gramsStep(weight) }]
+    const count = (pile.portionsPerUnit ?? 1) * script.birds
+    const spread = normal(weight / count, 9)
+    return Array.from({ length: count }, () => ({ pile: pile.name, grams: gramsStep(spread()) }))
+  })
+}

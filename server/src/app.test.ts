@@ -1,0 +1,166 @@
+import cases from '../../core/cases/appraise.json'
+import { openTestApp, send, setUpKitchen, type TestApp } from '../test/harness.ts'
+
+let test_: TestApp
+beforeAll(async () => {
+  test_ = await openTestApp()
+})
+afterAll(() => test_.close())
+
+const document = (changes: object = {}) =>
+  ({ ...structuredClone(cases[0]?.input), ...changes }) as Record<string, never>
+
+test('health says that the database is there and its schema is up to date', async () => {
+  const { status, body } = await send(test_, 'GET', '/api/health')
+  expect(status).toBe(200)
+  expect(body).toEqual({
+    status: 'ready',
+    version: expect.any(String),
+    database: 'up',
+    migrations: { applied: 1, pending: 0 },
+  })
+})
+
+test('OpenAPI describes every route from the same schemas', async () => {
+  const { body } = await send(test_, 'GET', '/api/openapi.json')
+  expect(Object.keys(body.paths)).toEqual(
+    expect.arrayContaining(['/api/appraise', '/api/kitchens/{kitchenId}/fabrications/{id}/readings']),
+  )
+  expect(Object.keys(body.components.schemas.FabricationDocumentInput.properties)).toContain('creditPolicy')
+})
+
+test('answers carry security headers', async () => {
+  const { headers } = await send(test_, 'GET', '/api/kitchens')
+  expect(headers['content-security-policy']).toContain("default-src 'self'")
+  expect(headers['x-content-type-options']).toBe('nosniff')
+})
+
+describe('appraise', () => {
+  test.each(cases.map((each) => [each.name, each] as const))('%s', async (_name, each) => {
+    const { status, body } = await send(test_, 'POST', '/api/appraise', each.input)
+    expect(status).toBe(200)
+    expect(body.cost.net).toBeCloseTo(each.expect.cost.net, 7)
+    expect(body.warnings.map((warning: { code: string }) => warning.code)).toEqual(each.expect.warnings)
+  })
+
+  const first = document()
+  const [pile, ...others] = first.piles as unknown as Record<string, unknown>[]
+  const purchase = first.purchase as unknown as Record<string, unknown>
+  const price = purchase.price as object
+  for (const [what, changes, field] of [
+    ['a negative weight', { piles: [{ ...pile, pieces: [-1] }, ...others] }, 'piles[0].pieces[0]'],
+    ['an enormous weight', { purchase: { ...purchase, invoiceWeight: 1e300 } }, 'purchase.invoiceWeight'],
+    ['a weight that is not a number', { purchase: { ...purchase, receivedWeight: null } }, 'purchase.receivedWeight'],
+    ['text for a number', { purchase: { ...purchase, invoiceWeight: '12600' } }, 'purchase.invoiceWeight'],
+    ['no invoice weight', { purchase: { price } }, 'purchase.invoiceWeight'],
+    ['an unknown field', { colour: 'red' }, 'colour'],
+    ['an unknown field deep down', { purchase: { ...purchase, price: { ...price, vat: 1 } } }, 'purchase.price.vat'],
+    ['a pile named twice', { piles: [pile, ...others, { ...others[0] }] }, 'piles[5].name'],
+    ['another version', { version: 2 }, 'version'],
+    ['another format', { format: 'something/else' }, 'format'],
+    ['no primary pile', { piles: others.slice(1), offers: [] }, 'piles'],
+    ['weight and pieces', { piles: [{ ...pile, weight: 5 }, ...others] }, 'piles[0].weight'],
+    ['neither weight nor pieces', { piles: [{ ...pile, pieces: undefined }, ...others] }, 'piles[0].weight'],
+    [
+      'an offer for no pile',
+      { offers: [{ name: 'x', pile: 'bin', price, pieceWeight: 1, pieces: 1 }] },
+      'offers[0].pile',
+    ],
+    ['a share above one', { piles: [pile, { ...others[0], usedShare: 1.5 }] }, 'piles[1].usedShare'],
+    [
+      'waste that is worth something',
+      { piles: [pile, others[0], { name: 'w', class: 'waste', weight: 1, valuePerKg: 2 }] },
+      'piles[2].valuePerKg',
+    ],
+    [
+      'a price per piece without pieces',
+      { purchase: { price: { amount: 1, per: 'piece' }, invoiceWeight: 1 } },
+      'purchase.pieces',
+    ],
+    ['more liquid than weight', { purchase: { price, invoiceWeight: 10, purge: 11, cases: 1 } }, 'purchase.purge'],
+  ] as const) {
+    test(`refuses ${what} and names ${field}`, async () => {
+      const { status, body } = await send(test_, 'POST', '/api/appraise', document(changes))
+      expect([status, body.code]).toEqual([400, 'invalid-input'])
+      expect(body.issues.map((issue: { path: string }) => issue.path)).toContain(field)
+    })
+  }
+
+  test('refuses what is not JSON, nothing at all, and far too much', async () => {
+    const post = (payload: string, type = 'application/json') =>
+      test_.app.inject({ method: 'POST', url: '/api/appraise', headers: { 'content-type': type }, payload })
+    expect((await post('{')).json().code).toBe('not-json')
+    expect((await post('')).json().code).toBe('not-json')
+    expect((await post('{"a":1e999}')).json().code).toBe('invalid-input')
+    expect((await post('x', 'text/plain')).json().code).toBe('wrong-media-type')
+    expect((await post(`"${'x'.repeat(2_000_000)}"`)).json().code).toBe('too-large')
+    expect((await post('{"__proto__": {"a": 1}}')).statusCode).toBe(400)
+  })
+})
+
+describe('kitchens', () => {
+  test('are set up once, with the catalogue’s items as their own', async () => {
+    const kitchen = await setUpKitchen(test_, 'Once')
+    expect((await send(test_, 'POST', '/api/kitchens', kitchen)).status).toBe(201)
+    expect((await send(test_, 'POST', '/api/kitchens', { ...kitchen, name: 'Twice' })).body.code).toBe('id-taken')
+    const { body } = await send(test_, 'GET', `/api/kitchens/${kitchen.id}/items`)
+    expect(body[0].styles.length).toBeGreaterThan(3)
+  })
+
+  test('refuse a wrong currency, zone and unit by field', async () => {
+    const { body } = await send(test_, 'POST', '/api/kitchens', {
+      id: 'x',
+      name: '',
+      currency: 'euro',
+      units: 'stone',
+      timeZone: 'Mars',
+      wagePerHour: -1,
+    })
+    expect(body.issues.map((issue: { path: string }) => issue.path)).toEqual([
+      'id',
+      'name',
+      'currency',
+      'units',
+      'timeZone',
+      'wagePerHour',
+    ])
+  })
+
+  test('keep cooks, style values and offers to themselves', async () => {
+    const [mine, other] = [await setUpKitchen(test_, 'Mine'), await setUpKitchen(test_, 'Theirs')]
+    const path = `/api/kitchens/${mine.id}`
+    const cook = { id: crypto.randomUUID(), name: 'Marit', wagePerHour: 21.4 }
+    expect((await send(test_, 'POST', `${path}/cooks`, cook)).status).toBe(201)
+    expect((await send(test_, 'POST', `${path}/cooks`, { ...cook, id: crypto.randomUUID() })).body.code).toBe(
+      'id-taken',
+    )
+    const [style] = (await send(test_, 'GET', `${path}/items`)).body[0].styles
+    const valued = { ...style, piles: style.piles.map((each: object) => ({ ...each, usedShare: 0.5 })) }
+    expect((await send(test_, 'PUT', `${path}/styles/${style.id}`, valued)).body).toEqual(valued)
+    const offer = {
+      id: crypto.randomUUID(),
+      styleId: style.id,
+      supplier: 'Plattenkar Provisions',
+      offer: { name: 'Ready', pile: 'supremes', price: { amount: 76, per: 'case' }, pieces: 20, pieceWeight: 280 },
+    }
+    expect((await send(test_, 'POST', `${path}/offers`, offer)).status).toBe(201)
+    expect(
+      (
+        await send(test_, 'POST', `${path}/offers`, {
+          ...offer,
+          id: crypto.randomUUID(),
+          offer: { ...offer.offer, pile: 'bin' },
+        })
+      ).body.code,
+    ).toBe('pile-unknown')
+    expect((await send(test_, 'PUT', `/api/kitchens/${other.id}/styles/${style.id}`, valued)).status).toBe(404)
+    expect((await send(test_, 'POST', `/api/kitchens/${other.id}/offers`, offer)).status).toBe(404)
+    expect((await send(test_, 'GET', `/api/kitchens/${other.id}/offers`)).body).toEqual([])
+    expect((await send(test_, 'GET', `/api/kitchens/${other.id}/cooks`)).body).toEqual([])
+  })
+})
+
+test('what nobody answers is a problem, not a page', async () => {
+  const { status, body } = await send(test_, 'GET', '/api/nowhere')
+  expect([status, body.code]).toEqual([404, 'not-found'])
+})

@@ -1,0 +1,71 @@
+import compress from '@fastify/compress'
+import helmet from '@fastify/helmet'
+import swagger from '@fastify/swagger'
+import Fastify, { type FastifyServerOptions } from 'fastify'
+import { createJsonSchemaTransform, jsonSchemaTransformObject } from 'fastify-type-provider-zod'
+import type { Sequelize } from 'sequelize'
+import { appraisalRoutes } from './appraisal/routes.ts'
+import { type Clock, fabricationRoutes } from './fabrication/routes.ts'
+import { healthRoutes } from './health/routes.ts'
+import { servePages } from './http/pages.ts'
+import { answerWithProblems } from './http/problems.ts'
+import { withSchemas } from './http/schemas.ts'
+import { kitchenRoutes } from './kitchen/routes.ts'
+import type { ScaleGateway } from './scale/gateway.ts'
+import { scaleRoutes } from './scale/routes.ts'
+
+const BODY_LIMIT_BYTES = 1024 * 1024
+
+export interface AppOptions {
+  database: Sequelize
+  scale: ScaleGateway
+  clock?: Clock
+  logger?: FastifyServerOptions['logger']
+  /** Folder of the built pages; null to serve the API alone. */
+  pages?: string | null
+}
+
+/** Builds the server without listening, so that tests can inject requests into it. */
+export async function buildApp({
+  database,
+  scale,
+  clock = { now: () => new Date() },
+  logger = false,
+  pages = null,
+}: AppOptions) {
+  const app = Fastify({
+    bodyLimit: BODY_LIMIT_BYTES,
+    logger,
+    forceCloseConnections: true,
+  })
+  // JSON is the only body: a form of another site cannot send one without asking first.
+  app.removeContentTypeParser('text/plain')
+  answerWithProblems(app)
+  await app.register(helmet, { contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false })
+  await app.register(compress, {
+    customTypes: /^(?:text\/(?!event-stream)|application\/(?:json|javascript)|image\/svg)/,
+  })
+  await app.register(swagger, {
+    openapi: { info: { title: 'Fleam', version: '1', description: 'Weights to portions, costs and verdicts.' } },
+    transform: createJsonSchemaTransform({ skipList: ['/api/openapi.json'] }),
+    transformObject: jsonSchemaTransformObject,
+  })
+  await app.register(async (scope) => {
+    const server = withSchemas(scope)
+    healthRoutes(server, database)
+    appraisalRoutes(server)
+    kitchenRoutes(server, database)
+    fabricationRoutes(server, database, clock)
+    scaleRoutes(server, scale)
+    server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
+  })
+  await servePages(app, pages)
+  return app
+}
+
+const CONTENT_POLICY = {
+  defaultSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:'],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  upgradeInsecureRequests: null,
+}

@@ -1,0 +1,63 @@
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize'
+
+export type Cell = string | number | boolean | Date | null
+export type Row = Record<string, Cell>
+export type SqlParameters = Record<string, unknown>
+
+/** Rows of a query with named parameters. DECIMAL arrives as exact text, see `number`. */
+export function select(
+  database: Sequelize,
+  sql: string,
+  replacements: SqlParameters,
+  transaction?: Transaction,
+): Promise<Row[]> {
+  return database.query<Row>(sql, { type: QueryTypes.SELECT, replacements, ...(transaction ? { transaction } : {}) })
+}
+
+/** Inserts rows that all have the same columns in one statement: all of them or none. */
+export async function insertRows(
+  database: Sequelize,
+  table: string,
+  rows: readonly SqlParameters[],
+  transaction?: Transaction,
+): Promise<void> {
+  const [first] = rows
+  if (!first) return
+  const columns = Object.keys(first)
+  const marks = `(${columns.map(() => '?').join(',')})`
+  await database.query(`INSERT INTO ${table} (${columns.join(',')}) VALUES ${rows.map(() => marks).join(',')}`, {
+    type: QueryTypes.INSERT,
+    replacements: rows.flatMap((row) => columns.map((column) => row[column] ?? null)),
+    ...(transaction ? { transaction } : {}),
+  })
+}
+
+export const text = (cell: Cell | undefined) => String(cell)
+export const textOrNull = (cell: Cell | undefined) => (cell === null || cell === undefined ? null : String(cell))
+/** DECIMAL text as the nearest double: what the core computes with. */
+export const number = (cell: Cell | undefined) => Number(cell)
+export const numberOrNull = (cell: Cell | undefined) => (cell === null || cell === undefined ? null : Number(cell))
+export const instantText = (cell: Cell | undefined) => (cell as Date).toISOString()
+
+/** Only the fields that are set, as numbers: what is null in the table is absent in the document. */
+export function presentNumbers<K extends string>(
+  row: Row,
+  columns: Readonly<Record<K, string>>,
+): Partial<Record<K, number>> {
+  const entries = Object.entries(columns) as [K, string][]
+  return Object.fromEntries(
+    entries.flatMap(([key, column]) => (row[column] === null ? [] : [[key, Number(row[column])]])),
+  ) as Partial<Record<K, number>>
+}
+
+/** Rows gathered by the text of one column. */
+export function rowsBy(rows: readonly Row[], column: string): Map<string, Row[]> {
+  const groups = new Map<string, Row[]>()
+  for (const row of rows) {
+    const key = text(row[column])
+    const group = groups.get(key)
+    if (group) group.push(row)
+    else groups.set(key, [row])
+  }
+  return groups
+}

@@ -1,0 +1,108 @@
+import {
+  fabricationDocument,
+  fabricationEdit,
+  fabricationRows,
+  fabricationStart,
+  fabricationState,
+  id,
+  pilesCsv,
+  readingsKept,
+  readingsSent,
+} from '@fleam/contract'
+import type { Sequelize } from 'sequelize'
+import { z } from 'zod'
+import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { ReadingLog } from './readings.ts'
+import * as service from './service.ts'
+
+const tags = ['fabrication']
+const MEGABYTE = 1024 * 1024
+const LARGEST_DOCUMENT = 4 * MEGABYTE
+
+export interface Clock {
+  now: () => Date
+}
+
+export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock): void {
+  const log = new ReadingLog(database)
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications',
+    { schema: { tags, params: kitchenParams, response: { 200: fabricationRows } } },
+    (request) => service.latest(database, request.params.kitchenId),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/fabrications',
+    { schema: { tags, params: kitchenParams, body: fabricationStart, response: { 201: fabricationState } } },
+    async (request, reply) =>
+      reply.status(201).send(await service.start(database, request.params.kitchenId, request.body)),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/fabrications/import',
+    {
+      bodyLimit: LARGEST_DOCUMENT,
+      schema: {
+        tags,
+        params: kitchenParams,
+        querystring: z.strictObject({ id }),
+        body: fabricationDocument,
+        response: { 201: fabricationState },
+      },
+    },
+    async (request, reply) => {
+      const { params, query, body } = request
+      return reply
+        .status(201)
+        .send(await service.importDocument(database, params.kitchenId, query.id, body, clock.now()))
+    },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id',
+    { schema: { tags, params: fabricationParams, response: { 200: fabricationState } } },
+    (request) => service.requireState(database, request.params.kitchenId, request.params.id),
+  )
+
+  app.put(
+    '/api/kitchens/:kitchenId/fabrications/:id',
+    { schema: { tags, params: fabricationParams, body: fabricationEdit, response: { 200: fabricationState } } },
+    (request) => service.change(database, request.params.kitchenId, request.params.id, request.body, clock.now()),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/fabrications/:id/readings',
+    { schema: { tags, params: fabricationParams, body: readingsSent, response: { 200: readingsKept } } },
+    async (request) => ({ kept: await log.append(request.params.kitchenId, request.params.id, request.body) }),
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id/document.json',
+    { schema: { tags, params: fabricationParams, response: { 200: fabricationDocument } } },
+    async (request, reply) => {
+      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id)
+      return reply
+        .header('content-disposition', `attachment; filename="fabrication-${request.params.id}.json"`)
+        .send(document)
+    },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id/piles.csv',
+    {
+      schema: {
+        tags,
+        params: fabricationParams,
+        response: { 200: { content: { 'text/csv': { schema: z.string() } } } },
+      },
+    },
+    async (request, reply) => {
+      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id)
+      return reply
+        .header('content-disposition', `attachment; filename="piles-${request.params.id}.csv"`)
+        .type('text/csv; charset=utf-8; header=present')
+        .send(pilesCsv(document))
+    },
+  )
+}

@@ -1,0 +1,32 @@
+import { health } from '@fleam/contract'
+import type { Sequelize } from 'sequelize'
+import packageJson from '../../../package.json' with { type: 'json' }
+import { migrationState } from '../database/migrate.ts'
+import type { Server } from '../http/schemas.ts'
+
+/** Ready means: the database answers and its schema is up to date. */
+export function healthRoutes(app: Server, database: Sequelize): void {
+  app.get(
+    '/api/health',
+    { schema: { tags: ['health'], response: { 200: health, 503: health } } },
+    async (_request, reply) => {
+      try {
+        const migrations = await migrationState(database)
+        const isReady = migrations.pending === 0
+        return await reply.status(isReady ? 200 : 503).send({
+          status: isReady ? 'ready' : 'not-ready',
+          version: packageJson.version,
+          database: 'up',
+          migrations,
+        })
+      } catch {
+        return reply.status(503).send({
+          status: 'not-ready',
+          version: packageJson.version,
+          database: 'down',
+          migrations: { applied: 0, pending: 0 },
+        })
+      }
+    },
+  )
+}

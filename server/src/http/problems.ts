@@ -1,0 +1,87 @@
+import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract'
+import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify'
+import type { z } from 'zod'
+import { isDatabaseAway } from '../database/connection.ts'
+
+export interface RefusalOptions {
+  issues?: Problem['issues']
+  kept?: string
+  current?: unknown
+}
+
+const NOTHING_CHANGED = 'Nothing was changed.'
+
+/** Something that the API refuses, with a code from the contract's catalogue. */
+export class Refusal extends Error {
+  readonly code: ProblemCode
+  readonly options: RefusalOptions
+
+  constructor(code: ProblemCode, detail: string, options: RefusalOptions = {}) {
+    super(detail)
+    this.code = code
+    this.options = options
+  }
+}
+
+export const notFound = (what: string) => new Refusal('not-found', `This kitchen has no such ${what}.`)
+
+/** A failed parse of a body, a parameter or a query, with the path of every field. */
+export function invalidInput(error: z.ZodError): Refusal {
+  const issues = issuesOf(error)
+  const first = issues[0]
+  const where = first?.path ? `${first.path} ${first.message}` : (first?.message ?? 'unreadable')
+  const more = issues.length > 1 ? ` (and ${issues.length - 1} more)` : ''
+  return new Refusal('invalid-input', `${where}${more}`, { issues })
+}
+
+const FASTIFY_CODES: Readonly<Record<string, ProblemCode>> = {
+  FST_ERR_CTP_BODY_TOO_LARGE: 'too-large',
+  FST_ERR_CTP_INVALID_MEDIA_TYPE: 'wrong-media-type',
+  FST_ERR_CTP_INVALID_JSON_BODY: 'not-json',
+  FST_ERR_CTP_EMPTY_JSON_BODY: 'not-json',
+  FST_ERR_CTP_INVALID_CONTENT_LENGTH: 'not-json',
+}
+
+function refusalOf(error: unknown): Refusal | null {
+  if (error instanceof Refusal) return error
+  if (isDatabaseAway(error)) {
+    return new Refusal('database-away', 'Try again in a moment.', {
+      kept: 'What was stored before is safe. Nothing of this was stored.',
+    })
+  }
+  const code = FASTIFY_CODES[(error as FastifyError).code]
+  if (code) return new Refusal(code, (error as Error).message)
+  // Half an upload or a body that is not JSON: Fastify marks these with the status alone.
+  const status = (error as FastifyError).statusCode
+  return status !== undefined && status >= 400 && status < 500
+    ? new Refusal('not-json', (error as Error).message)
+    : null
+}
+
+function send(reply: FastifyReply, { code, message, options }: Refusal) {
+  const { status, title } = PROBLEMS[code]
+  const body: Problem = {
+    type: `/problems/${code}`,
+    title,
+    status,
+    code,
+    detail: message,
+    issues: options.issues ?? [],
+    kept: options.kept ?? NOTHING_CHANGED,
+    ...(options.current === undefined ? {} : { current: options.current }),
+  }
+  if (status === 503) reply.header('retry-after', '1')
+  return reply.status(status).type('application/problem+json').send(JSON.stringify(body))
+}
+
+/** Makes every refusal `application/problem+json`, and every mistake of our own a logged 500 without inner details. */
+export function answerWithProblems(app: FastifyInstance): void {
+  app.setErrorHandler((error, request, reply) => {
+    const refusal = refusalOf(error)
+    if (!refusal) request.log.error(error)
+    return send(reply, refusal ?? new Refusal('internal', 'It has been written to the log.'))
+  })
+}
+
+export const sendNotFound = (reply: FastifyReply, path: string) =>
+  send(reply, new Refusal('not-found', `Nothing answers at ${path}.`))

@@ -1,0 +1,106 @@
+import { createServer, type Server, type Socket } from 'node:net'
+import type { ScaleStatus } from '@fleam/contract'
+import { startScaleServer } from '@fleam/devices'
+import { findFreePort } from '../../../tools/ports.ts'
+import { until } from '../../../tools/processes.ts'
+import { openTestApp, send, type TestApp } from '../../test/harness.ts'
+import { ScaleGateway } from './gateway.ts'
+
+const soon = { timeoutMs: 5_000, everyMs: 10 }
+
+describe('with the simulated scale', () => {
+  let server: Server
+  let test_: TestApp
+  const status = async (): Promise<ScaleStatus> => (await send(test_, 'GET', '/api/scale')).body
+
+  beforeAll(async () => {
+    const port = await findFreePort()
+    server = startScaleServer({ port, name: 'bench' })
+    test_ = await openTestApp(`127.0.0.1:${port}`)
+    await until(async () => (await status()).connected, soon)
+  })
+  afterAll(async () => {
+    await test_.close()
+    server.close()
+  })
+
+  test('what is put on settles to its weight, and tare takes the container off', async () => {
+    await send(test_, 'POST', '/api/scale/stand-in', { grams: 400 })
+    await until(async () => isAt(await status(), 400), soon)
+    await send(test_, 'POST', '/api/scale/commands', { command: 'tare' })
+    await until(async () => isAt(await status(), 0), soon)
+    expect((await status()).reading?.tareGrams).toBe(400)
+    await send(test_, 'POST', '/api/scale/stand-in', { grams: 681 })
+    await until(async () => isAt(await status(), 281), soon)
+    await send(test_, 'POST', '/api/scale/commands', { command: 'zero' })
+  })
+
+  test('streams every change as a server-sent event', async () => {
+    await test_.app.listen({ port: 0, host: '127.0.0.1' })
+    const { port } = test_.app.server.address() as { port: number }
+    const aborter = new AbortController()
+    const response = await fetch(`http://127.0.0.1:${port}/api/scale/stream`, { signal: aborter.signal })
+    expect(response.headers.get('content-type')).toBe('text/event-stream')
+    await send(test_, 'POST', '/api/scale/stand-in', { grams: 1234 })
+    const events: ScaleStatus[] = []
+    const reader = (response.body as ReadableStream<Uint8Array>).getReader()
+    const decoder = new TextDecoder()
+    while (!events.some((each) => isAt(each, 1234))) {
+      const { value } = await reader.read()
+      for (const line of decoder.decode(value).split('\n')) {
+        if (line.startsWith('data: ')) events.push(JSON.parse(line.slice(6)))
+      }
+    }
+    expect(events.some((each) => each.reading?.state === 'moving')).toBe(true)
+    aborter.abort()
+  })
+
+  test('refuses a load that is not one', async () => {
+    const { status: code, body } = await send(test_, 'POST', '/api/scale/stand-in', { grams: -1 })
+    expect([code, body.issues[0].path]).toEqual([400, 'grams'])
+  })
+})
+
+const isAt = (status: ScaleStatus, grams: number) =>
+  status.reading?.state === 'stable' && Math.abs(status.reading.grams - grams) <= 1
+
+describe('the gateway', () => {
+  test('connects again when the line drops, and says so meanwhile', async () => {
+    const port = await findFreePort()
+    const sockets: Socket[] = []
+    const listen = () =>
+      createServer((socket) => {
+        sockets.push(socket)
+        socket.on('error', () => {})
+        socket.write('noise\nweight=1.5 unit=kg state=stable tare=0 device=real\n')
+      }).listen(port, '127.0.0.1')
+    let server = listen()
+    const gateway = new ScaleGateway(`127.0.0.1:${port}`)
+    await until(() => gateway.status.connected, soon)
+    expect(gateway.status.reading).toEqual({
+      grams: 1500,
+      tareGrams: 0,
+      state: 'stable',
+      device: 'real',
+      simulated: false,
+    })
+
+    server.close()
+    for (const socket of sockets) socket.destroy()
+    await until(() => !gateway.status.connected, soon)
+    expect(() => gateway.send('tare')).toThrow()
+    server = listen()
+    await until(() => gateway.status.connected, soon)
+    gateway.close()
+    server.close()
+    for (const socket of sockets) socket.destroy()
+  })
+
+  test('without a scale, weights are typed and commands refused', async () => {
+    const test_ = await openTestApp()
+    expect((await send(test_, 'GET', '/api/scale')).body).toEqual({ connected: false, address: null, reading: null })
+    const { status, body } = await send(test_, 'POST', '/api/scale/commands', { command: 'tare' })
+    expect([status, body.code]).toEqual([503, 'scale-away'])
+    await test_.close()
+  })
+})

@@ -1,0 +1,74 @@
+import { randomBytes } from 'node:crypto'
+import type { FabricationState, Item, Kitchen } from '@fleam/contract'
+import { Sequelize } from 'sequelize'
+import { v7 as newId } from 'uuid'
+import { buildApp, migrate, openDatabase, ScaleGateway } from '../src/index.ts'
+
+export type TestApp = Awaited<ReturnType<typeof openTestApp>>
+
+/** The server on a fresh database of its own; `close` drops it. */
+export async function openTestApp(scaleAddress: string | null = null) {
+  const base = new URL(process.env.FLEAM_TEST_DATABASE_URL as string)
+  const name = `fleam_${randomBytes(6).toString('hex')}`
+  const admin = new Sequelize(base.href, { dialect: 'mysql', logging: false })
+  await admin.query(`CREATE DATABASE ${name}`)
+  base.pathname = `/${name}`
+  const database = openDatabase(base.href)
+  await migrate(database)
+  const scale = new ScaleGateway(scaleAddress)
+  const app = await buildApp({ database, scale })
+  return {
+    app,
+    database,
+    url: base.href,
+    async close() {
+      scale.close()
+      await app.close()
+      await database.close()
+      await admin.query(`DROP DATABASE ${name}`)
+      await admin.close()
+    },
+  }
+}
+
+/** Sends JSON and reads the answer. */
+export async function send({ app }: TestApp, method: 'GET' | 'POST' | 'PUT', url: string, payload?: unknown) {
+  const response = await app.inject({ method, url, ...(payload === undefined ? {} : { payload: payload as object }) })
+  return { status: response.statusCode, body: response.json(), headers: response.headers }
+}
+
+export async function setUpKitchen(test: TestApp, name = 'Test kitchen'): Promise<Kitchen> {
+  const kitchen = { id: newId(), name, currency: 'EUR', units: 'metric', timeZone: 'Europe/Vienna', wagePerHour: 21.4 }
+  const { status, body } = await send(test, 'POST', '/api/kitchens', kitchen)
+  if (status !== 201) throw new Error(JSON.stringify(body))
+  return body
+}
+
+/** A fabrication of six chickens, just started. */
+export async function startSixChickens(test: TestApp, kitchen: Kitchen): Promise<FabricationState> {
+  const { body } = await send(test, 'GET', `/api/kitchens/${kitchen.id}/items`)
+  const style = (body as Item[])[0]?.styles.find((each) => each.name.startsWith('Supremes'))
+  const started = await send(test, 'POST', `/api/kitchens/${kitchen.id}/fabrications`, startOf(style?.id as string))
+  if (started.status !== 201) throw new Error(JSON.stringify(started.body))
+  return started.body
+}
+
+export const startOf = (styleId: string) => ({
+  id: newId(),
+  styleId,
+  units: 6,
+  purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540, purge: 90, extras: 3 },
+  cookId: null,
+  supplier: 'Ostravale Poultry Yard',
+  lot: null,
+  date: '2026-11-24',
+  startedAt: '2026-11-24T08:00:00.000Z',
+})
+
+export const weighing = (pileId: string, grams: number) => ({
+  id: newId(),
+  pileId,
+  grams,
+  takenAt: '2026-11-24T08:10:00.000Z',
+  source: 'scale' as const,
+})

@@ -1,0 +1,157 @@
+import type { ChildProcess } from 'node:child_process'
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { loadDemo } from '@fleam/demo'
+import { buildPages } from './pages.ts'
+import { findFreePort, isPortFree } from './ports.ts'
+import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts'
+import { isAlive, runProgram, step, stopProcess, until } from './processes.ts'
+
+const READY_MS = 60_000
+const STOP_MS = 15_000
+const RESTART_MS = 300
+export const DEFAULT_PORT = 4173
+
+export interface HouseOptions {
+  port: number
+  dataFolder: string
+  /** Loads the demo kitchens and runs the simulated scale. */
+  isDemo: boolean
+  /** An existing database; null runs a private one. */
+  databaseUrl: string | null
+  /** A networked scale, `host:port`; null runs the simulated one in the demo and none otherwise. */
+  scale: string | null
+}
+
+/** All processes of one running Fleam, started in order and stopped in the opposite one. */
+export class House {
+  readonly #options: HouseOptions
+  readonly #folder: string
+  #database: PrivateDatabase | null = null
+  #databaseUrl = ''
+  #children = new Map<string, ChildProcess>()
+  #isStopping = false
+
+  constructor(options: HouseOptions) {
+    this.#options = options
+    this.#folder = resolve(options.dataFolder)
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.#options.port}`
+  }
+
+  async start(): Promise<void> {
+    this.#refuseSecond()
+    if (!(await isPortFree(this.#options.port))) {
+      throw new Error(`Port ${this.#options.port} is in use. Choose another with FLEAM_PORT.`)
+    }
+    mkdirSync(this.#folder, { recursive: true })
+    this.#write()
+    await step('pages', buildPages)
+    if (this.#options.databaseUrl === null) await step('database', () => this.#startDatabase())
+    else this.#databaseUrl = this.#options.databaseUrl
+    const scale = await this.#startScale()
+    await step('server', () => this.#startServer(scale))
+    if (this.#options.isDemo) await step('demo kitchens', () => loadDemo(this.url, new Date()))
+  }
+
+  /** Stops everything, the database last, and waits until it is gone. */
+  async stop(): Promise<void> {
+    if (this.#isStopping) return
+    this.#isStopping = true
+    await Promise.all([...this.#children.values()].map((child) => stopProcess(child.pid as number, STOP_MS)))
+    await this.#database?.stop()
+    rmSync(stateFile(this.#folder), { force: true })
+  }
+
+  async #startDatabase(): Promise<void> {
+    this.#database = await startPrivateDatabase(join(this.#folder, 'database'))
+    this.#databaseUrl = this.#database.url
+    this.#write()
+    this.#database.process.once('exit', () => {
+      if (!this.#isStopping) setTimeout(() => void this.#restartDatabase(), RESTART_MS)
+    })
+  }
+
+  async #restartDatabase(): Promise<void> {
+    if (this.#isStopping) return
+    process.stdout.write('  The database ended by itself; it is started again.\n')
+    const before = this.#databaseUrl
+    await this.#startDatabase().catch((error: Error) => process.stderr.write(`${error.message}\n`))
+    if (this.#databaseUrl !== before) process.stderr.write('  It came back on another port: start Fleam again.\n')
+  }
+
+  async #startScale(): Promise<string | null> {
+    if (this.#options.scale !== null || !this.#options.isDemo) return this.#options.scale
+    const port = await findFreePort()
+    await step('simulated scale', () =>
+      this.#keepRunning('scale', 'devices/src/scale-main.ts', { FLEAM_SCALE_PORT: String(port) }),
+    )
+    return `127.0.0.1:${port}`
+  }
+
+  async #startServer(scale: string | null): Promise<void> {
+    this.#keepRunning('server', 'server/src/main.ts', {
+      FLEAM_PORT: String(this.#options.port),
+      FLEAM_DATABASE_URL: this.#databaseUrl,
+      FLEAM_PAGES: resolve('web/dist'),
+      ...(scale === null ? {} : { FLEAM_SCALE: scale }),
+    })
+    await until(() => this.#isHealthy(), { timeoutMs: READY_MS, everyMs: 50 })
+  }
+
+  /** A program that ends by itself is started again: what was committed is safe, and the kitchen goes on. */
+  #keepRunning(name: string, file: string, environment: Record<string, string>): void {
+    const child = runProgram(file, environment)
+    this.#children.set(name, child)
+    this.#write()
+    child.once('exit', () => {
+      if (this.#isStopping) return
+      process.stdout.write(`  The ${name} ended by itself; it is started again.\n`)
+      setTimeout(() => !this.#isStopping && this.#keepRunning(name, file, environment), RESTART_MS)
+    })
+  }
+
+  async #isHealthy(): Promise<boolean> {
+    return fetch(`${this.url}/api/health`).then(
+      (response) => response.ok,
+      () => false,
+    )
+  }
+
+  #refuseSecond(): void {
+    const running = readState(this.#folder)
+    if (running && isAlive(running.supervisor) && running.supervisor !== process.pid) {
+      throw new Error(`Fleam runs already on this data folder (process ${running.supervisor}). './fleam stop' ends it.`)
+    }
+  }
+
+  #write(): void {
+    const pids = [...this.#children.values(), this.#database?.process].flatMap((child) => child?.pid ?? [])
+    writeFileSync(stateFile(this.#folder), JSON.stringify({ supervisor: process.pid, children: pids }))
+  }
+}
+
+interface RunningState {
+  supervisor: number
+  children: number[]
+}
+
+const stateFile = (folder: string) => join(folder, 'running.json')
+
+function readState(folder: string): RunningState | null {
+  const file = stateFile(folder)
+  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as RunningState) : null
+}
+
+/** Stops the Fleam that runs on a data folder, and what a killed one left behind. Returns whether there was one. */
+export async function stopRunning(dataFolder: string): Promise<boolean> {
+  const folder = resolve(dataFolder)
+  const running = readState(folder)
+  if (!running) return false
+  await stopProcess(running.supervisor, STOP_MS * 3)
+  for (const pid of running.children) await stopProcess(pid, STOP_MS)
+  rmSync(stateFile(folder), { force: true })
+  return true
+}

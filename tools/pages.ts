@@ -1,0 +1,20 @@
+import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { build } from 'vite'
+
+const SOURCES = ['web', 'core', 'contract', 'catalogue', 'package-lock.json']
+const STAMP = 'web/dist/.built'
+
+function newest(path: string): number {
+  const stats = statSync(path)
+  if (!stats.isDirectory()) return stats.mtimeMs
+  const inside = readdirSync(path).filter((name) => name !== 'dist' && name !== 'node_modules')
+  return inside.reduce((latest, name) => Math.max(latest, newest(join(path, name))), stats.mtimeMs)
+}
+
+/** Builds the pages where a source is newer than the last build. */
+export async function buildPages(): Promise<void> {
+  if (existsSync(STAMP) && SOURCES.every((path) => newest(path) <= statSync(STAMP).mtimeMs)) return
+  await build({ root: 'web', logLevel: 'error' })
+  writeFileSync(STAMP, '')
+}
