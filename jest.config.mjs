@@ -2,7 +2,13 @@
 const transform = {
   '^.+\\.(ts|tsx|js|mjs)$': [
     '@swc/jest',
-    { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2023' } },
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+        target: 'es2023',
+      },
+    },
   ],
 }
 // Packages that ship as ES modules only are transformed too.

@@ -36,11 +36,11 @@ export const CHICKEN: CatalogueItem = {
   styles: [
     {
       id: 'chicken-supremes',
-      name: 'Supremes, boneless thighs',
+      name: 'Supremes and boneless thighs',
       minutesPerUnit: 9,
       normalLoss: 0.015,
       piles: [
-        primary('supremes', 0.27, 2, { target: 280, low: 260, high: 305 }, 'breast with its wing bone, skin on'),
+        primary('supremes', 0.27, 2, { target: 280, low: 240, high: 310 }, 'breast with its wing bone, skin on'),
         whole(primary('thighs, boneless', 0.13, 2, { target: 136, low: 115, high: 160 }, 'skin on, kneecap out')),
         rest('drumsticks', 'by-product', 0.135, 'cut just below the fat line'),
         rest('wing tips and flats', 'by-product', 0.08, 'beyond the first wing joint'),
@@ -66,7 +66,7 @@ export const CHICKEN: CatalogueItem = {
     },
     {
       id: 'chicken-boneless',
-      name: 'Boneless, skinless',
+      name: 'Boneless and skinless',
       minutesPerUnit: 11,
       normalLoss: 0.015,
       piles: [
@@ -81,7 +81,7 @@ export const CHICKEN: CatalogueItem = {
     },
     {
       id: 'chicken-quarters',
-      name: 'Split breast, leg quarters',
+      name: 'Split breast and leg quarters',
       minutesPerUnit: 5,
       normalLoss: 0.01,
       piles: [

@@ -15,7 +15,13 @@ test('a whole document passes, and what the core says of it is what the contract
 
 test('every field that is wrong is named at once', () => {
   const document = sixChickens({ currency: 'euro', piles: [{ name: ' ', class: 'primary', weight: -1 }] })
-  expect(issues({ ...document, extra: 1 })).toEqual(['currency', 'piles[0].name', 'piles[0].weight', 'extra', 'offers[0].pile'])
+  expect(issues({ ...document, extra: 1 })).toEqual([
+    'currency',
+    'piles[0].name',
+    'piles[0].weight',
+    'extra',
+    'offers[0].pile',
+  ])
 })
 
 test('names with control characters are refused', () => {

@@ -1,4 +1,4 @@
-import { ALLOCATIONS, CREDIT_POLICIES, type FabricationPlan, PILE_CLASSES, type PlannedPile } from '@fleam/core'
+import { ALLOCATIONS, CREDIT_POLICIES, PILE_CLASSES, type PlannedPile } from '@fleam/core'
 import { z } from 'zod'
 import {
   consumable,
@@ -134,9 +134,8 @@ export const fabricationRow = z.object({
   startedAt: instant,
   updatedAt: instant,
   document: fabricationDocument,
+  /** Of an open one: as it would end if the rest came out as the style expects. */
+  expected: fabricationDocument.nullable(),
 })
 export const fabricationRows = z.array(fabricationRow).meta({ id: 'FabricationRows' })
 export type FabricationRow = z.infer<typeof fabricationRow>
-
-/** A record is a plan for the core's purposes. */
-export const asPlan = (record: FabricationRecord): FabricationPlan => record

@@ -11,7 +11,6 @@ export type {
   ReadingsSent,
 } from './fabrication.ts'
 export {
-  asPlan,
   fabricationEdit,
   fabricationRecord,
   fabricationRows,

@@ -1,8 +1,10 @@
 /** The front door of the computation: pure functions over plain data, grams and major units of money. */
 export type { Appraisal, CostResult, RepricedPile, Warning, WarningCode } from './appraisal/index.ts'
 export { appraise, atApPrice, reprice, WARNING_CODES } from './appraisal/index.ts'
+export type { Segment, SegmentKind, TwinBeam } from './beam/index.ts'
+export { twinBeam } from './beam/index.ts'
 export type { BreakEven, Comparison, PolicyVerdict, Verdict, YearlyResult } from './comparison/index.ts'
-export { yearly } from './comparison/index.ts'
+export { leadingComparison, yearly } from './comparison/index.ts'
 export type { PileResult } from './costing/index.ts'
 export { labourMinutes, ratio } from './costing/index.ts'
 export type { Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
@@ -39,6 +41,7 @@ export {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   documentOf,
+  expectedWeight,
   PILE_CLASSES,
   PRICE_UNITS,
   pilesAsExpected,
@@ -57,6 +60,7 @@ export {
   minorDigits,
   parseNumber,
   parseWeight,
+  pricePerKg,
   pricePerWeight,
   roundParts,
 } from './units/index.ts'

@@ -178,4 +178,4 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
 }
 
 export const KITCHENS: readonly KitchenScript[] = [LARCH_HALT, GOODS_SHED_SCHOOL]
-export const CHICKEN_STYLE = 'Supremes, boneless thighs'
+export const CHICKEN_STYLE = 'Supremes and boneless thighs'

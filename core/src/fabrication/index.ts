@@ -25,7 +25,7 @@ export {
   usedShareOf,
 } from './document.ts'
 export type { PlannedPile, Reading, ReadingVoid, Weighing } from './readings.ts'
-export { pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
+export { expectedWeight, pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
 export type { DocumentOptions, FabricationPlan } from './record.ts'
 export { documentOf } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'

@@ -51,3 +51,12 @@ test('only piles that nobody has weighed are filled with what the style expects'
   const weighed = pilesFromReadings(planned, [reading('1', 'a', 200)])
   expect(pilesAsExpected(planned, weighed, 1000).map((pile) => pile.weight)).toEqual([200, 500, 0])
 })
+
+test('a pile of pieces is filled up to the number expected, at the mean of those weighed', () => {
+  const planned = [plan('a', { weighing: 'pieces', portions: 4, expectedShare: 0.4 })]
+  const expected = (readings: Parameters<typeof pilesFromReadings>[1]) =>
+    pilesAsExpected(planned, pilesFromReadings(planned, readings), 1000)[0]?.pieces
+  expect(expected([])).toEqual([100, 100, 100, 100])
+  expect(expected([reading('1', 'a', 90), reading('2', 'a', 110)])).toEqual([90, 110, 100, 100])
+  expect(expected(['1', '2', '3', '4', '5'].map((id) => reading(id, 'a', 80)))).toHaveLength(5)
+})

@@ -1,4 +1,4 @@
-import type { Pile, PileClass } from './document.ts'
+import { type Pile, type PileClass, pileWeight } from './document.ts'
 
 /** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
 export type Weighing = 'pieces' | 'whole'
@@ -11,6 +11,7 @@ export interface PlannedPile {
   weighing: Weighing
   /** Share of AP that the style expects, 0 to 1; null where nothing is known. */
   expectedShare: number | null
+  /** Portions in a pile weighed whole; pieces to expect in one weighed piece by piece. */
   portions: number | null
   target: number | null
   low: number | null
@@ -63,7 +64,8 @@ function pileOf(planned: PlannedPile, grams: readonly number[]): Pile {
   const pile: Pile = { name: planned.name, class: planned.class }
   if (planned.weighing === 'pieces') pile.pieces = grams
   else pile.weight = grams.reduce((sum, each) => sum + each, 0)
-  for (const key of ['portions', 'target', 'low', 'high', 'valuePerKg', 'usedShare', 'processingPerKg'] as const) {
+  if (planned.weighing === 'whole' && planned.portions !== null) pile.portions = planned.portions
+  for (const key of ['target', 'low', 'high', 'valuePerKg', 'usedShare', 'processingPerKg'] as const) {
     const value = planned[key]
     if (value !== null) pile[key] = value
   }
@@ -71,16 +73,27 @@ function pileOf(planned: PlannedPile, grams: readonly number[]): Pile {
 }
 
 /**
- * Piles as they would end if everything not yet weighed came out as the style expects.
- * A pile with readings keeps them, save that a pile of pieces whose number falls short of the
- * expected weight is left as it is: what has been weighed is never argued with.
+ * Piles as they would end if what is not weighed yet came out as the style expects: a pile without a
+ * reading gets its expected weight, a pile of pieces gets the pieces that are missing from the number
+ * expected, at the mean of those weighed. What has been weighed is never argued with.
  */
 export function pilesAsExpected(planned: readonly PlannedPile[], weighed: readonly Pile[], ap: number): Pile[] {
   return weighed.map((pile, at) => {
     const plan = planned[at] as PlannedPile
-    const isWeighed = (pile.pieces?.length ?? 0) > 0 || (pile.weight ?? 0) > 0
-    if (isWeighed || plan.expectedShare === null) return pile
+    const expected = expectedWeight(plan, ap)
+    if (pile.pieces && plan.portions !== null && plan.portions > 0) {
+      const count = pile.pieces.length
+      const each = count > 0 ? pileWeight(pile) / count : (expected ?? 0) / plan.portions
+      const missing = Math.max(0, plan.portions - count)
+      return { ...pile, pieces: [...pile.pieces, ...Array.from({ length: missing }, () => each)] }
+    }
+    if (pileWeight(pile) > 0 || expected === null) return pile
     const { pieces: _none, ...rest } = pile
-    return { ...rest, weight: plan.expectedShare * ap }
+    return { ...rest, weight: expected }
   })
+}
+
+/** What the style expects a pile to weigh, grams, of an AP weight in grams; null where nothing is known. */
+export function expectedWeight(planned: PlannedPile, ap: number): number | null {
+  return planned.expectedShare === null ? null : planned.expectedShare * ap
 }

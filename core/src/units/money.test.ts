@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { formatMoney, minorDigits, pricePerWeight, roundParts } from './money.ts'
+import { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts } from './money.ts'
 
 test('rounds to the minor unit of the currency', () => {
   expect(minorDigits('JPY')).toBe(0)
@@ -11,6 +11,7 @@ test('rounds to the minor unit of the currency', () => {
 
 test('gives a price per pound where the kitchen works in pounds', () => {
   expect(pricePerWeight(10, 'imperial').amount).toBeCloseTo(4.5359237, 9)
+  expect(pricePerKg(pricePerWeight(10, 'imperial').amount, 'imperial')).toBeCloseTo(10, 9)
   expect(pricePerWeight(10, 'metric')).toEqual({ amount: 10, per: 'kg' })
 })
 

@@ -31,6 +31,11 @@ export function pricePerWeight(perKg: number, system: WeightSystem): { amount: n
   return { amount: (perKg / GRAMS_PER_KILOGRAM) * GRAMS_PER_POUND, per: 'lb' }
 }
 
+/** The other way: a price per kilo or per pound, as this kitchen says it, as a price per kilo. */
+export function pricePerKg(amount: number, system: WeightSystem): number {
+  return system === 'metric' ? amount : (amount / GRAMS_PER_POUND) * GRAMS_PER_KILOGRAM
+}
+
 /**
  * Rounds parts so that they add up to the rounded total: each part is rounded by itself and the
  * remainder goes to the largest part (the first of them in a tie).

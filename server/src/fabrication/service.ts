@@ -1,10 +1,9 @@
-import {
-  asPlan,
-  type FabricationEdit,
-  type FabricationRecord,
-  type FabricationRow,
-  type FabricationStart,
-  type FabricationState,
+import type {
+  FabricationEdit,
+  FabricationRecord,
+  FabricationRow,
+  FabricationStart,
+  FabricationState,
 } from '@fleam/contract'
 import { documentOf, type FabricationDocument, type Pile, type PlannedPile } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
@@ -23,7 +22,7 @@ export async function requireState(database: Sequelize, kitchenId: string, id: s
   return state
 }
 
-const documentOfState = ({ record, readings, voids }: FabricationState) => documentOf(asPlan(record), readings, voids)
+const documentOfState = ({ record, readings, voids }: FabricationState) => documentOf(record, readings, voids)
 
 export async function requireDocument(
   database: Sequelize,
@@ -40,7 +39,9 @@ export async function latest(database: Sequelize, kitchenId: string): Promise<Fa
   const states = await store.latestStates(database, kitchenId, MOST_LISTED)
   return states.map((state) => {
     const { id, status, startedAt, updatedAt } = state.record
-    return { id, status, startedAt, updatedAt, document: documentOfState(state) }
+    const { record, readings, voids } = state
+    const expected = status === 'open' ? documentOf(record, readings, voids, { asExpected: true }) : null
+    return { id, status, startedAt, updatedAt, document: documentOfState(state), expected }
   })
 }
 
@@ -52,9 +53,7 @@ function plannedPiles({ style }: KnownStyle, units: number): PlannedPile[] {
     weighing: pile.weighing,
     expectedShare: pile.expectedShare,
     portions:
-      pile.weighing === 'whole' && pile.class === 'primary' && pile.portionsPerUnit !== null
-        ? Math.round(pile.portionsPerUnit * units)
-        : null,
+      pile.class === 'primary' && pile.portionsPerUnit !== null ? Math.round(pile.portionsPerUnit * units) : null,
     target: pile.bounds?.target ?? null,
     low: pile.bounds?.low ?? null,
     high: pile.bounds?.high ?? null,

@@ -1,0 +1,84 @@
+import type { Appraisal } from '../appraisal/index.ts'
+import type { PileClass } from '../fabrication/index.ts'
+
+/** What a stretch of a beam stands for: a pile, drained liquid, what the delivery was short of, or the rest. */
+export type SegmentKind = 'pile' | 'purge' | 'short' | 'rest'
+
+export interface Segment {
+  kind: SegmentKind
+  /** Name of the pile; null for the other kinds. */
+  pile: string | null
+  class: PileClass | null
+  /** Place of the pile in the document, from 0; null for the other kinds. */
+  at: number | null
+  /** Grams on the weight beam, money on the other. */
+  amount: number
+  /** Share of the whole beam, 0 to 1. */
+  share: number
+  /** Where it begins and ends on the beam, 0 to 1. */
+  from: number
+  to: number
+}
+
+export interface TwinBeam {
+  weight: Segment[]
+  money: Segment[]
+  /** Grams that the weight beam is long: AP, or what came out where that is more. */
+  weightTotal: number
+  /** Money that the other beam is long. */
+  moneyTotal: number
+}
+
+type Part = Omit<Segment, 'share' | 'from' | 'to'>
+
+/** Lays parts end to end on a beam of length 1; parts that weigh or cost nothing are left out. */
+function lay(parts: readonly Part[], total: number): Segment[] {
+  let from = 0
+  return parts.flatMap((part) => {
+    if (!(part.amount > 0) || !(total > 0)) return []
+    const share = part.amount / total
+    const segment = { ...part, share, from, to: from + share }
+    from += share
+    return [segment]
+  })
+}
+
+const other = (kind: SegmentKind, amount: number): Part => ({ kind, pile: null, class: null, at: null, amount })
+
+/**
+ * Two beams of equal length. Weight: what was paid for, filled by each pile, then purge, what is not
+ * weighed, and what the delivery was short of. Money: everything spent, by the same piles in the same
+ * order: a primary pile carries its share of the net cost, a by-product the credit that it gives back.
+ * A pile that costs money to be rid of carries nothing; what it costs is in the primaries' share.
+ * While weighing goes on, `expected` is the appraisal of how it will end: piles that have been weighed
+ * then carry what they will carry, and the money of the others is still rest.
+ */
+export function twinBeam({ weights, cost, piles }: Appraisal, expected?: Appraisal): TwinBeam {
+  const pilePart = (amountOf: (pile: (typeof piles)[number]) => number) =>
+    piles.map((pile, at): Part => ({ kind: 'pile', pile: pile.name, class: pile.class, at, amount: amountOf(pile) }))
+  const short = Math.max(0, weights.short)
+  const weightParts = [
+    ...pilePart((pile) => pile.weight),
+    other('purge', weights.purge),
+    other('rest', weights.unaccounted),
+    other('short', short),
+  ]
+  const ending = expected?.piles ?? piles
+  const carriedBy = (pile: (typeof piles)[number]) => (pile.class === 'primary' ? (pile.cost ?? 0) : (pile.credit ?? 0))
+  const sumOf = (amounts: readonly number[]) => amounts.reduce((sum, amount) => sum + Math.max(0, amount), 0)
+  const carried = pilePart((pile) => {
+    const end = ending.find((each) => each.name === pile.name)
+    return end && pile.weight > 0 ? carriedBy(end) : 0
+  })
+  const carriedTotal = sumOf(carried.map((part) => part.amount))
+  const isSpread = ending.some((pile) => pile.cost !== null)
+  const endingTotal = sumOf(ending.map(carriedBy))
+  const moneyTotal = isSpread ? endingTotal : Math.max(cost.in, endingTotal)
+  const weightTotal = Math.max(weights.ap, weights.out + weights.purge + short, weights.received + short)
+  return {
+    weight: lay(weightParts, weightTotal),
+    money: lay([...carried, other('rest', moneyTotal - carriedTotal)], moneyTotal),
+    weightTotal,
+    moneyTotal,
+  }
+}

@@ -1,0 +1,17 @@
+import type { PileResult } from '../costing/index.ts'
+import type { Comparison } from './compare.ts'
+
+/**
+ * Which comparison speaks for the whole: the cheapest offer for the primary pile that carries most of
+ * the cost among those that have an offer. Returns its place, or null where there is none.
+ */
+export function leadingComparison(piles: readonly PileResult[], comparisons: readonly Comparison[]): number | null {
+  const costOf = (comparison: Comparison) => piles.find((pile) => pile.name === comparison.pile)?.cost ?? 0
+  const priceOf = (comparison: Comparison) => comparison.buyPerPortionSameWeight ?? Number.POSITIVE_INFINITY
+  let leading: number | null = null
+  comparisons.forEach((each, at) => {
+    const best = leading === null ? undefined : comparisons[leading]
+    if (!best || costOf(each) > costOf(best) || (each.pile === best.pile && priceOf(each) < priceOf(best))) leading = at
+  })
+  return leading
+}

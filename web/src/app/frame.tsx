@@ -1,0 +1,75 @@
+import { MoonStar, Sun } from 'lucide-react'
+import { Suspense } from 'react'
+import Form from 'react-bootstrap/Form'
+import { NavLink, Outlet, useNavigate } from 'react-router-dom'
+import { useKitchens } from '../data/queries.ts'
+import { KeptHere } from '../outbox/kept-here.tsx'
+import { KitchenContext } from '../parts/kitchen-context.ts'
+import { Failed, Loading } from '../parts/states.tsx'
+import { SetUp } from '../rooms/set-up/set-up.tsx'
+import { ROOMS } from './rooms.ts'
+import { useChosenKitchen } from './use-chosen-kitchen.ts'
+import { useRoomKeys } from './use-room-keys.ts'
+import { useTheme } from './use-theme.ts'
+
+/** The frame of every room: rooms in the order of the work, the kitchen, light or dark. */
+export function Frame() {
+  const kitchens = useKitchens()
+  const [chosen, choose] = useChosenKitchen()
+  useRoomKeys(useNavigate())
+  if (kitchens.isPending) return <Loading what="the kitchen" />
+  if (kitchens.isError) return <Failed error={kitchens.error} retry={() => void kitchens.refetch()} />
+  if (kitchens.data.length === 0) return <SetUp />
+  const kitchen = kitchens.data.find((each) => each.id === chosen) ?? kitchens.data[0]
+  if (!kitchen) return <SetUp />
+  return (
+    <KitchenContext value={kitchen}>
+      <a className="skip-link" href="#room">
+        To the room
+      </a>
+      <header className="frame">
+        <span className="frame-name">Fleam</span>
+        <nav aria-label="Rooms">
+          {ROOMS.map((room) => (
+            <NavLink key={room.path} to={room.path} end={room.path === '/'}>
+              {room.name}
+            </NavLink>
+          ))}
+        </nav>
+        <KeptHere />
+        {kitchens.data.length > 1 ? (
+          <Form.Select
+            size="sm"
+            aria-label="Kitchen"
+            value={kitchen.id}
+            onChange={(event) => choose(event.target.value)}
+          >
+            {kitchens.data.map((each) => (
+              <option key={each.id} value={each.id}>
+                {each.name}
+              </option>
+            ))}
+          </Form.Select>
+        ) : (
+          <span className="frame-kitchen">{kitchen.name}</span>
+        )}
+        <ThemeButton />
+      </header>
+      <main id="room" key={kitchen.id} tabIndex={-1}>
+        <Suspense fallback={<Loading what="the room" />}>
+          <Outlet />
+        </Suspense>
+      </main>
+    </KitchenContext>
+  )
+}
+
+function ThemeButton() {
+  const [theme, toggle] = useTheme()
+  const label = theme === 'dark' ? 'Light screen' : 'Dark screen'
+  return (
+    <button type="button" className="icon-button" onClick={toggle} aria-label={label} title={label}>
+      {theme === 'dark' ? <Sun size={20} aria-hidden /> : <MoonStar size={20} aria-hidden />}
+    </button>
+  )
+}

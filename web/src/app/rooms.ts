@@ -1,0 +1,76 @@
+export interface Room {
+  name: string
+  path: string
+  /** With `g` before it, this letter goes to the room. */
+  letter: string
+}
+
+export interface RoomToCome extends Room {
+  /** What will happen there, honestly in the future tense. */
+  purpose: string
+  /** What serves meanwhile. */
+  meanwhile: string
+}
+
+export const ROOMS_TO_COME: readonly RoomToCome[] = [
+  {
+    name: 'Buying',
+    path: '/buying',
+    letter: 'u',
+    purpose:
+      'Price lists of all suppliers, what a kilo of usable portions really costs from each, and receiving a delivery case by case.',
+    meanwhile:
+      'The price and weight of a purchase are entered when a fabrication starts; an offer to compare with is entered in the Verdict room.',
+  },
+  {
+    name: 'Knife lines',
+    path: '/knife',
+    letter: 'k',
+    purpose:
+      'Where to cut a loin, a fillet or a rack so that every portion is right, before the first cut and after each one.',
+    meanwhile: 'The bench counts each piece as below, within or above its bounds as you weigh it.',
+  },
+  {
+    name: 'Plan',
+    path: '/plan',
+    letter: 'p',
+    purpose: 'How much to buy, how to cut it, when to start and who does it, for the covers that are booked.',
+    meanwhile: 'Today shows what is on the board now.',
+  },
+  {
+    name: 'Logbook',
+    path: '/logbook',
+    letter: 'l',
+    purpose: 'Every record with its trends: yield by cook, supplier, size and season, with control charts.',
+    meanwhile: 'Today lists the latest records, and each can be opened, exported and imported.',
+  },
+  {
+    name: 'Practice',
+    path: '/practice',
+    letter: 'r',
+    purpose: 'A trainer for learners: guess the weight, find the joint, follow a style step by step.',
+    meanwhile: 'The demo has a school kitchen with twelve students, in pounds and ounces.',
+  },
+  {
+    name: 'Guide',
+    path: '/guide',
+    letter: 'i',
+    purpose: 'Items, cut styles, steps with their checks, cautions, and where good cooks disagree.',
+    meanwhile: 'The bench shows the cautions that belong to what lies on the board.',
+  },
+]
+
+const toCome = (name: string) => ROOMS_TO_COME.find((room) => room.name === name) as Room
+
+/** All rooms in the order of the work. */
+export const ROOMS: readonly Room[] = [
+  { name: 'Today', path: '/', letter: 't' },
+  toCome('Buying'),
+  { name: 'Bench', path: '/bench', letter: 'b' },
+  { name: 'Verdict', path: '/verdict', letter: 'v' },
+  toCome('Knife lines'),
+  toCome('Plan'),
+  toCome('Logbook'),
+  toCome('Practice'),
+  toCome('Guide'),
+]

@@ -1,0 +1,22 @@
+import { createBrowserRouter } from 'react-router-dom'
+import { Loading, NothingHere, RoomFailed } from '../parts/states.tsx'
+import { Frame } from './frame.tsx'
+import { ROOMS_TO_COME } from './rooms.ts'
+
+/** Each room loads its own code when it is opened. */
+export const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    errorElement: <RoomFailed />,
+    hydrateFallbackElement: <Loading what="the room" />,
+    children: [
+      { path: '/', lazy: () => import('../rooms/today/today.tsx') },
+      { path: '/bench', lazy: () => import('../rooms/bench/start.tsx') },
+      { path: '/bench/:id', lazy: () => import('../rooms/bench/bench.tsx') },
+      { path: '/verdict', lazy: () => import('../rooms/verdict/latest.tsx') },
+      { path: '/verdict/:id', lazy: () => import('../rooms/verdict/verdict.tsx') },
+      ...ROOMS_TO_COME.map((room) => ({ path: room.path, lazy: () => import('../rooms/to-come/to-come.tsx') })),
+      { path: '*', element: <NothingHere /> },
+    ],
+  },
+])

@@ -1,0 +1,44 @@
+import type { Problem } from '@fleam/contract'
+
+/** A refusal of the server, as it said it. */
+export class ApiProblem extends Error {
+  readonly problem: Problem
+
+  constructor(problem: Problem) {
+    super(problem.detail)
+    this.problem = problem
+  }
+}
+
+/** The server could not be reached at all, or is up without its database. */
+export class Offline extends Error {}
+
+export const isOffline = (error: unknown): boolean =>
+  error instanceof Offline ||
+  (error instanceof ApiProblem && error.problem.status === 503 && error.problem.code === 'database-away')
+
+const TIMEOUT_MS = 15_000
+
+async function request<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+  const response = await fetch(path, {
+    method,
+    signal: AbortSignal.timeout(TIMEOUT_MS),
+    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  }).catch((error: Error) => {
+    throw new Offline(error.message)
+  })
+  if (response.ok) return (await response.json()) as T
+  throw await problemOf(response)
+}
+
+async function problemOf(response: Response): Promise<Error> {
+  if (response.headers.get('content-type')?.includes('application/problem+json')) {
+    return new ApiProblem((await response.json()) as Problem)
+  }
+  // A proxy or a server that is starting answers in its own words.
+  return response.status >= 500 ? new Offline(`status ${response.status}`) : new Error(`status ${response.status}`)
+}
+
+export const getJson = <T>(path: string) => request<T>('GET', path)
+export const postJson = <T>(path: string, body: unknown) => request<T>('POST', path, body)
+export const putJson = <T>(path: string, body: unknown) => request<T>('PUT', path, body)

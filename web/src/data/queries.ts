@@ -1,0 +1,114 @@
+import type {
+  Cook,
+  FabricationEdit,
+  FabricationRow,
+  FabricationStart,
+  FabricationState,
+  Item,
+  Kitchen,
+  KitchenOffer,
+} from '@fleam/contract'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useKitchen } from '../parts/kitchen-context.ts'
+import { getJson, postJson, putJson } from './api.ts'
+
+/** How often the bench looks for what other devices have weighed. */
+const BENCH_REFRESH_MS = 3_000
+
+const kitchenPath = (kitchenId: string) => `/api/kitchens/${kitchenId}`
+export const fabricationPath = (kitchenId: string, id: string) => `${kitchenPath(kitchenId)}/fabrications/${id}`
+export const fabricationKey = (kitchenId: string, id: string) => ['kitchen', kitchenId, 'fabrication', id]
+const listKey = (kitchenId: string) => ['kitchen', kitchenId, 'fabrications']
+
+export const useKitchens = () =>
+  useQuery({ queryKey: ['kitchens'], queryFn: () => getJson<Kitchen[]>('/api/kitchens') })
+
+export function useItems() {
+  const { id } = useKitchen()
+  return useQuery({ queryKey: ['kitchen', id, 'items'], queryFn: () => getJson<Item[]>(`${kitchenPath(id)}/items`) })
+}
+
+export function useCooks() {
+  const { id } = useKitchen()
+  return useQuery({ queryKey: ['kitchen', id, 'cooks'], queryFn: () => getJson<Cook[]>(`${kitchenPath(id)}/cooks`) })
+}
+
+export function useFabrications() {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: listKey(id),
+    queryFn: () => getJson<FabricationRow[]>(`${kitchenPath(id)}/fabrications`),
+  })
+}
+
+export function useFabrication(id: string, { isLive = false } = {}) {
+  const kitchen = useKitchen()
+  return useQuery({
+    queryKey: fabricationKey(kitchen.id, id),
+    queryFn: () => getJson<FabricationState>(fabricationPath(kitchen.id, id)),
+    refetchInterval: isLive ? BENCH_REFRESH_MS : false,
+  })
+}
+
+/** Puts a state that the server answered with where every room reads it. */
+function useKeepState() {
+  const queries = useQueryClient()
+  const { id } = useKitchen()
+  return (state: FabricationState) => {
+    queries.setQueryData(fabricationKey(id, state.record.id), state)
+    void queries.invalidateQueries({ queryKey: listKey(id) })
+  }
+}
+
+export function useStartFabrication() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (start: FabricationStart) => postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, start),
+    onSuccess: useKeepState(),
+  })
+}
+
+export function useChangeFabrication(fabricationId: string) {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (edit: FabricationEdit) => putJson<FabricationState>(fabricationPath(id, fabricationId), edit),
+    onSuccess: useKeepState(),
+  })
+}
+
+export interface ImportWish {
+  id: string
+  document: unknown
+}
+
+export function useImportDocument() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (wish: ImportWish) =>
+      postJson<FabricationState>(`${kitchenPath(id)}/fabrications/import?id=${wish.id}`, wish.document),
+    onSuccess: useKeepState(),
+  })
+}
+
+export function useAddOffer() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (offer: KitchenOffer) => postJson<KitchenOffer>(`${kitchenPath(id)}/offers`, offer),
+  })
+}
+
+export interface SetUpWish {
+  kitchen: Kitchen
+  cooks: Cook[]
+}
+
+export function useSetUpKitchen() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: async ({ kitchen, cooks }: SetUpWish) => {
+      await postJson<Kitchen>('/api/kitchens', kitchen)
+      for (const cook of cooks) await postJson<Cook>(`${kitchenPath(kitchen.id)}/cooks`, cook)
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchens'] }),
+  })
+}

@@ -1,0 +1,47 @@
+import type { ScaleStatus } from '@fleam/contract'
+import { useSyncExternalStore } from 'react'
+import { postJson } from './api.ts'
+
+const AWAY: ScaleStatus = { connected: false, address: null, reading: null }
+
+/** One stream of scale readings for the whole page, open while somebody looks. */
+class ScaleStream {
+  #status = AWAY
+  #source: EventSource | null = null
+  readonly #listeners = new Set<() => void>()
+
+  readonly subscribe = (listener: () => void) => {
+    this.#listeners.add(listener)
+    this.#source ??= this.#open()
+    return () => {
+      this.#listeners.delete(listener)
+      if (this.#listeners.size > 0) return
+      this.#source?.close()
+      this.#source = null
+    }
+  }
+
+  readonly status = () => this.#status
+
+  /** The browser opens the stream again by itself after a cut; until then the scale counts as away. */
+  #open(): EventSource {
+    const source = new EventSource('/api/scale/stream')
+    source.onmessage = (event) => this.#tell(JSON.parse(event.data as string) as ScaleStatus)
+    source.onerror = () => this.#tell({ ...AWAY, address: this.#status.address })
+    return source
+  }
+
+  #tell(status: ScaleStatus): void {
+    this.#status = status
+    for (const listener of this.#listeners) listener()
+  }
+}
+
+const stream = new ScaleStream()
+
+export const useScale = (): ScaleStatus => useSyncExternalStore(stream.subscribe, stream.status)
+
+export const tareScale = () => postJson<ScaleStatus>('/api/scale/commands', { command: 'tare' })
+export const zeroScale = () => postJson<ScaleStatus>('/api/scale/commands', { command: 'zero' })
+/** Puts a load on the simulated scale; 0 lifts it off. */
+export const loadStandIn = (grams: number) => postJson<ScaleStatus>('/api/scale/stand-in', { grams })

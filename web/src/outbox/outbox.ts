@@ -1,0 +1,142 @@
+import type { ReadingsSent } from '@fleam/contract'
+import type { OutboxEntry, OutboxStore } from './store.ts'
+
+/** How an attempt to send ended: stored, to be tried again, or refused for good with a reason. */
+export type SendResult = { kind: 'stored' } | { kind: 'away' } | { kind: 'refused'; reason: string }
+export type Send = (kitchenId: string, fabricationId: string, sent: ReadingsSent) => Promise<SendResult>
+
+export interface OutboxTimers {
+  /** Calls back once after a while; returns what stops it. */
+  after: (ms: number, callback: () => void) => () => void
+}
+
+export interface OutboxState {
+  /** Kept on this device and not yet stored by the server, in the order of the work. */
+  waiting: readonly OutboxEntry[]
+  /** Sent and stored while this page was open: shown until the server's own list has them. */
+  stored: readonly OutboxEntry[]
+  refused: readonly { entry: OutboxEntry; reason: string }[]
+}
+
+export interface OutboxOptions {
+  store: OutboxStore
+  send: Send
+  timers: OutboxTimers
+  onStored?: (entries: readonly OutboxEntry[]) => void
+}
+
+const FIRST_RETRY_MS = 500
+const LONGEST_RETRY_MS = 8_000
+const MOST_AT_ONCE = 200
+
+/**
+ * Keeps every reading on the device first, then sends it, in order, until the server has stored it.
+ * What was stored is never sent again in vain, and sending twice changes nothing: ids are the device's.
+ */
+export class Outbox {
+  readonly #options: OutboxOptions
+  readonly #listeners = new Set<() => void>()
+  #state: OutboxState = { waiting: [], stored: [], refused: [] }
+  #isSending = false
+  #retryMs = FIRST_RETRY_MS
+  #stopTimer: (() => void) | null = null
+
+  constructor(options: OutboxOptions) {
+    this.#options = options
+  }
+
+  readonly subscribe = (listener: () => void) => {
+    this.#listeners.add(listener)
+    return () => this.#listeners.delete(listener)
+  }
+
+  readonly state = () => this.#state
+
+  /** Takes up what an earlier page left behind. */
+  async open(): Promise<void> {
+    const left = await this.#options.store.all()
+    const known = new Set(this.#state.waiting.map((entry) => entry.id))
+    this.#change({ waiting: [...left.filter((entry) => !known.has(entry.id)), ...this.#state.waiting] })
+    void this.flush()
+  }
+
+  /** Keeps an entry: shown at once, durable when the promise resolves, sent after that. */
+  async keep(entry: OutboxEntry): Promise<void> {
+    this.#change({ waiting: [...this.#state.waiting, entry] })
+    try {
+      await this.#options.store.put(entry)
+    } finally {
+      // A device that cannot keep it must at least try to send it.
+      void this.flush()
+    }
+  }
+
+  /** Sends what waits, oldest first, one fabrication after another. */
+  async flush(): Promise<void> {
+    if (this.#isSending) return
+    this.#isSending = true
+    this.#stopTimer?.()
+    try {
+      for (let batch = this.#nextBatch(); batch.length > 0; batch = this.#nextBatch()) {
+        if (!(await this.#sendBatch(batch))) {
+          this.#retryLater()
+          return
+        }
+      }
+    } finally {
+      this.#isSending = false
+    }
+  }
+
+  /** The user has seen a refusal and lets it go. */
+  async dismiss(id: string): Promise<void> {
+    await this.#options.store.remove([id])
+    this.#change({ refused: this.#state.refused.filter((each) => each.entry.id !== id) })
+  }
+
+  #nextBatch(): OutboxEntry[] {
+    const [first] = this.#state.waiting
+    if (!first) return []
+    return this.#state.waiting.filter((entry) => entry.fabricationId === first.fabricationId).slice(0, MOST_AT_ONCE)
+  }
+
+  /** False where the server is away and the batch must wait. */
+  async #sendBatch(batch: OutboxEntry[]): Promise<boolean> {
+    const [first] = batch as [OutboxEntry]
+    const result = await this.#options.send(first.kitchenId, first.fabricationId, sentOf(batch))
+    if (result.kind === 'away') return false
+    this.#retryMs = FIRST_RETRY_MS
+    if (result.kind === 'refused' && batch.length > 1) {
+      // One of them is at fault: the others must not wait for it.
+      for (const entry of batch) if (!(await this.#sendBatch([entry]))) return false
+      return true
+    }
+    const ids = batch.map((entry) => entry.id)
+    const waiting = this.#state.waiting.filter((entry) => !ids.includes(entry.id))
+    if (result.kind === 'refused') {
+      this.#change({ waiting, refused: [...this.#state.refused, { entry: first, reason: result.reason }] })
+      return true
+    }
+    await this.#options.store.remove(ids).catch(() => {})
+    this.#change({ waiting, stored: [...this.#state.stored, ...batch] })
+    this.#options.onStored?.(batch)
+    return true
+  }
+
+  #retryLater(): void {
+    this.#stopTimer = this.#options.timers.after(this.#retryMs, () => void this.flush())
+    this.#retryMs = Math.min(this.#retryMs * 2, LONGEST_RETRY_MS)
+  }
+
+  #change(change: Partial<OutboxState>): void {
+    this.#state = { ...this.#state, ...change }
+    for (const listener of this.#listeners) listener()
+  }
+}
+
+function sentOf(batch: readonly OutboxEntry[]): ReadingsSent {
+  return {
+    readings: batch.flatMap((entry) => (entry.kind === 'reading' ? [entry.reading] : [])),
+    voids: batch.flatMap((entry) => (entry.kind === 'void' ? [entry.void] : [])),
+  }
+}

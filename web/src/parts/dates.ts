@@ -1,0 +1,24 @@
+/** The calendar day of a kitchen at an instant, `2026-11-24`. */
+export function dayIn(timeZone: string, instant: Date): string {
+  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
+    instant,
+  )
+}
+
+/** `Tue 24 Nov` of a calendar day. */
+export function dayWords(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  )
+}
+
+/** `Tuesday 24 November` of now, in the kitchen's zone. */
+export function todayWords(timeZone: string, now: Date): string {
+  return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)
+}
+
+const MINUTE_MS = 60_000
+
+/** Whole minutes between two instants. */
+export const minutesBetween = (from: string, now: number) =>
+  Math.max(0, Math.floor((now - Date.parse(from)) / MINUTE_MS))

@@ -1,0 +1,11 @@
+import type { Kitchen } from '@fleam/contract'
+import { createContext, use } from 'react'
+
+export const KitchenContext = createContext<Kitchen | null>(null)
+
+/** The kitchen whose rooms these are. */
+export function useKitchen(): Kitchen {
+  const kitchen = use(KitchenContext)
+  if (!kitchen) throw new Error('No kitchen is chosen')
+  return kitchen
+}

@@ -1,0 +1,62 @@
+import { parseNumber } from '@fleam/core'
+import { useId, useState } from 'react'
+import Form from 'react-bootstrap/Form'
+
+interface NumberFieldProps {
+  label: string
+  value: number | null
+  onChange: (value: number | null) => void
+  hint?: string
+  min?: number
+  max?: number
+  isRequired?: boolean
+  /** The label is read aloud but not shown, as in a table whose column says it. */
+  isLabelHidden?: boolean
+}
+
+/** A number as people type it, decimal point or comma; refuses what is not one. */
+export function NumberField({
+  label,
+  value,
+  onChange,
+  hint,
+  min = 0,
+  max,
+  isRequired = false,
+  isLabelHidden = false,
+}: NumberFieldProps) {
+  const [text, setText] = useState(() => (value === null ? '' : String(value)))
+  const id = useId()
+  const refusal = refusalOf(text, min, max)
+  const change = (next: string) => {
+    setText(next)
+    onChange(refusalOf(next, min, max) === null && next.trim() !== '' ? parseNumber(next) : null)
+  }
+  return (
+    <Form.Group controlId={id}>
+      <Form.Label visuallyHidden={isLabelHidden}>{label}</Form.Label>
+      <Form.Control
+        value={text}
+        inputMode="decimal"
+        autoComplete="off"
+        required={isRequired}
+        isInvalid={refusal !== null}
+        aria-describedby={`${id}-hint`}
+        onChange={(event) => change(event.target.value)}
+      />
+      {(refusal ?? hint) ? (
+        <Form.Text id={`${id}-hint`} className={refusal ? 'refusal' : ''}>
+          {refusal ?? hint}
+        </Form.Text>
+      ) : null}
+    </Form.Group>
+  )
+}
+
+function refusalOf(text: string, min: number, max: number | undefined): string | null {
+  if (text.trim() === '') return null
+  const value = parseNumber(text)
+  if (value === null) return 'This is not a number.'
+  if (value < min) return `At least ${min}.`
+  return max !== undefined && value > max ? `At most ${max}.` : null
+}

@@ -1,0 +1,51 @@
+import { parseWeight, type WeightUnit } from '@fleam/core'
+import { useId, useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import { useKitchen } from './kitchen-context.ts'
+import { useFormat } from './use-format.ts'
+import { WEIGHT_REFUSALS } from './weight-words.ts'
+
+/** The unit that a bare number is in: grams, or pounds where the kitchen works in them. */
+export const bareUnitOf = (units: 'metric' | 'imperial'): WeightUnit => (units === 'metric' ? 'g' : 'lb')
+
+interface WeightFieldProps {
+  label: string
+  hint?: string
+  grams: number | null
+  onChange: (grams: number | null) => void
+  isRequired?: boolean
+}
+
+/** A weight as people type it; tells at once what was understood, and refuses what is not a weight. */
+export function WeightField({ label, hint, grams, onChange, isRequired = false }: WeightFieldProps) {
+  const { units } = useKitchen()
+  const format = useFormat()
+  const [text, setText] = useState(() => (grams === null ? '' : format.weight(grams)))
+  const id = useId()
+  const bareUnit = bareUnitOf(units)
+  const result = parseWeight(text, bareUnit)
+  const isEmptyFine = text.trim() === '' && !isRequired
+  const refusal = text.trim() !== '' && !result.ok ? WEIGHT_REFUSALS[result.code] : null
+  const change = (next: string) => {
+    setText(next)
+    const parsed = parseWeight(next, bareUnit)
+    onChange(parsed.ok ? parsed.grams : null)
+  }
+  return (
+    <Form.Group controlId={id}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Control
+        value={text}
+        inputMode="text"
+        autoComplete="off"
+        isInvalid={refusal !== null}
+        required={isRequired}
+        aria-describedby={`${id}-hint`}
+        onChange={(event) => change(event.target.value)}
+      />
+      <Form.Text id={`${id}-hint`} className={refusal ? 'refusal' : ''}>
+        {refusal ?? (result.ok && !isEmptyFine ? `= ${format.weight(result.grams)}` : hint)}
+      </Form.Text>
+    </Form.Group>
+  )
+}

@@ -1,0 +1,46 @@
+import Modal from 'react-bootstrap/Modal'
+
+const KEYS = [
+  ['1 – 9', 'choose the pile; a settled weight goes onto it'],
+  ['Enter or Space', 'take the weight onto the chosen pile'],
+  ['T', 'tare'],
+  ['U', 'undo the last weighing'],
+  ['N', 'next pile'],
+  ['g, then a letter', 'another room: t Today, b Bench, v Verdict'],
+  ['?', 'this list'],
+] as const
+
+interface KeysHelpProps {
+  isOpen: boolean
+  onOpen: () => void
+  onClose: () => void
+}
+
+export function KeysHelp({ isOpen, onOpen, onClose }: KeysHelpProps) {
+  return (
+    <>
+      <button type="button" className="keys-button" onClick={onOpen}>
+        Keys <kbd>?</kbd>
+      </button>
+      <Modal show={isOpen} onHide={onClose} aria-labelledby="keys-title" centered>
+        <Modal.Header closeButton>
+          <Modal.Title id="keys-title" as="h2">
+            Keys at the bench
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <dl className="keys">
+            {KEYS.map(([key, what]) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+        </Modal.Body>
+      </Modal>
+    </>
+  )
+}

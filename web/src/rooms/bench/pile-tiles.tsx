@@ -1,0 +1,82 @@
+import { expectedWeight, type PileResult, type PlannedPile } from '@fleam/core'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import type { Format } from '../../parts/use-format.ts'
+import type { Bench } from './use-bench.ts'
+
+/** One tile a pile: touch it and what lies on the scale goes onto it. */
+export function PileTiles({ bench }: { bench: Bench }) {
+  const { appraisal, format } = useAppraised()
+  const { record, standing } = bench.live
+  return (
+    <fieldset className="tiles" aria-label="Piles">
+      {record.piles.map((pile, at) => (
+        <PileTile
+          key={pile.id}
+          pile={pile}
+          number={at + 1}
+          result={appraisal.piles[at] as PileResult}
+          expected={expectedWeight(pile, record.purchase.invoiceWeight)}
+          isActive={pile.id === bench.activePile.id}
+          isKeptHere={standing.some((each) => each.isKeptHere && each.pileId === pile.id)}
+          pieceCount={standing.filter((each) => each.pileId === pile.id).length}
+          format={format}
+          onTouch={() => bench.touchPile(pile.id)}
+        />
+      ))}
+    </fieldset>
+  )
+}
+
+interface PileTileProps {
+  pile: PlannedPile
+  number: number
+  result: PileResult
+  expected: number | null
+  isActive: boolean
+  isKeptHere: boolean
+  pieceCount: number
+  format: Format
+  onTouch: () => void
+}
+
+function PileTile({
+  pile,
+  number,
+  result,
+  expected,
+  isActive,
+  isKeptHere,
+  pieceCount,
+  format,
+  onTouch,
+}: PileTileProps) {
+  const hasFill = expected !== null && expected > 0
+  return (
+    <button type="button" className={`tile ${pile.class}`} aria-pressed={isActive} onClick={onTouch}>
+      <span className="tile-number" aria-hidden>
+        {number}
+      </span>
+      <span className="tile-name">{pile.name}</span>
+      <span className="tile-weight">{format.weight(result.weight)}</span>
+      <span className="tile-note">
+        {hasFill ? `of about ${format.weight(expected)}` : ''}
+        {pile.weighing === 'pieces' ? ` · ${piecesWords(pieceCount, pile.portions)}` : ''}
+        {isKeptHere ? ' · kept here' : ''}
+      </span>
+      {hasFill ? (
+        <meter
+          className="tile-fill"
+          min={0}
+          max={expected}
+          value={result.weight}
+          aria-label={`${pile.name}, against what is expected`}
+        />
+      ) : null}
+    </button>
+  )
+}
+
+function piecesWords(count: number, expected: number | null): string {
+  if (expected !== null) return `${count} of ${expected} pieces`
+  return `${count} ${count === 1 ? 'piece' : 'pieces'}`
+}

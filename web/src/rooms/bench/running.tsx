@@ -1,0 +1,70 @@
+import Button from 'react-bootstrap/Button'
+import { type Appraised, AppraisedContext, useAppraised } from '../../parts/appraised-context.ts'
+import { Figure, MaybeFigure } from '../../parts/figure.tsx'
+import type { LiveFabrication } from './use-live-fabrication.ts'
+
+interface RunningProps {
+  live: LiveFabrication
+  expected: Appraised
+  onFinish: () => void
+  isFinishing: boolean
+}
+
+/** How it goes: yield so far, and what a portion will cost if the rest comes out as expected. */
+export function Running({ live, expected, onFinish, isFinishing }: RunningProps) {
+  const { appraisal, format } = useAppraised()
+  const isOpen = live.record.status === 'open'
+  return (
+    <section className="running" aria-label="How it goes">
+      <dl>
+        <div>
+          <dt>Portion yield so far</dt>
+          <dd>
+            <Figure of={{ group: 'weights', figure: 'portionYield' }}>
+              {format.share(appraisal.weights.portionYield)}
+            </Figure>
+          </dd>
+        </div>
+        <div>
+          <dt>Not weighed yet</dt>
+          <dd>
+            <Figure of={{ group: 'weights', figure: 'unaccounted' }}>
+              {format.weight(appraisal.weights.unaccounted)}
+            </Figure>
+          </dd>
+        </div>
+        <HeadingFor expected={expected} />
+      </dl>
+      {isOpen ? (
+        <Button
+          variant="outline-dark"
+          className="finish"
+          disabled={isFinishing || live.standing.length === 0}
+          onClick={onFinish}
+        >
+          Finish: make or buy?
+        </Button>
+      ) : null}
+    </section>
+  )
+}
+
+/** Cost per portion of the first portion pile, the piles that are not weighed yet counted as expected. */
+function HeadingFor({ expected }: { expected: Appraised }) {
+  const pile = expected.appraisal.piles.find((each) => each.class === 'primary')
+  if (!pile) return null
+  return (
+    <AppraisedContext value={expected}>
+      <div>
+        <dt>A portion of {pile.name}, the rest as expected</dt>
+        <dd>
+          <MaybeFigure
+            of={{ group: 'pile', pile: pile.name, figure: 'costPerPortion' }}
+            value={pile.costPerPortion}
+            word={expected.format.money}
+          />
+        </dd>
+      </div>
+    </AppraisedContext>
+  )
+}

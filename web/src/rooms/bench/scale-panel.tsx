@@ -1,0 +1,83 @@
+import { parseWeight } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { tareScale } from '../../data/scale.ts'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { bareUnitOf } from '../../parts/weight-field.tsx'
+import { WEIGHT_REFUSALS } from '../../parts/weight-words.ts'
+import type { ScaleView } from './take.ts'
+import type { Bench } from './use-bench.ts'
+
+const STATE_WORDS: Readonly<Record<ScaleView['kind'], string>> = {
+  away: 'no scale: type the weight',
+  empty: 'empty',
+  moving: 'settling …',
+  'out-of-range': 'out of range',
+  taken: 'taken: lift it off',
+  ready: 'settled',
+}
+
+/** What the scale shows, readable at two metres, and the one thing to do with it. */
+export function ScalePanel({ bench }: { bench: Bench }) {
+  const { format } = useAppraised()
+  const { view, isConnected, reading } = bench.scale
+  const shown = reading && isConnected ? format.weight(reading.grams) : '– –'
+  return (
+    <section className="scale" aria-label="Scale">
+      <output className={`scale-weight ${view.kind}`}>{shown}</output>
+      <p className="scale-state">
+        {STATE_WORDS[view.kind]}
+        {reading && reading.tareGrams > 0 ? ` · tare ${format.weight(reading.tareGrams)}` : ''}
+      </p>
+      <Button className="main-action take" onClick={bench.takeSettled} aria-disabled={view.kind !== 'ready'}>
+        {view.kind === 'ready' ? `Take ${format.weight(view.grams)}` : 'Take'}
+        <span className="take-pile">{bench.activePile.name}</span>
+      </Button>
+      <div className="scale-side">
+        <Button variant="outline-dark" disabled={!isConnected} onClick={() => void tareScale().catch(() => {})}>
+          Tare
+        </Button>
+        <Button variant="outline-dark" disabled={bench.live.standing.length === 0} onClick={bench.undo}>
+          Undo
+        </Button>
+      </div>
+      <TypedWeight bench={bench} />
+    </section>
+  )
+}
+
+function TypedWeight({ bench }: { bench: Bench }) {
+  const { units } = useKitchen()
+  const [text, setText] = useState('')
+  const [refusal, setRefusal] = useState('')
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const result = parseWeight(text, bareUnitOf(units))
+    if (!result.ok) return setRefusal(WEIGHT_REFUSALS[result.code])
+    if (result.grams === 0) return setRefusal('Nothing weighs nothing: type what the scale shows.')
+    bench.takeTyped(result.grams)
+    setText('')
+    setRefusal('')
+  }
+  return (
+    <Form className="typed" onSubmit={submit}>
+      <Form.Control
+        aria-label="Weight typed by hand"
+        aria-describedby="typed-refusal"
+        placeholder={units === 'metric' ? 'type: 840 or 1.2 kg' : 'type: 2 lb 3 oz'}
+        value={text}
+        isInvalid={refusal !== ''}
+        autoComplete="off"
+        onChange={(event) => setText(event.target.value)}
+      />
+      <Button type="submit" variant="outline-dark">
+        Add
+      </Button>
+      <p id="typed-refusal" className="refusal" role="alert">
+        {refusal}
+      </p>
+    </Form>
+  )
+}

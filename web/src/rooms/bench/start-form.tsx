@@ -1,0 +1,177 @@
+import type { Cook, FabricationRow, Item } from '@fleam/contract'
+import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useNavigate } from 'react-router-dom'
+import { v7 as newId } from 'uuid'
+import { useStartFabrication } from '../../data/queries.ts'
+import { dayIn } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { WeightField } from '../../parts/weight-field.tsx'
+
+interface StartFormProps {
+  items: Item[]
+  cooks: Cook[]
+  /** Earlier fabrications, newest first: what was paid last time is offered again. */
+  latest: FabricationRow[]
+}
+
+const PER_WORDS: Readonly<Record<PriceUnit, string>> = {
+  kg: 'a kilo',
+  lb: 'a pound',
+  piece: 'a piece',
+  case: 'a case',
+  lot: 'for the lot',
+}
+
+/** What goes on the board: style, number, price and the invoice's weight. The rest has defaults. */
+export function StartForm({ items, cooks, latest }: StartFormProps) {
+  const kitchen = useKitchen()
+  const format = useFormat()
+  const navigate = useNavigate()
+  const start = useStartFabrication()
+  const last = latest[0]?.document
+  const styles = items.flatMap((item) => item.styles.map((style) => ({ item, style })))
+  const [styleId, setStyleId] = useState(
+    () => (styles.find(({ style }) => style.name === last?.style) ?? styles[0])?.style.id ?? '',
+  )
+  const [units, setUnits] = useState<number | null>(last?.purchase.pieces ?? 1)
+  const [amount, setAmount] = useState<number | null>(last?.purchase.price.amount ?? null)
+  const [per, setPer] = useState<PriceUnit>(last?.purchase.price.per ?? (kitchen.units === 'metric' ? 'kg' : 'lb'))
+  const [extras, setExtras] = useState<number | null>(last?.purchase.extras ?? null)
+  const [invoiceWeight, setInvoiceWeight] = useState<number | null>(null)
+  const [receivedWeight, setReceivedWeight] = useState<number | null>(null)
+  const [purge, setPurge] = useState<number | null>(null)
+  const [supplier, setSupplier] = useState(last?.meta?.supplier ?? '')
+  const [cookId, setCookId] = useState(
+    () => cooks.find((cook) => cook.name === last?.meta?.cook)?.id ?? cooks[0]?.id ?? '',
+  )
+  const [isMissing, setMissing] = useState(false)
+  const chosen = styles.find(({ style }) => style.id === styleId)
+  if (!chosen) return <p>This kitchen has no cut styles yet.</p>
+  const isWhole =
+    units !== null &&
+    units >= 1 &&
+    Number.isInteger(units) &&
+    amount !== null &&
+    invoiceWeight !== null &&
+    invoiceWeight > 0
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    setMissing(!isWhole)
+    if (!isWhole) return
+    const now = new Date()
+    start.mutate(
+      {
+        id: newId(),
+        styleId,
+        units,
+        purchase: {
+          price: { amount, per },
+          invoiceWeight,
+          pieces: units,
+          cases: 1,
+          ...(receivedWeight === null ? {} : { receivedWeight }),
+          ...(purge === null ? {} : { purge }),
+          ...(extras === null ? {} : { extras }),
+        },
+        cookId: cookId || null,
+        supplier: supplier.trim() || null,
+        lot: null,
+        date: dayIn(kitchen.timeZone, now),
+        startedAt: now.toISOString(),
+      },
+      { onSuccess: ({ record }) => navigate(`/bench/${record.id}`) },
+    )
+  }
+
+  const usual = chosen.item.unitWeight.usual
+  return (
+    <Form onSubmit={submit} className="start-form">
+      <Form.Group controlId="start-style" className="wide">
+        <Form.Label>Cut style</Form.Label>
+        <Form.Select value={styleId} onChange={(event) => setStyleId(event.target.value)}>
+          {items.map((item) => (
+            <optgroup key={item.id} label={item.name}>
+              {item.styles.map((style) => (
+                <option key={style.id} value={style.id}>
+                  {style.name}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <NumberField
+        label={`How many ${chosen.item.unitName.many}`}
+        value={units}
+        onChange={setUnits}
+        min={1}
+        isRequired
+      />
+      <WeightField
+        label="Weight on the invoice"
+        hint={`one ${chosen.item.unitName.one} is usually about ${format.weight(usual)}`}
+        grams={invoiceWeight}
+        onChange={setInvoiceWeight}
+        isRequired
+      />
+      <WeightField
+        label="Weight received"
+        hint="as on the invoice, unless you weigh it"
+        grams={receivedWeight}
+        onChange={setReceivedWeight}
+      />
+      <WeightField label="Liquid drained" hint="none, unless you weigh it" grams={purge} onChange={setPurge} />
+      <NumberField
+        label={`Price, ${kitchen.currency}`}
+        value={amount}
+        onChange={setAmount}
+        isRequired
+        hint={last ? 'as last time' : ''}
+      />
+      <Form.Group controlId="start-per">
+        <Form.Label>Price is</Form.Label>
+        <Form.Select value={per} onChange={(event) => setPer(event.target.value as PriceUnit)}>
+          {PRICE_UNITS.map((unit) => (
+            <option key={unit} value={unit}>
+              {PER_WORDS[unit]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <NumberField label={`Delivery and charges, ${kitchen.currency}`} value={extras} onChange={setExtras} />
+      <Form.Group controlId="start-supplier">
+        <Form.Label>Supplier</Form.Label>
+        <Form.Control value={supplier} maxLength={120} onChange={(event) => setSupplier(event.target.value)} />
+      </Form.Group>
+      <Form.Group controlId="start-cook">
+        <Form.Label>Cook</Form.Label>
+        <Form.Select value={cookId} onChange={(event) => setCookId(event.target.value)}>
+          {cooks.map((cook) => (
+            <option key={cook.id} value={cook.id}>
+              {cook.name}
+            </option>
+          ))}
+          <option value="">nobody in particular</option>
+        </Form.Select>
+      </Form.Group>
+      <div className="wide">
+        <Button type="submit" className="main-action" disabled={start.isPending}>
+          Start weighing
+        </Button>
+      </div>
+      {isMissing ? (
+        <p className="refusal wide" role="alert">
+          Fleam needs how many {chosen.item.unitName.many}, the weight on the invoice and the price.
+        </p>
+      ) : null}
+      {start.isError ? <Failed error={start.error} /> : null}
+    </Form>
+  )
+}

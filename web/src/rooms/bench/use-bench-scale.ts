@@ -1,0 +1,21 @@
+import type { ScaleReading } from '@fleam/contract'
+import { useState } from 'react'
+import { useScale } from '../../data/scale.ts'
+import { type ScaleView, stillTaken, viewOf } from './take.ts'
+
+export interface BenchScaleState {
+  view: ScaleView
+  reading: ScaleReading | null
+  isConnected: boolean
+  /** Remembers that the load on the plate has been taken. */
+  markTaken: (grams: number) => void
+}
+
+/** The scale as the bench sees it: away, empty, moving, ready to take, or taken. */
+export function useBenchScale(): BenchScaleState {
+  const { reading, connected } = useScale()
+  const [takenGrams, setTakenGrams] = useState<number | null>(null)
+  const taken = stillTaken(reading, takenGrams)
+  if (taken !== takenGrams) setTakenGrams(taken)
+  return { view: viewOf(reading, taken), reading, isConnected: connected, markTaken: setTakenGrams }
+}

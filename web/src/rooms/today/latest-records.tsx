@@ -1,0 +1,80 @@
+import type { FabricationRow } from '@fleam/contract'
+import { leadingComparison } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { Link } from 'react-router-dom'
+import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { TwinBeam } from '../../parts/twin-beam.tsx'
+import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
+
+/** The latest finished records, each with what it says. */
+export const LatestRecords = ({ rows }: { rows: FabricationRow[] }) => (
+  <section aria-labelledby="latest">
+    <h2 id="latest">Latest records</h2>
+    <Table className="records">
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">What</th>
+          <th scope="col">Cook</th>
+          <th scope="col">Supplier</th>
+          <th scope="col">Weight over money</th>
+          <th scope="col" className="number">
+            Portion yield
+          </th>
+          <th scope="col" className="number">
+            Making
+          </th>
+          <th scope="col" className="number">
+            Buying
+          </th>
+          <th scope="col">Verdict</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <RecordRow key={row.id} row={row} />
+        ))}
+      </tbody>
+    </Table>
+  </section>
+)
+
+function RecordRow({ row }: { row: FabricationRow }) {
+  const appraised = useAppraisal(row.document)
+  const { appraisal, format } = appraised
+  const { item, style, meta } = row.document
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  const comparison = at === null ? null : appraisal.comparisons[at]
+  const cost =
+    comparison?.costPerPortion ?? appraisal.piles.find((pile) => pile.class === 'primary')?.costPerPortion ?? null
+  const buy = comparison?.buyPerPortionSameWeight ?? null
+  const balance = appraisal.weights.balance
+  return (
+    <tr>
+      <td>{meta?.date ? dayWords(meta.date) : ''}</td>
+      <td>
+        <Link to={`/verdict/${row.id}`}>
+          {item}: {style.toLowerCase()}
+        </Link>
+      </td>
+      <td>{meta?.cook}</td>
+      <td>{meta?.supplier}</td>
+      <td>
+        <AppraisedContext value={appraised}>
+          <TwinBeam small />
+        </AppraisedContext>
+      </td>
+      <td className="number">{format.share(appraisal.weights.portionYield)}</td>
+      <td className="number">{cost === null ? '–' : format.money(cost)}</td>
+      <td className="number">{buy === null ? '–' : format.money(buy)}</td>
+      <td className={`verdict-word ${balance === 'ok' ? (comparison?.verdict ?? 'none') : 'doubt'}`}>
+        {balance === 'ok'
+          ? VERDICT_WORDS[comparison?.verdict ?? 'none']
+          : balance === 'lost'
+            ? 'a pile is missing'
+            : 'check the weights'}
+      </td>
+    </tr>
+  )
+}

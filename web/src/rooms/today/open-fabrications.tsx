@@ -1,0 +1,41 @@
+import type { FabricationRow } from '@fleam/contract'
+import { Link } from 'react-router-dom'
+import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
+import { TwinBeam } from '../../parts/twin-beam.tsx'
+
+/** What is on the board now: one touch goes on with it. */
+export const OpenFabrications = ({ rows }: { rows: FabricationRow[] }) => (
+  <section aria-labelledby="open">
+    <h2 id="open">On the board now</h2>
+    <ul className="open-list">
+      {rows.map((row) => (
+        <OpenFabrication key={row.id} row={row} />
+      ))}
+    </ul>
+  </section>
+)
+
+function OpenFabrication({ row }: { row: FabricationRow }) {
+  const appraised = useAppraisal(row.document)
+  const expected = useAppraisal(row.expected ?? row.document)
+  const { item, style, meta } = row.document
+  const { weights } = appraised.appraisal
+  return (
+    <li>
+      <div>
+        <strong>{item}</strong> for {style.toLowerCase()}
+        <br />
+        <span className="quiet">
+          {meta?.cook ? `${meta.cook} · ` : ''}
+          {appraised.format.weight(weights.unaccounted)} of {appraised.format.weight(weights.received)} still to weigh
+        </span>
+      </div>
+      <AppraisedContext value={appraised}>
+        <TwinBeam small expected={expected.appraisal} />
+      </AppraisedContext>
+      <Link className="btn btn-primary" to={`/bench/${row.id}`}>
+        Go on weighing
+      </Link>
+    </li>
+  )
+}

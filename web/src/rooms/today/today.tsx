@@ -1,0 +1,41 @@
+import type { FabricationRow } from '@fleam/contract'
+import { Link } from 'react-router-dom'
+import { useFabrications } from '../../data/queries.ts'
+import { todayWords } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { ImportButton } from './import-button.tsx'
+import { LatestRecords } from './latest-records.tsx'
+import { OpenFabrications } from './open-fabrications.tsx'
+
+/** What is on the board now, and what the latest records say. */
+export function Component() {
+  const fabrications = useFabrications()
+  if (fabrications.data) return <TodayRoom rows={fabrications.data} />
+  if (fabrications.isError) return <Failed error={fabrications.error} retry={() => void fabrications.refetch()} />
+  return <Loading what="today’s work" />
+}
+
+function TodayRoom({ rows }: { rows: FabricationRow[] }) {
+  const { timeZone } = useKitchen()
+  const open = rows.filter((row) => row.status === 'open')
+  const closed = rows.filter((row) => row.status === 'closed')
+  return (
+    <div className="room">
+      <div className="room-heading">
+        <h1>{todayWords(timeZone, new Date())}</h1>
+        <Link className={open.length > 0 ? 'btn btn-outline-dark' : 'btn btn-primary'} to="/bench">
+          Start a fabrication
+        </Link>
+        <ImportButton />
+      </div>
+      {open.length > 0 ? <OpenFabrications rows={open} /> : null}
+      {rows.length === 0 ? (
+        <Empty title="Nothing has been weighed yet">
+          <p>Start a fabrication: say what goes on the board and what it cost, and weigh each pile as it leaves.</p>
+        </Empty>
+      ) : null}
+      {closed.length > 0 ? <LatestRecords rows={closed} /> : null}
+    </div>
+  )
+}

@@ -1,0 +1,121 @@
+import { type Comparison, labourMinutes, leadingComparison, type Quantity } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { MaybeFigure } from '../../parts/figure.tsx'
+
+type TurningFigure =
+  | 'apPricePerKg'
+  | 'offerAmount'
+  | 'breakEvenPortions'
+  | 'pileYield'
+  | 'labourMinutes'
+  | 'creditMultiple'
+
+interface TurningPoint {
+  label: string
+  figure: TurningFigure
+  quantity: Quantity
+  now: number | null
+  turnsAt: number | null
+}
+
+/** What would turn the verdict, each with all else held. */
+export function BreakEvens() {
+  const { document, appraisal, format } = useAppraised()
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  const comparison = at === null ? undefined : appraisal.comparisons[at]
+  if (at === null || !comparison) return null
+  const points = turningPoints(document, appraisal, comparison, at)
+  return (
+    <section aria-labelledby="turns">
+      <h2 id="turns">What would turn it</h2>
+      <Table className="turns">
+        <thead>
+          <tr>
+            <th scope="col">All else as it is</th>
+            <th scope="col" className="number">
+              Now
+            </th>
+            <th scope="col" className="number">
+              Turns at
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {points.map(({ label, figure, quantity, now, turnsAt }) => (
+            <tr key={figure}>
+              <th scope="row">{label}</th>
+              <td className="number">{now === null ? '–' : format.quantity(now, quantity)}</td>
+              <td className="number">
+                {turnsAt === null ? (
+                  <span className="none">cannot</span>
+                ) : (
+                  <MaybeFigure
+                    of={{ group: 'comparison', at, figure }}
+                    value={turnsAt}
+                    word={(value) => format.quantity(value, quantity)}
+                  />
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </section>
+  )
+}
+
+function turningPoints(
+  document: ReturnType<typeof useAppraised>['document'],
+  appraisal: ReturnType<typeof useAppraised>['appraisal'],
+  comparison: Comparison,
+  at: number,
+): TurningPoint[] {
+  const { breakEven } = comparison
+  const pile = appraisal.piles.find((each) => each.name === comparison.pile)
+  const offer = document.offers?.[at]
+  return [
+    {
+      label: 'Purchase price',
+      figure: 'apPricePerKg',
+      quantity: 'money-per-kg',
+      now: appraisal.cost.apPricePerKg,
+      turnsAt: breakEven.apPricePerKg,
+    },
+    {
+      label: `The offer, per ${offer?.price.per}`,
+      figure: 'offerAmount',
+      quantity: 'money',
+      now: offer?.price.amount ?? null,
+      turnsAt: breakEven.offerAmount,
+    },
+    {
+      label: 'Portions from it',
+      figure: 'breakEvenPortions',
+      quantity: 'count',
+      now: pile?.portions ?? null,
+      turnsAt: breakEven.portions,
+    },
+    {
+      label: `Yield of ${comparison.pile}`,
+      figure: 'pileYield',
+      quantity: 'share',
+      now: pile?.share ?? null,
+      turnsAt: breakEven.pileYield,
+    },
+    {
+      label: 'Labour',
+      figure: 'labourMinutes',
+      quantity: 'minutes',
+      now: labourMinutes(document.labour),
+      turnsAt: breakEven.labourMinutes,
+    },
+    {
+      label: 'By-products that are real',
+      figure: 'creditMultiple',
+      quantity: 'share',
+      now: 1,
+      turnsAt: breakEven.creditMultiple,
+    },
+  ]
+}

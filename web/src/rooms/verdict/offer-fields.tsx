@@ -1,0 +1,102 @@
+import { type Offer, PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { NumberField } from '../../parts/number-field.tsx'
+import { WeightField } from '../../parts/weight-field.tsx'
+
+interface OfferFieldsProps {
+  offers: Offer[]
+  pileNames: string[]
+  currency: string
+  onChange: (offers: Offer[]) => void
+}
+
+/** The offers that making is compared with. */
+export function OfferFields({ offers, pileNames, currency, onChange }: OfferFieldsProps) {
+  const change = (at: number, changes: Partial<Offer>) =>
+    onChange(offers.map((offer, each) => (each === at ? { ...offer, ...changes } : offer)))
+  const add = () =>
+    onChange([
+      ...offers,
+      {
+        name: `Offer ${offers.length + 1}`,
+        pile: pileNames[0] ?? '',
+        price: { amount: 0, per: 'piece' },
+        pieces: 1,
+        pieceWeight: 280,
+        usableShare: 1,
+      },
+    ])
+  return (
+    <fieldset>
+      <legend>Ready-portioned offers</legend>
+      {offers.map((offer, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: offers have no id, and only the end of the list grows
+        <div key={at} className="fields">
+          <Form.Group controlId={`offer-name-${at}`} className="wide">
+            <Form.Label>Offer</Form.Label>
+            <Form.Control
+              value={offer.name}
+              required
+              maxLength={120}
+              onChange={(event) => change(at, { name: event.target.value })}
+            />
+          </Form.Group>
+          <Form.Group controlId={`offer-pile-${at}`}>
+            <Form.Label>instead of</Form.Label>
+            <Form.Select value={offer.pile} onChange={(event) => change(at, { pile: event.target.value })}>
+              {pileNames.map((name) => (
+                <option key={name}>{name}</option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <NumberField
+            label={`Price, ${currency}`}
+            value={offer.price.amount}
+            onChange={(amount) => amount !== null && change(at, { price: { ...offer.price, amount } })}
+          />
+          <Form.Group controlId={`offer-per-${at}`}>
+            <Form.Label>per</Form.Label>
+            <Form.Select
+              value={offer.price.per}
+              onChange={(event) => change(at, { price: { ...offer.price, per: event.target.value as PriceUnit } })}
+            >
+              {PRICE_UNITS.map((unit) => (
+                <option key={unit}>{unit}</option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <NumberField
+            label="Pieces in it"
+            min={1}
+            value={offer.pieces ?? null}
+            onChange={(pieces) => change(at, { pieces: pieces ?? undefined })}
+          />
+          <WeightField
+            label="One piece weighs"
+            grams={offer.pieceWeight}
+            onChange={(grams) => grams !== null && grams > 0 && change(at, { pieceWeight: grams })}
+          />
+          <NumberField
+            label="Can be served, 0 to 1"
+            min={0.01}
+            max={1}
+            value={offer.usableShare ?? 1}
+            onChange={(usableShare) => change(at, { usableShare: usableShare ?? undefined })}
+          />
+          <NumberField
+            label="Handling, minutes each"
+            value={offer.handlingMinutesPerPiece ?? 0}
+            onChange={(minutes) => change(at, { handlingMinutesPerPiece: minutes ?? undefined })}
+          />
+          <Button variant="outline-dark" size="sm" onClick={() => onChange(offers.filter((_, each) => each !== at))}>
+            Remove this offer
+          </Button>
+        </div>
+      ))}
+      <Button variant="outline-dark" size="sm" onClick={add}>
+        Add an offer
+      </Button>
+    </fieldset>
+  )
+}

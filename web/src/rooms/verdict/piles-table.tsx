@@ -1,0 +1,76 @@
+import { formatNumber, type PileResult } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { MaybeFigure } from '../../parts/figure.tsx'
+
+const CLASS_WORDS = { primary: 'portions', 'by-product': 'by-product', waste: 'waste' } as const
+
+/** Every pile with what it weighs, gives back and costs. */
+export function PilesTable() {
+  const { appraisal, format } = useAppraised()
+  const heads = [
+    'Weight',
+    'Share',
+    'Gives back',
+    'Costs',
+    `a ${format.perWeightUnit}`,
+    'Portions',
+    'a portion',
+    'Mean',
+    'Given away',
+    'Factor',
+  ]
+  return (
+    <Table className="piles" responsive>
+      <thead>
+        <tr>
+          <th scope="col">Pile</th>
+          <th scope="col">Kind</th>
+          {heads.map((head) => (
+            <th key={head} scope="col" className="number">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {appraisal.piles.map((pile, at) => (
+          <PileRow key={pile.name} pile={pile} number={at + 1} />
+        ))}
+      </tbody>
+    </Table>
+  )
+}
+
+function PileRow({ pile, number }: { pile: PileResult; number: number }) {
+  const { format } = useAppraised()
+  const cell = (
+    figure: Parameters<typeof MaybeFigure>[0]['of'] & { group: 'pile' },
+    value: number | null,
+    word: (value: number) => string,
+  ) => (
+    <td className="number">
+      <MaybeFigure of={figure} value={value} word={word} />
+    </td>
+  )
+  const of = <F extends string>(figure: F) => ({ group: 'pile' as const, pile: pile.name, figure })
+  const count = (value: number) => formatNumber(value, 0)
+  return (
+    <tr className={pile.class}>
+      <th scope="row">
+        <span className="pile-number">{number}</span> {pile.name}
+      </th>
+      <td>{CLASS_WORDS[pile.class]}</td>
+      {cell(of('weight'), pile.weight, format.weight)}
+      {cell(of('share'), pile.share, format.share)}
+      {cell(of('credit'), pile.credit, format.money)}
+      {cell(of('cost'), pile.cost, format.money)}
+      {cell(of('costPerKg'), pile.costPerKg, format.perWeightAmount)}
+      {cell(of('portions'), pile.portions, count)}
+      {cell(of('costPerPortion'), pile.costPerPortion, format.money)}
+      {cell(of('mean'), pile.mean, format.weight)}
+      {cell(of('givenAway'), pile.givenAway, format.money)}
+      {cell(of('factorPerPortion'), pile.factorPerPortion, (value) => formatNumber(value, 3))}
+    </tr>
+  )
+}

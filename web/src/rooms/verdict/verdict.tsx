@@ -1,0 +1,61 @@
+import './verdict.css'
+import type { FabricationState } from '@fleam/contract'
+import { documentOf } from '@fleam/core'
+import { useMemo } from 'react'
+import { useParams } from 'react-router-dom'
+import { useFabrication } from '../../data/queries.ts'
+import { useOutbox } from '../../outbox/page-outbox.ts'
+import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { TwinBeam } from '../../parts/twin-beam.tsx'
+import { merge } from '../bench/use-live-fabrication.ts'
+import { Assumptions } from './assumptions.tsx'
+import { BreakEvens } from './break-evens.tsx'
+import { Offers } from './offers.tsx'
+import { PilesTable } from './piles-table.tsx'
+import { Policies } from './policies.tsx'
+import { Sentence } from './sentence.tsx'
+import { Totals } from './totals.tsx'
+import { Warnings } from './warnings.tsx'
+
+/** Make or buy, why, and what would turn it. */
+export function Component() {
+  const { id = '' } = useParams()
+  const fabrication = useFabrication(id)
+  if (fabrication.data) return <VerdictRoom key={id} state={fabrication.data} />
+  if (fabrication.isError) return <Failed error={fabrication.error} retry={() => void fabrication.refetch()} />
+  return <Loading what="the verdict" />
+}
+
+function VerdictRoom({ state }: { state: FabricationState }) {
+  const { record } = state
+  const { waiting, stored } = useOutbox()
+  const document = useMemo(() => {
+    const { readings, voids } = merge(state, waiting, stored)
+    return documentOf(record, readings, voids)
+  }, [state, record, waiting, stored])
+  const appraised = useAppraisal(document)
+  return (
+    <AppraisedContext value={appraised}>
+      <div className="room verdict">
+        <p className="verdict-of">
+          {record.item}: {record.style.toLowerCase()} · {dayWords(record.date)}
+          {record.cook ? ` · ${record.cook}` : ''}
+          {record.supplier ? ` · ${record.supplier}` : ''}
+        </p>
+        <Sentence species={record.species} />
+        <Warnings record={record} />
+        <TwinBeam />
+        <PilesTable />
+        <div className="verdict-columns">
+          <Totals />
+          <Offers />
+          <BreakEvens />
+        </div>
+        <Policies />
+        <Assumptions record={record} />
+      </div>
+    </AppraisedContext>
+  )
+}

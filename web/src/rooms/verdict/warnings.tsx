@@ -1,0 +1,33 @@
+import type { FabricationRecord } from '@fleam/contract'
+import Button from 'react-bootstrap/Button'
+import { useChangeFabrication } from '../../data/queries.ts'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { editOf } from '../../parts/edit.ts'
+import { Failed } from '../../parts/states.tsx'
+
+/** What to know before trusting the figures, in plain words. */
+export function Warnings({ record }: { record: FabricationRecord }) {
+  const { appraisal } = useAppraised()
+  const change = useChangeFabrication(record.id)
+  if (appraisal.warnings.length === 0) return null
+  const mayConfirm = appraisal.weights.balance === 'over' && !record.confirmed
+  return (
+    <section className="warnings" aria-label="Before you trust it">
+      <ul>
+        {appraisal.warnings.map((warning) => (
+          <li key={warning.code}>{warning.message}</li>
+        ))}
+      </ul>
+      {mayConfirm ? (
+        <Button
+          variant="outline-dark"
+          disabled={change.isPending}
+          onClick={() => change.mutate(editOf(record, { confirmed: true }))}
+        >
+          I have checked the weights: they stand
+        </Button>
+      ) : null}
+      {change.isError ? <Failed error={change.error} /> : null}
+    </section>
+  )
+}
