@@ -1,6 +1,5 @@
 import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { build } from 'vite'
 
 const SOURCES = ['web', 'core', 'contract', 'catalogue', 'package-lock.json']
 const STAMP = 'web/dist/.built'
@@ -15,6 +14,8 @@ function newest(path: string): number {
 /** Builds the pages where a source is newer than the last build. */
 export async function buildPages(): Promise<void> {
   if (existsSync(STAMP) && SOURCES.every((path) => newest(path) <= statSync(STAMP).mtimeMs)) return
+  // Loaded only when needed: the builder is large, and the supervisor lives as long as the kitchen.
+  const { build } = await import('vite')
   await build({ root: 'web', logLevel: 'error' })
   writeFileSync(STAMP, '')
 }

@@ -40,7 +40,7 @@ export const CHICKEN: CatalogueItem = {
       minutesPerUnit: 9,
       normalLoss: 0.015,
       piles: [
-        primary('supremes', 0.27, 2, { target: 280, low: 240, high: 310 }, 'breast with its wing bone, skin on'),
+        primary('supremes', 0.27, 2, { target: 280, low: 235, high: 310 }, 'breast with its wing bone, skin on'),
         whole(primary('thighs, boneless', 0.13, 2, { target: 136, low: 115, high: 160 }, 'skin on, kneecap out')),
         rest('drumsticks', 'by-product', 0.135, 'cut just below the fat line'),
         rest('wing tips and flats', 'by-product', 0.08, 'beyond the first wing joint'),

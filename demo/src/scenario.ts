@@ -72,7 +72,7 @@ const gramsStep = (grams: number) => Math.round(grams)
 function playSession(script: SessionScript, now: Date, random: () => number, newId: () => string): DemoSession {
   const normal = randomNormal.source(random)
   const start = startOf(script, now)
-  const birdWeight = normal(2100, 60)()
+  const birdWeight = normal(2100, 25)()
   const ap = Math.round((script.birds * birdWeight) / 20) * 20
   const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - 40 - random() * 30)
   const purge = gramsStep(script.birds * (12 + random() * 6))

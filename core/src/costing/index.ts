@@ -2,10 +2,7 @@ export type { AllocationResult } from './allocation.ts'
 export { allocate } from './allocation.ts'
 export type { CostIn } from './cost-in.ts'
 export {
-  apCost,
-  consumablesCost,
   costIn,
-  labourCost,
   labourMinutes,
   MINUTES_PER_HOUR,
   purchasedUnits,
@@ -14,4 +11,4 @@ export {
 export { creditByPolicy, creditOf } from './credit.ts'
 export type { PileResult } from './pile-cost.ts'
 export { otherPileResult, primaryPileResult, ratio } from './pile-cost.ts'
-export { pieceStatistics, portionsOf, servedPieces } from './portions.ts'
+export { portionsOf, servedPieces } from './portions.ts'

@@ -11,8 +11,8 @@ import { allocate, creditByPolicy, labourMinutes, MINUTES_PER_HOUR, type PileRes
 import type { CreditPolicy, FabricationDocument, Offer } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { isByWeight, priceUnits } from './cost-figures.ts'
-import type { ComparisonFigureName, Explanation, FigureRef } from './explain.ts'
 import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+import type { ComparisonFigureName, Explanation, FigureRef } from './figure-ref.ts'
 
 interface ComparisonContext {
   document: FabricationDocument

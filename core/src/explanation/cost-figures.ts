@@ -2,8 +2,8 @@ import type { Appraisal } from '../appraisal/index.ts'
 import { MINUTES_PER_HOUR, purchasedUnits } from '../costing/index.ts'
 import type { FabricationDocument, PriceUnit } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
-import type { CostFigureName, Explanation } from './explain.ts'
 import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+import type { CostFigureName, Explanation } from './figure-ref.ts'
 
 /** Weights turned into what a price counts, so that the formula shows the conversion. */
 export function priceUnits(weight: Expression, per: PriceUnit): Expression {

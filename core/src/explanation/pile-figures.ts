@@ -2,8 +2,8 @@ import type { Appraisal } from '../appraisal/index.ts'
 import { type PileResult, servedPieces } from '../costing/index.ts'
 import { type FabricationDocument, type Pile, usedShareOf } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import type { Explanation, PileFigureName } from './explain.ts'
 import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+import type { Explanation, PileFigureName } from './figure-ref.ts'
 
 const KILOGRAM = constant(GRAMS_PER_KILOGRAM)
 

@@ -1,7 +1,7 @@
 import type { Appraisal } from '../appraisal/index.ts'
 import { type FabricationDocument, usedShareOf } from '../fabrication/index.ts'
-import type { Explanation, WeightFigureName } from './explain.ts'
 import { minus, over, plus, times, value } from './expression.ts'
+import type { Explanation, WeightFigureName } from './figure-ref.ts'
 
 export function weightFigure(
   document: FabricationDocument,

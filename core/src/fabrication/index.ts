@@ -1,4 +1,4 @@
-export type { ClaimCheck, YieldDefinition } from './claim.ts'
+export type { ClaimCheck } from './claim.ts'
 export { checkClaim } from './claim.ts'
 export type {
   Allocation,
@@ -29,4 +29,4 @@ export { expectedWeight, pilesAsExpected, pilesFromReadings, standingReadings } 
 export type { DocumentOptions, FabricationPlan } from './record.ts'
 export { documentOf } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'
-export { balanceOf, DEFAULT_LIMITS, weigh } from './weights.ts'
+export { DEFAULT_LIMITS, weigh } from './weights.ts'

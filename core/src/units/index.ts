@@ -5,7 +5,6 @@ export {
   formatPoundsOunces,
   formatWeight,
   GRAMS_PER_KILOGRAM,
-  GRAMS_PER_OUNCE,
   GRAMS_PER_POUND,
   GRAMS_PER_UNIT,
   HEAVIEST_GRAMS,

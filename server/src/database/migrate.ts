@@ -1,9 +1,9 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
-import * as foundation from './migrations/001-foundation.ts'
+import { up as foundation } from './migrations/001-foundation.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
-const MIGRATIONS = [{ name: '001-foundation', ...foundation }]
+const MIGRATIONS = [{ name: '001-foundation', up: foundation }]
 
 function migrator(database: Sequelize) {
   return new Umzug({

@@ -47,6 +47,22 @@ describe('starting', () => {
     expect(again.body.record.purchase).toEqual(record.purchase)
   })
 
+  test('values and offers that the kitchen has not settled are as last time', async () => {
+    const fresh = await setUpKitchen(test_, 'As last time')
+    const first = await startSixChickens(test_, fresh)
+    const piles = first.record.piles.map((each) => (each.class === 'primary' ? { ...each, valuePerKg: 12.5 } : each))
+    const offers = [{ name: 'Ready', pile: 'supremes', price: { amount: 4, per: 'piece' }, pieceWeight: 280 }]
+    await send(
+      test_,
+      'PUT',
+      `/api/kitchens/${fresh.id}/fabrications/${first.record.id}`,
+      editOf(first, { piles, offers }),
+    )
+    const { record } = await startSixChickens(test_, fresh)
+    expect(record.piles[0]?.valuePerKg).toBe(12.5)
+    expect(record.offers).toEqual(offers)
+  })
+
   test('refuses a style or a cook of nowhere', async () => {
     const { record } = state
     const start = {
@@ -203,7 +219,7 @@ describe('changing', () => {
   test('refuses piles that are not its own, and leaves everything as it was', async () => {
     const piles = state.record.piles.map((each) => ({ ...each, id: newId() }))
     expect((await send(test_, 'PUT', path(), editOf(state, { piles }))).body.code).toBe('pile-unknown')
-    const fewer = await send(test_, 'PUT', path(), editOf(state, { piles: state.record.piles.slice(1) }))
+    const fewer = await send(test_, 'PUT', path(), editOf(state, { piles: state.record.piles.slice(0, -1) }))
     expect(fewer.body.issues[0].path).toBe('piles')
     expect(await current()).toEqual(state)
   })

@@ -45,7 +45,17 @@ export async function latest(database: Sequelize, kitchenId: string): Promise<Fa
   })
 }
 
-function plannedPiles({ style }: KnownStyle, units: number): PlannedPile[] {
+/** What the style says of its piles' worth; where it says nothing, what was said last time. */
+function worthOf(pile: KnownStyle['style']['piles'][number], last: FabricationRecord | undefined) {
+  const before = last?.piles.find((each) => each.name === pile.name && each.class === pile.class)
+  return {
+    valuePerKg: pile.valuePerKg ?? before?.valuePerKg ?? null,
+    usedShare: pile.usedShare ?? before?.usedShare ?? null,
+    processingPerKg: pile.processingPerKg ?? before?.processingPerKg ?? null,
+  }
+}
+
+function plannedPiles({ style }: KnownStyle, units: number, last: FabricationRecord | undefined): PlannedPile[] {
   return style.piles.map((pile) => ({
     id: newId(),
     name: pile.name,
@@ -57,15 +67,13 @@ function plannedPiles({ style }: KnownStyle, units: number): PlannedPile[] {
     target: pile.bounds?.target ?? null,
     low: pile.bounds?.low ?? null,
     high: pile.bounds?.high ?? null,
-    valuePerKg: pile.valuePerKg,
-    usedShare: pile.usedShare,
-    processingPerKg: pile.processingPerKg,
+    ...worthOf(pile, last),
   }))
 }
 
 /**
  * Starts a fabrication of one of the kitchen's styles. Piles, labour and offers are copied into the
- * record, so that later changes to them leave it as it was. Sent twice with the same id, it is started once.
+ * record, so that later changes to them leave it as it was; what the kitchen has not settled is as last time. Sent twice with the same id, it is started once.
  */
 export async function start(database: Sequelize, kitchenId: string, wish: FabricationStart): Promise<FabricationState> {
   const kitchen = await requireKitchen(database, kitchenId)
@@ -75,6 +83,8 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
     throw new Refusal('not-found', 'This kitchen has no such cook.', {
       issues: [{ path: 'cookId', message: 'is not a cook here' }],
     })
+  const last = (await store.latestOfStyle(database, kitchenId, known.item.name, known.style.name))?.record
+  const ownOffers = (await offers(database, kitchenId)).filter((each) => each.styleId === known.style.id)
   const record: FabricationRecord = {
     id: wish.id,
     version: 1,
@@ -92,10 +102,8 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
       },
     ],
     consumables: [],
-    piles: plannedPiles(known, wish.units),
-    offers: (await offers(database, kitchenId))
-      .filter((each) => each.styleId === known.style.id)
-      .map((each) => each.offer),
+    piles: plannedPiles(known, wish.units, last),
+    offers: ownOffers.length > 0 ? ownOffers.map((each) => each.offer) : (last?.offers ?? []),
     creditPolicy: 'used',
     allocation: 'value',
     confirmed: false,

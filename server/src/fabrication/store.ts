@@ -99,6 +99,23 @@ export async function latestStates(database: Sequelize, kitchenId: string, limit
   return statesOf(database, kitchenId, rows)
 }
 
+/** The newest fabrication of a style, by its name; null where there is none yet. */
+export async function latestOfStyle(
+  database: Sequelize,
+  kitchenId: string,
+  item: string,
+  style: string,
+): Promise<FabricationState | null> {
+  const rows = await select(
+    database,
+    `SELECT * FROM fabrications WHERE kitchen_id = :kitchenId AND item = :item AND style = :style
+     ORDER BY started_at DESC, id DESC LIMIT 1`,
+    { kitchenId, item, style },
+  )
+  const [state] = await statesOf(database, kitchenId, rows)
+  return state ?? null
+}
+
 export async function insertRecord(
   database: Sequelize,
   kitchenId: string,

@@ -6,7 +6,6 @@ import type {
   FabricationState,
   Item,
   Kitchen,
-  KitchenOffer,
 } from '@fleam/contract'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useKitchen } from '../parts/kitchen-context.ts'
@@ -87,13 +86,6 @@ export function useImportDocument() {
     mutationFn: (wish: ImportWish) =>
       postJson<FabricationState>(`${kitchenPath(id)}/fabrications/import?id=${wish.id}`, wish.document),
     onSuccess: useKeepState(),
-  })
-}
-
-export function useAddOffer() {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (offer: KitchenOffer) => postJson<KitchenOffer>(`${kitchenPath(id)}/offers`, offer),
   })
 }
 

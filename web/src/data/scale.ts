@@ -42,6 +42,5 @@ const stream = new ScaleStream()
 export const useScale = (): ScaleStatus => useSyncExternalStore(stream.subscribe, stream.status)
 
 export const tareScale = () => postJson<ScaleStatus>('/api/scale/commands', { command: 'tare' })
-export const zeroScale = () => postJson<ScaleStatus>('/api/scale/commands', { command: 'zero' })
 /** Puts a load on the simulated scale; 0 lifts it off. */
 export const loadStandIn = (grams: number) => postJson<ScaleStatus>('/api/scale/stand-in', { grams })

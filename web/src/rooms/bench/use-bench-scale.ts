@@ -9,6 +9,8 @@ export interface BenchScaleState {
   isConnected: boolean
   /** Remembers that the load on the plate has been taken. */
   markTaken: (grams: number) => void
+  /** A load that was taken back may be taken again, onto the right pile. */
+  forgetTaken: () => void
 }
 
 /** The scale as the bench sees it: away, empty, moving, ready to take, or taken. */
@@ -17,5 +19,11 @@ export function useBenchScale(): BenchScaleState {
   const [takenGrams, setTakenGrams] = useState<number | null>(null)
   const taken = stillTaken(reading, takenGrams)
   if (taken !== takenGrams) setTakenGrams(taken)
-  return { view: viewOf(reading, taken), reading, isConnected: connected, markTaken: setTakenGrams }
+  return {
+    view: viewOf(reading, taken),
+    reading,
+    isConnected: connected,
+    markTaken: setTakenGrams,
+    forgetTaken: () => setTakenGrams(null),
+  }
 }

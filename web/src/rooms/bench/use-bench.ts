@@ -51,6 +51,7 @@ export function useBench(state: FabricationState): Bench {
     const pile = piles.find((each) => each.id === reading?.pileId)
     if (!reading || !pile) return
     setSaid(`Took back ${format.weight(reading.grams)}: ${pile.name}`)
+    if (reading.id === live.standing.at(-1)?.id) scale.forgetTaken()
     void live.withdraw(readingId)
   }
   return {

@@ -11,7 +11,7 @@ import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
 export const LatestRecords = ({ rows }: { rows: FabricationRow[] }) => (
   <section aria-labelledby="latest">
     <h2 id="latest">Latest records</h2>
-    <Table className="records">
+    <Table className="records" responsive>
       <thead>
         <tr>
           <th scope="col">Day</th>

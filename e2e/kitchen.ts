@@ -1,0 +1,58 @@
+import type { FabricationRow, FabricationState, Kitchen, ScaleStatus } from '@fleam/contract'
+import { type APIRequestContext, expect, type Page } from '@playwright/test'
+
+export async function larchHalt(request: APIRequestContext): Promise<Kitchen> {
+  const kitchens = (await (await request.get('/api/kitchens')).json()) as Kitchen[]
+  return kitchens.find((kitchen) => kitchen.name === 'Larch Halt') as Kitchen
+}
+
+export async function fabrications(request: APIRequestContext): Promise<FabricationRow[]> {
+  const { id } = await larchHalt(request)
+  return (await request.get(`/api/kitchens/${id}/fabrications`)).json()
+}
+
+export async function stateOf(request: APIRequestContext, id: string): Promise<FabricationState> {
+  const kitchen = await larchHalt(request)
+  return (await request.get(`/api/kitchens/${kitchen.id}/fabrications/${id}`)).json()
+}
+
+/** Starts a fabrication through the page and lands on its bench. Returns its id. */
+export async function startBirds(page: Page, birds: number, invoice: string): Promise<string> {
+  await page.goto('/bench')
+  await page.getByLabel('How many birds').fill(String(birds))
+  await page.getByLabel('Weight on the invoice').fill(invoice)
+  await page.getByRole('button', { name: 'Start weighing' }).click()
+  await page.waitForURL(/\/bench\/[0-9a-f-]{36}$/)
+  await expect(page.getByRole('region', { name: 'Scale', exact: true })).toBeVisible()
+  return page.url().split('/').at(-1) as string
+}
+
+/** The hands: puts something on the simulated scale and waits until it has settled. Not an action at the screen. */
+export async function putOn(request: APIRequestContext, grams: number): Promise<void> {
+  await request.post('/api/scale/stand-in', { data: { grams } })
+  await expect
+    .poll(
+      async () => {
+        const { reading } = (await (await request.get('/api/scale')).json()) as ScaleStatus
+        return reading?.state === 'stable' ? Math.round(reading.grams) : null
+      },
+      { intervals: [40] },
+    )
+    .toBe(grams)
+}
+
+/** Lifts it off, puts the next thing on, and waits until the page has it settled too. */
+export async function nextOnScale(page: Page, grams: number): Promise<void> {
+  await putOn(page.request, 0)
+  await putOn(page.request, grams)
+  await expect(page.locator('.scale-state')).toContainText('settled')
+}
+
+export const tile = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Piles' }).getByRole('button', { name })
+
+/** Types a weight onto the active pile. */
+export async function typeWeight(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Weight typed by hand').fill(text)
+  await page.getByRole('button', { name: 'Add' }).click()
+}

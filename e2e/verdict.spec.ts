@@ -1,0 +1,110 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { fabrications } from './kitchen.ts'
+
+async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Promise<string> {
+  const closed = (await fabrications(request)).filter((row) => row.status === 'closed')
+  return closed[at]?.id as string
+}
+
+test('figures open to their formula with their own numbers', async ({ page }) => {
+  await page.goto('/verdict')
+  await page.locator('.sentence .figure').first().click()
+  await expect(page.getByRole('tooltip')).toContainText('cost of supremes ÷ portions')
+  await expect(page.getByRole('tooltip')).toContainText(/= €[\d.]+ ÷ \d+= €[\d.]+/)
+})
+
+test('a record with a pile not weighed says so in plain words', async ({ page }) => {
+  await page.goto('/')
+  await page
+    .getByRole('row', { name: /a pile is missing/ })
+    .getByRole('link')
+    .click()
+  await expect(page.getByRole('region', { name: 'Before you trust it' })).toContainText('Was a pile not weighed?')
+})
+
+test('a changed price changes the verdict, is kept, and can be changed back', async ({ page, request }) => {
+  const rows = (await fabrications(request)).filter((row) => row.document.purchase.price.amount === 3.05)
+  await page.goto(`/verdict/${rows.at(-1)?.id}`)
+  await expect(page.getByRole('heading', { level: 1 })).not.toContainText('buy, and')
+  const change = async (price: string) => {
+    await page.getByRole('button', { name: 'Change prices, values, labour' }).click()
+    const panel = page.getByRole('dialog')
+    await panel.getByLabel('Price, EUR').first().fill(price)
+    await panel.getByRole('button', { name: 'Save to the record' }).click()
+    await expect(panel).toBeHidden()
+  }
+  await change('7,5')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('buy, and you save')
+  await page.reload()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('buy, and you save')
+  await change('3.05')
+  await expect(page.getByRole('heading', { level: 1 })).not.toContainText('buy, and')
+})
+
+test('two people changing one record: the second is told, and shown what stands', async ({
+  page,
+  browser,
+  request,
+}) => {
+  const id = await closedId(request, 2)
+  const other = await (await browser.newContext()).newPage()
+  for (const each of [page, other]) {
+    await each.goto(`/verdict/${id}`)
+    await each.getByRole('button', { name: 'Change prices, values, labour' }).click()
+    await each.getByRole('dialog').getByLabel('Charges, EUR').fill('4')
+  }
+  await page.getByRole('button', { name: 'Save to the record' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await other.getByRole('button', { name: 'Save to the record' }).click()
+  await expect(other.getByRole('alert')).toContainText('Somebody changed it meanwhile')
+  await other.context().close()
+})
+
+test('a record exported and imported again says the same; a broken one is refused by field', async ({
+  page,
+  request,
+}, info) => {
+  await page.goto(`/verdict/${await closedId(request)}`)
+  const before = await page.getByRole('heading', { level: 1 }).textContent()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Record as JSON' }).click(),
+  ])
+  const file = info.outputPath('record.json')
+  await download.saveAs(file)
+  await page.goto('/')
+  await page.getByLabel('Fabrication document').setInputFiles(file)
+  await page.waitForURL(/\/verdict\//)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    (before as string).replace('the bird', 'the purchase'),
+  )
+
+  const document = JSON.parse(readFileSync(file, 'utf8'))
+  document.piles[2].weight = -5
+  writeFileSync(file, JSON.stringify(document))
+  await page.goto('/')
+  await page.getByLabel('Fabrication document').setInputFiles(file)
+  await expect(page.getByRole('alert')).toContainText('piles[2].weight')
+  await expect(page.getByRole('alert')).toContainText('Nothing was changed')
+  writeFileSync(file, '{"format": ')
+  await page.getByLabel('Fabrication document').setInputFiles(file)
+  await expect(page.getByText('is not whole JSON')).toBeVisible()
+})
+
+test('piles come out as CSV', async ({ page, request }) => {
+  await page.goto(`/verdict/${await closedId(request)}`)
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Piles as CSV' }).click(),
+  ])
+  expect(readFileSync(await download.path(), 'utf8')).toContain('pile,class,weight (g)')
+})
+
+test('the school reads pounds, ounces and dollars', async ({ page }) => {
+  await page.goto('/')
+  await page.getByLabel('Kitchen').selectOption({ label: 'Goods Shed School' })
+  await page.getByRole('row', { name: /S-02/ }).getByRole('link').click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('a pound')
+  await expect(page.getByRole('row', { name: /drumsticks/ }).last()).toContainText('oz')
+})

@@ -1,0 +1,76 @@
+import { appraise, type FabricationDocument, minorDigits } from '@fleam/core'
+import { screen, within } from '@testing-library/react'
+import { sixChickens } from '../../../../core/test/documents.ts'
+import { renderPart, touch } from '../../../test/render.tsx'
+import { BreakEvens } from './break-evens.tsx'
+import { moneyParts } from './money-parts.ts'
+import { PilesTable } from './piles-table.tsx'
+import { Policies } from './policies.tsx'
+import { Sentence } from './sentence.tsx'
+
+const at = (amount: number) => sixChickens({ purchase: { ...sixChickens().purchase, price: { amount, per: 'kg' } } })
+const sentence = (document: FabricationDocument, species: 'poultry' | null = 'poultry') => {
+  const { unmount } = renderPart(<Sentence species={species} />, { document })
+  const words = screen.getByRole('heading', { level: 1 }).textContent?.replaceAll('\u00a0', ' ')
+  unmount()
+  return words
+}
+
+describe('the sentence', () => {
+  test('says make, what is kept, and what turns it', () => {
+    expect(sentence(at(2.5))).toMatch(
+      /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.99: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
+    )
+  })
+
+  test('says buy, and that a cheaper bird would turn it', () => {
+    expect(sentence(at(6))).toMatch(
+      /: buy, and you save €\d\.\d\d on each plate\. It turns if the bird goes below €4\.\d\d a kilo\.$/,
+    )
+  })
+
+  test('gives no verdict while the weights cannot be true', () => {
+    const over = sixChickens()
+    over.purchase.receivedWeight = 9000
+    expect(sentence(over)).toContain('no verdict yet')
+  })
+
+  test('without an offer it gives the cost alone', () => {
+    expect(sentence(sixChickens({ offers: [] }))).toMatch(/^Making supremes costs €\d\.\d\d a portion\. Add an offer/)
+  })
+
+  test('of an imported record speaks of the purchase', () => {
+    expect(sentence(at(2.5), null)).toContain('if the purchase goes above')
+  })
+})
+
+test('parts of the net cost add up on the screen', () => {
+  for (const amount of [2.505, 3.333, 4.349, 7.777]) {
+    const document = at(amount)
+    const { ap, labour, consumables, credit, net } = moneyParts(appraise(document), document.currency)
+    const scale = 10 ** minorDigits(document.currency)
+    const cents = [ap, labour, consumables, -credit].reduce((sum, part) => sum + Math.round(part * scale), 0)
+    expect(cents).toBe(Math.round(net * scale))
+  }
+})
+
+test('every pile has a row, and each of its figures opens', async () => {
+  renderPart(<PilesTable />, { document: sixChickens() })
+  const row = screen.getByRole('row', { name: /drumsticks/ })
+  await touch(within(row).getByRole('button', { name: '€7.14' }))
+  expect(screen.getByRole('tooltip').textContent).toContain('drumsticks ÷ 1000 × used share × value per kilo')
+})
+
+test('all four policies stand in one row, the chosen one marked', () => {
+  renderPart(<Policies />, { document: sixChickens() })
+  const cells = screen.getAllByRole('listitem')
+  expect(cells).toHaveLength(4)
+  expect(
+    cells.filter((cell) => cell.textContent?.includes('chosen')).map((cell) => cell.querySelector('h3')?.textContent),
+  ).toEqual(['when used'])
+})
+
+test('a turning point that no value reaches says so', () => {
+  renderPart(<BreakEvens />, { document: sixChickens({ labour: [] }) })
+  expect(screen.getByRole('row', { name: /Labour/ }).textContent).toContain('cannot')
+})

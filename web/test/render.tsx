@@ -1,0 +1,45 @@
+import type { Kitchen } from '@fleam/contract'
+import type { FabricationDocument } from '@fleam/core'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { act, fireEvent, render } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { MemoryRouter } from 'react-router-dom'
+import { AppraisedContext, useAppraisal } from '../src/parts/appraised-context.ts'
+import { KitchenContext } from '../src/parts/kitchen-context.ts'
+
+export const LARCH_HALT: Kitchen = {
+  id: '019b76da-a861-7000-8000-000000000001',
+  name: 'Larch Halt',
+  currency: 'EUR',
+  units: 'metric',
+  timeZone: 'Europe/Vienna',
+  wagePerHour: 21.4,
+}
+
+interface RenderOptions {
+  kitchen?: Kitchen
+  document?: FabricationDocument
+}
+
+function Appraised({ document, children }: { document: FabricationDocument; children: ReactNode }) {
+  return <AppraisedContext value={useAppraisal(document)}>{children}</AppraisedContext>
+}
+
+/** Renders a part as it stands in a room: with a kitchen, a router, and a document where it needs one. */
+export function renderPart(part: ReactNode, { kitchen = LARCH_HALT, document }: RenderOptions = {}) {
+  return render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MemoryRouter>
+        <KitchenContext value={kitchen}>
+          {document ? <Appraised document={document}>{part}</Appraised> : part}
+        </KitchenContext>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  )
+}
+
+/** Touches something and waits for what opens. */
+export const touch = (element: HTMLElement) =>
+  act(async () => {
+    fireEvent.click(element)
+  })
