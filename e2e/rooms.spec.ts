@@ -52,7 +52,7 @@ test('every target at the bench is at least 64 pixels high, and the weight 72', 
   await page.goto(bench)
   await expect(page.locator('.tile').first()).toBeVisible()
   const heights = await page
-    .locator('.tile, .scale .btn, .typed input, .pieces button, .finish')
+    .locator('.tile, .scale .btn, .typed input, .pieces li button, .finish')
     .evaluateAll((all) => all.map((each) => Math.round(each.getBoundingClientRect().height)))
   expect(heights.length).toBeGreaterThan(10)
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64)

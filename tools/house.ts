@@ -37,6 +37,10 @@ export class House {
     this.#folder = resolve(options.dataFolder)
   }
 
+  get databaseUrl(): string {
+    return this.#databaseUrl
+  }
+
   get url(): string {
     return `http://127.0.0.1:${this.#options.port}`
   }

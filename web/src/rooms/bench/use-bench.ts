@@ -44,7 +44,8 @@ export function useBench(state: FabricationState): Bench {
     const pile = piles.find((each) => each.id === pileId)
     if (!pile) return
     setActiveId(pileId)
-    takeSettled(pile, false)
+    // Touching the pile that is chosen already can only mean to weigh: then it says why it cannot.
+    takeSettled(pile, pileId === activePile.id)
   }
   const withdraw = (readingId: string) => {
     const reading = live.standing.find((each) => each.id === readingId)

@@ -1,0 +1,35 @@
+import { rmSync } from 'node:fs'
+import { House } from '../tools/house.ts'
+import { findFreePort } from '../tools/ports.ts'
+import { benchAppraisal } from './appraisal.ts'
+import { startEmitter } from './emitter.ts'
+import { benchReadings } from './readings.ts'
+import { benchScreen } from './screen.ts'
+
+const DATA_FOLDER = '.fleam/bench'
+
+/** Measures ours and, in the same run, a bare baseline; machines are noisy, so read the ratios. */
+async function main(): Promise<void> {
+  await benchAppraisal()
+  rmSync(DATA_FOLDER, { recursive: true, force: true })
+  const emitter = await startEmitter()
+  const house = new House({
+    port: await findFreePort(),
+    dataFolder: DATA_FOLDER,
+    isDemo: true,
+    databaseUrl: null,
+    scale: `127.0.0.1:${emitter.port}`,
+  })
+  try {
+    await house.start()
+    await benchScreen(house.url, emitter)
+    await benchReadings(house.url, house.databaseUrl)
+  } finally {
+    await house.stop()
+    emitter.close()
+    rmSync(DATA_FOLDER, { recursive: true, force: true })
+  }
+}
+
+await main()
+process.exit(0)
