@@ -31,7 +31,7 @@ test('OpenAPI describes every route from the same schemas', async () => {
 
 test('answers carry security headers', async () => {
   const { headers } = await send(test_, 'GET', '/api/kitchens')
-  expect(headers['content-security-policy']).toContain("default-src 'self'")
+  expect(headers['content-security-policy']).toContain("default-src 'none'")
   expect(headers['x-content-type-options']).toBe('nosniff')
 })
 

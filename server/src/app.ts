@@ -1,15 +1,16 @@
 import compress from '@fastify/compress'
-import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import Fastify, { type FastifyServerOptions } from 'fastify'
 import { createJsonSchemaTransform, jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import type { Sequelize } from 'sequelize'
 import { appraisalRoutes } from './appraisal/routes.ts'
+import { readingRoutes } from './fabrication/reading-routes.ts'
 import { type Clock, fabricationRoutes } from './fabrication/routes.ts'
 import { healthRoutes } from './health/routes.ts'
 import { servePages } from './http/pages.ts'
 import { answerWithProblems } from './http/problems.ts'
 import { withSchemas } from './http/schemas.ts'
+import { secureAnswer } from './http/security.ts'
 import { kitchenRoutes } from './kitchen/routes.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
@@ -41,31 +42,28 @@ export async function buildApp({
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
   answerWithProblems(app)
-  await app.register(helmet, { contentSecurityPolicy: { directives: CONTENT_POLICY }, strictTransportSecurity: false })
-  await app.register(compress, {
-    customTypes: /^(?:text\/(?!event-stream)|application\/(?:json|javascript)|image\/svg)/,
-  })
   await app.register(swagger, {
     openapi: { info: { title: 'Fleam', version: '1', description: 'Weights to portions, costs and verdicts.' } },
     transform: createJsonSchemaTransform({ skipList: ['/api/openapi.json'] }),
     transformObject: jsonSchemaTransformObject,
   })
+  // Weighing comes first: what it needs is answered without the extras that larger answers get.
   await app.register(async (scope) => {
     const server = withSchemas(scope)
+    scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database)
     appraisalRoutes(server)
+    readingRoutes(server, database)
+    scaleRoutes(server, scale)
+  })
+  await app.register(async (scope) => {
+    const server = withSchemas(scope)
+    scope.addHook('onRequest', secureAnswer)
+    await scope.register(compress)
     kitchenRoutes(server, database)
     fabricationRoutes(server, database, clock)
-    scaleRoutes(server, scale)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)
   return app
-}
-
-const CONTENT_POLICY = {
-  defaultSrc: ["'self'"],
-  imgSrc: ["'self'", 'data:'],
-  styleSrc: ["'self'", "'unsafe-inline'"],
-  upgradeInsecureRequests: null,
 }

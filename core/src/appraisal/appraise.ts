@@ -7,6 +7,7 @@ import {
   labourMinutes,
   otherPileResult,
   type PileResult,
+  pieceStatistics,
   portionsOf,
   primaryPileResult,
   shortClaim,
@@ -56,8 +57,11 @@ export function appraise(document: FabricationDocument, limits: Limits = DEFAULT
   const net = costs.in - credit
   const apPricePerKg = (costs.ap / weights.ap) * GRAMS_PER_KILOGRAM
 
+  const statistics = document.piles.map((pile, at) =>
+    pile.class === 'primary' && pile.pieces ? pieceStatistics(pile, pileWeights[at] as number) : null,
+  )
   const portions = document.piles.map((pile, at) =>
-    pile.class === 'primary' ? portionsOf(pile, pileWeights[at] as number) : null,
+    pile.class === 'primary' ? portionsOf(pile, pileWeights[at] as number, statistics[at] ?? null) : null,
   )
   const allocation = allocate(document.piles, pileWeights, portions, document.allocation)
   const piles = document.piles.map((pile, at) => {
@@ -69,6 +73,7 @@ export function appraise(document: FabricationDocument, limits: Limits = DEFAULT
       weight,
       ap: weights.ap,
       portions: portions[at] ?? null,
+      statistics: statistics[at] ?? null,
       costShare,
       netCost: net,
       apPricePerKg,

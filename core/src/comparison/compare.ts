@@ -1,5 +1,5 @@
 import { type CostIn, type PileResult, ratio } from '../costing/index.ts'
-import { CREDIT_POLICIES, type CreditPolicy, type Offer, type Pile } from '../fabrication/index.ts'
+import type { CreditPolicy, Offer, Pile } from '../fabrication/index.ts'
 import { type BreakEven, breakEven } from './break-even.ts'
 import { buyPerPortion, pricePerPiece } from './buy-price.ts'
 
@@ -65,38 +65,47 @@ export function verdictOf(saving: number, buySameWeight: number, band: number): 
 
 /** One offer against its primary pile: price at the same weight, verdict, all policies, all turning points. */
 export function compare(input: ComparisonInput): Comparison {
-  const { offer, pile, result, costShare } = input
+  const { offer, pile, result, costs, credits } = input
   const portionWeight = portionWeightOf(pile, result)
   const perPortion = buyPerPortion(offer)
   const sameWeight = portionWeight === null ? null : (perPortion * portionWeight) / offer.pieceWeight
-  const judge = (costPerPortion: number | null): PolicyVerdict => {
-    if (costPerPortion === null || sameWeight === null) return { costPerPortion, saving: null, verdict: null }
-    const saving = sameWeight - costPerPortion
-    return { costPerPortion, saving, verdict: input.mayJudge ? verdictOf(saving, sameWeight, input.evenBand) : null }
+  const now = judge(result.costPerPortion, sameWeight, input)
+  const under = (policy: CreditPolicy): PolicyVerdict => {
+    const cost = input.costShare === null ? null : input.costShare * (costs.in - credits[policy])
+    return judge(ratio(cost, result.portions), sameWeight, input)
   }
-  const now = judge(result.costPerPortion)
-  const costUnder = (policy: CreditPolicy) =>
-    costShare === null ? null : ratio(costShare * (input.costs.in - input.credits[policy]), result.portions)
   return {
     offer: offer.name,
     pile: offer.pile,
     pricePerPiece: pricePerPiece(offer),
     buyPerPortion: perPortion,
     buyPerPortionSameWeight: sameWeight,
-    ...now,
+    costPerPortion: now.costPerPortion,
+    saving: now.saving,
     savingShare: ratio(now.saving, sameWeight),
-    byPolicy: Object.fromEntries(
-      CREDIT_POLICIES.map((policy) => [policy, judge(costUnder(policy))]),
-    ) as Comparison['byPolicy'],
+    verdict: now.verdict,
+    byPolicy: { none: under('none'), book: under('book'), used: under('used'), net: under('net') },
     breakEven:
       portionWeight === null || sameWeight === null
         ? NO_BREAK_EVEN
         : breakEven({
-            ...input,
+            costs,
+            credit: input.credit,
+            ap: input.ap,
+            labourMinutes: input.labourMinutes,
+            offer,
             portions: result.portions,
+            costShare: input.costShare,
             portionWeight,
             costPerPortion: result.costPerPortion,
             buySameWeight: sameWeight,
           }),
   }
+}
+
+/** What a cost per portion says against buying the same weight; no verdict where nothing may be judged. */
+function judge(costPerPortion: number | null, sameWeight: number | null, input: ComparisonInput): PolicyVerdict {
+  if (costPerPortion === null || sameWeight === null) return { costPerPortion, saving: null, verdict: null }
+  const saving = sameWeight - costPerPortion
+  return { costPerPortion, saving, verdict: input.mayJudge ? verdictOf(saving, sameWeight, input.evenBand) : null }
 }

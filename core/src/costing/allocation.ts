@@ -20,22 +20,33 @@ export function allocate(
   portions: readonly (number | null)[],
   wished: Allocation,
 ): AllocationResult {
-  const primaries = piles.filter((pile) => pile.class === 'primary')
-  const basisOf = (rule: Allocation, at: number): number => {
-    const weight = pileWeights[at] as number
-    if (rule === 'weight') return weight
-    return rule === 'value' ? weight * (piles[at]?.valuePerKg ?? 0) : (portions[at] ?? 0)
-  }
-  const total = (rule: Allocation) =>
-    piles.reduce((sum, pile, at) => (pile.class === 'primary' ? sum + basisOf(rule, at) : sum), 0)
-  const isUsable =
-    wished === 'weight' ||
-    (wished === 'value' ? primaries.every((pile) => (pile.valuePerKg ?? 0) > 0) : total('portion') > 0)
+  const isUsable = wished === 'weight' || canUse(wished, piles, portions)
   const allocation = isUsable ? wished : 'weight'
-  const sum = total(allocation)
+  const bases = piles.map((pile, at) =>
+    pile.class === 'primary' ? basisOf(allocation, pile, pileWeights[at] as number, portions[at] ?? 0) : null,
+  )
+  let sum = 0
+  let primaries = 0
+  for (const basis of bases) {
+    if (basis === null) continue
+    sum += basis
+    primaries++
+  }
   return {
     allocation,
-    shares: piles.map((pile, at) => (pile.class === 'primary' && sum > 0 ? basisOf(allocation, at) / sum : null)),
-    fellBack: !isUsable && primaries.length > 1,
+    shares: bases.map((basis) => (basis !== null && sum > 0 ? basis / sum : null)),
+    fellBack: !isUsable && primaries > 1,
   }
+}
+
+/** What a primary pile brings to the rule: its weight, its market value, or its portions. */
+function basisOf(rule: Allocation, pile: Pile, weight: number, portions: number): number {
+  if (rule === 'weight') return weight
+  return rule === 'value' ? weight * (pile.valuePerKg ?? 0) : portions
+}
+
+/** By value needs a value of every primary; by portion needs a portion at all. */
+function canUse(rule: 'value' | 'portion', piles: readonly Pile[], portions: readonly (number | null)[]): boolean {
+  if (rule === 'portion') return portions.some((count) => count !== null && count > 0)
+  return piles.every((pile) => pile.class !== 'primary' || (pile.valuePerKg ?? 0) > 0)
 }

@@ -1,4 +1,4 @@
-import { CREDIT_POLICIES, type CreditPolicy, type Pile, usedShareOf } from '../fabrication/index.ts'
+import { type CreditPolicy, type Pile, usedShareOf } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 
 /**
@@ -18,10 +18,15 @@ export function creditOf(pile: Pile, weight: number, policy: CreditPolicy): numb
 
 /** The sum of all credits under each policy, in one pass over the piles. */
 export function creditByPolicy(piles: readonly Pile[], pileWeights: readonly number[]): Record<CreditPolicy, number> {
-  const sums = { none: 0, book: 0, used: 0, net: 0 }
+  let book = 0
+  let used = 0
+  let net = 0
   piles.forEach((pile, at) => {
     if (pile.class === 'primary') return
-    for (const policy of CREDIT_POLICIES) sums[policy] += creditOf(pile, pileWeights[at] as number, policy)
+    const weight = pileWeights[at] as number
+    book += creditOf(pile, weight, 'book')
+    used += creditOf(pile, weight, 'used')
+    net += creditOf(pile, weight, 'net')
   })
-  return sums
+  return { none: 0, book, used, net }
 }

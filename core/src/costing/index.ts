@@ -11,4 +11,4 @@ export {
 export { creditByPolicy, creditOf } from './credit.ts'
 export type { PileResult } from './pile-cost.ts'
 export { otherPileResult, primaryPileResult, ratio } from './pile-cost.ts'
-export { portionsOf, servedPieces } from './portions.ts'
+export { pieceStatistics, portionsOf, servedPieces } from './portions.ts'

@@ -4,11 +4,11 @@ import type { Pile } from '../fabrication/index.ts'
 const WHOLE_TOLERANCE = 1e-9
 
 /**
- * Portions in a primary pile: pieces that reach `low` (all of them where it is not given),
- * or the count given, or weight ÷ target rounded down. Null where nothing tells.
+ * Portions in a primary pile: the pieces served where they were weighed one by one, or the count given,
+ * or weight ÷ target rounded down. Null where nothing tells.
  */
-export function portionsOf(pile: Pile, weight: number): number | null {
-  if (pile.pieces) return servedPieces(pile).length
+export function portionsOf(pile: Pile, weight: number, statistics: PieceStatistics | null): number | null {
+  if (statistics) return statistics.served
   if (pile.portions !== undefined) return pile.portions
   return pile.target === undefined ? null : Math.floor(weight / pile.target + WHOLE_TOLERANCE)
 }
@@ -20,6 +20,8 @@ export function servedPieces(pile: Pile): readonly number[] {
 }
 
 export interface PieceStatistics {
+  /** Pieces that reach `low`: all of them where it is not given. */
+  served: number
   below: number
   within: number
   above: number
@@ -32,27 +34,34 @@ export interface PieceStatistics {
 
 /** Counts against the bounds, mean and spread of a pile weighed piece by piece, in two passes. */
 export function pieceStatistics(pile: Pile, weight: number): PieceStatistics {
-  const { pieces = [], low = Number.NEGATIVE_INFINITY, high = Number.POSITIVE_INFINITY, target } = pile
+  const pieces = pile.pieces ?? []
+  const low = pile.low ?? Number.NEGATIVE_INFINITY
+  const high = pile.high ?? Number.POSITIVE_INFINITY
+  // Nothing is over a target that is not there.
+  const target = pile.target ?? Number.POSITIVE_INFINITY
   const count = pieces.length
-  const mean = count > 0 ? weight / count : null
-  let below = 0
+  const centre = count > 0 ? weight / count : 0
+  let served = 0
   let within = 0
   let above = 0
   let overweight = 0
   let squares = 0
   for (const piece of pieces) {
-    if (piece < low) below++
-    else if (piece <= high) within++
+    const isServed = piece >= low
+    if (isServed) served++
     if (piece > high) above++
-    if (target !== undefined && piece >= low && piece > target) overweight += piece - target
-    squares += (piece - (mean as number)) ** 2
+    else if (isServed) within++
+    if (isServed && piece > target) overweight += piece - target
+    const off = piece - centre
+    squares += off * off
   }
   return {
-    below,
+    served,
+    below: count - served,
     within,
     above,
-    mean,
+    mean: count > 0 ? centre : null,
     sd: count > 1 ? Math.sqrt(squares / (count - 1)) : null,
-    overweight: target === undefined ? null : overweight,
+    overweight: pile.target === undefined ? null : overweight,
   }
 }

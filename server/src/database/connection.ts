@@ -36,9 +36,11 @@ const AWAY_CODES = new Set([
 
 /** True where an error says that the database cannot be reached, rather than that it refused something. */
 export function isDatabaseAway(error: unknown): boolean {
-  if (!(error instanceof Error)) return false
-  if (/^Sequelize(Connection|HostNot|AccessDenied|InvalidConnection)/.test(error.name)) return true
-  return AWAY_CODES.has(databaseCode(error) ?? '')
+  if (typeof error !== 'object' || error === null) return false
+  const { name = '', parent, fatal } = error as { name?: string; parent?: { fatal?: boolean }; fatal?: boolean }
+  if (/^Sequelize(Connection|HostNot|AccessDenied|InvalidConnection)/.test(name)) return true
+  // The driver marks an error that ended its connection as fatal, whatever its code.
+  return fatal === true || parent?.fatal === true || AWAY_CODES.has(databaseCode(error) ?? '')
 }
 
 /** The database's own code of an error, such as `ER_DUP_ENTRY`; undefined where there is none. */

@@ -32,6 +32,34 @@ export async function insertRows(
   })
 }
 
+interface BareConnection {
+  query: (sql: string, values: unknown[], done: (error: Error | null) => void) => void
+}
+
+/**
+ * Inserts rows like `insertRows`, straight through a connection of Sequelize's pool: a third of the
+ * work for the one statement that runs at every weighing. Throws the driver's own error.
+ */
+export async function insertStraight(
+  database: Sequelize,
+  table: string,
+  rows: readonly SqlParameters[],
+): Promise<void> {
+  const [first] = rows
+  if (!first) return
+  const columns = Object.keys(first)
+  const values = rows.map((row) => columns.map((column) => row[column] ?? null))
+  const connection = await database.connectionManager.getConnection({ type: 'write' })
+  try {
+    await new Promise<void>((resolve, reject) => {
+      const sql = `INSERT INTO ${table} (${columns.join(',')}) VALUES ?`
+      ;(connection as BareConnection).query(sql, [values], (error) => (error ? reject(error) : resolve()))
+    })
+  } finally {
+    database.connectionManager.releaseConnection(connection)
+  }
+}
+
 export const text = (cell: Cell | undefined) => String(cell)
 export const textOrNull = (cell: Cell | undefined) => (cell === null || cell === undefined ? null : String(cell))
 /** DECIMAL text as the nearest double: what the core computes with. */

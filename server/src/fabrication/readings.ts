@@ -1,7 +1,7 @@
 import type { KeptReading, KeptVoid, ReadingsSent } from '@fleam/contract'
 import type { Sequelize } from 'sequelize'
 import { databaseCode } from '../database/connection.ts'
-import { insertRows, type SqlParameters, select } from '../database/rows.ts'
+import { insertStraight, type SqlParameters, select } from '../database/rows.ts'
 import { notFound, Refusal } from '../http/problems.ts'
 import { readingFromRow, readingRow, voidFromRow, voidRow } from './rows.ts'
 
@@ -59,7 +59,7 @@ export class SharedInserts {
 
   async #write(jobs: Job[]): Promise<void> {
     try {
-      await insertRows(
+      await insertStraight(
         this.#database,
         this.#table,
         jobs.flatMap((job) => job.rows),

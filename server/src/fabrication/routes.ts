@@ -6,13 +6,10 @@ import {
   fabricationState,
   id,
   pilesCsv,
-  readingsKept,
-  readingsSent,
 } from '@fleam/contract'
 import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
-import { ReadingLog } from './readings.ts'
 import * as service from './service.ts'
 
 const tags = ['fabrication']
@@ -24,8 +21,6 @@ export interface Clock {
 }
 
 export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock): void {
-  const log = new ReadingLog(database)
-
   app.get(
     '/api/kitchens/:kitchenId/fabrications',
     { schema: { tags, params: kitchenParams, response: { 200: fabricationRows } } },
@@ -69,12 +64,6 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
     '/api/kitchens/:kitchenId/fabrications/:id',
     { schema: { tags, params: fabricationParams, body: fabricationEdit, response: { 200: fabricationState } } },
     (request) => service.change(database, request.params.kitchenId, request.params.id, request.body, clock.now()),
-  )
-
-  app.post(
-    '/api/kitchens/:kitchenId/fabrications/:id/readings',
-    { schema: { tags, params: fabricationParams, body: readingsSent, response: { 200: readingsKept } } },
-    async (request) => ({ kept: await log.append(request.params.kitchenId, request.params.id, request.body) }),
   )
 
   app.get(
