@@ -1,5 +1,7 @@
+import { execFile } from 'node:child_process'
 import { existsSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { promisify } from 'node:util'
 
 const SOURCES = ['web', 'core', 'contract', 'catalogue', 'package-lock.json']
 const STAMP = 'web/dist/.built'
@@ -14,8 +16,7 @@ function newest(path: string): number {
 /** Builds the pages where a source is newer than the last build. */
 export async function buildPages(): Promise<void> {
   if (existsSync(STAMP) && SOURCES.every((path) => newest(path) <= statSync(STAMP).mtimeMs)) return
-  // Loaded only when needed: the builder is large, and the supervisor lives as long as the kitchen.
-  const { build } = await import('vite')
-  await build({ root: 'web', logLevel: 'error' })
+  // A process of its own: the builder is large, and it changes the environment that it runs in.
+  await promisify(execFile)('npx', ['--no-install', 'vite', 'build', 'web', '--logLevel', 'error'])
   writeFileSync(STAMP, '')
 }

@@ -4,7 +4,7 @@ export { appraise, atApPrice, reprice, WARNING_CODES } from './appraisal/index.t
 export type { Segment, SegmentKind, TwinBeam } from './beam/index.ts'
 export { twinBeam } from './beam/index.ts'
 export type { BreakEven, Comparison, PolicyVerdict, Verdict, YearlyResult } from './comparison/index.ts'
-export { leadingComparison, yearly } from './comparison/index.ts'
+export { leadingComparison, minutesPerPortion, yearly } from './comparison/index.ts'
 export type { PileResult } from './costing/index.ts'
 export { labourMinutes, ratio } from './costing/index.ts'
 export type { Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'

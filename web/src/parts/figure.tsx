@@ -40,7 +40,7 @@ function FormulaBody({ explanation, format }: { explanation: Explanation | null;
   const { title, expression, quantity, note } = explanation
   const isLong = expression.kind === 'sum' && expression.terms.length > MOST_TERMS
   const names = isLong ? `sum of ${expression.terms.length}` : word(expression, (each) => each.name)
-  const numbers = word(expression, (each) => format.quantity(each.value, each.quantity))
+  const numbers = word(expression, (each) => format.formula(each.value, each.quantity))
   return (
     <Popover.Body>
       <h3>{title}</h3>

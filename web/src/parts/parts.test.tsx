@@ -13,7 +13,7 @@ describe('a figure', () => {
     await touch(screen.getByRole('button', { name: '63 g' }))
     const popover = screen.getByRole('tooltip')
     expect(popover.textContent).toContain('received weight \u2212 purge')
-    expect(popover.textContent).toContain('12.54\u00a0kg \u2212 90\u00a0g')
+    expect(popover.textContent).toContain('12,540\u00a0g \u2212 90\u00a0g')
   })
 
   test('closes again', async () => {

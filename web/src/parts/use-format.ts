@@ -13,6 +13,8 @@ export interface Format {
   /** `kilo` or `pound`. */
   perWeightUnit: string
   quantity: (value: number, quantity: Quantity) => string
+  /** The same inside a formula: grams and kilos in every kitchen, because those are what is multiplied. */
+  formula: (value: number, quantity: Quantity) => string
 }
 
 /** Below this, tenths of a minute matter. */
@@ -48,9 +50,13 @@ export function formatFor(currency: string, units: 'metric' | 'imperial'): Forma
         return plain(value)
     }
   }
+  const formula = (value: number, kind: Quantity) => {
+    if (kind === 'weight') return `${plain(value)}\u00a0g`
+    return kind === 'money-per-kg' ? `${money(value)}/kg` : quantity(value, kind)
+  }
   const perWeightAmount = (perKg: number) => money(pricePerWeight(perKg, units).amount)
   const perWeightUnit = units === 'metric' ? 'kilo' : 'pound'
-  return { weight, money, perWeight, perWeightAmount, perWeightUnit, share, quantity }
+  return { weight, money, perWeight, perWeightAmount, perWeightUnit, share, quantity, formula }
 }
 
 export function useFormat(currency?: string): Format {

@@ -1,5 +1,5 @@
 import { appraise, type FabricationDocument, minorDigits } from '@fleam/core'
-import { screen, within } from '@testing-library/react'
+import { fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { renderPart, touch } from '../../../test/render.tsx'
 import { BreakEvens } from './break-evens.tsx'
@@ -7,6 +7,7 @@ import { moneyParts } from './money-parts.ts'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
 import { Sentence } from './sentence.tsx'
+import { Tries } from './tries.tsx'
 
 const at = (amount: number) => sixChickens({ purchase: { ...sixChickens().purchase, price: { amount, per: 'kg' } } })
 const sentence = (document: FabricationDocument, species: 'poultry' | null = 'poultry') => {
@@ -73,4 +74,20 @@ test('all four policies stand in one row, the chosen one marked', () => {
 test('a turning point that no value reaches says so', () => {
   renderPart(<BreakEvens />, { document: sixChickens({ labour: [] }) })
   expect(screen.getByRole('row', { name: /Labour/ }).textContent).toContain('cannot')
+})
+
+test('the record answers a new price, a year and a claim', () => {
+  const document = sixChickens()
+  renderPart(<Tries />, { document })
+  const ask = (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
+  ask(/kilo cost/, '6')
+  expect(screen.getByText(/A portion of supremes/).textContent).toMatch(
+    /€\d\.\d\d summed in full, €\d\.\d\d by its factor/,
+  )
+  ask(/a week/, '40')
+  expect(screen.getByText(/In a year making costs/).textContent).toMatch(/€[\d,.]+ more, and takes \d+ hours/)
+  ask(/claims/, '99')
+  expect(screen.getByText(/No weight here supports 99.0/)).toBeTruthy()
+  ask(/claims/, String(appraise(document).weights.portionYield * 100))
+  expect(screen.getByText(/is the portion yield/)).toBeTruthy()
 })

@@ -17,6 +17,7 @@ import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
 import { Sentence } from './sentence.tsx'
 import { Totals } from './totals.tsx'
+import { Tries } from './tries.tsx'
 import { Warnings } from './warnings.tsx'
 
 /** Make or buy, why, and what would turn it. */
@@ -54,6 +55,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           <BreakEvens />
         </div>
         <Policies />
+        <Tries />
         <Assumptions record={record} />
       </div>
     </AppraisedContext>

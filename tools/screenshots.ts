@@ -1,0 +1,87 @@
+import { rmSync } from 'node:fs'
+import type { FabricationRow, Kitchen } from '@fleam/contract'
+import { chromium, type Page } from '@playwright/test'
+import { House } from './house.ts'
+import { findFreePort } from './ports.ts'
+
+const DATA_FOLDER = '.fleam/screenshots'
+const PICTURES = 'docs/screenshots'
+const SETTLE_MS = 900
+
+interface Shot {
+  name: string
+  path: string
+  width?: number
+  height?: number
+  scheme?: 'light' | 'dark'
+  /** What is done on the page before the picture is taken. */
+  act?: (page: Page) => Promise<unknown>
+}
+
+async function shotsOf(url: string): Promise<Shot[]> {
+  const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
+  const larch = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')
+  const rows = (await (await fetch(`${url}/api/kitchens/${larch?.id}/fabrications`)).json()) as FabricationRow[]
+  const bench = `/bench/${rows.find((row) => row.status === 'open')?.id}`
+  const verdict = `/verdict/${rows.find((row) => row.status === 'closed')?.id}`
+  const putOn = (grams: number) => async (page: Page) => {
+    await page.getByLabel('Grams to put on').fill(String(grams))
+    await page.getByRole('button', { name: 'Put on' }).click()
+  }
+  return [
+    { name: 'today', path: '/' },
+    { name: 'bench-start', path: '/bench' },
+    { name: 'bench', path: bench, act: putOn(281) },
+    { name: 'bench-dark', path: bench, scheme: 'dark', act: putOn(281) },
+    { name: 'bench-phone', path: bench, width: 390, height: 844, act: putOn(281) },
+    { name: 'bench-tablet', path: bench, width: 800, height: 1280, act: putOn(281) },
+    { name: 'verdict', path: verdict },
+    {
+      name: 'verdict-formula',
+      path: verdict,
+      act: (page) => page.locator('.piles tbody tr').first().locator('.figure').nth(2).click(),
+    },
+    {
+      name: 'verdict-assumptions',
+      path: verdict,
+      act: (page) => page.getByRole('button', { name: 'Change prices' }).click(),
+    },
+    { name: 'room-to-come', path: '/plan' },
+  ]
+}
+
+/** One current picture of each main view, from the demo data. */
+async function main(): Promise<void> {
+  rmSync(DATA_FOLDER, { recursive: true, force: true })
+  const house = new House({
+    port: await findFreePort(),
+    dataFolder: DATA_FOLDER,
+    isDemo: true,
+    databaseUrl: null,
+    scale: null,
+  })
+  try {
+    await house.start()
+    const browser = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    })
+    for (const { name, path, width = 1280, height = 800, scheme = 'light', act } of await shotsOf(house.url)) {
+      const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme })
+      await page.goto(house.url + path, { waitUntil: 'load' })
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      await act?.(page)
+      await page.waitForTimeout(SETTLE_MS)
+      await page.evaluate('window.scrollTo(0, 0)')
+      await page.screenshot({ path: `${PICTURES}/${name}.png` })
+      await page.close()
+    }
+    await browser.close()
+  } finally {
+    await house.stop()
+    rmSync(DATA_FOLDER, { recursive: true, force: true })
+  }
+}
+
+await main()
+process.exit(0)

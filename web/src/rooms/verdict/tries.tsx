@@ -1,0 +1,93 @@
+import {
+  checkClaim,
+  formatNumber,
+  labourMinutes,
+  leadingComparison,
+  minutesPerPortion,
+  pricePerKg,
+  pricePerWeight,
+  reprice,
+  yearly,
+} from '@fleam/core'
+import { useState } from 'react'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+
+/** Quick questions to the record; nothing here changes it. */
+export const Tries = () => (
+  <section aria-labelledby="tries">
+    <h2 id="tries">Ask the record</h2>
+    <div className="verdict-columns">
+      <NewPrice />
+      <InAYear />
+      <Claim />
+    </div>
+  </section>
+)
+
+/** Re-costs at another purchase price, by factor and in full. */
+function NewPrice() {
+  const { document, appraisal, format } = useAppraised()
+  const { units } = useKitchen()
+  const [amount, setAmount] = useState<number | null>(null)
+  const now = pricePerWeight(appraisal.cost.apPricePerKg, units).amount
+  const piles = amount === null ? [] : reprice(document, appraisal, pricePerKg(amount, units))
+  return (
+    <div>
+      <NumberField
+        label={`If a ${format.perWeightUnit} cost, charges in`}
+        hint={`now ${formatNumber(now, 2)}`}
+        value={null}
+        onChange={setAmount}
+      />
+      {piles.map(({ name, byFactor, inFull, difference }) => (
+        <p key={name} className="answer">
+          A portion of {name}: <strong>{inFull === null ? '–' : format.money(inFull)}</strong> summed in full
+          {byFactor === null || difference === null
+            ? ''
+            : `, ${format.money(byFactor)} by its factor, ${format.money(Math.abs(difference))} apart because labour and by-products do not move with the price`}
+          .
+        </p>
+      ))}
+    </div>
+  )
+}
+
+/** A year of making instead of buying. */
+function InAYear() {
+  const { document, appraisal, format } = useAppraised()
+  const [portions, setPortions] = useState<number | null>(null)
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  const comparison = at === null ? undefined : appraisal.comparisons[at]
+  const pile = appraisal.piles.find((each) => each.name === comparison?.pile)
+  if (!comparison || !pile || comparison.saving === null) return null
+  const minutes = minutesPerPortion(labourMinutes(document.labour), pile, appraisal.cost.net)
+  const year = portions === null || minutes === null ? null : yearly(comparison.saving, portions, minutes)
+  return (
+    <div>
+      <NumberField label={`Portions of ${pile.name} a week`} value={null} onChange={setPortions} />
+      {year ? (
+        <p className="answer">
+          In a year making {year.saving >= 0 ? 'keeps' : 'costs'}{' '}
+          <strong className={year.saving > 0 ? 'kept' : ''}>{format.money(Math.abs(year.saving))}</strong>
+          {year.saving >= 0 ? '' : ' more'}, and takes {formatNumber(year.labourHours, 0)} hours at the board.
+        </p>
+      ) : null}
+    </div>
+  )
+}
+
+const MOST_PERCENT = 100
+
+/** Which definition of yield a claimed figure fits, or that no weight supports it. */
+function Claim() {
+  const { appraisal } = useAppraised()
+  const [percent, setPercent] = useState<number | null>(null)
+  return (
+    <div>
+      <NumberField label="Somebody claims a yield of, %" max={MOST_PERCENT} value={null} onChange={setPercent} />
+      {percent === null ? null : <p className="answer">{checkClaim(percent / 100, appraisal.weights).sentence}</p>}
+    </div>
+  )
+}
