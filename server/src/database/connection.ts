@@ -37,9 +37,16 @@ const AWAY_CODES = new Set([
 /** True where an error says that the database cannot be reached, rather than that it refused something. */
 export function isDatabaseAway(error: unknown): boolean {
   if (typeof error !== 'object' || error === null) return false
-  const { name = '', parent, fatal } = error as { name?: string; parent?: { fatal?: boolean }; fatal?: boolean }
+  const {
+    name = '',
+    message = '',
+    parent,
+    fatal,
+  } = error as { name?: string; message?: string; parent?: { fatal?: boolean }; fatal?: boolean }
   if (/^Sequelize(Connection|HostNot|AccessDenied|InvalidConnection)/.test(name)) return true
   // The driver marks an error that ended its connection as fatal, whatever its code.
+  // While the server stops, statements that still wait find the pool closed: they were never acknowledged.
+  if (message.includes('connection manager was closed')) return true
   return fatal === true || parent?.fatal === true || AWAY_CODES.has(databaseCode(error) ?? '')
 }
 
