@@ -1,0 +1,69 @@
+import { PROBLEMS } from '@fleam/contract'
+import Fastify from 'fastify'
+import { z } from 'zod'
+import { answerWithProblems, invalidInput, notFound, Refusal } from './problems.ts'
+
+/** What a route that throws this answers. */
+async function answerTo(error: unknown) {
+  const app = Fastify()
+  answerWithProblems(app)
+  app.get('/', () => {
+    throw error
+  })
+  const response = await app.inject({ url: '/' })
+  await app.close()
+  return { status: response.statusCode, headers: response.headers, body: response.json() }
+}
+
+test('every code answers with its own status, in the problem form', async () => {
+  for (const [code, { status, title }] of Object.entries(PROBLEMS)) {
+    const answer = await answerTo(new Refusal(code as keyof typeof PROBLEMS, 'because'))
+    expect(answer.status).toBe(status)
+    expect(answer.headers['content-type']).toContain('application/problem+json')
+    expect(answer.body).toEqual({
+      type: `/problems/${code}`,
+      title,
+      status,
+      code,
+      detail: 'because',
+      issues: [],
+      kept: 'Nothing was changed.',
+    })
+  }
+})
+
+test('a mistake of our own tells nothing of its inside', async () => {
+  const { status, body } = await answerTo(new Error('SELECT secret FROM table'))
+  expect([status, body.code]).toEqual([500, 'internal'])
+  expect(JSON.stringify(body)).not.toContain('secret')
+})
+
+for (const error of [
+  Object.assign(new Error('x'), { name: 'SequelizeConnectionRefusedError' }),
+  Object.assign(new Error('x'), { name: 'SequelizeConnectionAcquireTimeoutError' }),
+  Object.assign(new Error('x'), { parent: { code: 'PROTOCOL_CONNECTION_LOST' } }),
+  Object.assign(new Error('x'), { code: 'ECONNRESET', fatal: true }),
+  new Error('ConnectionManager.getConnection was called after the connection manager was closed!'),
+]) {
+  test(`a lost database is 503 to be tried again: ${error.name} ${error.message.slice(0, 20)}`, async () => {
+    const { status, headers, body } = await answerTo(error)
+    expect([status, body.code, headers['retry-after']]).toEqual([503, 'database-away', '1'])
+    expect(body.kept).toContain('safe')
+  })
+}
+
+test('what the database refuses is not taken for its absence', async () => {
+  const { status } = await answerTo(Object.assign(new Error('x'), { parent: { code: 'ER_BAD_FIELD_ERROR' } }))
+  expect(status).toBe(500)
+})
+
+test('a failed parse names the first field and counts the others', () => {
+  const result = z.strictObject({ a: z.number(), b: z.number() }).safeParse({ a: 'x', c: 1 })
+  const refusal = invalidInput(result.error as z.ZodError)
+  expect(refusal.message).toMatch(/^a .* \(and 2 more\)$/)
+  expect(refusal.options.issues?.map((issue) => issue.path)).toEqual(['a', 'b', 'c'])
+})
+
+test('what is not here is said in the words of the kitchen', () => {
+  expect(notFound('style').message).toBe('This kitchen has no such style.')
+})
