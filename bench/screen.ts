@@ -51,10 +51,12 @@ async function startBare(scalePort: number) {
   const app = Fastify()
   const streams = new Set<PassThrough>()
   const socket = connect(scalePort, '127.0.0.1')
-  createInterface({ input: socket }).on('line', (line) => {
-    const weight = /weight=(\d+)/.exec(line)?.[1]
-    for (const stream of streams) stream.write(`data: ${weight}\n\n`)
-  })
+  createInterface({ input: socket })
+    .on('error', () => {})
+    .on('line', (line) => {
+      const weight = /weight=(\d+)/.exec(line)?.[1]
+      for (const stream of streams) stream.write(`data: ${weight}\n\n`)
+    })
   app.get('/', (_request, reply) => reply.type('text/html').send(BARE_PAGE))
   app.get('/stream', (request, reply) => {
     const stream = new PassThrough()

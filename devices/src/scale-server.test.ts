@@ -44,6 +44,17 @@ test('put, tare and lift do what hands do', async () => {
   await readingThat((reading) => reading.grams === 0 && reading.tareGrams === 0)
 })
 
+test('a client that breaks off leaves the scale to the others', async () => {
+  const other = connect((server.address() as { port: number }).port, '127.0.0.1')
+  await new Promise((resolve) => other.once('data', resolve))
+  other.resetAndDestroy()
+  await readingThat(() => true)
+  socket.write('put 90\n')
+  expect((await readingThat((reading) => reading.grams === 90)).state).toBeDefined()
+  socket.write('lift\n')
+  await readingThat((reading) => reading.grams === 0)
+})
+
 test('noise on the wire changes nothing', async () => {
   socket.write('put\nput -5\nput 1e9\n\u0000\nself-destruct\n')
   const reading = await readingThat(() => true)

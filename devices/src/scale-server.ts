@@ -32,7 +32,10 @@ export function startScaleServer({ port, name, scale: options = KITCHEN_BENCH_SC
     socket.setNoDelay(true)
     socket.on('error', () => socket.destroy())
     socket.on('close', () => sockets.delete(socket))
-    createInterface({ input: socket }).on('line', (line) => obey(line.trim()))
+    createInterface({ input: socket })
+      .on('line', (line) => obey(line.trim()))
+      // It repeats the socket's error; unheard, a client that breaks off would end the scale.
+      .on('error', () => {})
   })
   const ticking = setInterval(() => {
     const { weight, state, tare } = scale.read(Date.now())

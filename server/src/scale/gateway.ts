@@ -63,10 +63,13 @@ export class ScaleGateway {
       this.#tell(null)
       if (!this.#isClosed) this.#retry = setTimeout(() => this.#open(address), RECONNECT_MS)
     })
-    createInterface({ input: socket }).on('line', (line) => {
-      const reading = parseScaleLine(line)
-      if (reading) this.#tell(reading)
-    })
+    createInterface({ input: socket })
+      .on('line', (line) => {
+        const reading = parseScaleLine(line)
+        if (reading) this.#tell(reading)
+      })
+      // It repeats the socket's error, which is dealt with above; unheard, it would end the server.
+      .on('error', () => {})
   }
 
   #tell(reading: ScaleReading | null): void {

@@ -96,6 +96,24 @@ describe('the gateway', () => {
     for (const socket of sockets) socket.destroy()
   })
 
+  test('outlives a scale that breaks off in the middle of a line', async () => {
+    const port = await findFreePort()
+    let broken = 0
+    const server = createServer((socket) => {
+      socket.on('error', () => {})
+      socket.write('weight=2 unit=kg state=sta')
+      setTimeout(() => {
+        broken++
+        socket.resetAndDestroy()
+      }, 50)
+    }).listen(port, '127.0.0.1')
+    const gateway = new ScaleGateway(`127.0.0.1:${port}`)
+    await until(() => broken >= 2, soon)
+    expect(gateway.status).toMatchObject({ connected: false, reading: null })
+    gateway.close()
+    server.close()
+  })
+
   test('without a scale, weights are typed and commands refused', async () => {
     const test_ = await openTestApp()
     expect((await send(test_, 'GET', '/api/scale')).body).toEqual({ connected: false, address: null, reading: null })

@@ -1,0 +1,79 @@
+import type { FabricationRow, Item } from '@fleam/contract'
+import { act, fireEvent, screen } from '@testing-library/react'
+import { sixChickens } from '../../../../core/test/documents.ts'
+import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answerWith, problemOf } from '../../../test/server.ts'
+import { StartForm } from './start-form.tsx'
+
+const STYLE = { id: '019b76da-a8f2-7000-8003-000000000001', name: 'Supremes', minutesPerUnit: 9, piles: [] }
+const ITEM: Item = {
+  id: '019b76da-a8f2-7000-8003-000000000002',
+  name: 'Chicken',
+  species: 'poultry',
+  unitName: { one: 'bird', many: 'birds' },
+  unitWeight: { low: 1600, usual: 2100, high: 2600 },
+  styles: [STYLE],
+}
+const COOK = { id: '019b76da-a8f2-7000-8003-000000000003', name: 'Ondine', wagePerHour: 21.4 }
+const POST = `POST /api/kitchens/${LARCH_HALT.id}/fabrications`
+
+const last = {
+  id: 'x',
+  status: 'closed',
+  startedAt: '',
+  updatedAt: '',
+  document: sixChickens({ style: 'Supremes', meta: { supplier: 'Ostravale Poultry Yard', cook: 'Ondine' } }),
+  expected: null,
+} as unknown as FabricationRow
+
+const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
+const submit = () =>
+  act(async () => {
+    fireEvent.submit(screen.getByRole('button', { name: 'Start weighing' }).closest('form') as HTMLFormElement)
+  })
+
+test('needs the invoice’s weight alone where everything else is as last time', async () => {
+  const asked = answerWith({ [POST]: { status: 201, body: { record: { id: 'new' } } } })
+  renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[last]} />)
+  fill('Weight on the invoice', '12,6 kg')
+  await submit()
+  expect(asked[0]?.body).toMatchObject({
+    styleId: STYLE.id,
+    units: 6,
+    purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12600, pieces: 6, extras: 3 },
+    cookId: COOK.id,
+    supplier: 'Ostravale Poultry Yard',
+  })
+  expect(asked[0]?.body).toHaveProperty('id', expect.stringMatching(/^[0-9a-f-]{36}$/))
+})
+
+test('says what is missing instead of sending half of it', async () => {
+  const asked = answerWith({})
+  renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[]} />)
+  fill('How many birds', '1,5')
+  fill('Weight on the invoice', 'heavy')
+  await submit()
+  expect(asked).toEqual([])
+  expect(screen.getByRole('alert').textContent).toContain(
+    'needs how many birds, the weight on the invoice and the price',
+  )
+})
+
+test('a refusal is shown by field, and what was typed stays', async () => {
+  answerWith({
+    [POST]: problemOf('invalid-input', 400, [
+      { path: 'purchase.purge', message: 'must not be more than what was received' },
+    ]),
+  })
+  renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[last]} />)
+  fill('Weight on the invoice', '100')
+  fill('Liquid drained', '200')
+  await submit()
+  expect(screen.getByRole('alert').textContent).toContain('purchase.purge must not be more')
+  expect((screen.getByLabelText('Liquid drained') as HTMLInputElement).value).toBe('200')
+})
+
+test('a kitchen without styles says so', () => {
+  renderPart(<StartForm items={[]} cooks={[]} latest={[]} />)
+  expect(screen.getByText('This kitchen has no cut styles yet.')).toBeTruthy()
+})
