@@ -1,0 +1,101 @@
+import type { FabricationRow } from '@fleam/contract'
+import type { FabricationDocument } from '@fleam/core'
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { sixChickens } from '../../../../core/test/documents.ts'
+import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answerWith, problemOf } from '../../../test/server.ts'
+import { ImportButton } from './import-button.tsx'
+import { LatestRecords } from './latest-records.tsx'
+import { OpenFabrications } from './open-fabrications.tsx'
+
+const row = (document: FabricationDocument, changes: Partial<FabricationRow> = {}): FabricationRow => ({
+  id: '019b76da-a8f2-7000-8003-cbb2874dc7a1',
+  status: 'closed',
+  startedAt: '2026-11-24T08:00:00.000Z',
+  updatedAt: '2026-11-24T08:00:00.000Z',
+  document,
+  expected: null,
+  ...changes,
+})
+
+describe('a record in the list', () => {
+  const cellsOf = (document: FabricationDocument) => {
+    renderPart(<LatestRecords rows={[row(document)]} />)
+    return screen.getAllByRole('row').find((each) => within(each).queryByRole('link')) as HTMLElement
+  }
+
+  test('says both amounts and the verdict, and opens', () => {
+    const cells = cellsOf(sixChickens({ meta: { date: '2026-11-24', cook: 'Ondine' } }))
+    expect(cells.textContent).toMatch(/^Tue 24 Nov.*Ondine.*40\.1\u00a0%€\d\.\d\d€3\.99buy$/)
+    expect(within(cells).getByRole('link').getAttribute('href')).toBe('/verdict/019b76da-a8f2-7000-8003-cbb2874dc7a1')
+  })
+
+  test('with a pile missing says that instead of a verdict', () => {
+    expect(cellsOf(sixChickens({ piles: sixChickens().piles.slice(0, 2) })).textContent).toContain('a pile is missing')
+  })
+
+  test('with more out than in asks to check the weights', () => {
+    const over = sixChickens()
+    over.purchase.receivedWeight = 9000
+    expect(cellsOf(over).textContent).toContain('check the weights')
+  })
+
+  test('without an offer has a cost and no verdict', () => {
+    expect(cellsOf(sixChickens({ offers: [] })).textContent).toMatch(/€\d\.\d\d–no verdict$/)
+  })
+})
+
+test('what is on the board says how much is still to weigh, and goes on with one touch', () => {
+  const piles = sixChickens().piles.map((pile, at) => (at === 0 ? pile : { ...pile, weight: 0 }))
+  const open = row(sixChickens({ piles, meta: { cook: 'Marit' } }), { status: 'open', expected: sixChickens() })
+  renderPart(<OpenFabrications rows={[open]} />)
+  expect(screen.getByText(/Marit · 9,043 g of 12\.54 kg still to weigh/)).toBeTruthy()
+  expect(screen.getByRole('link', { name: 'Go on weighing' }).getAttribute('href')).toBe(`/bench/${open.id}`)
+})
+
+describe('importing', () => {
+  const choose = async (text: string) => {
+    const file = Object.assign(new File([text], 'record.json'), { text: async () => text })
+    await act(async () => {
+      fireEvent.change(screen.getByLabelText('Fabrication document'), { target: { files: [file] } })
+    })
+  }
+  const asImport = (asked: { method: string; path: string }[]) =>
+    asked.filter(
+      (each) =>
+        each.method === 'POST' && each.path.startsWith(`/api/kitchens/${LARCH_HALT.id}/fabrications/import?id=`),
+    )
+
+  test('sends the document as it is, under a new id', async () => {
+    const asked = answerWith({})
+    renderPart(<ImportButton />)
+    await choose('{"format":"fleam/fabrication"}')
+    expect(asImport(asked)).toMatchObject([{ body: { format: 'fleam/fabrication' } }])
+    expect((await screen.findByRole('alert')).textContent).toContain('The server does not answer')
+  })
+
+  test('refuses half a file before it is sent', async () => {
+    const asked = answerWith({})
+    renderPart(<ImportButton />)
+    await choose('{"format":')
+    expect(asked).toEqual([])
+    expect(screen.getByRole('alert').textContent).toBe('record.json is not whole JSON. Nothing was kept of it.')
+  })
+
+  test('says field by field what the server refuses', async () => {
+    globalThis.fetch = (async () => {
+      const { status, body } = problemOf('invalid-input', 400, [
+        { path: 'piles[0].weight', message: 'must not be negative' },
+      ])
+      return {
+        ok: false,
+        status,
+        headers: new Headers({ 'content-type': 'application/problem+json' }),
+        json: async () => body,
+      }
+    }) as unknown as typeof fetch
+    renderPart(<ImportButton />)
+    await choose('{}')
+    expect((await screen.findByRole('alert')).textContent).toContain('piles[0].weight must not be negative')
+  })
+})
