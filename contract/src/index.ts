@@ -1,5 +1,6 @@
 /** The front door of the contract: schemas of everything that crosses a wire or a file, and their types. */
 export { appraisal } from './appraisal.ts'
+export { editOf } from './edit.ts'
 export type {
   FabricationEdit,
   FabricationRecord,

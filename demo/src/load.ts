@@ -1,4 +1,4 @@
-import type { FabricationState, Item, Style } from '@fleam/contract'
+import { editOf, type FabricationState, type Item, type Style } from '@fleam/contract'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
 import { type DemoKitchen, type DemoSession, scenario } from './scenario.ts'
 
@@ -111,23 +111,11 @@ async function loadSession(client: Client, path: string, style: Style, cookId: s
   }))
   await client.send('POST', `${path}/fabrications/${session.id}/readings`, { readings })
   if (record.status === 'open' && record.version === 1)
-    await client.send('PUT', `${path}/fabrications/${session.id}`, editOf(record, session))
+    await client.send('PUT', `${path}/fabrications/${session.id}`, asItEnded(record, session))
 }
 
-function editOf(record: FabricationState['record'], session: DemoSession) {
-  const {
-    id: _id,
-    currency: _c,
-    item: _i,
-    style: _s,
-    species: _p,
-    startedAt: _t,
-    closedAt: _d,
-    updatedAt: _u,
-    ...edit
-  } = record
-  return {
-    ...edit,
+function asItEnded(record: FabricationState['record'], session: DemoSession) {
+  return editOf(record, {
     labour: record.labour.map((entry) => ({ ...entry, minutes: session.minutes })),
     consumables: [{ name: 'bags and labels', cost: 0.3 * session.script.birds }],
     piles: record.piles.map((pile) =>
@@ -136,5 +124,5 @@ function editOf(record: FabricationState['record'], session: DemoSession) {
         : pile,
     ),
     status: session.isClosed ? 'closed' : 'open',
-  }
+  })
 }

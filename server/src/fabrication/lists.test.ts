@@ -1,4 +1,10 @@
-import type { FabricationRow, FabricationState, Item, Kitchen } from '@fleam/contract'
+import {
+  type FabricationRow,
+  type FabricationState,
+  type Item,
+  type Kitchen,
+  editOf as wholeEdit,
+} from '@fleam/contract'
 import { v7 as newId } from 'uuid'
 import {
   openTestApp,
@@ -9,6 +15,9 @@ import {
   type TestApp,
   weighing,
 } from '../../test/harness.ts'
+
+/** An edit that may hold anything, right or wrong. */
+const editOf = ({ record }: FabricationState, changes: object = {}) => ({ ...wholeEdit(record), ...changes })
 
 let test_: TestApp
 let kitchen: Kitchen
@@ -27,21 +36,6 @@ const rows = async (): Promise<FabricationRow[]> => (await send(test_, 'GET', pa
 async function styleId(): Promise<string> {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
   return items[0]?.styles[0]?.id as string
-}
-
-function editOf({ record }: FabricationState, changes: object) {
-  const {
-    id: _id,
-    currency: _c,
-    item: _i,
-    style: _s,
-    species: _p,
-    startedAt: _t,
-    closedAt: _d,
-    updatedAt: _u,
-    ...edit
-  } = record
-  return { ...edit, ...changes }
 }
 
 test('open fabrications come first, then the newest', async () => {

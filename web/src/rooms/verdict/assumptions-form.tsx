@@ -1,4 +1,5 @@
 import type { FabricationEdit, FabricationRecord } from '@fleam/contract'
+import { editOf } from '@fleam/contract'
 import {
   ALLOCATIONS,
   type Allocation,
@@ -14,7 +15,6 @@ import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useChangeFabrication } from '../../data/queries.ts'
-import { editOf } from '../../parts/edit.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'

@@ -1,4 +1,4 @@
-import { type Comparison, labourMinutes, leadingComparison, type Quantity } from '@fleam/core'
+import { type Comparison, type FigureRef, labourMinutes, leadingComparison, type Quantity } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
@@ -16,6 +16,8 @@ interface TurningPoint {
   figure: TurningFigure
   quantity: Quantity
   now: number | null
+  /** Where today's value is a figure itself, and not something that was entered. */
+  nowRef?: FigureRef
   turnsAt: number | null
 }
 
@@ -42,10 +44,18 @@ export function BreakEvens() {
           </tr>
         </thead>
         <tbody>
-          {points.map(({ label, figure, quantity, now, turnsAt }) => (
+          {points.map(({ label, figure, quantity, now, nowRef, turnsAt }) => (
             <tr key={figure}>
               <th scope="row">{label}</th>
-              <td className="number">{now === null ? '–' : format.quantity(now, quantity)}</td>
+              <td className="number">
+                {nowRef ? (
+                  <MaybeFigure of={nowRef} value={now} word={(value) => format.quantity(value, quantity)} />
+                ) : now === null ? (
+                  '–'
+                ) : (
+                  format.quantity(now, quantity)
+                )}
+              </td>
               <td className="number">
                 {turnsAt === null ? (
                   <span className="none">cannot</span>
@@ -80,6 +90,7 @@ function turningPoints(
       figure: 'apPricePerKg',
       quantity: 'money-per-kg',
       now: appraisal.cost.apPricePerKg,
+      nowRef: { group: 'cost', figure: 'apPricePerKg' },
       turnsAt: breakEven.apPricePerKg,
     },
     {
@@ -94,6 +105,7 @@ function turningPoints(
       figure: 'breakEvenPortions',
       quantity: 'count',
       now: pile?.portions ?? null,
+      nowRef: { group: 'pile', pile: comparison.pile, figure: 'portions' },
       turnsAt: breakEven.portions,
     },
     {
@@ -101,6 +113,7 @@ function turningPoints(
       figure: 'pileYield',
       quantity: 'share',
       now: pile?.share ?? null,
+      nowRef: { group: 'pile', pile: comparison.pile, figure: 'share' },
       turnsAt: breakEven.pileYield,
     },
     {

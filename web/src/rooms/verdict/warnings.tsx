@@ -1,8 +1,8 @@
 import type { FabricationRecord } from '@fleam/contract'
+import { editOf } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
 import { useChangeFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
-import { editOf } from '../../parts/edit.ts'
 import { Failed } from '../../parts/states.tsx'
 
 /** What to know before trusting the figures, in plain words. */

@@ -1,7 +1,7 @@
-import type { FabricationEdit, FabricationRecord } from '@fleam/contract'
+import type { FabricationEdit, FabricationRecord } from './fabrication.ts'
 
 /** The editable part of a record with some of it changed, at the version it was read at. */
-export function editOf(record: FabricationRecord, changes: Partial<FabricationEdit>): FabricationEdit {
+export function editOf(record: FabricationRecord, changes: Partial<FabricationEdit> = {}): FabricationEdit {
   const { id: _id, currency: _currency, item: _item, style: _style, species: _species, ...rest } = record
   const { startedAt: _startedAt, closedAt: _closedAt, updatedAt: _updatedAt, ...editable } = rest
   return { ...editable, ...changes }
