@@ -63,4 +63,5 @@ export {
   pricePerKg,
   pricePerWeight,
   roundParts,
+  shownDifference,
 } from './units/index.ts'

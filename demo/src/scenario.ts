@@ -74,7 +74,7 @@ function playSession(script: SessionScript, now: Date, random: () => number, new
   const start = startOf(script, now)
   const birdWeight = normal(2100, 25)()
   const ap = Math.round((script.birds * birdWeight) / 20) * 20
-  const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - 40 - random() * 30)
+  const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - script.birds * (6 + random() * 6))
   const purge = gramsStep(script.birds * (12 + random() * 6))
   const weighings = weighPiles(script, received, normal, random).map((each, at) => ({
     ...each,

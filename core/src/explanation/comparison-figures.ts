@@ -125,7 +125,7 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
         ),
         constant(GRAMS_PER_KILOGRAM),
       ),
-      note: 'Per kilo, charges included, all else as it is.',
+      note: 'Charges included, all else as it is.',
     }
   },
   offerAmount: ({ offer, comparison, portionWeight }) => ({

@@ -1,4 +1,4 @@
-export { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts } from './money.ts'
+export { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts, shownDifference } from './money.ts'
 export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './weight.ts'
 export {
   formatNumber,

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts } from './money.ts'
+import { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts, shownDifference } from './money.ts'
 
 test('rounds to the minor unit of the currency', () => {
   expect(minorDigits('JPY')).toBe(0)
@@ -13,6 +13,11 @@ test('gives a price per pound where the kitchen works in pounds', () => {
   expect(pricePerWeight(10, 'imperial').amount).toBeCloseTo(4.5359237, 9)
   expect(pricePerKg(pricePerWeight(10, 'imperial').amount, 'imperial')).toBeCloseTo(10, 9)
   expect(pricePerWeight(10, 'metric')).toEqual({ amount: 10, per: 'kg' })
+})
+
+test('a difference agrees with the amounts that stand beside it', () => {
+  expect(shownDifference(3.7634, 3.6679, 'EUR')).toBe(0.09)
+  expect(shownDifference(3.4, 3.6, 'JPY')).toBe(-1)
 })
 
 test('the remainder of rounding goes to the largest part', () => {

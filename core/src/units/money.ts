@@ -31,6 +31,12 @@ export function pricePerWeight(perKg: number, system: WeightSystem): { amount: n
   return { amount: (perKg / GRAMS_PER_KILOGRAM) * GRAMS_PER_POUND, per: 'lb' }
 }
 
+/** The difference of two amounts as they are shown, so that a reader who takes one from the other finds it. */
+export function shownDifference(a: number, b: number, currency: string): number {
+  const scale = 10 ** minorDigits(currency)
+  return (Math.round(a * scale) - Math.round(b * scale)) / scale
+}
+
 /** The other way: a price per kilo or per pound, as this kitchen says it, as a price per kilo. */
 export function pricePerKg(amount: number, system: WeightSystem): number {
   return system === 'metric' ? amount : (amount / GRAMS_PER_POUND) * GRAMS_PER_KILOGRAM

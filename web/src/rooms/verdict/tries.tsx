@@ -7,6 +7,7 @@ import {
   pricePerKg,
   pricePerWeight,
   reprice,
+  shownDifference,
   yearly,
 } from '@fleam/core'
 import { useState } from 'react'
@@ -41,12 +42,12 @@ function NewPrice() {
         value={null}
         onChange={setAmount}
       />
-      {piles.map(({ name, byFactor, inFull, difference }) => (
+      {piles.map(({ name, byFactor, inFull }) => (
         <p key={name} className="answer">
           A portion of {name}: <strong>{inFull === null ? '–' : format.money(inFull)}</strong> summed in full
-          {byFactor === null || difference === null
+          {byFactor === null || inFull === null
             ? ''
-            : `, ${format.money(byFactor)} by its factor, ${format.money(Math.abs(difference))} apart because labour and by-products do not move with the price`}
+            : `, ${format.money(byFactor)} by its factor, ${format.money(Math.abs(shownDifference(byFactor, inFull, document.currency)))} apart because labour and by-products do not move with the price`}
           .
         </p>
       ))}
