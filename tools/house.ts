@@ -31,6 +31,8 @@ export class House {
   #databaseUrl = ''
   #children = new Map<string, ChildProcess>()
   #isStopping = false
+  /** The data folder is ours: nobody else ran on it when we began. */
+  #hasFolder = false
 
   constructor(options: HouseOptions) {
     this.#options = options
@@ -51,6 +53,7 @@ export class House {
       throw new Error(`Port ${this.#options.port} is in use. Choose another with FLEAM_PORT.`)
     }
     mkdirSync(this.#folder, { recursive: true })
+    this.#hasFolder = true
     this.#write()
     await step('pages', buildPages)
     if (this.#options.databaseUrl === null) await step('database', () => this.#startDatabase())
@@ -66,7 +69,7 @@ export class House {
     this.#isStopping = true
     await Promise.all([...this.#children.values()].map((child) => stopProcess(child.pid as number, STOP_MS)))
     await this.#database?.stop()
-    rmSync(stateFile(this.#folder), { force: true })
+    if (this.#hasFolder) rmSync(stateFile(this.#folder), { force: true })
   }
 
   async #startDatabase(): Promise<void> {

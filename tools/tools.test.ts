@@ -1,4 +1,8 @@
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { House, stopRunning } from './house.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { isAlive, runProgram, stopProcess, until } from './processes.ts'
 
@@ -25,3 +29,42 @@ test('a program of ours is started and ended', async () => {
   await exited
   expect(isAlive(child.pid as number)).toBe(false)
 }, 30_000)
+
+describe('a data folder', () => {
+  let folder: string
+  const state = () => join(folder, 'running.json')
+  const house = (port: number) =>
+    new House({ port, dataFolder: folder, isDemo: false, databaseUrl: 'mysql://nobody@127.0.0.1:1/x', scale: null })
+
+  beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), 'fleam-house-'))
+  })
+  afterEach(() => rmSync(folder, { recursive: true, force: true }))
+
+  test('that a running Fleam has is refused to a second one, and left to the first', async () => {
+    writeFileSync(state(), JSON.stringify({ supervisor: process.ppid, children: [] }))
+    const second = house(await findFreePort())
+    await expect(second.start()).rejects.toThrow('runs already on this data folder')
+    await second.stop()
+    expect(existsSync(state())).toBe(true)
+  })
+
+  test('is not touched where the port is taken', async () => {
+    const server = createServer()
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+    const { port } = server.address() as { port: number }
+    await expect(house(port).start()).rejects.toThrow('FLEAM_PORT')
+    expect(existsSync(state())).toBe(false)
+    server.close()
+  })
+
+  test('of a Fleam that was killed is cleared of what it left running', async () => {
+    const port = await findFreePort()
+    const orphan = runProgram('devices/src/scale-main.ts', { FLEAM_SCALE_PORT: String(port) })
+    await until(async () => !(await isPortFree(port)), { timeoutMs: 20_000, everyMs: 50 })
+    writeFileSync(state(), JSON.stringify({ supervisor: 2 ** 22 - 1, children: [orphan.pid] }))
+    expect(await stopRunning(folder)).toBe(true)
+    expect(await isPortFree(port)).toBe(true)
+    expect(await stopRunning(folder)).toBe(false)
+  }, 30_000)
+})
