@@ -49,6 +49,8 @@ export class House {
 
   async start(): Promise<void> {
     this.#refuseSecond()
+    // What a killed one left running is ended first: it holds the port and the data.
+    await stopRunning(this.#folder)
     if (!(await isPortFree(this.#options.port))) {
       throw new Error(`Port ${this.#options.port} is in use. Choose another with FLEAM_PORT.`)
     }
@@ -152,13 +154,24 @@ function readState(folder: string): RunningState | null {
   return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as RunningState) : null
 }
 
+const OUR_PROGRAMS = /tools\/main\.ts|server\/src\/main\.ts|devices\/src\/scale-main\.ts|mariadbd/
+
+/** True where a process is one that we start: a number may have gone to another program meanwhile. */
+function isOurProgram(pid: number): boolean {
+  try {
+    return OUR_PROGRAMS.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'))
+  } catch {
+    return false
+  }
+}
+
 /** Stops the Fleam that runs on a data folder, and what a killed one left behind. Returns whether there was one. */
 export async function stopRunning(dataFolder: string): Promise<boolean> {
   const folder = resolve(dataFolder)
   const running = readState(folder)
   if (!running) return false
-  await stopProcess(running.supervisor, STOP_MS * 3)
-  for (const pid of running.children) await stopProcess(pid, STOP_MS)
+  if (isOurProgram(running.supervisor)) await stopProcess(running.supervisor, STOP_MS * 3)
+  for (const pid of running.children.filter(isOurProgram)) await stopProcess(pid, STOP_MS)
   rmSync(stateFile(folder), { force: true })
   return true
 }
