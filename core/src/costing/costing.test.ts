@@ -2,7 +2,7 @@ import type { Pile } from '../index.ts'
 import { allocate } from './allocation.ts'
 import { creditByPolicy, creditOf } from './credit.ts'
 import { ratio } from './pile-cost.ts'
-import { pieceStatistics, portionsOf, servedPieces } from './portions.ts'
+import { boundOf, pieceStatistics, portionsOf, servedPieces } from './portions.ts'
 
 const bones: Pile = {
   name: 'bones',
@@ -79,6 +79,14 @@ describe('portions', () => {
   test('each piece is below, within or above, and the bounds themselves are within', () => {
     const statistics = pieceStatistics({ ...pieces, pieces: [94, 95, 120, 121] }, 430)
     expect(statistics).toMatchObject({ served: 3, below: 1, within: 2, above: 1 })
+  })
+
+  test('one piece is judged by the same rule as all of them', () => {
+    const { below, within, above } = pieceStatistics({ ...pieces, pieces: [94, 95, 120, 121] }, 430)
+    const bounds = [94, 95, 120, 121].map((piece) => boundOf(piece, 95, 120))
+    expect(bounds).toEqual(['below', 'within', 'within', 'above'])
+    expect({ below, within, above }).toEqual({ below: 1, within: 2, above: 1 })
+    expect(boundOf(1, null, null)).toBe('within')
   })
 
   test('a piece too heavy is served and its excess given away; one too light is not', () => {

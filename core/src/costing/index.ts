@@ -11,4 +11,5 @@ export {
 export { creditByPolicy, creditOf } from './credit.ts'
 export type { PileResult } from './pile-cost.ts'
 export { otherPileResult, primaryPileResult, ratio } from './pile-cost.ts'
-export { pieceStatistics, portionsOf, servedPieces } from './portions.ts'
+export type { PieceBound } from './portions.ts'
+export { boundOf, pieceStatistics, portionsOf, servedPieces } from './portions.ts'

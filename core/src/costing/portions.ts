@@ -19,6 +19,14 @@ export function servedPieces(pile: Pile): readonly number[] {
   return low === undefined ? pieces : pieces.filter((piece) => piece >= low)
 }
 
+export type PieceBound = 'below' | 'within' | 'above'
+
+/** Where one piece lies against the bounds of its pile; a bound itself is within. */
+export function boundOf(grams: number, low: number | null, high: number | null): PieceBound {
+  if (low !== null && grams < low) return 'below'
+  return high !== null && grams > high ? 'above' : 'within'
+}
+
 export interface PieceStatistics {
   /** Pieces that reach `low`: all of them where it is not given. */
   served: number

@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import { NavLink, Outlet, useNavigate } from 'react-router-dom'
 import { useKitchens } from '../data/queries.ts'
 import { KeptHere } from '../outbox/kept-here.tsx'
+import { Refused } from '../outbox/refused.tsx'
 import { KitchenContext } from '../parts/kitchen-context.ts'
 import { Failed, Loading } from '../parts/states.tsx'
 import { SetUp } from '../rooms/set-up/set-up.tsx'
@@ -55,6 +56,7 @@ export function Frame() {
         )}
         <ThemeButton />
       </header>
+      <Refused />
       <main id="room" key={kitchen.id} tabIndex={-1}>
         <Suspense fallback={<Loading what="the room" />}>
           <Outlet />

@@ -2,11 +2,10 @@ import { useOutbox } from './page-outbox.ts'
 
 /** Says how many readings are on this device alone; nothing while the server has them all. */
 export function KeptHere() {
-  const { waiting, refused } = useOutbox()
+  const { waiting } = useOutbox()
   return (
     <span className="kept-here" role="status" aria-live="polite">
       {waiting.length > 0 ? `${waiting.length} kept here` : null}
-      {refused.length > 0 ? ` ${refused.length} refused` : null}
     </span>
   )
 }

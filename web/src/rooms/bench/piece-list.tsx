@@ -1,18 +1,11 @@
-import type { PileResult, PlannedPile } from '@fleam/core'
+import { boundOf, type PieceBound, type PileResult } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import type { Bench } from './use-bench.ts'
 import type { StandingReading } from './use-live-fabrication.ts'
 
-type Bound = 'too light' | 'in bounds' | 'too heavy'
-
-/** Where a piece lies against the bounds of its pile; the core counts them by the same rule. */
-function boundOf(grams: number, { low, high }: PlannedPile): Bound {
-  if (low !== null && grams < low) return 'too light'
-  return high !== null && grams > high ? 'too heavy' : 'in bounds'
-}
-
-const MARKS: Readonly<Record<Bound, string>> = { 'too light': '▽', 'in bounds': '', 'too heavy': '△' }
+const MARKS: Readonly<Record<PieceBound, string>> = { below: '▽', within: '', above: '△' }
+const BOUND_WORDS: Readonly<Record<PieceBound, string>> = { below: 'too light', within: '', above: 'too heavy' }
 
 /** The weighings of the active pile, newest first; each can be taken back. */
 export function PieceList({ bench }: { bench: Bench }) {
@@ -54,7 +47,7 @@ export function PieceList({ bench }: { bench: Bench }) {
           <Piece
             key={reading.id}
             reading={reading}
-            bound={isPieces ? boundOf(reading.grams, pile) : 'in bounds'}
+            bound={isPieces ? boundOf(reading.grams, pile.low, pile.high) : 'within'}
             words={format.weight(reading.grams)}
             onWithdraw={() => bench.withdraw(reading.id)}
           />
@@ -66,18 +59,18 @@ export function PieceList({ bench }: { bench: Bench }) {
 
 interface PieceProps {
   reading: StandingReading
-  bound: Bound
+  bound: PieceBound
   words: string
   onWithdraw: () => void
 }
 
 function Piece({ reading, bound, words, onWithdraw }: PieceProps) {
   return (
-    <li className={bound === 'in bounds' ? '' : 'out-of-bounds'}>
+    <li className={bound === 'within' ? '' : 'out-of-bounds'}>
       <button type="button" onClick={onWithdraw} title="Touch to take it back">
         <span aria-hidden>{MARKS[bound]}</span>
         {words}
-        {bound === 'in bounds' ? null : <span className="visually-hidden">, {bound}</span>}
+        {bound === 'within' ? null : <span className="visually-hidden">, {BOUND_WORDS[bound]}</span>}
         {reading.isKeptHere ? <em> kept here</em> : null}
         <span className="visually-hidden">, take back</span>
       </button>

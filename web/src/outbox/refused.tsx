@@ -1,0 +1,27 @@
+import Button from 'react-bootstrap/Button'
+import { useFormat } from '../parts/use-format.ts'
+import { outbox, useOutbox } from './page-outbox.ts'
+import type { OutboxEntry } from './store.ts'
+
+/** Weighings that the server would not take, each with its reason; they stay on this device until somebody lets them go. */
+export function Refused() {
+  const { refused } = useOutbox()
+  const format = useFormat()
+  if (refused.length === 0) return null
+  const wordsOf = (entry: OutboxEntry) =>
+    entry.kind === 'reading' ? format.weight(entry.reading.grams) : 'A withdrawal'
+  return (
+    <section className="refused" role="alert">
+      <ul>
+        {refused.map(({ entry, reason }) => (
+          <li key={entry.id}>
+            {wordsOf(entry)} was not taken: {reason} It is kept here.{' '}
+            <Button size="sm" variant="outline-dark" onClick={() => void outbox.dismiss(entry.id)}>
+              Let it go
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
