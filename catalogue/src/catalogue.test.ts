@@ -1,6 +1,27 @@
-import { CATALOGUE, cautionsFor, DEFERS_TO } from './index.ts'
+import { settleStyle } from '@fleam/core'
+import {
+  CATALOGUE,
+  CAUTIONS,
+  type CatalogueItem,
+  type CatalogueStyle,
+  cautionById,
+  cautionsFor,
+  DEFERS_TO,
+  DRAWINGS,
+  drawingOf,
+} from './index.ts'
 
 const styles = CATALOGUE.flatMap((item) => item.styles.map((style) => [style.id, style, item] as const))
+
+/** Every way in which a style's options can be chosen. */
+function ways(style: CatalogueStyle): Record<string, string>[] {
+  return style.options.reduce<Record<string, string>[]>(
+    (all, { id, choices }) => all.flatMap((way) => choices.map((choice) => ({ ...way, [id]: choice.id }))),
+    [{}],
+  )
+}
+const settled = (style: CatalogueStyle) => ways(style).map((way) => settleStyle(style, way))
+const stepOf = (item: CatalogueItem) => item.styles.flatMap((style) => style.steps)
 
 test('every id is there once', () => {
   const ids = [...CATALOGUE.map((item) => item.id), ...styles.map(([id]) => id)]
@@ -8,32 +29,143 @@ test('every id is there once', () => {
 })
 
 describe.each(styles)('%s', (_id, style, item) => {
-  test('shares and normal loss add to the whole', () => {
-    const shares = style.piles.reduce((sum, pile) => sum + pile.expectedShare, 0)
-    expect(shares + style.normalLoss).toBeCloseTo(1, 9)
+  test('shares and normal loss add to the whole, whatever is chosen', () => {
     expect(style.normalLoss).toBeGreaterThanOrEqual(0.005)
     expect(style.normalLoss).toBeLessThanOrEqual(0.03)
+    for (const { piles, minutesPerUnit } of settled(style)) {
+      const shares = piles.reduce((sum, pile) => sum + (pile.expectedShare ?? 0), 0)
+      expect(shares + style.normalLoss).toBeCloseTo(1, 9)
+      expect(minutesPerUnit).toBeGreaterThan(0)
+    }
   })
 
-  test('has a portion pile, and names no pile twice', () => {
+  test('has a portion pile, and names no pile and no step twice', () => {
     const names = style.piles.map((pile) => pile.name)
     expect(new Set(names).size).toBe(names.length)
     expect(style.piles.some((pile) => pile.class === 'primary')).toBe(true)
+    for (const { steps } of settled(style)) {
+      const ids = steps.map((step) => step.id)
+      expect(new Set(ids).size).toBe(ids.length)
+    }
   })
 
   test('bounds of a portion agree with the yield of a usual unit', () => {
     for (const pile of style.piles) {
-      if (!pile.bounds || pile.portionsPerUnit === null) continue
+      if (!pile.bounds || pile.portionsPerUnit === null || pile.expectedShare === null) continue
       const usual = (item.unitWeight.usual * pile.expectedShare) / pile.portionsPerUnit
       expect(pile.bounds.low).toBeLessThan(pile.bounds.target)
       expect(pile.bounds.high).toBeGreaterThan(pile.bounds.target)
       expect(Math.abs(pile.bounds.target / usual - 1)).toBeLessThan(0.03)
     }
   })
+
+  test('every pile is filled by a step, whatever is chosen, and no step fills a pile that is not there', () => {
+    const names = style.piles.map((pile) => pile.name)
+    for (const { steps } of settled(style)) {
+      expect([...new Set(steps.flatMap((step) => step.piles))].sort()).toEqual([...names].sort())
+    }
+  })
+
+  test('every step says what to do, how to tell that it is right, and what goes wrong', () => {
+    for (const step of style.steps) {
+      expect(step.doing.length).toBeGreaterThan(20)
+      expect(step.check.length).toBeGreaterThan(10)
+      expect(step.mistakes.length).toBeGreaterThan(0)
+      if (step.gain) expect(style.piles.map((pile) => pile.name)).toContain(step.gain.pile)
+    }
+  })
+
+  test('choices hang together: steps and piles that they name are there', () => {
+    const stepIds = style.steps.map((step) => step.id)
+    for (const option of style.options) {
+      for (const choice of option.choices) {
+        for (const pile of Object.keys(choice.shares)) expect(style.piles.map((each) => each.name)).toContain(pile)
+        for (const id of choice.order ?? []) expect(stepIds).toContain(id)
+      }
+    }
+    for (const { when } of style.steps) {
+      if (!when) continue
+      const option = style.options.find((each) => each.id === when.option)
+      expect(option?.choices.map((choice) => choice.id)).toContain(when.choice)
+    }
+  })
+
+  test('what a step cuts and where a pile comes from are drawn', () => {
+    const { views } = drawingOf(item.drawing)
+    for (const { cut } of style.steps) if (cut) expect(views.some((view) => cut in view.cuts) || cut).toBe(true)
+    for (const { region } of style.piles) {
+      if (region) expect(views.some((view) => region in view.regions) || region).toBe(true)
+    }
+  })
 })
 
-test('poultry has its cautions at the board and on the label, and each defers', () => {
-  expect(cautionsFor('poultry', 'board').map((caution) => caution.id)).toEqual(['knife', 'cold-chain', 'poultry-last'])
-  expect(cautionsFor('poultry', 'label')[0]?.text).toContain('74 °C')
-  expect(DEFERS_TO).toContain('local code')
+describe('cautions', () => {
+  const steps = CATALOGUE.flatMap((item) => stepOf(item).map((step) => ({ item, step })))
+
+  test('that a step names are there, and may stand at a step', () => {
+    for (const { step } of steps) {
+      for (const id of step.cautions) expect([id, cautionById(id) !== undefined]).toEqual([id, true])
+    }
+  })
+
+  test('stand at every step of poultry and fish', () => {
+    for (const { item, step } of steps) {
+      if (item.species === 'poultry') expect(step.cautions).toContain('poultry-dry')
+      if (item.species === 'fish') expect(step.cautions).toContain('fish-cold')
+    }
+  })
+
+  test('stand wherever a saw or a binding enzyme is used, and on the label of what was bonded', () => {
+    expect(steps.some(({ step }) => step.tool === 'saw')).toBe(true)
+    for (const { step } of steps) {
+      if (step.tool === 'saw') expect(step.cautions).toContain('saw')
+      if (step.tool === 'enzyme') expect(step.cautions).toContain('bonding')
+      if (step.piles.includes('bonded steaks')) expect(step.cautions).toContain('bonded-label')
+    }
+  })
+
+  test.each(['poultry', 'fish', 'red-meat'] as const)(
+    'for %s are there at the board, at receiving, for cooking and on the label',
+    (species) => {
+      for (const place of ['board', 'receiving', 'cooking', 'label'] as const) {
+        expect(cautionsFor(species, place).length).toBeGreaterThan(0)
+      }
+    },
+  )
+
+  test('say their temperatures in both scales, and defer', () => {
+    for (const { text } of CAUTIONS) if (text.includes('°C')) expect(text).toMatch(/°C \(\d+ °F\)/)
+    expect(cautionsFor('poultry', 'label')[0]?.text).toContain('74 °C')
+    expect(DEFERS_TO).toContain('local code')
+  })
+})
+
+test.each(DRAWINGS)('the drawing of %s has views with regions and cuts inside their frame', (name) => {
+  for (const view of drawingOf(name).views) {
+    expect(Object.keys(view.regions).length).toBeGreaterThan(4)
+    for (const path of [...view.outline, ...Object.values(view.regions), ...Object.values(view.cuts)]) {
+      const numbers = (path.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number)
+      numbers.forEach((number, at) => {
+        expect(number).toBeGreaterThanOrEqual(0)
+        expect(number).toBeLessThanOrEqual(at % 2 === 0 ? view.width : view.height)
+      })
+    }
+  }
+})
+
+test('questions on which cooks differ are there to choose', () => {
+  const questions = new Set(styles.flatMap(([, style]) => style.options.map((each) => each.question)))
+  for (const question of [
+    'Wishbone',
+    'Order',
+    'Frenching',
+    'Rib cage',
+    'Pin bones',
+    'Boning it whole',
+    'Cutting',
+    'Tail',
+    'Bone on the portion',
+  ]) {
+    expect(questions).toContain(question)
+  }
 })

@@ -1,50 +1,149 @@
-import type { Caution, Species } from './schema.ts'
+import type { Caution, CautionPlace, Species } from './schema.ts'
 
 /** The sentence that stands wherever a caution does. */
 export const DEFERS_TO = 'Defaults only. Your local code, your kitchen’s approved plan and licensed practice decide.'
 
-const EVERY_BOARD: readonly Caution[] = [
-  {
-    id: 'knife',
-    place: 'board',
-    severity: 'warning',
-    source: 'common knife practice',
-    text: 'Cut away from the hand, fingers out of the blade’s path; glove on the holding hand at joints; sharp knife, dry handle, board that does not slip.',
-  },
-  {
-    id: 'cold-chain',
-    place: 'board',
-    severity: 'warning',
-    source: 'common food-code default',
+type Words = Omit<Caution, 'id' | 'severity' | 'source'> & Partial<Pick<Caution, 'severity' | 'source'>>
+const caution = (id: string, words: Words): Caution => ({
+  id,
+  severity: 'warning',
+  source: 'common food-code default',
+  ...words,
+})
+const KNIFE_PRACTICE = 'common knife practice'
+
+/** Every caution, the gravest for the hand first. */
+export const CAUTIONS: readonly Caution[] = [
+  caution('saw', {
+    places: ['step'],
+    species: null,
+    source: KNIFE_PRACTICE,
+    text: 'Saw: eye protection on, the piece held fast on a cloth, fingers behind the blade. Wrap bone ends before they are trimmed, so that chips do not fly.',
+  }),
+  caution('glove', {
+    places: ['step'],
+    species: null,
+    source: KNIFE_PRACTICE,
+    text: 'Cut-resistant glove on the hand that holds: joints and bones turn the blade.',
+  }),
+  caution('knife', {
+    places: ['step', 'board'],
+    species: null,
+    source: KNIFE_PRACTICE,
+    text: 'Cut away from the hand, fingers out of the blade’s path. Sharp knife, dry handle, board that does not slip: a blunt knife slips.',
+  }),
+  caution('bonding', {
+    places: ['step'],
+    species: null,
+    text: 'Enzyme powder: gloves and dust mask. Set it for 6 to 12 hours at or below 5 °C (41 °F). From here on the meat counts as non-intact: the old surface is inside.',
+  }),
+  caution('cold-chain', {
+    places: ['board', 'receiving'],
+    species: null,
     text: 'Keep it at or below 5 °C (41 °F). Back in the cold within 30 minutes on the board, 2 hours above 5 °C in all.',
-  },
+  }),
+  caution('fish-cold', {
+    places: ['step', 'board', 'receiving'],
+    species: ['fish'],
+    text: 'Fish that can form histamine stays at or below 4 °C (39 °F) throughout. Wild catch: season, bag and size limits.',
+  }),
+  caution('poultry-dry', {
+    places: ['step'],
+    species: ['poultry'],
+    text: 'Do not rinse poultry: splashes carry bacteria across the room. Pat it dry; a wet bird slides too.',
+  }),
+  caution('poultry-last', {
+    places: ['board'],
+    species: ['poultry'],
+    text: 'Poultry is cut last, alone. Clean and sanitise board, knife, hands and scale after it.',
+  }),
+  caution('fish-first', {
+    places: ['board'],
+    species: ['fish'],
+    text: 'Fish is cut after ready-to-eat food and before meat, alone. It is an allergen: board, knife and containers are cleaned before and after.',
+  }),
+  caution('meat-order', {
+    places: ['board'],
+    species: ['red-meat'],
+    text: 'One species at a time: whole red meat after fish, before minced meat, before poultry. Clean board, knife, hands and scale between.',
+  }),
+  caution('keep-apart', {
+    places: ['step'],
+    species: null,
+    text: 'A container of its own for each pile, clean, and never one that held another species.',
+  }),
+  caution('bones-felt', {
+    places: ['step'],
+    species: null,
+    text: 'Feel every piece with a fingertip for bone chips, pin bones and cartilage; mark the step done only when you have.',
+  }),
+  caution('purge', {
+    places: ['step', 'receiving'],
+    species: ['red-meat', 'fish'],
+    text: 'Liquid from the bag is weighed and thrown away. Keeping meat in it gives no extra day.',
+  }),
+  caution('hot-fat', {
+    places: ['step'],
+    species: null,
+    text: 'Rendered fat is hot oil: low heat, dry pieces, never water into hot fat.',
+  }),
+  caution('game', {
+    places: ['board', 'receiving'],
+    species: null,
+    text: 'Game and wild birds: legal source and inspection as the local rules ask. Feel for shot.',
+  }),
+  caution('stuffing', {
+    places: ['step'],
+    species: null,
+    text: 'Anything stuffed is cooked until its middle, stuffing and all, is at 74 °C (165 °F). Crumbs hold gluten, some binders milk.',
+  }),
+  caution('raw-fish', {
+    places: ['step', 'cooking'],
+    species: ['fish'],
+    text: 'Served raw or lightly cured, it needs the parasite freezing that the code sets.',
+  }),
+  caution('thawing', {
+    places: ['receiving'],
+    species: null,
+    severity: 'note',
+    text: 'Thaw in the refrigerator, about a day for each 2 kg of bird, in a tray below ready-to-eat food.',
+  }),
+  caution('poultry-core', {
+    places: ['cooking', 'label'],
+    species: ['poultry'],
+    severity: 'note',
+    text: 'Cook to a core of 74 °C (165 °F). Portions keep 2 days chilled or 9 months frozen, stock bones 2 days or 4 months.',
+  }),
+  caution('fish-core', {
+    places: ['cooking', 'label'],
+    species: ['fish'],
+    severity: 'note',
+    text: 'Cook to a core of 63 °C (145 °F). Fish keeps 1 to 2 days chilled, 2 to 6 months frozen, fat fish for less. Allergen: fish.',
+  }),
+  caution('meat-core', {
+    places: ['cooking', 'label'],
+    species: ['red-meat'],
+    severity: 'note',
+    text: 'Whole-muscle beef and lamb: core of 63 °C (145 °F); rarer only with the notice that the code asks for. Portions keep 4 days chilled; minced or cubed trim 1 to 2, cooked to 71 °C (160 °F).',
+  }),
+  caution('bonded-label', {
+    places: ['cooking', 'label'],
+    species: ['red-meat'],
+    severity: 'note',
+    text: 'Bonded portions: label as formed or reformed meat, list the enzyme, cook as the code asks for non-intact meat; 3 days chilled after setting.',
+  }),
 ]
 
-const BY_SPECIES: Readonly<Record<Species, readonly Caution[]>> = {
-  poultry: [
-    {
-      id: 'poultry-last',
-      place: 'board',
-      severity: 'warning',
-      source: 'common food-code default',
-      text: 'Poultry is cut last, alone. Do not rinse it: pat it dry. Clean and sanitise board, knife, hands and scale after it.',
-    },
-    {
-      id: 'poultry-core',
-      place: 'label',
-      severity: 'note',
-      source: 'common food-code default',
-      text: 'Cook to a core of 74 °C (165 °F). Use portions within 2 days chilled, stock bones within 2.',
-    },
-  ],
-  fish: [],
-  'red-meat': [],
-}
+const byId = new Map(CAUTIONS.map((each) => [each.id, each]))
+export const cautionById = (id: string): Caution | undefined => byId.get(id)
 
-/** Every caution that belongs to a species at a place, the gravest first. */
-export function cautionsFor(species: Species, place: CautionPlaceName): readonly Caution[] {
-  const all = [...EVERY_BOARD, ...BY_SPECIES[species]].filter((caution) => caution.place === place)
-  return all.sort((a, b) => Number(b.severity === 'warning') - Number(a.severity === 'warning'))
+/** Every caution of a species at a place, the gravest first. Those of game and bonding stand only where a style names them. */
+export function cautionsFor(species: Species, place: CautionPlace): readonly Caution[] {
+  return CAUTIONS.filter(
+    (each) =>
+      each.places.includes(place) &&
+      (each.species === null || each.species.includes(species)) &&
+      each.id !== 'game' &&
+      each.id !== 'bonded-label',
+  ).sort((a, b) => Number(b.severity === 'warning') - Number(a.severity === 'warning'))
 }
-
-type CautionPlaceName = Caution['place']

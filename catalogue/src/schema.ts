@@ -1,50 +1,43 @@
-import type { PileClass, Weighing } from '@fleam/core'
+import type { CutStyle, StylePile, StyleStep } from '@fleam/core'
+
+export type { StylePile, StyleStep }
 
 export type Species = 'poultry' | 'fish' | 'red-meat'
 
-/** Where a caution must stand: beside the board while cutting, or on the label of what is packed. */
-export type CautionPlace = 'board' | 'label'
+/** Where a caution stands: at a step, beside the board all the time, at receiving, in a cooking note, on a label. */
+export type CautionPlace = 'step' | 'board' | 'receiving' | 'cooking' | 'label'
 
 /** A default that defers to local codes, the kitchen's approved plan and licensed practice. */
 export interface Caution {
   id: string
-  place: CautionPlace
+  places: readonly CautionPlace[]
+  /** Species that it belongs to; every species where it is null. */
+  species: readonly Species[] | null
   severity: 'note' | 'warning'
   text: string
   source: 'common food-code default' | 'common knife practice'
 }
 
-export interface StylePile {
-  name: string
-  class: PileClass
-  weighing: Weighing
-  /** Share of AP to expect before the kitchen has its own figures, 0 to 1. */
-  expectedShare: number
-  /** Pieces or portions that one unit (bird, loin, rack) gives; null where it is not portioned. */
-  portionsPerUnit: number | null
-  /** Portion bounds in grams for a usual unit; null where the pile is not portioned. */
-  bounds: { target: number; low: number; high: number } | null
-  /** Short words that a cook uses for it on the board. */
-  landmark: string
-}
-
-export interface CatalogueStyle {
+export interface CatalogueStyle extends CutStyle {
   id: string
-  name: string
-  /** Minutes for one unit by a practised cook; assumed until the kitchen knows its own. */
-  minutesPerUnit: number
   /** Drip, saw dust and drying, as a share of AP. */
   normalLoss: number
-  piles: readonly StylePile[]
 }
+
+/** Names of the drawings, see `drawings/`. */
+export const DRAWINGS = ['bird', 'round-fish', 'flat-fish', 'loin', 'block', 'rack'] as const
+export type DrawingName = (typeof DRAWINGS)[number]
 
 export interface CatalogueItem {
   id: string
   name: string
   species: Species
+  drawing: DrawingName
   /** What one unit is called on the board. */
   unitName: { one: string; many: string }
   /** Usual weight of one unit as purchased, grams. */
   unitWeight: { low: number; usual: number; high: number }
+  /** What to look for on the animal before the knife is lifted. */
+  landmarks: readonly string[]
   styles: readonly CatalogueStyle[]
 }

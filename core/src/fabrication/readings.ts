@@ -34,14 +34,34 @@ export interface ReadingVoid {
   readingId: string
 }
 
+/** A reading that belongs to another pile than it was taken onto; of several moves the latest holds. */
+export interface ReadingMove {
+  id: string
+  readingId: string
+  pileId: string
+  takenAt: string
+}
+
 /**
- * The readings that count, in the order they were taken: each id once, those voided left out.
- * Order is by time and then by id, so that every device derives the same list.
+ * The readings that count, in the order they were taken: each id once, those voided left out, those moved
+ * on the pile they were moved to last. Order is by time and then by id, so that every device derives the same list.
  */
-export function standingReadings<T extends Reading>(readings: readonly T[], voids: readonly ReadingVoid[]): T[] {
+export function standingReadings<T extends Reading>(
+  readings: readonly T[],
+  voids: readonly ReadingVoid[],
+  moves: readonly ReadingMove[] = [],
+): T[] {
   const voided = new Set(voids.map((each) => each.readingId))
+  const pileOf = new Map<string, string>()
+  for (const move of [...moves].sort((a, b) => compare(a.takenAt, b.takenAt) || compare(a.id, b.id))) {
+    pileOf.set(move.readingId, move.pileId)
+  }
   const seen = new Map<string, T>()
-  for (const reading of readings) if (!voided.has(reading.id)) seen.set(reading.id, reading)
+  for (const reading of readings) {
+    if (voided.has(reading.id)) continue
+    const pileId = pileOf.get(reading.id)
+    seen.set(reading.id, pileId === undefined ? reading : { ...reading, pileId })
+  }
   return [...seen.values()].sort(
     (a, b) => compare(a.takenAt, b.takenAt) || compare(a.id, b.id), // ids are time-ordered, so ties keep their order
   )

@@ -9,11 +9,13 @@ import {
   type Offer,
   type Purchase,
 } from './document.ts'
+import { labourFromMarks, type Mark } from './marks.ts'
 import {
   type PlannedPile,
   pilesAsExpected,
   pilesFromReadings,
   type Reading,
+  type ReadingMove,
   type ReadingVoid,
   standingReadings,
 } from './readings.ts'
@@ -37,21 +39,36 @@ export interface FabricationPlan {
   supplier: string | null
   lot: string | null
   notes: string | null
+  status: 'open' | 'closed'
+}
+
+/** What was done at the bench, as facts: nothing of it is ever changed. */
+export interface BenchFacts {
+  readings: readonly Reading[]
+  voids: readonly ReadingVoid[]
+  moves: readonly ReadingMove[]
+  marks: readonly Mark[]
 }
 
 export interface DocumentOptions {
   /** Fill the piles that nobody has weighed yet with what the style expects of them. */
   asExpected?: boolean
+  /** Where clocks still run, up to when, milliseconds since 1970, UTC; without it the plan's labour holds. */
+  nowMs?: number
 }
 
-/** The document of a fabrication: its plan, with the piles derived from the readings that stand. */
+/**
+ * The document of a fabrication: its plan, with the piles derived from the readings that stand. While it
+ * is open, minutes that the cooks' clocks measured take the place of those the style assumes; finishing
+ * writes them into the plan, where they may be corrected.
+ */
 export function documentOf(
   plan: FabricationPlan,
-  readings: readonly Reading[],
-  voids: readonly ReadingVoid[],
-  { asExpected = false }: DocumentOptions = {},
+  facts: BenchFacts,
+  { asExpected = false, nowMs }: DocumentOptions = {},
 ): FabricationDocument {
-  const weighed = pilesFromReadings(plan.piles, standingReadings(readings, voids))
+  const weighed = pilesFromReadings(plan.piles, standingReadings(facts.readings, facts.voids, facts.moves))
+  const measured = plan.status === 'open' && nowMs !== undefined ? labourFromMarks(facts.marks, nowMs) : null
   const { cook, supplier, lot, notes } = plan
   return {
     format: DOCUMENT_FORMAT,
@@ -60,7 +77,7 @@ export function documentOf(
     item: plan.item,
     style: plan.style,
     purchase: plan.purchase,
-    labour: plan.labour,
+    labour: measured ?? plan.labour,
     consumables: plan.consumables,
     piles: asExpected ? pilesAsExpected(plan.piles, weighed, plan.purchase.invoiceWeight) : weighed,
     creditPolicy: plan.creditPolicy,

@@ -79,13 +79,14 @@ test('a document is its plan, with what was weighed', () => {
     supplier: null,
     lot: null,
     notes: null,
+    status: 'open',
   }
-  const readings = [{ id: '1', pileId: 'p', grams: 240, takenAt: 'a' }]
-  const document = documentOf(plan, readings, [])
+  const facts = { readings: [{ id: '1', pileId: 'p', grams: 240, takenAt: 'a' }], voids: [], moves: [], marks: [] }
+  const document = documentOf(plan, facts)
   expect(document.piles).toEqual([{ name: 'supremes', class: 'primary', pieces: [240], target: 250, valuePerKg: 9 }])
   expect(document.meta).toEqual({ id: 'f', date: '2026-11-24', cook: 'Ondine' })
   expect(document).not.toHaveProperty('confirmed')
-  expect(documentOf({ ...plan, confirmed: true }, readings, []).confirmed).toBe(true)
-  expect(documentOf(plan, readings, [], { asExpected: true }).piles[0]?.pieces).toEqual([240, 240])
-  expect(documentOf(plan, readings, [{ id: 'v', readingId: '1' }]).piles[0]?.pieces).toEqual([])
+  expect(documentOf({ ...plan, confirmed: true }, facts).confirmed).toBe(true)
+  expect(documentOf(plan, facts, { asExpected: true }).piles[0]?.pieces).toEqual([240, 240])
+  expect(documentOf(plan, { ...facts, voids: [{ id: 'v', readingId: '1' }] }).piles[0]?.pieces).toEqual([])
 })

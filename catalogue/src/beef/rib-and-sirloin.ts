@@ -1,0 +1,124 @@
+import { option, pilesFor } from '../build.ts'
+import type { CatalogueItem } from '../schema.ts'
+import { beefStep as step } from './steps.ts'
+
+const eye = pilesFor(5500)
+const rib = pilesFor(9000)
+const sirloin = pilesFor(6000)
+
+const cover = (steaks: string, fat: string) =>
+  option('cover', 'Fat cover', {
+    'Thin cover, 5 mm': { id: 'thin', why: 'It melts and keeps shape and flavour.' },
+    Bare: { id: 'bare', why: 'Nothing to leave on the plate.', minutes: 2, shares: { [steaks]: -5, [fat]: 5 } },
+  })
+
+export const RIB_EYE: CatalogueItem = {
+  id: 'rib-eye',
+  name: 'Rib eye, boneless, lip on',
+  species: 'red-meat',
+  drawing: 'block',
+  unitName: { one: 'piece', many: 'pieces' },
+  unitWeight: { low: 4500, usual: 5500, high: 6500 },
+  landmarks: ['lip along one side', 'fatty shoulder end, lean loin end', 'bone groove: feel it for chips'],
+  styles: [
+    {
+      id: 'rib-eye-steaks',
+      name: 'Steaks',
+      minutesPerUnit: 14,
+      normalLoss: 0.01,
+      piles: [
+        eye.pieces('steaks', 82, 11, { region: 'eye', landmark: '3 to 4 cm thick' }),
+        eye.use('strips', 4, 'ends', 'from the ends'),
+        eye.use('fat', 9, 'lip', 'to render'),
+        eye.waste('bin', 4),
+      ],
+      steps: [
+        step('drain'),
+        step('lip', ['fat']),
+        step('square', ['strips']),
+        step('steaks', ['steaks']),
+        step('clean-down', ['bin']),
+      ],
+      options: [cover('steaks', 'fat')],
+      consumables: [],
+    },
+  ],
+}
+
+export const RIB: CatalogueItem = {
+  id: 'rib',
+  name: 'Rib, bone in, seven ribs',
+  species: 'red-meat',
+  drawing: 'block',
+  unitName: { one: 'rib', many: 'ribs' },
+  unitWeight: { low: 8000, usual: 9000, high: 10000 },
+  landmarks: ['seven ribs, chine along their heads', 'blade end and loin end', 'lip and hard fat'],
+  styles: [
+    {
+      id: 'rib-steaks-back-ribs',
+      name: 'Steaks off the bone, back ribs',
+      minutesPerUnit: 22,
+      normalLoss: 0.01,
+      piles: [
+        rib.pieces('steaks', 66, 14, { region: 'eye', landmark: '3 to 4 cm thick' }),
+        rib.together('back ribs', 16, 3, { region: 'bone', landmark: 'in one piece, sold by the rack' }),
+        rib.use('trim', 5, 'ends', 'for mince'),
+        rib.use('fat', 8, 'lip', 'to render'),
+        rib.waste('bin', 4),
+      ],
+      steps: [
+        step('drain'),
+        step('saw-chine'),
+        step('off-bone', ['back ribs']),
+        step('lip', ['fat']),
+        step('square', ['trim']),
+        step('steaks', ['steaks']),
+        step('clean-down', ['bin']),
+      ],
+      options: [cover('steaks', 'fat')],
+      consumables: [],
+    },
+  ],
+}
+
+export const TOP_SIRLOIN: CatalogueItem = {
+  id: 'top-sirloin',
+  name: 'Top sirloin, cap on',
+  species: 'red-meat',
+  drawing: 'block',
+  unitName: { one: 'piece', many: 'pieces' },
+  unitWeight: { low: 5500, usual: 6000, high: 6500 },
+  landmarks: [
+    'cap, with its silver seam',
+    'loose top muscle',
+    'heart: a filet part and a broad part',
+    'the grain turns: look before each cut',
+  ],
+  styles: [
+    {
+      id: 'top-sirloin-three',
+      name: 'Cap steaks, filet steaks, broad steaks',
+      minutesPerUnit: 24,
+      normalLoss: 0.01,
+      piles: [
+        sirloin.pieces('cap steaks', 14, 4, { region: 'cap', landmark: 'across the grain' }),
+        sirloin.pieces('filet steaks', 17, 5, { region: 'eye', landmark: 'thick and square' }),
+        sirloin.pieces('broad steaks', 29, 7, { region: 'heart', landmark: 'across the grain' }),
+        sirloin.use('stew and strips', 18, 'ends', 'top muscle and ends'),
+        sirloin.waste('fat and sinew', 21, 'lip'),
+      ],
+      steps: [
+        step('drain'),
+        step('cap'),
+        step('cap-steaks', ['cap steaks']),
+        step('lip', ['fat and sinew']),
+        step('filet-part'),
+        step('steaks', ['filet steaks', 'broad steaks']),
+        step('ends', ['stew and strips']),
+        step('clean-down'),
+      ],
+      options: [],
+      consumables: [],
+    },
+  ],
+}

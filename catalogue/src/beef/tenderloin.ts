@@ -1,0 +1,134 @@
+import { option, pilesFor } from '../build.ts'
+import type { CatalogueItem } from '../schema.ts'
+import { beefStep as step } from './steps.ts'
+
+const { pieces, together, use, waste } = pilesFor(2600)
+
+const trimTo = (steaks: string, waste_: string) =>
+  option('cover', 'Fat and silverskin', {
+    Bare: { id: 'bare', why: 'Trimmed to 0 mm: nothing on the plate but lean.' },
+    'Thin cover, 3 mm': {
+      id: 'thin',
+      why: 'It melts anyway and keeps flavour. Compare yields only within one standard.',
+      minutes: -1,
+      shares: { [steaks]: 2, [waste_]: -2 },
+    },
+  })
+const tail = option('tail', 'Tail', {
+  Medallions: { id: 'medallions', why: 'Two to a plate.' },
+  'Folded under and tied': { id: 'tied', why: 'Rounder, thicker medallions for a minute of string.', minutes: 1.5 },
+})
+const tailSteps = (pile: string) => [
+  step('tail', [pile], { when: { option: 'tail', choice: 'medallions' } }),
+  step('tail-tied', [pile], { when: { option: 'tail', choice: 'tied' } }),
+]
+
+export const TENDERLOIN: CatalogueItem = {
+  id: 'tenderloin',
+  name: 'Beef tenderloin, peeled, side muscle on',
+  species: 'red-meat',
+  drawing: 'loin',
+  unitName: { one: 'loin', many: 'loins' },
+  unitWeight: { low: 2200, usual: 2600, high: 3200 },
+  landmarks: [
+    'thick head with a side lobe, even centre, thin tail',
+    'chain: the side muscle that runs along it',
+    'silverskin on top, fat cap over it',
+    'small loose flaps where the ribs were',
+  ],
+  styles: [
+    {
+      id: 'tenderloin-steaks-roast',
+      name: 'Steaks, head roast and tips',
+      minutesPerUnit: 14,
+      normalLoss: 0.02,
+      piles: [
+        pieces('centre steaks', 41, 5, { region: 'centre', landmark: '4 to 5 cm thick, faces square' }),
+        together('head roast', 19, 2, { region: 'head', landmark: 'in one piece' }),
+        use('medallions', 9, 'tail', 'two to a plate'),
+        use('tips', 13, 'chain', 'from tail and chain'),
+        use('fat', 6, 'fat', 'to render'),
+        waste('sinew', 10, 'silverskin'),
+      ],
+      steps: [
+        step('drain'),
+        step('pull-fat', ['fat']),
+        step('chain'),
+        step('lobe', [], { isOptional: true, when: { option: 'lobe', choice: 'out' } }),
+        step('silverskin', ['sinew']),
+        step('square'),
+        step('head-roast', ['head roast']),
+        step('steaks', ['centre steaks']),
+        ...tailSteps('medallions'),
+        step('tips', ['tips']),
+        step('clean-down'),
+      ],
+      options: [
+        trimTo('centre steaks', 'sinew'),
+        tail,
+        option('lobe', 'Side lobe', {
+          'Leave it on the head': { id: 'on', why: 'A larger roast.' },
+          'Seam it out': {
+            id: 'out',
+            why: 'A rounder head; the lobe is rolled and tied or cut for tips.',
+            minutes: 2,
+            shares: { 'head roast': -4, tips: 4 },
+          },
+        }),
+      ],
+      consumables: [],
+    },
+    {
+      id: 'tenderloin-steaks',
+      name: 'Steaks throughout',
+      minutesPerUnit: 15,
+      normalLoss: 0.02,
+      piles: [
+        pieces('steaks', 57, 7, { region: 'centre', landmark: 'head split into less pretty ones' }),
+        use('medallions', 9, 'tail', 'two to a plate'),
+        use('tips', 15, 'chain', 'from tail and chain'),
+        waste('fat and sinew', 17, 'silverskin'),
+      ],
+      steps: [
+        step('drain'),
+        step('pull-fat'),
+        step('chain'),
+        step('silverskin', ['fat and sinew']),
+        step('square'),
+        step('steaks', ['steaks']),
+        ...tailSteps('medallions'),
+        step('tips', ['tips']),
+        step('clean-down'),
+      ],
+      options: [trimTo('steaks', 'fat and sinew'), tail],
+      consumables: [],
+    },
+    {
+      id: 'tenderloin-bonded',
+      name: 'Bonded pair, steaks throughout',
+      minutesPerUnit: 13,
+      normalLoss: 0.02,
+      piles: [
+        pieces('bonded steaks', 76, 9, { region: 'centre', landmark: 'formed meat: say so on the label' }),
+        use('tips and mince', 9, 'chain', 'from chain and ends'),
+        waste('fat and sinew', 13, 'silverskin'),
+      ],
+      steps: [
+        step('drain'),
+        step('pull-fat'),
+        step('chain'),
+        step('silverskin', ['fat and sinew']),
+        step('square'),
+        step('bond'),
+        { ...step('steaks', ['bonded steaks']), cautions: [...step('steaks').cautions, 'bonding', 'bonded-label'] },
+        step('tips', ['tips and mince']),
+        step('clean-down'),
+      ],
+      options: [],
+      consumables: [
+        { name: 'enzyme, 1 % of the weight', costPerUnit: null },
+        { name: 'film', costPerUnit: null },
+      ],
+    },
+  ],
+}

@@ -1,0 +1,293 @@
+import { option, pilesFor } from '../build.ts'
+import type { CatalogueItem, CatalogueStyle } from '../schema.ts'
+import { birdStep as step } from './steps.ts'
+
+const USUAL = 2100
+const { pieces, together, use, waste } = pilesFor(USUAL)
+
+const BIN = waste('bin', 2, null, 'glands, torn skin, what is thrown away')
+
+/** Wishbone out first, or left: a step worth of its own. */
+const wishbone = (pile: string, from: string) =>
+  option('wishbone', 'Wishbone', {
+    'Out first': { id: 'out', why: 'More breast meat, and the breast comes off more easily.', minutes: 0 },
+    'Leave it': {
+      id: 'left',
+      why: 'The seconds cost more than the few grams.',
+      minutes: -0.5,
+      shares: { [pile]: -0.3, [from]: 0.3 },
+    },
+  })
+const wishboneStep = (pile: string) =>
+  step('wishbone', [], {
+    isOptional: true,
+    gain: { pile, grams: 6, seconds: 30 },
+    when: { option: 'wishbone', choice: 'out' },
+  })
+
+const order = (legs: readonly string[], wings: readonly string[], breasts: readonly string[]) =>
+  option('order', 'Order', {
+    'Legs, wings, breasts': { id: 'legs-first', why: 'The bird lies still on its back while the breasts come off.' },
+    'Wings first': {
+      id: 'wings-first',
+      why: 'Frees the shoulder before anything else.',
+      order: [...wings, ...legs, ...breasts],
+    },
+    'Breasts first': {
+      id: 'breasts-first',
+      why: 'On fat birds the breasts come off before the fat warms.',
+      order: [...breasts, ...legs, ...wings],
+    },
+  })
+
+const styles: CatalogueStyle[] = [
+  {
+    id: 'chicken-supremes',
+    name: 'Supremes and boneless thighs',
+    minutesPerUnit: 9,
+    normalLoss: 0.015,
+    piles: [
+      {
+        ...pieces('supremes', 27, 2, { region: 'breast', landmark: 'breast with its wing bone, skin on' }),
+        bounds: { target: 280, low: 235, high: 310 },
+      },
+      {
+        ...together('thighs, boneless', 13, 2, { region: 'thigh', landmark: 'skin on, kneecap out' }),
+        bounds: { target: 136, low: 115, high: 160 },
+      },
+      use('drumsticks', 13.5, 'drumstick', 'cut just below the fat line'),
+      use('wing tips and flats', 8, 'wing-tip', 'beyond the first wing joint'),
+      use('bones and back', 31, 'back', 'carcass, back, neck, thigh bones'),
+      use('fat', 4, 'vent', 'loose yellow fat, to render'),
+      BIN,
+    ],
+    steps: [
+      step('dry', ['fat']),
+      wishboneStep('supremes'),
+      step('legs'),
+      step('divide', ['drumsticks']),
+      step('thigh-bone', ['thighs, boneless']),
+      step('wing-ends', ['wing tips and flats']),
+      step('supremes', ['supremes']),
+      step('carcass', ['bones and back']),
+      step('clean-down', ['bin']),
+    ],
+    options: [
+      wishbone('supremes', 'bones and back'),
+      order(['legs', 'divide', 'thigh-bone'], ['wing-ends'], ['supremes']),
+    ],
+    consumables: [],
+  },
+  {
+    id: 'chicken-eight-pieces',
+    name: 'Eight bone-in pieces',
+    minutesPerUnit: 5,
+    normalLoss: 0.01,
+    piles: [
+      pieces('breasts with ribs', 33, 2, { region: 'breast', landmark: 'split along the keel' }),
+      pieces('thighs', 17, 2, { region: 'thigh', landmark: 'oyster on', within: 0.15 }),
+      pieces('drumsticks', 13.5, 2, { region: 'drumstick', landmark: 'cut just below the fat line', within: 0.15 }),
+      pieces('wings', 11.5, 2, { region: 'wing', landmark: 'no breast meat on them', within: 0.17 }),
+      use('back and neck', 20, 'back', 'for stock'),
+      use('fat and skin', 3, 'vent', 'to render'),
+      { ...BIN, expectedShare: 0.01 },
+    ],
+    steps: [
+      step('dry', ['fat and skin']),
+      step('legs'),
+      step('divide', ['thighs', 'drumsticks']),
+      step('wings', ['wings']),
+      step('split', ['breasts with ribs']),
+      step('carcass', ['back and neck']),
+      step('clean-down', ['bin']),
+    ],
+    options: [order(['legs', 'divide'], ['wings'], ['split'])],
+    consumables: [],
+  },
+  {
+    id: 'chicken-boneless',
+    name: 'Boneless and skinless',
+    minutesPerUnit: 11,
+    normalLoss: 0.015,
+    piles: [
+      pieces('breasts', 20, 2, { region: 'breast', landmark: 'no rib, no blade marks' }),
+      together('tenders', 4.5, 2, { region: 'tender', landmark: 'tendon drawn', within: 0.25 }),
+      together('leg meat', 17.5, 2, { region: 'thigh', landmark: 'kneecap and cartilage out', within: 0.18 }),
+      use('wings', 11.5, 'wing', 'whole'),
+      use('bones and back', 32, 'back', 'for stock'),
+      use('skin and fat', 11, 'vent', 'to render'),
+      BIN,
+    ],
+    steps: [
+      step('dry'),
+      wishboneStep('breasts'),
+      step('legs'),
+      step('leg-bone', ['leg meat']),
+      step('wings', ['wings']),
+      step('breasts', ['breasts']),
+      step('tenders', ['tenders']),
+      step('skin', ['skin and fat']),
+      step('carcass', ['bones and back']),
+      step('clean-down', ['bin']),
+    ],
+    options: [wishbone('breasts', 'bones and back'), order(['legs', 'leg-bone'], ['wings'], ['breasts', 'tenders'])],
+    consumables: [],
+  },
+  {
+    id: 'chicken-quarters',
+    name: 'Split breast and leg quarters',
+    minutesPerUnit: 5,
+    normalLoss: 0.01,
+    piles: [
+      pieces('split breasts', 35, 2, { region: 'breast', landmark: 'on the bone, skin shared evenly' }),
+      pieces('leg quarters', 31, 2, { region: 'thigh', landmark: 'thigh and drumstick in one' }),
+      use('wings', 11.5, 'wing', 'whole'),
+      use('back', 18, 'back', 'for stock'),
+      use('fat', 2.5, 'vent', 'to render'),
+      { ...BIN, expectedShare: 0.01 },
+    ],
+    steps: [
+      step('dry', ['fat']),
+      step('legs', ['leg quarters']),
+      step('wings', ['wings']),
+      step('split', ['split breasts']),
+      step('carcass', ['back']),
+      step('clean-down', ['bin']),
+    ],
+    options: [order(['legs'], ['wings'], ['split'])],
+    consumables: [],
+  },
+  {
+    id: 'chicken-halves',
+    name: 'Scored halves',
+    minutesPerUnit: 3,
+    normalLoss: 0.01,
+    piles: [
+      pieces('halves', 91, 2, { region: 'breast', landmark: 'scored to the bone for the marinade' }),
+      use('neck and fat', 6, 'vent', 'neck to stock, fat to render'),
+      BIN,
+    ],
+    steps: [step('dry', ['neck and fat']), step('halve', ['halves']), step('clean-down', ['bin'])],
+    options: [],
+    consumables: [],
+  },
+  {
+    id: 'chicken-small-pieces',
+    name: 'Small bone-in pieces, skinless',
+    minutesPerUnit: 7,
+    normalLoss: 0.01,
+    piles: [
+      together('pieces', 74, 5, { region: 'breast', landmark: 'for stew or curry', within: 0.15 }),
+      use('bones', 12, 'back', 'back and neck, for stock'),
+      use('skin and fat', 11, 'vent', 'to render'),
+      BIN,
+    ],
+    steps: [
+      step('dry'),
+      step('skin', ['skin and fat']),
+      step('joints', ['pieces']),
+      step('carcass', ['bones']),
+      step('clean-down', ['bin']),
+    ],
+    options: [],
+    consumables: [],
+  },
+  ...(['pulled', 'followed'] as const).map(
+    (way): CatalogueStyle => ({
+      id: `chicken-boned-whole-${way}`,
+      name:
+        way === 'pulled' ? 'Boned whole for a roll, carcass pulled by hand' : 'Boned whole for a roll, knife all round',
+      minutesPerUnit: way === 'pulled' ? 14 : 17,
+      normalLoss: 0.01,
+      piles: [
+        together('boneless sheet', 63, 6, { region: 'breast', landmark: 'skin on, in one piece, as thick everywhere' }),
+        use('bones', 29, 'back', 'for stock'),
+        use('fat and trim', 5, 'vent', 'to render'),
+        BIN,
+      ],
+      steps: [
+        step('dry', ['fat and trim']),
+        step(way === 'pulled' ? 'score-back' : 'round-the-cage', ['bones']),
+        step('draw-bones', ['boneless sheet']),
+        step('clean-down', ['bin']),
+      ],
+      options: [],
+      consumables: [{ name: 'string', costPerUnit: null }],
+    }),
+  ),
+  {
+    id: 'chicken-cutlets',
+    name: 'Cutlets',
+    minutesPerUnit: 9,
+    normalLoss: 0.015,
+    piles: [
+      pieces('cutlets', 23, 4, { region: 'breast', landmark: 'sliced level, beaten even' }),
+      use('leg meat', 17.5, 'thigh', 'boneless'),
+      use('wings', 11.5, 'wing', 'whole'),
+      use('cutlet trim', 1.5, 'tender', 'for mince'),
+      use('bones and back', 32, 'back', 'for stock'),
+      use('skin and fat', 11, 'vent', 'to render'),
+      BIN,
+    ],
+    steps: [
+      step('dry'),
+      step('legs'),
+      step('leg-bone', ['leg meat']),
+      step('wings', ['wings']),
+      step('breasts'),
+      step('skin', ['skin and fat']),
+      step('cutlets', ['cutlets', 'cutlet trim']),
+      step('carcass', ['bones and back']),
+      step('clean-down', ['bin']),
+    ],
+    options: [order(['legs', 'leg-bone'], ['wings'], ['breasts', 'skin', 'cutlets'])],
+    consumables: [],
+  },
+]
+
+export const CHICKEN: CatalogueItem = {
+  id: 'chicken',
+  name: 'Chicken, eviscerated',
+  species: 'poultry',
+  drawing: 'bird',
+  unitName: { one: 'bird', many: 'birds' },
+  unitWeight: { low: 1600, usual: USUAL, high: 2600 },
+  landmarks: [
+    'wishbone: a V at the neck',
+    'keel: the breastbone, its tip soft on a young bird',
+    'shoulder joint, where the wing meets the breast',
+    'hip socket, and the oyster in the hollow of the back above it',
+    'the pale fat line between thigh and drumstick',
+    'three wing sections: drumette, flat, tip',
+    'the inner fillet under each breast, with a white tendon',
+  ],
+  styles,
+}
+
+const leg = pilesFor(340)
+
+export const CHICKEN_LEGS: CatalogueItem = {
+  id: 'chicken-legs',
+  name: 'Chicken legs, whole',
+  species: 'poultry',
+  drawing: 'bird',
+  unitName: { one: 'leg', many: 'legs' },
+  unitWeight: { low: 280, usual: 340, high: 430 },
+  landmarks: ['the pale fat line between thigh and drumstick', 'the needle bone beside the drum bone', 'kneecap'],
+  styles: [
+    {
+      id: 'chicken-legs-rolled',
+      name: 'Boneless rolled legs',
+      minutesPerUnit: 5,
+      normalLoss: 0.01,
+      piles: [
+        leg.pieces('rolls', 78, 1, { region: 'thigh', landmark: 'skin outside, tied four or five times' }),
+        leg.use('bones', 19, 'drumstick', 'for stock'),
+        leg.waste('bin', 2),
+      ],
+      steps: [step('leg-bone', ['bones']), step('roll', ['rolls']), step('clean-down', ['bin'])],
+      options: [],
+      consumables: [{ name: 'string', costPerUnit: null }],
+    },
+  ],
+}

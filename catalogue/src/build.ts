@@ -1,0 +1,128 @@
+import type { StyleOption, StyleStep, Tool } from '@fleam/core'
+import type { StylePile } from './schema.ts'
+
+interface PieceOptions {
+  /** The drawing's region it comes from. */
+  region?: string | null
+  landmark?: string
+  /** Bounds as shares of the target, where the usual ones are too wide or too narrow. */
+  within?: number
+}
+
+const USUAL_BOUNDS = 0.12
+
+/** Piles of an item whose usual unit weighs `usual` grams: portions get their bounds from the share that is expected. */
+export function pilesFor(usual: number) {
+  const portion =
+    (weighing: StylePile['weighing']) =>
+    (
+      name: string,
+      percent: number,
+      perUnit: number,
+      { region = null, landmark = '', within = USUAL_BOUNDS }: PieceOptions = {},
+    ): StylePile => {
+      const target = Math.round((usual * percent) / 100 / perUnit)
+      return {
+        name,
+        class: 'primary',
+        weighing,
+        expectedShare: percent / 100,
+        portionsPerUnit: perUnit,
+        bounds: { target, low: Math.round(target * (1 - within)), high: Math.round(target * (1 + within)) },
+        landmark,
+        region,
+      }
+    }
+  const other =
+    (pileClass: 'by-product' | 'waste') =>
+    (name: string, percent: number, region: string | null = null, landmark = ''): StylePile => ({
+      name,
+      class: pileClass,
+      weighing: 'whole',
+      expectedShare: percent / 100,
+      portionsPerUnit: null,
+      bounds: null,
+      landmark,
+      region,
+    })
+  return {
+    /** Portions weighed one by one. */
+    pieces: portion('pieces'),
+    /** Portions weighed together. */
+    together: portion('whole'),
+    use: other('by-product'),
+    waste: other('waste'),
+  }
+}
+
+export interface StepWords {
+  title: string
+  doing: string
+  check: string
+  mistakes?: readonly string[]
+  tool?: Tool
+  cut?: string
+  cautions?: readonly string[]
+}
+
+type StepPlace = Partial<Pick<StyleStep, 'isOptional' | 'gain' | 'when'>> & { piles?: readonly string[] }
+
+/** Cautions that a tool brings with it wherever it is used. */
+const TOOL_CAUTIONS: Readonly<Record<Tool, readonly string[]>> = {
+  hands: [],
+  knife: ['knife'],
+  shears: ['knife'],
+  saw: ['saw'],
+  enzyme: ['bonding'],
+  scale: [],
+}
+
+/**
+ * Steps of one kind of animal: `every` are the cautions of each of its steps. The words are written once;
+ * a style says which piles leave the board there, under its own names.
+ */
+export function stepsWith<K extends string>(every: readonly string[], words: Readonly<Record<K, StepWords>>) {
+  return (id: K, piles: readonly string[] = [], place: Omit<StepPlace, 'piles'> = {}): StyleStep => {
+    const { tool = 'knife', cut = null, mistakes = [], cautions = [], ...rest } = words[id]
+    return {
+      id,
+      ...rest,
+      mistakes,
+      tool,
+      piles,
+      cautions: [...new Set([...cautions, ...TOOL_CAUTIONS[tool], ...every])],
+      cut,
+      isOptional: false,
+      gain: null,
+      when: null,
+      ...place,
+    }
+  }
+}
+
+interface ChoiceWords {
+  why: string
+  minutes?: number
+  shares?: Readonly<Record<string, number>>
+  order?: readonly string[]
+}
+
+/** A question with its choices by name; the first is the default. Shares are points of per cent of AP. */
+export function option(
+  id: string,
+  question: string,
+  choices: Readonly<Record<string, ChoiceWords & { id: string }>>,
+): StyleOption {
+  return {
+    id,
+    question,
+    choices: Object.entries(choices).map(([name, { id: choiceId, why, minutes = 0, shares = {}, order = null }]) => ({
+      id: choiceId,
+      name,
+      why,
+      minutes,
+      shares: Object.fromEntries(Object.entries(shares).map(([pile, percent]) => [pile, percent / 100])),
+      order,
+    })),
+  }
+}

@@ -1,0 +1,285 @@
+import { option, pilesFor, stepsWith } from '../build.ts'
+import type { CatalogueItem } from '../schema.ts'
+
+const step = stepsWith([], {
+  fell: {
+    title: 'Peel the thin outer skin',
+    doing:
+      'Start at the head end and peel the skin off in one piece; a few minutes in the freezer make the fat firm and this easier.',
+    check: 'It came off whole and the fat under it is not torn.',
+    mistakes: ['pulling the fat along', 'starting at the loin end, where it rips'],
+    tool: 'hands',
+    cautions: ['keep-apart'],
+    cut: 'fell',
+  },
+  blade: {
+    title: 'Take out the blade cartilage',
+    doing: 'Feel for the flat cartilage at the head end, cut round it and draw it out.',
+    check: 'No hard edge is felt through the cap.',
+    mistakes: ['leaving a corner of it'],
+    cut: 'blade',
+  },
+  chine: {
+    title: 'Saw the chine',
+    doing:
+      'Saw along a line about a centimetre beyond the rib heads without touching the eye, then break the chine away.',
+    check: 'The eye is whole and the ribs come apart at a cut.',
+    mistakes: ['sawing into the eye', 'stopping short, so that it tears'],
+    tool: 'saw',
+    cautions: ['glove', 'bones-felt'],
+    cut: 'chine',
+  },
+  feather: {
+    title: 'Cut out feather bones and neck cord',
+    doing: 'Free the feather bones with the tip of the knife and pull out the yellow elastic cord.',
+    check: 'No yellow cord, no loose bone along the eye.',
+    mistakes: ['eye nicked along the bones'],
+    cautions: ['glove', 'bones-felt'],
+    cut: 'feather',
+  },
+  cap: {
+    title: 'Lift the cap',
+    doing: 'Lift the fat cap off along its seam and save the flat muscle that lies under the blade.',
+    check: 'The eye is bare, or covered as thin as the style says.',
+    mistakes: ['flat muscle thrown away with the fat'],
+    cut: 'cap',
+  },
+  'trim-fat': {
+    title: 'Trim the fat and score it',
+    doing: 'Trim the fat to 5 mm and score it in a lattice.',
+    check: 'As thick everywhere; the score does not reach the eye.',
+    mistakes: ['bare spots', 'scored into the eye'],
+    cut: 'cap',
+  },
+  'french-peel': {
+    title: 'French it: peel the strip off whole',
+    doing:
+      'Mark a line a set distance above the eye at both ends, join the marks to the bone, puncture between the ribs and peel the strip of rib meat off in one, membrane first.',
+    check: 'Bones are clean after one pull and the strip is in one piece.',
+    mistakes: ['the line runs into the eye', 'membrane left on the bones'],
+    cautions: ['glove'],
+    cut: 'french',
+  },
+  'french-scrape': {
+    title: 'French it: scrape each bone',
+    doing: 'Mark the line above the eye, cut the meat out between the ribs and scrape each bone against the board.',
+    check: 'Every bone is white down to the line.',
+    mistakes: ['scraping towards the hand'],
+    cautions: ['glove'],
+    cut: 'french',
+  },
+  'french-string': {
+    title: 'French it: pull string round each bone',
+    doing: 'Mark the line, loosen the meat round each bone, loop string at the line and pull it off over the end.',
+    check: 'Bones are clean and round without a scratch.',
+    mistakes: ['string that cuts the hand: wrap it round a handle'],
+    tool: 'hands',
+    cautions: ['glove'],
+    cut: 'french',
+  },
+  'bone-ends': {
+    title: 'Trim the bones to one length',
+    doing: 'Wrap the bone ends, trim them to one length and brush the dust off.',
+    check: 'Bones stand level and no chip is felt.',
+    mistakes: ['chips left on the fat'],
+    tool: 'saw',
+    cautions: ['bones-felt'],
+    cut: 'bone-ends',
+  },
+  rack: {
+    title: 'Weigh the rack',
+    doing: 'Weigh the finished rack; halve it, or tie two in a ring, if the plate asks for it.',
+    check: 'It is within its bounds and both ends look the same.',
+    mistakes: ['cut through the middle of the small end'],
+    tool: 'scale',
+    cautions: ['keep-apart'],
+    cut: 'divide',
+  },
+  cutlets: {
+    title: 'Cut the cutlets',
+    doing: 'Start from the small end and let the angle drift so that every cutlet gets its share; weigh as you go.',
+    check: 'Cutlets are even, each within its bounds.',
+    mistakes: ['straight cuts all the way: the small end comes out short'],
+    cut: 'divide',
+  },
+  pick: {
+    title: 'Pick the trim',
+    doing: 'Pull skin and hard fat off the trim first, because old lamb fat tastes strong, then keep the lean.',
+    check: 'Lean without hard fat.',
+    mistakes: ['picking that costs more than it brings'],
+    cut: 'cap',
+  },
+  'clean-down': {
+    title: 'Weigh what is in the bin and clean down',
+    doing: 'Weigh the bin, then clean board, saw, knife, hands and scale.',
+    check: 'Everything that came in is on a pile: the balance says so.',
+    mistakes: ['the bin emptied before it was weighed'],
+    tool: 'scale',
+    cautions: ['keep-apart'],
+  },
+})
+
+const frenching = (strip: string, pile: string) =>
+  option('frenching', 'Frenching', {
+    'Peel the strip off whole': { id: 'peel', why: 'The strip stays in one piece and has a use.' },
+    'Scrape each bone': {
+      id: 'scrape',
+      why: 'No membrane left, but the strip is in crumbs.',
+      minutes: 3,
+      shares: { [strip]: -3, [pile]: 3 },
+    },
+    'String round each bone': {
+      id: 'string',
+      why: 'Rounder bones, quickest with practice.',
+      minutes: 1,
+      shares: { [strip]: -1.5, [pile]: 1.5 },
+    },
+  })
+const frenchSteps = (strip: string) => [
+  step('french-peel', [strip], { when: { option: 'frenching', choice: 'peel' } }),
+  step('french-scrape', [strip], { when: { option: 'frenching', choice: 'scrape' } }),
+  step('french-string', [strip], { when: { option: 'frenching', choice: 'string' } }),
+]
+
+const unitName = { one: 'rack', many: 'racks' }
+const LANDMARKS = [
+  'head end: smaller eye, a second small eye, more fat',
+  'loin end: one large eye',
+  'blade cartilage under the cap at the head end',
+  'yellow elastic cord along the chine',
+  'age: a large rack with a large blade end is from an older animal, darker and stronger',
+]
+const full = pilesFor(1500)
+const chined = pilesFor(1050)
+
+export const RACK_CHINE_ON: CatalogueItem = {
+  id: 'lamb-rack-chine-on',
+  name: 'Lamb rack, eight ribs, chine and cap on',
+  species: 'red-meat',
+  drawing: 'rack',
+  unitName,
+  unitWeight: { low: 1300, usual: 1500, high: 1700 },
+  landmarks: LANDMARKS,
+  styles: [
+    {
+      id: 'lamb-frenched-cap-off',
+      name: 'Frenched, cap off',
+      minutesPerUnit: 15,
+      normalLoss: 0.02,
+      piles: [
+        full.together('frenched racks', 44, 2, { region: 'eye', landmark: 'bones clean, cap off' }),
+        full.use('cap muscle', 9, 'cap', 'to grill or mince'),
+        full.use('rib strip', 9, 'strip', 'for sausage'),
+        full.use('bones', 19, 'chine', 'for stock'),
+        full.waste('fat and skin', 17, 'fell'),
+      ],
+      steps: [
+        step('fell', ['fat and skin']),
+        step('blade'),
+        step('chine', ['bones']),
+        step('feather'),
+        step('cap', ['cap muscle']),
+        ...frenchSteps('rib strip'),
+        step('bone-ends'),
+        step('rack', ['frenched racks']),
+        step('clean-down'),
+      ],
+      options: [
+        frenching('rib strip', 'fat and skin'),
+        option('cover', 'Cap and fat', {
+          'Cap off': { id: 'off', why: 'A lean plate; the cap muscle has its own use.' },
+          'Cap on': {
+            id: 'on',
+            why: 'Flavour, and less to do.',
+            minutes: -2,
+            shares: { 'frenched racks': 9, 'cap muscle': -9 },
+          },
+          'Leave 3 to 6 mm, scored': {
+            id: 'thin',
+            why: 'It melts and bastes the eye.',
+            shares: { 'frenched racks': 5, 'fat and skin': -5 },
+          },
+        }),
+      ],
+      consumables: [],
+    },
+  ],
+}
+
+export const RACK_CHINED: CatalogueItem = {
+  id: 'lamb-rack-chined',
+  name: 'Lamb rack, eight ribs, chined, cap on',
+  species: 'red-meat',
+  drawing: 'rack',
+  unitName,
+  unitWeight: { low: 900, usual: 1050, high: 1200 },
+  landmarks: LANDMARKS,
+  styles: [
+    {
+      id: 'lamb-frenched-5mm',
+      name: 'Frenched, 5 mm fat',
+      minutesPerUnit: 11,
+      normalLoss: 0.02,
+      piles: [
+        chined.together('frenched racks', 63, 2, { region: 'eye', landmark: '5 mm of fat, scored' }),
+        chined.use('rib strip', 11, 'strip', 'for sausage'),
+        chined.use('trim', 9, 'cap', 'picked for mince'),
+        chined.waste('fat and skin', 15, 'fell'),
+      ],
+      steps: [
+        step('fell', ['fat and skin']),
+        step('blade'),
+        step('feather'),
+        step('trim-fat'),
+        ...frenchSteps('rib strip'),
+        step('bone-ends'),
+        step('pick', ['trim'], { isOptional: true, gain: { pile: 'trim', grams: 60, seconds: 150 } }),
+        step('rack', ['frenched racks']),
+        step('clean-down'),
+      ],
+      options: [
+        frenching('rib strip', 'fat and skin'),
+        option('cover', 'Fat', {
+          '5 mm, scored': { id: 'thin', why: 'It melts and bastes the eye.' },
+          Bare: { id: 'bare', why: 'A lean plate.', minutes: 1, shares: { 'frenched racks': -7, 'fat and skin': 7 } },
+        }),
+      ],
+      consumables: [],
+    },
+    {
+      id: 'lamb-cutlets',
+      name: 'Cutlets',
+      minutesPerUnit: 13,
+      normalLoss: 0.02,
+      piles: [
+        chined.pieces('cutlets', 60, 8, { region: 'eye', landmark: 'one rib each', within: 0.16 }),
+        chined.use('rib strip', 11, 'strip', 'for sausage'),
+        chined.use('trim', 11, 'cap', 'picked for mince'),
+        chined.waste('fat and skin', 16, 'fell'),
+      ],
+      steps: [
+        step('fell', ['fat and skin']),
+        step('blade'),
+        step('feather'),
+        step('trim-fat', ['trim']),
+        ...frenchSteps('rib strip'),
+        step('bone-ends'),
+        step('cutlets', ['cutlets']),
+        step('clean-down'),
+      ],
+      options: [
+        frenching('rib strip', 'fat and skin'),
+        option('angle', 'Cutting', {
+          'Angle drifts from the small end': { id: 'graded', why: 'Every cutlet gets its share of meat.' },
+          'Straight between all ribs': {
+            id: 'straight',
+            why: 'Fastest; the small end comes out lighter.',
+            minutes: -1,
+          },
+          'Small ones in pairs': { id: 'pairs', why: 'Straight cuts, two small ones to one plate.', minutes: -0.5 },
+        }),
+      ],
+      consumables: [],
+    },
+  ],
+}

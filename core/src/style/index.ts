@@ -1,0 +1,17 @@
+export type { Chosen, ChosenOption, SettledStyle } from './choices.ts'
+export { choicesOf, reordered, settleStyle } from './choices.ts'
+export type {
+  CutStyle,
+  PortionBounds,
+  StepGain,
+  StyleChoice,
+  StyleConsumable,
+  StyleOption,
+  StylePile,
+  StyleStep,
+  Tool,
+  When,
+} from './cut-style.ts'
+export { TOOLS } from './cut-style.ts'
+export type { StepWorth, StepWorthInput } from './step-worth.ts'
+export { stepWorth } from './step-worth.ts'

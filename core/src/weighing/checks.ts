@@ -1,0 +1,102 @@
+import { type FabricationDocument, type Limits, type PlannedPile, type Reading, weigh } from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
+import { expectedReading } from './likeness.ts'
+
+/** Pounds typed where kilos were meant, or the other way round, make a weight wrong by this factor. */
+const POUNDS_FOR_KILOS = GRAMS_PER_KILOGRAM / GRAMS_PER_POUND
+/** How near to that factor a weight must be, as a share of it, to be asked about. */
+const UNIT_TOLERANCE = 0.07
+/** The same weight on the same pile within this time was probably taken twice, milliseconds. */
+const TWICE_WITHIN_MS = 1_000
+/** From this many pieces on, their mean says something. */
+const FEWEST_FOR_MEAN = 3
+/** A mean further than this share from what the style expects is asked about. */
+const FAR_SHARE = 0.2
+
+export type CheckCode =
+  | 'heavier-than-whole'
+  | 'taken-twice'
+  | 'wrong-unit'
+  | 'far-from-expected'
+  | 'balance-over'
+  | 'balance-lost'
+
+/** Something that looks wrong while weighing, with the numbers involved; asked about, never blocking. */
+export interface WeighingCheck {
+  code: CheckCode
+  /** Id of the reading in question; null where it is about the whole. */
+  readingId: string | null
+  pileId: string | null
+  /** What was weighed, grams: one reading, a mean, or what came out in all. */
+  grams: number
+  /** What it is held against, grams. */
+  against: number
+}
+
+export interface CheckInput {
+  piles: readonly PlannedPile[]
+  /** Readings that stand, in the order they were taken. */
+  standing: readonly Reading[]
+  document: FabricationDocument
+  limits: Limits
+  /** True once every pile has a weighing: only then can weight be missing. */
+  isAllWeighed: boolean
+}
+
+/** Everything that looks wrong now, the newest reading first, then piles, then the balance. */
+export function weighingChecks(input: CheckInput): WeighingCheck[] {
+  return [...readingChecks(input), ...meanChecks(input), ...balanceChecks(input)]
+}
+
+function readingChecks({ piles, standing, document }: CheckInput): WeighingCheck[] {
+  const ap = document.purchase.invoiceWeight
+  const byId = new Map(piles.map((pile) => [pile.id, pile]))
+  const lastOf = new Map<string, Reading>()
+  const found: WeighingCheck[] = []
+  for (const reading of standing) {
+    const pile = byId.get(reading.pileId)
+    const before = lastOf.get(reading.pileId)
+    lastOf.set(reading.pileId, reading)
+    if (!pile) continue
+    const about = { readingId: reading.id, pileId: pile.id, grams: reading.grams }
+    if (reading.grams > ap) found.push({ ...about, code: 'heavier-than-whole', against: ap })
+    else if (before && isTwice(before, reading)) found.push({ ...about, code: 'taken-twice', against: before.grams })
+    else {
+      const expected = expectedReading(pile, ap)
+      if (expected !== null && isWrongUnit(reading.grams, expected, pile)) {
+        found.push({ ...about, code: 'wrong-unit', against: expected })
+      }
+    }
+  }
+  return found.reverse()
+}
+
+const isTwice = (before: Reading, after: Reading) =>
+  before.grams === after.grams && Date.parse(after.takenAt) - Date.parse(before.takenAt) < TWICE_WITHIN_MS
+
+/** Wrong by the factor between pound and kilo, either way, and not within the portion's bounds. */
+function isWrongUnit(grams: number, expected: number, { low, high }: PlannedPile): boolean {
+  if (low !== null && high !== null && grams >= low && grams <= high) return false
+  const isNear = (factor: number) => Math.abs(grams / expected / factor - 1) < UNIT_TOLERANCE
+  return isNear(POUNDS_FOR_KILOS) || isNear(1 / POUNDS_FOR_KILOS)
+}
+
+function meanChecks({ piles, standing, document }: CheckInput): WeighingCheck[] {
+  const ap = document.purchase.invoiceWeight
+  return piles.flatMap((pile) => {
+    const expected = expectedReading(pile, ap)
+    const weights = standing.filter((each) => each.pileId === pile.id).map((each) => each.grams)
+    if (pile.weighing !== 'pieces' || expected === null || weights.length < FEWEST_FOR_MEAN) return []
+    const mean = weights.reduce((sum, each) => sum + each, 0) / weights.length
+    if (Math.abs(mean / expected - 1) <= FAR_SHARE) return []
+    return [{ code: 'far-from-expected' as const, readingId: null, pileId: pile.id, grams: mean, against: expected }]
+  })
+}
+
+function balanceChecks({ document, limits, isAllWeighed }: CheckInput): WeighingCheck[] {
+  if (document.confirmed) return []
+  const { balance, out, received, purge } = weigh(document, undefined, limits)
+  const about = { readingId: null, pileId: null, grams: out, against: received - purge }
+  if (balance === 'over') return [{ ...about, code: 'balance-over' }]
+  return balance === 'lost' && isAllWeighed ? [{ ...about, code: 'balance-lost' }] : []
+}
