@@ -1,4 +1,13 @@
-import { ALLOCATIONS, CREDIT_POLICIES, PILE_CLASSES, type PlannedPile } from '@fleam/core'
+import {
+  ALLOCATIONS,
+  CREDIT_POLICIES,
+  LOSS_CAUSES,
+  MARK_KINDS,
+  type Mark,
+  PILE_CLASSES,
+  type PlannedPile,
+  RHYTHMS,
+} from '@fleam/core'
 import { z } from 'zod'
 import {
   consumable,
@@ -24,6 +33,7 @@ import {
   share,
   signedMoney,
 } from './numbers.ts'
+import { SPECIES, styleStep } from './style.ts'
 
 export const plannedPile = z
   .strictObject({
@@ -62,6 +72,8 @@ const editable = {
   lot: name.nullable(),
   notes: notes.nullable(),
   status: z.enum(['open', 'closed']),
+  /** What went wrong with a pile that ended outside its expected range, where somebody said it. */
+  causes: z.array(z.strictObject({ pile: name, cause: z.enum(LOSS_CAUSES) })).max(MOST_ROWS),
 }
 
 const editFields = z.strictObject({ ...editable, version: positiveCount })
@@ -72,13 +84,29 @@ export const fabricationEdit = editFields.superRefine((value, context) => {
 })
 export type FabricationEdit = z.infer<typeof fabricationEdit>
 
+/** A step as it stands at the board: the options are settled. */
+export const fabricationStep = styleStep.omit({ when: true }).extend({
+  /** Regions of the drawing that light up: where the piles of this step come from. */
+  regions: z.array(z.string().max(60)).max(50),
+})
+export type FabricationStep = z.infer<typeof fabricationStep>
+
 export const fabricationRecord = editFields
   .extend({
     id,
     currency,
     item: name,
     style: name,
-    species: z.enum(['poultry', 'fish', 'red-meat']).nullable(),
+    species: z.enum(SPECIES).nullable(),
+    styleId: id.nullable(),
+    /** Birds, fish, loins or racks in the batch. */
+    units: positiveCount,
+    /** Bird by bird, or one step for all birds. */
+    rhythm: z.enum(RHYTHMS),
+    drawing: z.string().max(60).nullable(),
+    /** Steps as they were when it started, with the options that were chosen. */
+    steps: z.array(fabricationStep),
+    choices: z.array(z.strictObject({ question: name, choice: name })),
     startedAt: instant,
     closedAt: instant.nullable(),
     updatedAt: instant,
@@ -97,19 +125,50 @@ export const fabricationStart = z.strictObject({
   lot: name.nullable(),
   date: day,
   startedAt: instant,
+  rhythm: z.enum(RHYTHMS).default('unit'),
+  /** What was chosen of the style's options, by the id of each option. */
+  chosen: z.record(z.string().max(60), z.string().max(60)).default({}),
 })
-export type FabricationStart = z.infer<typeof fabricationStart>
+export type FabricationStart = z.input<typeof fabricationStart>
+export type FabricationWish = z.infer<typeof fabricationStart>
 
 export const READING_SOURCES = ['scale', 'typed', 'imported'] as const
 
 /** One weighing: a fact with an id made on the device. Never changed; voided by another row. */
 export const reading = z
-  .strictObject({ id, pileId: id, grams: positiveGrams, takenAt: instant, source: z.enum(READING_SOURCES) })
+  .strictObject({
+    id,
+    pileId: id,
+    grams: positiveGrams,
+    takenAt: instant,
+    source: z.enum(READING_SOURCES),
+    /** Who weighed it; null where nobody said. */
+    cook: name.nullable().default(null),
+  })
   .meta({ id: 'Reading' })
 export type KeptReading = z.infer<typeof reading>
 
 export const readingVoid = z.strictObject({ id, readingId: id, takenAt: instant }).meta({ id: 'ReadingVoid' })
 export type KeptVoid = z.infer<typeof readingVoid>
+
+/** A weighing that belongs to another pile; of several the latest holds. */
+export const readingMove = z
+  .strictObject({ id, readingId: id, pileId: id, takenAt: instant })
+  .meta({ id: 'ReadingMove' })
+export type KeptMove = z.infer<typeof readingMove>
+
+/** A clock started or paused, the batch out of the cold or back in it, a step done. */
+export const mark = z
+  .strictObject({
+    id,
+    kind: z.enum(MARK_KINDS),
+    cook: name.nullable().default(null),
+    ratePerHour: money.nullable().default(null),
+    step: z.string().max(60).nullable().default(null),
+    takenAt: instant,
+  })
+  .meta({ id: 'Mark' }) satisfies z.ZodType<Mark>
+export type KeptMark = z.infer<typeof mark>
 
 const MOST_SENT = 500
 
@@ -117,6 +176,8 @@ const MOST_SENT = 500
 export const readingsSent = z.strictObject({
   readings: z.array(reading).max(MOST_SENT).default([]),
   voids: z.array(readingVoid).max(MOST_SENT).default([]),
+  moves: z.array(readingMove).max(MOST_SENT).default([]),
+  marks: z.array(mark).max(MOST_SENT).default([]),
 })
 export type ReadingsSent = z.infer<typeof readingsSent>
 
@@ -124,9 +185,18 @@ export type ReadingsSent = z.infer<typeof readingsSent>
 export const readingsKept = z.object({ kept: z.array(id) })
 
 export const fabricationState = z
-  .object({ record: fabricationRecord, readings: z.array(reading), voids: z.array(readingVoid) })
+  .object({
+    record: fabricationRecord,
+    readings: z.array(reading),
+    voids: z.array(readingVoid),
+    moves: z.array(readingMove),
+    marks: z.array(mark),
+  })
   .meta({ id: 'FabricationState' })
 export type FabricationState = z.infer<typeof fabricationState>
+
+/** What happened at one bench since the last event: facts of every device, and the record's version. */
+export type FabricationNews = Omit<FabricationState, 'record'> & { version: number }
 
 export const fabricationRow = z.object({
   id,

@@ -3,10 +3,15 @@ export { appraisal } from './appraisal.ts'
 export { editOf } from './edit.ts'
 export type {
   FabricationEdit,
+  FabricationNews,
   FabricationRecord,
   FabricationRow,
   FabricationStart,
   FabricationState,
+  FabricationStep,
+  FabricationWish,
+  KeptMark,
+  KeptMove,
   KeptReading,
   KeptVoid,
   ReadingsSent,
@@ -17,7 +22,9 @@ export {
   fabricationRows,
   fabricationStart,
   fabricationState,
+  mark,
   reading,
+  readingMove,
   readingsKept,
   readingsSent,
   readingVoid,
@@ -25,18 +32,15 @@ export {
 export { fabricationDocument } from './fabrication-document.ts'
 export type { Health } from './health.ts'
 export { health } from './health.ts'
-export type { Cook, Item, Kitchen, KitchenOffer, Style } from './kitchen.ts'
+export type { Cook, Kitchen, KitchenOffer } from './kitchen.ts'
 export {
   cook,
   cooks,
-  item,
-  items,
   kitchen,
   kitchenOffer,
   kitchenOffers,
   kitchenSetUp,
   kitchens,
-  style,
 } from './kitchen.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
@@ -44,3 +48,25 @@ export type { Problem, ProblemCode } from './problem.ts'
 export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
 export type { ScaleLine, ScaleReading, ScaleState, ScaleStatus } from './scale-line.ts'
 export { formatScaleLine, parseScaleLine, scaleCommand, scaleReading, scaleStatus, standInLoad } from './scale-line.ts'
+export type {
+  CautionOverride,
+  Container,
+  Item,
+  ItemEdit,
+  Style,
+  StyleFile,
+  StylePile,
+  StyleStep,
+} from './style.ts'
+export {
+  cautionOverride,
+  cautionOverrides,
+  container,
+  containers,
+  item,
+  itemEdit,
+  items,
+  STYLE_FORMAT,
+  style,
+  styleFile,
+} from './style.ts'

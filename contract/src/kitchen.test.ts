@@ -1,4 +1,4 @@
-import { fabricationEdit, issuesOf, kitchenOffer, kitchenSetUp, pathText, readingsSent, style } from './index.ts'
+import { fabricationEdit, issuesOf, kitchenOffer, kitchenSetUp, pathText, readingsSent } from './index.ts'
 
 const paths = (schema: { safeParse: (input: unknown) => { success: boolean; error?: unknown } }, input: unknown) => {
   const result = schema.safeParse(input)
@@ -37,30 +37,6 @@ describe('a kitchen', () => {
     test(`refuses ${field}: ${String(value).slice(0, 20)}`, () =>
       expect(paths(kitchenSetUp, { ...kitchen, [field]: value })).toEqual([field]))
   }
-})
-
-describe('a style', () => {
-  const pile = {
-    name: 'bin',
-    class: 'waste',
-    weighing: 'whole',
-    expectedShare: 0.02,
-    portionsPerUnit: null,
-    bounds: null,
-    landmark: '',
-    valuePerKg: -0.1,
-    usedShare: null,
-    processingPerKg: null,
-  }
-
-  test('may charge for waste but not for anything else', () => {
-    const one = (changes: object) =>
-      paths(style, { id, name: 's', minutesPerUnit: 9, piles: [{ ...pile, ...changes }] })
-    expect(one({})).toEqual([])
-    expect(one({ valuePerKg: 0.1 })).toEqual(['piles[0].valuePerKg'])
-    expect(one({ class: 'by-product' })).toEqual(['piles[0].valuePerKg'])
-    expect(one({ bounds: { target: 0, low: 1, high: 2 } })).toEqual(['piles[0].bounds.target'])
-  })
 })
 
 test('an offer for a kitchen follows the rules of an offer in a document', () => {

@@ -108,7 +108,7 @@ type Normal = ReturnType<typeof randomNormal.source>
 /** Piles in the order of the style: meat that the cook misses stays on the bones. */
 function weighPiles(script: SessionScript, received: number, normal: Normal, random: () => number) {
   const piles = CATALOGUE[0]?.styles.find((style) => style.name === CHICKEN_STYLE)?.piles ?? []
-  const expected = (pile: StylePile) => received * pile.expectedShare
+  const expected = (pile: StylePile) => received * (pile.expectedShare ?? 0)
   const gain = (pile: StylePile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
   const factors = piles.map(gain)
   const missed = piles.reduce((sum, pile, at) => sum + expected(pile) * (1 - (factors[at] as number)), 0)

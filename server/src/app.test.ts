@@ -17,7 +17,7 @@ test('health says that the database is there and its schema is up to date', asyn
     status: 'ready',
     version: expect.any(String),
     database: 'up',
-    migrations: { applied: 1, pending: 0 },
+    migrations: { applied: 2, pending: 0 },
   })
 })
 
@@ -136,7 +136,7 @@ describe('kitchens', () => {
     )
     const [style] = (await send(test_, 'GET', `${path}/items`)).body[0].styles
     const valued = { ...style, piles: style.piles.map((each: object) => ({ ...each, usedShare: 0.5 })) }
-    expect((await send(test_, 'PUT', `${path}/styles/${style.id}`, valued)).body).toEqual(valued)
+    expect((await send(test_, 'PUT', `${path}/styles/${style.id}`, valued)).body).toEqual({ ...valued, version: 2 })
     const offer = {
       id: crypto.randomUUID(),
       styleId: style.id,

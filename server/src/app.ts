@@ -4,6 +4,8 @@ import Fastify, { type FastifyServerOptions } from 'fastify'
 import { createJsonSchemaTransform, jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import type { Sequelize } from 'sequelize'
 import { appraisalRoutes } from './appraisal/routes.ts'
+import { cautionRoutes } from './cautions/routes.ts'
+import { containerRoutes } from './containers/routes.ts'
 import { readingRoutes } from './fabrication/reading-routes.ts'
 import { type Clock, fabricationRoutes } from './fabrication/routes.ts'
 import { healthRoutes } from './health/routes.ts'
@@ -14,6 +16,7 @@ import { secureAnswer } from './http/security.ts'
 import { kitchenRoutes } from './kitchen/routes.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
+import { styleRoutes } from './style/routes.ts'
 
 const BODY_LIMIT_BYTES = 1024 * 1024
 
@@ -61,6 +64,9 @@ export async function buildApp({
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
     kitchenRoutes(server, database)
+    styleRoutes(server, database)
+    containerRoutes(server, database)
+    cautionRoutes(server, database)
     fabricationRoutes(server, database, clock)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })

@@ -32,7 +32,12 @@ export async function openTestApp(scaleAddress: string | null = null) {
 }
 
 /** Sends JSON and reads the answer. */
-export async function send({ app }: TestApp, method: 'GET' | 'POST' | 'PUT', url: string, payload?: unknown) {
+export async function send(
+  { app }: TestApp,
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  url: string,
+  payload?: unknown,
+) {
   const response = await app.inject({ method, url, ...(payload === undefined ? {} : { payload: payload as object }) })
   return { status: response.statusCode, body: response.json(), headers: response.headers }
 }

@@ -1,9 +1,13 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { up as foundation } from './migrations/001-foundation.ts'
+import { up as bench } from './migrations/002-bench.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
-const MIGRATIONS = [{ name: '001-foundation', up: foundation }]
+const MIGRATIONS = [
+  { name: '001-foundation', up: foundation },
+  { name: '002-bench', up: bench },
+]
 
 function migrator(database: Sequelize) {
   return new Umzug({

@@ -67,6 +67,9 @@ export const number = (cell: Cell | undefined) => Number(cell)
 export const numberOrNull = (cell: Cell | undefined) => (cell === null || cell === undefined ? null : Number(cell))
 export const instantText = (cell: Cell | undefined) => (cell as Date).toISOString()
 
+/** What a JSON column holds; the driver may hand it over as text. */
+export const json = <T>(cell: unknown): T => (typeof cell === 'string' ? JSON.parse(cell) : cell) as T
+
 /** Only the fields that are set, as numbers: what is null in the table is absent in the document. */
 export function presentNumbers<K extends string>(
   row: Row,

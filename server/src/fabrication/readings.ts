@@ -1,9 +1,9 @@
-import type { KeptReading, KeptVoid, ReadingsSent } from '@fleam/contract'
+import type { KeptMark, KeptMove, KeptReading, KeptVoid, ReadingsSent } from '@fleam/contract'
 import type { Sequelize } from 'sequelize'
 import { databaseCode } from '../database/connection.ts'
 import { insertStraight, type SqlParameters, select } from '../database/rows.ts'
 import { notFound, Refusal } from '../http/problems.ts'
-import { readingFromRow, readingRow, voidFromRow, voidRow } from './rows.ts'
+import { markFromRow, markRow, moveFromRow, moveRow, readingFromRow, readingRow, voidFromRow, voidRow } from './rows.ts'
 
 /** Rows in one statement: large enough for a full outbox, small enough for a short lock. */
 const MOST_ROWS = 1_000
@@ -74,16 +74,20 @@ export class SharedInserts {
   }
 }
 
-/** Stores weighings and withdrawals: append only, once for each id whoever sends it how often. */
+/** Stores weighings, withdrawals, moves and marks: append only, once for each id whoever sends it how often. */
 export class ReadingLog {
   readonly #database: Sequelize
   readonly #readings: SharedInserts
   readonly #voids: SharedInserts
+  readonly #moves: SharedInserts
+  readonly #marks: SharedInserts
 
   constructor(database: Sequelize) {
     this.#database = database
     this.#readings = new SharedInserts(database, 'readings')
     this.#voids = new SharedInserts(database, 'reading_voids')
+    this.#moves = new SharedInserts(database, 'reading_moves')
+    this.#marks = new SharedInserts(database, 'marks')
   }
 
   /** Resolves with the ids once they are committed. Throws a `Refusal` that names the field, storing none of that list. */
@@ -91,7 +95,9 @@ export class ReadingLog {
     const owner = { kitchenId, fabricationId }
     if (sent.readings.length > 0) await this.#appendReadings(owner, unique(sent.readings))
     if (sent.voids.length > 0) await this.#appendVoids(owner, unique(sent.voids))
-    return [...sent.readings, ...sent.voids].map((each) => each.id)
+    if (sent.moves.length > 0) await this.#appendMoves(owner, unique(sent.moves))
+    if (sent.marks.length > 0) await this.#appendMarks(owner, unique(sent.marks))
+    return [...sent.readings, ...sent.voids, ...sent.moves, ...sent.marks].map((each) => each.id)
   }
 
   async #appendReadings(owner: Owner, readings: KeptReading[]): Promise<void> {
@@ -105,7 +111,7 @@ export class ReadingLog {
         const known = readingFromRow(row)
         return known.pileId === each.pileId && known.grams === each.grams
       },
-      refuse: () => this.#refuseReadings(owner, readings),
+      refuse: () => this.#refusePiles(owner, 'readings', readings),
     })
   }
 
@@ -118,6 +124,37 @@ export class ReadingLog {
       rows,
       isSame: (row, each) => voidFromRow(row).readingId === each.readingId,
       refuse: () => Promise.reject(notFound('reading')),
+    })
+  }
+
+  async #appendMoves(owner: Owner, moves: KeptMove[]): Promise<void> {
+    await this.#appendOnce(owner, {
+      table: 'reading_moves',
+      inserts: this.#moves,
+      list: moves,
+      rows: moves.map((each) => moveRow(owner.kitchenId, owner.fabricationId, each)),
+      isSame: (row, each) => {
+        const known = moveFromRow(row)
+        return known.readingId === each.readingId && known.pileId === each.pileId
+      },
+      refuse: async () => {
+        await this.#refusePiles(owner, 'moves', moves)
+        throw notFound('reading')
+      },
+    })
+  }
+
+  async #appendMarks(owner: Owner, marks: KeptMark[]): Promise<void> {
+    await this.#appendOnce(owner, {
+      table: 'marks',
+      inserts: this.#marks,
+      list: marks,
+      rows: marks.map((each) => markRow(owner.kitchenId, owner.fabricationId, each)),
+      isSame: (row, each) => {
+        const known = markFromRow(row)
+        return known.kind === each.kind && known.cook === each.cook && known.step === each.step
+      },
+      refuse: () => Promise.reject(notFound('fabrication')),
     })
   }
 
@@ -155,7 +192,8 @@ export class ReadingLog {
     })
   }
 
-  async #refuseReadings(owner: Owner, readings: KeptReading[]): Promise<never> {
+  /** Says which pile is not one of this fabrication; returns where all of them are. */
+  async #refusePiles(owner: Owner, field: 'readings' | 'moves', list: readonly { pileId: string }[]): Promise<void> {
     const piles = await select(
       this.#database,
       'SELECT id FROM fabrication_piles WHERE kitchen_id = :kitchenId AND fabrication_id = :fabricationId',
@@ -163,10 +201,10 @@ export class ReadingLog {
     )
     if (piles.length === 0) throw notFound('fabrication')
     const known = new Set(piles.map((row) => row.id))
-    const issues = readings.flatMap((each, at) =>
-      known.has(each.pileId) ? [] : [{ path: `readings[${at}].pileId`, message: 'is not a pile of this fabrication' }],
+    const issues = list.flatMap((each, at) =>
+      known.has(each.pileId) ? [] : [{ path: `${field}[${at}].pileId`, message: 'is not a pile of this fabrication' }],
     )
-    throw new Refusal('pile-unknown', 'Nothing of this list was stored.', { issues })
+    if (issues.length > 0) throw new Refusal('pile-unknown', 'Nothing of this list was stored.', { issues })
   }
 }
 
@@ -183,8 +221,8 @@ interface Append<T> {
   list: T[]
   rows: SqlParameters[]
   isSame: (row: Parameters<typeof readingFromRow>[0], each: T) => boolean
-  /** Says which field the database refused; always throws. */
-  refuse: () => Promise<never>
+  /** Says which field the database refused, by throwing. */
+  refuse: () => Promise<unknown>
 }
 
 const unique = <T extends { id: string }>(list: readonly T[]): T[] => [

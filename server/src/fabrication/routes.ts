@@ -24,7 +24,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
   app.get(
     '/api/kitchens/:kitchenId/fabrications',
     { schema: { tags, params: kitchenParams, response: { 200: fabricationRows } } },
-    (request) => service.latest(database, request.params.kitchenId),
+    (request) => service.latest(database, request.params.kitchenId, clock.now()),
   )
 
   app.post(
@@ -70,7 +70,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
     '/api/kitchens/:kitchenId/fabrications/:id/document.json',
     { schema: { tags, params: fabricationParams, response: { 200: fabricationDocument } } },
     async (request, reply) => {
-      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id)
+      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id, clock.now())
       return reply
         .header('content-disposition', `attachment; filename="fabrication-${request.params.id}.json"`)
         .send(document)
@@ -87,7 +87,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
       },
     },
     async (request, reply) => {
-      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id)
+      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id, clock.now())
       return reply
         .header('content-disposition', `attachment; filename="piles-${request.params.id}.csv"`)
         .type('text/csv; charset=utf-8; header=present')

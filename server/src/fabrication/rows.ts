@@ -1,7 +1,8 @@
-import type { FabricationRecord, KeptReading, KeptVoid } from '@fleam/contract'
+import type { FabricationRecord, KeptMark, KeptMove, KeptReading, KeptVoid } from '@fleam/contract'
 import type { PlannedPile } from '@fleam/core'
 import {
   instantText,
+  json,
   number,
   numberOrNull,
   presentNumbers,
@@ -26,6 +27,8 @@ export interface RecordRows {
   labour: Row[]
   consumables: Row[]
   offers: Row[]
+  /** What the board shows; null where it was not asked for. */
+  board: Row | null
 }
 
 /** A record from its own row and those of its parts, which are in their order. */
@@ -35,6 +38,7 @@ export function recordFromRows({
   labour,
   consumables,
   offers,
+  board,
 }: RecordRows): FabricationRecord {
   return {
     id: text(row.id),
@@ -43,6 +47,13 @@ export function recordFromRows({
     item: text(row.item),
     style: text(row.style),
     species: row.species as FabricationRecord['species'],
+    styleId: textOrNull(row.style_id),
+    units: number(row.units),
+    rhythm: row.rhythm as FabricationRecord['rhythm'],
+    drawing: textOrNull(row.drawing),
+    steps: board ? json(board.steps) : [],
+    choices: board ? json(board.choices) : [],
+    causes: json(row.causes),
     currency: text(row.currency),
     purchase: {
       price: {
@@ -110,6 +121,7 @@ export function editableColumns(record: FabricationRecord): SqlParameters {
     supplier: record.supplier,
     lot: record.lot,
     notes: record.notes,
+    causes: JSON.stringify(record.causes),
     closed_at: record.closedAt === null ? null : new Date(record.closedAt),
     updated_at: new Date(record.updatedAt),
   }
@@ -123,6 +135,10 @@ export function fabricationRow(kitchenId: string, record: FabricationRecord): Sq
     item: record.item,
     style: record.style,
     species: record.species,
+    style_id: record.styleId,
+    units: record.units,
+    rhythm: record.rhythm,
+    drawing: record.drawing,
     currency: record.currency,
     started_at: new Date(record.startedAt),
     ...editableColumns(record),
@@ -167,12 +183,20 @@ export function listRows(kitchenId: string, record: FabricationRecord): Record<s
   }
 }
 
+export const boardRow = (kitchenId: string, record: FabricationRecord): SqlParameters => ({
+  fabrication_id: record.id,
+  kitchen_id: kitchenId,
+  steps: JSON.stringify(record.steps),
+  choices: JSON.stringify(record.choices),
+})
+
 export const readingFromRow = (row: Row): KeptReading => ({
   id: text(row.id),
   pileId: text(row.pile_id),
   grams: number(row.grams),
   takenAt: instantText(row.taken_at),
   source: row.source as KeptReading['source'],
+  cook: textOrNull(row.cook),
 })
 
 export const voidFromRow = (row: Row): KeptVoid => ({
@@ -189,6 +213,7 @@ export const readingRow = (kitchenId: string, fabricationId: string, reading: Ke
   grams: reading.grams,
   taken_at: new Date(reading.takenAt),
   source: reading.source,
+  cook: reading.cook,
 })
 
 export const voidRow = (kitchenId: string, fabricationId: string, each: KeptVoid): SqlParameters => ({
@@ -196,5 +221,41 @@ export const voidRow = (kitchenId: string, fabricationId: string, each: KeptVoid
   kitchen_id: kitchenId,
   fabrication_id: fabricationId,
   reading_id: each.readingId,
+  taken_at: new Date(each.takenAt),
+})
+
+export const moveFromRow = (row: Row): KeptMove => ({
+  id: text(row.id),
+  readingId: text(row.reading_id),
+  pileId: text(row.pile_id),
+  takenAt: instantText(row.taken_at),
+})
+
+export const moveRow = (kitchenId: string, fabricationId: string, each: KeptMove): SqlParameters => ({
+  id: each.id,
+  kitchen_id: kitchenId,
+  fabrication_id: fabricationId,
+  reading_id: each.readingId,
+  pile_id: each.pileId,
+  taken_at: new Date(each.takenAt),
+})
+
+export const markFromRow = (row: Row): KeptMark => ({
+  id: text(row.id),
+  kind: row.kind as KeptMark['kind'],
+  cook: textOrNull(row.cook),
+  ratePerHour: numberOrNull(row.rate_per_hour),
+  step: textOrNull(row.step),
+  takenAt: instantText(row.taken_at),
+})
+
+export const markRow = (kitchenId: string, fabricationId: string, each: KeptMark): SqlParameters => ({
+  id: each.id,
+  kitchen_id: kitchenId,
+  fabrication_id: fabricationId,
+  kind: each.kind,
+  cook: each.cook,
+  rate_per_hour: each.ratePerHour,
+  step: each.step,
   taken_at: new Date(each.takenAt),
 })

@@ -2,17 +2,26 @@ import type {
   FabricationEdit,
   FabricationRecord,
   FabricationRow,
-  FabricationStart,
   FabricationState,
+  FabricationStep,
+  FabricationWish,
 } from '@fleam/contract'
-import { documentOf, type FabricationDocument, type Pile, type PlannedPile } from '@fleam/core'
+import {
+  documentOf,
+  type FabricationDocument,
+  type Pile,
+  type PlannedPile,
+  type SettledStyle,
+  settleStyle,
+} from '@fleam/core'
 import type { Sequelize } from 'sequelize'
 import { v7 as newId } from 'uuid'
 import { databaseCode } from '../database/connection.ts'
 import { insertRows } from '../database/rows.ts'
 import { notFound, Refusal } from '../http/problems.ts'
-import { type KnownStyle, requireKitchen, requireStyle } from '../kitchen/service.ts'
+import { requireKitchen } from '../kitchen/service.ts'
 import { cooks, offers } from '../kitchen/store.ts'
+import { type KnownStyle, requireStyle } from '../style/service.ts'
 import { readingRow } from './rows.ts'
 import * as store from './store.ts'
 
@@ -22,31 +31,34 @@ export async function requireState(database: Sequelize, kitchenId: string, id: s
   return state
 }
 
-const documentOfState = ({ record, readings, voids }: FabricationState) => documentOf(record, readings, voids)
+/** The document as it stands now; clocks that run count up to `now`. */
+const documentOfState = (state: FabricationState, now: Date) =>
+  documentOf(state.record, state, { nowMs: now.getTime() })
 
 export async function requireDocument(
   database: Sequelize,
   kitchenId: string,
   id: string,
+  now: Date,
 ): Promise<FabricationDocument> {
-  return documentOfState(await requireState(database, kitchenId, id))
+  return documentOfState(await requireState(database, kitchenId, id), now)
 }
 
 const MOST_LISTED = 200
 
-export async function latest(database: Sequelize, kitchenId: string): Promise<FabricationRow[]> {
+export async function latest(database: Sequelize, kitchenId: string, now: Date): Promise<FabricationRow[]> {
   await requireKitchen(database, kitchenId)
   const states = await store.latestStates(database, kitchenId, MOST_LISTED)
   return states.map((state) => {
     const { id, status, startedAt, updatedAt } = state.record
-    const { record, readings, voids } = state
-    const expected = status === 'open' ? documentOf(record, readings, voids, { asExpected: true }) : null
-    return { id, status, startedAt, updatedAt, document: documentOfState(state), expected }
+    const nowMs = now.getTime()
+    const expected = status === 'open' ? documentOf(state.record, state, { asExpected: true, nowMs }) : null
+    return { id, status, startedAt, updatedAt, document: documentOfState(state, now), expected }
   })
 }
 
 /** What the style says of its piles' worth; where it says nothing, what was said last time. */
-function worthOf(pile: KnownStyle['style']['piles'][number], last: FabricationRecord | undefined) {
+function worthOf(pile: KnownPile, last: FabricationRecord | undefined) {
   const before = last?.piles.find((each) => each.name === pile.name && each.class === pile.class)
   return {
     valuePerKg: pile.valuePerKg ?? before?.valuePerKg ?? null,
@@ -55,8 +67,14 @@ function worthOf(pile: KnownStyle['style']['piles'][number], last: FabricationRe
   }
 }
 
-function plannedPiles({ style }: KnownStyle, units: number, last: FabricationRecord | undefined): PlannedPile[] {
-  return style.piles.map((pile) => ({
+type KnownPile = KnownStyle['style']['piles'][number]
+
+function plannedPiles(
+  { piles }: SettledStyle<KnownPile>,
+  units: number,
+  last: FabricationRecord | undefined,
+): PlannedPile[] {
+  return piles.map((pile) => ({
     id: newId(),
     name: pile.name,
     class: pile.class,
@@ -71,11 +89,32 @@ function plannedPiles({ style }: KnownStyle, units: number, last: FabricationRec
   }))
 }
 
+/** Steps as they stand at the board, with the regions that light up while their piles leave it. */
+function boardSteps({ steps, piles }: SettledStyle<KnownPile>): FabricationStep[] {
+  const regionOf = (name: string) => piles.find((pile) => pile.name === name)?.region ?? null
+  return steps.map(({ when: _when, ...step }) => ({
+    ...step,
+    piles: [...step.piles],
+    mistakes: [...step.mistakes],
+    cautions: [...step.cautions],
+    regions: [...new Set(step.piles.flatMap((name) => regionOf(name) ?? []))],
+  }))
+}
+
+/** Consumables of the style for so many units; what the kitchen has not priced costs what it cost last time. */
+function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRecord | undefined) {
+  const lastUnits = last?.units ?? 1
+  return style.consumables.map(({ name, costPerUnit }) => {
+    const before = last?.consumables.find((each) => each.name === name)?.cost ?? 0
+    return { name, cost: (costPerUnit ?? before / lastUnits) * units }
+  })
+}
+
 /**
  * Starts a fabrication of one of the kitchen's styles. Piles, labour and offers are copied into the
  * record, so that later changes to them leave it as it was; what the kitchen has not settled is as last time. Sent twice with the same id, it is started once.
  */
-export async function start(database: Sequelize, kitchenId: string, wish: FabricationStart): Promise<FabricationState> {
+export async function start(database: Sequelize, kitchenId: string, wish: FabricationWish): Promise<FabricationState> {
   const kitchen = await requireKitchen(database, kitchenId)
   const known = await requireStyle(database, kitchenId, wish.styleId)
   const cook = wish.cookId === null ? null : (await cooks(database, kitchenId)).find((each) => each.id === wish.cookId)
@@ -84,6 +123,7 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
       issues: [{ path: 'cookId', message: 'is not a cook here' }],
     })
   const last = (await store.latestOfStyle(database, kitchenId, known.item.name, known.style.name))?.record
+  const settled = settleStyle(known.style, wish.chosen)
   const ownOffers = (await offers(database, kitchenId)).filter((each) => each.styleId === known.style.id)
   const record: FabricationRecord = {
     id: wish.id,
@@ -92,17 +132,24 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
     item: known.item.name,
     style: known.style.name,
     species: known.item.species,
+    styleId: known.style.id,
+    units: wish.units,
+    rhythm: wish.rhythm,
+    drawing: known.item.drawing,
+    steps: boardSteps(settled),
+    choices: [...settled.choices],
+    causes: [],
     currency: kitchen.currency,
     purchase: wish.purchase,
     labour: [
       {
         task: 'break down',
-        minutes: known.style.minutesPerUnit * wish.units,
+        minutes: settled.minutesPerUnit * wish.units,
         ratePerHour: cook?.wagePerHour ?? kitchen.wagePerHour,
       },
     ],
-    consumables: [],
-    piles: plannedPiles(known, wish.units, last),
+    consumables: consumablesOf(known, wish.units, last),
+    piles: plannedPiles(settled, wish.units, last),
     offers: ownOffers.length > 0 ? ownOffers.map((each) => each.offer) : (last?.offers ?? []),
     creditPolicy: 'used',
     allocation: 'value',
@@ -200,6 +247,13 @@ export async function importDocument(
     item: document.item,
     style: document.style,
     species: null,
+    styleId: null,
+    units: document.purchase.pieces ?? 1,
+    rhythm: 'unit',
+    drawing: null,
+    steps: [],
+    choices: [],
+    causes: [],
     currency: document.currency,
     purchase: document.purchase,
     labour: [...(document.labour ?? [])],
@@ -227,6 +281,7 @@ export async function importDocument(
         grams,
         takenAt,
         source: 'imported' as const,
+        cook: null,
       })),
   )
   await insertOnce(database, kitchenId, record, readings)

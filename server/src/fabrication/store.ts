@@ -1,10 +1,14 @@
 import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import type { Sequelize, Transaction } from 'sequelize'
 import { insertRows, type Row, rowsBy, select, text } from '../database/rows.ts'
+import { notFound } from '../http/problems.ts'
 import {
+  boardRow,
   editableColumns,
   fabricationRow,
   listRows,
+  markFromRow,
+  moveFromRow,
   pileRow,
   readingFromRow,
   recordFromRows,
@@ -40,36 +44,53 @@ async function partsOf(
   return byId
 }
 
+/** Tables of facts: rows are inserted and never changed. */
+export const FACT_TABLES = {
+  readings: 'readings',
+  voids: 'reading_voids',
+  moves: 'reading_moves',
+  marks: 'marks',
+} as const
+export type FactKind = keyof typeof FACT_TABLES
+
+async function factsOf(database: Sequelize, kitchenId: string, ids: readonly string[], transaction?: Transaction) {
+  const facts = new Map<FactKind, Map<string, Row[]>>()
+  for (const [kind, table] of Object.entries(FACT_TABLES) as [FactKind, string][]) {
+    const sql = `SELECT * FROM ${table} WHERE kitchen_id = :kitchenId AND fabrication_id IN (:ids) ORDER BY taken_at, id`
+    facts.set(kind, rowsBy(await select(database, sql, { kitchenId, ids }, transaction), 'fabrication_id'))
+  }
+  return (kind: FactKind, id: string) => facts.get(kind)?.get(id) ?? []
+}
+
+interface StateOptions {
+  transaction?: Transaction | undefined
+  /** Steps and choices too; lists do without them. */
+  withBoard?: boolean
+}
+
 async function statesOf(
   database: Sequelize,
   kitchenId: string,
   fabrications: readonly Row[],
-  transaction?: Transaction,
+  { transaction, withBoard = false }: StateOptions = {},
 ): Promise<FabricationState[]> {
   const ids = fabrications.map((row) => text(row.id))
   if (ids.length === 0) return []
-  const where = 'kitchen_id = :kitchenId AND fabrication_id IN (:ids)'
-  const key = { kitchenId, ids }
   const parts = await partsOf(database, kitchenId, ids, transaction)
-  const readings = await select(
-    database,
-    `SELECT * FROM readings WHERE ${where} ORDER BY taken_at, id`,
-    key,
-    transaction,
-  )
-  const voids = await select(
-    database,
-    `SELECT * FROM reading_voids WHERE ${where} ORDER BY taken_at, id`,
-    key,
-    transaction,
-  )
-  const readingsOf = rowsBy(readings, 'fabrication_id')
-  const voidsOf = rowsBy(voids, 'fabrication_id')
-  return fabrications.map((fabrication) => ({
-    record: recordFromRows({ fabrication, ...(parts.get(text(fabrication.id)) as Parts) }),
-    readings: (readingsOf.get(text(fabrication.id)) ?? []).map(readingFromRow),
-    voids: (voidsOf.get(text(fabrication.id)) ?? []).map(voidFromRow),
-  }))
+  const facts = await factsOf(database, kitchenId, ids, transaction)
+  const sql = 'SELECT * FROM fabrication_boards WHERE kitchen_id = :kitchenId AND fabrication_id IN (:ids)'
+  const boards = withBoard ? await select(database, sql, { kitchenId, ids }, transaction) : []
+  return fabrications.map((fabrication) => {
+    const id = text(fabrication.id)
+    const board = boards.find((row) => row.fabrication_id === id) ?? null
+    return {
+      record: recordFromRows({ fabrication, ...(parts.get(id) as Parts), board }),
+      readings: facts('readings', id).map(readingFromRow),
+      voids: facts('voids', id).map(voidFromRow),
+      moves: facts('moves', id).map(moveFromRow),
+      marks: facts('marks', id).map(markFromRow),
+    }
+  })
 }
 
 export async function stateById(
@@ -84,7 +105,7 @@ export async function stateById(
     { kitchenId, id },
     transaction,
   )
-  const [state] = await statesOf(database, kitchenId, rows, transaction)
+  const [state] = await statesOf(database, kitchenId, rows, { transaction, withBoard: true })
   return state ?? null
 }
 
@@ -125,6 +146,7 @@ export async function insertRecord(
   await insertRows(database, 'fabrications', [fabricationRow(kitchenId, record)], transaction)
   const piles = record.piles.map((pile, at) => pileRow(kitchenId, record.id, pile, at))
   await insertRows(database, 'fabrication_piles', piles, transaction)
+  await insertRows(database, 'fabrication_boards', [boardRow(kitchenId, record)], transaction)
   for (const [table, rows] of Object.entries(listRows(kitchenId, record))) {
     await insertRows(database, table, rows, transaction)
   }
@@ -180,4 +202,12 @@ export async function lockVersion(
     transaction,
   )
   return row ? Number(row.version) : null
+}
+
+/** The version of a record; refuses one that this kitchen does not have. */
+export async function requireVersion(database: Sequelize, kitchenId: string, id: string): Promise<number> {
+  const sql = 'SELECT version FROM fabrications WHERE kitchen_id = :kitchenId AND id = :id'
+  const [row] = await select(database, sql, { kitchenId, id })
+  if (!row) throw notFound('fabrication')
+  return Number(row.version)
 }

@@ -1,7 +1,7 @@
 import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract'
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify'
 import type { z } from 'zod'
-import { isDatabaseAway } from '../database/connection.ts'
+import { databaseCode, isDatabaseAway } from '../database/connection.ts'
 
 export interface RefusalOptions {
   issues?: Problem['issues']
@@ -85,3 +85,13 @@ export function answerWithProblems(app: FastifyInstance): void {
 
 export const sendNotFound = (reply: FastifyReply, path: string) =>
   send(reply, new Refusal('not-found', `Nothing answers at ${path}.`))
+
+/** Runs an insert or update; where the database says that a name or id is there already, refuses that field. */
+export async function refuseTaken<T>(path: string, detail: string, write: () => Promise<T>): Promise<T> {
+  try {
+    return await write()
+  } catch (error) {
+    if (databaseCode(error) !== 'ER_DUP_ENTRY') throw error
+    throw new Refusal('id-taken', detail, { issues: [{ path, message: 'is taken' }] })
+  }
+}

@@ -1,17 +1,6 @@
-import {
-  cook,
-  cooks,
-  items,
-  kitchen,
-  kitchenOffer,
-  kitchenOffers,
-  kitchenSetUp,
-  kitchens,
-  style,
-} from '@fleam/contract'
+import { cook, cooks, kitchen, kitchenOffer, kitchenOffers, kitchenSetUp, kitchens } from '@fleam/contract'
 import type { Sequelize } from 'sequelize'
-import { Refusal } from '../http/problems.ts'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { kitchenParams, type Server } from '../http/schemas.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
@@ -43,25 +32,6 @@ export function kitchenRoutes(app: Server, database: Sequelize): void {
     { schema: { tags, params: kitchenParams, body: cook, response: { 201: cook } } },
     async (request, reply) =>
       reply.status(201).send(await service.addCook(database, request.params.kitchenId, request.body)),
-  )
-
-  app.get(
-    '/api/kitchens/:kitchenId/items',
-    { schema: { tags, params: kitchenParams, response: { 200: items } } },
-    (request) => store.items(database, request.params.kitchenId),
-  )
-
-  app.put(
-    '/api/kitchens/:kitchenId/styles/:id',
-    { schema: { tags, params: fabricationParams, body: style, response: { 200: style } } },
-    (request) => {
-      if (request.body.id !== request.params.id) {
-        throw new Refusal('invalid-input', 'id does not agree with the address', {
-          issues: [{ path: 'id', message: 'does not agree with the address' }],
-        })
-      }
-      return service.changeStyle(database, request.params.kitchenId, request.body)
-    },
   )
 
   app.get(

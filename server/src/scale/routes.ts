@@ -1,12 +1,10 @@
-import { PassThrough } from 'node:stream'
-import { type ScaleStatus, scaleCommand, scaleStatus, standInLoad } from '@fleam/contract'
+import { scaleCommand, scaleStatus, standInLoad } from '@fleam/contract'
+import { sendEvents } from '../http/event-stream.ts'
 import { Refusal } from '../http/problems.ts'
 import type { Server } from '../http/schemas.ts'
 import type { ScaleGateway } from './gateway.ts'
 
 const tags = ['scale']
-/** Proxies and browsers drop silent streams; a comment now and then keeps this one open. */
-const HEARTBEAT_MS = 10_000
 
 export function scaleRoutes(app: Server, scale: ScaleGateway): void {
   app.get('/api/scale', { schema: { tags, response: { 200: scaleStatus } } }, () => Promise.resolve(scale.status))
@@ -14,19 +12,11 @@ export function scaleRoutes(app: Server, scale: ScaleGateway): void {
   app.get(
     '/api/scale/stream',
     { schema: { tags, description: 'Server-sent events: each one is a scale status.' } },
-    (request, reply) => {
-      const stream = new PassThrough()
-      const send = (status: ScaleStatus) => stream.write(`data: ${JSON.stringify(status)}\n\n`)
-      const unsubscribe = scale.subscribe(send)
-      const heartbeat = setInterval(() => stream.write(': here\n\n'), HEARTBEAT_MS)
-      request.raw.on('close', () => {
-        clearInterval(heartbeat)
-        unsubscribe()
-        stream.end()
-      })
-      send(scale.status)
-      return reply.header('content-type', 'text/event-stream').header('cache-control', 'no-store').send(stream)
-    },
+    (request, reply) =>
+      sendEvents(request, reply, (send) => {
+        send(scale.status)
+        return scale.subscribe(send)
+      }),
   )
 
   app.post(

@@ -1,0 +1,94 @@
+import { issuesOf, style, styleFile } from './index.ts'
+
+const id = '019b76da-a8f2-7000-8003-cbb2874dc7a1'
+const PILE = {
+  name: 'bin',
+  class: 'waste',
+  weighing: 'whole',
+  expectedShare: 0.02,
+  portionsPerUnit: null,
+  bounds: null,
+  landmark: '',
+  valuePerKg: -0.1,
+  usedShare: null,
+  processingPerKg: null,
+}
+const PORTIONS = { ...PILE, name: 'portions', class: 'primary', expectedShare: 0.9, valuePerKg: 12 }
+const STEP = {
+  id: 'cut',
+  title: 'Cut',
+  doing: 'Cut it.',
+  check: 'It is cut.',
+  mistakes: [],
+  tool: 'knife',
+  piles: ['portions'],
+  cautions: ['knife'],
+  isOptional: false,
+  gain: null,
+  cut: null,
+  when: null,
+}
+const OPTION = {
+  id: 'tail',
+  question: 'Tail',
+  choices: [{ id: 'on', name: 'on', why: '', minutes: 0, shares: {}, order: null }],
+}
+const STYLE = { id, name: 's', minutesPerUnit: 9, piles: [PORTIONS, PILE], steps: [STEP], options: [OPTION] }
+
+const paths = (changes: object): string[] => {
+  const result = style.safeParse({ ...STYLE, ...changes })
+  return result.success ? [] : issuesOf(result.error).map((issue) => issue.path)
+}
+
+test('a style of before steps is whole without them', () => {
+  const { steps: _steps, options: _options, ...old } = STYLE
+  expect(style.parse(old)).toMatchObject({ steps: [], options: [], consumables: [], version: 1, isArchived: false })
+})
+
+for (const [what, changes, expected] of [
+  ['nothing wrong', {}, []],
+  ['a value on waste', { piles: [PORTIONS, { ...PILE, valuePerKg: 0.1 }] }, ['piles[1].valuePerKg']],
+  ['a charge on a by-product', { piles: [PORTIONS, { ...PILE, class: 'by-product' }] }, ['piles[1].valuePerKg']],
+  [
+    'a target of nothing',
+    { piles: [{ ...PORTIONS, bounds: { target: 0, low: 1, high: 2 } }] },
+    ['piles[0].bounds.target'],
+  ],
+  ['bounds upside down', { piles: [{ ...PORTIONS, bounds: { target: 5, low: 9, high: 2 } }] }, ['piles[0].bounds.low']],
+  [
+    'a share of more than the whole',
+    { piles: [{ ...PORTIONS, expectedShare: 1.2 }] },
+    ['piles[0].expectedShare', 'piles'],
+  ],
+  ['shares of more than the whole', { piles: [{ ...PORTIONS, expectedShare: 0.99 }, PILE] }, ['piles']],
+  ['a pile twice', { piles: [PORTIONS, PILE, PILE] }, ['piles[2].name']],
+  ['no portion pile', { piles: [PILE], steps: [] }, ['piles']],
+  ['no piles', { piles: [], steps: [] }, ['piles', 'piles']],
+  ['a step twice', { steps: [STEP, STEP] }, ['steps[1].id']],
+  ['a step that fills what is not there', { steps: [{ ...STEP, piles: ['wings'] }] }, ['steps[0].piles[0]']],
+  [
+    'a step of a choice that is not there',
+    { steps: [{ ...STEP, when: { option: 'tail', choice: 'off' } }] },
+    ['steps[0].when'],
+  ],
+  ['a step with a strange tool', { steps: [{ ...STEP, tool: 'sword' }] }, ['steps[0].tool']],
+  ['an option without choices', { options: [{ ...OPTION, choices: [] }] }, ['options[0].choices']],
+  ['unknown fields', { colour: 'red' }, ['colour']],
+] as const) {
+  test(`${what}: ${expected.join(', ') || 'taken'}`, () => expect(paths(changes)).toEqual(expected))
+}
+
+test('a style file says what it is', () => {
+  const { id: _id, ...bare } = STYLE
+  const item = {
+    name: 'Chicken',
+    species: 'poultry',
+    unitName: { one: 'bird', many: 'birds' },
+    unitWeight: { low: 1, usual: 2, high: 3 },
+  }
+  expect(styleFile.safeParse({ format: 'fleam/style', version: 1, item, style: bare }).success).toBe(true)
+  expect(styleFile.safeParse({ format: 'fleam/fabrication', version: 1, item, style: bare }).success).toBe(false)
+  expect(
+    styleFile.safeParse({ format: 'fleam/style', version: 1, item, style: { ...bare, piles: [PILE] } }).success,
+  ).toBe(false)
+})

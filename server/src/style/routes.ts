@@ -1,0 +1,84 @@
+import { id, item, itemEdit, items, style, styleFile } from '@fleam/contract'
+import type { Sequelize } from 'sequelize'
+import { z } from 'zod'
+import { Refusal } from '../http/problems.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import * as service from './service.ts'
+import * as store from './store.ts'
+
+const tags = ['style']
+
+export function styleRoutes(app: Server, database: Sequelize): void {
+  app.get(
+    '/api/kitchens/:kitchenId/items',
+    { schema: { tags, params: kitchenParams, response: { 200: items } } },
+    (request) => store.items(database, request.params.kitchenId),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/items',
+    { schema: { tags, params: kitchenParams, body: item, response: { 201: item } } },
+    async (request, reply) =>
+      reply.status(201).send(await service.addItem(database, request.params.kitchenId, request.body)),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/items/from-catalogue',
+    { schema: { tags, params: kitchenParams, response: { 200: items } } },
+    (request) => service.topUpFromCatalogue(database, request.params.kitchenId),
+  )
+
+  app.put(
+    '/api/kitchens/:kitchenId/items/:id',
+    { schema: { tags, params: fabricationParams, body: itemEdit, response: { 200: item } } },
+    (request) => service.changeItem(database, request.params.kitchenId, request.params.id, request.body),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/items/:id/styles',
+    { schema: { tags, params: fabricationParams, body: style, response: { 201: style } } },
+    async (request, reply) =>
+      reply
+        .status(201)
+        .send(await service.addStyle(database, request.params.kitchenId, request.params.id, request.body)),
+  )
+
+  app.put(
+    '/api/kitchens/:kitchenId/styles/:id',
+    { schema: { tags, params: fabricationParams, body: style, response: { 200: style } } },
+    (request) => {
+      if (request.body.id !== request.params.id) {
+        throw new Refusal('invalid-input', 'id does not agree with the address', {
+          issues: [{ path: 'id', message: 'does not agree with the address' }],
+        })
+      }
+      return service.changeStyle(database, request.params.kitchenId, request.body)
+    },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/styles/:id/style.json',
+    { schema: { tags, params: fabricationParams, response: { 200: styleFile } } },
+    async (request, reply) => {
+      const file = await service.exportStyle(database, request.params.kitchenId, request.params.id)
+      return reply.header('content-disposition', `attachment; filename="style-${request.params.id}.json"`).send(file)
+    },
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/styles/import',
+    {
+      schema: {
+        tags,
+        params: kitchenParams,
+        querystring: z.strictObject({ id }),
+        body: styleFile,
+        response: { 201: style },
+      },
+    },
+    async (request, reply) => {
+      const { params, query, body } = request
+      return reply.status(201).send(await service.importStyle(database, params.kitchenId, query.id, body))
+    },
+  )
+}
