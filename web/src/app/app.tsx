@@ -5,13 +5,13 @@ import '@fontsource/fira-sans-condensed/latin-600.css'
 import 'bootstrap/dist/css/bootstrap.min.css'
 import './theme.css'
 import './frame.css'
-import { QueryClientProvider } from '@tanstack/react-query'
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
 import { RouterProvider } from 'react-router-dom'
-import { queryClient } from '../data/query-client.ts'
+import { queryClient, remembered } from '../data/query-client.ts'
 import { router } from './router.tsx'
 
 export const App = () => (
-  <QueryClientProvider client={queryClient}>
+  <PersistQueryClientProvider client={queryClient} persistOptions={remembered}>
     <RouterProvider router={router} />
-  </QueryClientProvider>
+  </PersistQueryClientProvider>
 )

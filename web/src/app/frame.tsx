@@ -19,7 +19,8 @@ export function Frame() {
   const [chosen, choose] = useChosenKitchen()
   useRoomKeys(useNavigate())
   if (kitchens.isPending) return <Loading what="the kitchen" />
-  if (kitchens.isError) return <Failed error={kitchens.error} retry={() => void kitchens.refetch()} />
+  // Without a network, what this device read last serves.
+  if (!kitchens.data) return <Failed error={kitchens.error} retry={() => void kitchens.refetch()} />
   if (kitchens.data.length === 0) return <SetUp />
   const kitchen = kitchens.data.find((each) => each.id === chosen) ?? kitchens.data[0]
   if (!kitchen) return <SetUp />

@@ -13,6 +13,8 @@ export const router = createBrowserRouter([
       { path: '/', lazy: () => import('../rooms/today/today.tsx') },
       { path: '/bench', lazy: () => import('../rooms/bench/start.tsx') },
       { path: '/bench/:id', lazy: () => import('../rooms/bench/bench.tsx') },
+      { path: '/bench/:id/entry', lazy: () => import('../rooms/bench/entry.tsx') },
+      { path: '/card/:styleId', lazy: () => import('../rooms/card/card.tsx') },
       { path: '/verdict', lazy: () => import('../rooms/verdict/latest.tsx') },
       { path: '/verdict/:id', lazy: () => import('../rooms/verdict/verdict.tsx') },
       ...ROOMS_TO_COME.map((room) => ({ path: room.path, lazy: () => import('../rooms/to-come/to-come.tsx') })),

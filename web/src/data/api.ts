@@ -19,7 +19,7 @@ export const isOffline = (error: unknown): boolean =>
 
 const TIMEOUT_MS = 15_000
 
-async function request<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<T> {
+async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
   const response = await fetch(path, {
     method,
     signal: AbortSignal.timeout(TIMEOUT_MS),
@@ -42,3 +42,4 @@ async function problemOf(response: Response): Promise<Error> {
 export const getJson = <T>(path: string) => request<T>('GET', path)
 export const postJson = <T>(path: string, body: unknown) => request<T>('POST', path, body)
 export const putJson = <T>(path: string, body: unknown) => request<T>('PUT', path, body)
+export const deleteJson = <T>(path: string) => request<T>('DELETE', path)

@@ -11,10 +11,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useKitchen } from '../parts/kitchen-context.ts'
 import { getJson, postJson, putJson } from './api.ts'
 
-/** How often the bench looks for what other devices have weighed. */
-const BENCH_REFRESH_MS = 3_000
+/** The bench hears of other devices by events; this is how often it looks all the same. */
+const BENCH_REFRESH_MS = 30_000
 
-const kitchenPath = (kitchenId: string) => `/api/kitchens/${kitchenId}`
+export const kitchenPath = (kitchenId: string) => `/api/kitchens/${kitchenId}`
 export const fabricationPath = (kitchenId: string, id: string) => `${kitchenPath(kitchenId)}/fabrications/${id}`
 export const fabricationKey = (kitchenId: string, id: string) => ['kitchen', kitchenId, 'fabrication', id]
 const listKey = (kitchenId: string) => ['kitchen', kitchenId, 'fabrications']

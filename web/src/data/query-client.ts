@@ -1,12 +1,20 @@
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
 import { QueryClient } from '@tanstack/react-query'
+import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-client'
 import { isOffline } from './api.ts'
+import { deviceCache } from './device-cache.ts'
 
 const MOST_RETRIES = 2
+/** What was read last stays readable on this device for so long. */
+const REMEMBERED_MS = 7 * 24 * 3600 * 1000
+/** Changed with the shape of what is remembered, so that an older page's memory is let go. */
+const SHAPE = '2'
 
 export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 2_000,
+      gcTime: REMEMBERED_MS,
       retry: (count, error) => isOffline(error) && count < MOST_RETRIES,
       // What was read last stays readable without a network; the outbox says what is not sent.
       networkMode: 'always',
@@ -14,3 +22,10 @@ export const queryClient = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 })
+
+/** A page that opens without a network shows what this device read last. */
+export const remembered: Omit<PersistQueryClientOptions, 'queryClient'> = {
+  persister: createAsyncStoragePersister({ storage: deviceCache(), key: 'queries', throttleTime: 1_000 }),
+  maxAge: REMEMBERED_MS,
+  buster: SHAPE,
+}

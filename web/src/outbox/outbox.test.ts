@@ -6,7 +6,7 @@ const entry = (id: string, fabricationId = 'f'): OutboxEntry => ({
   fabricationId,
   kind: 'reading',
   id,
-  reading: { id, pileId: 'p', grams: 281, takenAt: '2026-11-24T08:00:00.000Z', source: 'scale' },
+  reading: { id, pileId: 'p', grams: 281, takenAt: '2026-11-24T08:00:00.000Z', source: 'scale', cook: null },
 })
 const withdrawal = (id: string, readingId: string): OutboxEntry => ({
   kitchenId: 'k',
@@ -24,8 +24,8 @@ function newOutbox(answers: SendResult[], name = `outbox-${count++}`) {
   const waits: number[] = []
   const options: OutboxOptions = {
     store: openOutboxStore(name),
-    send: async (_kitchen, _fabrication, { readings, voids }) => {
-      sent.push([...readings, ...voids].map((each) => each.id))
+    send: async (_kitchen, _fabrication, { readings, voids, moves, marks }) => {
+      sent.push([...readings, ...voids, ...moves, ...marks].map((each) => each.id))
       return answers.shift() ?? { kind: 'stored' }
     },
     timers: {
@@ -48,7 +48,7 @@ test('what is kept is sent once and then no longer waits', async () => {
   expect(sent).toEqual([['1']])
   expect(outbox.state().waiting).toEqual([])
   expect(ids(outbox.state().stored)).toEqual(['1'])
-  expect(await options.store.all()).toEqual([])
+  expect(ids(await options.store.all())).toEqual(['1'])
 })
 
 test('without a server everything waits, in order, and is sent when it is back', async () => {
@@ -103,4 +103,24 @@ test('fabrications are sent apart', async () => {
   fire()
   await settle()
   expect(sent.slice(1)).toEqual([['1', '3'], ['2']])
+})
+
+test('what was stored is remembered for a day, for a page that opens without a network, and never sent again', async () => {
+  const first = newOutbox([])
+  const move: OutboxEntry = {
+    kitchenId: 'k',
+    fabricationId: 'f',
+    kind: 'move',
+    id: '2',
+    move: { id: '2', readingId: '1', pileId: 'q', takenAt: '2026-11-24T08:00:01.000Z' },
+  }
+  await first.outbox.keep(entry('1'), move)
+  await settle()
+  const next = newOutbox([], first.name)
+  await next.outbox.open()
+  await settle()
+  expect([ids(next.outbox.state().stored), next.sent]).toEqual([['1', '2'], []])
+  const later = new Outbox({ ...next.options, nowMs: () => Date.now() + 25 * 3600 * 1000 })
+  await later.open()
+  expect([later.state().stored, await next.options.store.all()]).toEqual([[], []])
 })

@@ -13,7 +13,7 @@ export interface OutboxTimers {
 export interface OutboxState {
   /** Kept on this device and not yet stored by the server, in the order of the work. */
   waiting: readonly OutboxEntry[]
-  /** Sent and stored while this page was open: shown until the server's own list has them. */
+  /** Sent and stored by this device in the last day: shown also where the server's own list is out of reach. */
   stored: readonly OutboxEntry[]
   refused: readonly { entry: OutboxEntry; reason: string }[]
 }
@@ -22,12 +22,16 @@ export interface OutboxOptions {
   store: OutboxStore
   send: Send
   timers: OutboxTimers
+  /** The time, milliseconds since 1970. */
+  nowMs?: () => number
   onStored?: (entries: readonly OutboxEntry[]) => void
 }
 
 const FIRST_RETRY_MS = 500
 const LONGEST_RETRY_MS = 8_000
 const MOST_AT_ONCE = 200
+/** How long a device remembers what it sent: a page that opens without a network shows it again. */
+const REMEMBERED_MS = 24 * 3600 * 1000
 
 /**
  * Keeps every reading on the device first, then sends it, in order, until the server has stored it.
@@ -55,16 +59,24 @@ export class Outbox {
   /** Takes up what an earlier page left behind. */
   async open(): Promise<void> {
     const left = await this.#options.store.all()
-    const known = new Set(this.#state.waiting.map((entry) => entry.id))
-    this.#change({ waiting: [...left.filter((entry) => !known.has(entry.id)), ...this.#state.waiting] })
+    const known = new Set([...this.#state.waiting, ...this.#state.stored].map((entry) => entry.id))
+    const fresh = left.filter((entry) => !known.has(entry.id))
+    const isOld = ({ storedAtMs }: OutboxEntry) =>
+      storedAtMs !== undefined && storedAtMs < this.#nowMs() - REMEMBERED_MS
+    this.#change({
+      waiting: [...fresh.filter((entry) => entry.storedAtMs === undefined), ...this.#state.waiting],
+      stored: [...fresh.filter((entry) => entry.storedAtMs !== undefined && !isOld(entry)), ...this.#state.stored],
+    })
+    const old = left.filter(isOld).map((entry) => entry.id)
+    if (old.length > 0) await this.#options.store.remove(old).catch(() => {})
     void this.flush()
   }
 
-  /** Keeps an entry: shown at once, durable when the promise resolves, sent after that. */
-  async keep(entry: OutboxEntry): Promise<void> {
-    this.#change({ waiting: [...this.#state.waiting, entry] })
+  /** Keeps what was done, all or nothing: shown at once, durable when the promise resolves, sent after that. */
+  async keep(...entries: readonly OutboxEntry[]): Promise<void> {
+    this.#change({ waiting: [...this.#state.waiting, ...entries] })
     try {
-      await this.#options.store.put(entry)
+      await this.#options.store.put(entries)
     } finally {
       // A device that cannot keep it must at least try to send it.
       void this.flush()
@@ -94,6 +106,10 @@ export class Outbox {
     this.#change({ refused: this.#state.refused.filter((each) => each.entry.id !== id) })
   }
 
+  #nowMs(): number {
+    return (this.#options.nowMs ?? Date.now)()
+  }
+
   #nextBatch(): OutboxEntry[] {
     const [first] = this.#state.waiting
     if (!first) return []
@@ -117,9 +133,10 @@ export class Outbox {
       this.#change({ waiting, refused: [...this.#state.refused, { entry: first, reason: result.reason }] })
       return true
     }
-    await this.#options.store.remove(ids).catch(() => {})
-    this.#change({ waiting, stored: [...this.#state.stored, ...batch] })
-    this.#options.onStored?.(batch)
+    const stored = batch.map((entry) => ({ ...entry, storedAtMs: this.#nowMs() }))
+    this.#change({ waiting, stored: [...this.#state.stored, ...stored] })
+    await this.#options.store.put(stored).catch(() => {})
+    this.#options.onStored?.(stored)
     return true
   }
 
@@ -138,5 +155,7 @@ function sentOf(batch: readonly OutboxEntry[]): ReadingsSent {
   return {
     readings: batch.flatMap((entry) => (entry.kind === 'reading' ? [entry.reading] : [])),
     voids: batch.flatMap((entry) => (entry.kind === 'void' ? [entry.void] : [])),
+    moves: batch.flatMap((entry) => (entry.kind === 'move' ? [entry.move] : [])),
+    marks: batch.flatMap((entry) => (entry.kind === 'mark' ? [entry.mark] : [])),
   }
 }

@@ -8,7 +8,14 @@ test('a weighing that the server refuses is said with its reason, and stays unti
   answerWith({ [`POST /api/kitchens/${LARCH_HALT.id}/fabrications/f/readings`]: problemOf('pile-unknown', 422) })
   renderPart(<Refused />)
   expect(screen.queryByRole('alert')).toBeNull()
-  const reading = { id: 'r', pileId: 'p', grams: 281, takenAt: '2026-11-24T08:00:00.000Z', source: 'scale' as const }
+  const reading = {
+    id: 'r',
+    pileId: 'p',
+    grams: 281,
+    takenAt: '2026-11-24T08:00:00.000Z',
+    source: 'scale' as const,
+    cook: null,
+  }
   await act(async () => {
     await outbox.keep({ kitchenId: LARCH_HALT.id, fabricationId: 'f', kind: 'reading', id: 'r', reading })
   })

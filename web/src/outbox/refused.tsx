@@ -9,7 +9,7 @@ export function Refused() {
   const format = useFormat()
   if (refused.length === 0) return null
   const wordsOf = (entry: OutboxEntry) =>
-    entry.kind === 'reading' ? format.weight(entry.reading.grams) : 'A withdrawal'
+    entry.kind === 'reading' ? format.weight(entry.reading.grams) : KIND_WORDS[entry.kind]
   return (
     <section className="refused" role="alert">
       <ul>
@@ -25,3 +25,5 @@ export function Refused() {
     </section>
   )
 }
+
+const KIND_WORDS = { void: 'A withdrawal', move: 'A move to another pile', mark: 'A clock or a step' } as const

@@ -1,22 +1,30 @@
-import type { KeptReading, KeptVoid } from '@fleam/contract'
+import type { KeptMark, KeptMove, KeptReading, KeptVoid } from '@fleam/contract'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 
 interface EntryPlace {
   kitchenId: string
   fabricationId: string
+  id: string
+  /** When the server had stored it, milliseconds since 1970; absent while it has not. */
+  storedAtMs?: number
 }
 
-/** Something that a cook did at the bench and that the server may not have yet. */
+/** Something that a cook did at the bench, and that the server may not have yet. */
 export type OutboxEntry = EntryPlace &
-  ({ kind: 'reading'; id: string; reading: KeptReading } | { kind: 'void'; id: string; void: KeptVoid })
+  (
+    | { kind: 'reading'; reading: KeptReading }
+    | { kind: 'void'; void: KeptVoid }
+    | { kind: 'move'; move: KeptMove }
+    | { kind: 'mark'; mark: KeptMark }
+  )
 
 interface OutboxSchema extends DBSchema {
   entries: { key: string; value: OutboxEntry }
 }
 
-/** Entries that wait on this device; they outlive reloads and crashes. */
+/** Entries on this device; they outlive reloads and crashes. */
 export interface OutboxStore {
-  put: (entry: OutboxEntry) => Promise<void>
+  put: (entries: readonly OutboxEntry[]) => Promise<void>
   remove: (ids: readonly string[]) => Promise<void>
   all: () => Promise<OutboxEntry[]>
 }
@@ -31,9 +39,9 @@ export function openOutboxStore(name = 'fleam-outbox'): OutboxStore {
     return opened
   }
   return {
-    put: async (entry) => {
+    put: async (entries) => {
       const transaction = (await database()).transaction('entries', 'readwrite', { durability: 'strict' })
-      await Promise.all([transaction.store.put(entry), transaction.done])
+      await Promise.all([...entries.map((entry) => transaction.store.put(entry)), transaction.done])
     },
     remove: async (ids) => {
       const transaction = (await database()).transaction('entries', 'readwrite')

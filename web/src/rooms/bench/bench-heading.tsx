@@ -1,34 +1,28 @@
-import { minutesBetween } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import type { LiveFabrication } from './use-live-fabrication.ts'
-import { useNow } from './use-now.ts'
+import { BenchOptions } from './bench-options.tsx'
+import { Clocks } from './clocks.tsx'
+import type { Bench } from './use-bench.ts'
 
-/** Minutes on the board after which it should be back in the cold; a default that the local code overrules. */
-const BOARD_LIMIT_MINUTES = 30
-const TICK_MS = 15_000
-
-export function BenchHeading({ live }: { live: LiveFabrication }) {
-  const { record } = live
+/** What lies on the board, and its clocks. */
+export function BenchHeading({ bench }: { bench: Bench }) {
+  const { record } = bench.live
   const format = useFormat(record.currency)
-  const now = useNow(TICK_MS)
-  const minutes = minutesBetween(record.startedAt, now)
-  const isLate = record.status === 'open' && minutes >= BOARD_LIMIT_MINUTES
   return (
     <header className="bench-heading">
-      <h1>
-        {record.item} <span className="quiet">for</span> {record.style.toLowerCase()}
-      </h1>
-      <p>
-        {format.weight(record.purchase.invoiceWeight)} on the invoice
-        {record.supplier ? ` · ${record.supplier}` : ''}
-        {record.cook ? ` · ${record.cook}` : ''}
-        {record.status === 'closed' ? ' · finished' : ''}
-      </p>
-      {record.status === 'open' ? (
-        <p className={isLate ? 'board-clock late' : 'board-clock'}>
-          On the board {minutes} min{isLate ? ': back into the cold' : ''}
+      <div>
+        <h1>
+          {record.item} <span className="quiet">for</span> {record.style.toLowerCase()}
+        </h1>
+        <p>
+          {record.units > 1 ? `${record.units} · ` : ''}
+          {format.weight(record.purchase.invoiceWeight)} on the invoice
+          {record.supplier ? ` · ${record.supplier}` : ''}
+          {record.cook ? ` · ${record.cook}` : ''}
+          {record.status === 'closed' ? ' · finished' : ''}
         </p>
-      ) : null}
+      </div>
+      <Clocks bench={bench} />
+      <BenchOptions bench={bench} />
     </header>
   )
 }

@@ -1,59 +1,80 @@
-import { editOf } from '@fleam/contract'
 import './bench.css'
 import type { FabricationState } from '@fleam/contract'
-import { useState } from 'react'
-import { useNavigate, useParams } from 'react-router-dom'
-import { useChangeFabrication, useFabrication } from '../../data/queries.ts'
+import { type MouseEvent, useState } from 'react'
+import { useParams } from 'react-router-dom'
+import { useBenchStream } from '../../data/bench-stream.ts'
+import { useFabrication } from '../../data/queries.ts'
 import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { BenchHeading } from './bench-heading.tsx'
 import { BenchCautions } from './cautions.tsx'
+import { ChecksLine } from './checks-line.tsx'
 import { KeysHelp } from './keys-help.tsx'
+import { LossCauses } from './loss-causes.tsx'
 import { PieceList } from './piece-list.tsx'
 import { PileTiles } from './pile-tiles.tsx'
 import { Running } from './running.tsx'
-import { ScalePanel } from './scale-panel.tsx'
+import { ScalePanel, typeWeight } from './scale-panel.tsx'
 import { StandIn } from './stand-in.tsx'
+import { StepCard } from './step-card.tsx'
 import { useBench } from './use-bench.ts'
 import { useBenchKeys } from './use-bench-keys.ts'
+import { useFinish } from './use-finish.ts'
+import { useWakeLock } from './use-wake-lock.ts'
 
 /** One fabrication, live: exactly where it was left, on any device. */
 export function Component() {
   const { id = '' } = useParams()
+  useBenchStream(id)
   const fabrication = useFabrication(id, { isLive: true })
   if (fabrication.data) return <BenchRoom key={id} state={fabrication.data} />
   if (fabrication.isError) return <Failed error={fabrication.error} retry={() => void fabrication.refetch()} />
   return <Loading what="the bench" />
 }
 
+/** After a touch the keys belong to the bench again: Enter takes the next weight, not the tile that was touched. */
+function letGo(event: MouseEvent): void {
+  if (event.detail > 0 && (event.target as Element).closest('.tiles, .scale-side, .take, .pieces, .step-moves')) {
+    ;(document.activeElement as HTMLElement | null)?.blur()
+  }
+}
+
 function BenchRoom({ state }: { state: FabricationState }) {
   const bench = useBench(state)
   const appraised = useAppraisal(bench.live.document)
   const expected = useAppraisal(bench.live.expected)
-  const navigate = useNavigate()
-  const change = useChangeFabrication(state.record.id)
   const [isHelpOpen, setHelpOpen] = useState(false)
-  const finish = () =>
-    change.mutate(editOf(bench.live.record, { status: 'closed' }), {
-      onSuccess: ({ record }) => navigate(`/verdict/${record.id}`),
-    })
-  useBenchKeys(bench, () => setHelpOpen(true))
+  const finishing = useFinish(bench.live)
+  useWakeLock()
+  useBenchKeys(bench, { openHelp: () => setHelpOpen(true), finish: finishing.finish, typeWeight })
   return (
     <AppraisedContext value={appraised}>
-      <div className="bench">
-        <BenchHeading live={bench.live} />
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: hears the touches of its buttons, and is none itself */}
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: only touches leave the focus behind */}
+      <div className={state.record.steps.length > 0 ? 'bench with-steps' : 'bench'} onClick={letGo}>
+        <BenchHeading bench={bench} />
         <TwinBeam active={bench.activePile.name} expected={expected.appraisal} />
+        <ChecksLine bench={bench} />
         <div className="bench-surface">
+          <StepCard bench={bench} />
           <div className="bench-piles">
             <PileTiles bench={bench} />
             <PieceList bench={bench} />
-            <BenchCautions species={state.record.species} />
+            <BenchCautions
+              species={state.record.species}
+              elsewhere={state.record.steps[bench.stepAt]?.cautions ?? []}
+            />
           </div>
           <div className="bench-scale">
             <ScalePanel bench={bench} />
-            <Running live={bench.live} expected={expected} onFinish={finish} isFinishing={change.isPending} />
-            {change.isError ? <Failed error={change.error} /> : null}
+            <Running
+              live={bench.live}
+              expected={expected}
+              onFinish={finishing.finish}
+              isFinishing={finishing.change.isPending}
+              error={finishing.change.error}
+            />
             <StandIn reading={bench.scale.reading} pile={bench.activePile} ap={state.record.purchase.invoiceWeight} />
           </div>
         </div>
@@ -61,6 +82,14 @@ function BenchRoom({ state }: { state: FabricationState }) {
           {bench.said}
         </p>
         <KeysHelp isOpen={isHelpOpen} onOpen={() => setHelpOpen(true)} onClose={() => setHelpOpen(false)} />
+        <LossCauses
+          outcomes={finishing.outcomes}
+          currency={state.record.currency}
+          isOpen={finishing.isAsking}
+          isFinishing={finishing.change.isPending}
+          onClose={finishing.stopAsking}
+          onFinish={finishing.close}
+        />
       </div>
     </AppraisedContext>
   )

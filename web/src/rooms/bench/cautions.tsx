@@ -1,14 +1,28 @@
-import { cautionsFor, DEFERS_TO, type Species } from '@fleam/catalogue'
+import { DEFERS_TO, type Species } from '@fleam/catalogue'
+import { useKitchenCautions } from '../../parts/cautions.ts'
+
+interface BenchCautionsProps {
+  species: Species | null
+  /** Cautions that stand at the step already. */
+  elsewhere?: readonly string[]
+}
 
 /** The cautions that belong to what lies on the board, where the hand is. */
-export function BenchCautions({ species }: { species: Species | null }) {
+export function BenchCautions({ species, elsewhere = [] }: BenchCautionsProps) {
+  const cautions = useKitchenCautions()
   if (species === null) return null
   return (
     <aside className="cautions" aria-label="Cautions">
       <ul>
-        {cautionsFor(species, 'board').map((caution) => (
-          <li key={caution.id}>{caution.text}</li>
-        ))}
+        {cautions
+          .at(species, 'board')
+          .filter((caution) => !elsewhere.includes(caution.id))
+          .map((caution) => (
+            <li key={caution.id}>
+              {caution.text}
+              {caution.reason ? <span className="quiet"> Our own plan: {caution.reason}</span> : null}
+            </li>
+          ))}
       </ul>
       <p>{DEFERS_TO}</p>
     </aside>

@@ -5,8 +5,9 @@ const KEYS = [
   ['Enter or Space', 'take the weight onto the chosen pile'],
   ['T', 'tare'],
   ['U', 'undo the last weighing'],
-  ['N', 'next pile'],
+  ['N', 'the step is right: next step'],
   ['g, then a letter', 'another room: t Today, b Bench, v Verdict'],
+  ['number pad', '+ next step, − undo, 0 tare, × type a weight, ÷ step before, , finish'],
   ['?', 'this list'],
 ] as const
 

@@ -1,13 +1,17 @@
 import { boundOf, type PieceBound, type PileResult } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import type { StandingReading } from './merge.ts'
 import type { Bench } from './use-bench.ts'
-import type { StandingReading } from './use-live-fabrication.ts'
 
 const MARKS: Readonly<Record<PieceBound, string>> = { below: '▽', within: '', above: '△' }
 const BOUND_WORDS: Readonly<Record<PieceBound, string>> = { below: 'too light', within: '', above: 'too heavy' }
 
-/** The weighings of the active pile, newest first; each can be taken back. */
+/** A batch of a hundred birds has more pieces than anybody looks at; all of them count. */
+const MOST_SHOWN = 48
+
+/** The weighings of the active pile, newest first; each can be taken back or moved. */
 export function PieceList({ bench }: { bench: Bench }) {
   const { appraisal, format } = useAppraised()
   const { activePile: pile, live } = bench
@@ -43,17 +47,40 @@ export function PieceList({ bench }: { bench: Bench }) {
       ) : null}
       {readings.length === 0 ? <p className="quiet">Nothing weighed onto it yet.</p> : null}
       <ol reversed>
-        {readings.map((reading) => (
+        {readings.slice(0, MOST_SHOWN).map((reading) => (
           <Piece
             key={reading.id}
             reading={reading}
             bound={isPieces ? boundOf(reading.grams, pile.low, pile.high) : 'within'}
             words={format.weight(reading.grams)}
-            onWithdraw={() => bench.withdraw(reading.id)}
+            isPicked={reading.id === bench.picked?.id}
+            onPick={() => bench.pick(reading.id)}
           />
         ))}
       </ol>
+      {readings.length > MOST_SHOWN ? <p className="quiet">and {readings.length - MOST_SHOWN} earlier ones</p> : null}
+      {bench.picked ? <PickedActions bench={bench} words={format.weight(bench.picked.grams)} /> : null}
     </section>
+  )
+}
+
+/** What can be done with the weighing that was picked. */
+function PickedActions({ bench, words }: { bench: Bench; words: string }) {
+  const { picked } = bench
+  if (!picked) return null
+  return (
+    <p className="picked">
+      <span>
+        {words}
+        {picked.cook ? ` by ${picked.cook}` : ''}: touch the pile it belongs to, or
+      </span>
+      <Button variant="outline-dark" onClick={() => bench.withdraw(picked.id)}>
+        Take it back
+      </Button>
+      <Button variant="outline-dark" onClick={() => bench.pick(null)}>
+        Leave it
+      </Button>
+    </p>
   )
 }
 
@@ -61,18 +88,19 @@ interface PieceProps {
   reading: StandingReading
   bound: PieceBound
   words: string
-  onWithdraw: () => void
+  isPicked: boolean
+  onPick: () => void
 }
 
-function Piece({ reading, bound, words, onWithdraw }: PieceProps) {
+function Piece({ reading, bound, words, isPicked, onPick }: PieceProps) {
   return (
     <li className={bound === 'within' ? '' : 'out-of-bounds'}>
-      <button type="button" onClick={onWithdraw} title="Touch to take it back">
+      <button type="button" aria-pressed={isPicked} onClick={onPick} title="Touch to take it back or to move it">
         <span aria-hidden>{MARKS[bound]}</span>
         {words}
         {bound === 'within' ? null : <span className="visually-hidden">, {BOUND_WORDS[bound]}</span>}
         {reading.isKeptHere ? <em> kept here</em> : null}
-        <span className="visually-hidden">, take back</span>
+        <span className="visually-hidden">, take back or move</span>
       </button>
     </li>
   )

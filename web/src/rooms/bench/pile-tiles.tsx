@@ -3,12 +3,12 @@ import { useAppraised } from '../../parts/appraised-context.ts'
 import type { Format } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
 
-/** One tile a pile: touch it and what lies on the scale goes onto it. */
+/** One tile a pile: touch it and what lies on the scale goes onto it; with a weighing picked, that one goes there. */
 export function PileTiles({ bench }: { bench: Bench }) {
   const { appraisal, format } = useAppraised()
   const { record, standing } = bench.live
   return (
-    <fieldset className="tiles" aria-label="Piles">
+    <fieldset className={bench.picked ? 'tiles moving' : 'tiles'} aria-label="Piles">
       {record.piles.map((pile, at) => (
         <PileTile
           key={pile.id}
@@ -17,8 +17,9 @@ export function PileTiles({ bench }: { bench: Bench }) {
           result={appraisal.piles[at] as PileResult}
           expected={expectedWeight(pile, record.purchase.invoiceWeight)}
           isActive={pile.id === bench.activePile.id}
+          isLike={pile.id === bench.likeness?.id}
           isKeptHere={standing.some((each) => each.isKeptHere && each.pileId === pile.id)}
-          pieceCount={standing.filter((each) => each.pileId === pile.id).length}
+          pieceCount={bench.progress.counts.get(pile.id) ?? 0}
           format={format}
           onTouch={() => bench.touchPile(pile.id)}
         />
@@ -33,23 +34,16 @@ interface PileTileProps {
   result: PileResult
   expected: number | null
   isActive: boolean
+  /** What lies on the scale looks like one of these. */
+  isLike: boolean
   isKeptHere: boolean
   pieceCount: number
   format: Format
   onTouch: () => void
 }
 
-function PileTile({
-  pile,
-  number,
-  result,
-  expected,
-  isActive,
-  isKeptHere,
-  pieceCount,
-  format,
-  onTouch,
-}: PileTileProps) {
+function PileTile(props: PileTileProps) {
+  const { pile, number, result, expected, isActive, isLike, isKeptHere, pieceCount, format, onTouch } = props
   const hasFill = expected !== null && expected > 0
   return (
     <button type="button" className={`tile ${pile.class}`} aria-pressed={isActive} onClick={onTouch}>
@@ -59,6 +53,7 @@ function PileTile({
       <span className="tile-name">{pile.name}</span>
       <span className="tile-weight">{format.weight(result.weight)}</span>
       <span className="tile-note">
+        {isLike ? <strong>looks like one of these · </strong> : null}
         {hasFill ? `of about ${format.weight(expected)}` : ''}
         {pile.weighing === 'pieces' ? ` · ${piecesWords(pieceCount, pile.portions)}` : ''}
         {isKeptHere ? ' · kept here' : ''}

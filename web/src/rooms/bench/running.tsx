@@ -1,6 +1,7 @@
 import Button from 'react-bootstrap/Button'
 import { type Appraised, AppraisedContext, useAppraised } from '../../parts/appraised-context.ts'
 import { Figure, MaybeFigure } from '../../parts/figure.tsx'
+import { Failed } from '../../parts/states.tsx'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
 interface RunningProps {
@@ -8,10 +9,12 @@ interface RunningProps {
   expected: Appraised
   onFinish: () => void
   isFinishing: boolean
+  /** Why it did not finish; null while nothing went wrong. */
+  error: unknown
 }
 
 /** How it goes: yield so far, and what a portion will cost if the rest comes out as expected. */
-export function Running({ live, expected, onFinish, isFinishing }: RunningProps) {
+export function Running({ live, expected, onFinish, isFinishing, error }: RunningProps) {
   const { appraisal, format } = useAppraised()
   const isOpen = live.record.status === 'open'
   return (
@@ -45,6 +48,7 @@ export function Running({ live, expected, onFinish, isFinishing }: RunningProps)
           Finish: make or buy?
         </Button>
       ) : null}
+      {error ? <Failed error={error} /> : null}
     </section>
   )
 }

@@ -7,6 +7,7 @@ import { useAppraised } from '../../parts/appraised-context.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
 import { WEIGHT_REFUSALS } from '../../parts/weight-words.ts'
+import { ContainerChoice } from './container-choice.tsx'
 import type { ScaleView } from './take.ts'
 import type { Bench } from './use-bench.ts'
 
@@ -28,12 +29,18 @@ export function ScalePanel({ bench }: { bench: Bench }) {
     <section className="scale" aria-label="Scale">
       <output className={`scale-weight ${view.kind}`}>{shown}</output>
       <p className="scale-state">
-        {STATE_WORDS[view.kind]}
+        {view.kind === 'ready' && view.isAdded ? `settled: ${format.weight(view.grams)} more` : STATE_WORDS[view.kind]}
+        {bench.container.container
+          ? ` · less ${bench.container.container.name} ${format.weight(bench.container.container.grams)}`
+          : ''}
         {reading && reading.tareGrams > 0 ? ` · tare ${format.weight(reading.tareGrams)}` : ''}
       </p>
       <Button className="main-action take" onClick={bench.takeSettled} aria-disabled={view.kind !== 'ready'}>
         {view.kind === 'ready' ? `Take ${format.weight(view.grams)}` : 'Take'}
-        <span className="take-pile">{bench.activePile.name}</span>
+        <span className="take-pile">
+          {bench.likeness ? 'looks like ' : ''}
+          {bench.activePile.name}
+        </span>
       </Button>
       <div className="scale-side">
         <Button variant="outline-dark" disabled={!isConnected} onClick={() => void tareScale().catch(() => {})}>
@@ -43,10 +50,18 @@ export function ScalePanel({ bench }: { bench: Bench }) {
           Undo
         </Button>
       </div>
-      <TypedWeight bench={bench} />
+      <div className="scale-entry">
+        <TypedWeight bench={bench} />
+        <ContainerChoice bench={bench} />
+      </div>
     </section>
   )
 }
+
+const TYPED_FIELD = 'typed-weight'
+
+/** Puts the hand into the field for a typed weight. */
+export const typeWeight = () => document.getElementById(TYPED_FIELD)?.focus()
 
 function TypedWeight({ bench }: { bench: Bench }) {
   const { units } = useKitchen()
@@ -60,10 +75,13 @@ function TypedWeight({ bench }: { bench: Bench }) {
     bench.takeTyped(result.grams)
     setText('')
     setRefusal('')
+    // The keys of the bench work again at once.
+    ;(document.activeElement as HTMLElement | null)?.blur()
   }
   return (
     <Form className="typed" onSubmit={submit}>
       <Form.Control
+        id={TYPED_FIELD}
         aria-label="Weight typed by hand"
         aria-describedby="typed-refusal"
         placeholder={units === 'metric' ? 'type: 840 or 1.2 kg' : 'type: 2 lb 3 oz'}
@@ -71,6 +89,9 @@ function TypedWeight({ bench }: { bench: Bench }) {
         isInvalid={refusal !== ''}
         autoComplete="off"
         onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') event.currentTarget.blur()
+        }}
       />
       <Button type="submit" variant="outline-dark">
         Add

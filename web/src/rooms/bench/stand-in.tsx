@@ -1,5 +1,5 @@
 import type { ScaleReading } from '@fleam/contract'
-import { expectedWeight, formatNumber, type PlannedPile } from '@fleam/core'
+import { expectedReading, formatNumber, type PlannedPile } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -12,11 +12,10 @@ interface StandInProps {
 }
 
 /** What is likely to lie on the scale next: a piece, or the whole of a pile. */
-function likelyGrams(pile: PlannedPile, ap: number): number {
-  if (pile.weighing === 'pieces' && pile.target !== null) return pile.target
-  return expectedWeight(pile, ap) ?? 500
-}
+const likelyGrams = (pile: PlannedPile, ap: number): number => expectedReading(pile, ap) ?? UNKNOWN_GRAMS
 
+/** What is put on for a pile of which nothing is expected. */
+const UNKNOWN_GRAMS = 500
 const SPREAD = 0.06
 
 /** Hands for the simulated scale, marked as what it is. A real scale shows nothing here. */

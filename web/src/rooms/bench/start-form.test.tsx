@@ -5,11 +5,33 @@ import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
 import { StartForm } from './start-form.tsx'
 
-const STYLE = { id: '019b76da-a8f2-7000-8003-000000000001', name: 'Supremes', minutesPerUnit: 9, piles: [] }
+const STYLE: Item['styles'][number] = {
+  id: '019b76da-a8f2-7000-8003-000000000001',
+  version: 1,
+  isArchived: false,
+  name: 'Supremes',
+  minutesPerUnit: 9,
+  piles: [],
+  steps: [],
+  options: [
+    {
+      id: 'wishbone',
+      question: 'Wishbone',
+      choices: [
+        { id: 'out', name: 'Out first', why: 'More meat.', minutes: 0, shares: {}, order: null },
+        { id: 'left', name: 'Leave it', why: 'Quicker.', minutes: -0.5, shares: {}, order: null },
+      ],
+    },
+  ],
+  consumables: [],
+}
 const ITEM: Item = {
   id: '019b76da-a8f2-7000-8003-000000000002',
   name: 'Chicken',
   species: 'poultry',
+  drawing: 'bird',
+  landmarks: [],
+  isArchived: false,
   unitName: { one: 'bird', many: 'birds' },
   unitWeight: { low: 1600, usual: 2100, high: 2600 },
   styles: [STYLE],
@@ -22,7 +44,11 @@ const last = {
   status: 'closed',
   startedAt: '',
   updatedAt: '',
-  document: sixChickens({ style: 'Supremes', meta: { supplier: 'Ostravale Poultry Yard', cook: 'Ondine' } }),
+  document: sixChickens({
+    item: 'Chicken',
+    style: 'Supremes',
+    meta: { supplier: 'Ostravale Poultry Yard', cook: 'Ondine' },
+  }),
   expected: null,
 } as unknown as FabricationRow
 

@@ -1,5 +1,5 @@
-import type { Cook, FabricationRow, Item } from '@fleam/contract'
-import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import type { Cook, FabricationRow, Item, Style } from '@fleam/contract'
+import { type Chosen, PRICE_UNITS, type PriceUnit, type Rhythm } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -12,6 +12,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { StyleChoice } from './style-choice.tsx'
 
 interface StartFormProps {
   items: Item[]
@@ -28,17 +29,28 @@ const PER_WORDS: Readonly<Record<PriceUnit, string>> = {
   lot: 'for the lot',
 }
 
+const isOf = (row: FabricationRow | undefined, item: Item, style: Style) =>
+  row?.document.item === item.name && row.document.style === style.name
+
+/** The newest fabrication of a style, or of its item where the style is new. */
+const lastOf = (latest: readonly FabricationRow[], item: Item, style: Style) =>
+  latest.find((row) => isOf(row, item, style)) ?? latest.find((row) => row.document.item === item.name)
+
 /** What goes on the board: style, number, price and the invoice's weight. The rest has defaults. */
 export function StartForm({ items, cooks, latest }: StartFormProps) {
   const kitchen = useKitchen()
   const format = useFormat()
   const navigate = useNavigate()
   const start = useStartFabrication()
-  const last = latest[0]?.document
-  const styles = items.flatMap((item) => item.styles.map((style) => ({ item, style })))
+  const open = items.filter((item) => !item.isArchived && item.styles.some((style) => !style.isArchived))
+  const styles = open.flatMap((item) => item.styles.map((style) => ({ item, style })))
   const [styleId, setStyleId] = useState(
-    () => (styles.find(({ style }) => style.name === last?.style) ?? styles[0])?.style.id ?? '',
+    () => (styles.find(({ item, style }) => isOf(latest[0], item, style)) ?? styles[0])?.style.id ?? '',
   )
+  const [chosen, setChosen] = useState<Chosen>({})
+  const [rhythm, setRhythm] = useState<Rhythm>('unit')
+  const chosenStyle = styles.find(({ style }) => style.id === styleId)
+  const last = (chosenStyle && lastOf(latest, chosenStyle.item, chosenStyle.style))?.document
   const [units, setUnits] = useState<number | null>(last?.purchase.pieces ?? 1)
   const [amount, setAmount] = useState<number | null>(last?.purchase.price.amount ?? null)
   const [per, setPer] = useState<PriceUnit>(last?.purchase.price.per ?? (kitchen.units === 'metric' ? 'kg' : 'lb'))
@@ -51,8 +63,20 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
     () => cooks.find((cook) => cook.name === last?.meta?.cook)?.id ?? cooks[0]?.id ?? '',
   )
   const [isMissing, setMissing] = useState(false)
-  const chosen = styles.find(({ style }) => style.id === styleId)
-  if (!chosen) return <p>This kitchen has no cut styles yet.</p>
+  if (!chosenStyle) return <p>This kitchen has no cut styles yet.</p>
+  const { item, style } = chosenStyle
+  /** Another style: what it was bought for last time is offered, and nothing of the one before. */
+  const chooseStyle = (nextId: string) => {
+    const next = styles.find((each) => each.style.id === nextId)
+    const before = next && lastOf(latest, next.item, next.style)?.document
+    setStyleId(nextId)
+    setChosen({})
+    setAmount(before?.purchase.price.amount ?? null)
+    setPer(before?.purchase.price.per ?? (kitchen.units === 'metric' ? 'kg' : 'lb'))
+    setUnits(before?.purchase.pieces ?? 1)
+    setExtras(before?.purchase.extras ?? null)
+    setSupplier(before?.meta?.supplier ?? '')
+  }
   const isWhole =
     units !== null &&
     units >= 1 &&
@@ -85,30 +109,30 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
         lot: null,
         date: dayIn(kitchen.timeZone, now),
         startedAt: now.toISOString(),
+        rhythm,
+        chosen,
       },
       { onSuccess: ({ record }) => navigate(`/bench/${record.id}`) },
     )
   }
 
-  const usual = chosen.item.unitWeight.usual
+  const usual = item.unitWeight.usual
   return (
     <Form onSubmit={submit} className="start-form">
-      <Form.Group controlId="start-style" className="wide">
-        <Form.Label>Cut style</Form.Label>
-        <Form.Select value={styleId} onChange={(event) => setStyleId(event.target.value)}>
-          {items.map((item) => (
-            <optgroup key={item.id} label={item.name}>
-              {item.styles.map((style) => (
-                <option key={style.id} value={style.id}>
-                  {style.name}
-                </option>
-              ))}
-            </optgroup>
-          ))}
-        </Form.Select>
-      </Form.Group>
+      <StyleChoice
+        items={open}
+        item={item}
+        style={style}
+        chosen={chosen}
+        units={units}
+        rhythm={rhythm}
+        onStyle={chooseStyle}
+        onChosen={setChosen}
+        onRhythm={setRhythm}
+      />
       <NumberField
-        label={`How many ${chosen.item.unitName.many}`}
+        key={`units-${styleId}`}
+        label={`How many ${item.unitName.many}`}
         value={units}
         onChange={setUnits}
         min={1}
@@ -116,7 +140,7 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
       />
       <WeightField
         label="Weight on the invoice"
-        hint={`one ${chosen.item.unitName.one} is usually about ${format.weight(usual)}`}
+        hint={`one ${item.unitName.one} is usually about ${format.weight(usual)}`}
         grams={invoiceWeight}
         onChange={setInvoiceWeight}
         isRequired
@@ -134,6 +158,7 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
         onChange={setAmount}
         isRequired
         hint={last ? 'as last time' : ''}
+        key={`price-${styleId}`}
       />
       <Form.Group controlId="start-per">
         <Form.Label>Price is</Form.Label>
@@ -145,7 +170,12 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
           ))}
         </Form.Select>
       </Form.Group>
-      <NumberField label={`Delivery and charges, ${kitchen.currency}`} value={extras} onChange={setExtras} />
+      <NumberField
+        key={`extras-${styleId}`}
+        label={`Delivery and charges, ${kitchen.currency}`}
+        value={extras}
+        onChange={setExtras}
+      />
       <Form.Group controlId="start-supplier">
         <Form.Label>Supplier</Form.Label>
         <Form.Control value={supplier} maxLength={120} onChange={(event) => setSupplier(event.target.value)} />
@@ -168,7 +198,7 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
       </div>
       {isMissing ? (
         <p className="refusal wide" role="alert">
-          Fleam needs how many {chosen.item.unitName.many}, the weight on the invoice and the price.
+          Fleam needs how many {item.unitName.many}, the weight on the invoice and the price.
         </p>
       ) : null}
       {start.isError ? <Failed error={start.error} /> : null}

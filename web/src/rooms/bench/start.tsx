@@ -7,7 +7,7 @@ import { StartForm } from './start-form.tsx'
 /** The bench without a fabrication: what is on the board, and starting another one. */
 export function Component() {
   const [items, cooks, fabrications] = [useItems(), useCooks(), useFabrications()]
-  const failed = [items, cooks, fabrications].find((query) => query.isError)
+  const failed = [items, cooks, fabrications].find((query) => query.isError && !query.data)
   if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
   if (!items.data || !cooks.data || !fabrications.data) return <Loading what="the bench" />
   return <StartRoom items={items.data} cooks={cooks.data} fabrications={fabrications.data} />

@@ -10,7 +10,7 @@ const shown = (grams: number, state: ScaleReading['state'] = 'stable'): ScaleRea
 })
 
 test('a settled new load is ready, a moving one is not', () => {
-  expect(viewOf(shown(281), null)).toEqual({ kind: 'ready', grams: 281 })
+  expect(viewOf(shown(281), null)).toEqual({ kind: 'ready', grams: 281, isAdded: false })
   expect(viewOf(shown(200, 'moving'), null)).toEqual({ kind: 'moving', grams: 200 })
 })
 
@@ -19,9 +19,22 @@ test('the same load is never taken twice, drift and all', () => {
   expect(viewOf(shown(282), 281).kind).toBe('taken')
 })
 
-test('another piece on top of a taken one, or in its place, is ready', () => {
+test('of what is put beside a taken load, only that counts', () => {
   const taken = stillTaken(shown(560), 281)
-  expect(viewOf(shown(560), taken)).toEqual({ kind: 'ready', grams: 560 })
+  expect(viewOf(shown(560), taken)).toEqual({ kind: 'ready', grams: 279, isAdded: true })
+})
+
+test('what is left after some was lifted off has been taken already', () => {
+  const taken = stillTaken(shown(281), 560)
+  expect(taken).toBe(281)
+  expect(viewOf(shown(281), taken).kind).toBe('taken')
+  expect(viewOf(shown(530), taken)).toEqual({ kind: 'ready', grams: 249, isAdded: true })
+})
+
+test('a known container is taken off, and by itself it is nothing', () => {
+  expect(viewOf(shown(2340), null, 640)).toEqual({ kind: 'ready', grams: 1700, isAdded: false })
+  expect(viewOf(shown(640), null, 640)).toEqual({ kind: 'empty' })
+  expect(viewOf(shown(2600), 2340, 640)).toEqual({ kind: 'ready', grams: 260, isAdded: true })
 })
 
 test('an empty plate forgets what was taken, a moving one does not', () => {

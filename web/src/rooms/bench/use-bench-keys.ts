@@ -3,14 +3,25 @@ import { tareScale } from '../../data/scale.ts'
 import { isPressing, isTyping } from '../../parts/keys.ts'
 import type { Bench } from './use-bench.ts'
 
-/** `1`–`9` pile, `Enter` or `Space` take, `T` tare, `U` undo, `N` next, `?` help. */
-export function useBenchKeys(bench: Bench, openHelp: () => void): void {
-  const latest = useRef({ bench, openHelp })
-  latest.current = { bench, openHelp }
+/** What keys do beside the bench's own actions. */
+export interface BenchKeyActions {
+  openHelp: () => void
+  finish: () => void
+  typeWeight: () => void
+}
+
+/**
+ * `1`–`9` pile, `Enter` or `Space` take, `T` tare, `U` undo, `N` next step, `?` help. On a number pad alone:
+ * `+` next step, `−` undo, `0` tare, `×` type a weight, `÷` the step before, the decimal key finishes.
+ */
+export function useBenchKeys(bench: Bench, actions: BenchKeyActions): void {
+  const latest = useRef({ bench, actions })
+  latest.current = { bench, actions }
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
-      const action = actionOf(event, latest.current.bench, latest.current.openHelp)
+      if ((event.target as HTMLElement | null)?.closest?.('[role="dialog"]')) return
+      const action = actionOf(event, latest.current.bench, latest.current.actions)
       if (!action) return
       event.preventDefault()
       action()
@@ -20,22 +31,46 @@ export function useBenchKeys(bench: Bench, openHelp: () => void): void {
   }, [])
 }
 
-function actionOf(event: KeyboardEvent, bench: Bench, openHelp: () => void): (() => void) | null {
+function actionOf(event: KeyboardEvent, bench: Bench, actions: BenchKeyActions): (() => void) | null {
   const pile = /^[1-9]$/.test(event.key) ? bench.live.record.piles[Number(event.key) - 1] : undefined
   if (pile) return () => bench.touchPile(pile.id)
+  if (event.code.startsWith('Numpad') && event.key !== 'Enter') return padActionOf(event.code, bench, actions)
   switch (event.key.toLowerCase()) {
     case 'enter':
     case ' ':
       return isPressing(event) ? null : bench.takeSettled
     case 't':
-      return () => void tareScale().catch(() => {})
+      return tare
     case 'u':
       return bench.undo
     case 'n':
-      return bench.nextPile
+      return bench.nextStep
+    case 'escape':
+      return bench.picked ? () => bench.pick(null) : null
     case '?':
-      return openHelp
+      return actions.openHelp
     default:
       return null
   }
 }
+
+function padActionOf(code: string, bench: Bench, actions: BenchKeyActions): (() => void) | null {
+  switch (code) {
+    case 'NumpadAdd':
+      return bench.nextStep
+    case 'NumpadSubtract':
+      return bench.undo
+    case 'Numpad0':
+      return tare
+    case 'NumpadMultiply':
+      return actions.typeWeight
+    case 'NumpadDivide':
+      return () => bench.goToStep(bench.stepAt - 1)
+    case 'NumpadDecimal':
+      return actions.finish
+    default:
+      return null
+  }
+}
+
+const tare = () => void tareScale().catch(() => {})

@@ -1,78 +1,55 @@
 import type { FabricationState } from '@fleam/contract'
-import type { PlannedPile } from '@fleam/core'
-import { useState } from 'react'
+import {
+  boundOf,
+  looksLike,
+  nextPile,
+  type PlannedPile,
+  pileBySize,
+  type SequenceInput,
+  unitOnBoard,
+} from '@fleam/core'
+import { useMemo, useState } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
+import { sound, speak, type Tone } from '../../parts/voice.ts'
+import { type BenchSettingsState, useBenchSettings } from './bench-settings.ts'
+import type { StandingReading } from './merge.ts'
+import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile } from './progress.ts'
+import { useAutoTake } from './use-auto-take.ts'
 import { type BenchScaleState, useBenchScale } from './use-bench-scale.ts'
+import { type ChecksState, useChecks } from './use-checks.ts'
+import { type ContainerState, useContainer } from './use-container.ts'
 import { type LiveFabrication, useLiveFabrication } from './use-live-fabrication.ts'
 
 export interface Bench {
   live: LiveFabrication
   scale: BenchScaleState
+  settings: BenchSettingsState
+  container: ContainerState
+  checks: ChecksState
+  progress: SequenceInput
+  /** The bird on the board, from 1. */
+  unit: number
+  /** Place of the step that is shown, from 0. */
+  stepAt: number
+  goToStep: (at: number) => void
+  /** The step is done and its check is right: it is recorded, and the next one is shown. */
+  nextStep: () => void
+  /** Where the next weight goes: the pile that was chosen, or the one that step and size suggest. */
   activePile: PlannedPile
+  /** The pile that the weight on the scale looks like, where that is not the active one. */
+  likeness: PlannedPile | null
   /** What was done last, in words, also for those who listen. */
   said: string
+  /** A weighing that was picked: it can be taken back, or moved by touching its pile. */
+  picked: StandingReading | null
+  pick: (readingId: string | null) => void
   /** Chooses a pile; a settled load that is not taken yet is taken onto it, so that one touch weighs one pile. */
   touchPile: (pileId: string) => void
   /** Takes the settled load onto the active pile; says why where it cannot. */
   takeSettled: () => void
   takeTyped: (grams: number) => void
   undo: () => void
-  nextPile: () => void
   withdraw: (readingId: string) => void
-}
-
-/** Everything a cook can do at the bench, by touch, key or number pad alike. */
-export function useBench(state: FabricationState): Bench {
-  const live = useLiveFabrication(state)
-  const scale = useBenchScale()
-  const format = useFormat(state.record.currency)
-  const { piles } = state.record
-  const [activeId, setActiveId] = useState(() => firstUnweighed(live)?.id ?? piles[0]?.id ?? '')
-  const [said, setSaid] = useState('')
-  const activePile = piles.find((pile) => pile.id === activeId) ?? (piles[0] as PlannedPile)
-
-  const take = (pile: PlannedPile, grams: number, source: 'scale' | 'typed') => {
-    if (source === 'scale') scale.markTaken(grams)
-    setSaid(`Took ${format.weight(grams)}: ${pile.name}`)
-    void live.take(pile.id, grams, source)
-  }
-  const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
-    if (scale.view.kind === 'ready') take(pile, scale.view.grams, 'scale')
-    else if (isAsked) setSaid(WHY_NOT[scale.view.kind])
-  }
-  const touchPile = (pileId: string) => {
-    const pile = piles.find((each) => each.id === pileId)
-    if (!pile) return
-    setActiveId(pileId)
-    // Touching the pile that is chosen already can only mean to weigh: then it says why it cannot.
-    takeSettled(pile, pileId === activePile.id)
-  }
-  const withdraw = (readingId: string) => {
-    const reading = live.standing.find((each) => each.id === readingId)
-    const pile = piles.find((each) => each.id === reading?.pileId)
-    if (!reading || !pile) return
-    setSaid(`Took back ${format.weight(reading.grams)}: ${pile.name}`)
-    if (reading.id === live.standing.at(-1)?.id) scale.forgetTaken()
-    void live.withdraw(readingId)
-  }
-  return {
-    live,
-    scale,
-    activePile,
-    said,
-    touchPile,
-    takeSettled: () => takeSettled(activePile, true),
-    takeTyped: (grams) => take(activePile, grams, 'typed'),
-    undo: () => {
-      const last = live.standing.at(-1)
-      if (last) withdraw(last.id)
-    },
-    nextPile: () => {
-      const next = piles[(piles.indexOf(activePile) + 1) % piles.length]
-      if (next) setActiveId(next.id)
-    },
-    withdraw,
-  }
 }
 
 const WHY_NOT = {
@@ -83,10 +60,148 @@ const WHY_NOT = {
   taken: 'This one is taken already: lift it off first.',
 } as const
 
-function firstUnweighed(live: LiveFabrication): PlannedPile | undefined {
-  const last = live.standing.at(-1)
-  const weighed = new Set(live.standing.map((each) => each.pileId))
-  const lastPile = live.record.piles.find((pile) => pile.id === last?.pileId)
-  if (lastPile?.weighing === 'pieces') return lastPile
-  return live.record.piles.find((pile) => !weighed.has(pile.id))
+interface ChosenPile {
+  id: string
+  /** Touched by the cook; otherwise it comes with the step, and a weight that does not fit it is asked about. */
+  isFirm: boolean
 }
+
+/** Everything a cook can do at the bench, by touch, key or number pad alike. */
+export function useBench(state: FabricationState): Bench {
+  const live = useLiveFabrication(state)
+  const settings = useBenchSettings()
+  const format = useFormat(state.record.currency)
+  const { record, standing } = live
+  const progress = useMemo(() => progressOf(record, standing), [record, standing])
+  const [lastPileId, setLastPileId] = useState(() => standing.at(-1)?.pileId ?? null)
+  const [chosen, setChosen] = useState<ChosenPile | null>(null)
+  const [stepAt, setStepAt] = useState(() => firstStep(record, progress, lastPileId))
+  const [said, setSaid] = useState('')
+  const [pickedId, setPickedId] = useState<string | null>(null)
+  const [lastMove, setLastMove] = useState<{ readingId: string; from: string } | null>(null)
+
+  const pileById = (id: string | null) => record.piles.find((pile) => pile.id === id)
+  const byStep =
+    pileById(chosen?.id ?? null) ?? nextPile(progress, lastPileId) ?? pileById(lastPileId) ?? record.piles[0]
+  const container = useContainer((byStep as PlannedPile).name)
+  const scale = useBenchScale(container.container?.grams ?? 0)
+  const checks = useChecks(live, progress)
+
+  const ap = record.purchase.invoiceWeight
+  const readyGrams = scale.view.kind === 'ready' ? scale.view.grams : null
+  const isPlausible = readyGrams === null || chosen?.isFirm || looksLike(byStep as PlannedPile, readyGrams, ap)
+  const likeness = isPlausible ? null : pileBySize({ piles: record.piles, ap, counts: progress.counts }, readyGrams)
+  const activePile = likeness ?? (byStep as PlannedPile)
+
+  const signal = (tone: Tone, words: string) => {
+    if (settings.sound) sound(tone)
+    if (settings.voice) speak(words)
+  }
+  const take = (pile: PlannedPile, grams: number, source: 'scale' | 'typed') => {
+    const bound = pile.weighing === 'pieces' ? boundOf(grams, pile.low, pile.high) : 'within'
+    if (source === 'scale') scale.markTaken()
+    setSaid(`Took ${format.weight(grams)}: ${pile.name}${BOUND_SAID[bound]}`)
+    signal(bound === 'within' ? 'taken' : 'doubt', bound === 'within' ? 'taken' : BOUND_SPOKEN[bound])
+    setStepAt(stepAfter(record, progress, pile))
+    setLastPileId(pile.id)
+    setLastMove(null)
+    // A pile that was chosen stays chosen while it wants more; then the steps lead again.
+    if (nextPile(afterOneMore(progress, pile.id), pile.id)?.id !== pile.id) setChosen(null)
+    void live.take({ pileId: pile.id, grams, source, cook: settings.cook ?? record.cook })
+  }
+  const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
+    if (scale.view.kind === 'ready') take(pile, scale.view.grams, 'scale')
+    else if (isAsked) setSaid(WHY_NOT[scale.view.kind])
+  }
+  const auto = useAutoTake({
+    isOn: settings.takesItself && record.status === 'open',
+    view: scale.view,
+    isPlausible,
+    take: () => takeSettled(activePile, false),
+    ask: () => {
+      setSaid(likeness ? `Which pile? It looks like ${likeness.name}.` : 'Which pile?')
+      signal('doubt', 'which pile?')
+    },
+  })
+  const moveTo = (reading: StandingReading, pile: PlannedPile) => {
+    setPickedId(null)
+    if (reading.pileId === pile.id) return
+    setSaid(`Moved ${format.weight(reading.grams)} to ${pile.name}`)
+    setLastMove({ readingId: reading.id, from: reading.pileId })
+    void live.move(reading.id, pile.id)
+  }
+  const picked = standing.find((each) => each.id === pickedId) ?? null
+  const touchPile = (pileId: string) => {
+    const pile = pileById(pileId)
+    if (!pile) return
+    if (picked) return moveTo(picked, pile)
+    const isSame = pileId === activePile.id
+    setChosen({ id: pileId, isFirm: true })
+    const step = stepOfPile(record, pile)
+    if (step >= 0) setStepAt(step)
+    // Touching the pile that is chosen already can only mean to weigh: then it says why it cannot.
+    takeSettled(pile, isSame)
+  }
+  const withdraw = (readingId: string) => {
+    const reading = standing.find((each) => each.id === readingId)
+    const pile = pileById(reading?.pileId ?? null)
+    setPickedId(null)
+    if (!reading || !pile) return
+    setSaid(`Took back ${format.weight(reading.grams)}: ${pile.name}`)
+    if (reading.id === standing.at(-1)?.id) {
+      auto.leaveAlone(reading.grams)
+      scale.forgetTaken()
+    }
+    setChosen({ id: pile.id, isFirm: true })
+    void live.withdraw(readingId)
+  }
+  const undo = () => {
+    const moved = standing.find((each) => each.id === lastMove?.readingId)
+    const from = pileById(lastMove?.from ?? null)
+    if (moved && from) {
+      moveTo(moved, from)
+      setLastMove(null)
+      return
+    }
+    // What another cook weighed on another device is theirs to take back.
+    const last = standing.findLast((each) => each.isMine)
+    if (last) withdraw(last.id)
+    else setSaid('Nothing to take back on this device.')
+  }
+  const goToStep = (at: number) => {
+    const place = Math.min(Math.max(0, at), Math.max(0, record.steps.length - 1))
+    setStepAt(place)
+    const names = record.steps[place]?.piles ?? []
+    const wanted = record.piles.find((pile) => names.includes(pile.name))
+    setChosen(wanted ? { id: wanted.id, isFirm: false } : null)
+  }
+  return {
+    live,
+    scale,
+    settings,
+    container,
+    checks,
+    progress,
+    unit: unitOnBoard(progress),
+    stepAt,
+    goToStep,
+    nextStep: () => {
+      const step = record.steps[stepAt]
+      if (step) void live.mark({ kind: 'step-done', step: step.id, cook: settings.cook ?? record.cook })
+      goToStep(stepAt + 1)
+    },
+    activePile,
+    likeness,
+    said,
+    picked,
+    pick: (id) => setPickedId(id === pickedId ? null : id),
+    touchPile,
+    takeSettled: () => takeSettled(activePile, true),
+    takeTyped: (grams) => take(byStep as PlannedPile, grams, 'typed'),
+    undo,
+    withdraw,
+  }
+}
+
+const BOUND_SAID = { below: ', too light', within: '', above: ', too heavy' } as const
+const BOUND_SPOKEN = { below: 'too light', above: 'too heavy' } as const

@@ -1,38 +1,31 @@
-import type { FabricationRecord, FabricationState, KeptReading, KeptVoid } from '@fleam/contract'
-import { documentOf, type FabricationDocument, standingReadings } from '@fleam/core'
+import type { FabricationRecord, FabricationState, KeptMark, KeptReading } from '@fleam/contract'
+import { documentOf, type FabricationDocument } from '@fleam/core'
 import { useMemo } from 'react'
 import { v7 as newId } from 'uuid'
 import { outbox, useOutbox } from '../../outbox/page-outbox.ts'
-import type { OutboxEntry } from '../../outbox/store.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
+import { merge, type StandingReading } from './merge.ts'
+import { useNow } from './use-now.ts'
 
-export interface StandingReading extends KeptReading {
-  /** On this device alone: the server does not have it yet. */
-  isKeptHere: boolean
-}
+/** Running clocks and what they cost are worked out anew this often. */
+const CLOCK_TICK_MS = 10_000
+
+export type { StandingReading }
 
 export interface LiveFabrication {
   record: FabricationRecord
   /** The readings that count, in the order they were taken. */
   standing: StandingReading[]
+  marks: KeptMark[]
+  /** The time that clocks are read at, milliseconds since 1970. */
+  nowMs: number
   document: FabricationDocument
   /** As it would end if what is not weighed yet came out as the style expects. */
   expected: FabricationDocument
-  take: (pileId: string, grams: number, source: KeptReading['source']) => Promise<KeptReading>
+  take: (reading: Pick<KeptReading, 'pileId' | 'grams' | 'source' | 'cook'>) => Promise<KeptReading>
   withdraw: (readingId: string) => Promise<void>
-}
-
-/** The server's readings together with those that only this device has. */
-export function merge(state: FabricationState, waiting: readonly OutboxEntry[], stored: readonly OutboxEntry[]) {
-  const mine = [...stored, ...waiting].filter((entry) => entry.fabricationId === state.record.id)
-  const readings: KeptReading[] = [
-    ...state.readings,
-    ...mine.flatMap((entry) => (entry.kind === 'reading' ? [entry.reading] : [])),
-  ]
-  const voids: KeptVoid[] = [...state.voids, ...mine.flatMap((entry) => (entry.kind === 'void' ? [entry.void] : []))]
-  const waitingIds = new Set(waiting.map((entry) => entry.id))
-  const standing = standingReadings(readings, voids).map((each) => ({ ...each, isKeptHere: waitingIds.has(each.id) }))
-  return { readings, voids, standing }
+  move: (readingId: string, pileId: string) => Promise<void>
+  mark: (mark: Pick<KeptMark, 'kind'> & Partial<KeptMark>) => Promise<void>
 }
 
 /** One fabrication as this device sees it, with what the cook can do to it. */
@@ -40,26 +33,39 @@ export function useLiveFabrication(state: FabricationState): LiveFabrication {
   const kitchen = useKitchen()
   const { waiting, stored } = useOutbox()
   const { record } = state
-  const derived = useMemo(() => {
-    const { readings, voids, standing } = merge(state, waiting, stored)
-    return {
-      standing,
-      document: documentOf(record, readings, voids),
-      expected: documentOf(record, readings, voids, { asExpected: true }),
-    }
-  }, [state, record, waiting, stored])
+  const nowMs = useNow(CLOCK_TICK_MS)
+  const facts = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
+  const documents = useMemo(
+    () => ({
+      document: documentOf(record, facts, { nowMs }),
+      expected: documentOf(record, facts, { asExpected: true, nowMs }),
+    }),
+    [record, facts, nowMs],
+  )
   const place = { kitchenId: kitchen.id, fabricationId: record.id }
+  const fresh = () => ({ id: newId(), takenAt: new Date().toISOString() })
   return {
     record,
-    ...derived,
-    take: async (pileId, grams, source) => {
-      const reading = { id: newId(), pileId, grams, takenAt: new Date().toISOString(), source }
+    standing: facts.standing,
+    marks: facts.marks,
+    nowMs,
+    ...documents,
+    take: async (taken) => {
+      const reading = { ...taken, ...fresh() }
       await outbox.keep({ ...place, kind: 'reading', id: reading.id, reading })
       return reading
     },
     withdraw: (readingId) => {
-      const id = newId()
-      return outbox.keep({ ...place, kind: 'void', id, void: { id, readingId, takenAt: new Date().toISOString() } })
+      const withdrawal = { ...fresh(), readingId }
+      return outbox.keep({ ...place, kind: 'void', id: withdrawal.id, void: withdrawal })
+    },
+    move: (readingId, pileId) => {
+      const move = { ...fresh(), readingId, pileId }
+      return outbox.keep({ ...place, kind: 'move', id: move.id, move })
+    },
+    mark: (said) => {
+      const mark = { cook: null, ratePerHour: null, step: null, ...said, ...fresh() }
+      return outbox.keep({ ...place, kind: 'mark', id: mark.id, mark })
     },
   }
 }

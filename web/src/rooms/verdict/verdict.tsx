@@ -1,7 +1,7 @@
 import './verdict.css'
 import type { FabricationState } from '@fleam/contract'
 import { documentOf } from '@fleam/core'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useFabrication } from '../../data/queries.ts'
 import { useOutbox } from '../../outbox/page-outbox.ts'
@@ -9,7 +9,7 @@ import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts
 import { dayWords } from '../../parts/dates.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
-import { merge } from '../bench/use-live-fabrication.ts'
+import { merge } from '../bench/merge.ts'
 import { Assumptions } from './assumptions.tsx'
 import { BreakEvens } from './break-evens.tsx'
 import { Offers } from './offers.tsx'
@@ -32,10 +32,10 @@ export function Component() {
 function VerdictRoom({ state }: { state: FabricationState }) {
   const { record } = state
   const { waiting, stored } = useOutbox()
+  const [openedAt] = useState(() => Date.now())
   const document = useMemo(() => {
-    const { readings, voids } = merge(state, waiting, stored)
-    return documentOf(record, readings, voids)
-  }, [state, record, waiting, stored])
+    return documentOf(record, merge(state, waiting, stored), { nowMs: openedAt })
+  }, [state, record, waiting, stored, openedAt])
   const appraised = useAppraisal(document)
   return (
     <AppraisedContext value={appraised}>

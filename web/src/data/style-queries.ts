@@ -1,0 +1,80 @@
+import type { CautionOverride, Container, Item, ItemEdit, Style, StyleFile } from '@fleam/contract'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useKitchen } from '../parts/kitchen-context.ts'
+import { deleteJson, getJson, postJson, putJson } from './api.ts'
+import { kitchenPath } from './queries.ts'
+
+/** Runs a change of the kitchen's items or styles, and reads them again. */
+function useItemsChange<T, W>(change: (path: string, wish: W) => Promise<T>) {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (wish: W) => change(kitchenPath(id), wish),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id, 'items'] }),
+  })
+}
+
+export const useChangeStyle = () =>
+  useItemsChange((path, style: Style) => putJson<Style>(`${path}/styles/${style.id}`, style))
+
+export const useAddStyle = () =>
+  useItemsChange((path, { itemId, style }: { itemId: string; style: Style }) =>
+    postJson<Style>(`${path}/items/${itemId}/styles`, style),
+  )
+
+export const useAddItem = () => useItemsChange((path, item: Item) => postJson<Item>(`${path}/items`, item))
+
+export const useChangeItem = () =>
+  useItemsChange((path, { id, edit }: { id: string; edit: ItemEdit }) => putJson<Item>(`${path}/items/${id}`, edit))
+
+export const useImportStyle = () =>
+  useItemsChange((path, { id, file }: { id: string; file: StyleFile }) =>
+    postJson<Style>(`${path}/styles/import?id=${id}`, file),
+  )
+
+export const useTopUpFromCatalogue = () =>
+  useItemsChange((path) => postJson<Item[]>(`${path}/items/from-catalogue`, {}))
+
+const containersKey = (id: string) => ['kitchen', id, 'containers']
+
+export function useContainers() {
+  const { id } = useKitchen()
+  return useQuery({ queryKey: containersKey(id), queryFn: () => getJson<Container[]>(`${kitchenPath(id)}/containers`) })
+}
+
+export function useChangeContainers() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  const onSuccess = (containers: Container[]) => queries.setQueryData(containersKey(id), containers)
+  const path = `${kitchenPath(id)}/containers`
+  const remember = useMutation({ mutationFn: (wish: Container) => postJson<Container[]>(path, wish), onSuccess })
+  const forget = useMutation({ mutationFn: (wish: string) => deleteJson<Container[]>(`${path}/${wish}`), onSuccess })
+  return { remember, forget }
+}
+
+const cautionsKey = (id: string) => ['kitchen', id, 'cautions']
+
+/** Cautions as the kitchen's own plan has them. */
+export function useCautionOverrides() {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: cautionsKey(id),
+    queryFn: () => getJson<CautionOverride[]>(`${kitchenPath(id)}/cautions`),
+  })
+}
+
+export function useChangeCautions() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  const onSuccess = (overrides: CautionOverride[]) => queries.setQueryData(cautionsKey(id), overrides)
+  const path = `${kitchenPath(id)}/cautions`
+  const override = useMutation({
+    mutationFn: (wish: CautionOverride) => putJson<CautionOverride[]>(`${path}/${wish.cautionId}`, wish),
+    onSuccess,
+  })
+  const restore = useMutation({
+    mutationFn: (cautionId: string) => deleteJson<CautionOverride[]>(`${path}/${cautionId}`),
+    onSuccess,
+  })
+  return { override, restore }
+}

@@ -1,0 +1,109 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import Modal from 'react-bootstrap/Modal'
+import { v7 as newId } from 'uuid'
+import { useChangeContainers } from '../../data/style-queries.ts'
+import { Failed } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import type { Bench } from './use-bench.ts'
+
+/** Which container the pile lies in: its weight is taken off by itself, today and next time. */
+export function ContainerChoice({ bench }: { bench: Bench }) {
+  const [isOpen, setOpen] = useState(false)
+  const { container } = bench.container
+  return (
+    <>
+      <Button variant="outline-dark" className="container-choice" onClick={() => setOpen(true)}>
+        <small>Container</small>
+        {container ? container.name : 'none'}
+      </Button>
+      <ContainerList bench={bench} isOpen={isOpen} onClose={() => setOpen(false)} />
+    </>
+  )
+}
+
+interface ContainerListProps {
+  bench: Bench
+  isOpen: boolean
+  onClose: () => void
+}
+
+function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
+  const { containers, container, choose } = bench.container
+  const { forget } = useChangeContainers()
+  const format = useFormat()
+  const pick = (id: string | null) => {
+    choose(id)
+    onClose()
+  }
+  return (
+    <Modal show={isOpen} onHide={onClose} aria-labelledby="containers-title" centered>
+      <Modal.Header closeButton>
+        <Modal.Title id="containers-title" as="h2">
+          What does {bench.activePile.name} lie in?
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body className="containers">
+        <ul>
+          <li>
+            <button type="button" aria-pressed={container === null} onClick={() => pick(null)}>
+              Nothing, or tared by hand
+            </button>
+          </li>
+          {containers.map((each) => (
+            <li key={each.id}>
+              <button type="button" aria-pressed={each.id === container?.id} onClick={() => pick(each.id)}>
+                {each.name} <span className="quiet">{format.weight(each.grams)}</span>
+              </button>
+              <Button variant="outline-dark" aria-label={`Forget ${each.name}`} onClick={() => forget.mutate(each.id)}>
+                Forget
+              </Button>
+            </li>
+          ))}
+        </ul>
+        <RememberContainer bench={bench} onKept={pick} />
+      </Modal.Body>
+    </Modal>
+  )
+}
+
+/** Names the empty container that stands on the scale. */
+function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: string) => void }) {
+  const [name, setName] = useState('')
+  const { remember } = useChangeContainers()
+  const format = useFormat()
+  const { reading } = bench.scale
+  const grams = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+  return (
+    <Form
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (grams === null || name.trim() === '') return
+        const wish = { id: newId(), name: name.trim(), grams }
+        remember.mutate(wish, {
+          onSuccess: (kept) => onKept(kept.find((each) => each.name === wish.name)?.id ?? wish.id),
+        })
+      }}
+    >
+      <Form.Label htmlFor="container-name">
+        {grams === null
+          ? 'Put the empty container on the scale to remember it.'
+          : `${format.weight(grams)} stands on the scale. Remember it as`}
+      </Form.Label>
+      <div className="container-name">
+        <Form.Control
+          id="container-name"
+          value={name}
+          maxLength={120}
+          placeholder="blue tub"
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit" disabled={grams === null || name.trim() === '' || remember.isPending}>
+          Remember
+        </Button>
+      </div>
+      {remember.isError ? <Failed error={remember.error} /> : null}
+    </Form>
+  )
+}

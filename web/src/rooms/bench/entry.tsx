@@ -1,0 +1,110 @@
+import './bench.css'
+import type { FabricationState } from '@fleam/contract'
+import { expectedWeight, pilesInStepOrder } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useNavigate, useParams } from 'react-router-dom'
+import { useFabrication } from '../../data/queries.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { bareUnitOf } from '../../parts/weight-field.tsx'
+import { type EntryResult, parseEntry } from './parse-entry.ts'
+import { useLiveFabrication } from './use-live-fabrication.ts'
+
+/** A filled-in weighing card, typed in one screen. */
+export function Component() {
+  const { id = '' } = useParams()
+  const fabrication = useFabrication(id)
+  if (fabrication.data) return <EntryRoom key={id} state={fabrication.data} />
+  if (fabrication.isError) return <Failed error={fabrication.error} retry={() => void fabrication.refetch()} />
+  return <Loading what="the card" />
+}
+
+function EntryRoom({ state }: { state: FabricationState }) {
+  const live = useLiveFabrication(state)
+  const { record, standing } = live
+  const { units } = useKitchen()
+  const format = useFormat(record.currency)
+  const navigate = useNavigate()
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
+  const piles = pilesInStepOrder(record)
+  const results = new Map(piles.map((pile) => [pile.id, parseEntry(texts[pile.id] ?? '', bareUnitOf(units))]))
+  const count = [...results.values()].reduce((sum, result) => sum + (result.ok ? result.grams.length : 0), 0)
+  const isWhole = [...results.values()].every((result) => result.ok)
+  const submit = async (event: FormEvent) => {
+    event.preventDefault()
+    if (!isWhole || count === 0) return
+    for (const [pileId, result] of results) {
+      if (!result.ok) continue
+      for (const grams of result.grams) await live.take({ pileId, grams, source: 'typed', cook: record.cook })
+    }
+    navigate(`/bench/${record.id}`)
+  }
+  return (
+    <div className="room entry">
+      <h1>
+        The card of {record.item} <span className="quiet">for</span> {record.style.toLowerCase()}
+      </h1>
+      <p>Type each box as it stands on the card: pieces with a space between, several containers too.</p>
+      <Form onSubmit={(event) => void submit(event)}>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Pile</th>
+              <th scope="col">Weights, {units === 'metric' ? 'grams' : 'pounds'} unless you say otherwise</th>
+              <th scope="col">Understood</th>
+            </tr>
+          </thead>
+          <tbody>
+            {piles.map((pile) => {
+              const result = results.get(pile.id) as EntryResult
+              const before = standing.filter((each) => each.pileId === pile.id).length
+              const expected = expectedWeight(pile, record.purchase.invoiceWeight)
+              return (
+                <tr key={pile.id}>
+                  <th scope="row">
+                    <label htmlFor={`entry-${pile.id}`}>{pile.name}</label>
+                    <span className="quiet">
+                      {expected === null ? '' : ` about ${format.weight(expected)}`}
+                      {before > 0 ? ` · ${before} weighed already` : ''}
+                    </span>
+                  </th>
+                  <td>
+                    <Form.Control
+                      id={`entry-${pile.id}`}
+                      value={texts[pile.id] ?? ''}
+                      isInvalid={!result.ok}
+                      autoComplete="off"
+                      inputMode="text"
+                      onChange={(event) => setTexts((all) => ({ ...all, [pile.id]: event.target.value }))}
+                    />
+                  </td>
+                  <td className="number">
+                    <Understood result={result} weight={format.weight} />
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+        <Button type="submit" className="main-action" disabled={!isWhole || count === 0}>
+          Put {count} {count === 1 ? 'weight' : 'weights'} on their piles
+        </Button>
+      </Form>
+    </div>
+  )
+}
+
+function Understood({ result, weight }: { result: EntryResult; weight: (grams: number) => string }) {
+  if (!result.ok) return <span className="refusal">“{result.refused}” is no weight</span>
+  if (result.grams.length === 0) return <span className="none">–</span>
+  const sum = result.grams.reduce((total, grams) => total + grams, 0)
+  return (
+    <>
+      {result.grams.length > 1 ? `${result.grams.length}: ` : ''}
+      {weight(sum)}
+    </>
+  )
+}

@@ -1,0 +1,106 @@
+import { LOSS_CAUSES, type LossCause, likelyCauses, type PileOutcome } from '@fleam/core'
+import { useEffect, useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Modal from 'react-bootstrap/Modal'
+import { CAUSE_WORDS } from '../../parts/cause-words.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import { causeByKey } from './cause-keys.ts'
+
+export interface NamedCause {
+  pile: string
+  cause: LossCause
+}
+
+interface LossCausesProps {
+  outcomes: readonly PileOutcome[]
+  currency: string
+  isOpen: boolean
+  isFinishing: boolean
+  onClose: () => void
+  onFinish: (causes: NamedCause[]) => void
+}
+
+/** Piles that came out otherwise than the style expects: one tap says why. Nobody has to. */
+export function LossCauses({ outcomes, currency, isOpen, isFinishing, onClose, onFinish }: LossCausesProps) {
+  const [causes, setCauses] = useState<readonly NamedCause[]>([])
+  const format = useFormat(currency)
+  const name = (pile: string, cause: LossCause) =>
+    setCauses((before) => [
+      ...before.filter((each) => each.pile !== pile),
+      ...(before.some((each) => each.pile === pile && each.cause === cause) ? [] : [{ pile, cause }]),
+    ])
+  const keys = useRef({ outcomes, causes, name })
+  keys.current = { outcomes, causes, name }
+  useEffect(() => {
+    if (!isOpen) return
+    const onKey = (event: KeyboardEvent) => {
+      const { outcomes: now, causes: named, name: choose } = keys.current
+      const chosen = causeByKey(event.key, now, named)
+      if (chosen) choose(chosen.pile, chosen.cause)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [isOpen])
+  const asked = outcomes.find(({ pile }) => !causes.some((each) => each.pile === pile.name))
+  return (
+    <Modal show={isOpen} onHide={onClose} size="lg" aria-labelledby="causes-title" centered scrollable>
+      <Modal.Header closeButton>
+        <Modal.Title id="causes-title" as="h2">
+          What happened here?
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body className="causes">
+        {outcomes.map((outcome) => (
+          <CausesOf
+            key={outcome.pile.id}
+            outcome={outcome}
+            words={`${format.weight(outcome.grams)}, about ${format.weight(outcome.expected)} expected`}
+            chosen={causes.find((each) => each.pile === outcome.pile.name)?.cause ?? null}
+            isAsked={outcome === asked}
+            onChoose={(cause) => name(outcome.pile.name, cause)}
+          />
+        ))}
+      </Modal.Body>
+      <Modal.Footer>
+        <Button className="main-action" autoFocus disabled={isFinishing} onClick={() => onFinish([...causes])}>
+          {causes.length > 0 ? 'Keep and finish' : 'Finish without a cause'}
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  )
+}
+
+interface CausesOfProps {
+  outcome: PileOutcome
+  words: string
+  chosen: LossCause | null
+  /** Number keys answer for this pile now. */
+  isAsked: boolean
+  onChoose: (cause: LossCause) => void
+}
+
+function CausesOf({ outcome, words, chosen, isAsked, onChoose }: CausesOfProps) {
+  const [isAll, setAll] = useState(false)
+  const likely = likelyCauses(outcome)
+  const shown = isAll ? [...likely, ...LOSS_CAUSES.filter((cause) => !likely.includes(cause))] : likely
+  return (
+    <fieldset>
+      <legend>
+        {outcome.side === 'less' ? 'Less' : 'More'} {outcome.pile.name} than expected{' '}
+        <span className="quiet">{words}</span>
+      </legend>
+      <div className="cause-choices">
+        {shown.map((cause, at) => (
+          <button key={cause} type="button" aria-pressed={cause === chosen} onClick={() => onChoose(cause)}>
+            {isAsked && at < likely.length ? <kbd>{at + 1}</kbd> : null} {CAUSE_WORDS[cause]}
+          </button>
+        ))}
+        {isAll ? null : (
+          <button type="button" className="quiet" onClick={() => setAll(true)}>
+            another cause …
+          </button>
+        )}
+      </div>
+    </fieldset>
+  )
+}

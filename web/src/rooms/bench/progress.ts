@@ -1,0 +1,40 @@
+import type { FabricationRecord } from '@fleam/contract'
+import { nextPile, type PlannedPile, type SequenceInput, unitOnBoard } from '@fleam/core'
+import type { StandingReading } from './merge.ts'
+
+/** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
+export function progressOf(record: FabricationRecord, standing: readonly StandingReading[]): SequenceInput {
+  const counts = new Map<string, number>()
+  for (const { pileId } of standing) counts.set(pileId, (counts.get(pileId) ?? 0) + 1)
+  return { piles: record.piles, steps: record.steps, units: record.units, rhythm: record.rhythm, counts }
+}
+
+/** The same after one more weighing of a pile. */
+export function afterOneMore(progress: SequenceInput, pileId: string): SequenceInput {
+  return { ...progress, counts: new Map(progress.counts).set(pileId, (progress.counts.get(pileId) ?? 0) + 1) }
+}
+
+/** The step at which a pile leaves the board; −1 where no step says. */
+export const stepOfPile = (record: FabricationRecord, pile: PlannedPile | null): number =>
+  pile === null ? -1 : record.steps.findIndex((step) => step.piles.includes(pile.name))
+
+/** Where to begin: at the first step of a fresh fabrication, else at the one whose pile is wanted next. */
+export function firstStep(record: FabricationRecord, progress: SequenceInput, afterId: string | null): number {
+  if (progress.counts.size === 0) return 0
+  return Math.max(0, stepOfPile(record, nextPile(progress, afterId)))
+}
+
+/**
+ * The step to show after a weighing: the same while its piles want more, then the one after it, so that
+ * steps without a pile are not passed over; the first one when the next bird comes onto the board.
+ */
+export function stepAfter(record: FabricationRecord, before: SequenceInput, pile: PlannedPile): number {
+  const after = afterOneMore(before, pile.id)
+  const next = nextPile(after, pile.id)
+  const here = stepOfPile(record, pile)
+  const there = stepOfPile(record, next)
+  if (next === null) return Math.max(0, record.steps.length - 1)
+  if (there === here) return Math.max(0, here)
+  if (there > here) return here + 1
+  return unitOnBoard(after) > unitOnBoard(before) ? 0 : Math.max(0, there)
+}

@@ -1,0 +1,125 @@
+import './card.css'
+import { DEFERS_TO } from '@fleam/catalogue'
+import type { Item, Style } from '@fleam/contract'
+import { settleStyle } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useParams, useSearchParams } from 'react-router-dom'
+import { useItems } from '../../data/queries.ts'
+import { useKitchenCautions } from '../../parts/cautions.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+
+/** A blank weighing card: one page, steps in their order, a box for every weight. */
+export function Component() {
+  const { styleId = '' } = useParams()
+  const items = useItems()
+  if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the card" />
+  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
+  const style = item?.styles.find((each) => each.id === styleId)
+  if (!item || !style) return <Empty title="There is no such cut style">It may have been of another kitchen.</Empty>
+  return <Card item={item} style={style} />
+}
+
+/** More boxes than this do not help on one page: a line to write on does. */
+const MOST_BOXES = 16
+
+function Card({ item, style }: { item: Item; style: Style }) {
+  const kitchen = useKitchen()
+  const cautions = useKitchenCautions()
+  const [search, setSearch] = useSearchParams()
+  const units = Math.max(1, Number(search.get('units')) || 1)
+  const { steps, piles } = settleStyle(style, {})
+  const pileOf = (name: string) => piles.find((pile) => pile.name === name)
+  return (
+    <article className="room card-sheet">
+      <header>
+        <h1>
+          {item.name}: {style.name.toLowerCase()}
+        </h1>
+        <div className="no-print">
+          <Form.Label htmlFor="card-units" visuallyHidden>
+            How many {item.unitName.many}
+          </Form.Label>
+          <Form.Control
+            id="card-units"
+            type="number"
+            min={1}
+            value={units}
+            onChange={(event) => setSearch({ units: event.target.value }, { replace: true })}
+          />
+          <Button onClick={() => window.print()}>Print</Button>
+        </div>
+      </header>
+      <p>
+        {kitchen.name} · {units} {units === 1 ? item.unitName.one : item.unitName.many} · weights in{' '}
+        {kitchen.units === 'metric' ? 'grams' : 'pounds and ounces'}
+      </p>
+      <div className="card-lines">
+        {[
+          'Date',
+          'Cook',
+          'Supplier',
+          'Lot',
+          'Invoice weight',
+          'Received',
+          'Liquid drained',
+          'Price',
+          'Began / ended',
+        ].map((line) => (
+          <span key={line}>{line}</span>
+        ))}
+      </div>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Step</th>
+            <th scope="col">Weights</th>
+          </tr>
+        </thead>
+        <tbody>
+          {steps.map((step, at) => (
+            <tr key={step.id}>
+              <th scope="row" className="card-step">
+                {at + 1}. {step.title}
+                {step.isOptional ? ' (optional)' : ''}
+                <small>{step.check}</small>
+              </th>
+              <td>
+                {step.piles.map((name) => {
+                  const pile = pileOf(name)
+                  const count = pile?.weighing === 'pieces' ? Math.round((pile.portionsPerUnit ?? 1) * units) : 1
+                  return <Boxes key={name} name={name} count={count} />
+                })}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>
+        <small>
+          {cautions
+            .at(item.species, 'board')
+            .map((caution) => caution.text)
+            .join(' ')}{' '}
+          {DEFERS_TO}
+        </small>
+      </p>
+    </article>
+  )
+}
+
+function Boxes({ name, count }: { name: string; count: number }) {
+  return (
+    <div>
+      {name}
+      {count > 1 ? ` (${count})` : ''}
+      <div className="card-boxes">
+        {Array.from({ length: Math.min(count, MOST_BOXES) }, (_, at) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: boxes are alike and never change places
+          <i key={at} className={count === 1 ? 'wide' : ''} />
+        ))}
+      </div>
+    </div>
+  )
+}
