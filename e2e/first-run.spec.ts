@@ -46,6 +46,7 @@ test('a new kitchen sets itself up, weighs without a scale, and Ctrl-C leaves no
   await page.getByLabel('Price, USD').fill('1.69')
   await page.getByRole('button', { name: 'Start weighing' }).click()
   await expect(page.getByText('no scale: type the weight')).toBeVisible()
+  await tile(page, 'supremes').click()
   await typeWeight(page, '10 oz')
   await expect(tile(page, 'supremes')).toContainText('10\u00a0oz')
   await typeWeight(page, 'ten')

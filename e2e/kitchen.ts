@@ -1,4 +1,4 @@
-import type { FabricationRow, FabricationState, Kitchen, ScaleStatus } from '@fleam/contract'
+import type { FabricationRow, FabricationState, Item, Kitchen, ScaleStatus } from '@fleam/contract'
 import { type APIRequestContext, expect, type Page } from '@playwright/test'
 
 export async function larchHalt(request: APIRequestContext): Promise<Kitchen> {
@@ -11,20 +11,56 @@ export async function fabrications(request: APIRequestContext): Promise<Fabricat
   return (await request.get(`/api/kitchens/${id}/fabrications`)).json()
 }
 
+export async function items(request: APIRequestContext): Promise<Item[]> {
+  const { id } = await larchHalt(request)
+  return (await request.get(`/api/kitchens/${id}/items`)).json()
+}
+
 export async function stateOf(request: APIRequestContext, id: string): Promise<FabricationState> {
   const kitchen = await larchHalt(request)
   return (await request.get(`/api/kitchens/${kitchen.id}/fabrications/${id}`)).json()
 }
 
+export interface StartWish {
+  item: string
+  style?: string
+  units?: number
+  invoice: string
+  price?: string
+  /** Options by their question, chosen by name. */
+  options?: Readonly<Record<string, string>>
+}
+
 /** Starts a fabrication through the page and lands on its bench. Returns its id. */
-export async function startBirds(page: Page, birds: number, invoice: string): Promise<string> {
+export async function startAt(page: Page, wish: StartWish): Promise<string> {
   await page.goto('/bench')
-  await page.getByLabel('How many birds').fill(String(birds))
-  await page.getByLabel('Weight on the invoice').fill(invoice)
+  await page.locator('#start-item').selectOption({ label: wish.item })
+  if (wish.style) await page.getByLabel('Cut style').selectOption({ label: wish.style })
+  await page.getByLabel('How many').fill(String(wish.units ?? 1))
+  for (const [question, choice] of Object.entries(wish.options ?? {})) {
+    await page.getByLabel(question, { exact: true }).selectOption({ label: choice })
+  }
+  if (wish.price) await page.getByLabel('Price, EUR').fill(wish.price)
+  await page.getByLabel('Weight on the invoice').fill(wish.invoice)
+  return startWeighing(page)
+}
+
+async function startWeighing(page: Page): Promise<string> {
   await page.getByRole('button', { name: 'Start weighing' }).click()
   await page.waitForURL(/\/bench\/[0-9a-f-]{36}$/)
   await expect(page.getByRole('region', { name: 'Scale', exact: true })).toBeVisible()
   return page.url().split('/').at(-1) as string
+}
+
+/** Starts chickens for supremes, as last time but for their number and weight. */
+export async function startBirds(page: Page, birds: number, invoice: string): Promise<string> {
+  return startAt(page, {
+    item: 'Chicken, eviscerated',
+    style: 'Supremes and boneless thighs',
+    units: birds,
+    invoice,
+    price: '3.1',
+  })
 }
 
 /** The hands: puts something on the simulated scale and waits until it has settled. Not an action at the screen. */

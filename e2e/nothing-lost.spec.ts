@@ -52,13 +52,62 @@ test('a server that is killed in the middle of weighing comes back with everythi
   expect((await stateOf(request, id)).readings).toHaveLength(6)
 })
 
-test('another device sees the half-done fabrication as it is', async ({ page, browser }) => {
+test('two minutes without a network, a dead tab and a page that opens offline: every reading is there once', async ({
+  page,
+  context,
+  request,
+}) => {
+  const id = await startBirds(page, 30, '63 kg')
+  // The page has been visited once the device keeps it.
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  await typeWeight(page, '285')
+  await expect.poll(async () => (await stateOf(request, id)).readings.length).toBe(1)
+  await page.waitForTimeout(1_500)
+  await page.clock.install()
+  await context.setOffline(true)
+  const weights = Array.from({ length: 40 }, (_, at) => String(260 + at))
+  for (const weight of weights) {
+    await typeWeight(page, weight)
+    await page.clock.runFor(3_000)
+  }
+  await expect(keptHere(page)).toHaveText('40 kept here')
+  await page.close({ runBeforeUnload: false })
+
+  const next = await context.newPage()
+  await next.goto(`/bench/${id}`)
+  await expect(next.locator('.kept-here')).toHaveText('40 kept here')
+  await expect(tile(next, 'supremes')).toContainText('41 of 60 pieces')
+  await typeWeight(next, '310')
+  await context.setOffline(false)
+  await expect(keptHere(next)).toHaveText('', { timeout: 15_000 })
+  const { readings } = await stateOf(request, id)
+  expect(sorted(readings.map((each) => each.grams))).toEqual(sorted([285, ...weights.map(Number), 310]))
+  const [first, last] = [readings[1], readings.at(-2)]
+  expect(Date.parse(last?.takenAt as string) - Date.parse(first?.takenAt as string)).toBeGreaterThan(110_000)
+})
+
+test('another device sees every reading, move and clock within a second', async ({ page, browser }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   const other = await (await browser.newContext()).newPage()
   await other.goto(`/bench/${id}`)
+  await expect(tile(other, 'supremes')).toBeVisible()
+  await other.waitForTimeout(500)
+  const soon = { timeout: 1_000 }
   await typeWeight(page, '284')
-  await expect(tile(other, 'supremes')).toContainText('1 of 12 pieces', { timeout: 10_000 })
+  await expect(tile(other, 'supremes')).toContainText('1 of 12 pieces', soon)
   await typeWeight(other, '279')
-  await expect(tile(page, 'supremes')).toContainText('2 of 12 pieces', { timeout: 10_000 })
+  await expect(tile(page, 'supremes')).toContainText('2 of 12 pieces', soon)
+  await page.getByRole('button', { name: /^284/ }).click()
+  await tile(page, 'drumsticks').click()
+  await expect(tile(other, 'drumsticks')).toContainText('284', soon)
+  await page.getByRole('button', { name: /start the clock/ }).click()
+  await expect(
+    other.getByRole('list', { name: 'Clocks of the cooks' }).getByRole('button', { pressed: true }),
+  ).toBeVisible(soon)
+  // What another cook weighed is theirs to take back.
+  await other.getByRole('button', { name: 'Undo' }).click()
+  await expect(other.locator('.bench-said')).toContainText('Took back 279')
+  await other.getByRole('button', { name: 'Undo' }).click()
+  await expect(other.locator('.bench-said')).toContainText('Nothing to take back on this device')
   await other.context().close()
 })

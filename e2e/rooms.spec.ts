@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { fabrications } from './kitchen.ts'
+import { fabrications, items } from './kitchen.ts'
 
 const COMPRESSED_LIMIT = 250 * 1024
 
@@ -8,11 +8,18 @@ async function pathsOf(page: Page): Promise<[string, string][]> {
   const rows = await fabrications(page.request)
   const open = rows.find((row) => row.status === 'open')
   const closed = rows.find((row) => row.status === 'closed')
+  const style = (await items(page.request))[0]?.styles[0]?.id
   return [
     ['Today', '/'],
     ['Bench, starting', '/bench'],
     ['Bench', `/bench/${open?.id}`],
     ['Verdict', `/verdict/${closed?.id}`],
+    ['Guide', '/guide'],
+    ['a style', `/guide/${style}`],
+    ['a style, changing', `/guide/${style}/change`],
+    ['Cautions', '/guide/cautions'],
+    ['a blank card', `/card/${style}`],
+    ['a card, entering', `/bench/${open?.id}/entry`],
     ['a room to come', '/plan'],
   ]
 }
@@ -52,7 +59,7 @@ test('every target at the bench is at least 64 pixels high, and the weight 72', 
   await page.goto(bench)
   await expect(page.locator('.tile').first()).toBeVisible()
   const heights = await page
-    .locator('.tile, .scale .btn, .typed input, .pieces li button, .finish')
+    .locator('.tile, .scale .btn, .typed input, .pieces li button, .finish, .bench-heading .btn, .step-moves .btn')
     .evaluateAll((all) => all.map((each) => Math.round(each.getBoundingClientRect().height)))
   expect(heights.length).toBeGreaterThan(10)
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64)

@@ -4,11 +4,11 @@ import { fabrications } from './kitchen.ts'
 
 async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Promise<string> {
   const closed = (await fabrications(request)).filter((row) => row.status === 'closed')
-  return closed[at]?.id as string
+  return closed.at(at)?.id as string
 }
 
 test('figures open to their formula with their own numbers', async ({ page }) => {
-  await page.goto('/verdict')
+  await page.goto(`/verdict/${await closedId(page.request, -1)}`)
   await page.locator('.sentence .figure').first().click()
   await expect(page.getByRole('tooltip')).toContainText('cost of supremes ÷ portions')
   await expect(page.getByRole('tooltip')).toContainText(/= €[\d.]+ ÷ \d+= €[\d.]+/)

@@ -77,7 +77,7 @@ export type {
   Tool,
   When,
 } from './style/index.ts'
-export { choicesOf, settleStyle, stepWorth, TOOLS } from './style/index.ts'
+export { choicesOf, expectedUnitWeight, settleStyle, stepWorth, TOOLS } from './style/index.ts'
 export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
 export {
   formatMoney,

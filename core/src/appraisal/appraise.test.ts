@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { anyDocument, sixChickens } from '../../test/documents.ts'
-import { type Appraisal, appraise, atApPrice, type FabricationDocument, reprice } from '../index.ts'
+import { type Appraisal, appraise, atApPrice, evaluate, explain, type FabricationDocument, reprice } from '../index.ts'
 
 const near = (a: number, b: number, scale = 1) =>
   expect(Math.abs(a - b)).toBeLessThanOrEqual(1e-7 * Math.max(1, Math.abs(scale)))
@@ -197,3 +197,16 @@ function scaleWeights(document: FabricationDocument, k: number): FabricationDocu
     })),
   }
 }
+
+test('what an offer costs opens to its formula before anything is weighed', () => {
+  const bare = sixChickens({
+    piles: sixChickens().piles.map(({ pieces: _pieces, ...pile }) => ({ ...pile, weight: 0 })),
+  })
+  const appraisal = appraise(bare)
+  const explanation = explain(bare, appraisal, { group: 'comparison', at: 0, figure: 'buyPerPortionSameWeight' })
+  expect(evaluate(explanation?.expression as never)).toBeCloseTo(
+    appraisal.comparisons[0]?.buyPerPortionSameWeight as number,
+    9,
+  )
+  expect(explain(bare, appraisal, { group: 'comparison', at: 0, figure: 'saving' })).toBeNull()
+})

@@ -28,6 +28,12 @@ interface ComparisonContext {
 const money = (name: string, amount: number) => value(name, amount, 'money')
 const grams = (name: string, amount: number) => value(name, amount, 'weight')
 
+const OF_OFFER: ReadonlySet<ComparisonFigureName> = new Set([
+  'pricePerPiece',
+  'buyPerPortion',
+  'buyPerPortionSameWeight',
+])
+
 export function comparisonFigure(
   document: FabricationDocument,
   appraisal: Appraisal,
@@ -42,9 +48,11 @@ export function comparisonFigure(
   const pileWeights = appraisal.piles.map((each) => each.weight)
   const portions = appraisal.piles.map((each) => each.portions)
   const share = allocate(document.piles, pileWeights, portions, document.allocation).shares[at]
-  if (share === null || share === undefined) return null
+  // What an offer costs stands before anything is weighed; only what rests on our cost needs its share.
+  const isOfOffer = ref.group === 'comparison' && OF_OFFER.has(ref.figure)
+  if (share == null && !isOfOffer) return null
   const portionWeight = portionWeightOf(pile, result) ?? 0
-  const context = { document, appraisal, comparison, offer, result, portionWeight, share }
+  const context = { document, appraisal, comparison, offer, result, portionWeight, share: share ?? 0 }
   if (ref.group === 'policy') return policyExplanation(context, ref.policy)
   return figureOf(comparison, ref.figure) === null ? null : FIGURES[ref.figure](context)
 }

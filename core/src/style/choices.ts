@@ -53,8 +53,11 @@ function withShares<P extends StylePile>(pile: P, made: readonly { choice: Style
 }
 
 /** The steps that are named take each other's places in the order named; the others stay where they are. */
-export function reordered(steps: readonly StyleStep[], order: readonly string[]): StyleStep[] {
+function reordered(steps: readonly StyleStep[], order: readonly string[]): StyleStep[] {
   const named = order.flatMap((id) => steps.filter((step) => step.id === id))
   let next = 0
   return steps.map((step) => (order.includes(step.id) ? (named[next++] as StyleStep) : step))
 }
+
+/** Grams of a pile to expect of one unit that weighs `unitGrams`; zero where nothing is known. */
+export const expectedUnitWeight = (pile: StylePile, unitGrams: number): number => (pile.expectedShare ?? 0) * unitGrams

@@ -1,5 +1,5 @@
 export type { Chosen, ChosenOption, SettledStyle } from './choices.ts'
-export { choicesOf, reordered, settleStyle } from './choices.ts'
+export { choicesOf, expectedUnitWeight, settleStyle } from './choices.ts'
 export type {
   CutStyle,
   PortionBounds,

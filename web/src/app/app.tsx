@@ -11,7 +11,12 @@ import { queryClient, remembered } from '../data/query-client.ts'
 import { router } from './router.tsx'
 
 export const App = () => (
-  <PersistQueryClientProvider client={queryClient} persistOptions={remembered}>
+  <PersistQueryClientProvider
+    client={queryClient}
+    persistOptions={remembered}
+    // What this device remembers is shown at once, and asked for anew all the same.
+    onSuccess={() => queryClient.invalidateQueries()}
+  >
     <RouterProvider router={router} />
   </PersistQueryClientProvider>
 )

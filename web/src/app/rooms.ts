@@ -28,7 +28,7 @@ export const ROOMS_TO_COME: readonly RoomToCome[] = [
     letter: 'k',
     purpose:
       'Where to cut a loin, a fillet or a rack so that every portion is right, before the first cut and after each one.',
-    meanwhile: 'The bench counts each piece as below, within or above its bounds as you weigh it.',
+    meanwhile: 'The bench shows each cut on a drawing, and counts each piece as below, within or above its bounds.',
   },
   {
     name: 'Plan',
@@ -49,14 +49,7 @@ export const ROOMS_TO_COME: readonly RoomToCome[] = [
     path: '/practice',
     letter: 'r',
     purpose: 'A trainer for learners: guess the weight, find the joint, follow a style step by step.',
-    meanwhile: 'The demo has a school kitchen with twelve students, in pounds and ounces.',
-  },
-  {
-    name: 'Guide',
-    path: '/guide',
-    letter: 'i',
-    purpose: 'Items, cut styles, steps with their checks, cautions, and where good cooks disagree.',
-    meanwhile: 'The bench shows the cautions that belong to what lies on the board.',
+    meanwhile: 'The Guide shows every style step by step, and the demo has a school kitchen with twelve students.',
   },
 ]
 
@@ -72,5 +65,5 @@ export const ROOMS: readonly Room[] = [
   toCome('Plan'),
   toCome('Logbook'),
   toCome('Practice'),
-  toCome('Guide'),
+  { name: 'Guide', path: '/guide', letter: 'i' },
 ]

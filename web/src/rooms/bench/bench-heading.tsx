@@ -21,8 +21,10 @@ export function BenchHeading({ bench }: { bench: Bench }) {
           {record.status === 'closed' ? ' · finished' : ''}
         </p>
       </div>
-      <Clocks bench={bench} />
-      <BenchOptions bench={bench} />
+      <div className="clocks">
+        <Clocks bench={bench} />
+        <BenchOptions bench={bench} />
+      </div>
     </header>
   )
 }

@@ -33,9 +33,9 @@ export function Component() {
   return <Loading what="the bench" />
 }
 
-/** After a touch the keys belong to the bench again: Enter takes the next weight, not the tile that was touched. */
+/** After a touch the keys belong to the bench again: Enter takes the next weight, not the button that was touched. */
 function letGo(event: MouseEvent): void {
-  if (event.detail > 0 && (event.target as Element).closest('.tiles, .scale-side, .take, .pieces, .step-moves')) {
+  if (event.detail > 0 && (event.target as Element).closest('button')) {
     ;(document.activeElement as HTMLElement | null)?.blur()
   }
 }

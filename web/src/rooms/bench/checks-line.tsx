@@ -11,7 +11,7 @@ export function ChecksLine({ bench }: { bench: Bench }) {
   const pile = bench.live.record.piles.find((each) => each.id === check.pileId)?.name ?? ''
   const { readingId } = check
   return (
-    <aside className="check" role="status" aria-label="Question">
+    <section className="check" role="status" aria-label="Question">
       <p>{questionOf(check, pile, format.weight)}</p>
       <Button variant="outline-dark" onClick={() => bench.checks.confirm(check)}>
         It is right
@@ -22,7 +22,7 @@ export function ChecksLine({ bench }: { bench: Bench }) {
         </Button>
       )}
       {bench.checks.open.length > 1 ? <span className="quiet">and {bench.checks.open.length - 1} more</span> : null}
-    </aside>
+    </section>
   )
 }
 

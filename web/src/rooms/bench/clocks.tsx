@@ -15,7 +15,7 @@ export function Clocks({ bench }: { bench: Bench }) {
   if (record.status === 'closed') return null
   const cold = coldClock(marks, record.startedAt, nowMs, coldLimits)
   return (
-    <div className="clocks">
+    <>
       <div className={`cold ${cold.level}`} role="timer" aria-label="Out of the cold">
         <p>
           <strong>{cold.isOut ? `On the board ${whole(cold.boardMinutes)}` : 'In the cold'}</strong>
@@ -31,7 +31,7 @@ export function Clocks({ bench }: { bench: Bench }) {
         </Button>
       </div>
       <CookClocks bench={bench} />
-    </div>
+    </>
   )
 }
 

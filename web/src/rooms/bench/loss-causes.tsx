@@ -3,8 +3,9 @@ import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import { CAUSE_WORDS } from '../../parts/cause-words.ts'
+import { digitOf } from '../../parts/keys.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { causeByKey } from './cause-keys.ts'
+import { causeByDigit } from './cause-by-digit.ts'
 
 export interface NamedCause {
   pile: string
@@ -35,7 +36,7 @@ export function LossCauses({ outcomes, currency, isOpen, isFinishing, onClose, o
     if (!isOpen) return
     const onKey = (event: KeyboardEvent) => {
       const { outcomes: now, causes: named, name: choose } = keys.current
-      const chosen = causeByKey(event.key, now, named)
+      const chosen = causeByDigit(digitOf(event), now, named)
       if (chosen) choose(chosen.pile, chosen.cause)
     }
     window.addEventListener('keydown', onKey)

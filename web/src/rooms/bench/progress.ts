@@ -1,5 +1,5 @@
 import type { FabricationRecord } from '@fleam/contract'
-import { nextPile, type PlannedPile, type SequenceInput, unitOnBoard } from '@fleam/core'
+import { nextPile, type PlannedPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
 import type { StandingReading } from './merge.ts'
 
 /** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
@@ -17,6 +17,17 @@ export function afterOneMore(progress: SequenceInput, pileId: string): SequenceI
 /** The step at which a pile leaves the board; −1 where no step says. */
 export const stepOfPile = (record: FabricationRecord, pile: PlannedPile | null): number =>
   pile === null ? -1 : record.steps.findIndex((step) => step.piles.includes(pile.name))
+
+/** The first pile that is still wanted at a step or after it; null where all of those are complete. */
+export function wantedFrom(record: FabricationRecord, progress: SequenceInput, stepAt: number): PlannedPile | null {
+  const names = record.steps.slice(stepAt).flatMap((step) => step.piles)
+  const isWanted = (pile: PlannedPile) => (progress.counts.get(pile.id) ?? 0) < weighingsOf(pile)
+  for (const name of names) {
+    const pile = record.piles.find((each) => each.name === name)
+    if (pile && isWanted(pile)) return pile
+  }
+  return null
+}
 
 /** Where to begin: at the first step of a fresh fabrication, else at the one whose pile is wanted next. */
 export function firstStep(record: FabricationRecord, progress: SequenceInput, afterId: string | null): number {

@@ -64,17 +64,19 @@ export function StyleChoice(props: StyleChoiceProps) {
           <Form.Text>{choice.why}</Form.Text>
         </Form.Group>
       ))}
-      {(units ?? 1) > 1 ? (
-        <Form.Group controlId="start-rhythm">
-          <Form.Label>Order of the batch</Form.Label>
-          <Form.Select value={rhythm} onChange={(event) => onRhythm(event.target.value as Rhythm)}>
-            <option value="unit">
-              {item.unitName.one} by {item.unitName.one}
-            </option>
-            <option value="step">one step for all {item.unitName.many}</option>
-          </Form.Select>
-        </Form.Group>
-      ) : null}
+      <Form.Group controlId="start-rhythm">
+        <Form.Label>Order of the batch</Form.Label>
+        <Form.Select
+          value={rhythm}
+          disabled={(units ?? 1) <= 1}
+          onChange={(event) => onRhythm(event.target.value as Rhythm)}
+        >
+          <option value="unit">
+            {item.unitName.one} by {item.unitName.one}
+          </option>
+          <option value="step">one step for all {item.unitName.many}</option>
+        </Form.Select>
+      </Form.Group>
     </>
   )
 }

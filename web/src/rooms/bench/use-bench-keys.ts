@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { tareScale } from '../../data/scale.ts'
-import { isPressing, isTyping } from '../../parts/keys.ts'
+import { digitOf, isPressing, isTyping } from '../../parts/keys.ts'
 import type { Bench } from './use-bench.ts'
 
 /** What keys do beside the bench's own actions. */
@@ -32,7 +32,8 @@ export function useBenchKeys(bench: Bench, actions: BenchKeyActions): void {
 }
 
 function actionOf(event: KeyboardEvent, bench: Bench, actions: BenchKeyActions): (() => void) | null {
-  const pile = /^[1-9]$/.test(event.key) ? bench.live.record.piles[Number(event.key) - 1] : undefined
+  const digit = digitOf(event)
+  const pile = digit === null ? undefined : bench.live.record.piles[digit - 1]
   if (pile) return () => bench.touchPile(pile.id)
   if (event.code.startsWith('Numpad') && event.key !== 'Enter') return padActionOf(event.code, bench, actions)
   switch (event.key.toLowerCase()) {

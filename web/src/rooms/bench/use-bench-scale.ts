@@ -16,14 +16,28 @@ export interface BenchScaleState {
 /** The scale as the bench sees it: away, empty, moving, ready to take, or taken. */
 export function useBenchScale(containerGrams: number): BenchScaleState {
   const { reading, connected } = useScale()
-  const [takenGrams, setTakenGrams] = useState<number | null>(null)
-  const taken = stillTaken(reading, takenGrams)
-  if (taken !== takenGrams) setTakenGrams(taken)
+  const [load, setLoad] = useState<TakenLoad>(NOTHING)
+  const taken = stillTaken(reading, load.takenGrams)
+  if (taken !== load.takenGrams) setLoad(lessened(load, taken))
   return {
     view: viewOf(reading, taken, containerGrams),
     reading,
     isConnected: connected,
-    markTaken: () => setTakenGrams(reading?.grams ?? null),
-    forgetTaken: () => setTakenGrams(null),
+    markTaken: () => setLoad({ takenGrams: reading?.grams ?? null, beforeGrams: taken }),
+    forgetTaken: () => setLoad({ takenGrams: load.beforeGrams, beforeGrams: null }),
   }
 }
+
+/** What lies on the plate and has been taken, and what of it had been taken before the last weighing. */
+interface TakenLoad {
+  takenGrams: number | null
+  beforeGrams: number | null
+}
+
+const NOTHING: TakenLoad = { takenGrams: null, beforeGrams: null }
+
+/** After some of the load was lifted off, or all of it. */
+const lessened = ({ beforeGrams }: TakenLoad, taken: number | null): TakenLoad =>
+  taken === null
+    ? NOTHING
+    : { takenGrams: taken, beforeGrams: beforeGrams === null ? null : Math.min(beforeGrams, taken) }

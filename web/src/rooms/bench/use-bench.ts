@@ -13,7 +13,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { sound, speak, type Tone } from '../../parts/voice.ts'
 import { type BenchSettingsState, useBenchSettings } from './bench-settings.ts'
 import type { StandingReading } from './merge.ts'
-import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile } from './progress.ts'
+import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'
 import { useAutoTake } from './use-auto-take.ts'
 import { type BenchScaleState, useBenchScale } from './use-bench-scale.ts'
 import { type ChecksState, useChecks } from './use-checks.ts'
@@ -171,8 +171,7 @@ export function useBench(state: FabricationState): Bench {
   const goToStep = (at: number) => {
     const place = Math.min(Math.max(0, at), Math.max(0, record.steps.length - 1))
     setStepAt(place)
-    const names = record.steps[place]?.piles ?? []
-    const wanted = record.piles.find((pile) => names.includes(pile.name))
+    const wanted = wantedFrom(record, progress, place)
     setChosen(wanted ? { id: wanted.id, isFirm: false } : null)
   }
   return {
@@ -188,7 +187,8 @@ export function useBench(state: FabricationState): Bench {
     nextStep: () => {
       const step = record.steps[stepAt]
       if (step) void live.mark({ kind: 'step-done', step: step.id, cook: settings.cook ?? record.cook })
-      goToStep(stepAt + 1)
+      if (stepAt < record.steps.length - 1) goToStep(stepAt + 1)
+      else setSaid('That was the last step: weigh what is left, then finish.')
     },
     activePile,
     likeness,

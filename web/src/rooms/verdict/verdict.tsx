@@ -12,6 +12,7 @@ import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { merge } from '../bench/merge.ts'
 import { Assumptions } from './assumptions.tsx'
 import { BreakEvens } from './break-evens.tsx'
+import { HowItWasCut } from './how-it-was-cut.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
@@ -56,6 +57,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         </div>
         <Policies />
         <Tries />
+        <HowItWasCut record={record} />
         <Assumptions record={record} />
       </div>
     </AppraisedContext>

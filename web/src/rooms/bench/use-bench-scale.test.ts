@@ -1,0 +1,36 @@
+import type { ScaleStatus } from '@fleam/contract'
+import { act, renderHook } from '@testing-library/react'
+import { useBenchScale } from './use-bench-scale.ts'
+
+let tell: (grams: number) => void = () => {}
+
+class StreamOfScale {
+  onmessage: ((event: { data: string }) => void) | null = null
+  constructor() {
+    tell = (grams) => {
+      const reading = { grams, tareGrams: 0, state: 'stable' as const, device: 'b', simulated: true }
+      const status: ScaleStatus = { connected: true, address: 'x:1', reading }
+      act(() => this.onmessage?.({ data: JSON.stringify(status) }))
+    }
+  }
+  close() {}
+}
+Object.assign(globalThis, { EventSource: StreamOfScale })
+
+test('pieces put beside each other count one by one, and undo gives back the last alone', () => {
+  const { result } = renderHook(() => useBenchScale(0))
+  const take = () => act(() => result.current.markTaken())
+  tell(281)
+  take()
+  expect(result.current.view).toEqual({ kind: 'taken', grams: 281 })
+  tell(560)
+  expect(result.current.view).toEqual({ kind: 'ready', grams: 279, isAdded: true })
+  take()
+  act(() => result.current.forgetTaken())
+  expect(result.current.view).toEqual({ kind: 'ready', grams: 279, isAdded: true })
+  tell(281)
+  expect(result.current.view.kind).toBe('taken')
+  tell(0)
+  tell(290)
+  expect(result.current.view).toEqual({ kind: 'ready', grams: 290, isAdded: false })
+})

@@ -1,0 +1,122 @@
+import './guide.css'
+import type { Item, Style } from '@fleam/contract'
+import { choicesOf } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link, useNavigate, useParams } from 'react-router-dom'
+import { useItems } from '../../data/queries.ts'
+import { useChangeStyle } from '../../data/style-queries.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { PilesEditor } from './piles-editor.tsx'
+import { StepsEditor } from './steps-editor.tsx'
+import { shareLeft, withDefault } from './style-draft.ts'
+
+/** Changes one of the kitchen's styles; records made before keep their own copy. */
+export function Component() {
+  const { styleId = '' } = useParams()
+  const items = useItems()
+  if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the style" />
+  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
+  const style = item?.styles.find((each) => each.id === styleId)
+  if (!item || !style) return <Empty title="There is no such cut style">It may have been of another kitchen.</Empty>
+  return <Editor key={style.id} item={item} saved={style} />
+}
+
+function Editor({ item, saved }: { item: Item; saved: Style }) {
+  const [style, setStyle] = useState(saved)
+  const { currency } = useKitchen()
+  const format = useFormat()
+  const navigate = useNavigate()
+  const change = useChangeStyle()
+  const left = shareLeft(style)
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    change.mutate(style, { onSuccess: () => navigate(`/guide/${style.id}`) })
+  }
+  return (
+    <Form className="room guide-editor" onSubmit={submit}>
+      <div className="room-heading">
+        <h1>
+          {item.name} <span className="quiet">for</span> {saved.name.toLowerCase()}
+        </h1>
+        <Button type="submit" className="main-action" disabled={change.isPending}>
+          Save the style
+        </Button>
+        <Link className="btn btn-outline-dark" to={`/guide/${saved.id}`}>
+          Leave it as it was
+        </Link>
+      </div>
+      {change.isError ? <Failed error={change.error} /> : null}
+      <div className="fields">
+        <Form.Group controlId="style-name">
+          <Form.Label>Name</Form.Label>
+          <Form.Control
+            value={style.name}
+            maxLength={120}
+            required
+            onChange={(event) => setStyle({ ...style, name: event.target.value })}
+          />
+        </Form.Group>
+        <NumberField
+          label={`Minutes for one ${item.unitName.one}`}
+          value={style.minutesPerUnit}
+          isRequired
+          onChange={(minutes) => minutes !== null && setStyle({ ...style, minutesPerUnit: minutes })}
+        />
+      </div>
+      {choicesOf(style, {}).length > 0 ? (
+        <fieldset className="fields">
+          <legend>What this kitchen does unless somebody says otherwise</legend>
+          {choicesOf(style, {}).map(({ option, question, choice }) => (
+            <Form.Group key={option} controlId={`default-${option}`}>
+              <Form.Label>{question}</Form.Label>
+              <Form.Select
+                value={choice.id}
+                onChange={(event) => setStyle(withDefault(style, option, event.target.value))}
+              >
+                {style.options
+                  .find((each) => each.id === option)
+                  ?.choices.map((each) => (
+                    <option key={each.id} value={each.id}>
+                      {each.name}
+                    </option>
+                  ))}
+              </Form.Select>
+            </Form.Group>
+          ))}
+        </fieldset>
+      ) : null}
+      {style.consumables.length > 0 ? (
+        <fieldset className="fields">
+          <legend>What one {item.unitName.one} uses up</legend>
+          {style.consumables.map((each, at) => (
+            <NumberField
+              key={each.name}
+              label={`${each.name}, ${currency}`}
+              value={each.costPerUnit}
+              onChange={(costPerUnit) =>
+                setStyle({
+                  ...style,
+                  consumables: style.consumables.map((other, place) =>
+                    place === at ? { ...other, costPerUnit } : other,
+                  ),
+                })
+              }
+            />
+          ))}
+        </fieldset>
+      ) : null}
+      <PilesEditor style={style} onChange={setStyle} />
+      <p className={left < 0 ? 'refusal' : 'quiet'} role={left < 0 ? 'alert' : undefined}>
+        {left < 0
+          ? `The piles expect ${format.share(-left)} more than the whole.`
+          : `${format.share(left)} is left for drip and drying.`}
+      </p>
+      <StepsEditor style={style} onChange={setStyle} />
+    </Form>
+  )
+}

@@ -1,0 +1,110 @@
+import './guide.css'
+import type { Item, Style } from '@fleam/contract'
+import { type Chosen, settleStyle } from '@fleam/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { Link, useNavigate, useParams } from 'react-router-dom'
+import { v7 as newId } from 'uuid'
+import { kitchenPath, useItems } from '../../data/queries.ts'
+import { useAddStyle, useChangeStyle } from '../../data/style-queries.ts'
+import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { copyOfStyle, ownName } from './style-draft.ts'
+import { StyleOptions } from './style-options.tsx'
+import { StylePiles } from './style-piles.tsx'
+import { StyleSteps } from './style-steps.tsx'
+
+/** One cut style: what comes off, in which order, and where good cooks differ. */
+export function Component() {
+  const { styleId = '' } = useParams()
+  const items = useItems()
+  if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the style" />
+  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
+  const style = item?.styles.find((each) => each.id === styleId)
+  if (!item || !style) {
+    return (
+      <Empty title="There is no such cut style">
+        <Link to="/guide">Go to the guide</Link>
+      </Empty>
+    )
+  }
+  return <StyleRoom key={style.id} item={item} style={style} />
+}
+
+function StyleRoom({ item, style }: { item: Item; style: Style }) {
+  const [chosen, setChosen] = useState<Chosen>({})
+  const [stepAt, setStepAt] = useState(0)
+  const settled = settleStyle(style, chosen)
+  const step = settled.steps[Math.min(stepAt, settled.steps.length - 1)]
+  const regions = settled.piles.flatMap((pile) => (pile.region && step?.piles.includes(pile.name) ? [pile.region] : []))
+  return (
+    <div className="room guide-style">
+      <div className="room-heading">
+        <h1>
+          {item.name} <span className="quiet">for</span> {style.name.toLowerCase()}
+          {style.isArchived ? <span className="quiet"> · archived</span> : null}
+        </h1>
+        <StyleActions item={item} style={style} />
+      </div>
+      <div className="guide-columns">
+        <section aria-label="Where to cut">
+          <AnimalDrawing
+            name={item.drawing}
+            cut={step?.cut ?? null}
+            regions={regions}
+            label={step ? `Where: ${step.title}` : 'The animal'}
+          />
+          {item.landmarks.length > 0 ? (
+            <>
+              <h2>Look for</h2>
+              <ul>
+                {item.landmarks.map((landmark) => (
+                  <li key={landmark}>{landmark}</li>
+                ))}
+              </ul>
+            </>
+          ) : null}
+          <StyleOptions style={style} chosen={chosen} onChosen={setChosen} />
+        </section>
+        <StyleSteps steps={settled.steps} at={stepAt} onStep={setStepAt} />
+      </div>
+      <StylePiles settled={settled} usual={item.unitWeight.usual} unit={item.unitName.one} />
+    </div>
+  )
+}
+
+function StyleActions({ item, style }: { item: Item; style: Style }) {
+  const { id: kitchenId } = useKitchen()
+  const navigate = useNavigate()
+  const add = useAddStyle()
+  const change = useChangeStyle()
+  const copy = () => {
+    const own = copyOfStyle(style, newId(), ownName(style.name, item.styles))
+    add.mutate({ itemId: item.id, style: own }, { onSuccess: () => navigate(`/guide/${own.id}/change`) })
+  }
+  return (
+    <>
+      <Link className="btn btn-primary" to={`/guide/${style.id}/change`}>
+        Change it
+      </Link>
+      <Button variant="outline-dark" disabled={add.isPending} onClick={copy}>
+        Copy it
+      </Button>
+      <Button
+        variant="outline-dark"
+        disabled={change.isPending}
+        onClick={() => change.mutate({ ...style, isArchived: !style.isArchived })}
+      >
+        {style.isArchived ? 'Use it again' : 'Archive it'}
+      </Button>
+      <a className="btn btn-outline-dark" href={`${kitchenPath(kitchenId)}/styles/${style.id}/style.json`} download>
+        Export
+      </a>
+      <Link className="btn btn-outline-dark" to={`/card/${style.id}`}>
+        Blank card
+      </Link>
+      {add.isError || change.isError ? <Failed error={add.error ?? change.error} /> : null}
+    </>
+  )
+}

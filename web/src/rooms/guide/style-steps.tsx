@@ -1,0 +1,52 @@
+import { DEFERS_TO } from '@fleam/catalogue'
+import type { StyleStep } from '@fleam/core'
+import { useKitchenCautions } from '../../parts/cautions.ts'
+
+interface StyleStepsProps {
+  steps: readonly StyleStep[]
+  at: number
+  onStep: (at: number) => void
+}
+
+/** The steps in their order; the one that is open shows on the drawing. */
+export function StyleSteps({ steps, at, onStep }: StyleStepsProps) {
+  const cautions = useKitchenCautions()
+  if (steps.length === 0) return <p>This style has no steps yet. Change it to write them.</p>
+  return (
+    <section aria-label="Steps">
+      <h2>Steps</h2>
+      <ol className="guide-steps">
+        {steps.map((step, place) => (
+          <li key={step.id}>
+            <button type="button" aria-expanded={place === at} onClick={() => onStep(place)}>
+              {place + 1}. {step.title}
+              <span className="quiet">
+                {step.isOptional ? 'optional ' : ''}
+                {step.piles.join(', ')}
+              </span>
+            </button>
+            {place === at ? (
+              <div>
+                <p>{step.doing}</p>
+                <p>
+                  <strong>Right when:</strong> {step.check}
+                </p>
+                {step.mistakes.length > 0 ? (
+                  <p>
+                    <strong>Not:</strong> {step.mistakes.join('; ')}.
+                  </p>
+                ) : null}
+                <ul className="guide-cautions">
+                  {cautions.byIds(step.cautions).map((caution) => (
+                    <li key={caution.id}>{caution.text}</li>
+                  ))}
+                </ul>
+              </div>
+            ) : null}
+          </li>
+        ))}
+      </ol>
+      <p className="quiet">{DEFERS_TO}</p>
+    </section>
+  )
+}

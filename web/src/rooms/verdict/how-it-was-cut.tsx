@@ -1,0 +1,24 @@
+import type { FabricationRecord } from '@fleam/contract'
+import { CAUSE_WORDS } from '../../parts/cause-words.ts'
+
+/** What was chosen at the board, and what went wrong there, as the cook named it. */
+export function HowItWasCut({ record }: { record: FabricationRecord }) {
+  if (record.choices.length === 0 && record.causes.length === 0) return null
+  return (
+    <section aria-label="How it was cut">
+      <h2>How it was cut</h2>
+      {record.choices.length > 0 ? (
+        <p>{record.choices.map(({ question, choice }) => `${question}: ${choice.toLowerCase()}`).join(' · ')}</p>
+      ) : null}
+      {record.causes.length > 0 ? (
+        <ul>
+          {record.causes.map(({ pile, cause }) => (
+            <li key={pile}>
+              {pile}: {CAUSE_WORDS[cause]}
+            </li>
+          ))}
+        </ul>
+      ) : null}
+    </section>
+  )
+}
