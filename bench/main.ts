@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs'
 import { House } from '../tools/house.ts'
 import { findFreePort } from '../tools/ports.ts'
 import { benchAppraisal } from './appraisal.ts'
+import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
 import { benchReadings } from './readings.ts'
 import { benchScreen } from './screen.ts'
@@ -23,6 +24,7 @@ async function main(): Promise<void> {
   try {
     await house.start()
     await benchScreen(house.url, emitter)
+    await benchDevices(house.url)
     await benchReadings(house.url, house.databaseUrl)
   } finally {
     await house.stop()
