@@ -62,7 +62,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   await page.evaluate(() => navigator.serviceWorker.ready)
   await typeWeight(page, '285')
   await expect.poll(async () => (await stateOf(request, id)).readings.length).toBe(1)
-  await page.waitForTimeout(1_500)
+  await page.waitForTimeout(5_000)
   await page.clock.install()
   await context.setOffline(true)
   const weights = Array.from({ length: 40 }, (_, at) => String(260 + at))

@@ -1,5 +1,5 @@
 import { rmSync } from 'node:fs'
-import type { FabricationRow, Kitchen } from '@fleam/contract'
+import type { FabricationRow, Item, Kitchen } from '@fleam/contract'
 import { chromium, type Page } from '@playwright/test'
 import { House } from './house.ts'
 import { findFreePort } from './ports.ts'
@@ -18,12 +18,35 @@ interface Shot {
   act?: (page: Page) => Promise<unknown>
 }
 
+/** A rack of lamb at the step where it is frenched. */
+async function startRack(page: Page): Promise<void> {
+  await page.locator('#start-item').selectOption({ label: 'Lamb rack, eight ribs, chined, cap on' })
+  await page.getByLabel('How many').fill('2')
+  await page.getByLabel('Price, EUR').fill('24')
+  await page.getByLabel('Weight on the invoice').fill('2100')
+  await page.getByRole('button', { name: 'Start weighing' }).click()
+  await page.getByRole('button', { name: 'All steps' }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /French it/ })
+    .click()
+}
+
+/** Finishing with most piles unweighed: every one of them is asked about. */
+async function finishEarly(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Finish' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'meat left on carcass or frame' }).first().click()
+}
+
 async function shotsOf(url: string): Promise<Shot[]> {
   const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
   const larch = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')
   const rows = (await (await fetch(`${url}/api/kitchens/${larch?.id}/fabrications`)).json()) as FabricationRow[]
   const bench = `/bench/${rows.find((row) => row.status === 'open')?.id}`
   const verdict = `/verdict/${rows.find((row) => row.status === 'closed')?.id}`
+  const items = (await (await fetch(`${url}/api/kitchens/${larch?.id}/items`)).json()) as Item[]
+  const styleOf = (name: string) => items.flatMap((item) => item.styles).find((style) => style.name === name)?.id
+  const rack = `/guide/${styleOf('Frenched, 5 mm fat')}`
   const putOn = (grams: number) => async (page: Page) => {
     await page.getByLabel('Grams to put on').fill(String(grams))
     await page.getByRole('button', { name: 'Put on' }).click()
@@ -35,6 +58,11 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'bench-dark', path: bench, scheme: 'dark', act: putOn(281) },
     { name: 'bench-phone', path: bench, width: 390, height: 844, act: putOn(281) },
     { name: 'bench-tablet', path: bench, width: 800, height: 1280, act: putOn(281) },
+    { name: 'bench-rack', path: '/bench', act: startRack },
+    { name: 'bench-causes', path: bench, act: finishEarly },
+    { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
+    { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
+    { name: 'guide-change', path: `${rack}/change` },
     { name: 'verdict', path: verdict },
     {
       name: 'verdict-formula',

@@ -48,6 +48,8 @@ export interface BenchFacts {
   voids: readonly ReadingVoid[]
   moves: readonly ReadingMove[]
   marks: readonly Mark[]
+  /** The readings that stand, where they have been worked out already. */
+  standing?: readonly Reading[]
 }
 
 export interface DocumentOptions {
@@ -67,7 +69,8 @@ export function documentOf(
   facts: BenchFacts,
   { asExpected = false, nowMs }: DocumentOptions = {},
 ): FabricationDocument {
-  const weighed = pilesFromReadings(plan.piles, standingReadings(facts.readings, facts.voids, facts.moves))
+  const standing = facts.standing ?? standingReadings(facts.readings, facts.voids, facts.moves)
+  const weighed = pilesFromReadings(plan.piles, standing)
   const measured = plan.status === 'open' && nowMs !== undefined ? labourFromMarks(facts.marks, nowMs) : null
   const { cook, supplier, lot, notes } = plan
   return {

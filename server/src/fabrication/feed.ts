@@ -5,7 +5,7 @@ import { markFromRow, moveFromRow, readingFromRow, voidFromRow } from './rows.ts
 import { FACT_TABLES } from './store.ts'
 
 /** What follows one bench is told together, at most this often. */
-const FLUSH_MS = 50
+const FLUSH_MS = 100
 /** How often it is looked what other servers of the same database have stored. */
 const LOOK_MS = 400
 /** How far back each look goes: a commit may come later than the time that its rows bear. */

@@ -9,6 +9,8 @@ const MOST_RETRIES = 2
 const REMEMBERED_MS = 7 * 24 * 3600 * 1000
 /** Changed with the shape of what is remembered, so that an older page's memory is let go. */
 const SHAPE = '2'
+/** How often what was read is written down; this device's own weighings are in the outbox at once. */
+const WRITE_MS = 4_000
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -25,7 +27,7 @@ export const queryClient = new QueryClient({
 
 /** A page that opens without a network shows what this device read last. */
 export const remembered: Omit<PersistQueryClientOptions, 'queryClient'> = {
-  persister: createAsyncStoragePersister({ storage: deviceCache(), key: 'queries', throttleTime: 1_000 }),
+  persister: createAsyncStoragePersister({ storage: deviceCache(), key: 'queries', throttleTime: WRITE_MS }),
   maxAge: REMEMBERED_MS,
   buster: SHAPE,
 }

@@ -18,6 +18,17 @@ export interface MergedFacts {
   standing: StandingReading[]
 }
 
+/** Readings as they were shown last: a batch of thousands is merged anew at every weighing, and few of them change. */
+const shownBefore = new WeakMap<KeptReading, StandingReading>()
+
+function shown(reading: KeptReading, isKeptHere: boolean, isMine: boolean): StandingReading {
+  const before = shownBefore.get(reading)
+  if (before && before.isKeptHere === isKeptHere && before.isMine === isMine) return before
+  const now = { ...reading, isKeptHere, isMine }
+  shownBefore.set(reading, now)
+  return now
+}
+
 /** The server's facts together with those that only this device has. */
 export function merge(
   state: FabricationState,
@@ -37,10 +48,8 @@ export function merge(
   }
   const waitingIds = new Set(waiting.map((entry) => entry.id))
   const mineIds = new Set(mine.map((entry) => entry.id))
-  const standing = standingReadings(readings, voids, moves).map((each) => ({
-    ...each,
-    isKeptHere: waitingIds.has(each.id),
-    isMine: mineIds.has(each.id),
-  }))
+  const standing = standingReadings(readings, voids, moves).map((each) =>
+    shown(each, waitingIds.has(each.id), mineIds.has(each.id)),
+  )
   return { readings, voids, moves, marks, standing }
 }

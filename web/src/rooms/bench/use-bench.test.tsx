@@ -1,0 +1,170 @@
+import type { FabricationState, ScaleReading, ScaleStatus } from '@fleam/contract'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { act, renderHook } from '@testing-library/react'
+import type { ReactNode } from 'react'
+import { SIX_BIRDS } from '../../../../core/test/planned.ts'
+import { LARCH_HALT } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
+import { KitchenContext } from '../../parts/kitchen-context.ts'
+import { useBench } from './use-bench.ts'
+
+let tell: (status: ScaleStatus) => void = () => {}
+class StreamOfScale {
+  onmessage: ((event: { data: string }) => void) | null = null
+  constructor() {
+    tell = (status) => this.onmessage?.({ data: JSON.stringify(status) })
+  }
+  close() {}
+}
+Object.assign(globalThis, { EventSource: StreamOfScale })
+
+const STEPS = [
+  { id: 'dry', piles: [] },
+  { id: 'divide', piles: ['drumsticks'] },
+  { id: 'thighs', piles: ['thighs'] },
+  { id: 'breasts', piles: ['supremes'] },
+  { id: 'carcass', piles: ['bones', 'bin'] },
+]
+
+let count = 0
+/** A bench of one bird, whose server is out of reach: everything stays on the device. */
+async function openBench() {
+  answerWith({})
+  const piles = SIX_BIRDS.piles.map((pile) => ({ ...pile, portions: pile.portions === null ? null : 2 }))
+  const state = {
+    record: {
+      id: `bench-${count++}`,
+      status: 'open',
+      currency: 'EUR',
+      units: 1,
+      rhythm: 'unit',
+      steps: STEPS,
+      piles,
+      purchase: { price: { amount: 3, per: 'kg' }, invoiceWeight: 2100 },
+      labour: [],
+      consumables: [],
+      offers: [],
+      causes: [],
+      creditPolicy: 'used',
+      allocation: 'value',
+      cook: 'Ondine',
+      startedAt: '2026-11-24T08:00:00.000Z',
+    },
+    readings: [],
+    voids: [],
+    moves: [],
+    marks: [],
+  } as unknown as FabricationState
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={new QueryClient()}>
+      <KitchenContext value={LARCH_HALT}>{children}</KitchenContext>
+    </QueryClientProvider>
+  )
+  const { result } = renderHook(() => useBench(state), { wrapper })
+  const show = (grams: number, state_: ScaleReading['state'] = 'stable') =>
+    act(async () =>
+      tell({
+        connected: true,
+        address: 'x:1',
+        reading: { grams, state: state_, tareGrams: 0, device: 'b', simulated: true },
+      }),
+    )
+  // The stream of the scale outlives a bench: begin with an empty plate.
+  await show(0)
+  const put = async (grams: number) => {
+    await show(0)
+    await show(grams)
+  }
+  const on = (pile: string) =>
+    result.current.live.standing.filter((each) => each.pileId === pile).map((each) => each.grams)
+  const run = (action: () => void) => act(async () => action())
+  return { bench: () => result.current, put, on, run }
+}
+
+test('Enter alone weighs a whole bird: each weight goes where the steps say', async () => {
+  const { bench, put, on, run } = await openBench()
+  for (const grams of [141, 143, 273, 284, 280, 651, 42]) {
+    await put(grams)
+    await run(bench().takeSettled)
+  }
+  expect(['drumsticks', 'thighs', 'supremes', 'bones', 'bin'].map(on)).toEqual([
+    [141, 143],
+    [273],
+    [284, 280],
+    [651],
+    [42],
+  ])
+  expect(bench().live.standing.every((each) => each.isKeptHere && each.cook === 'Ondine')).toBe(true)
+  expect(bench().stepAt).toBe(4)
+})
+
+test('a weight that does not fit the step is held out to the pile it looks like', async () => {
+  const { bench, put, on, run } = await openBench()
+  await put(650)
+  expect([bench().likeness?.name, bench().activePile.name]).toEqual(['bones', 'bones'])
+  await run(bench().takeSettled)
+  expect(on('bones')).toEqual([650])
+})
+
+test('a pile that was touched is never argued with', async () => {
+  const { bench, put, on, run } = await openBench()
+  await run(() => bench().touchPile('supremes'))
+  await put(650)
+  expect([bench().likeness, bench().activePile.name]).toEqual([null, 'supremes'])
+  await run(bench().takeSettled)
+  expect(on('supremes')).toEqual([650])
+})
+
+test('touching a tile takes what lies there, and says why where there is nothing', async () => {
+  const { bench, put, on, run } = await openBench()
+  await put(284)
+  await run(() => bench().touchPile('supremes'))
+  expect(on('supremes')).toEqual([284])
+  await run(() => bench().touchPile('supremes'))
+  expect(bench().said).toBe('This one is taken already: lift it off first.')
+  expect(on('supremes')).toEqual([284])
+})
+
+test('a weighing is picked and moved, and undo moves it back before it takes anything back', async () => {
+  const { bench, put, on, run } = await openBench()
+  await put(284)
+  await run(() => bench().touchPile('drumsticks'))
+  const [reading] = bench().live.standing
+  await run(() => bench().pick(reading?.id as string))
+  expect(bench().picked?.grams).toBe(284)
+  await run(() => bench().touchPile('supremes'))
+  expect([on('drumsticks'), on('supremes'), bench().picked]).toEqual([[], [284], null])
+  await run(bench().undo)
+  expect([on('drumsticks'), on('supremes')]).toEqual([[284], []])
+  await run(bench().undo)
+  expect(bench().live.standing).toEqual([])
+  await run(bench().undo)
+  expect(bench().said).toBe('Nothing to take back on this device.')
+})
+
+test('the next step is recorded as done, and brings its pile', async () => {
+  const { bench, run } = await openBench()
+  await run(bench().nextStep)
+  expect([bench().stepAt, bench().activePile.name]).toEqual([1, 'drumsticks'])
+  await run(bench().nextStep)
+  expect(bench().live.marks.map((mark) => [mark.kind, mark.step, mark.cook])).toEqual([
+    ['step-done', 'dry', 'Ondine'],
+    ['step-done', 'divide', 'Ondine'],
+  ])
+  await run(() => bench().goToStep(99))
+  expect(bench().stepAt).toBe(4)
+  await run(bench().nextStep)
+  expect(bench().said).toContain('last step')
+})
+
+test('what looks wrong is asked about until somebody answers', async () => {
+  const { bench, run } = await openBench()
+  await run(() => bench().touchPile('supremes'))
+  await run(() => bench().takeTyped(617))
+  const codes = () => bench().checks.open.map((check) => check.code)
+  expect(codes()).toEqual(['wrong-unit'])
+  await run(() => bench().checks.confirm(bench().checks.open[0] as never))
+  expect(codes()).toEqual([])
+  await run(() => bench().takeTyped(281))
+  expect(codes()).toEqual([])
+})
