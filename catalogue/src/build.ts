@@ -126,3 +126,15 @@ export function option(
     })),
   }
 }
+
+/** How portions are held near their weight; thickness and eye save the walk to the scale, and cost evenness. */
+export const portionControl = (thickness: string) =>
+  option('control', 'Portions by', {
+    'The scale, after almost every cut': { id: 'scale', why: 'Every portion near its target.' },
+    [`Thickness, ${thickness}`]: {
+      id: 'thickness',
+      why: 'They cook alike; weights differ along the taper.',
+      minutes: -1,
+    },
+    'Eye alone': { id: 'eye', why: 'Fastest, for a practised hand; practice scores it.', minutes: -1.5 },
+  })

@@ -165,6 +165,10 @@ test('questions on which cooks differ are there to choose', () => {
     'Cutting',
     'Tail',
     'Bone on the portion',
+    'Portions by',
+    'Stiff or soft',
+    'Bare bone begins',
+    'Fat cover',
   ]) {
     expect(questions).toContain(question)
   }

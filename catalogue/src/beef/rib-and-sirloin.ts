@@ -1,4 +1,4 @@
-import { option, pilesFor } from '../build.ts'
+import { option, pilesFor, portionControl } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { beefStep as step } from './steps.ts'
 
@@ -39,7 +39,7 @@ export const RIB_EYE: CatalogueItem = {
         step('steaks', ['steaks']),
         step('clean-down', ['bin']),
       ],
-      options: [cover('steaks', 'fat')],
+      options: [cover('steaks', 'fat'), portionControl('3 to 4 cm')],
       consumables: [],
     },
   ],
@@ -75,7 +75,7 @@ export const RIB: CatalogueItem = {
         step('steaks', ['steaks']),
         step('clean-down', ['bin']),
       ],
-      options: [cover('steaks', 'fat')],
+      options: [cover('steaks', 'fat'), portionControl('3 to 4 cm')],
       consumables: [],
     },
   ],

@@ -1,4 +1,4 @@
-import { option, pilesFor } from '../build.ts'
+import { option, pilesFor, portionControl } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { beefStep as step } from './steps.ts'
 
@@ -66,6 +66,7 @@ export const TENDERLOIN: CatalogueItem = {
       options: [
         trimTo('centre steaks', 'sinew'),
         tail,
+        portionControl('4 to 5 cm'),
         option('lobe', 'Side lobe', {
           'Leave it on the head': { id: 'on', why: 'A larger roast.' },
           'Seam it out': {
@@ -100,7 +101,7 @@ export const TENDERLOIN: CatalogueItem = {
         step('tips', ['tips']),
         step('clean-down'),
       ],
-      options: [trimTo('steaks', 'fat and sinew'), tail],
+      options: [trimTo('steaks', 'fat and sinew'), tail, portionControl('1.5 to 2.5 cm')],
       consumables: [],
     },
     {

@@ -1,4 +1,4 @@
-import { option, pilesFor } from '../build.ts'
+import { option, pilesFor, portionControl } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { fishStep as step } from './steps.ts'
 
@@ -25,6 +25,18 @@ const ribSteps = [
   step('over-ribs', [], { when: { option: 'ribs', choice: 'over' } }),
   step('lift-ribs', [], { when: { option: 'ribs', choice: 'through' } }),
 ]
+
+/** Soft flesh drags on the knife and tears along the blade. */
+const stiffness = (portions: string, frame: string) =>
+  option('stiffness', 'Stiff or soft', {
+    'Wait until it is past stiff': { id: 'waited', why: 'The flesh holds together and comes off clean.' },
+    'Cut it at once': {
+      id: 'at-once',
+      why: 'Fresher on the plate; stiff flesh breaks and soft flesh drags.',
+      minutes: 1,
+      shares: { [portions]: -1, [frame]: 1 },
+    },
+  })
 
 const pins = (portions: string, trim: string) =>
   option('pins', 'Pin bones', {
@@ -82,7 +94,12 @@ export const WHITE_FISH: CatalogueItem = {
         step('frame', ['frame and head']),
         step('clean-down'),
       ],
-      options: [ribs('portions', 'frame and head'), pins('portions', 'trim')],
+      options: [
+        ribs('portions', 'frame and head'),
+        pins('portions', 'trim'),
+        stiffness('portions', 'frame and head'),
+        portionControl('one width of the hand'),
+      ],
       consumables: [],
     },
   ],
@@ -118,7 +135,12 @@ export const HAKE: CatalogueItem = {
         step('frame', ['frame']),
         step('clean-down', ['bin']),
       ],
-      options: [ribs('portions', 'frame'), pins('portions', 'trim')],
+      options: [
+        ribs('portions', 'frame'),
+        pins('portions', 'trim'),
+        stiffness('portions', 'frame'),
+        portionControl('one width of the hand'),
+      ],
       consumables: [],
     },
   ],
@@ -155,7 +177,12 @@ export const CHAR: CatalogueItem = {
         step('frame', ['frame, head, collars']),
         step('clean-down', ['bin']),
       ],
-      options: [ribs('portions', 'frame, head, collars'), pins('portions', 'tail and belly trim')],
+      options: [
+        ribs('portions', 'frame, head, collars'),
+        pins('portions', 'tail and belly trim'),
+        stiffness('portions', 'frame, head, collars'),
+        portionControl('one width of the hand'),
+      ],
       consumables: [],
     },
   ],

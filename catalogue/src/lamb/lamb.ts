@@ -141,6 +141,22 @@ const frenchSteps = (strip: string) => [
   step('french-string', [strip], { when: { option: 'frenching', choice: 'string' } }),
 ]
 
+/** How far above the eye the bones are bare, and how long they stand. */
+const clearance = (rack: string, strip: string) =>
+  option('clearance', 'Bare bone begins', {
+    '3 cm above the eye': { id: 'usual', why: 'Shows the bone and keeps the meat that belongs to the eye.' },
+    '1 cm above the eye': { id: 'close', why: 'Longest bone, leanest plate.', shares: { [rack]: -2, [strip]: 2 } },
+  })
+const boneLength = (rack: string, waste: string) =>
+  option('bone-length', 'Bones', {
+    '8 cm, all alike': { id: 'eight', why: 'Racks stand level in the pan.' },
+    '5 cm, all alike': {
+      id: 'five',
+      why: 'Fits a small plate and a small vacuum bag.',
+      shares: { [rack]: -2, [waste]: 2 },
+    },
+  })
+
 const unitName = { one: 'rack', many: 'racks' }
 const LANDMARKS = [
   'head end: smaller eye, a second small eye, more fat',
@@ -186,6 +202,8 @@ export const RACK_CHINE_ON: CatalogueItem = {
       ],
       options: [
         frenching('rib strip', 'fat and skin'),
+        clearance('frenched racks', 'rib strip'),
+        boneLength('frenched racks', 'bones'),
         option('cover', 'Cap and fat', {
           'Cap off': { id: 'off', why: 'A lean plate; the cap muscle has its own use.' },
           'Cap on': {
@@ -239,6 +257,8 @@ export const RACK_CHINED: CatalogueItem = {
       ],
       options: [
         frenching('rib strip', 'fat and skin'),
+        clearance('frenched racks', 'rib strip'),
+        boneLength('frenched racks', 'fat and skin'),
         option('cover', 'Fat', {
           '5 mm, scored': { id: 'thin', why: 'It melts and bastes the eye.' },
           Bare: { id: 'bare', why: 'A lean plate.', minutes: 1, shares: { 'frenched racks': -7, 'fat and skin': 7 } },

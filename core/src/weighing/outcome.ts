@@ -50,9 +50,9 @@ export const LOSS_CAUSES = [
 ] as const
 export type LossCause = (typeof LOSS_CAUSES)[number]
 
-const LIKELY: Readonly<
-  Record<'primary' | 'by-product' | 'waste', Readonly<Record<PileOutcome['side'], readonly LossCause[]>>>
-> = {
+type Likely = Readonly<Record<PileOutcome['side'], readonly LossCause[]>>
+
+const LIKELY: Readonly<Record<PlannedPile['class'], Likely>> = {
   primary: {
     less: ['meat-on-bones', 'red-on-silverskin', 'too-light', 'skin-torn', 'joint-missed', 'not-weighed', 'wrong-item'],
     more: ['too-heavy', 'uneven', 'bone-left', 'wrong-item'],
@@ -67,5 +67,19 @@ const LIKELY: Readonly<
   },
 }
 
-/** The causes to offer first for a pile, the likeliest first; any other may be named all the same. */
-export const likelyCauses = ({ pile, side }: PileOutcome): readonly LossCause[] => LIKELY[pile.class][side]
+/** Causes that only some kinds of animal can have. */
+const OF_RED_MEAT: readonly LossCause[] = ['red-on-silverskin', 'gouged']
+const OF_BIRDS: readonly LossCause[] = ['skin-torn']
+
+/**
+ * The causes to offer first for a pile, the likeliest first; any other may be named all the same.
+ * `species` is `poultry`, `fish` or `red-meat`; null where nobody knows, and nothing is left out.
+ */
+export function likelyCauses({ pile, side, grams }: PileOutcome, species: string | null): readonly LossCause[] {
+  const fits = (cause: LossCause) =>
+    species === null ||
+    ((species === 'red-meat' || !OF_RED_MEAT.includes(cause)) && (species === 'poultry' || !OF_BIRDS.includes(cause)))
+  const likely = LIKELY[pile.class][side].filter(fits)
+  // A pile with nothing on it was most likely not weighed.
+  return grams > 0 ? likely : ['not-weighed', ...likely.filter((cause) => cause !== 'not-weighed')]
+}

@@ -3,6 +3,7 @@ import { sixChickens } from '../../test/documents.ts'
 import { planned, SIX_BIRDS } from '../../test/planned.ts'
 import { DEFAULT_LIMITS, type PlannedPile, pilesFromReadings, type Reading } from '../fabrication/index.ts'
 import {
+  likelyCauses,
   looksLike,
   nextPile,
   outsideRange,
@@ -178,4 +179,25 @@ test('piles outside their expected range are named, small ones never', () => {
     ['supremes', 'less'],
     ['drumsticks', 'more'],
   ])
+})
+
+describe('likely causes', () => {
+  const outcome = (name: string, grams: number, side: 'more' | 'less') => {
+    const pile = piles.find((each) => each.name === name) as PlannedPile
+    return { pile, grams, expected: 1000, side }
+  }
+
+  test('are those that this kind of animal can have', () => {
+    expect(likelyCauses(outcome('supremes', 900, 'less'), 'poultry')).not.toContain('red-on-silverskin')
+    expect(likelyCauses(outcome('supremes', 900, 'less'), 'red-meat')).not.toContain('skin-torn')
+    expect(likelyCauses(outcome('supremes', 900, 'less'), null)).toEqual(
+      expect.arrayContaining(['skin-torn', 'red-on-silverskin']),
+    )
+  })
+
+  test('begin with the pile that was not weighed where nothing lies on it, and name each cause once', () => {
+    const causes = likelyCauses(outcome('bones', 0, 'less'), 'poultry')
+    expect(causes[0]).toBe('not-weighed')
+    expect(new Set(causes).size).toBe(causes.length)
+  })
 })

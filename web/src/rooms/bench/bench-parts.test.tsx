@@ -297,7 +297,7 @@ describe('the step', () => {
   test('goes on, back, and to any other', async () => {
     const { bench, document, done } = benchWith()
     renderPart(<StepCard bench={bench} />, { document })
-    await touch(screen.getByRole('button', { name: /Right: next step/ }))
+    await touch(screen.getByRole('button', { name: /Checked: next step/ }))
     await touch(screen.getByRole('button', { name: 'Back' }))
     await touch(screen.getByRole('button', { name: 'All steps' }))
     await touch(screen.getByRole('button', { name: /1. Do dry/ }))

@@ -85,6 +85,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
         <LossCauses
           outcomes={finishing.outcomes}
           currency={state.record.currency}
+          species={state.record.species}
           isOpen={finishing.isAsking}
           isFinishing={finishing.change.isPending}
           onClose={finishing.stopAsking}

@@ -5,8 +5,9 @@ export function causeByDigit(
   digit: number | null,
   outcomes: readonly PileOutcome[],
   named: readonly { pile: string }[],
+  species: string | null,
 ): { pile: string; cause: LossCause } | null {
   const open = outcomes.find(({ pile }) => !named.some((each) => each.pile === pile.name))
-  const cause = open && digit !== null ? likelyCauses(open)[digit - 1] : undefined
+  const cause = open && digit !== null ? likelyCauses(open, species)[digit - 1] : undefined
   return open && cause ? { pile: open.pile.name, cause } : null
 }

@@ -5,7 +5,7 @@ const KEYS = [
   ['Enter or Space', 'take the weight onto the chosen pile'],
   ['T', 'tare'],
   ['U', 'undo the last weighing'],
-  ['N', 'the step is right: next step'],
+  ['N', 'checked: next step'],
   ['g, then a letter', 'another room: t Today, b Bench, v Verdict'],
   ['number pad', '+ next step, − undo, 0 tare, × type a weight, ÷ step before, , finish'],
   ['?', 'this list'],

@@ -15,6 +15,7 @@ function ask() {
     <LossCauses
       outcomes={OUTCOMES}
       currency="EUR"
+      species="poultry"
       isOpen
       isFinishing={false}
       onClose={() => {}}
@@ -63,7 +64,7 @@ test('number keys answer for one pile after the other', async () => {
 })
 
 test('a digit beyond the likely causes names none', () => {
-  expect(causeByDigit(9, OUTCOMES, [])).toBeNull()
-  expect(causeByDigit(null, OUTCOMES, [])).toBeNull()
-  expect(causeByDigit(2, OUTCOMES, [{ pile: 'supremes' }])).toEqual({ pile: 'bones', cause: 'red-on-silverskin' })
+  expect(causeByDigit(9, OUTCOMES, [], null)).toBeNull()
+  expect(causeByDigit(null, OUTCOMES, [], null)).toBeNull()
+  expect(causeByDigit(2, OUTCOMES, [{ pile: 'supremes' }], null)).toEqual({ pile: 'bones', cause: 'red-on-silverskin' })
 })

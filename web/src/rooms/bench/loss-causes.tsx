@@ -15,6 +15,7 @@ export interface NamedCause {
 interface LossCausesProps {
   outcomes: readonly PileOutcome[]
   currency: string
+  species: string | null
   isOpen: boolean
   isFinishing: boolean
   onClose: () => void
@@ -22,7 +23,8 @@ interface LossCausesProps {
 }
 
 /** Piles that came out otherwise than the style expects: one tap says why. Nobody has to. */
-export function LossCauses({ outcomes, currency, isOpen, isFinishing, onClose, onFinish }: LossCausesProps) {
+export function LossCauses(props: LossCausesProps) {
+  const { outcomes, currency, species, isOpen, isFinishing, onClose, onFinish } = props
   const [causes, setCauses] = useState<readonly NamedCause[]>([])
   const format = useFormat(currency)
   const name = (pile: string, cause: LossCause) =>
@@ -30,13 +32,13 @@ export function LossCauses({ outcomes, currency, isOpen, isFinishing, onClose, o
       ...before.filter((each) => each.pile !== pile),
       ...(before.some((each) => each.pile === pile && each.cause === cause) ? [] : [{ pile, cause }]),
     ])
-  const keys = useRef({ outcomes, causes, name })
-  keys.current = { outcomes, causes, name }
+  const keys = useRef({ outcomes, causes, species, name })
+  keys.current = { outcomes, causes, species, name }
   useEffect(() => {
     if (!isOpen) return
     const onKey = (event: KeyboardEvent) => {
-      const { outcomes: now, causes: named, name: choose } = keys.current
-      const chosen = causeByDigit(digitOf(event), now, named)
+      const { outcomes: now, causes: named, species: kind, name: choose } = keys.current
+      const chosen = causeByDigit(digitOf(event), now, named, kind)
       if (chosen) choose(chosen.pile, chosen.cause)
     }
     window.addEventListener('keydown', onKey)
@@ -55,6 +57,7 @@ export function LossCauses({ outcomes, currency, isOpen, isFinishing, onClose, o
           <CausesOf
             key={outcome.pile.id}
             outcome={outcome}
+            species={species}
             words={`${format.weight(outcome.grams)}, about ${format.weight(outcome.expected)} expected`}
             chosen={causes.find((each) => each.pile === outcome.pile.name)?.cause ?? null}
             isAsked={outcome === asked}
@@ -73,6 +76,7 @@ export function LossCauses({ outcomes, currency, isOpen, isFinishing, onClose, o
 
 interface CausesOfProps {
   outcome: PileOutcome
+  species: string | null
   words: string
   chosen: LossCause | null
   /** Number keys answer for this pile now. */
@@ -80,9 +84,9 @@ interface CausesOfProps {
   onChoose: (cause: LossCause) => void
 }
 
-function CausesOf({ outcome, words, chosen, isAsked, onChoose }: CausesOfProps) {
+function CausesOf({ outcome, species, words, chosen, isAsked, onChoose }: CausesOfProps) {
   const [isAll, setAll] = useState(false)
-  const likely = likelyCauses(outcome)
+  const likely = likelyCauses(outcome, species)
   const shown = isAll ? [...likely, ...LOSS_CAUSES.filter((cause) => !likely.includes(cause))] : likely
   return (
     <fieldset>

@@ -36,7 +36,7 @@ export function StepCard({ bench }: { bench: Bench }) {
           All steps
         </Button>
         <Button variant="outline-dark" className="step-done" onClick={bench.nextStep}>
-          Right: next step
+          Checked: next step
         </Button>
       </div>
       <AnimalDrawing name={record.drawing} cut={step.cut} regions={step.regions} label={`Where: ${step.title}`} />

@@ -5,15 +5,18 @@ import { ArrowDown, ArrowUp } from 'lucide-react'
 import { useId } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router-dom'
 import { newStep, withStep, withStepMoved } from './style-draft.ts'
 
 interface StepsEditorProps {
   style: Style
+  /** As it was when the change began: cautions that stood there stay. */
+  saved: Style
   onChange: (style: Style) => void
 }
 
 /** Steps of a style in their order: each can be moved, changed, left out, and new ones written. */
-export function StepsEditor({ style, onChange }: StepsEditorProps) {
+export function StepsEditor({ style, saved, onChange }: StepsEditorProps) {
   return (
     <section aria-label="Steps">
       <h2>Steps, in their order</h2>
@@ -27,6 +30,7 @@ export function StepsEditor({ style, onChange }: StepsEditorProps) {
               <StepEditor
                 step={step}
                 piles={style.piles.map((pile) => pile.name)}
+                kept={saved.steps.find((each) => each.id === step.id)?.cautions ?? []}
                 onChange={(changes) => onChange(withStep(style, at, changes))}
               />
             </details>
@@ -71,10 +75,12 @@ const toggled = (list: readonly string[], each: string) =>
 interface StepEditorProps {
   step: StyleStep
   piles: readonly string[]
+  /** Cautions that may be reworded with a reason, but not dropped. */
+  kept: readonly string[]
   onChange: (changes: Partial<StyleStep>) => void
 }
 
-function StepEditor({ step, piles, onChange }: StepEditorProps) {
+function StepEditor({ step, piles, kept, onChange }: StepEditorProps) {
   const id = useId()
   return (
     <div className="fields">
@@ -123,12 +129,17 @@ function StepEditor({ step, piles, onChange }: StepEditorProps) {
       </fieldset>
       <fieldset>
         <legend>Cautions that stand here</legend>
+        <p className="quiet">
+          One that stands here stays. Where your own plan says otherwise,{' '}
+          <Link to="/guide/cautions">say so with the reason</Link>.
+        </p>
         {CAUTIONS.filter((caution) => caution.places.includes('step')).map((caution) => (
           <Form.Check
             key={caution.id}
             id={`${id}-caution-${caution.id}`}
             label={caution.text}
             checked={step.cautions.includes(caution.id)}
+            disabled={kept.includes(caution.id)}
             onChange={() => onChange({ cautions: toggled(step.cautions, caution.id) })}
           />
         ))}

@@ -116,7 +116,7 @@ function Editor({ item, saved }: { item: Item; saved: Style }) {
           ? `The piles expect ${format.share(-left)} more than the whole.`
           : `${format.share(left)} is left for drip and drying.`}
       </p>
-      <StepsEditor style={style} onChange={setStyle} />
+      <StepsEditor style={style} saved={saved} onChange={setStyle} />
     </Form>
   )
 }
