@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './house.ts'
 import { putOn, startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
 
 test.beforeEach(({ request }) => putOn(request, 0))

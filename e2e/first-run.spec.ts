@@ -1,8 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { readFileSync, rmSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
 import { findFreePort, isPortFree } from '../tools/ports.ts'
 import { isAlive, until } from '../tools/processes.ts'
+import { expect, test } from './house.ts'
 import { tile, typeWeight } from './kitchen.ts'
 
 const FOLDER = '.fleam/e2e-first-run'

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './house.ts'
 import { items, putOn, startAt } from './kitchen.ts'
 
 test('a style is copied, changed, used at the bench, archived, exported and imported', async ({ page, request }) => {

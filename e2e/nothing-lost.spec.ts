@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './house.ts'
 import { startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
 
 const WEIGHTS = ['284', '279', '281', '290', '276']
@@ -41,10 +42,11 @@ test('a tab that dies without a network leaves its readings to the next one', as
   await expect.poll(async () => (await stateOf(request, id)).readings.length).toBe(5)
 })
 
-test('a server that is killed in the middle of weighing comes back with everything', async ({ page, request }) => {
+test('a server that is killed in the middle of weighing comes back with everything', async ({ page, request, own }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   await typeWeight(page, '284')
-  const [, server] = (JSON.parse(readFileSync('.fleam/e2e/running.json', 'utf8')) as { children: number[] }).children
+  const [, server] = (JSON.parse(readFileSync(`${own.dataFolder}/running.json`, 'utf8')) as { children: number[] })
+    .children
   process.kill(server as number, 'SIGKILL')
   for (const weight of WEIGHTS) await typeWeight(page, weight)
   await expect(tile(page, 'supremes')).toContainText('6 of 12 pieces')

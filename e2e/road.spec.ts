@@ -1,5 +1,6 @@
 import type { Appraisal } from '@fleam/core'
-import { expect, type Page, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './house.ts'
 import { larchHalt, nextOnScale, putOn, type StartWish, startAt, startBirds, stateOf, tile } from './kitchen.ts'
 
 const WHOLE_PILES: readonly [string, number][] = [

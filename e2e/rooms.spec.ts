@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './house.ts'
 import { fabrications, items } from './kitchen.ts'
 
 const COMPRESSED_LIMIT = 250 * 1024

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './house.ts'
 import { fabrications } from './kitchen.ts'
 
 async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Promise<string> {

@@ -1,6 +1,6 @@
-import type { CutStyle, StylePile, StyleStep } from '@fleam/core'
+import type { CutStyle, StylePile } from '@fleam/core'
 
-export type { StylePile, StyleStep }
+export type { StylePile }
 
 export type Species = 'poultry' | 'fish' | 'red-meat'
 

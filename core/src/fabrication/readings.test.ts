@@ -1,20 +1,6 @@
-import { type PlannedPile, pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
+import { planned as plan } from '../../test/planned.ts'
+import { pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
 
-const plan = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
-  id,
-  name: id,
-  class: 'primary',
-  weighing: 'whole',
-  expectedShare: null,
-  portions: null,
-  target: null,
-  low: null,
-  high: null,
-  valuePerKg: null,
-  usedShare: null,
-  processingPerKg: null,
-  ...changes,
-})
 const reading = (id: string, pileId: string, grams: number, takenAt = `2026-01-01T00:00:0${id}Z`) => ({
   id,
   pileId,

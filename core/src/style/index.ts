@@ -13,5 +13,5 @@ export type {
   When,
 } from './cut-style.ts'
 export { TOOLS } from './cut-style.ts'
-export type { StepWorth, StepWorthInput } from './step-worth.ts'
+export type { StepWorth } from './step-worth.ts'
 export { stepWorth } from './step-worth.ts'

@@ -1,6 +1,5 @@
-export type { CheckCode, CheckInput, WeighingCheck } from './checks.ts'
+export type { CheckCode, WeighingCheck } from './checks.ts'
 export { weighingChecks } from './checks.ts'
-export type { LikenessInput } from './likeness.ts'
 export { expectedReading, looksLike, pileBySize } from './likeness.ts'
 export type { LossCause, PileOutcome } from './outcome.ts'
 export { LOSS_CAUSES, likelyCauses, outsideRange } from './outcome.ts'

@@ -4,22 +4,13 @@ import type { Item, Style } from '@fleam/contract'
 import { settleStyle } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useParams, useSearchParams } from 'react-router-dom'
-import { useItems } from '../../data/queries.ts'
+import { useSearchParams } from 'react-router-dom'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
-import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { WithStyle } from '../../parts/with-style.tsx'
 
 /** A blank weighing card: one page, steps in their order, a box for every weight. */
-export function Component() {
-  const { styleId = '' } = useParams()
-  const items = useItems()
-  if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the card" />
-  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
-  const style = item?.styles.find((each) => each.id === styleId)
-  if (!item || !style) return <Empty title="There is no such cut style">It may have been of another kitchen.</Empty>
-  return <Card item={item} style={style} />
-}
+export const Component = () => <WithStyle>{(item, style) => <Card item={item} style={style} />}</WithStyle>
 
 /** More boxes than this do not help on one page: a line to write on does. */
 const MOST_BOXES = 16

@@ -4,27 +4,21 @@ import { choicesOf } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { Link, useNavigate, useParams } from 'react-router-dom'
-import { useItems } from '../../data/queries.ts'
+import { Link, useNavigate } from 'react-router-dom'
 import { useChangeStyle } from '../../data/style-queries.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
-import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { WithStyle } from '../../parts/with-style.tsx'
 import { PilesEditor } from './piles-editor.tsx'
 import { StepsEditor } from './steps-editor.tsx'
 import { shareLeft, withDefault } from './style-draft.ts'
 
 /** Changes one of the kitchen's styles; records made before keep their own copy. */
-export function Component() {
-  const { styleId = '' } = useParams()
-  const items = useItems()
-  if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the style" />
-  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
-  const style = item?.styles.find((each) => each.id === styleId)
-  if (!item || !style) return <Empty title="There is no such cut style">It may have been of another kitchen.</Empty>
-  return <Editor key={style.id} item={item} saved={style} />
-}
+export const Component = () => (
+  <WithStyle>{(item, style) => <Editor key={style.id} item={item} saved={style} />}</WithStyle>
+)
 
 function Editor({ item, saved }: { item: Item; saved: Style }) {
   const [style, setStyle] = useState(saved)

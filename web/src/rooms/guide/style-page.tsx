@@ -3,34 +3,23 @@ import type { Item, Style } from '@fleam/contract'
 import { type Chosen, settleStyle } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { Link, useNavigate, useParams } from 'react-router-dom'
+import { Link, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
-import { kitchenPath, useItems } from '../../data/queries.ts'
+import { kitchenPath } from '../../data/queries.ts'
 import { useAddStyle, useChangeStyle } from '../../data/style-queries.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { useKitchen } from '../../parts/kitchen-context.ts'
-import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { WithStyle } from '../../parts/with-style.tsx'
 import { copyOfStyle, ownName } from './style-draft.ts'
 import { StyleOptions } from './style-options.tsx'
 import { StylePiles } from './style-piles.tsx'
 import { StyleSteps } from './style-steps.tsx'
 
 /** One cut style: what comes off, in which order, and where good cooks differ. */
-export function Component() {
-  const { styleId = '' } = useParams()
-  const items = useItems()
-  if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the style" />
-  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
-  const style = item?.styles.find((each) => each.id === styleId)
-  if (!item || !style) {
-    return (
-      <Empty title="There is no such cut style">
-        <Link to="/guide">Go to the guide</Link>
-      </Empty>
-    )
-  }
-  return <StyleRoom key={style.id} item={item} style={style} />
-}
+export const Component = () => (
+  <WithStyle>{(item, style) => <StyleRoom key={style.id} item={item} style={style} />}</WithStyle>
+)
 
 function StyleRoom({ item, style }: { item: Item; style: Style }) {
   const [chosen, setChosen] = useState<Chosen>({})
