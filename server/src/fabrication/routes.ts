@@ -10,7 +10,9 @@ import {
 import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { importDocument } from './import.ts'
 import * as service from './service.ts'
+import { start } from './start.ts'
 
 const tags = ['fabrication']
 const MEGABYTE = 1024 * 1024
@@ -30,8 +32,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
   app.post(
     '/api/kitchens/:kitchenId/fabrications',
     { schema: { tags, params: kitchenParams, body: fabricationStart, response: { 201: fabricationState } } },
-    async (request, reply) =>
-      reply.status(201).send(await service.start(database, request.params.kitchenId, request.body)),
+    async (request, reply) => reply.status(201).send(await start(database, request.params.kitchenId, request.body)),
   )
 
   app.post(
@@ -48,9 +49,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
     },
     async (request, reply) => {
       const { params, query, body } = request
-      return reply
-        .status(201)
-        .send(await service.importDocument(database, params.kitchenId, query.id, body, clock.now()))
+      return reply.status(201).send(await importDocument(database, params.kitchenId, query.id, body, clock.now()))
     },
   )
 

@@ -3,6 +3,7 @@ import { type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useKitchen } from '../parts/kitchen-context.ts'
 import { fabricationKey, fabricationPath } from './queries.ts'
+import { streamWhileSeen } from './seen-stream.ts'
 
 /** A state with news added: facts that it has already are left as they are. */
 export function withNews(state: FabricationState, news: FabricationNews): FabricationState {
@@ -36,10 +37,12 @@ export function useBenchStream(fabricationId: string): void {
   const queries = useQueryClient()
   useEffect(() => {
     const key = fabricationKey(kitchen.id, fabricationId)
-    const source = new EventSource(`${fabricationPath(kitchen.id, fabricationId)}/stream`)
-    // What happened before the stream was open is fetched once it is: so nothing falls between the two.
-    source.onopen = () => void queries.invalidateQueries({ queryKey: key })
-    source.onmessage = (event) => takeNews(queries, key, JSON.parse(event.data as string) as FabricationNews | null)
-    return () => source.close()
+    return streamWhileSeen(() => {
+      const source = new EventSource(`${fabricationPath(kitchen.id, fabricationId)}/stream`)
+      // What happened before the stream was open is fetched once it is: so nothing falls between the two.
+      source.onopen = () => void queries.invalidateQueries({ queryKey: key })
+      source.onmessage = (event) => takeNews(queries, key, JSON.parse(event.data as string) as FabricationNews | null)
+      return source
+    })
   }, [kitchen.id, fabricationId, queries])
 }

@@ -1,23 +1,24 @@
 import type { ScaleStatus } from '@fleam/contract'
 import { useSyncExternalStore } from 'react'
 import { postJson } from './api.ts'
+import { streamWhileSeen } from './seen-stream.ts'
 
 const AWAY: ScaleStatus = { connected: false, address: null, reading: null }
 
 /** One stream of scale readings for the whole page, open while somebody looks. */
 class ScaleStream {
   #status = AWAY
-  #source: EventSource | null = null
+  #stop: (() => void) | null = null
   readonly #listeners = new Set<() => void>()
 
   readonly subscribe = (listener: () => void) => {
     this.#listeners.add(listener)
-    this.#source ??= this.#open()
+    this.#stop ??= streamWhileSeen(() => this.#open())
     return () => {
       this.#listeners.delete(listener)
       if (this.#listeners.size > 0) return
-      this.#source?.close()
-      this.#source = null
+      this.#stop?.()
+      this.#stop = null
     }
   }
 
