@@ -1,4 +1,4 @@
-import { type CutStyle, PILE_CLASSES, TOOLS } from '@fleam/core'
+import { type CutStyle, PILE_CLASSES, shareLeft, TOOLS } from '@fleam/core'
 import { z } from 'zod'
 import { valueSignMessage } from './fabrication-document.ts'
 import { count, grams, id, minutes, money, name, positiveCount, positiveGrams, share, signedMoney } from './numbers.ts'
@@ -102,8 +102,7 @@ export function styleIssues(style: BareStyle & CutStyle): StyleIssue[] {
   if (!style.piles.some((pile) => pile.class === 'primary')) {
     issues.push({ path: ['piles'], message: 'must hold a portion pile' })
   }
-  const shares = style.piles.reduce((sum, pile) => sum + (pile.expectedShare ?? 0), 0)
-  if (shares > 1 + SHARE_TOLERANCE) issues.push({ path: ['piles'], message: 'expect more than the whole' })
+  if (shareLeft(style.piles) < -SHARE_TOLERANCE) issues.push({ path: ['piles'], message: 'expect more than the whole' })
   return issues
 }
 

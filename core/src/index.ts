@@ -77,8 +77,8 @@ export type {
   Tool,
   When,
 } from './style/index.ts'
-export { choicesOf, expectedUnitWeight, settleStyle, stepWorth, TOOLS } from './style/index.ts'
-export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
+export { choicesOf, expectedUnitWeight, settleStyle, shareLeft, stepWorth, TOOLS } from './style/index.ts'
+export type { WeightIssueCode, WeightListResult, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
 export {
   formatMoney,
   formatNumber,
@@ -89,12 +89,22 @@ export {
   minorDigits,
   parseNumber,
   parseWeight,
+  parseWeights,
   pricePerKg,
   pricePerWeight,
   roundParts,
   shownDifference,
 } from './units/index.ts'
-export type { CheckCode, LossCause, PileOutcome, Rhythm, SequenceInput, WeighingCheck } from './weighing/index.ts'
+export type {
+  CheckCode,
+  LossCause,
+  PileOutcome,
+  PlateReading,
+  Rhythm,
+  ScaleView,
+  SequenceInput,
+  WeighingCheck,
+} from './weighing/index.ts'
 export {
   expectedReading,
   LOSS_CAUSES,
@@ -105,7 +115,10 @@ export {
   pileBySize,
   pilesInStepOrder,
   RHYTHMS,
+  SAME_LOAD_GRAMS,
+  stillTaken,
   unitOnBoard,
+  viewOf,
   weighingChecks,
   weighingsOf,
 } from './weighing/index.ts'

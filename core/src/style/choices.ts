@@ -59,5 +59,6 @@ function reordered(steps: readonly StyleStep[], order: readonly string[]): Style
   return steps.map((step) => (order.includes(step.id) ? (named[next++] as StyleStep) : step))
 }
 
-/** Grams of a pile to expect of one unit that weighs `unitGrams`; zero where nothing is known. */
-export const expectedUnitWeight = (pile: StylePile, unitGrams: number): number => (pile.expectedShare ?? 0) * unitGrams
+/** What is left of the whole when every pile has its share: drip and drying; less than nothing where piles expect too much. */
+export const shareLeft = (piles: readonly Pick<StylePile, 'expectedShare'>[]): number =>
+  1 - piles.reduce((sum, pile) => sum + (pile.expectedShare ?? 0), 0)

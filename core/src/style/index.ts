@@ -1,5 +1,5 @@
 export type { Chosen, ChosenOption, SettledStyle } from './choices.ts'
-export { choicesOf, expectedUnitWeight, settleStyle } from './choices.ts'
+export { choicesOf, settleStyle, shareLeft } from './choices.ts'
 export type {
   CutStyle,
   PortionBounds,
@@ -15,3 +15,4 @@ export type {
 export { TOOLS } from './cut-style.ts'
 export type { StepWorth } from './step-worth.ts'
 export { stepWorth } from './step-worth.ts'
+export { expectedUnitWeight } from './unit-weight.ts'

@@ -11,3 +11,5 @@ export {
   parseNumber,
   parseWeight,
 } from './weight.ts'
+export type { WeightListResult } from './weight-list.ts'
+export { parseWeights } from './weight-list.ts'

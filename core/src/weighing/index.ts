@@ -1,6 +1,8 @@
 export type { CheckCode, WeighingCheck } from './checks.ts'
 export { weighingChecks } from './checks.ts'
 export { expectedReading, looksLike, pileBySize } from './likeness.ts'
+export type { PlateReading, ScaleView } from './load.ts'
+export { SAME_LOAD_GRAMS, stillTaken, viewOf } from './load.ts'
 export type { LossCause, PileOutcome } from './outcome.ts'
 export { LOSS_CAUSES, likelyCauses, outsideRange } from './outcome.ts'
 export type { Rhythm, SequenceInput } from './sequence.ts'

@@ -76,6 +76,7 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
       issues: [{ path: 'cookId', message: 'is not a cook here' }],
     })
   const last = (await store.latestOfStyle(database, kitchenId, known.item.name, known.style.name))?.record
+  refuseUnknownChoices(known, wish.chosen)
   const settled = settleStyle(known.style, wish.chosen)
   const ownOffers = (await offers(database, kitchenId)).filter((each) => each.styleId === known.style.id)
   const record: FabricationRecord = {
@@ -118,4 +119,13 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
   }
   await insertOnce(database, kitchenId, record, [])
   return requireState(database, kitchenId, record.id)
+}
+
+function refuseUnknownChoices({ style }: KnownStyle, chosen: FabricationWish['chosen']): void {
+  const isThere = (option: string, choice: string) =>
+    style.options.some((each) => each.id === option && each.choices.some(({ id }) => id === choice))
+  const issues = Object.entries(chosen).flatMap(([option, choice]) =>
+    isThere(option, choice) ? [] : [{ path: `chosen.${option}`, message: 'is not a choice of this style' }],
+  )
+  if (issues.length > 0) throw new Refusal('invalid-input', 'This style has no such choice.', { issues })
 }

@@ -95,3 +95,10 @@ export async function refuseTaken<T>(path: string, detail: string, write: () => 
     throw new Refusal('id-taken', detail, { issues: [{ path, message: 'is taken' }] })
   }
 }
+
+/** A body names its thing as its address does, or is refused. */
+export function refuseOtherId(path: string, inBody: string, inAddress: string): void {
+  if (inBody === inAddress) return
+  const message = 'does not agree with the address'
+  throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
+}

@@ -1,7 +1,7 @@
 import { id, item, itemEdit, items, style, styleFile } from '@fleam/contract'
 import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
-import { Refusal } from '../http/problems.ts'
+import { refuseOtherId } from '../http/problems.ts'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
@@ -47,11 +47,7 @@ export function styleRoutes(app: Server, database: Sequelize): void {
     '/api/kitchens/:kitchenId/styles/:id',
     { schema: { tags, params: fabricationParams, body: style, response: { 200: style } } },
     (request) => {
-      if (request.body.id !== request.params.id) {
-        throw new Refusal('invalid-input', 'id does not agree with the address', {
-          issues: [{ path: 'id', message: 'does not agree with the address' }],
-        })
-      }
+      refuseOtherId('id', request.body.id, request.params.id)
       return service.changeStyle(database, request.params.kitchenId, request.body)
     },
   )

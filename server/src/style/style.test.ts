@@ -159,6 +159,19 @@ describe('what was chosen', () => {
     expect(record.piles[0]?.expectedShare).toBeCloseTo(0.267, 9)
   })
 
+  test('is refused where the style has no such choice, and nothing is started', async () => {
+    for (const chosen of [{ wishbone: 'nonsense' }, { colour: 'red' }]) {
+      const wish = { ...startOf(supremes().id), chosen }
+      const { status, body } = await send(test_, 'POST', path('/fabrications'), wish)
+      expect([status, body.code, body.issues[0].path]).toEqual([
+        400,
+        'invalid-input',
+        `chosen.${Object.keys(chosen)[0]}`,
+      ])
+      expect((await send(test_, 'GET', path(`/fabrications/${wish.id}`))).status).toBe(404)
+    }
+  })
+
   test('stays as it was when the style changes later', async () => {
     const record = await start({})
     await send(test_, 'PUT', path(`/styles/${supremes().id}`), { ...supremes(), steps: [] })
