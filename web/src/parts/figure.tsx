@@ -17,10 +17,27 @@ interface FigureProps {
 /** A figure that opens to its formula with its own numbers in it. */
 export function Figure({ of, children, className = '' }: FigureProps) {
   const { document, appraisal, format } = useAppraised()
+  return (
+    <OpenFigure explain={() => explain(document, appraisal, of)} format={format} className={className}>
+      {children}
+    </OpenFigure>
+  )
+}
+
+interface OpenFigureProps {
+  /** How the figure is worked out; asked for when somebody opens it. Null where it does not apply. */
+  explain: () => Explanation | null
+  format: Format
+  children: string
+  className?: string
+}
+
+/** Any figure with a formula, also where no document is appraised. */
+export function OpenFigure({ explain: explanation, format, children, className = '' }: OpenFigureProps) {
   const [isOpen, setOpen] = useState(false)
   const overlay = (
     <Popover className="formula">
-      <FormulaBody explanation={isOpen ? explain(document, appraisal, of) : null} format={format} />
+      <FormulaBody explanation={isOpen ? explanation() : null} format={format} />
     </Popover>
   )
   return (

@@ -11,7 +11,7 @@ import type { Bench } from './use-bench.ts'
 /** Which container the pile lies in: its weight is taken off by itself, today and next time. */
 export function ContainerChoice({ bench }: { bench: Bench }) {
   const [isOpen, setOpen] = useState(false)
-  const { container } = bench.container
+  const container = bench.containers.of(bench.activePile.name)
   return (
     <>
       <Button variant="outline-dark" className="container-choice" onClick={() => setOpen(true)}>
@@ -30,18 +30,20 @@ interface ContainerListProps {
 }
 
 function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
-  const { containers, container, choose } = bench.container
+  const { containers, of, choose } = bench.containers
+  const pile = bench.activePile.name
+  const container = of(pile)
   const { forget } = useChangeContainers()
   const format = useFormat()
   const pick = (id: string | null) => {
-    choose(id)
+    choose(pile, id)
     onClose()
   }
   return (
     <Modal show={isOpen} onHide={onClose} aria-labelledby="containers-title" centered>
       <Modal.Header closeButton>
         <Modal.Title id="containers-title" as="h2">
-          What does {bench.activePile.name} lie in?
+          What does {pile} lie in?
         </Modal.Title>
       </Modal.Header>
       <Modal.Body className="containers">

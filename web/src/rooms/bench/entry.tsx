@@ -1,6 +1,6 @@
 import './bench.css'
 import type { FabricationState } from '@fleam/contract'
-import { expectedWeight, pilesInStepOrder } from '@fleam/core'
+import { expectedWeight, parseWeights, pilesInStepOrder, type WeightListResult } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -10,7 +10,6 @@ import { useKitchen } from '../../parts/kitchen-context.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
-import { type EntryResult, parseEntry } from './parse-entry.ts'
 import { useLiveFabrication } from './use-live-fabrication.ts'
 
 /** A filled-in weighing card, typed in one screen. */
@@ -29,17 +28,19 @@ function EntryRoom({ state }: { state: FabricationState }) {
   const format = useFormat(record.currency)
   const navigate = useNavigate()
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
+  const [isKeeping, setKeeping] = useState(false)
   const piles = pilesInStepOrder(record)
-  const results = new Map(piles.map((pile) => [pile.id, parseEntry(texts[pile.id] ?? '', bareUnitOf(units))]))
+  const results = new Map(piles.map((pile) => [pile.id, parseWeights(texts[pile.id] ?? '', bareUnitOf(units))]))
   const count = [...results.values()].reduce((sum, result) => sum + (result.ok ? result.grams.length : 0), 0)
   const isWhole = [...results.values()].every((result) => result.ok)
   const submit = async (event: FormEvent) => {
     event.preventDefault()
-    if (!isWhole || count === 0) return
-    for (const [pileId, result] of results) {
-      if (!result.ok) continue
-      for (const grams of result.grams) await live.take({ pileId, grams, source: 'typed', cook: record.cook })
-    }
+    if (!isWhole || count === 0 || isKeeping) return
+    setKeeping(true)
+    const taken = [...results].flatMap(([pileId, result]) =>
+      result.ok ? result.grams.map((grams) => ({ pileId, grams, source: 'typed' as const, cook: record.cook })) : [],
+    )
+    await live.take(...taken)
     navigate(`/bench/${record.id}`)
   }
   return (
@@ -59,7 +60,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
           </thead>
           <tbody>
             {piles.map((pile) => {
-              const result = results.get(pile.id) as EntryResult
+              const result = results.get(pile.id) as WeightListResult
               const before = standing.filter((each) => each.pileId === pile.id).length
               const expected = expectedWeight(pile, record.purchase.invoiceWeight)
               return (
@@ -89,7 +90,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
             })}
           </tbody>
         </table>
-        <Button type="submit" className="main-action" disabled={!isWhole || count === 0}>
+        <Button type="submit" className="main-action" disabled={!isWhole || count === 0 || isKeeping}>
           Put {count} {count === 1 ? 'weight' : 'weights'} on their piles
         </Button>
       </Form>
@@ -97,14 +98,13 @@ function EntryRoom({ state }: { state: FabricationState }) {
   )
 }
 
-function Understood({ result, weight }: { result: EntryResult; weight: (grams: number) => string }) {
+function Understood({ result, weight }: { result: WeightListResult; weight: (grams: number) => string }) {
   if (!result.ok) return <span className="refusal">“{result.refused}” is no weight</span>
   if (result.grams.length === 0) return <span className="none">–</span>
-  const sum = result.grams.reduce((total, grams) => total + grams, 0)
   return (
     <>
       {result.grams.length > 1 ? `${result.grams.length}: ` : ''}
-      {weight(sum)}
+      {weight(result.total)}
     </>
   )
 }

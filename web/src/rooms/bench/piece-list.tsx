@@ -18,6 +18,9 @@ export function PieceList({ bench }: { bench: Bench }) {
   const result = appraisal.piles.find((each) => each.name === pile.name) as PileResult
   const readings = live.standing.filter((each) => each.pileId === pile.id).reverse()
   const isPieces = pile.weighing === 'pieces'
+  // The pile that comes next is shown, but a slip is noticed just after: the last weighing stays in reach.
+  const last = live.standing.findLast((each) => each.isMine)
+  const lastPile = live.record.piles.find((each) => each.id === last?.pileId)
   return (
     <section className="pieces" aria-label={`Weighed onto ${pile.name}`}>
       <h2>
@@ -47,6 +50,16 @@ export function PieceList({ bench }: { bench: Bench }) {
       ) : null}
       {readings.length === 0 ? <p className="quiet">Nothing weighed onto it yet.</p> : null}
       <ol reversed>
+        {last && lastPile && last.pileId !== pile.id ? (
+          <Piece
+            key={last.id}
+            reading={last}
+            bound="within"
+            words={`just now ${format.weight(last.grams)} ${lastPile.name}`}
+            isPicked={last.id === bench.picked?.id}
+            onPick={() => bench.pick(last.id)}
+          />
+        ) : null}
         {readings.slice(0, MOST_SHOWN).map((reading) => (
           <Piece
             key={reading.id}

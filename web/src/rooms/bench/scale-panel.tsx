@@ -1,3 +1,4 @@
+import type { ScaleView } from '@fleam/core'
 import { parseWeight } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -8,7 +9,6 @@ import { useKitchen } from '../../parts/kitchen-context.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
 import { WEIGHT_REFUSALS } from '../../parts/weight-words.ts'
 import { ContainerChoice } from './container-choice.tsx'
-import type { ScaleView } from './take.ts'
 import type { Bench } from './use-bench.ts'
 
 const STATE_WORDS: Readonly<Record<ScaleView['kind'], string>> = {
@@ -23,16 +23,16 @@ const STATE_WORDS: Readonly<Record<ScaleView['kind'], string>> = {
 /** What the scale shows, readable at two metres, and the one thing to do with it. */
 export function ScalePanel({ bench }: { bench: Bench }) {
   const { format } = useAppraised()
-  const { view, isConnected, reading } = bench.scale
+  const { view } = bench
+  const { isConnected, reading } = bench.scale
+  const container = bench.containers.of(bench.activePile.name)
   const shown = reading && isConnected ? format.weight(reading.grams) : '– –'
   return (
     <section className="scale" aria-label="Scale">
       <output className={`scale-weight ${view.kind}`}>{shown}</output>
       <p className="scale-state">
         {view.kind === 'ready' && view.isAdded ? `settled: ${format.weight(view.grams)} more` : STATE_WORDS[view.kind]}
-        {bench.container.container
-          ? ` · less ${bench.container.container.name} ${format.weight(bench.container.container.grams)}`
-          : ''}
+        {container ? ` · less ${container.name} ${format.weight(container.grams)}` : ''}
         {reading && reading.tareGrams > 0 ? ` · tare ${format.weight(reading.tareGrams)}` : ''}
       </p>
       <Button className="main-action take" onClick={bench.takeSettled} aria-disabled={view.kind !== 'ready'}>

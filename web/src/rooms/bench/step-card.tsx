@@ -1,10 +1,11 @@
 import type { FabricationStep } from '@fleam/contract'
-import { stepWorth, word } from '@fleam/core'
+import { stepWorth } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { useKitchenCautions } from '../../parts/cautions.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
@@ -94,13 +95,13 @@ function StepGainLine({ step, bench }: { step: FabricationStep; bench: Bench }) 
   const wagePerHour = bench.live.record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
   const { worth, explanation } = stepWorth({ grams, seconds, valuePerKg: pile.valuePerKg, wagePerHour })
   return (
-    <details className="step-worth">
-      <summary>
-        {worth >= 0 ? 'Worth' : 'Costs'} {format.money(Math.abs(worth))} {worth >= 0 ? 'a unit' : 'more than it brings'}
-        , assumed
-      </summary>
-      <p>= {word(explanation.expression, (each) => format.formula(each.value, each.quantity))}</p>
-    </details>
+    <p className="step-worth">
+      {worth >= 0 ? 'Worth ' : 'Costs '}
+      <OpenFigure explain={() => explanation} format={format}>
+        {format.money(Math.abs(worth))}
+      </OpenFigure>
+      {worth >= 0 ? ' a unit' : ' more than it brings'}, assumed
+    </p>
   )
 }
 

@@ -1,5 +1,5 @@
+import type { ScaleView } from '@fleam/core'
 import { act, renderHook } from '@testing-library/react'
-import type { ScaleView } from './take.ts'
 import { useAutoTake } from './use-auto-take.ts'
 
 beforeEach(() => jest.useFakeTimers())

@@ -1,5 +1,5 @@
+import { SAME_LOAD_GRAMS, type ScaleView } from '@fleam/core'
 import { useEffect, useRef } from 'react'
-import { SAME_LOAD_GRAMS, type ScaleView } from './take.ts'
 
 /** A load must lie still for so long before it is taken by itself: long enough to pull the hand away. */
 const STILL_MS = 450

@@ -1,10 +1,11 @@
 import type { ScaleReading } from '@fleam/contract'
+import { type ScaleView, stillTaken, viewOf } from '@fleam/core'
 import { useState } from 'react'
 import { useScale } from '../../data/scale.ts'
-import { type ScaleView, stillTaken, viewOf } from './take.ts'
 
 export interface BenchScaleState {
-  view: ScaleView
+  /** What there is to take, with a container of so many grams taken off. */
+  viewWith: (containerGrams: number) => ScaleView
   reading: ScaleReading | null
   isConnected: boolean
   /** Remembers that what lies on the plate has been taken. */
@@ -14,13 +15,13 @@ export interface BenchScaleState {
 }
 
 /** The scale as the bench sees it: away, empty, moving, ready to take, or taken. */
-export function useBenchScale(containerGrams: number): BenchScaleState {
+export function useBenchScale(): BenchScaleState {
   const { reading, connected } = useScale()
   const [load, setLoad] = useState<TakenLoad>(NOTHING)
   const taken = stillTaken(reading, load.takenGrams)
   if (taken !== load.takenGrams) setLoad(lessened(load, taken))
   return {
-    view: viewOf(reading, taken, containerGrams),
+    viewWith: (containerGrams) => viewOf(reading, taken, containerGrams),
     reading,
     isConnected: connected,
     markTaken: () => setLoad({ takenGrams: reading?.grams ?? null, beforeGrams: taken }),

@@ -5,6 +5,7 @@ import {
   nextPile,
   type PlannedPile,
   pileBySize,
+  type ScaleView,
   type SequenceInput,
   unitOnBoard,
 } from '@fleam/core'
@@ -17,14 +18,16 @@ import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom 
 import { useAutoTake } from './use-auto-take.ts'
 import { type BenchScaleState, useBenchScale } from './use-bench-scale.ts'
 import { type ChecksState, useChecks } from './use-checks.ts'
-import { type ContainerState, useContainer } from './use-container.ts'
+import { type ContainersState, useContainersOfPiles } from './use-container.ts'
 import { type LiveFabrication, useLiveFabrication } from './use-live-fabrication.ts'
 
 export interface Bench {
   live: LiveFabrication
   scale: BenchScaleState
+  /** What there is to take for the active pile, its container taken off. */
+  view: ScaleView
   settings: BenchSettingsState
-  container: ContainerState
+  containers: ContainersState
   checks: ChecksState
   progress: SequenceInput
   /** The bird on the board, from 1. */
@@ -83,12 +86,14 @@ export function useBench(state: FabricationState): Bench {
   const pileById = (id: string | null) => record.piles.find((pile) => pile.id === id)
   const byStep =
     pileById(chosen?.id ?? null) ?? nextPile(progress, lastPileId) ?? pileById(lastPileId) ?? record.piles[0]
-  const container = useContainer((byStep as PlannedPile).name)
-  const scale = useBenchScale(container.container?.grams ?? 0)
+  const containers = useContainersOfPiles()
+  const scale = useBenchScale()
+  const viewFor = (pile: PlannedPile) => scale.viewWith(containers.of(pile.name)?.grams ?? 0)
   const checks = useChecks(live, progress)
 
   const ap = record.purchase.invoiceWeight
-  const readyGrams = scale.view.kind === 'ready' ? scale.view.grams : null
+  const stepView = viewFor(byStep as PlannedPile)
+  const readyGrams = stepView.kind === 'ready' ? stepView.grams : null
   const isPlausible = readyGrams === null || chosen?.isFirm || looksLike(byStep as PlannedPile, readyGrams, ap)
   const likeness = isPlausible ? null : pileBySize({ piles: record.piles, ap, counts: progress.counts }, readyGrams)
   const activePile = likeness ?? (byStep as PlannedPile)
@@ -110,12 +115,13 @@ export function useBench(state: FabricationState): Bench {
     void live.take({ pileId: pile.id, grams, source, cook: settings.cook ?? record.cook })
   }
   const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
-    if (scale.view.kind === 'ready') take(pile, scale.view.grams, 'scale')
-    else if (isAsked) setSaid(WHY_NOT[scale.view.kind])
+    const view = viewFor(pile)
+    if (view.kind === 'ready') take(pile, view.grams, 'scale')
+    else if (isAsked) setSaid(WHY_NOT[view.kind])
   }
   const auto = useAutoTake({
     isOn: settings.takesItself && record.status === 'open',
-    view: scale.view,
+    view: viewFor(activePile),
     isPlausible,
     take: () => takeSettled(activePile, false),
     ask: () => {
@@ -148,7 +154,8 @@ export function useBench(state: FabricationState): Bench {
     setPickedId(null)
     if (!reading || !pile) return
     setSaid(`Took back ${format.weight(reading.grams)}: ${pile.name}`)
-    if (reading.id === standing.at(-1)?.id) {
+    // Only what this device weighed last can still lie on the plate.
+    if (reading.id === standing.findLast((each) => each.isMine)?.id) {
       auto.leaveAlone(reading.grams)
       scale.forgetTaken()
     }
@@ -177,8 +184,9 @@ export function useBench(state: FabricationState): Bench {
   return {
     live,
     scale,
+    view: viewFor(activePile),
     settings,
-    container,
+    containers,
     checks,
     progress,
     unit: unitOnBoard(progress),

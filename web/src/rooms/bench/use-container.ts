@@ -5,22 +5,21 @@ import { readSetting, writeSetting } from '../../parts/settings.ts'
 
 const settingOf = (pile: string) => `container-of-${pile}`
 
-export interface ContainerState {
+export interface ContainersState {
   containers: readonly Container[]
-  /** The container that this pile lies in; null for none. */
-  container: Container | null
-  choose: (id: string | null) => void
+  /** The container that a pile lies in, by the pile's name; null for none. */
+  of: (pile: string) => Container | null
+  choose: (pile: string, id: string | null) => void
 }
 
-/** The container of a pile, remembered on this device by the pile's name: drumsticks lie in the blue tub next time too. */
-export function useContainer(pile: string): ContainerState {
+/** Containers of piles, remembered on this device by the pile's name: drumsticks lie in the blue tub next time too. */
+export function useContainersOfPiles(): ContainersState {
   const { data: containers = [] } = useContainers()
   const [, redraw] = useState(0)
-  const chosen = readSetting(settingOf(pile))
   return {
     containers,
-    container: containers.find((each) => each.id === chosen) ?? null,
-    choose: (id) => {
+    of: (pile) => containers.find((each) => each.id === readSetting(settingOf(pile))) ?? null,
+    choose: (pile, id) => {
       writeSetting(settingOf(pile), id ?? '')
       redraw((count) => count + 1)
     },

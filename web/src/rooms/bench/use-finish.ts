@@ -1,5 +1,5 @@
 import { editOf } from '@fleam/contract'
-import { labourFromMarks, outsideRange } from '@fleam/core'
+import { labourClocks, labourFromMarks, outsideRange } from '@fleam/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router-dom'
 import { useChangeFabrication } from '../../data/queries.ts'
@@ -18,7 +18,13 @@ export function useFinish(live: LiveFabrication) {
     const measured = labourFromMarks(marks, Date.now())
     const labour = measured ? { labour: measured } : {}
     change.mutate(editOf(record, { status: 'closed', causes, ...labour }), {
-      onSuccess: () => navigate(`/verdict/${record.id}`),
+      onSuccess: () => {
+        // Opened again some day, the record must not count the time between.
+        for (const { cook, isRunning } of labourClocks(marks, Date.now())) {
+          if (isRunning) void live.mark({ kind: 'labour-pause', cook })
+        }
+        navigate(`/verdict/${record.id}`)
+      },
     })
   }
   return {

@@ -12,6 +12,8 @@ const CLOCK_TICK_MS = 10_000
 
 export type { StandingReading }
 
+type Taken = Pick<KeptReading, 'pileId' | 'grams' | 'source' | 'cook'>
+
 export interface LiveFabrication {
   record: FabricationRecord
   /** The readings that count, in the order they were taken. */
@@ -22,7 +24,8 @@ export interface LiveFabrication {
   document: FabricationDocument
   /** As it would end if what is not weighed yet came out as the style expects. */
   expected: FabricationDocument
-  take: (reading: Pick<KeptReading, 'pileId' | 'grams' | 'source' | 'cook'>) => Promise<KeptReading>
+  /** Keeps weighings, all of them or none. */
+  take: (...taken: readonly Taken[]) => Promise<void>
   withdraw: (readingId: string) => Promise<void>
   move: (readingId: string, pileId: string) => Promise<void>
   mark: (mark: Pick<KeptMark, 'kind'> & Partial<KeptMark>) => Promise<void>
@@ -50,10 +53,11 @@ export function useLiveFabrication(state: FabricationState): LiveFabrication {
     marks: facts.marks,
     nowMs,
     ...documents,
-    take: async (taken) => {
-      const reading = { ...taken, ...fresh() }
-      await outbox.keep({ ...place, kind: 'reading', id: reading.id, reading })
-      return reading
+    take: (...taken) => {
+      const readings = taken.map((each) => ({ ...each, ...fresh() }))
+      return outbox.keep(
+        ...readings.map((reading) => ({ ...place, kind: 'reading' as const, id: reading.id, reading })),
+      )
     },
     withdraw: (readingId) => {
       const withdrawal = { ...fresh(), readingId }

@@ -1,11 +1,11 @@
 import type { Item, Style } from '@fleam/contract'
+import { shareLeft } from '@fleam/core'
 import {
   copyOfItem,
   copyOfStyle,
   NEW_PILE,
   newStep,
   ownName,
-  shareLeft,
   withDefault,
   withoutPile,
   withPile,
@@ -93,6 +93,6 @@ test('the choice made by default is the first', () => {
 })
 
 test('what is left of the whole is said, also when it is less than nothing', () => {
-  expect(shareLeft(STYLE)).toBeCloseTo(0.1, 9)
-  expect(shareLeft(withPile(STYLE, 0, { expectedShare: 0.5 }))).toBeCloseTo(-0.1, 9)
+  expect(shareLeft(STYLE.piles)).toBeCloseTo(0.1, 9)
+  expect(shareLeft(withPile(STYLE, 0, { expectedShare: 0.5 }).piles)).toBeCloseTo(-0.1, 9)
 })

@@ -135,7 +135,3 @@ export const withDefault = (style: Style, optionId: string, choiceId: string): S
       : option,
   ),
 })
-
-/** What is left of the whole when every pile has its share: the loss that is normal, or less than nothing. */
-export const shareLeft = (style: Style): number =>
-  1 - style.piles.reduce((sum, pile) => sum + (pile.expectedShare ?? 0), 0)

@@ -1,6 +1,6 @@
 import './guide.css'
 import type { Item, Style } from '@fleam/contract'
-import { choicesOf } from '@fleam/core'
+import { choicesOf, shareLeft } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -13,7 +13,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { WithStyle } from '../../parts/with-style.tsx'
 import { PilesEditor } from './piles-editor.tsx'
 import { StepsEditor } from './steps-editor.tsx'
-import { shareLeft, withDefault } from './style-draft.ts'
+import { withDefault } from './style-draft.ts'
 
 /** Changes one of the kitchen's styles; records made before keep their own copy. */
 export const Component = () => (
@@ -26,7 +26,7 @@ function Editor({ item, saved }: { item: Item; saved: Style }) {
   const format = useFormat()
   const navigate = useNavigate()
   const change = useChangeStyle()
-  const left = shareLeft(style)
+  const left = shareLeft(style.piles)
   const submit = (event: FormEvent) => {
     event.preventDefault()
     change.mutate(style, { onSuccess: () => navigate(`/guide/${style.id}`) })

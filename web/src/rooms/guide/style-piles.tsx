@@ -1,4 +1,5 @@
-import { expectedUnitWeight, type SettledStyle } from '@fleam/core'
+import { expectedUnitWeight, type SettledStyle, type StylePile } from '@fleam/core'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 
 interface StylePilesProps {
@@ -36,7 +37,7 @@ export function StylePiles({ settled, usual, unit }: StylePilesProps) {
               <td>{CLASS_WORDS[pile.class]}</td>
               <td className="number">{pile.expectedShare === null ? '–' : format.share(pile.expectedShare)}</td>
               <td className="number">
-                {pile.expectedShare === null ? '–' : format.weight(expectedUnitWeight(pile, usual))}
+                <UnitWeight pile={pile} usual={usual} />
               </td>
               <td className="number">{pile.portionsPerUnit ?? '–'}</td>
               <td className="number">
@@ -50,6 +51,17 @@ export function StylePiles({ settled, usual, unit }: StylePilesProps) {
         </tbody>
       </table>
     </section>
+  )
+}
+
+function UnitWeight({ pile, usual }: { pile: StylePile; usual: number }) {
+  const format = useFormat()
+  const expected = expectedUnitWeight(pile, usual)
+  if (!expected) return '–'
+  return (
+    <OpenFigure explain={() => expected.explanation} format={format}>
+      {format.weight(expected.grams)}
+    </OpenFigure>
   )
 }
 

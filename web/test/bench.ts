@@ -1,0 +1,150 @@
+import type { FabricationRecord, FabricationStep, KeptMark, ScaleReading } from '@fleam/contract'
+import { documentOf, type PlannedPile, viewOf, type WeighingCheck } from '@fleam/core'
+import { progressOf } from '../src/rooms/bench/progress.ts'
+import type { Bench } from '../src/rooms/bench/use-bench.ts'
+
+const pile = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
+  id,
+  name: id,
+  class: 'primary',
+  weighing: 'pieces',
+  expectedShare: 0.27,
+  portions: 12,
+  target: 280,
+  low: 240,
+  high: 310,
+  valuePerKg: 13.2,
+  usedShare: null,
+  processingPerKg: null,
+  ...changes,
+})
+
+/** A step with nothing but what is said of it. */
+export const step = (id: string, changes: Partial<FabricationStep> = {}): FabricationStep => ({
+  id,
+  title: `Do ${id}`,
+  doing: 'With long strokes.',
+  check: 'It shines.',
+  mistakes: ['short strokes'],
+  tool: 'knife',
+  piles: [],
+  cautions: ['knife', 'poultry-dry'],
+  isOptional: false,
+  gain: null,
+  cut: null,
+  regions: [],
+  ...changes,
+})
+
+/** Six chickens for supremes, of two piles and two steps. */
+export const RECORD = {
+  id: 'f',
+  currency: 'EUR',
+  item: 'Chicken',
+  style: 'supremes',
+  species: 'poultry',
+  purchase: { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12600 },
+  labour: [],
+  consumables: [],
+  piles: [
+    pile('supremes'),
+    pile('bones', { class: 'by-product', weighing: 'whole', portions: null, target: null, low: null, high: null }),
+  ],
+  offers: [],
+  creditPolicy: 'used',
+  allocation: 'value',
+  confirmed: false,
+  date: '2026-11-24',
+  cook: 'Ondine',
+  supplier: null,
+  lot: null,
+  notes: null,
+  status: 'open',
+  styleId: null,
+  units: 6,
+  rhythm: 'unit',
+  drawing: 'bird',
+  steps: [step('dry'), step('supremes', { piles: ['supremes'], cut: 'keel', regions: ['breast'] })],
+  choices: [],
+  causes: [],
+  startedAt: '2026-11-24T08:00:00.000Z',
+} as unknown as FabricationRecord
+
+interface BenchOptions {
+  grams?: number[]
+  keptHere?: boolean
+  marks?: KeptMark[]
+  checks?: WeighingCheck[]
+  changes?: Partial<Bench>
+  reading?: ScaleReading | null
+}
+
+/** A bench with these weighings on the supremes, recording what is done to it. */
+export function benchWith(options: BenchOptions = {}) {
+  const { grams = [], keptHere = false, reading = null, marks = [], checks = [], changes = {} } = options
+  const standing = grams.map((each, at) => ({
+    id: String(at),
+    pileId: 'supremes',
+    grams: each,
+    takenAt: `2026-11-24T08:00:0${at}.000Z`,
+    source: 'scale' as const,
+    cook: null,
+    isKeptHere: keptHere,
+    isMine: true,
+  }))
+  const document = documentOf(RECORD, { readings: standing, voids: [], moves: [], marks })
+  const done: string[] = []
+  const bench: Bench = {
+    live: {
+      record: RECORD,
+      standing,
+      document,
+      expected: document,
+      marks,
+      nowMs: Date.parse('2026-11-24T08:26:00.000Z'),
+      take: async () => {},
+      withdraw: async () => {},
+      move: async () => {},
+      mark: async (mark) => {
+        done.push(`mark ${mark.kind} ${mark.cook ?? mark.step ?? ''}`.trim())
+      },
+    },
+    scale: {
+      viewWith: (grams) => viewOf(reading, null, grams),
+      reading,
+      isConnected: reading !== null,
+      markTaken: () => {},
+      forgetTaken: () => {},
+    },
+    settings: { takesItself: false, sound: false, voice: false, cook: null, change: () => {} },
+    view: viewOf(reading, null),
+    containers: { containers: [], of: () => null, choose: () => {} },
+    checks: { open: checks, confirm: (check) => done.push(`confirm ${check.code}`) },
+    progress: progressOf(RECORD, standing),
+    unit: 1,
+    stepAt: 1,
+    goToStep: (at) => done.push(`step ${at}`),
+    nextStep: () => done.push('next'),
+    activePile: RECORD.piles[0] as PlannedPile,
+    likeness: null,
+    said: '',
+    picked: null,
+    pick: (id) => done.push(`pick ${id}`),
+    touchPile: (id) => done.push(`touch ${id}`),
+    takeSettled: () => done.push('take'),
+    takeTyped: (typed) => done.push(`typed ${typed}`),
+    undo: () => done.push('undo'),
+    withdraw: (id) => done.push(`withdraw ${id}`),
+    ...changes,
+  }
+  return { bench, document, done }
+}
+
+/** What the scale shows. */
+export const shown = (grams: number, state: ScaleReading['state'] = 'stable', simulated = false): ScaleReading => ({
+  grams,
+  state,
+  tareGrams: 0,
+  device: 'b',
+  simulated,
+})
