@@ -125,6 +125,7 @@ export function benchWith(options: BenchOptions = {}) {
     stepAt: 1,
     goToStep: (at) => done.push(`step ${at}`),
     nextStep: () => done.push('next'),
+    pileInTurn: RECORD.piles[0] as PlannedPile,
     activePile: RECORD.piles[0] as PlannedPile,
     likeness: null,
     said: '',

@@ -36,15 +36,19 @@ export function looksLike(pile: PlannedPile, grams: number, ap: number): boolean
 }
 
 /**
- * The pile that a weight looks like, by size alone, among those that want more: "looks like a drumstick".
- * Null where none is near, or where two are about as near.
+ * The pile that a load looks like, by size alone, among those that want more: "looks like a drumstick".
+ * `gramsOf` says what the load would weigh for a pile, whose container is taken off. Null where none is
+ * near, or where two are about as near.
  */
-export function pileBySize({ piles, ap, counts }: LikenessInput, grams: number): PlannedPile | null {
+export function pileBySize(
+  { piles, ap, counts }: LikenessInput,
+  gramsOf: (pile: PlannedPile) => number,
+): PlannedPile | null {
   const ranked = piles
     // What is thrown away has no size of its own.
     .filter((pile) => pile.class !== 'waste' && (counts.get(pile.id) ?? 0) < weighingsOf(pile))
     .flatMap((pile) => {
-      const away = distance(pile, grams, ap)
+      const away = distance(pile, gramsOf(pile), ap)
       return away === null ? [] : [{ pile, away }]
     })
     .sort((a, b) => a.away - b.away)

@@ -83,7 +83,7 @@ describe('the next pile', () => {
 
 describe('by size', () => {
   const look = (grams: number, counts: Record<string, number> = {}) =>
-    pileBySize({ piles, ap, counts: new Map(Object.entries(counts)) }, grams)?.name
+    pileBySize({ piles, ap, counts: new Map(Object.entries(counts)) }, () => grams)?.name
 
   test('a weight looks like the pile it is nearest to, if that is clear', () => {
     expect(look(145)).toBe('drumsticks')
@@ -91,6 +91,11 @@ describe('by size', () => {
     expect(look(3900)).toBe('bones')
     expect(look(205)).toBeUndefined()
     expect(look(60)).toBeUndefined()
+  })
+
+  test('each pile is looked at with its own container taken off', () => {
+    const inTub = (pile: { name: string }) => (pile.name === 'supremes' ? 290 : 930)
+    expect(pileBySize({ piles, ap, counts: new Map() }, inTub)?.name).toBe('supremes')
   })
 
   test('a complete pile wants nothing more', () => {

@@ -11,7 +11,8 @@ import type { Bench } from './use-bench.ts'
 /** Which container the pile lies in: its weight is taken off by itself, today and next time. */
 export function ContainerChoice({ bench }: { bench: Bench }) {
   const [isOpen, setOpen] = useState(false)
-  const container = bench.containers.of(bench.activePile.name)
+  // An empty tub looks like no pile: it belongs to the pile in turn.
+  const container = bench.containers.of(bench.pileInTurn.name)
   return (
     <>
       <Button variant="outline-dark" className="container-choice" onClick={() => setOpen(true)}>
@@ -31,7 +32,7 @@ interface ContainerListProps {
 
 function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
   const { containers, of, choose } = bench.containers
-  const pile = bench.activePile.name
+  const pile = bench.pileInTurn.name
   const container = of(pile)
   const { forget } = useChangeContainers()
   const format = useFormat()

@@ -37,7 +37,9 @@ export interface Bench {
   goToStep: (at: number) => void
   /** The step is done and its check is right: it is recorded, and the next one is shown. */
   nextStep: () => void
-  /** Where the next weight goes: the pile that was chosen, or the one that step and size suggest. */
+  /** The pile that was touched, or that the step leads to, whatever lies on the scale. */
+  pileInTurn: PlannedPile
+  /** Where the next weight goes: the pile in turn, or the one that the load looks like. */
   activePile: PlannedPile
   /** The pile that the weight on the scale looks like, where that is not the active one. */
   likeness: PlannedPile | null
@@ -84,19 +86,24 @@ export function useBench(state: FabricationState): Bench {
   const [lastMove, setLastMove] = useState<{ readingId: string; from: string } | null>(null)
 
   const pileById = (id: string | null) => record.piles.find((pile) => pile.id === id)
-  const byStep =
-    pileById(chosen?.id ?? null) ?? nextPile(progress, lastPileId) ?? pileById(lastPileId) ?? record.piles[0]
+  const pileInTurn = (pileById(chosen?.id ?? null) ??
+    nextPile(progress, lastPileId) ??
+    pileById(lastPileId) ??
+    record.piles[0]) as PlannedPile
   const containers = useContainersOfPiles()
   const scale = useBenchScale()
   const viewFor = (pile: PlannedPile) => scale.viewWith(containers.of(pile.name)?.grams ?? 0)
   const checks = useChecks(live, progress)
 
   const ap = record.purchase.invoiceWeight
-  const stepView = viewFor(byStep as PlannedPile)
-  const readyGrams = stepView.kind === 'ready' ? stepView.grams : null
-  const isPlausible = readyGrams === null || chosen?.isFirm || looksLike(byStep as PlannedPile, readyGrams, ap)
+  const readyGrams = (pile: PlannedPile) => {
+    const view = viewFor(pile)
+    return view.kind === 'ready' ? view.grams : 0
+  }
+  const inTurnGrams = readyGrams(pileInTurn)
+  const isPlausible = inTurnGrams === 0 || chosen?.isFirm || looksLike(pileInTurn, inTurnGrams, ap)
   const likeness = isPlausible ? null : pileBySize({ piles: record.piles, ap, counts: progress.counts }, readyGrams)
-  const activePile = likeness ?? (byStep as PlannedPile)
+  const activePile = likeness ?? pileInTurn
 
   const signal = (tone: Tone, words: string) => {
     if (settings.sound) sound(tone)
@@ -198,6 +205,7 @@ export function useBench(state: FabricationState): Bench {
       if (stepAt < record.steps.length - 1) goToStep(stepAt + 1)
       else setSaid('That was the last step: weigh what is left, then finish.')
     },
+    pileInTurn,
     activePile,
     likeness,
     said,
@@ -205,7 +213,7 @@ export function useBench(state: FabricationState): Bench {
     pick: (id) => setPickedId(id === pickedId ? null : id),
     touchPile,
     takeSettled: () => takeSettled(activePile, true),
-    takeTyped: (grams) => take(byStep as PlannedPile, grams, 'typed'),
+    takeTyped: (grams) => take(pileInTurn, grams, 'typed'),
     undo,
     withdraw,
   }
