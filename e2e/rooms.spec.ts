@@ -1,62 +1,60 @@
 import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
+import type { APIRequestContext } from '@playwright/test'
 import { expect, test } from './house.ts'
 import { fabrications, items } from './kitchen.ts'
 
 const COMPRESSED_LIMIT = 250 * 1024
 
-async function pathsOf(page: Page): Promise<[string, string][]> {
-  const rows = await fabrications(page.request)
-  const open = rows.find((row) => row.status === 'open')
-  const closed = rows.find((row) => row.status === 'closed')
-  const style = (await items(page.request))[0]?.styles[0]?.id
-  return [
-    ['Today', '/'],
-    ['Bench, starting', '/bench'],
-    ['Bench', `/bench/${open?.id}`],
-    ['Verdict', `/verdict/${closed?.id}`],
-    ['Guide', '/guide'],
-    ['a style', `/guide/${style}`],
-    ['a style, changing', `/guide/${style}/change`],
-    ['Cautions', '/guide/cautions'],
-    ['a blank card', `/card/${style}`],
-    ['a card, entering', `/bench/${open?.id}/entry`],
-    ['a room to come', '/plan'],
-  ]
+/** Where each room is, in the demo kitchen. */
+const ROOMS: readonly [string, (request: APIRequestContext) => string | Promise<string>][] = [
+  ['Today', () => '/'],
+  ['Bench, starting', () => '/bench'],
+  ['Bench', async (request) => `/bench/${await rowOf(request, 'open')}`],
+  ['Verdict', async (request) => `/verdict/${await rowOf(request, 'closed')}`],
+  ['Guide', () => '/guide'],
+  ['a style', async (request) => `/guide/${await styleOf(request)}`],
+  ['a style, changing', async (request) => `/guide/${await styleOf(request)}/change`],
+  ['Cautions', () => '/guide/cautions'],
+  ['a blank card', async (request) => `/card/${await styleOf(request)}`],
+  ['a card, entering', async (request) => `/bench/${await rowOf(request, 'open')}/entry`],
+  ['a room to come', () => '/plan'],
+]
+
+async function rowOf(request: APIRequestContext, status: 'open' | 'closed'): Promise<string | undefined> {
+  return (await fabrications(request)).find((row) => row.status === status)?.id
 }
 
-for (const scheme of ['light', 'dark'] as const) {
-  test(`no room has a fault that axe finds, ${scheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' })
-    for (const [name, path] of await pathsOf(page)) {
-      await page.goto(path)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      const { violations } = await new AxeBuilder({ page }).analyze()
-      expect(
-        violations.map((each) => `${name}: ${each.id} ${each.nodes.map((node) => node.target).join(' | ')}`),
-      ).toEqual([])
-    }
-  })
+async function styleOf(request: APIRequestContext): Promise<string | undefined> {
+  return (await items(request))[0]?.styles[0]?.id
 }
 
-for (const [width, height] of [
+const SIZES = [
   [1280, 800],
   [800, 1280],
   [390, 844],
-] as const) {
-  test(`nothing is cut off at ${width} by ${height}`, async ({ page }) => {
-    await page.setViewportSize({ width, height })
-    for (const [name, path] of await pathsOf(page)) {
-      await page.goto(path)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+] as const
+
+for (const [name, pathOf] of ROOMS) {
+  test(`${name}: axe finds nothing, light or dark, and nothing is cut off at any size`, async ({ page, request }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' })
+    await page.goto(await pathOf(request))
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const faults = violations.map((each) => `${each.id} ${each.nodes.map((node) => node.target).join(' | ')}`)
+      expect({ colorScheme, faults }).toEqual({ colorScheme, faults: [] })
+    }
+    for (const [width, height] of SIZES) {
+      await page.setViewportSize({ width, height })
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
-      expect({ name, overflow: Math.max(0, overflow) }).toEqual({ name, overflow: 0 })
+      expect({ width, overflow: Math.max(0, overflow) }).toEqual({ width, overflow: 0 })
     }
   })
 }
 
 test('every target at the bench is at least 64 pixels high, and the weight 72', async ({ page }) => {
-  const bench = (await pathsOf(page))[2]?.[1] as string
+  const bench = `/bench/${await rowOf(page.request, 'open')}`
   await page.goto(bench)
   await expect(page.locator('.tile').first()).toBeVisible()
   const heights = await page
@@ -71,7 +69,7 @@ test('every target at the bench is at least 64 pixels high, and the weight 72', 
 })
 
 test('the bench loads less than 250 kB of compressed script, and nothing from elsewhere', async ({ page }) => {
-  const bench = (await pathsOf(page))[2]?.[1] as string
+  const bench = `/bench/${await rowOf(page.request, 'open')}`
   const session = await page.context().newCDPSession(page)
   await session.send('Network.enable')
   await session.send('Network.setCacheDisabled', { cacheDisabled: true })
