@@ -3,6 +3,54 @@ export type { Appraisal, CostResult, RepricedPile, Warning, WarningCode } from '
 export { appraise, atApPrice, reprice, WARNING_CODES } from './appraisal/index.ts'
 export type { Segment, SegmentKind, TwinBeam } from './beam/index.ts'
 export { twinBeam } from './beam/index.ts'
+export type {
+  BuyingComparison,
+  BuyingForm,
+  BuyingWish,
+  FormPile,
+  Keeping,
+  MealPart,
+  MealUse,
+  MealView,
+  MealWish,
+  NotComparable,
+  Order,
+  PartedFigure,
+  PartedValue,
+  PartedWish,
+  PartPrice,
+  PriceChange,
+  PricePoint,
+  PriceSpan,
+  Quote,
+  ReadyForm,
+  Recosted,
+  TrueCost,
+  TrueCostFigure,
+  TurnedVerdict,
+  WholeForm,
+} from './buying/index.ts'
+export {
+  canTellApart,
+  compareForms,
+  explainParted,
+  explainPartPrice,
+  explainTrueCost,
+  isSamePrice,
+  keptUntil,
+  mealView,
+  orderFor,
+  overlaps,
+  partedValue,
+  pieceWeightOf,
+  priceLine,
+  priceOn,
+  rankParted,
+  recost,
+  turnedVerdict,
+} from './buying/index.ts'
+export type { Day } from './calendar/index.ts'
+export { addDays, addMonths, daysBetween } from './calendar/index.ts'
 export type { BreakEven, Comparison, PolicyVerdict, Verdict, YearlyResult } from './comparison/index.ts'
 export { leadingComparison, minutesPerPortion, yearly } from './comparison/index.ts'
 export type { PieceBound, PileResult } from './costing/index.ts'
@@ -61,6 +109,8 @@ export {
   pileWeight,
   standingReadings,
 } from './fabrication/index.ts'
+export type { Basis, Estimate } from './forecasting/index.ts'
+export { ASSUMED_WEIGHT, estimateFrom, TESTS_FOR_OWN } from './forecasting/index.ts'
 export type {
   Chosen,
   ChosenOption,

@@ -1,6 +1,6 @@
 export type { BreakEven } from './break-even.ts'
 export { averageRatePerHour } from './break-even.ts'
-export { extrasPerPiece, handlingPerPiece, unitsPerPiece } from './buy-price.ts'
+export { buyPerPortion, extrasPerPiece, handlingPerPiece, pricePerPiece, unitsPerPiece } from './buy-price.ts'
 export type { Comparison, PolicyVerdict, Verdict } from './compare.ts'
 export { compare, portionWeightOf } from './compare.ts'
 export { leadingComparison } from './leading.ts'

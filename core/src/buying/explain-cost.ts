@@ -1,0 +1,80 @@
+import { handlingPerPiece, pricePerPiece } from '../comparison/index.ts'
+import { constant, type Explanation, explain, over, plus, times, value } from '../explanation/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import type { TrueCost } from './true-cost.ts'
+
+export type TrueCostFigure = 'outlay' | 'labour' | 'credit' | 'costPerKg' | 'costPerPlate'
+
+/** The formula of a figure of the comparison, with its numbers in it; null where it does not apply. */
+export function explainTrueCost(
+  cost: TrueCost,
+  figure: TrueCostFigure,
+  { product, plateWeight }: { product: string; plateWeight: number },
+): Explanation | null {
+  if (figure === 'costPerPlate') {
+    return {
+      title: 'The product on one plate',
+      quantity: 'money',
+      expression: times(
+        value('cost a kilo', cost.costPerKg, 'money-per-kg'),
+        over(value('on the plate', plateWeight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+      ),
+    }
+  }
+  if ('appraisal' in cost.basis) {
+    const { document, appraisal } = cost.basis
+    switch (figure) {
+      case 'outlay':
+        return explain(document, appraisal, { group: 'cost', figure: 'ap' })
+      case 'costPerKg':
+        return explain(document, appraisal, { group: 'pile', pile: product, figure })
+      default:
+        return explain(document, appraisal, { group: 'cost', figure })
+    }
+  }
+  return explainReady(cost, figure)
+}
+
+function explainReady(cost: TrueCost, figure: Exclude<TrueCostFigure, 'costPerPlate'>): Explanation | null {
+  if ('appraisal' in cost.basis) return null
+  const { offer } = cost.basis
+  const piece = plus(
+    value('price of a piece, delivery in', pricePerPiece(offer), 'money'),
+    value('handling of a piece', handlingPerPiece(offer), 'money'),
+  )
+  switch (figure) {
+    case 'outlay':
+      return {
+        title: 'Outlay',
+        quantity: 'money',
+        expression: plus(
+          value('goods', cost.order.goods, 'money'),
+          value('delivery', cost.form.quote.delivery, 'money'),
+        ),
+      }
+    case 'labour':
+      return {
+        title: 'Handling',
+        quantity: 'money',
+        expression: times(
+          value('pieces', cost.order.pieces, 'count'),
+          value('handling of a piece', handlingPerPiece(offer), 'money'),
+        ),
+      }
+    case 'credit':
+      return null
+    case 'costPerKg':
+      return {
+        title: 'A kilo that can be served',
+        quantity: 'money-per-kg',
+        expression: times(
+          over(
+            over(piece, value('usable share', offer.usableShare ?? 1, 'share')),
+            value('one piece', offer.pieceWeight, 'weight'),
+          ),
+          constant(GRAMS_PER_KILOGRAM),
+        ),
+        note: 'Rejects are paid for and handled too.',
+      }
+  }
+}

@@ -1,0 +1,107 @@
+import {
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  type FabricationDocument,
+  type Offer,
+  type Pile,
+  type Purchase,
+} from '../fabrication/index.ts'
+import type { BuyingWish, FormPile, ReadyForm, WholeForm } from './form.ts'
+import { type Order, orderFor, pieceWeightOf } from './quote.ts'
+
+/** What an order of something whole says on its invoice. */
+function purchaseOf(form: Pick<WholeForm, 'quote'>, order: Order): Purchase {
+  return {
+    price: form.quote.price,
+    invoiceWeight: order.weight,
+    pieces: Math.max(1, Math.round(order.pieces)),
+    cases: order.packs ?? 1,
+    extras: form.quote.delivery,
+  }
+}
+
+/** The order of something whole that gives the plates wanted; null where the quote does not say how much one buys. */
+export const orderForPlates = (form: WholeForm, wish: BuyingWish): Order | null =>
+  orderFor(form.quote, unitsWanted(form, wish), form.unitWeight)
+
+function unitsWanted(form: WholeForm, { product, plates, plateWeight }: BuyingWish): number {
+  const pile = form.piles.find((each) => each.name === product)
+  const perUnit = (pile?.share.value ?? 0) * (pieceWeightOf(form.quote) ?? form.unitWeight)
+  return perUnit > 0 ? (plates * plateWeight) / perUnit : 1
+}
+
+type Plate = Pick<BuyingWish, 'product' | 'plateWeight'>
+
+const pileOf = (pile: FormPile, weight: number, plate: Plate | null): Pile => ({
+  name: pile.name,
+  class: pile.class,
+  weight,
+  ...(pile.class === 'primary' ? targetOf(pile, plate) : {}),
+  ...(pile.valuePerKg === null ? {} : { valuePerKg: pile.valuePerKg }),
+  ...(pile.usedShare === null ? {} : { usedShare: pile.usedShare }),
+  ...(pile.processingPerKg === null ? {} : { processingPerKg: pile.processingPerKg }),
+})
+
+function targetOf(pile: FormPile, plate: Plate | null): { target?: number } {
+  if (plate && pile.name === plate.product) return { target: plate.plateWeight }
+  return pile.target === null ? {} : { target: pile.target }
+}
+
+/** What one pays for labour, and in which money. */
+export type Terms = Pick<BuyingWish, 'wagePerHour' | 'currency'>
+
+export interface DocumentDetails {
+  /** The product on the plate: its pile is portioned by it. */
+  plate?: Plate | null
+  offers?: readonly Offer[]
+  /** Replaces the expected share of a pile, by its name. */
+  shares?: Readonly<Record<string, number>>
+}
+
+/** The fabrication that an order of something whole leads to, cut as the style says, at the yields expected. */
+export function documentOfOrder(
+  form: WholeForm,
+  order: Order,
+  { wagePerHour, currency }: Terms,
+  { plate = null, offers = [], shares = {} }: DocumentDetails = {},
+): FabricationDocument {
+  const { pieces: units, weight } = order
+  return {
+    format: DOCUMENT_FORMAT,
+    version: DOCUMENT_VERSION,
+    currency,
+    item: form.item,
+    style: form.style,
+    purchase: purchaseOf(form, order),
+    labour: [{ task: 'break down', minutes: form.minutesPerUnit.value * units, ratePerHour: wagePerHour }],
+    consumables: form.consumablesPerUnit > 0 ? [{ name: 'bags', cost: form.consumablesPerUnit * units }] : [],
+    piles: form.piles.map((pile) => pileOf(pile, (shares[pile.name] ?? pile.share.value) * weight, plate)),
+    creditPolicy: 'used',
+    allocation: 'value',
+    offers,
+    meta: { supplier: form.supplier },
+  }
+}
+
+/** A ready form as an offer for the product, its delivery spread over the pieces ordered; null where its size is unknown. */
+export function offerOfForm(form: ReadyForm, wish: BuyingWish): Offer | null {
+  const pieceWeight = pieceWeightOf(form.quote)
+  if (pieceWeight === null) return null
+  const wanted = (wish.plates * wish.plateWeight) / pieceWeight / form.usableShare
+  const order = orderFor(form.quote, wanted)
+  if (!order) return null
+  // An offer is one pack where it is sold in packs, so the delivery falls on the pieces of one pack in proportion.
+  const pieces = order.packs === null ? order.pieces : order.pieces / order.packs
+  const extras = (form.quote.delivery * pieces) / order.pieces
+  return {
+    name: `${form.article}, ${form.supplier}`,
+    pile: wish.product,
+    price: form.quote.price,
+    pieces,
+    pieceWeight,
+    usableShare: form.usableShare,
+    handlingMinutesPerPiece: form.handlingMinutesPerPiece,
+    ratePerHour: wish.wagePerHour,
+    extras,
+  }
+}

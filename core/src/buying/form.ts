@@ -1,0 +1,62 @@
+import type { PileClass } from '../fabrication/index.ts'
+import type { Estimate } from '../forecasting/index.ts'
+import type { Quote } from './quote.ts'
+
+/** A pile that comes with the product, as one unit of the whole thing gives it. */
+export interface FormPile {
+  name: string
+  class: PileClass
+  /** Share of AP to expect. */
+  share: Estimate
+  /** Grams of one portion of a primary pile; null where it is not portioned. */
+  target: number | null
+  valuePerKg: number | null
+  usedShare: number | null
+  processingPerKg: number | null
+}
+
+interface AnyForm {
+  /** Unique among the forms that are compared. */
+  id: string
+  supplier: string
+  /** What the supplier calls it. */
+  article: string
+  quote: Quote
+  /** Day from which the price holds. */
+  since: string
+}
+
+/** Something whole that is cut here: a bird, a fish, a loin, a rack, in one cut style. */
+export interface WholeForm extends AnyForm {
+  kind: 'whole'
+  item: string
+  style: string
+  /** Grams of one unit as purchased, where the quote does not say. */
+  unitWeight: number
+  minutesPerUnit: Estimate
+  /** Consumables for one unit, money. */
+  consumablesPerUnit: number
+  piles: readonly FormPile[]
+}
+
+/** Pieces bought ready, to be served as they are. */
+export interface ReadyForm extends AnyForm {
+  kind: 'ready'
+  /** Share of the pieces that can be served, above 0 and up to 1. */
+  usableShare: number
+  handlingMinutesPerPiece: number
+}
+
+/** One way to come by a product. */
+export type BuyingForm = WholeForm | ReadyForm
+
+export interface BuyingWish {
+  /** Name of the pile that is wanted. */
+  product: string
+  /** Plates wanted: delivery charges and packs are spread over what is ordered for them. */
+  plates: number
+  /** Grams of the product on one plate. */
+  plateWeight: number
+  wagePerHour: number
+  currency: string
+}

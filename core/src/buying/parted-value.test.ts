@@ -1,0 +1,59 @@
+import { formPile, quote, wholeForm } from '../../test/forms.ts'
+import { evaluate } from '../index.ts'
+import { explainParted, explainPartPrice, type PartedValue, partedValue, rankParted } from './index.ts'
+
+const wish = { units: 10, wagePerHour: 20, currency: 'EUR', marginShare: 0.3 }
+const parted = (changes = {}) => partedValue(wholeForm(changes), wish) as PartedValue
+
+test('worth is every part at its value, against price, labour and bags', () => {
+  const { worth, cost, margin, labourHours, marginPerHour, unvalued } = parted()
+  // 5 kg at 13 and 2.5 kg at 4, from 20 kg at 3, an hour and a half, and bags.
+  expect(worth).toBeCloseTo(75, 9)
+  expect(cost).toBeCloseTo(93, 9)
+  expect(margin).toBeCloseTo(-18, 9)
+  expect(labourHours).toBeCloseTo(1.5, 9)
+  expect(marginPerHour).toBeCloseTo(-12, 9)
+  expect(unvalued).toEqual(['bones'])
+})
+
+test('prices for the wished margin bring just that margin', () => {
+  const value = parted()
+  const sold = value.parts.reduce((sum, part) => sum + ((part.priceForMargin as number) * part.weight) / 1000, 0)
+  expect((sold - value.cost) / sold).toBeCloseTo(0.3, 12)
+  for (const part of value.parts) {
+    expect(evaluate(explainPartPrice(value, part, 0.3).expression)).toBeCloseTo(part.priceForMargin as number, 9)
+  }
+})
+
+test('parts that are worth nothing have no price', () => {
+  const { parts, marginShare } = parted({ piles: [formPile('supremes', 0.25)] })
+  expect([parts[0]?.priceForMargin, marginShare]).toEqual([null, null])
+})
+
+test('a haul to the bin takes from the worth', () => {
+  expect(parted({ piles: [formPile('bin', 0.1, { class: 'waste', valuePerKg: -0.5 })] }).worth).toBeCloseTo(-1, 9)
+})
+
+test('formulas work out to their figures', () => {
+  const value = parted()
+  for (const figure of ['worth', 'margin', 'marginPerHour'] as const) {
+    expect(evaluate(explainParted(value, figure).expression)).toBeCloseTo(value[figure] as number, 9)
+  }
+})
+
+test('styles are ranked by what is left over, in all or by the hour', () => {
+  const slow = parted({ id: 'slow', quote: quote(1) })
+  const fast = parted({
+    id: 'fast',
+    quote: quote(1.2),
+    minutesPerUnit: { basis: 'own', tests: 3, value: 6, halfWidth: 0 },
+  })
+  const ids = (list: PartedValue[]) => list.map((each) => each.form.id)
+  expect(ids(rankParted([slow, fast], 'margin'))).toEqual(['fast', 'slow'])
+  const byHour = rankParted([slow, fast], 'marginPerHour')
+  expect((byHour[0]?.marginPerHour as number) >= (byHour[1]?.marginPerHour as number)).toBe(true)
+})
+
+test('nothing is said of a quote without a size', () => {
+  expect(partedValue(wholeForm({ quote: quote(60, 'case'), unitWeight: 0 }), wish)).toBeNull()
+})

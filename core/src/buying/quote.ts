@@ -1,0 +1,82 @@
+import type { Price } from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
+
+/** What a supplier asks for an article, as it was quoted. */
+export interface Quote {
+  price: Price
+  /** Grams of one piece as purchased; null where nobody says. */
+  pieceWeight: number | null
+  /** Pieces in one case or lot; null where it is not packed. */
+  packPieces: number | null
+  /** Grams of one case or lot; null where only its pieces are known. */
+  packWeight: number | null
+  /** Charge for one delivery, money. */
+  delivery: number
+  /** Least money of an order; null for none. */
+  minimumOrder: number | null
+}
+
+const isPack = (quote: Quote) => quote.price.per === 'case' || quote.price.per === 'lot'
+
+/** Grams of one piece: as said, or the pack's over its pieces; null where neither is known. */
+export function pieceWeightOf(quote: Quote): number | null {
+  if (quote.pieceWeight !== null) return quote.pieceWeight
+  return quote.packWeight !== null && quote.packPieces ? quote.packWeight / quote.packPieces : null
+}
+
+/** Price of one piece of `pieceWeight` grams without delivery; null for a pack of unknown size. */
+export function priceOfPiece(quote: Quote, pieceWeight: number): number | null {
+  const { amount, per } = quote.price
+  switch (per) {
+    case 'kg':
+      return (amount * pieceWeight) / GRAMS_PER_KILOGRAM
+    case 'lb':
+      return (amount * pieceWeight) / GRAMS_PER_POUND
+    case 'piece':
+      return amount
+    case 'case':
+    case 'lot': {
+      const pieces = piecesInPack(quote, pieceWeight)
+      return pieces === null ? null : amount / pieces
+    }
+  }
+}
+
+/** Whole pieces of a case or lot: as said, or its weight over a piece's; null where neither is known. */
+export function piecesInPack(quote: Quote, pieceWeight: number): number | null {
+  if (quote.packPieces !== null) return quote.packPieces
+  return quote.packWeight !== null && pieceWeight > 0 ? Math.max(1, Math.round(quote.packWeight / pieceWeight)) : null
+}
+
+export interface Order {
+  pieces: number
+  /** Cases or lots; null where it is not sold in packs. */
+  packs: number | null
+  /** Grams in all. */
+  weight: number
+  /** Money for the goods, without delivery. */
+  goods: number
+  /** The order had to be larger than was wanted, to fill packs or to reach the least order. */
+  isRaised: boolean
+}
+
+/**
+ * The smallest order of at least `wanted` pieces: whole pieces, whole packs, and no less than the
+ * minimum order. Null where the quote does not say how large a piece or a pack is.
+ */
+export function orderFor(quote: Quote, wanted: number, usualPieceWeight: number | null = null): Order | null {
+  const pieceWeight = pieceWeightOf(quote) ?? usualPieceWeight
+  if (pieceWeight === null || pieceWeight <= 0) return null
+  const each = priceOfPiece(quote, pieceWeight)
+  const perPack = isPack(quote) ? piecesInPack(quote, pieceWeight) : null
+  if (each === null || (isPack(quote) && (perPack === null || perPack <= 0))) return null
+  const least = quote.minimumOrder !== null && each > 0 ? quote.minimumOrder / each : 0
+  const needed = Math.max(1, Math.ceil(wanted - TOLERANCE), Math.ceil(least - TOLERANCE))
+  const packs = perPack === null ? null : Math.ceil(needed / perPack - TOLERANCE)
+  const pieces = packs === null || perPack === null ? needed : packs * perPack
+  const weight = packs !== null && quote.packWeight !== null ? packs * quote.packWeight : pieces * pieceWeight
+  return { pieces, packs, weight, goods: pieces * each, isRaised: pieces > wanted + 1 - TOLERANCE }
+}
+
+/** A quotient this close to a whole number is that number. */
+const TOLERANCE = 1e-9

@@ -1,0 +1,124 @@
+import fc from 'fast-check'
+import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { appraise, evaluate } from '../index.ts'
+import { canTellApart, compareForms, explainTrueCost, type TrueCost } from './index.ts'
+
+const wish = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
+const only = (form: Parameters<typeof compareForms>[0][number]) => compareForms([form], wish).ranked[0] as TrueCost
+
+describe('something whole', () => {
+  test('costs purchase, labour and bags less by-products, over its kilos of product', () => {
+    // 20 plates are 5 kg of supremes: 10 birds of 2 kg.
+    const cost = only(wholeForm())
+    expect(cost.order).toMatchObject({ pieces: 10, weight: 20000 })
+    expect(cost.outlay).toBeCloseTo(60, 9)
+    expect(cost.labour).toBeCloseTo(30, 9)
+    expect(cost.credit).toBeCloseTo(10, 9)
+    expect(cost.costPerKg).toBeCloseTo((60 + 30 + 3 - 10) / 5, 9)
+    expect(cost.costPerPlate).toBeCloseTo(cost.costPerKg / 4, 9)
+  })
+
+  test('spreads delivery over the order', () => {
+    const cost = only(wholeForm({ quote: quote(3, 'kg', { delivery: 10 }) }))
+    expect(cost.outlay).toBeCloseTo(70, 9)
+    expect(cost.costPerKg).toBeCloseTo((70 + 33 - 10) / 5, 9)
+  })
+
+  test('is as unsure as its yield', () => {
+    const [sure, unsure] = [0, 0.02].map((halfWidth) => {
+      const form = wholeForm()
+      return only({
+        ...form,
+        piles: form.piles.map((pile) =>
+          pile.name === 'supremes' ? { ...pile, share: estimate(0.25, halfWidth) } : pile,
+        ),
+      })
+    })
+    expect(sure?.halfWidth).toBe(0)
+    expect(unsure?.halfWidth).toBeGreaterThan(0.5)
+  })
+})
+
+test('what is bought ready costs its price, handling and rejects', () => {
+  const cost = only(readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20, delivery: 8 }) }))
+  // 5 kg at 97 % are 18.4 pieces: one case.
+  expect(cost.order).toMatchObject({ pieces: 20, packs: 1 })
+  const piece = (76 + 8) / 20 + (0.2 / 60) * 20
+  expect(cost.costPerKg).toBeCloseTo((piece / 0.97 / 280) * 1000, 9)
+  expect(cost.halfWidth).toBe(0)
+})
+
+test('every figure is what appraising the same document says, and its formula works out to it', () => {
+  const { ranked } = compareForms([wholeForm(), readyForm()], wish)
+  for (const cost of ranked) {
+    if ('appraisal' in cost.basis) {
+      const again = appraise(cost.basis.document)
+      expect(again.piles[0]?.costPerKg).toBe(cost.costPerKg)
+      const bought = again.comparisons[0]
+      const ready = ranked.find((each) => each.form.kind === 'ready')
+      expect(bought?.buyPerPortionSameWeight).toBeCloseTo(ready?.costPerPlate as number, 9)
+    }
+    for (const figure of ['outlay', 'labour', 'costPerKg', 'costPerPlate'] as const) {
+      const explanation = explainTrueCost(cost, figure, wish)
+      expect(explanation && evaluate(explanation.expression)).toBeCloseTo(cost[figure], 9)
+    }
+  }
+})
+
+describe('the ranking', () => {
+  const at = (id: string, amount: number, halfWidth = 0) => {
+    const form = wholeForm({ id, quote: quote(amount) })
+    return {
+      ...form,
+      piles: form.piles.map((pile) =>
+        pile.name === 'supremes' ? { ...pile, share: estimate(0.25, halfWidth) } : pile,
+      ),
+    }
+  }
+  const ranks = (forms: ReturnType<typeof at>[]) =>
+    compareForms(forms, wish).ranked.map((each) => `${each.form.id}${each.rank}`)
+
+  test('is by what a kilo costs, cheapest first, whatever the price', () => {
+    expect(ranks([at('dear', 5), at('cheap', 3)])).toEqual(['cheap1', 'dear2'])
+    const cheaperButWorse = {
+      ...at('worse', 2.8),
+      piles: [{ ...(wholeForm().piles[0] as never as object), share: estimate(0.2) }] as never,
+    }
+    expect(ranks([at('better', 3), cheaperButWorse])).toEqual(['better1', 'worse2'])
+  })
+
+  test('gives forms that cannot be told apart the same place', () => {
+    expect(ranks([at('a', 3, 0.02), at('b', 3.05, 0.02), at('c', 6, 0.02)])).toEqual(['a1', 'b1', 'c3'])
+    expect(ranks([at('a', 3), at('b', 3.05)])).toEqual(['a1', 'b2'])
+  })
+
+  test('tells apart what differs by more than both intervals taken together', () => {
+    const cost = (costPerKg: number, halfWidth: number) => ({ costPerKg, halfWidth })
+    expect(canTellApart(cost(10, 3), cost(14.9, 4))).toBe(false)
+    expect(canTellApart(cost(10, 3), cost(15.1, 4))).toBe(true)
+  })
+})
+
+test('says which forms cannot be compared, and why', () => {
+  const { ranked, left } = compareForms(
+    [readyForm({ quote: quote(76, 'case') }), wholeForm({ piles: [] }), wholeForm({ quote: quote(3, 'case') })],
+    wish,
+  )
+  expect(ranked).toEqual([])
+  expect(left.map((each) => each.why)).toEqual(['size-unknown', 'product-missing', 'size-unknown'])
+})
+
+test('a dearer quote never costs less', () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.1, max: 50, noNaN: true }),
+      fc.double({ min: 0, max: 20, noNaN: true }),
+      (amount, more) => {
+        expect(only(wholeForm({ quote: quote(amount + more) })).costPerKg).toBeGreaterThanOrEqual(
+          only(wholeForm({ quote: quote(amount) })).costPerKg - 1e-9,
+        )
+      },
+    ),
+    { seed: 4, numRuns: 60 },
+  )
+})

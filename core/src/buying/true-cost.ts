@@ -1,0 +1,132 @@
+import { type Appraisal, appraise } from '../appraisal/index.ts'
+import { buyPerPortion, handlingPerPiece } from '../comparison/index.ts'
+import type { FabricationDocument, Offer } from '../fabrication/index.ts'
+import type { Estimate } from '../forecasting/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import type { BuyingForm, BuyingWish, ReadyForm, WholeForm } from './form.ts'
+import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
+import { type Order, orderFor, pieceWeightOf } from './quote.ts'
+
+export interface TrueCost {
+  form: BuyingForm
+  /** What has to be ordered for the plates. */
+  order: Order
+  /** Of something whole: expected portion yield of the product; null for what is bought ready. */
+  yield: Estimate | null
+  /** Money of the whole order, delivery in. */
+  outlay: number
+  labour: number
+  /** What by-products give back. */
+  credit: number
+  /** Cost of a kilo of servable product. */
+  costPerKg: number
+  /** Half the width of the interval of `costPerKg`; zero for what is bought ready. */
+  halfWidth: number
+  /** Cost of the product on one plate. */
+  costPerPlate: number
+  /** From 1; forms that cannot be told apart share a rank. */
+  rank: number
+  /** What its figures come from: the same as `appraise` says of it. */
+  basis: { document: FabricationDocument; appraisal: Appraisal } | { offer: Offer }
+}
+
+export interface NotComparable {
+  form: BuyingForm
+  why: 'size-unknown' | 'product-missing'
+}
+
+export interface BuyingComparison {
+  /** Cheapest first. */
+  ranked: TrueCost[]
+  /** Forms whose quote does not say enough, with the reason. */
+  left: NotComparable[]
+}
+
+/**
+ * Every form of one product side by side, by what a kilo of servable product really costs. The figures
+ * are those of `appraise` on the order that each form needs: supplier prices are never compared as such.
+ */
+export function compareForms(forms: readonly BuyingForm[], wish: BuyingWish): BuyingComparison {
+  const offers = forms.flatMap((form) => (form.kind === 'ready' ? (offerOfForm(form, wish) ?? []) : []))
+  const ranked: TrueCost[] = []
+  const left: NotComparable[] = []
+  for (const form of forms) {
+    const cost = form.kind === 'whole' ? wholeCost(form, wish, offers) : readyCost(form, wish)
+    if (typeof cost === 'string') left.push({ form, why: cost })
+    else ranked.push(cost)
+  }
+  ranked.sort((a, b) => a.costPerKg - b.costPerKg)
+  return { ranked: withRanks(ranked), left }
+}
+
+function wholeCost(form: WholeForm, wish: BuyingWish, offers: readonly Offer[]): TrueCost | NotComparable['why'] {
+  const pile = form.piles.find((each) => each.name === wish.product && each.class === 'primary')
+  if (!pile) return 'product-missing'
+  const order = orderForPlates(form, wish)
+  if (!order) return 'size-unknown'
+  const document = documentOfOrder(form, order, wish, { plate: wish, offers })
+  const appraisal = appraise(document)
+  const costPerKg = costOfProduct(appraisal, wish.product)
+  if (costPerKg === null) return 'product-missing'
+  const costAt = (share: number) => {
+    const other = documentOfOrder(form, order, wish, { plate: wish, shares: { [pile.name]: share } })
+    return costOfProduct(appraise(other), wish.product) ?? costPerKg
+  }
+  const { value, halfWidth } = pile.share
+  const spread =
+    halfWidth > 0 ? Math.abs(costAt(Math.max(value - halfWidth, value / 2)) - costAt(value + halfWidth)) : 0
+  return {
+    form,
+    order,
+    yield: pile.share,
+    outlay: appraisal.cost.ap,
+    labour: appraisal.cost.labour,
+    credit: appraisal.cost.credit,
+    costPerKg,
+    halfWidth: spread / 2,
+    costPerPlate: (costPerKg * wish.plateWeight) / GRAMS_PER_KILOGRAM,
+    rank: 0,
+    basis: { document, appraisal },
+  }
+}
+
+const costOfProduct = (appraisal: Appraisal, product: string) =>
+  appraisal.piles.find((pile) => pile.name === product)?.costPerKg ?? null
+
+function readyCost(form: ReadyForm, wish: BuyingWish): TrueCost | NotComparable['why'] {
+  const offer = offerOfForm(form, wish)
+  const pieceWeight = pieceWeightOf(form.quote)
+  if (!offer || pieceWeight === null) return 'size-unknown'
+  const order = orderFor(form.quote, (wish.plates * wish.plateWeight) / pieceWeight / form.usableShare) as Order
+  const costPerKg = (buyPerPortion(offer) / pieceWeight) * GRAMS_PER_KILOGRAM
+  return {
+    form,
+    order,
+    yield: null,
+    outlay: order.goods + form.quote.delivery,
+    labour: handlingPerPiece(offer) * order.pieces,
+    credit: 0,
+    costPerKg,
+    halfWidth: 0,
+    costPerPlate: (costPerKg * wish.plateWeight) / GRAMS_PER_KILOGRAM,
+    rank: 0,
+    basis: { offer },
+  }
+}
+
+/** Two costs can be told apart where their difference is larger than both intervals taken together. */
+export const canTellApart = (a: Pick<TrueCost, 'costPerKg' | 'halfWidth'>, b: typeof a): boolean =>
+  Math.abs(a.costPerKg - b.costPerKg) > Math.hypot(a.halfWidth, b.halfWidth)
+
+/** Ranks in the order of cost; a form that cannot be told apart from the first of a rank shares it. */
+function withRanks(sorted: readonly TrueCost[]): TrueCost[] {
+  let leader: TrueCost | null = null
+  let rank = 0
+  return sorted.map((cost, at) => {
+    if (!leader || canTellApart(leader, cost)) {
+      leader = cost
+      rank = at + 1
+    }
+    return { ...cost, rank }
+  })
+}

@@ -1,0 +1,30 @@
+import { tHalfWidth } from '../statistics/index.ts'
+import { estimateFrom } from './index.ts'
+
+test('before the first test it is the assumed value', () => {
+  expect(estimateFrom(0.27, [])).toMatchObject({ basis: 'assumed', tests: 0, value: 0.27 })
+})
+
+test('with one or two tests the assumed value counts as two', () => {
+  expect(estimateFrom(0.27, [0.24])).toMatchObject({ basis: 'blended', tests: 1 })
+  expect(estimateFrom(0.27, [0.24])?.value).toBeCloseTo(0.26, 12)
+  expect(estimateFrom(0.27, [0.24, 0.26])?.value).toBeCloseTo(0.26, 12)
+})
+
+test('from three on it is the kitchen’s own mean with its t interval', () => {
+  const own = estimateFrom(0.27, [0.24, 0.25, 0.26])
+  expect(own).toMatchObject({ basis: 'own', tests: 3 })
+  expect(own?.value).toBeCloseTo(0.25, 12)
+  expect(own?.halfWidth).toBeCloseTo(tHalfWidth(3, 0.01), 12)
+})
+
+test('more tests never make an assumed spread wider', () => {
+  const widths = [[], [0.27], [0.27, 0.27]].map((tests) => estimateFrom(0.27, tests)?.halfWidth ?? 0)
+  expect(widths).toEqual([...widths].sort((a, b) => b - a))
+  expect(widths.every((width) => width > 0)).toBe(true)
+})
+
+test('without anything assumed the tests alone speak, and nothing says nothing', () => {
+  expect(estimateFrom(null, [0.3])).toMatchObject({ basis: 'blended', tests: 1, value: 0.3 })
+  expect(estimateFrom(null, [])).toBeNull()
+})

@@ -1,0 +1,41 @@
+import { normalHalfWidth, summarise, tHalfWidth } from '../statistics/index.ts'
+
+/** Whose figure it is: the kitchen's own after three tests, blended before that, assumed before the first. */
+export type Basis = 'own' | 'blended' | 'assumed'
+
+export interface Estimate {
+  basis: Basis
+  /** Own tests that it rests on. */
+  tests: number
+  value: number
+  /** Half the width of its interval, see `statistics/t-interval.ts`; zero or more. */
+  halfWidth: number
+}
+
+/** From so many tests on, a kitchen's own mean stands alone. */
+export const TESTS_FOR_OWN = 3
+/** The assumed value counts as so many tests while it is blended. */
+export const ASSUMED_WEIGHT = 2
+/** Spread of an assumed value from kitchen to kitchen, as a share of it: a starting value is a round figure. */
+const ASSUMED_SPREAD = 0.05
+
+/**
+ * What is known of a share, a time or a weight after some tests: the assumed value, a blend in which it
+ * counts as two tests, or from three tests on the kitchen's own mean with its Student-t interval.
+ * `assumed` is null where nothing is assumed. Null where nothing is known at all.
+ */
+export function estimateFrom(assumed: number | null, tests: readonly number[]): Estimate | null {
+  const { n, mean, sd } = summarise(tests)
+  if (mean !== null && sd !== null && n >= TESTS_FOR_OWN) {
+    return { basis: 'own', tests: n, value: mean, halfWidth: tHalfWidth(n, sd) }
+  }
+  if (assumed === null) {
+    return mean === null ? null : { basis: 'blended', tests: n, value: mean, halfWidth: spreadOf(mean, n) }
+  }
+  if (mean === null) return { basis: 'assumed', tests: 0, value: assumed, halfWidth: spreadOf(assumed, 0) }
+  const value = (ASSUMED_WEIGHT * assumed + n * mean) / (ASSUMED_WEIGHT + n)
+  return { basis: 'blended', tests: n, value, halfWidth: spreadOf(value, n) }
+}
+
+const spreadOf = (value: number, tests: number) =>
+  normalHalfWidth(ASSUMED_WEIGHT + tests, Math.abs(value) * ASSUMED_SPREAD)

@@ -1,0 +1,3 @@
+export type { Summary } from './summary.ts'
+export { summarise } from './summary.ts'
+export { CONFIDENCE, normalHalfWidth, tHalfWidth } from './t-interval.ts'

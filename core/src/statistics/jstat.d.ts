@@ -1,0 +1,7 @@
+/** The part of the statistics package that Fleam uses; it ships no types of its own. */
+declare module 'jstat' {
+  export const jStat: {
+    studentt: { inv: (probability: number, degreesOfFreedom: number) => number }
+    normal: { inv: (probability: number, mean: number, standardDeviation: number) => number }
+  }
+}
