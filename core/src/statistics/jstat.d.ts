@@ -1,7 +1,10 @@
 /** The part of the statistics package that Fleam uses; it ships no types of its own. */
 declare module 'jstat' {
-  export const jStat: {
-    studentt: { inv: (probability: number, degreesOfFreedom: number) => number }
-    normal: { inv: (probability: number, mean: number, standardDeviation: number) => number }
+  const statistics: {
+    jStat: {
+      studentt: { inv: (probability: number, degreesOfFreedom: number) => number }
+      normal: { inv: (probability: number, mean: number, standardDeviation: number) => number }
+    }
   }
+  export default statistics
 }

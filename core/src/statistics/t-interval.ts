@@ -1,4 +1,6 @@
-import { jStat } from 'jstat'
+import statistics from 'jstat'
+
+const { jStat } = statistics
 
 /** How sure an interval is: in nine of ten cases the true mean lies inside. */
 export const CONFIDENCE = 0.9
