@@ -112,6 +112,18 @@ export {
 export type { Basis, Estimate } from './forecasting/index.ts'
 export { ASSUMED_WEIGHT, estimateFrom, TESTS_FOR_OWN } from './forecasting/index.ts'
 export type {
+  CaseLabel,
+  CaseLabelResult,
+  CaseShortage,
+  DeliveryClaim,
+  LabelIssue,
+  LabelIssueCode,
+  ReceivedCase,
+  StockLot,
+  StockState,
+} from './receiving/index.ts'
+export { checkDigitOf, deliveryClaim, readCaseLabel, SHORT_SHARE, stockInOrder } from './receiving/index.ts'
+export type {
   Chosen,
   ChosenOption,
   CutStyle,

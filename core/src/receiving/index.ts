@@ -1,0 +1,8 @@
+export type { CaseLabel, CaseLabelResult } from './case-label.ts'
+export { readCaseLabel } from './case-label.ts'
+export { checkDigitOf } from './check-digit.ts'
+export type { CaseShortage, DeliveryClaim, ReceivedCase } from './claim.ts'
+export { deliveryClaim, SHORT_SHARE } from './claim.ts'
+export type { LabelIssue, LabelIssueCode } from './element-string.ts'
+export type { StockLot, StockState } from './stock.ts'
+export { stockInOrder } from './stock.ts'

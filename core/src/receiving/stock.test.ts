@@ -1,0 +1,39 @@
+import { type StockLot, stockInOrder } from './index.ts'
+
+const TODAY = '2026-11-24'
+const lot = (id: string, changes: Partial<StockLot> = {}): StockLot => ({
+  id,
+  receivedWeight: 10_000,
+  usedWeight: 0,
+  useBy: '2026-12-10',
+  openedOn: null,
+  daysOpen: 2,
+  isFinished: false,
+  ...changes,
+})
+
+test('what must go first is at the top, and what has no day is last', () => {
+  const order = stockInOrder([lot('none', { useBy: null }), lot('late'), lot('early', { useBy: '2026-11-25' })], TODAY)
+  expect(order.map((each) => each.id)).toEqual(['early', 'late', 'none'])
+})
+
+test('opening starts a clock of its own, which may end before the supplier’s', () => {
+  const [opened] = stockInOrder([lot('a', { openedOn: '2026-11-23' })], TODAY)
+  expect(opened).toMatchObject({ lastDay: '2026-11-25', daysLeft: 1, state: 'soon' })
+  const [late] = stockInOrder([lot('a', { openedOn: '2026-11-23', useBy: '2026-11-24' })], TODAY)
+  expect(late).toMatchObject({ lastDay: '2026-11-24', daysLeft: 0, state: 'today' })
+})
+
+test('a day that is over says so', () => {
+  expect(stockInOrder([lot('a', { useBy: '2026-11-20' })], TODAY)[0]).toMatchObject({ daysLeft: -4, state: 'over' })
+  expect(stockInOrder([lot('a')], TODAY)[0]?.state).toBe('good')
+})
+
+test('what is used up or finished is not in the cold any more', () => {
+  const lots = [
+    lot('used', { usedWeight: 10_000 }),
+    lot('finished', { isFinished: true }),
+    lot('some', { usedWeight: 4_000 }),
+  ]
+  expect(stockInOrder(lots, TODAY).map((each) => [each.id, each.left])).toEqual([['some', 6_000]])
+})

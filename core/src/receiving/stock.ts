@@ -1,0 +1,53 @@
+import { addDays, type Day, daysBetween } from '../calendar/index.ts'
+
+/** A raw lot in the cold. */
+export interface StockLot {
+  id: string
+  /** Grams received. */
+  receivedWeight: number
+  /** Grams that fabrications have taken from it. */
+  usedWeight: number
+  useBy: Day | null
+  /** Day on which its first case was opened; null while it is closed. */
+  openedOn: Day | null
+  /** Days it keeps once it is open. */
+  daysOpen: number
+  isFinished: boolean
+}
+
+export interface StockState {
+  id: string
+  /** Grams that should still be there, at least zero. */
+  left: number
+  /** The last day: the supplier's, or the one that opening sets where that is earlier. Null where nothing says. */
+  lastDay: Day | null
+  /** Days until then; negative once it is over. Null where nothing says. */
+  daysLeft: number | null
+  state: 'over' | 'today' | 'soon' | 'good'
+}
+
+/** From so many days before its last on, a lot is shown as one to use soon. */
+const SOON_DAYS = 2
+
+/** What is in the cold, what must go first at the top; finished lots and those that are used up are left out. */
+export function stockInOrder(lots: readonly StockLot[], today: Day): StockState[] {
+  return lots
+    .filter((lot) => !lot.isFinished && lot.receivedWeight - lot.usedWeight > 0)
+    .map((lot) => stateOf(lot, today))
+    .sort((a, b) => (a.lastDay ?? '9999').localeCompare(b.lastDay ?? '9999') || a.id.localeCompare(b.id))
+}
+
+function stateOf(lot: StockLot, today: Day): StockState {
+  const openUntil = lot.openedOn === null ? null : addDays(lot.openedOn, lot.daysOpen)
+  const days = [lot.useBy, openUntil].filter((day) => day !== null).sort()
+  const lastDay = days[0] ?? null
+  const daysLeft = lastDay === null ? null : daysBetween(today, lastDay)
+  return {
+    id: lot.id,
+    left: lot.receivedWeight - lot.usedWeight,
+    lastDay,
+    daysLeft,
+    state:
+      daysLeft === null || daysLeft > SOON_DAYS ? 'good' : daysLeft < 0 ? 'over' : daysLeft === 0 ? 'today' : 'soon',
+  }
+}
