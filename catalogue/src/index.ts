@@ -11,6 +11,8 @@ import type { CatalogueItem } from './schema.ts'
 export { CAUTIONS, cautionById, cautionsFor, DEFERS_TO } from './cautions.ts'
 export type { Drawing, DrawingView } from './drawings/index.ts'
 export { drawingOf } from './drawings/index.ts'
+export type { ReceivingCheck } from './receiving-checks.ts'
+export { RECEIVING_CHECKS, receivingChecksFor } from './receiving-checks.ts'
 export type {
   CatalogueItem,
   CatalogueStyle,
@@ -21,6 +23,8 @@ export type {
   StylePile,
 } from './schema.ts'
 export { DRAWINGS } from './schema.ts'
+export type { KeepingTime, KeptKind } from './storage.ts'
+export { keepingOf } from './storage.ts'
 
 /** Everything a new kitchen starts with, in the order in which it is offered. */
 export const CATALOGUE: readonly CatalogueItem[] = [

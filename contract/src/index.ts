@@ -1,5 +1,28 @@
 /** The front door of the contract: schemas of everything that crosses a wire or a file, and their types. */
 export { appraisal } from './appraisal.ts'
+export type {
+  Article,
+  ArticlePrice,
+  ArticleRow,
+  ArticleRows,
+  PriceListLine,
+  Product,
+  Supplier,
+} from './buying.ts'
+export {
+  ARTICLE_KINDS,
+  article,
+  articleHistory,
+  articlePrice,
+  articleRows,
+  buyingForms,
+  products,
+  supplier,
+  suppliers,
+  turnedRows,
+} from './buying.ts'
+export type { DecodedText } from './decode-text.ts'
+export { decodeText } from './decode-text.ts'
 export { editOf } from './edit.ts'
 export type {
   FabricationEdit,
@@ -32,6 +55,7 @@ export {
 export { fabricationDocument } from './fabrication-document.ts'
 export type { Health } from './health.ts'
 export { health } from './health.ts'
+export { inert } from './inert.ts'
 export type { Cook, Kitchen, KitchenOffer } from './kitchen.ts'
 export {
   cook,
@@ -44,6 +68,12 @@ export {
 } from './kitchen.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
+export type { PriceColumn, PriceMapping } from './price-columns.ts'
+export { guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './price-columns.ts'
+export type { NumberedLine, PriceList, PriceTable } from './price-list.ts'
+export { readPriceList, readTable } from './price-list.ts'
+export { priceListCsv } from './price-list-csv.ts'
+export type { PriceIssue, PriceIssueCode, PriceListContext } from './price-row.ts'
 export type { Problem, ProblemCode } from './problem.ts'
 export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
 export type { ScaleLine, ScaleReading, ScaleState, ScaleStatus } from './scale-line.ts'

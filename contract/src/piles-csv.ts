@@ -1,5 +1,6 @@
 import { type Appraisal, appraise, type FabricationDocument } from '@fleam/core'
 import Papa from 'papaparse'
+import { inert } from './inert.ts'
 
 /** Columns of the CSV of piles and costs, units in the header. Decimal points, unrounded. */
 function rowsOf(document: FabricationDocument, appraisal: Appraisal) {
@@ -33,5 +34,3 @@ export function pilesCsv(document: FabricationDocument): string {
   )
   return `${Papa.unparse(rows, { newline: '\r\n' })}\r\n`
 }
-
-const inert = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)

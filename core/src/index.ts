@@ -36,6 +36,7 @@ export {
   explainParted,
   explainPartPrice,
   explainTrueCost,
+  familyOf,
   isSamePrice,
   keptUntil,
   mealView,
@@ -45,12 +46,13 @@ export {
   pieceWeightOf,
   priceLine,
   priceOn,
+  productOf,
   rankParted,
   recost,
   turnedVerdict,
 } from './buying/index.ts'
 export type { Day } from './calendar/index.ts'
-export { addDays, addMonths, daysBetween } from './calendar/index.ts'
+export { addDays, addMonths, daysBetween, parseDay } from './calendar/index.ts'
 export type { BreakEven, Comparison, PolicyVerdict, Verdict, YearlyResult } from './comparison/index.ts'
 export { leadingComparison, minutesPerPortion, yearly } from './comparison/index.ts'
 export type { PieceBound, PileResult } from './costing/index.ts'

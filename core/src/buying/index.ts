@@ -7,6 +7,7 @@ export type { PartedFigure, PartedValue, PartedWish, PartPrice } from './parted-
 export { explainParted, explainPartPrice, partedValue, rankParted } from './parted-value.ts'
 export type { PricePoint, PriceSpan } from './price-history.ts'
 export { overlaps, priceLine, priceOn } from './price-history.ts'
+export { familyOf, productOf } from './product.ts'
 export type { Order, Quote } from './quote.ts'
 export { orderFor, pieceWeightOf } from './quote.ts'
 export type { BuyingComparison, NotComparable, TrueCost } from './true-cost.ts'

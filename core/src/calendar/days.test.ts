@@ -1,4 +1,4 @@
-import { addDays, addMonths, daysBetween } from './index.ts'
+import { addDays, addMonths, daysBetween, parseDay } from './index.ts'
 
 test.each([
   ['2026-11-24', 2, '2026-11-26'],
@@ -17,4 +17,17 @@ test.each([
   ['2027-08-31', 6, '2028-02-29'],
 ])('%s and %i months is %s', (day, months, expected) => {
   expect(addMonths(day, months)).toBe(expected)
+})
+
+test.each([
+  ['2026-11-24', '2026-11-24'],
+  [' 24.11.2026 ', '2026-11-24'],
+  ['4.1.2027', '2027-01-04'],
+  ['24 Nov 2026', '2026-11-24'],
+  ['11/24/2026', null],
+  ['30.2.2026', null],
+  ['soon', null],
+  ['', null],
+])('%j is read as %s', (text, expected) => {
+  expect(parseDay(text)).toBe(expected)
 })

@@ -1,4 +1,12 @@
-import { addDays as add, addMonths as addWholeMonths, differenceInCalendarDays, formatISO, parseISO } from 'date-fns'
+import {
+  addDays as add,
+  addMonths as addWholeMonths,
+  differenceInCalendarDays,
+  formatISO,
+  isValid,
+  parse,
+  parseISO,
+} from 'date-fns'
 
 /** A calendar day of the kitchen, `2026-11-24`. */
 export type Day = string
@@ -13,3 +21,15 @@ export const addMonths = (day: Day, months: number): Day => dayOf(addWholeMonths
 
 /** Days from one calendar day to another; negative where the second is earlier. */
 export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(parseISO(to), parseISO(from))
+
+/** How people and price lists write a day. A day with slashes is not read: half the world puts the month first. */
+const WRITTEN = ['yyyy-MM-dd', 'd.M.yyyy', 'd MMM yyyy']
+
+/** Reads a day as people write it; null where it is none, or could be two. */
+export function parseDay(text: string): Day | null {
+  for (const format of WRITTEN) {
+    const date = parse(text.trim(), format, new Date(2000, 0, 1))
+    if (isValid(date) && date.getFullYear() >= 1900 && date.getFullYear() < 10_000) return dayOf(date)
+  }
+  return null
+}

@@ -1,2 +1,2 @@
 export type { Day } from './days.ts'
-export { addDays, addMonths, daysBetween } from './days.ts'
+export { addDays, addMonths, daysBetween, parseDay } from './days.ts'

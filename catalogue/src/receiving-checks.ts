@@ -1,0 +1,71 @@
+import type { Species } from './schema.ts'
+
+/** One thing to look at before the driver leaves: right or a fault with one tap, or a number. */
+export interface ReceivingCheck {
+  id: string
+  question: string
+  /** What is right, and what is a fault, in the words of the claim. */
+  right: string
+  fault: string
+  /** Null for every animal. */
+  species: readonly Species[] | null
+  /** A number is asked for: its unit, and from which value on it is a fault; null where it only informs. */
+  number: { unit: string; faultAbove: number | null } | null
+}
+
+const check = (
+  id: string,
+  words: Pick<ReceivingCheck, 'question' | 'right' | 'fault'>,
+  more: Partial<ReceivingCheck> = {},
+) => ({
+  id,
+  species: null,
+  number: null,
+  ...words,
+  ...more,
+})
+
+/** Core temperatures above which a delivery is a fault: common defaults that local codes decide, °C. */
+const COLD_LIMIT = 5
+const FISH_LIMIT = 4
+
+/** What to check at the door, in the order in which one does it. */
+export const RECEIVING_CHECKS: readonly ReceivingCheck[] = [
+  check(
+    'temperature',
+    { question: 'Core temperature', right: 'cold enough', fault: 'too warm' },
+    { species: ['poultry', 'red-meat'], number: { unit: '°C', faultAbove: COLD_LIMIT } },
+  ),
+  check(
+    'fish-temperature',
+    { question: 'Core temperature', right: 'cold enough', fault: 'too warm' },
+    { species: ['fish'], number: { unit: '°C', faultAbove: FISH_LIMIT } },
+  ),
+  check('seal', { question: 'Bags and seals', right: 'whole', fault: 'seal broken' }),
+  check('liquid', { question: 'Liquid in the bag', right: 'little, clear', fault: 'much liquid' }),
+  check('smell', { question: 'Smell', right: 'clean', fault: 'smells' }),
+  check('skin', { question: 'Skin', right: 'whole', fault: 'skin torn' }, { species: ['poultry'] }),
+  check(
+    'keel',
+    { question: 'Tip of the breastbone', right: 'soft, young', fault: 'hard, old' },
+    { species: ['poultry'] },
+  ),
+  check('stiffness', { question: 'Stiffness', right: 'stiff', fault: 'already soft' }, { species: ['fish'] }),
+  check('eyes-gills', { question: 'Eyes and gills', right: 'bright', fault: 'dull' }, { species: ['fish'] }),
+  check(
+    'days-since-catch',
+    { question: 'Days since catch', right: 'noted', fault: 'too long ago' },
+    { species: ['fish'], number: { unit: 'days', faultAbove: null } },
+  ),
+  check('fat-cover', { question: 'Fat cover', right: 'firm, even', fault: 'soft or bare' }, { species: ['red-meat'] }),
+  check('marbling', { question: 'Marbling', right: 'as ordered', fault: 'not as ordered' }, { species: ['red-meat'] }),
+  check(
+    'age',
+    { question: 'Age of the animal', right: 'as ordered', fault: 'older than ordered' },
+    { species: ['red-meat'] },
+  ),
+  check('size', { question: 'Size grade', right: 'as ordered', fault: 'other size' }),
+]
+
+export const receivingChecksFor = (species: Species): ReceivingCheck[] =>
+  RECEIVING_CHECKS.filter((each) => each.species === null || each.species.includes(species))

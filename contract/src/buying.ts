@@ -1,0 +1,181 @@
+import { type BuyingForm, type Estimate, type FormPile, PILE_CLASSES, type Quote } from '@fleam/core'
+import { z } from 'zod'
+import { fabricationDocument, price } from './fabrication-document.ts'
+import {
+  count,
+  day,
+  grams,
+  id,
+  instant,
+  minutes,
+  money,
+  name,
+  positiveCount,
+  positiveGrams,
+  share,
+  signedMoney,
+} from './numbers.ts'
+
+/** A supplier with its terms. */
+export const supplier = z
+  .strictObject({ id, name, delivery: money.default(0), minimumOrder: money.nullable().default(null) })
+  .meta({ id: 'Supplier' })
+export const suppliers = z.array(supplier)
+export type Supplier = z.infer<typeof supplier>
+
+export const ARTICLE_KINDS = ['whole', 'ready'] as const
+
+/** `Chicken: supremes`: an animal and the pile of it that is served. */
+const productName = z.string().trim().min(1).max(243)
+
+/** Where an article has a size: it stands with the price, because suppliers change it. */
+const sizeFields = {
+  /** Grams of one piece as purchased. */
+  pieceWeight: positiveGrams.nullable(),
+  packPieces: positiveCount.nullable(),
+  packWeight: positiveGrams.nullable(),
+}
+
+const readyFields = {
+  /** Of what is bought ready: the share that can be served. */
+  usableShare: z.number().gt(0).max(1).nullable(),
+  handlingMinutesPerPiece: minutes.nullable(),
+}
+
+/** What a supplier sells, tied to an item that is cut here or to a product that is served. */
+export const article = z
+  .strictObject({
+    id,
+    supplier: name,
+    /** The supplier's own number or, without one, its name: unique with the supplier. */
+    code: name,
+    name,
+    kind: z.enum(ARTICLE_KINDS),
+    /** Name of the item that is cut from it; null where it is tied to none. */
+    item: name.nullable(),
+    /** Product that it is ready, such as `Chicken: supremes`; null where it is tied to none. */
+    product: productName.nullable(),
+    ...readyFields,
+  })
+  .meta({ id: 'Article' })
+export type Article = z.infer<typeof article>
+
+/** A price as it was quoted: a fact, never changed. */
+export const articlePrice = z
+  .strictObject({
+    id,
+    price,
+    ...sizeFields,
+    delivery: money.nullable(),
+    minimumOrder: money.nullable(),
+    from: day,
+    until: day.nullable(),
+    source: z.enum(['typed', 'list', 'feed']),
+    recordedAt: instant,
+  })
+  .meta({ id: 'ArticlePrice' })
+export type ArticlePrice = z.infer<typeof articlePrice>
+
+/** One line of a price list: an article with a price. */
+export const priceLineFields = z.strictObject({
+  supplier: name,
+  code: name,
+  name,
+  kind: z.enum(ARTICLE_KINDS),
+  item: name.nullable(),
+  product: productName.nullable(),
+  price,
+  ...sizeFields,
+  ...readyFields,
+  delivery: money.nullable(),
+  minimumOrder: money.nullable(),
+  from: day,
+  until: day.nullable(),
+})
+export type PriceListLine = z.infer<typeof priceLineFields>
+
+export const articleRow = z
+  .object({ article, current: articlePrice.nullable(), prices: count })
+  .meta({ id: 'ArticleRow' })
+export const articleRows = z.object({ rows: z.array(articleRow), total: count })
+export type ArticleRow = z.infer<typeof articleRow>
+export type ArticleRows = z.infer<typeof articleRows>
+
+export const articleHistory = z
+  .object({
+    article,
+    prices: z.array(articlePrice),
+    /** The latest records that rest on it. */
+    records: z.array(z.object({ id, document: fabricationDocument })),
+  })
+  .meta({ id: 'ArticleHistory' })
+
+const estimate = z.object({
+  basis: z.enum(['own', 'blended', 'assumed']),
+  tests: count,
+  value: z.number(),
+  halfWidth: z.number(),
+}) satisfies z.ZodType<Estimate>
+
+const quote = z.object({
+  price,
+  pieceWeight: grams.nullable(),
+  packPieces: positiveCount.nullable(),
+  packWeight: grams.nullable(),
+  delivery: money,
+  minimumOrder: money.nullable(),
+}) satisfies z.ZodType<Quote>
+
+const formPile = z.object({
+  name,
+  class: z.enum(PILE_CLASSES),
+  share: estimate,
+  target: grams.nullable(),
+  valuePerKg: signedMoney.nullable(),
+  usedShare: share.nullable(),
+  processingPerKg: money.nullable(),
+}) satisfies z.ZodType<FormPile>
+
+const anyForm = { id: z.string(), supplier: name, article: name, quote, since: day }
+
+/** One way to come by a product, with what the kitchen expects of it. */
+export const buyingForm = z
+  .discriminatedUnion('kind', [
+    z.object({
+      kind: z.literal('whole'),
+      ...anyForm,
+      item: name,
+      style: name,
+      unitWeight: grams,
+      minutesPerUnit: estimate,
+      consumablesPerUnit: money,
+      piles: z.array(formPile),
+    }),
+    z.object({
+      kind: z.literal('ready'),
+      ...anyForm,
+      usableShare: z.number(),
+      handlingMinutesPerPiece: z.number(),
+    }),
+  ])
+  .meta({ id: 'BuyingForm' }) satisfies z.ZodType<BuyingForm>
+export const buyingForms = z.array(buyingForm)
+
+/** What can be compared: every product that a style gives, with how many forms have a price today. */
+export const products = z.array(
+  z.object({ name: productName, pile: name, plateWeight: grams.nullable(), forms: count }),
+)
+export type Product = z.infer<typeof products>[number]
+
+/** A verdict that new prices have turned. */
+export const turnedRow = z.object({
+  id,
+  document: fabricationDocument,
+  changes: z.array(
+    z.discriminatedUnion('kind', [
+      z.object({ kind: z.literal('purchase'), price, extras: money.nullable(), since: day }),
+      z.object({ kind: z.literal('offer'), offer: name, price, since: day }),
+    ]),
+  ),
+})
+export const turnedRows = z.array(turnedRow)

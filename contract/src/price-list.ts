@@ -1,0 +1,120 @@
+import { overlaps } from '@fleam/core'
+import Papa from 'papaparse'
+import type { PriceListLine } from './buying.ts'
+import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'
+import { type PriceIssue, type PriceIssueCode, type PriceListContext, RowReader } from './price-row.ts'
+
+export interface NumberedLine extends PriceListLine {
+  row: number
+}
+
+export interface PriceList {
+  lines: NumberedLine[]
+  issues: PriceIssue[]
+}
+
+const MOST_COLUMNS = 200
+const MOST_ROWS = 100_000
+/** After so many issues a list is not read on: it is another kind of file. */
+const MOST_ISSUES = 200
+
+export interface PriceTable {
+  headers: string[]
+  rows: string[][]
+  issues: PriceIssue[]
+}
+
+const tableIssue = (code: PriceIssueCode, column = '', cell = ''): PriceTable => ({
+  headers: [],
+  rows: [],
+  issues: [{ row: 1, column, code, cell }],
+})
+
+/** The cells of a CSV file, the separator found by itself; empty lines are passed over. `most` rows are read. */
+export function readTable(text: string, most = MOST_ROWS): PriceTable {
+  const { firstLine, separator } = sniff(text)
+  if (firstLine.split(separator).length > MOST_COLUMNS) return tableIssue('too-many-columns')
+  const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), {
+    delimiter: separator,
+    preview: most + 2,
+    skipEmptyLines: false,
+  })
+  if (parsed.errors.some((error) => error.type === 'Quotes')) return tableIssue('unreadable')
+  const [header, ...rows] = parsed.data
+  if (!header || header.every((cell) => cell.trim() === '')) return tableIssue('no-rows')
+  const headers = header.map((cell) => cell.trim())
+  const twice = headers.find((each, at) => each !== '' && headers.indexOf(each) !== at)
+  if (twice !== undefined) return tableIssue('header-twice', twice, twice)
+  if (most === MOST_ROWS && rows.length > MOST_ROWS) return tableIssue('too-many-rows')
+  return { headers, rows, issues: [] }
+}
+
+const SEPARATORS = [';', '\t', ',', '|']
+
+function sniff(text: string): { firstLine: string; separator: string } {
+  const end = text.search(/[\r\n]/)
+  const firstLine = end < 0 ? text : text.slice(0, end)
+  const counts = SEPARATORS.map((separator) => firstLine.split(separator).length)
+  return { firstLine, separator: SEPARATORS[counts.indexOf(Math.max(...counts))] as string }
+}
+
+const REQUIRED: readonly PriceColumn[] = ['name', 'amount', 'per']
+
+/** Reads a price list whole: every line that can be read, and everything that is wrong by row and column. */
+export function readPriceList(text: string, mapping: PriceMapping, context: PriceListContext): PriceList {
+  const table = readTable(text)
+  if (table.issues.length > 0) return { lines: [], issues: table.issues }
+  const places = placesOf(table.headers, mapping)
+  if ('issues' in places) return { lines: [], issues: places.issues }
+  const lines: NumberedLine[] = []
+  const issues: PriceIssue[] = []
+  table.rows.forEach((cells, at) => {
+    if (issues.length >= MOST_ISSUES || cells.every((cell) => cell.trim() === '')) return
+    const reader = new RowReader(cells, at + 2, places.at, mapping, context)
+    const line = reader.line()
+    issues.push(...reader.issues)
+    if (reader.issues.length === 0) lines.push({ ...line, row: at + 2 })
+  })
+  if (lines.length === 0 && issues.length === 0) issues.push({ row: 2, column: '', code: 'no-rows', cell: '' })
+  return { lines, issues: [...issues, ...contradictions(lines, mapping)] }
+}
+
+type Places = { at: Partial<Record<PriceColumn, number>> } | { issues: PriceIssue[] }
+
+function placesOf(headers: readonly string[], mapping: PriceMapping): Places {
+  const at: Partial<Record<PriceColumn, number>> = {}
+  const issues: PriceIssue[] = []
+  for (const [column, header] of Object.entries(mapping.columns) as [PriceColumn, string | null | undefined][]) {
+    if (header === null || header === undefined) continue
+    const place = headers.indexOf(header)
+    if (place < 0) issues.push({ row: 1, column: header, code: 'no-such-column', cell: header })
+    else at[column] = place
+  }
+  for (const column of REQUIRED) {
+    if (at[column] === undefined)
+      issues.push({ row: 1, column: PRICE_COLUMNS[column], code: 'column-missing', cell: '' })
+  }
+  if (at.supplier === undefined && mapping.supplier === null) {
+    issues.push({ row: 1, column: PRICE_COLUMNS.supplier, code: 'column-missing', cell: '' })
+  }
+  return issues.length > 0 ? { issues } : { at }
+}
+
+/** Rows of one article whose prices hold on the same days. */
+function contradictions(lines: readonly NumberedLine[], mapping: PriceMapping): PriceIssue[] {
+  const byArticle = new Map<string, NumberedLine[]>()
+  for (const line of lines) {
+    const key = `${line.supplier}\n${line.code}`
+    const group = byArticle.get(key)
+    if (group) group.push(line)
+    else byArticle.set(key, [line])
+  }
+  const column = mapping.columns.from ?? PRICE_COLUMNS.from
+  return [...byArticle.values()].flatMap((group) => {
+    const sorted = [...group].sort((a, b) => a.from.localeCompare(b.from) || a.row - b.row)
+    return sorted.flatMap((line, at): PriceIssue[] => {
+      const before = sorted[at - 1]
+      return before && overlaps(before, line) ? [{ row: line.row, column, code: 'overlap', cell: line.from }] : []
+    })
+  })
+}
