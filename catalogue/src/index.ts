@@ -12,7 +12,7 @@ export { CAUTIONS, cautionById, cautionsFor, DEFERS_TO } from './cautions.ts'
 export type { Drawing, DrawingView } from './drawings/index.ts'
 export { drawingOf } from './drawings/index.ts'
 export type { ReceivingCheck } from './receiving-checks.ts'
-export { RECEIVING_CHECKS, receivingChecksFor } from './receiving-checks.ts'
+export { faultWords, RECEIVING_CHECKS, receivingChecksFor } from './receiving-checks.ts'
 export type {
   CatalogueItem,
   CatalogueStyle,

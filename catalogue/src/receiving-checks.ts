@@ -67,5 +67,11 @@ export const RECEIVING_CHECKS: readonly ReceivingCheck[] = [
   check('size', { question: 'Size grade', right: 'as ordered', fault: 'other size' }),
 ]
 
+/** What a check that found a fault says of it, with its question: `Skin: skin torn`. */
+export function faultWords(checkId: string): string {
+  const found = RECEIVING_CHECKS.find((each) => each.id === checkId)
+  return found ? `${found.question}: ${found.fault}` : checkId
+}
+
 export const receivingChecksFor = (species: Species): ReceivingCheck[] =>
   RECEIVING_CHECKS.filter((each) => each.species === null || each.species.includes(species))

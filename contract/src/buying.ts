@@ -139,7 +139,7 @@ const formPile = z.object({
 const anyForm = { id: z.string(), supplier: name, article: name, quote, since: day }
 
 /** One way to come by a product, with what the kitchen expects of it. */
-export const buyingForm = z
+const buyingForm: z.ZodType<BuyingForm> = z
   .discriminatedUnion('kind', [
     z.object({
       kind: z.literal('whole'),
@@ -158,7 +158,7 @@ export const buyingForm = z
       handlingMinutesPerPiece: z.number(),
     }),
   ])
-  .meta({ id: 'BuyingForm' }) satisfies z.ZodType<BuyingForm>
+  .meta({ id: 'BuyingForm' })
 export const buyingForms = z.array(buyingForm)
 
 /** What can be compared: every product that a style gives, with how many forms have a price today. */

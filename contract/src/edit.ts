@@ -4,7 +4,7 @@ import type { FabricationEdit, FabricationRecord } from './fabrication.ts'
 export function editOf(record: FabricationRecord, changes: Partial<FabricationEdit> = {}): FabricationEdit {
   const { id: _id, currency: _currency, item: _item, style: _style, species: _species, ...rest } = record
   const { startedAt: _startedAt, closedAt: _closedAt, updatedAt: _updatedAt, ...planned } = rest
-  const { styleId: _styleId, units: _units, rhythm: _rhythm, drawing: _drawing, ...board } = planned
+  const { styleId: _styleId, lotId: _lotId, units: _units, rhythm: _rhythm, drawing: _drawing, ...board } = planned
   const { steps: _steps, choices: _choices, ...editable } = board
   return { ...editable, ...changes }
 }

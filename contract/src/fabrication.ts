@@ -99,6 +99,8 @@ export const fabricationRecord = editFields
     style: name,
     species: z.enum(SPECIES).nullable(),
     styleId: id.nullable(),
+    /** The raw lot that it was cut from, where it was received here. */
+    lotId: id.nullable(),
     /** Birds, fish, loins or racks in the batch. */
     units: positiveCount,
     /** Bird by bird, or one step for all birds. */
@@ -123,6 +125,7 @@ export const fabricationStart = z.strictObject({
   cookId: id.nullable(),
   supplier: name.nullable(),
   lot: name.nullable(),
+  lotId: id.nullable().default(null),
   date: day,
   startedAt: instant,
   rhythm: z.enum(RHYTHMS).default('unit'),

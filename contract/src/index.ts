@@ -16,11 +16,14 @@ export {
   articlePrice,
   articleRows,
   buyingForms,
+  priceLineFields,
   products,
   supplier,
   suppliers,
   turnedRows,
 } from './buying.ts'
+export type { ClaimedFault } from './claim-csv.ts'
+export { claimCsv } from './claim-csv.ts'
 export type { DecodedText } from './decode-text.ts'
 export { decodeText } from './decode-text.ts'
 export { editOf } from './edit.ts'
@@ -76,6 +79,8 @@ export { priceListCsv } from './price-list-csv.ts'
 export type { PriceIssue, PriceIssueCode, PriceListContext } from './price-row.ts'
 export type { Problem, ProblemCode } from './problem.ts'
 export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
+export type { Lot, LotCase, LotCheck, LotPhoto, LotRow, LotTrace } from './receiving.ts'
+export { lot, lotPhoto, lotRows, lotTrace } from './receiving.ts'
 export type { ScaleLine, ScaleReading, ScaleState, ScaleStatus } from './scale-line.ts'
 export { formatScaleLine, parseScaleLine, scaleCommand, scaleReading, scaleStatus, standInLoad } from './scale-line.ts'
 export type {

@@ -4,6 +4,8 @@ import Fastify, { type FastifyServerOptions } from 'fastify'
 import { createJsonSchemaTransform, jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import type { Sequelize } from 'sequelize'
 import { appraisalRoutes } from './appraisal/routes.ts'
+import { priceListRoutes } from './buying/price-list-routes.ts'
+import { buyingRoutes } from './buying/routes.ts'
 import { cautionRoutes } from './cautions/routes.ts'
 import { containerRoutes } from './containers/routes.ts'
 import { readingRoutes } from './fabrication/reading-routes.ts'
@@ -14,6 +16,7 @@ import { answerWithProblems } from './http/problems.ts'
 import { withSchemas } from './http/schemas.ts'
 import { secureAnswer } from './http/security.ts'
 import { kitchenRoutes } from './kitchen/routes.ts'
+import { receivingRoutes } from './receiving/routes.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
 import { styleRoutes } from './style/routes.ts'
@@ -27,6 +30,8 @@ export interface AppOptions {
   logger?: FastifyServerOptions['logger']
   /** Folder of the built pages; null to serve the API alone. */
   pages?: string | null
+  /** Where a price feed answers, `http://host:port`; null for none. */
+  priceFeed?: string | null
 }
 
 /** Builds the server without listening, so that tests can inject requests into it. */
@@ -36,6 +41,7 @@ export async function buildApp({
   clock = { now: () => new Date() },
   logger = false,
   pages = null,
+  priceFeed = null,
 }: AppOptions) {
   const app = Fastify({
     bodyLimit: BODY_LIMIT_BYTES,
@@ -58,6 +64,8 @@ export async function buildApp({
     appraisalRoutes(server)
     readingRoutes(server, database)
     scaleRoutes(server, scale)
+    // Told step by step: compressing it would hold the steps back.
+    priceListRoutes(server, database, clock, priceFeed)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope)
@@ -68,6 +76,8 @@ export async function buildApp({
     containerRoutes(server, database)
     cautionRoutes(server, database)
     fabricationRoutes(server, database, clock)
+    buyingRoutes(server, database, clock)
+    receivingRoutes(server, database, clock)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

@@ -12,6 +12,7 @@ const environment = z.object({
     .string()
     .regex(/^[^\s:]+:\d{1,5}$|^\[[0-9a-f:]+\]:\d{1,5}$/i, 'must be host:port')
     .optional(),
+  FLEAM_PRICE_FEED: z.url({ protocol: /^https?$/ }).optional(),
   FLEAM_PAGES: z.string().optional(),
   FLEAM_LOG: z.enum(['info', 'warn', 'error']).default('warn'),
 })

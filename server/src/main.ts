@@ -14,6 +14,7 @@ const app = await buildApp({
   scale,
   logger: { level: environment.FLEAM_LOG },
   pages: environment.FLEAM_PAGES ?? null,
+  priceFeed: environment.FLEAM_PRICE_FEED ?? null,
 })
 
 /** Until the database is there and its schema up to date, `/api/health` says so and the rest answers 503. */

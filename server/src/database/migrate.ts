@@ -2,11 +2,13 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { up as foundation } from './migrations/001-foundation.ts'
 import { up as bench } from './migrations/002-bench.ts'
+import { up as buying } from './migrations/003-buying.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
   { name: '001-foundation', up: foundation },
   { name: '002-bench', up: bench },
+  { name: '003-buying', up: buying },
 ]
 
 function migrator(database: Sequelize) {

@@ -32,6 +32,21 @@ export async function insertRows(
   })
 }
 
+/** Writes columns of one row of a kitchen. */
+export async function updateRow(
+  database: Sequelize,
+  table: string,
+  key: { kitchenId: string; id: string },
+  columns: SqlParameters,
+  transaction?: Transaction,
+): Promise<void> {
+  const sets = Object.keys(columns).map((column) => `${column} = :${column}`)
+  await database.query(`UPDATE ${table} SET ${sets.join(', ')} WHERE kitchen_id = :kitchenId AND id = :id`, {
+    replacements: { ...columns, ...key },
+    ...(transaction ? { transaction } : {}),
+  })
+}
+
 interface BareConnection {
   query: (sql: string, values: unknown[], done: (error: Error | null) => void) => void
 }

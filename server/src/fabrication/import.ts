@@ -26,6 +26,7 @@ export async function importDocument(
     style: document.style,
     species: null,
     styleId: null,
+    lotId: null,
     units: document.purchase.pieces ?? 1,
     rhythm: 'unit',
     drawing: null,

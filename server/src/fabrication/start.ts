@@ -2,9 +2,11 @@ import type { FabricationRecord, FabricationState, FabricationStep, FabricationW
 import { type PlannedPile, type SettledStyle, settleStyle } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
 import { v7 as newId } from 'uuid'
+import { offersOfStyle } from '../buying/offers.ts'
 import { Refusal } from '../http/problems.ts'
 import { requireKitchen } from '../kitchen/service.ts'
 import { cooks, offers } from '../kitchen/store.ts'
+import { requireLot } from '../receiving/service.ts'
 import { type KnownStyle, requireStyle } from '../style/service.ts'
 import { insertOnce } from './insert-once.ts'
 import { requireState } from './service.ts'
@@ -77,8 +79,13 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
     })
   const last = (await store.latestOfStyle(database, kitchenId, known.item.name, known.style.name))?.record
   refuseUnknownChoices(known, wish.chosen)
+  if (wish.lotId !== null) await requireLot(database, kitchenId, wish.lotId)
   const settled = settleStyle(known.style, wish.chosen)
-  const ownOffers = (await offers(database, kitchenId)).filter((each) => each.styleId === known.style.id)
+  const listed = await offersOfStyle(database, kitchen, known.item.name, known.style, wish.date)
+  const said = (await offers(database, kitchenId)).filter((each) => each.styleId === known.style.id)
+  // The price book knows today's price of an offer that was said once.
+  const saidOnly = said.map((each) => each.offer).filter((each) => !listed.some(({ name }) => name === each.name))
+  const ownOffers = [...listed, ...saidOnly]
   const record: FabricationRecord = {
     id: wish.id,
     version: 1,
@@ -87,6 +94,7 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
     style: known.style.name,
     species: known.item.species,
     styleId: known.style.id,
+    lotId: wish.lotId,
     units: wish.units,
     rhythm: wish.rhythm,
     drawing: known.item.drawing,
@@ -104,7 +112,7 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
     ],
     consumables: consumablesOf(known, wish.units, last),
     piles: plannedPiles(settled, wish.units, last),
-    offers: ownOffers.length > 0 ? ownOffers.map((each) => each.offer) : (last?.offers ?? []),
+    offers: ownOffers.length > 0 ? ownOffers : (last?.offers ?? []),
     creditPolicy: 'used',
     allocation: 'value',
     confirmed: false,

@@ -137,6 +137,41 @@ export async function latestOfStyle(
   return state ?? null
 }
 
+/** The latest finished fabrications of a style, newest first. */
+export async function closedOfStyle(
+  database: Sequelize,
+  kitchenId: string,
+  styleId: string,
+  limit: number,
+): Promise<FabricationState[]> {
+  const rows = await select(
+    database,
+    `SELECT * FROM fabrications WHERE kitchen_id = :kitchenId AND style_id = :styleId AND status = 'closed'
+     ORDER BY started_at DESC, id DESC LIMIT :limit`,
+    { kitchenId, styleId, limit },
+  )
+  return statesOf(database, kitchenId, rows)
+}
+
+/** The newest finished fabrication of every style. */
+export async function latestOfEachStyle(database: Sequelize, kitchenId: string): Promise<FabricationState[]> {
+  const rows = await select(
+    database,
+    `SELECT * FROM (
+       SELECT fabrications.*, ROW_NUMBER() OVER (PARTITION BY style_id ORDER BY started_at DESC, id DESC) AS place
+       FROM fabrications WHERE kitchen_id = :kitchenId AND status = 'closed' AND style_id IS NOT NULL
+     ) AS ranked WHERE place = 1 ORDER BY started_at DESC, id DESC`,
+    { kitchenId },
+  )
+  return statesOf(database, kitchenId, rows)
+}
+
+/** Fabrications that were cut from a lot, oldest first. */
+export async function statesOfLot(database: Sequelize, kitchenId: string, lotId: string): Promise<FabricationState[]> {
+  const sql = 'SELECT * FROM fabrications WHERE kitchen_id = :kitchenId AND lot_id = :lotId ORDER BY started_at, id'
+  return statesOf(database, kitchenId, await select(database, sql, { kitchenId, lotId }))
+}
+
 export async function insertRecord(
   database: Sequelize,
   kitchenId: string,

@@ -58,9 +58,9 @@ function refusalOf(error: unknown): Refusal | null {
     : null
 }
 
-function send(reply: FastifyReply, { code, message, options }: Refusal) {
+function bodyOf({ code, message, options }: Refusal): Problem {
   const { status, title } = PROBLEMS[code]
-  const body: Problem = {
+  return {
     type: `/problems/${code}`,
     title,
     status,
@@ -70,6 +70,16 @@ function send(reply: FastifyReply, { code, message, options }: Refusal) {
     kept: options.kept ?? NOTHING_CHANGED,
     ...(options.current === undefined ? {} : { current: options.current }),
   }
+}
+
+const mistake = () => new Refusal('internal', 'It has been written to the log.')
+
+/** What an error is to a client whose answer has begun already. */
+export const problemOf = (error: unknown): Problem => bodyOf(refusalOf(error) ?? mistake())
+
+function send(reply: FastifyReply, refusal: Refusal) {
+  const body = bodyOf(refusal)
+  const { status } = body
   if (status === 503) reply.header('retry-after', '1')
   return reply.status(status).type('application/problem+json').send(JSON.stringify(body))
 }
@@ -79,7 +89,7 @@ export function answerWithProblems(app: FastifyInstance): void {
   app.setErrorHandler((error, request, reply) => {
     const refusal = refusalOf(error)
     if (!refusal) request.log.error(error)
-    return send(reply, refusal ?? new Refusal('internal', 'It has been written to the log.'))
+    return send(reply, refusal ?? mistake())
   })
 }
 

@@ -1,6 +1,16 @@
 import type { Item, ItemEdit, Style } from '@fleam/contract'
 import type { Sequelize, Transaction } from 'sequelize'
-import { insertRows, json, number, numberOrNull, type Row, select, text, textOrNull } from '../database/rows.ts'
+import {
+  insertRows,
+  json,
+  number,
+  numberOrNull,
+  type Row,
+  select,
+  text,
+  textOrNull,
+  updateRow,
+} from '../database/rows.ts'
 
 type StylePile = Style['piles'][number]
 
@@ -173,7 +183,7 @@ export async function lockStyle(
 /** Writes what the kitchen says of a style; records made before keep their own copy. */
 export async function replaceStyle(database: Sequelize, kitchenId: string, style: Style, transaction: Transaction) {
   const key = { kitchenId, id: style.id }
-  await update(database, 'styles', key, { ...styleColumns(style), version: style.version }, transaction)
+  await updateRow(database, 'styles', key, { ...styleColumns(style), version: style.version }, transaction)
   await database.query('DELETE FROM style_piles WHERE kitchen_id = :kitchenId AND style_id = :id', {
     replacements: key,
     transaction,
@@ -182,18 +192,4 @@ export async function replaceStyle(database: Sequelize, kitchenId: string, style
 }
 
 export const replaceItem = (database: Sequelize, kitchenId: string, id: string, edit: ItemEdit) =>
-  update(database, 'items', { kitchenId, id }, itemColumns(edit))
-
-async function update(
-  database: Sequelize,
-  table: string,
-  key: { kitchenId: string; id: string },
-  columns: Record<string, unknown>,
-  transaction?: Transaction,
-): Promise<void> {
-  const sets = Object.keys(columns).map((column) => `${column} = :${column}`)
-  await database.query(`UPDATE ${table} SET ${sets.join(', ')} WHERE kitchen_id = :kitchenId AND id = :id`, {
-    replacements: { ...columns, ...key },
-    ...(transaction ? { transaction } : {}),
-  })
-}
+  updateRow(database, 'items', { kitchenId, id }, itemColumns(edit))

@@ -27,6 +27,7 @@ const RECORD: FabricationRecord = {
   style: 'Supremes',
   species: 'poultry',
   styleId: null,
+  lotId: null,
   units: 6,
   rhythm: 'unit',
   drawing: 'bird',

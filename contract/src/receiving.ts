@@ -1,0 +1,103 @@
+import { z } from 'zod'
+import { fabricationDocument, price } from './fabrication-document.ts'
+import { day, grams, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
+
+/** One case of a lot: what its label or the invoice says, and what the scale said. */
+export const lotCase = z.strictObject({
+  id,
+  /** What was scanned; null for a case without a label. */
+  label: z.string().max(400).nullable(),
+  serial: z.string().max(40).nullable(),
+  invoiceWeight: positiveGrams,
+  weighed: grams.nullable(),
+})
+export type LotCase = z.infer<typeof lotCase>
+
+/** What was looked at before the driver left. */
+export const lotCheck = z.strictObject({
+  checkId: z.string().max(40),
+  isFault: z.boolean(),
+  value: z.number().min(-100).max(100_000).nullable(),
+  note: z.string().trim().max(600).nullable(),
+})
+export type LotCheck = z.infer<typeof lotCheck>
+
+const MOST_CASES = 500
+
+const lotFields = {
+  item: name,
+  supplier: name,
+  /** The supplier's lot; null where the label has none. */
+  code: name.nullable(),
+  gtin: z
+    .string()
+    .regex(/^\d{14}$/, 'must have 14 digits')
+    .nullable(),
+  price,
+  /** Delivery and other charges on the invoice. */
+  extras: money.nullable(),
+  pieces: positiveCount.nullable(),
+  receivedOn: day,
+  productionDate: day.nullable(),
+  useBy: day.nullable(),
+  openedOn: day.nullable(),
+  isFinished: z.boolean(),
+  notes: notes.nullable(),
+  cases: z.array(lotCase).min(1).max(MOST_CASES),
+  checks: z.array(lotCheck).max(40),
+}
+
+function refuseLot(
+  value: {
+    price: { per: string }
+    pieces: number | null
+    cases: readonly { id: string }[]
+    checks: readonly { checkId: string }[]
+  },
+  context: z.RefinementCtx,
+): void {
+  const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
+  if (value.price.per === 'piece' && value.pieces === null) refuse(['pieces'], 'is needed for a price per piece')
+  value.cases.forEach((each, at) => {
+    if (value.cases.findIndex((other) => other.id === each.id) !== at) refuse(['cases', at, 'id'], 'is there twice')
+  })
+  value.checks.forEach((each, at) => {
+    if (value.checks.findIndex((other) => other.checkId === each.checkId) !== at) {
+      refuse(['checks', at, 'checkId'], 'is there twice')
+    }
+  })
+}
+
+/** A lot as it was received; `version` is the one it was read at, and a stale one gets 409. */
+export const lot = z
+  .strictObject({ ...lotFields, id, version: positiveCount.default(1) })
+  .superRefine(refuseLot)
+  .meta({ id: 'Lot' })
+export type Lot = z.infer<typeof lot>
+
+/** A lot with what fabrications have taken from it, grams. */
+export const lotRow = z.object({ lot, usedWeight: grams }).meta({ id: 'LotRow' })
+export const lotRows = z.array(lotRow)
+export type LotRow = z.infer<typeof lotRow>
+
+/** Everything that is known of a lot, forward to what was made of it. */
+export const lotTrace = z
+  .object({
+    lot,
+    usedWeight: grams,
+    photos: z.array(z.object({ id, takenAt: instant })),
+    fabrications: z.array(z.object({ id, status: z.enum(['open', 'closed']), document: fabricationDocument })),
+  })
+  .meta({ id: 'LotTrace' })
+export type LotTrace = z.infer<typeof lotTrace>
+
+/** A picture of a lot, taken with the device: JPEG as base64, made small before it is sent. */
+export const lotPhoto = z.strictObject({
+  id,
+  takenAt: instant,
+  picture: z
+    .string()
+    .max(1_000_000)
+    .regex(/^\/9j\/[A-Za-z0-9+/=]*$/, 'must be a JPEG as base64'),
+})
+export type LotPhoto = z.infer<typeof lotPhoto>

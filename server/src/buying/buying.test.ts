@@ -1,0 +1,250 @@
+import type { ArticleRows, FabricationState, Item, Kitchen, PriceListLine } from '@fleam/contract'
+import { type Appraisal, type BuyingForm, compareForms, type FabricationDocument, type TrueCost } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+import { openTestApp, send, setUpKitchen, startOf, type TestApp, weighing } from '../../test/harness.ts'
+
+let test_: TestApp
+let kitchen: Kitchen
+const path = (suffix: string) => `/api/kitchens/${kitchen.id}${suffix}`
+const SUPREMES = 'Chicken: supremes'
+const today = new Date().toISOString().slice(0, 10)
+
+const line = (changes: Partial<PriceListLine> = {}): PriceListLine => ({
+  supplier: 'Ostravale Poultry Yard',
+  code: 'C1',
+  name: 'Chicken',
+  kind: 'whole',
+  item: 'Chicken, eviscerated',
+  product: null,
+  price: { amount: 3.1, per: 'kg' },
+  pieceWeight: 2100,
+  packPieces: null,
+  packWeight: null,
+  usableShare: null,
+  handlingMinutesPerPiece: null,
+  delivery: null,
+  minimumOrder: null,
+  from: '2026-01-01',
+  until: null,
+  ...changes,
+})
+const ready = (changes: Partial<PriceListLine> = {}) =>
+  line({
+    supplier: 'Plattenkar Provisions',
+    code: 'S20',
+    name: 'Supremes, 20 x 280 g',
+    kind: 'ready',
+    item: null,
+    product: SUPREMES,
+    price: { amount: 76, per: 'case' },
+    pieceWeight: 280,
+    packPieces: 20,
+    usableShare: 0.97,
+    handlingMinutesPerPiece: 0.2,
+    ...changes,
+  })
+const add = (each: PriceListLine) => send(test_, 'POST', path('/prices'), each)
+const articles = async (query = ''): Promise<ArticleRows> => (await send(test_, 'GET', path(`/articles${query}`))).body
+const forms = async (): Promise<BuyingForm[]> =>
+  (await send(test_, 'GET', path(`/forms?product=${encodeURIComponent(SUPREMES)}`))).body
+
+beforeAll(async () => {
+  test_ = await openTestApp()
+})
+beforeEach(async () => {
+  kitchen = await setUpKitchen(test_)
+})
+afterAll(() => test_.close())
+
+describe('the price book', () => {
+  test('keeps every price, and says which holds today', async () => {
+    await add(line())
+    await add(line({ price: { amount: 3.4, per: 'kg' }, from: '2026-06-01' }))
+    await add(line({ price: { amount: 9, per: 'kg' }, from: '2999-01-01' }))
+    const { rows, total } = await articles()
+    expect(total).toBe(1)
+    expect(rows[0]).toMatchObject({ prices: 3, current: { price: { amount: 3.4, per: 'kg' }, source: 'typed' } })
+    const { body } = await send(test_, 'GET', path(`/articles/${rows[0]?.article.id}`))
+    expect(body.prices.map((price: { price: { amount: number } }) => price.price.amount)).toEqual([3.1, 3.4, 9])
+  })
+
+  test('refuses a price that contradicts another, and one for what is not here', async () => {
+    await add(line())
+    const twice = await add(line({ price: { amount: 4, per: 'kg' } }))
+    expect([twice.status, twice.body.code, twice.body.kept]).toEqual([
+      422,
+      'price-list-wrong',
+      'Nothing of the list was taken in.',
+    ])
+    const stranger = await add(line({ code: 'X', item: 'Dodo' }))
+    expect([stranger.status, stranger.body.issues[0].path]).toEqual([400, 'item'])
+    const ended = await add(line({ code: 'Y', until: '2025-01-01' }))
+    expect([ended.status, ended.body.issues[0].path]).toEqual([400, 'until'])
+    expect((await articles()).total).toBe(1)
+  })
+
+  test('finds by any words, whatever their case or accents, and by nothing that is a pattern', async () => {
+    await add(line())
+    await add(line({ code: 'R1', name: 'Rehrücken 100 %', item: null }))
+    expect((await articles('?words=rehrucken')).total).toBe(1)
+    expect((await articles('?words=yard%20CHICKEN')).total).toBe(1)
+    expect((await articles('?words=%25')).total).toBe(1)
+    expect((await articles('?words=_____________')).total).toBe(0)
+    expect((await articles('?tied=true')).total).toBe(1)
+  })
+
+  test('is no other kitchen’s business', async () => {
+    await add(line())
+    const id = (await articles()).rows[0]?.article.id
+    const other = await setUpKitchen(test_, 'Other')
+    expect((await send(test_, 'GET', `/api/kitchens/${other.id}/articles/${id}`)).status).toBe(404)
+    expect((await send(test_, 'GET', `/api/kitchens/${other.id}/articles`)).body.total).toBe(0)
+    expect((await send(test_, 'GET', `/api/kitchens/${newId()}/price-list.csv`)).status).toBe(404)
+  })
+
+  test('keeps a supplier’s terms, and a price without its own has them', async () => {
+    await add(line())
+    const [supplier] = (await send(test_, 'GET', path('/suppliers'))).body
+    const { body } = await send(test_, 'PUT', path('/suppliers'), { ...supplier, delivery: 12, minimumOrder: 40 })
+    expect(body).toEqual([{ ...supplier, delivery: 12, minimumOrder: 40 }])
+    expect((await forms())[0]?.quote).toMatchObject({ delivery: 12, minimumOrder: 40 })
+  })
+})
+
+describe('true cost', () => {
+  const wish = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
+
+  test('every form of a product, from every supplier, agrees with the appraisal of the same numbers', async () => {
+    await add(line())
+    await add(line({ supplier: 'Brindlemere Meats', price: { amount: 2.9, per: 'kg' } }))
+    await add(ready())
+    const found = await forms()
+    expect(found.map((form) => form.kind)).toEqual(['whole', 'whole', 'ready'])
+    const { ranked } = compareForms(found, wish)
+    const bought = ranked.find((each) => each.form.kind === 'ready') as TrueCost
+    for (const cost of ranked) {
+      if (!('document' in cost.basis)) continue
+      const { status, body } = await send(test_, 'POST', '/api/appraise', cost.basis.document)
+      expect(status).toBe(200)
+      const appraisal = body as Appraisal
+      expect(appraisal.cost.ap).toBeCloseTo(cost.outlay, 9)
+      expect(appraisal.piles.find((pile) => pile.name === 'supremes')?.costPerKg).toBeCloseTo(cost.costPerKg, 9)
+      expect(appraisal.comparisons[0]?.buyPerPortionSameWeight).toBeCloseTo(bought.costPerPlate, 9)
+    }
+  })
+
+  test('rests on the kitchen’s own yield after three tests, blended before, assumed at first', async () => {
+    await add(line())
+    const shareOf = async () => {
+      const [form] = await forms()
+      return form?.kind === 'whole' ? form.piles.find((pile) => pile.name === 'supremes')?.share : undefined
+    }
+    expect(await shareOf()).toMatchObject({ basis: 'assumed', value: 0.27 })
+    await closedRecord()
+    expect(await shareOf()).toMatchObject({ basis: 'blended', tests: 1 })
+    await closedRecord()
+    await closedRecord()
+    const own = await shareOf()
+    expect(own).toMatchObject({ basis: 'own', tests: 3 })
+    expect(own?.value).toBeCloseTo(3000 / 12600, 9)
+  })
+
+  test('a record whose weights do not add up says nothing', async () => {
+    await add(line())
+    await closedRecord({ bones: 0 })
+    const [form] = await forms()
+    expect(form?.kind === 'whole' && form.piles[0]?.share.basis).toBe('assumed')
+  })
+
+  test('what can be compared is listed, what has most prices first', async () => {
+    await add(line())
+    await add(ready())
+    const { body } = await send(test_, 'GET', path('/products'))
+    const supremes = body.find((each: { name: string }) => each.name === SUPREMES)
+    expect(supremes).toEqual({ name: SUPREMES, pile: 'supremes', plateWeight: 280, forms: 2 })
+    expect(body[0].forms).toBeGreaterThanOrEqual(body[1].forms)
+  })
+})
+
+/** Six chickens, weighed and finished: 3 kg of supremes, and what is left on the bones. */
+async function closedRecord({
+  bones = 9400,
+  supplier = 'Ostravale Poultry Yard',
+  price = 3.1,
+} = {}): Promise<FabricationState> {
+  const items: Item[] = (await send(test_, 'GET', path('/items'))).body
+  const style = items[0]?.styles.find((each) => each.name.startsWith('Supremes'))
+  const wish = startOf(style?.id as string)
+  const purchase = { price: { amount: price, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540, extras: 3 }
+  const started = await send(test_, 'POST', path('/fabrications'), { ...wish, purchase, supplier })
+  const { record } = started.body as FabricationState
+  const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id as string
+  const readings = [
+    weighing(pileId('supremes'), 3000),
+    ...(bones > 0 ? [weighing(pileId('bones and back'), bones)] : []),
+  ]
+  await send(test_, 'POST', path(`/fabrications/${record.id}/readings`), { readings })
+  const piles = record.piles.map((pile) =>
+    pile.name === 'supremes'
+      ? { ...pile, target: null, low: null, high: null, weighing: 'whole' as const, portions: 12 }
+      : pile,
+  )
+  const {
+    id: _id,
+    currency: _c,
+    item: _i,
+    style: _s,
+    species: _sp,
+    startedAt: _st,
+    closedAt: _cl,
+    updatedAt: _u,
+    ...rest
+  } = record
+  const {
+    styleId: _style,
+    lotId: _lot,
+    units: _un,
+    rhythm: _r,
+    drawing: _d,
+    steps: _steps,
+    choices: _ch,
+    ...edit
+  } = rest
+  const closed = await send(test_, 'PUT', path(`/fabrications/${record.id}`), { ...edit, piles, status: 'closed' })
+  if (closed.status !== 200) throw new Error(JSON.stringify(closed.body))
+  return closed.body
+}
+
+describe('a new price', () => {
+  test('that turns the verdict of a record is told, with what it was and is', async () => {
+    await add(ready({ from: '2026-01-01' }))
+    await add(line({ price: { amount: 1, per: 'kg' } }))
+    const { record } = await closedRecord({ price: 1 })
+    expect(record.offers.map((offer) => offer.name)).toEqual(['Supremes, 20 x 280 g'])
+    expect((await send(test_, 'GET', path('/turned'))).body).toEqual([])
+    await add(line({ price: { amount: 8, per: 'kg' }, from: today }))
+    const { body } = await send(test_, 'GET', path('/turned'))
+    expect(body).toHaveLength(1)
+    expect(body[0]).toMatchObject({
+      id: record.id,
+      changes: [{ kind: 'purchase', price: { amount: 8, per: 'kg' }, since: today }],
+    })
+    expect((body[0].document as FabricationDocument).purchase.price.amount).toBe(1)
+  })
+
+  test('of another supplier, or in another unit, turns nothing', async () => {
+    await add(ready())
+    await closedRecord()
+    await add(line({ supplier: 'Brindlemere Meats', price: { amount: 9, per: 'kg' } }))
+    await add(line({ price: { amount: 40, per: 'piece' } }))
+    expect((await send(test_, 'GET', path('/turned'))).body).toEqual([])
+  })
+
+  test('shows what rests on the article', async () => {
+    await add(line())
+    const { record } = await closedRecord()
+    const { article } = (await articles()).rows[0] as ArticleRows['rows'][number]
+    const { body } = await send(test_, 'GET', path(`/articles/${article.id}`))
+    expect(body.records.map((each: { id: string }) => each.id)).toEqual([record.id])
+  })
+})

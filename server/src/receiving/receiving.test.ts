@@ -1,0 +1,131 @@
+import type { FabricationState, Item, Kitchen, Lot } from '@fleam/contract'
+import { v7 as newId } from 'uuid'
+import { openTestApp, send, setUpKitchen, startOf, type TestApp, weighing } from '../../test/harness.ts'
+
+let test_: TestApp
+let kitchen: Kitchen
+const path = (suffix: string) => `/api/kitchens/${kitchen.id}${suffix}`
+
+beforeAll(async () => {
+  test_ = await openTestApp()
+})
+beforeEach(async () => {
+  kitchen = await setUpKitchen(test_)
+})
+afterAll(() => test_.close())
+
+const lot = (changes: Partial<Lot> = {}): Lot => ({
+  id: newId(),
+  version: 1,
+  item: 'Chicken, eviscerated',
+  supplier: 'Ostravale Poultry Yard',
+  code: 'L-4471',
+  gtin: '09012345000127',
+  price: { amount: 4, per: 'kg' },
+  extras: null,
+  pieces: 12,
+  receivedOn: '2026-11-23',
+  productionDate: '2026-11-21',
+  useBy: '2026-12-02',
+  openedOn: null,
+  isFinished: false,
+  notes: null,
+  cases: [
+    { id: newId(), label: '(10)L-4471', serial: '1', invoiceWeight: 12_600, weighed: 12_300 },
+    { id: newId(), label: null, serial: null, invoiceWeight: 12_600, weighed: null },
+  ],
+  checks: [
+    { checkId: 'skin', isFault: true, value: null, note: 'two torn' },
+    { checkId: 'temperature', isFault: false, value: 3.5, note: null },
+  ],
+  ...changes,
+})
+const receive = (each: Lot) => send(test_, 'POST', path('/lots'), each)
+
+test('a delivery is taken in whole, and sent twice it is there once', async () => {
+  const sent = lot()
+  expect(await receive(sent)).toMatchObject({ status: 201, body: sent })
+  expect((await receive({ ...sent, notes: 'again' })).body.notes).toBeNull()
+  const { body } = await send(test_, 'GET', path('/lots'))
+  expect(body).toEqual([{ lot: sent, usedWeight: 0 }])
+})
+
+test('is refused by field where something is wrong', async () => {
+  const refusals = await Promise.all([
+    receive(lot({ item: 'Dodo' })),
+    receive(lot({ cases: [] })),
+    receive(lot({ price: { amount: 4, per: 'piece' }, pieces: null })),
+    receive(lot({ gtin: '123' })),
+  ])
+  expect(refusals.map(({ status, body }) => [status, body.issues[0].path])).toEqual([
+    [400, 'item'],
+    [400, 'cases'],
+    [400, 'pieces'],
+    [400, 'gtin'],
+  ])
+  expect((await send(test_, 'GET', path('/lots'))).body).toEqual([])
+})
+
+test('is changed at its version, and a stale change is shown what stands', async () => {
+  const sent = lot()
+  await receive(sent)
+  const opened = { ...sent, openedOn: '2026-11-24', checks: [] }
+  expect((await send(test_, 'PUT', path(`/lots/${sent.id}`), opened)).body).toEqual({ ...opened, version: 2 })
+  const stale = await send(test_, 'PUT', path(`/lots/${sent.id}`), { ...sent, isFinished: true })
+  expect([stale.status, stale.body.current.openedOn]).toEqual([409, '2026-11-24'])
+})
+
+test('feeds a fabrication, and is found from what was made of it, forward and back', async () => {
+  const sent = lot()
+  await receive(sent)
+  const items: Item[] = (await send(test_, 'GET', path('/items'))).body
+  const wish = { ...startOf(items[0]?.styles[0]?.id as string), lot: sent.code, lotId: sent.id }
+  const { record } = (await send(test_, 'POST', path('/fabrications'), wish)).body as FabricationState
+  expect([record.lot, record.lotId]).toEqual(['L-4471', sent.id])
+  const pile = record.piles[0]
+  await send(test_, 'POST', path(`/fabrications/${record.id}/readings`), {
+    readings: [weighing(pile?.id as string, 281)],
+  })
+  const { body } = await send(test_, 'GET', path(`/lots/${sent.id}`))
+  expect(body).toMatchObject({ usedWeight: 12_600, fabrications: [{ id: record.id, status: 'open' }] })
+  expect(body.fabrications[0].document.piles[0].pieces).toEqual([281])
+  expect((await send(test_, 'GET', path('/lots?words=4471'))).body[0].usedWeight).toBe(12_600)
+  expect((await send(test_, 'GET', path('/lots?words=turbot'))).body).toEqual([])
+})
+
+test('a fabrication of a lot that is not here is refused', async () => {
+  const items: Item[] = (await send(test_, 'GET', path('/items'))).body
+  const wish = { ...startOf(items[0]?.styles[0]?.id as string), lotId: newId() }
+  expect((await send(test_, 'POST', path('/fabrications'), wish)).status).toBe(404)
+})
+
+test('what is missing and what is wrong go into the claim', async () => {
+  const sent = lot()
+  await receive(sent)
+  const { body } = await test_.app.inject({ method: 'GET', url: path(`/lots/${sent.id}/claim.csv`) })
+  const rows = body.trim().split('\r\n')
+  expect(rows[0]).toContain('claim (EUR)')
+  expect(rows[1]).toContain('case 1 (1),12600,12300,300,1.2')
+  expect(rows.find((row) => row.includes('in all'))).toContain('25200,24900,300,1.2')
+  expect(rows.at(-1)).toContain('Skin: skin torn')
+  expect(rows.at(-1)).toContain('two torn')
+})
+
+test('a picture is kept and shown; anything else is refused', async () => {
+  const sent = lot()
+  await receive(sent)
+  const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3])
+  const photo = { id: newId(), takenAt: '2026-11-23T09:00:00.000Z', picture: jpeg.toString('base64') }
+  const kept = await send(test_, 'POST', path(`/lots/${sent.id}/photos`), photo)
+  expect([kept.status, kept.body]).toEqual([201, [{ id: photo.id, takenAt: photo.takenAt }]])
+  const shown = await test_.app.inject({ method: 'GET', url: path(`/lots/${sent.id}/photos/${photo.id}`) })
+  expect(shown.headers['content-type']).toBe('image/jpeg')
+  expect(shown.rawPayload).toEqual(jpeg)
+  const wrong = await send(test_, 'POST', path(`/lots/${sent.id}/photos`), { ...photo, picture: 'iVBORw0KGgo=' })
+  expect([wrong.status, wrong.body.issues[0].path]).toEqual([400, 'picture'])
+  const other = await setUpKitchen(test_, 'Other')
+  expect(
+    (await test_.app.inject({ method: 'GET', url: `/api/kitchens/${other.id}/lots/${sent.id}/photos/${photo.id}` }))
+      .statusCode,
+  ).toBe(404)
+})
