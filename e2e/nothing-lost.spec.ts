@@ -45,7 +45,7 @@ test('a tab that dies without a network leaves its readings to the next one', as
 test('a server that is killed in the middle of weighing comes back with everything', async ({ page, request, own }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   await typeWeight(page, '284')
-  const [, server] = (JSON.parse(readFileSync(`${own.dataFolder}/running.json`, 'utf8')) as { children: number[] })
+  const [, , server] = (JSON.parse(readFileSync(`${own.dataFolder}/running.json`, 'utf8')) as { children: number[] })
     .children
   process.kill(server as number, 'SIGKILL')
   for (const weight of WEIGHTS) await typeWeight(page, weight)

@@ -61,7 +61,8 @@ export class House {
     if (this.#options.databaseUrl === null) await step('database', () => this.#startDatabase())
     else this.#databaseUrl = this.#options.databaseUrl
     const scale = await this.#startScale()
-    await step('server', () => this.#startServer(scale))
+    const feed = await this.#startFeed()
+    await step('server', () => this.#startServer(scale, feed))
     if (this.#options.isDemo) await step('demo kitchens', () => loadDemo(this.url, new Date()))
   }
 
@@ -100,12 +101,23 @@ export class House {
     return `127.0.0.1:${port}`
   }
 
-  async #startServer(scale: string | null): Promise<void> {
+  /** The price feed of the demo; null where there is none. */
+  async #startFeed(): Promise<string | null> {
+    if (!this.#options.isDemo) return null
+    const port = await findFreePort()
+    await step('simulated price feed', () =>
+      this.#keepRunning('price feed', 'devices/src/feed-main.ts', { FLEAM_FEED_PORT: String(port) }),
+    )
+    return `http://127.0.0.1:${port}`
+  }
+
+  async #startServer(scale: string | null, feed: string | null): Promise<void> {
     this.#keepRunning('server', 'server/src/main.ts', {
       FLEAM_PORT: String(this.#options.port),
       FLEAM_DATABASE_URL: this.#databaseUrl,
       FLEAM_PAGES: resolve('web/dist'),
       ...(scale === null ? {} : { FLEAM_SCALE: scale }),
+      ...(feed === null ? {} : { FLEAM_PRICE_FEED: feed }),
     })
     await until(() => this.#isHealthy(), { timeoutMs: READY_MS, everyMs: 50 })
   }
@@ -154,7 +166,7 @@ function readState(folder: string): RunningState | null {
   return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as RunningState) : null
 }
 
-const OUR_PROGRAMS = /tools\/main\.ts|server\/src\/main\.ts|devices\/src\/scale-main\.ts|mariadbd/
+const OUR_PROGRAMS = /tools\/main\.ts|server\/src\/main\.ts|devices\/src\/(?:scale|feed)-main\.ts|mariadbd/
 
 /** True where a process is one that we start: a number may have gone to another program meanwhile. */
 function isOurProgram(pid: number): boolean {

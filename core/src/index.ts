@@ -112,7 +112,7 @@ export {
   standingReadings,
 } from './fabrication/index.ts'
 export type { Basis, Estimate } from './forecasting/index.ts'
-export { ASSUMED_WEIGHT, estimateFrom, TESTS_FOR_OWN } from './forecasting/index.ts'
+export { ASSUMED_WEIGHT, estimateForSupplier, estimateFrom, TESTS_FOR_OWN } from './forecasting/index.ts'
 export type {
   CaseLabel,
   CaseLabelResult,

@@ -1,5 +1,8 @@
 import type { Price } from '@fleam/core'
 
+/** What piles are worth, by their name. */
+export type PileValues = Readonly<Record<string, { valuePerKg: number; usedShare?: number; processingPerKg?: number }>>
+
 /** Everything here is made up. Nothing in it belongs to a real person, brand or place. */
 export interface KitchenScript {
   name: string
@@ -8,14 +11,18 @@ export interface KitchenScript {
   timeZone: string
   wagePerHour: number
   cooks: readonly { name: string; wagePerHour: number }[]
-  /** What this kitchen says its chicken piles are worth, by the name of the pile. */
-  chickenValues: Readonly<Record<string, { valuePerKg: number; usedShare?: number; processingPerKg?: number }>>
+  /** What this kitchen says the piles of its cut styles are worth, by the name of the style and of the pile. */
+  values: Readonly<Record<string, PileValues>>
   offer: { supplier: string; name: string; pile: string; price: Price; pieces?: number; pieceWeight: number }
   sessions: readonly SessionScript[]
+  /** Eighteen months of prices, and what is in the cold. */
+  hasPriceBook: boolean
 }
 
 /** One fabrication as it happened. */
 export interface SessionScript {
+  /** Name of the cut style; chickens for supremes where it is not said. */
+  style?: string
   daysAgo: number
   cook: string
   supplier: string
@@ -31,11 +38,60 @@ export interface SessionScript {
 
 const OSTRAVALE = 'Ostravale Poultry Yard'
 const BRINDLEMERE = 'Brindlemere Meats'
+const SKERROW = 'Skerrow Quay Fish'
 const PLATTENKAR = 'Plattenkar Provisions'
 const COOK_WAGE = 21.4
 const SOUS_CHEF_WAGE = 27.5
 
 const perKg = (amount: number): Price => ({ amount, per: 'kg' })
+
+export const CHICKEN_STYLE = 'Supremes and boneless thighs'
+const LOIN_STYLE = 'Steaks, head roast and tips'
+const DUCK_STYLE = 'Breasts and confit legs'
+const CHAR_STYLE = 'Skin-on, pin-boned portions'
+
+const CHICKEN_VALUES: PileValues = {
+  supremes: { valuePerKg: 13.2 },
+  'thighs, boneless': { valuePerKg: 9.4 },
+  drumsticks: { valuePerKg: 4.2, usedShare: 1 },
+  'wing tips and flats': { valuePerKg: 4.6, usedShare: 0.9 },
+  'bones and back': { valuePerKg: 1.3, usedShare: 0.7, processingPerKg: 0.35 },
+  fat: { valuePerKg: 1.1, usedShare: 0.5 },
+  bin: { valuePerKg: -0.15 },
+}
+const LOIN_VALUES: PileValues = {
+  'centre steaks': { valuePerKg: 66 },
+  'head roast': { valuePerKg: 48 },
+  medallions: { valuePerKg: 42, usedShare: 1 },
+  tips: { valuePerKg: 19, usedShare: 0.9 },
+  fat: { valuePerKg: 1.2, usedShare: 0.6 },
+  sinew: { valuePerKg: -0.15 },
+}
+const DUCK_VALUES: PileValues = {
+  breasts: { valuePerKg: 19.8 },
+  legs: { valuePerKg: 11.5 },
+  wings: { valuePerKg: 3.8, usedShare: 0.9 },
+  'carcass and neck': { valuePerKg: 1.6, usedShare: 0.8, processingPerKg: 0.4 },
+  'fat and skin': { valuePerKg: 4.5, usedShare: 0.9, processingPerKg: 0.6 },
+  bin: { valuePerKg: -0.15 },
+}
+const CHAR_VALUES: PileValues = {
+  portions: { valuePerKg: 29 },
+  'tail and belly trim': { valuePerKg: 9, usedShare: 0.9 },
+  'frame, head, collars': { valuePerKg: 1.4, usedShare: 0.6, processingPerKg: 0.3 },
+  bin: { valuePerKg: -0.15 },
+}
+
+const session = (
+  style: string,
+  daysAgo: number,
+  cook: string,
+  supplier: string,
+  amount: number,
+  birds: number,
+  skill: number,
+  pace: number,
+): SessionScript => ({ style, daysAgo, cook, supplier, price: perKg(amount), extras: 0, birds, skill, pace })
 
 const LARCH_HALT: KitchenScript = {
   name: 'Larch Halt',
@@ -47,15 +103,13 @@ const LARCH_HALT: KitchenScript = {
     { name: 'Marit', wagePerHour: SOUS_CHEF_WAGE },
     ...['Ondine', 'Casimir', 'Thessaly', 'Bruno'].map((name) => ({ name, wagePerHour: COOK_WAGE })),
   ],
-  chickenValues: {
-    supremes: { valuePerKg: 13.2 },
-    'thighs, boneless': { valuePerKg: 9.4 },
-    drumsticks: { valuePerKg: 4.2, usedShare: 1 },
-    'wing tips and flats': { valuePerKg: 4.6, usedShare: 0.9 },
-    'bones and back': { valuePerKg: 1.3, usedShare: 0.7, processingPerKg: 0.35 },
-    fat: { valuePerKg: 1.1, usedShare: 0.5 },
-    bin: { valuePerKg: -0.15 },
+  values: {
+    [CHICKEN_STYLE]: CHICKEN_VALUES,
+    [LOIN_STYLE]: LOIN_VALUES,
+    [DUCK_STYLE]: DUCK_VALUES,
+    [CHAR_STYLE]: CHAR_VALUES,
   },
+  hasPriceBook: true,
   offer: {
     supplier: PLATTENKAR,
     name: 'Supremes, 20 x 280 g',
@@ -65,6 +119,22 @@ const LARCH_HALT: KitchenScript = {
     pieceWeight: 280,
   },
   sessions: [
+    session(LOIN_STYLE, 110, 'Marit', BRINDLEMERE, 32, 4, 1, 14),
+    session(LOIN_STYLE, 82, 'Casimir', BRINDLEMERE, 32, 6, 0.97, 16),
+    session(LOIN_STYLE, 54, 'Marit', BRINDLEMERE, 32, 6, 1.01, 13),
+    session(DUCK_STYLE, 52, 'Thessaly', OSTRAVALE, 6.75, 8, 0.98, 10),
+    session(CHAR_STYLE, 47, 'Ondine', SKERROW, 13.2, 10, 1, 9),
+    session(DUCK_STYLE, 41, 'Thessaly', OSTRAVALE, 6.8, 8, 1, 9),
+    {
+      daysAgo: 44,
+      cook: 'Casimir',
+      supplier: BRINDLEMERE,
+      price: perKg(2.85),
+      extras: 0,
+      birds: 6,
+      skill: 0.905,
+      pace: 11,
+    },
     { daysAgo: 38, cook: 'Bruno', supplier: OSTRAVALE, price: perKg(3.05), extras: 3, birds: 6, skill: 0.93, pace: 16 },
     { daysAgo: 35, cook: 'Ondine', supplier: OSTRAVALE, price: perKg(3.05), extras: 3, birds: 8, skill: 1.01, pace: 9 },
     { daysAgo: 31, cook: 'Bruno', supplier: OSTRAVALE, price: perKg(3.05), extras: 3, birds: 6, skill: 0.95, pace: 14 },
@@ -111,6 +181,9 @@ const LARCH_HALT: KitchenScript = {
       pace: 8,
       event: 'bones-thrown-away',
     },
+    session(CHAR_STYLE, 13, 'Ondine', SKERROW, 13.4, 8, 1.01, 9),
+    session(LOIN_STYLE, 11, 'Marit', BRINDLEMERE, 32, 6, 1.02, 13),
+    session(DUCK_STYLE, 9, 'Casimir', OSTRAVALE, 6.9, 8, 0.99, 10),
     { daysAgo: 10, cook: 'Ondine', supplier: OSTRAVALE, price: perKg(4.9), extras: 3, birds: 6, skill: 1.01, pace: 9 },
     {
       daysAgo: 7,
@@ -145,7 +218,8 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
   timeZone: 'Europe/Vienna',
   wagePerHour: 18,
   cooks: Array.from({ length: 12 }, (_, at) => ({ name: `S-${String(at + 1).padStart(2, '0')}`, wagePerHour: 18 })),
-  chickenValues: LARCH_HALT.chickenValues,
+  values: { [CHICKEN_STYLE]: CHICKEN_VALUES },
+  hasPriceBook: false,
   offer: {
     supplier: PLATTENKAR,
     name: 'Supremes, loose',
@@ -178,4 +252,3 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
 }
 
 export const KITCHENS: readonly KitchenScript[] = [LARCH_HALT, GOODS_SHED_SCHOOL]
-export const CHICKEN_STYLE = 'Supremes and boneless thighs'

@@ -1,6 +1,16 @@
-import { editOf, type FabricationState, type Item, type Style } from '@fleam/contract'
+import {
+  editOf,
+  type FabricationState,
+  guessMapping,
+  type Item,
+  type Lot,
+  readTable,
+  type Style,
+  type Supplier,
+} from '@fleam/contract'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
-import { type DemoKitchen, type DemoSession, scenario } from './scenario.ts'
+import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
+import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
 
 const STALE = 409
 
@@ -29,7 +39,9 @@ class Client {
     if (!response.ok && !mayBe.includes(response.status)) {
       throw new Error(`The demo could not be loaded at ${path}: ${await response.text()}`)
     }
-    return (await response.json()) as T
+    // An import tells its progress line by line; what came of it stands in the last one.
+    const lines = (await response.text()).trim().split('\n')
+    return JSON.parse(lines.at(-1) as string) as T
   }
 }
 
@@ -41,48 +53,114 @@ export async function loadDemo(url: string, now: Date): Promise<void> {
   const lastSession = last?.sessions.at(-1)
   const known = await client.get<FabricationState>(`/api/kitchens/${last?.id}/fabrications/${lastSession?.id}`)
   if (known?.record.status === 'closed') return
-  for (const kitchen of kitchens) await loadKitchen(client, kitchen)
+  for (const kitchen of kitchens) await loadKitchen(client, kitchen, now)
 }
 
-async function loadKitchen(client: Client, { id, script, cookIds, offerId, sessions }: DemoKitchen): Promise<void> {
+async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Promise<void> {
+  const { id, script, cookIds, offerId, sessions } = kitchen
   const { name, currency, units, timeZone, wagePerHour, cooks, offer } = script
   await client.send('POST', '/api/kitchens', { id, name, currency, units, timeZone, wagePerHour })
   const path = `/api/kitchens/${id}`
   for (const [at, cook] of cooks.entries())
     await client.send('POST', `${path}/cooks`, { id: cookIds[at], ...cook }, [STALE])
-  const style = await valueStyle(client, path, script)
+  const styles = await valueStyles(client, path, script)
   const { supplier, ...offered } = offer
   await client.send(
     'POST',
     `${path}/offers`,
     {
       id: offerId,
-      styleId: style.id,
+      styleId: styles.get(CHICKEN_STYLE)?.id,
       supplier,
       offer: { ...offered, usableShare: 0.97, handlingMinutesPerPiece: 0.2, ratePerHour: wagePerHour, extras: 0 },
     },
     [STALE],
   )
+  if (script.hasPriceBook) await loadBuying(client, path, kitchen, now)
   for (const session of sessions) {
     const cook = cooks.findIndex((each) => each.name === session.script.cook)
-    await loadSession(client, path, style, cookIds[cook] ?? null, session)
+    const style = styles.get(session.script.style ?? CHICKEN_STYLE)
+    const lot = session.script.event === 'half-done' ? kitchen.lots[0] : undefined
+    if (style) await loadSession(client, path, style, cookIds[cook] ?? null, session, lot)
   }
 }
 
-async function valueStyle(client: Client, path: string, script: KitchenScript): Promise<Style> {
-  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
-  const style = items.flatMap((item) => item.styles).find((each) => each.name === CHICKEN_STYLE)
-  if (!style) throw new Error(`The catalogue has no style '${CHICKEN_STYLE}'`)
-  const piles = style.piles.map((pile) => ({
-    ...pile,
-    valuePerKg: script.chickenValues[pile.name]?.valuePerKg ?? null,
-    usedShare: script.chickenValues[pile.name]?.usedShare ?? null,
-    processingPerKg: script.chickenValues[pile.name]?.processingPerKg ?? null,
-  }))
-  return client.send<Style>('PUT', `${path}/styles/${style.id}`, { ...style, piles })
+/** Prices as one list, the suppliers' terms, and what is in the cold. */
+async function loadBuying(client: Client, path: string, { lots }: DemoKitchen, now: Date): Promise<void> {
+  // Broken off after the prices, it goes on without them: their days have moved with today.
+  const known = (await client.get<Supplier[]>(`${path}/suppliers`)) ?? []
+  if (known.length === 0) await loadPrices(client, path, now)
+  for (const lot of lots) await client.send('POST', `${path}/lots`, lotOf(lot, now))
 }
 
-async function loadSession(client: Client, path: string, style: Style, cookId: string | null, session: DemoSession) {
+async function loadPrices(client: Client, path: string, now: Date): Promise<void> {
+  const csv = priceBook(now)
+  const mapping = guessMapping(readTable(csv, 1).headers, dayAfter(now, 0))
+  await client.send('POST', `${path}/price-lists`, { csv, mapping })
+  const suppliers = (await client.get<Supplier[]>(`${path}/suppliers`)) ?? []
+  for (const supplier of suppliers) {
+    const terms = SUPPLIER_TERMS.find((each) => each.name === supplier.name)
+    if (terms) await client.send('PUT', `${path}/suppliers`, { ...supplier, ...terms })
+  }
+}
+
+const DAY_MS = 24 * 3600 * 1000
+const dayAfter = (now: Date, days: number) => new Date(now.getTime() + days * DAY_MS).toISOString().slice(0, 10)
+
+function lotOf({ id, script, caseIds }: DemoLot, now: Date): Lot {
+  const { item, supplier, code, price, pieces, checks, openedDaysAgo } = script
+  return {
+    id,
+    version: 1,
+    item,
+    supplier,
+    code,
+    gtin: null,
+    price,
+    extras: null,
+    pieces,
+    receivedOn: dayAfter(now, -script.receivedDaysAgo),
+    productionDate: dayAfter(now, -script.receivedDaysAgo - 2),
+    useBy: dayAfter(now, script.useByInDays),
+    openedOn: openedDaysAgo === undefined ? null : dayAfter(now, -openedDaysAgo),
+    isFinished: false,
+    notes: null,
+    cases: script.cases.map((each, at) => ({
+      id: caseIds[at] as string,
+      label: null,
+      serial: String(at + 1),
+      ...each,
+    })),
+    checks: [...checks],
+  }
+}
+
+/** Says what the piles of this kitchen's styles are worth; returns the styles by name. */
+async function valueStyles(client: Client, path: string, script: KitchenScript): Promise<Map<string, Style>> {
+  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  const styles = new Map<string, Style>()
+  for (const [name, values] of Object.entries(script.values)) {
+    const style = items.flatMap((item) => item.styles).find((each) => each.name === name)
+    if (!style) throw new Error(`The catalogue has no style '${name}'`)
+    const piles = style.piles.map((pile) => ({
+      ...pile,
+      valuePerKg: values[pile.name]?.valuePerKg ?? null,
+      usedShare: values[pile.name]?.usedShare ?? null,
+      processingPerKg: values[pile.name]?.processingPerKg ?? null,
+    }))
+    styles.set(name, await client.send<Style>('PUT', `${path}/styles/${style.id}`, { ...style, piles }))
+  }
+  return styles
+}
+
+async function loadSession(
+  client: Client,
+  path: string,
+  style: Style,
+  cookId: string | null,
+  session: DemoSession,
+  lot: DemoLot | undefined,
+) {
   const { script } = session
   const { record } = await client.send<FabricationState>('POST', `${path}/fabrications`, {
     id: session.id,
@@ -99,7 +177,8 @@ async function loadSession(client: Client, path: string, style: Style, cookId: s
     },
     cookId,
     supplier: script.supplier,
-    lot: null,
+    lot: lot?.script.code ?? null,
+    lotId: lot?.id ?? null,
     date: session.date,
     startedAt: session.startedAt,
   })

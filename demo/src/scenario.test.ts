@@ -15,9 +15,9 @@ test('keeps its ids whatever the day, so that a broken-off load goes on', () => 
   expect(new Set(ids(NOON)).size).toBe(ids(NOON).length)
 })
 
-test('has about a dozen sessions, one half done, one with a pile not weighed', () => {
+test('has sessions of four animals, one half done, one with a pile not weighed', () => {
   const { sessions } = larch()
-  expect(sessions).toHaveLength(12)
+  expect(sessions).toHaveLength(22)
   expect(sessions.filter((each) => !each.isClosed)).toHaveLength(1)
   const lost = sessions.filter((each) => each.isClosed && sum(each.weighings) < each.receivedWeight * 0.9)
   expect(lost.map((each) => each.script.event)).toEqual(['drumsticks-not-weighed'])

@@ -2,6 +2,7 @@ import { CATALOGUE, type StylePile } from '@fleam/catalogue'
 import { randomLcg, randomNormal } from 'd3-random'
 import { v7 } from 'uuid'
 import { CHICKEN_STYLE, KITCHENS, type KitchenScript, type SessionScript } from './kitchens.ts'
+import { LOTS, type LotScript } from './lots.ts'
 
 /** A weighing of the scenario, by the name of its pile. */
 export interface DemoWeighing {
@@ -32,6 +33,13 @@ export interface DemoKitchen {
   cookIds: string[]
   offerId: string
   sessions: DemoSession[]
+  lots: DemoLot[]
+}
+
+export interface DemoLot {
+  id: string
+  script: LotScript
+  caseIds: string[]
 }
 
 const SEED = 20
@@ -64,6 +72,7 @@ export function scenario(now: Date): DemoKitchen[] {
     cookIds: script.cooks.map(newId),
     offerId: newId(),
     sessions: script.sessions.map((session) => playSession(session, now, random, newId)),
+    lots: script.hasPriceBook ? LOTS.map((lot) => ({ id: newId(), script: lot, caseIds: lot.cases.map(newId) })) : [],
   }))
 }
 
@@ -72,7 +81,8 @@ const gramsStep = (grams: number) => Math.round(grams)
 function playSession(script: SessionScript, now: Date, random: () => number, newId: () => string): DemoSession {
   const normal = randomNormal.source(random)
   const start = startOf(script, now)
-  const birdWeight = normal(2100, 25)()
+  const { item } = styleOf(script)
+  const birdWeight = normal(item.unitWeight.usual, item.unitWeight.usual * 0.012)()
   const ap = Math.round((script.birds * birdWeight) / 20) * 20
   const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - script.birds * (6 + random() * 6))
   const purge = gramsStep(script.birds * (12 + random() * 6))
@@ -103,18 +113,29 @@ function startOf({ daysAgo, event }: SessionScript, now: Date): Date {
   return new Date(Date.UTC(day.getUTCFullYear(), day.getUTCMonth(), day.getUTCDate(), START_HOUR_UTC))
 }
 
+/** The cut style of a session, with its item. */
+function styleOf({ style: name = CHICKEN_STYLE }: SessionScript) {
+  for (const item of CATALOGUE) {
+    const style = item.styles.find((each) => each.name === name)
+    if (style) return { item, style }
+  }
+  throw new Error(`The catalogue has no style '${name}'`)
+}
+
 type Normal = ReturnType<typeof randomNormal.source>
 
 /** Piles in the order of the style: meat that the cook misses stays on the bones. */
 function weighPiles(script: SessionScript, received: number, normal: Normal, random: () => number) {
-  const piles = CATALOGUE[0]?.styles.find((style) => style.name === CHICKEN_STYLE)?.piles ?? []
+  const { piles } = styleOf(script).style
+  // What is missed stays on the bones, or goes with the trim.
+  const leftOver = piles.findLast((pile) => /bones|carcass|frame|tips/.test(pile.name))
   const expected = (pile: StylePile) => received * (pile.expectedShare ?? 0)
   const gain = (pile: StylePile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
   const factors = piles.map(gain)
   const missed = piles.reduce((sum, pile, at) => sum + expected(pile) * (1 - (factors[at] as number)), 0)
   return piles.flatMap((pile, at) => {
     if (script.event === 'drumsticks-not-weighed' && pile.name === 'drumsticks') return []
-    const weight = expected(pile) * (factors[at] as number) + (pile.name === 'bones and back' ? missed : 0)
+    const weight = expected(pile) * (factors[at] as number) + (pile === leftOver ? missed : 0)
     if (pile.weighing === 'whole') return [{ pile: pile.name, grams: gramsStep(weight) }]
     const count = (pile.portionsPerUnit ?? 1) * script.birds
     const spread = normal(weight / count, 9)

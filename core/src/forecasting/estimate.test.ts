@@ -1,5 +1,5 @@
 import { tHalfWidth } from '../statistics/index.ts'
-import { estimateFrom } from './index.ts'
+import { estimateForSupplier, estimateFrom } from './index.ts'
 
 test('before the first test it is the assumed value', () => {
   expect(estimateFrom(0.27, [])).toMatchObject({ basis: 'assumed', tests: 0, value: 0.27 })
@@ -27,4 +27,21 @@ test('more tests never make an assumed spread wider', () => {
 test('without anything assumed the tests alone speak, and nothing says nothing', () => {
   expect(estimateFrom(null, [0.3])).toMatchObject({ basis: 'blended', tests: 1, value: 0.3 })
   expect(estimateFrom(null, [])).toBeNull()
+})
+
+describe('of one supplier', () => {
+  const all = [0.27, 0.26, 0.25, 0.24]
+
+  test('without a test of its own it is what the kitchen knows', () => {
+    expect(estimateForSupplier(0.27, all, [])).toEqual(estimateFrom(0.27, all))
+  })
+
+  test('with one or two the kitchen’s value counts as two', () => {
+    expect(estimateForSupplier(0.27, all, [0.24])?.value).toBeCloseTo((2 * 0.255 + 0.24) / 3, 12)
+  })
+
+  test('from three on its own tests speak alone', () => {
+    expect(estimateForSupplier(0.27, all, [0.23, 0.24, 0.25])).toMatchObject({ basis: 'own', tests: 3 })
+    expect(estimateForSupplier(0.27, all, [0.23, 0.24, 0.25])?.value).toBeCloseTo(0.24, 12)
+  })
 })

@@ -37,5 +37,18 @@ export function estimateFrom(assumed: number | null, tests: readonly number[]): 
   return { basis: 'blended', tests: n, value, halfWidth: spreadOf(value, n) }
 }
 
+/**
+ * The same for one supplier: its own tests speak alone from three on; before that what the kitchen knows of
+ * all suppliers together stands in for the assumed value.
+ */
+export function estimateForSupplier(
+  assumed: number | null,
+  ofAll: readonly number[],
+  ofSupplier: readonly number[],
+): Estimate | null {
+  const overall = estimateFrom(assumed, ofAll)
+  return ofSupplier.length === 0 || overall === null ? overall : estimateFrom(overall.value, ofSupplier)
+}
+
 const spreadOf = (value: number, tests: number) =>
   normalHalfWidth(ASSUMED_WEIGHT + tests, Math.abs(value) * ASSUMED_SPREAD)

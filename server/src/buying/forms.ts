@@ -4,7 +4,7 @@ import {
   type BuyingForm,
   documentOf,
   type Estimate,
-  estimateFrom,
+  estimateForSupplier,
   priceOn,
   productOf,
   type Quote,
@@ -149,49 +149,55 @@ async function wholeForms(
         item: item.name,
         style: style.name,
         unitWeight: item.unitWeight.usual,
-        ...expectedOf(style, tests),
+        ...expectedOf(style, tests, article.supplier),
       })
     }
   }
   return forms
 }
 
-/** What the kitchen's own records say of a style: shares of its piles, minutes and bags for one unit. */
-interface StyleTests {
-  shares: ReadonlyMap<string, number[]>
-  minutes: number[]
-  consumables: number | null
+/** What one of the kitchen's own records says of a style: shares of its piles, minutes and bags for one unit. */
+interface StyleTest {
+  supplier: string | null
+  shares: ReadonlyMap<string, number>
+  minutes: number
+  consumables: number
 }
 
-async function testsOf(database: Sequelize, kitchenId: string, styleId: string): Promise<StyleTests> {
+async function testsOf(database: Sequelize, kitchenId: string, styleId: string): Promise<StyleTest[]> {
   const states = await fabrications.closedOfStyle(database, kitchenId, styleId, RECORDS_THAT_SPEAK)
-  const shares = new Map<string, number[]>()
-  const minutes: number[] = []
-  let consumables: number | null = null
-  for (const state of states) {
-    const document = documentOf(state.record, state)
-    const { weights, piles, cost } = appraise(document)
+  return states.flatMap((state) => {
+    const { supplier, units, labour } = state.record
+    const { weights, piles, cost } = appraise(documentOf(state.record, state))
     // A record whose weights do not add up says nothing of a yield.
-    if (weights.balance !== 'ok') continue
-    for (const pile of piles) shares.set(pile.name, [...(shares.get(pile.name) ?? []), pile.share])
-    minutes.push(state.record.labour.reduce((sum, entry) => sum + entry.minutes, 0) / state.record.units)
-    consumables ??= cost.consumables / state.record.units
-  }
-  return { shares, minutes, consumables }
+    if (weights.balance !== 'ok') return []
+    return [
+      {
+        supplier,
+        shares: new Map(piles.map((pile) => [pile.name, pile.share])),
+        minutes: labour.reduce((sum, entry) => sum + entry.minutes, 0) / units,
+        consumables: cost.consumables / units,
+      },
+    ]
+  })
 }
 
 const known = (estimate: Estimate | null): Estimate =>
   estimate ?? { basis: 'assumed', tests: 0, value: 0, halfWidth: 0 }
 
-function expectedOf(style: Style, { shares, minutes, consumables }: StyleTests) {
+/** What to expect of a style with a supplier's goods: yields differ by supplier, minutes do not. */
+function expectedOf(style: Style, tests: readonly StyleTest[], supplier: string) {
   const priced = style.consumables.reduce((sum, each) => sum + (each.costPerUnit ?? 0), 0)
+  const sharesOf = (pile: string, of: readonly StyleTest[]) => of.flatMap((test) => test.shares.get(pile) ?? [])
+  const minutes = tests.map((test) => test.minutes)
+  const own = tests.filter((test) => test.supplier === supplier)
   return {
-    minutesPerUnit: known(estimateFrom(style.minutesPerUnit, minutes)),
-    consumablesPerUnit: consumables ?? priced,
+    minutesPerUnit: known(estimateForSupplier(style.minutesPerUnit, minutes, [])),
+    consumablesPerUnit: tests[0]?.consumables ?? priced,
     piles: style.piles.map((pile) => ({
       name: pile.name,
       class: pile.class,
-      share: known(estimateFrom(pile.expectedShare, shares.get(pile.name) ?? [])),
+      share: known(estimateForSupplier(pile.expectedShare, sharesOf(pile.name, tests), sharesOf(pile.name, own))),
       target: pile.bounds?.target ?? null,
       valuePerKg: pile.valuePerKg,
       usedShare: pile.usedShare,
