@@ -46,6 +46,11 @@ const SEED = 20
 const DAY_MS = 24 * 3600 * 1000
 const MINUTE_MS = 60 * 1000
 const START_HOUR_UTC = 8
+/** What the liquid of a bag is said for. */
+const CHICKEN_GRAMS = 2100
+/** How far pieces of one pile differ: so much of their weight, but no more than these grams. */
+const SPREAD_SHARE = 0.035
+const MOST_SPREAD_GRAMS = 9
 /** How long ago the half-done session of today began. */
 const HALF_DONE_MINUTES = 25
 
@@ -85,7 +90,7 @@ function playSession(script: SessionScript, now: Date, random: () => number, new
   const birdWeight = normal(item.unitWeight.usual, item.unitWeight.usual * 0.012)()
   const ap = Math.round((script.birds * birdWeight) / 20) * 20
   const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - script.birds * (6 + random() * 6))
-  const purge = gramsStep(script.birds * (12 + random() * 6))
+  const purge = gramsStep(script.birds * (12 + random() * 6) * (item.unitWeight.usual / CHICKEN_GRAMS))
   const weighings = weighPiles(script, received, normal, random).map((each, at) => ({
     ...each,
     id: newId(),
@@ -138,7 +143,7 @@ function weighPiles(script: SessionScript, received: number, normal: Normal, ran
     const weight = expected(pile) * (factors[at] as number) + (pile === leftOver ? missed : 0)
     if (pile.weighing === 'whole') return [{ pile: pile.name, grams: gramsStep(weight) }]
     const count = (pile.portionsPerUnit ?? 1) * script.birds
-    const spread = normal(weight / count, 9)
+    const spread = normal(weight / count, Math.min(MOST_SPREAD_GRAMS, (weight / count) * SPREAD_SHARE))
     return Array.from({ length: count }, () => ({ pile: pile.name, grams: gramsStep(spread()) }))
   })
 }

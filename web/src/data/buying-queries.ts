@@ -1,0 +1,154 @@
+import type {
+  Article,
+  ArticlePrice,
+  ArticleRows,
+  Lot,
+  LotPhoto,
+  LotRow,
+  LotTrace,
+  PriceListLine,
+  Product,
+  Supplier,
+} from '@fleam/contract'
+import type { BuyingForm, FabricationDocument, PriceChange, WholeForm } from '@fleam/core'
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useKitchen } from '../parts/kitchen-context.ts'
+import { getJson, postJson, putJson } from './api.ts'
+import { kitchenPath } from './queries.ts'
+
+/** Everything that rests on prices is asked for anew when one changes. */
+const buyingKey = (id: string, ...rest: unknown[]) => ['kitchen', id, 'buying', ...rest]
+const lotsKey = (id: string, ...rest: unknown[]) => ['kitchen', id, 'lots', ...rest]
+
+function useBuying<T>(path: string, options: { isOn?: boolean } = {}) {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: buyingKey(id, path),
+    queryFn: () => getJson<T>(`${kitchenPath(id)}${path}`),
+    placeholderData: keepPreviousData,
+    enabled: options.isOn ?? true,
+  })
+}
+
+export const useProducts = () => useBuying<Product[]>('/products')
+export const useForms = (product: string) =>
+  useBuying<BuyingForm[]>(`/forms?product=${encodeURIComponent(product)}`, { isOn: product !== '' })
+export const useFormsOfItem = (item: string) => useBuying<WholeForm[]>(`/forms?item=${item}`, { isOn: item !== '' })
+export const useSuppliers = () => useBuying<Supplier[]>('/suppliers')
+
+export interface ArticleQuery {
+  words: string
+  isTied: boolean
+  offset: number
+}
+
+export const ARTICLES_ON_A_PAGE = 50
+
+export const useArticles = ({ words, isTied, offset }: ArticleQuery) =>
+  useBuying<ArticleRows>(
+    `/articles?words=${encodeURIComponent(words)}&tied=${isTied}&limit=${ARTICLES_ON_A_PAGE}&offset=${offset}`,
+  )
+
+export interface ArticleHistory {
+  article: Article
+  prices: ArticlePrice[]
+  records: { id: string; document: FabricationDocument }[]
+}
+export const useArticle = (articleId: string) => useBuying<ArticleHistory>(`/articles/${articleId}`)
+
+export interface TurnedRow {
+  id: string
+  document: FabricationDocument
+  changes: (PriceChange & { since: string })[]
+}
+export const useTurned = () => useBuying<TurnedRow[]>('/turned')
+
+export function useForgetPrices() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return () => queries.invalidateQueries({ queryKey: buyingKey(id) })
+}
+
+export function useAddPrice() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (line: PriceListLine) => postJson<ImportResult>(`${kitchenPath(id)}/prices`, line),
+    onSuccess: useForgetPrices(),
+  })
+}
+
+export function usePutSupplier() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (supplier: Supplier) => putJson<Supplier[]>(`${kitchenPath(id)}/suppliers`, supplier),
+    onSuccess: useForgetPrices(),
+  })
+}
+
+/** What an import or a pull of the feed has done. */
+export interface ImportResult {
+  rows: number
+  newArticles: number
+  changedArticles: number
+  newPrices: number
+  known: number
+}
+
+export const usePriceFeed = () =>
+  useQuery({ queryKey: ['price-feed'], queryFn: () => getJson<{ address: string | null }>('/api/price-feed') })
+
+export function usePullFeed() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: () => postJson<ImportResult>(`${kitchenPath(id)}/price-lists/from-feed`, {}),
+    onSuccess: useForgetPrices(),
+  })
+}
+
+export function useLots(words = '') {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: lotsKey(id, 'list', words),
+    queryFn: () => getJson<LotRow[]>(`${kitchenPath(id)}/lots?words=${encodeURIComponent(words)}`),
+    placeholderData: keepPreviousData,
+  })
+}
+
+export function useLot(lotId: string | null) {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: lotsKey(id, lotId),
+    queryFn: () => getJson<LotTrace>(`${kitchenPath(id)}/lots/${lotId}`),
+    enabled: lotId !== null,
+  })
+}
+
+function useForgetLots() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return () => queries.invalidateQueries({ queryKey: lotsKey(id) })
+}
+
+export function useReceive() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (lot: Lot) => postJson<Lot>(`${kitchenPath(id)}/lots`, lot),
+    onSuccess: useForgetLots(),
+  })
+}
+
+export function useChangeLot() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (lot: Lot) => putJson<Lot>(`${kitchenPath(id)}/lots/${lot.id}`, lot),
+    onSuccess: useForgetLots(),
+  })
+}
+
+export function useKeepPhoto(lotId: string) {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (photo: LotPhoto) => postJson(`${kitchenPath(id)}/lots/${lotId}/photos`, photo),
+    onSuccess: useForgetLots(),
+  })
+}
