@@ -42,7 +42,7 @@ export interface DemoLot {
   caseIds: string[]
 }
 
-const SEED = 27
+const SEED = 28
 const DAY_MS = 24 * 3600 * 1000
 const MINUTE_MS = 60 * 1000
 const START_HOUR_UTC = 8
