@@ -33,6 +33,7 @@ export type {
 export {
   canTellApart,
   compareForms,
+  explainByFactor,
   explainParted,
   explainPartPrice,
   explainTrueCost,
@@ -118,13 +119,21 @@ export type {
   CaseLabelResult,
   CaseShortage,
   DeliveryClaim,
+  DrawnLot,
   LabelIssue,
   LabelIssueCode,
   ReceivedCase,
   StockLot,
   StockState,
 } from './receiving/index.ts'
-export { checkDigitOf, deliveryClaim, readCaseLabel, SHORT_SHARE, stockInOrder } from './receiving/index.ts'
+export {
+  checkDigitOf,
+  deliveryClaim,
+  purchaseFromLot,
+  readCaseLabel,
+  SHORT_SHARE,
+  stockInOrder,
+} from './receiving/index.ts'
 export type {
   Chosen,
   ChosenOption,

@@ -1,3 +1,4 @@
+import type { Appraisal } from '../appraisal/index.ts'
 import { handlingPerPiece, pricePerPiece } from '../comparison/index.ts'
 import { constant, type Explanation, explain, over, plus, times, value } from '../explanation/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
@@ -76,5 +77,17 @@ function explainReady(cost: TrueCost, figure: Exclude<TrueCostFigure, 'costPerPl
         ),
         note: 'Rejects are paid for and handled too.',
       }
+  }
+}
+
+/** The formula of a re-costing by factor: quick, and wrong by what does not move with the price. */
+export function explainByFactor(appraisal: Appraisal, pile: string, apPricePerKg: number): Explanation | null {
+  const factor = appraisal.piles.find((each) => each.name === pile)?.factorPerPortion ?? null
+  if (factor === null) return null
+  return {
+    title: 'A portion, by its cost factor',
+    quantity: 'money',
+    expression: times(value('factor', factor, 'factor'), value('new price per kilo', apPricePerKg, 'money-per-kg')),
+    note: 'The factor moves labour and by-products with the price, which they do not; in full they stay.',
   }
 }

@@ -1,5 +1,5 @@
 export type { TrueCostFigure } from './explain-cost.ts'
-export { explainTrueCost } from './explain-cost.ts'
+export { explainByFactor, explainTrueCost } from './explain-cost.ts'
 export type { BuyingForm, BuyingWish, FormPile, ReadyForm, WholeForm } from './form.ts'
 export type { Keeping, MealPart, MealUse, MealView, MealWish } from './meal-view.ts'
 export { keptUntil, mealView } from './meal-view.ts'

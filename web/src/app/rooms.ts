@@ -14,15 +14,6 @@ export interface RoomToCome extends Room {
 
 export const ROOMS_TO_COME: readonly RoomToCome[] = [
   {
-    name: 'Buying',
-    path: '/buying',
-    letter: 'u',
-    purpose:
-      'Price lists of all suppliers, what a kilo of usable portions really costs from each, and receiving a delivery case by case.',
-    meanwhile:
-      'The price and weight of a purchase are entered when a fabrication starts; an offer to compare with is entered in the Verdict room.',
-  },
-  {
     name: 'Knife lines',
     path: '/knife',
     letter: 'k',
@@ -58,7 +49,7 @@ const toCome = (name: string) => ROOMS_TO_COME.find((room) => room.name === name
 /** All rooms in the order of the work. */
 export const ROOMS: readonly Room[] = [
   { name: 'Today', path: '/', letter: 't' },
-  toCome('Buying'),
+  { name: 'Buying', path: '/buying', letter: 'u' },
   { name: 'Bench', path: '/bench', letter: 'b' },
   { name: 'Verdict', path: '/verdict', letter: 'v' },
   toCome('Knife lines'),

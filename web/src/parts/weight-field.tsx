@@ -14,10 +14,19 @@ interface WeightFieldProps {
   grams: number | null
   onChange: (grams: number | null) => void
   isRequired?: boolean
+  /** The label is read aloud but not shown, as in a table whose column says it. */
+  isLabelHidden?: boolean
 }
 
 /** A weight as people type it; tells at once what was understood, and refuses what is not a weight. */
-export function WeightField({ label, hint, grams, onChange, isRequired = false }: WeightFieldProps) {
+export function WeightField({
+  label,
+  hint,
+  grams,
+  onChange,
+  isRequired = false,
+  isLabelHidden = false,
+}: WeightFieldProps) {
   const { units } = useKitchen()
   const format = useFormat()
   const [text, setText] = useState(() => (grams === null ? '' : format.weight(grams)))
@@ -33,7 +42,7 @@ export function WeightField({ label, hint, grams, onChange, isRequired = false }
   }
   return (
     <Form.Group controlId={id}>
-      <Form.Label>{label}</Form.Label>
+      <Form.Label visuallyHidden={isLabelHidden}>{label}</Form.Label>
       <Form.Control
         value={text}
         inputMode="text"

@@ -7,6 +7,8 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
 import { OpenFabrications } from './open-fabrications.tsx'
+import { TurnedVerdicts } from './turned-verdicts.tsx'
+import { UseBySoon } from './use-by-soon.tsx'
 
 /** What is on the board now, and what the latest records say. */
 export function Component() {
@@ -30,6 +32,8 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
         <ImportButton />
       </div>
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
+      <TurnedVerdicts />
+      <UseBySoon />
       {rows.length === 0 ? (
         <Empty title="Nothing has been weighed yet">
           <p>Start a fabrication: say what goes on the board and what it cost, and weigh each pile as it leaves.</p>

@@ -1,0 +1,33 @@
+import type { Price, Purchase } from '../fabrication/index.ts'
+import { deliveryClaim, type ReceivedCase } from './claim.ts'
+
+/** A lot as far as cutting from it goes. */
+export interface DrawnLot {
+  cases: readonly ReceivedCase[]
+  price: Price
+  pieces: number | null
+  extras: number | null
+}
+
+/**
+ * What is left of a lot, as a purchase: its part of the invoice's weight, of what really came, of its
+ * pieces, cases and charges. `usedWeight` is what fabrications have taken, by the invoice's weight, grams.
+ * Null where nothing is left.
+ */
+export function purchaseFromLot(lot: DrawnLot, usedWeight: number): Purchase | null {
+  const claim = deliveryClaim(lot.cases, lot.price)
+  const invoiceWeight = claim.invoiceWeight - usedWeight
+  if (invoiceWeight <= 0) return null
+  const share = invoiceWeight / claim.invoiceWeight
+  const pieces = lot.pieces === null ? null : Math.max(1, Math.round(lot.pieces * share))
+  // One price for the lot is paid once: a part of the lot carries its part of it.
+  const price = lot.price.per === 'lot' ? { ...lot.price, amount: lot.price.amount * share } : lot.price
+  return {
+    price,
+    invoiceWeight,
+    receivedWeight: claim.receivedWeight * share,
+    cases: lot.cases.length * share,
+    ...(pieces === null ? {} : { pieces }),
+    ...(lot.extras === null ? {} : { extras: lot.extras * share }),
+  }
+}

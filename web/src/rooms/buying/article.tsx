@@ -1,0 +1,132 @@
+import { priceLine, recost } from '@fleam/core'
+import { lazy, Suspense, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Table from 'react-bootstrap/Table'
+import { Link, useParams } from 'react-router-dom'
+import { type ArticleHistory, useArticle } from '../../data/buying-queries.ts'
+import { dayIn, dayWords } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { quoteWords } from '../../parts/price-words.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { BuyingRoom } from './buying-room.tsx'
+import { PriceForm } from './price-form.tsx'
+import { RestsOn } from './rests-on.tsx'
+
+const PriceChart = lazy(() => import('./price-chart.tsx'))
+
+/** One article: its price history with the break-even drawn in, and every record that rests on it. */
+export function Component() {
+  const { articleId = '' } = useParams()
+  const article = useArticle(articleId)
+  if (article.data) return <ArticlePage key={articleId} history={article.data} />
+  return (
+    <BuyingRoom title="An article">
+      {article.isError ? (
+        <Failed error={article.error} retry={() => void article.refetch()} />
+      ) : (
+        <Loading what="the article" />
+      )}
+    </BuyingRoom>
+  )
+}
+
+const SOURCES = { typed: 'typed', list: 'price list', feed: 'price feed' } as const
+
+function ArticlePage({ history }: { history: ArticleHistory }) {
+  const { timeZone } = useKitchen()
+  const format = useFormat()
+  const [isChanging, setChanging] = useState(false)
+  const { article, prices, records } = history
+  const today = dayIn(timeZone, new Date())
+  const newest = [...prices].sort((a, b) => b.from.localeCompare(a.from) || b.recordedAt.localeCompare(a.recordedAt))
+  const latest = newest[0]
+  const line = priceLine(
+    prices.map((price) => ({ from: price.from, until: price.until, amount: price.price.amount })),
+    today,
+  )
+  return (
+    <BuyingRoom
+      title={article.name}
+      actions={
+        <Button variant={isChanging ? 'outline-dark' : 'primary'} onClick={() => setChanging(!isChanging)}>
+          {isChanging ? 'Leave it' : 'New price'}
+        </Button>
+      }
+    >
+      <p className="quiet">
+        {article.supplier} · {article.code} · {article.kind === 'whole' ? 'cut here' : 'bought ready'}
+        {article.item ? ` as ${article.item}` : ''}
+        {article.product ? `, served as ${article.product}` : ''}
+      </p>
+      {isChanging && latest ? (
+        <PriceForm
+          from={{ ...withoutId(article), ...withoutSource(latest), from: today, until: null }}
+          onDone={() => setChanging(false)}
+        />
+      ) : null}
+      {line.length > 1 && latest ? (
+        <section aria-labelledby="history">
+          <h2 id="history">Price, and where making and buying are even</h2>
+          <Suspense fallback={<Loading what="the chart" />}>
+            <PriceChart line={line} today={today} breakEvens={breakEvensOf(history)} currency={format.money} />
+          </Suspense>
+        </section>
+      ) : null}
+      <RestsOn history={history} today={today} />
+      <section aria-labelledby="prices">
+        <h2 id="prices">Every price</h2>
+        <Table className="buying-table" responsive>
+          <thead>
+            <tr>
+              <th scope="col">From</th>
+              <th scope="col">Until</th>
+              <th scope="col" className="number">
+                Price
+              </th>
+              <th scope="col">Came as</th>
+            </tr>
+          </thead>
+          <tbody>
+            {newest.map((price) => (
+              <tr key={price.id}>
+                <td>{price.from}</td>
+                <td>{price.until ?? 'the next one'}</td>
+                <td className="number">{quoteWords({ ...price, delivery: 0, minimumOrder: null }, format)}</td>
+                <td>
+                  {SOURCES[price.source]}, {dayWords(price.recordedAt.slice(0, 10))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </section>
+      {records.length === 0 ? (
+        <p>
+          Nothing that was cut or compared here rests on it yet. <Link to="/buying">Compare it</Link> with what others
+          ask.
+        </p>
+      ) : null}
+    </BuyingRoom>
+  )
+}
+
+const withoutId = ({ id: _id, ...article }: ArticleHistory['article']) => article
+const withoutSource = ({ id: _id, source: _source, recordedAt: _at, ...price }: ArticleHistory['prices'][number]) =>
+  price
+
+/** Where the verdict of each record would turn, in the unit that the article is priced in. */
+function breakEvensOf({ article, records, prices }: ArticleHistory): { name: string; amount: number }[] {
+  const per = prices.at(-1)?.price.per
+  return records.flatMap(({ document }) => {
+    const { leading } = recost(document)
+    if (!leading) return []
+    if (article.kind === 'ready') {
+      const amount = leading.offer === article.name ? leading.breakEven.offerAmount : null
+      return amount === null ? [] : [{ name: document.style, amount }]
+    }
+    const { apPricePerKg } = leading.breakEven
+    // A break-even is a price per kilo, charges in; other units have no line of their own.
+    return apPricePerKg === null || per !== 'kg' ? [] : [{ name: document.style, amount: apPricePerKg }]
+  })
+}

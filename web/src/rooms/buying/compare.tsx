@@ -1,0 +1,101 @@
+import type { Product } from '@fleam/contract'
+import { compareForms } from '@fleam/core'
+import { useMemo, useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router-dom'
+import { useForms, useProducts } from '../../data/buying-queries.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { WeightField } from '../../parts/weight-field.tsx'
+import { BuyingRoom } from './buying-room.tsx'
+import { Ranking } from './ranking.tsx'
+
+/** What a kilo, and a plate, of one product really costs from every supplier and in every form. */
+export function Component() {
+  const products = useProducts()
+  if (products.data) return <Compare products={products.data} />
+  return (
+    <BuyingRoom title="True cost">
+      {products.isError ? (
+        <Failed error={products.error} retry={() => void products.refetch()} />
+      ) : (
+        <Loading what="the products" />
+      )}
+    </BuyingRoom>
+  )
+}
+
+const SETTING = 'compared-product'
+const USUAL_PLATES = 60
+const USUAL_PLATE_GRAMS = 200
+
+function Compare({ products }: { products: Product[] }) {
+  const { wagePerHour, currency } = useKitchen()
+  const [name, setName] = useState(() => {
+    const last = readSetting(SETTING)
+    return products.some((each) => each.name === last) && last ? last : (products[0]?.name ?? '')
+  })
+  const product = products.find((each) => each.name === name) ?? products[0]
+  const [plates, setPlates] = useState<number | null>(USUAL_PLATES)
+  const [plateWeight, setPlateWeight] = useState<number | null>(null)
+  const [wage, setWage] = useState<number | null>(wagePerHour)
+  const forms = useForms(name)
+  const usual = product?.plateWeight ?? USUAL_PLATE_GRAMS
+  const wish = useMemo(
+    () => ({
+      product: product?.pile ?? '',
+      plates: Math.max(1, plates ?? USUAL_PLATES),
+      plateWeight: plateWeight ?? usual,
+      wagePerHour: wage ?? wagePerHour,
+      currency,
+    }),
+    [product, plates, plateWeight, usual, wage, wagePerHour, currency],
+  )
+  const comparison = useMemo(() => compareForms(forms.data ?? [], wish), [forms.data, wish])
+  const choose = (next: string) => {
+    writeSetting(SETTING, next)
+    setName(next)
+    setPlateWeight(null)
+  }
+  return (
+    <BuyingRoom title="True cost">
+      <div className="buying-wish">
+        <Form.Group controlId="product">
+          <Form.Label>Product</Form.Label>
+          <Form.Select value={name} onChange={(event) => choose(event.target.value)}>
+            {products.map((each) => (
+              <option key={each.name} value={each.name}>
+                {each.name}
+                {each.forms > 0 ? ` (${each.forms})` : ''}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <NumberField
+          label="Plates wanted"
+          value={plates}
+          onChange={setPlates}
+          min={1}
+          hint="delivery and packs are spread over them"
+        />
+        <WeightField key={name} label="On one plate" grams={plateWeight ?? usual} onChange={setPlateWeight} />
+        <NumberField label={`Wage, ${currency} an hour`} value={wage} onChange={setWage} />
+      </div>
+      {forms.isError ? <Failed error={forms.error} retry={() => void forms.refetch()} /> : null}
+      {forms.isPending ? <Loading what="the prices" /> : null}
+      {forms.data && forms.data.length === 0 ? (
+        <Empty title="No supplier has a price for it yet">
+          <p>
+            <Link to="/buying/lists">Take in a price list</Link>, or <Link to="/buying/prices">add a price</Link> of
+            something that is cut into it or of pieces that are bought ready.
+          </p>
+        </Empty>
+      ) : null}
+      {comparison.ranked.length > 0 || comparison.left.length > 0 ? (
+        <Ranking comparison={comparison} wish={wish} />
+      ) : null}
+    </BuyingRoom>
+  )
+}

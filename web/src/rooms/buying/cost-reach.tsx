@@ -1,0 +1,19 @@
+import type { TrueCost } from '@fleam/core'
+
+const WIDTH = 180
+const HEIGHT = 22
+const MARK = 3
+
+/** A cost on a common scale from nothing to the dearest, with how far it can be off. */
+export function CostReach({ cost, dearest }: { cost: TrueCost; dearest: number }) {
+  const x = (amount: number) => (dearest > 0 ? (Math.max(0, amount) / dearest) * (WIDTH - MARK) : 0)
+  const from = x(cost.costPerKg - cost.halfWidth)
+  const to = x(cost.costPerKg + cost.halfWidth)
+  return (
+    <svg className="cost-reach" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
+      <line className="base" x1={0} x2={WIDTH} y1={HEIGHT - 1} y2={HEIGHT - 1} />
+      <rect className="reach" x={from} y={5} width={Math.max(0, to - from) + MARK} height={12} />
+      <rect className="at" x={x(cost.costPerKg)} y={2} width={MARK} height={18} />
+    </svg>
+  )
+}

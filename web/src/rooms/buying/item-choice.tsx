@@ -1,0 +1,52 @@
+import type { Item } from '@fleam/contract'
+import type { WholeForm } from '@fleam/core'
+import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router-dom'
+import { useFormsOfItem } from '../../data/buying-queries.ts'
+import { useItems } from '../../data/queries.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+
+interface ItemChoiceProps {
+  itemId: string
+  onChoose: (itemId: string) => void
+}
+
+/** What is bought whole. */
+export function ItemChoice({ itemId, onChoose }: ItemChoiceProps) {
+  const items = (useItems().data ?? []).filter((item) => !item.isArchived)
+  return (
+    <Form.Group controlId="item">
+      <Form.Label>Bought whole</Form.Label>
+      <Form.Select value={itemId} onChange={(event) => onChoose(event.target.value)}>
+        {items.map((item) => (
+          <option key={item.id} value={item.id}>
+            {item.name}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  )
+}
+
+interface WithFormsProps {
+  itemId: string
+  children: (forms: readonly WholeForm[]) => React.ReactNode
+}
+
+/** The priced forms of an item; says what to do where there are none. */
+export function WithForms({ itemId, children }: WithFormsProps) {
+  const forms = useFormsOfItem(itemId)
+  if (forms.isError) return <Failed error={forms.error} retry={() => void forms.refetch()} />
+  if (!forms.data) return <Loading what="the prices" />
+  if (forms.data.length > 0) return children(forms.data)
+  return (
+    <Empty title="No supplier has a price for it yet">
+      <p>
+        <Link to="/buying/prices">Add a price</Link> or <Link to="/buying/lists">take in a price list</Link>.
+      </p>
+    </Empty>
+  )
+}
+
+/** The first item that is not archived. */
+export const firstItem = (items: readonly Item[] | undefined) => items?.find((item) => !item.isArchived)?.id ?? ''

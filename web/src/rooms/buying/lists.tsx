@@ -1,0 +1,113 @@
+import { decodeText, guessMapping, type PriceMapping, readTable } from '@fleam/contract'
+import { useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { type ImportResult, usePriceFeed, usePullFeed } from '../../data/buying-queries.ts'
+import { dayIn } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Failed } from '../../parts/states.tsx'
+import { BuyingRoom } from './buying-room.tsx'
+import { ListImport } from './list-import.tsx'
+
+/** A file that was chosen, as text. */
+export interface ChosenList {
+  name: string
+  csv: string
+  encoding: string
+  headers: string[]
+  mapping: PriceMapping
+}
+
+/** Price lists of suppliers, from a file or from a feed. */
+export function Component() {
+  const { timeZone } = useKitchen()
+  const [list, setList] = useState<ChosenList | null>(null)
+  const [refusal, setRefusal] = useState('')
+  const [done, setDone] = useState<ImportResult | null>(null)
+  const input = useRef<HTMLInputElement>(null)
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    setRefusal('')
+    setDone(null)
+    const decoded = decodeText(new Uint8Array(await file.arrayBuffer()))
+    if (!decoded.ok) return setRefusal(`${file.name} is no text. Save the list as CSV.`)
+    const { headers } = readTable(decoded.text, 1)
+    const mapping = guessMapping(headers, dayIn(timeZone, new Date()))
+    setList({ name: file.name, csv: decoded.text, encoding: decoded.encoding, headers, mapping })
+  }
+  return (
+    <BuyingRoom
+      title="Price lists"
+      actions={
+        <>
+          <input
+            ref={input}
+            type="file"
+            accept=".csv,.txt,.tsv,text/csv"
+            hidden
+            aria-label="A price list"
+            onChange={(event) => void take(event.target.files?.[0]).finally(() => (event.target.value = ''))}
+          />
+          <Button onClick={() => input.current?.click()}>Choose a CSV file</Button>
+          <a className="btn btn-outline-dark" href="/api/price-list-template.csv" download>
+            Empty template
+          </a>
+        </>
+      }
+    >
+      {refusal ? (
+        <p className="refusal" role="alert">
+          {refusal}
+        </p>
+      ) : null}
+      {list ? (
+        <ListImport
+          key={`${list.name} ${list.csv.length}`}
+          list={list}
+          onDone={(result) => {
+            setDone(result)
+            setList(null)
+          }}
+          onLeave={() => setList(null)}
+        />
+      ) : (
+        <p>
+          A list may have its columns in any order and by any name: you say which is which, and see every row that is
+          not right before anything is taken in. What is there already stays; the history of prices is never
+          overwritten.
+        </p>
+      )}
+      {done ? <Taken result={done} /> : null}
+      {list ? null : <Feed />}
+    </BuyingRoom>
+  )
+}
+
+const count = (amount: number, one: string, many: string) =>
+  `${amount.toLocaleString('en')} ${amount === 1 ? one : many}`
+
+const Taken = ({ result }: { result: ImportResult }) => (
+  <p role="status">
+    <strong>Taken in.</strong> {count(result.newPrices, 'new price', 'new prices')},{' '}
+    {count(result.newArticles, 'new article', 'new articles')}
+    {result.changedArticles > 0 ? `, ${count(result.changedArticles, 'article', 'articles')} named anew` : ''}
+    {result.known > 0 ? `, ${count(result.known, 'row', 'rows')} that the book had already` : ''}.
+  </p>
+)
+
+/** Where a price feed is set: one touch takes today's list. */
+function Feed() {
+  const feed = usePriceFeed()
+  const pull = usePullFeed()
+  if (!feed.data?.address) return null
+  return (
+    <section aria-labelledby="feed">
+      <h2 id="feed">Price feed</h2>
+      <p className="quiet">{feed.data.address} publishes a new list every day.</p>
+      <Button variant="outline-dark" disabled={pull.isPending} onClick={() => pull.mutate()}>
+        Take in today’s list
+      </Button>
+      {pull.data ? <Taken result={pull.data} /> : null}
+      {pull.isError ? <Failed error={pull.error} /> : null}
+    </section>
+  )
+}

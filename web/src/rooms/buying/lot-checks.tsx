@@ -1,0 +1,98 @@
+import { DEFERS_TO, type ReceivingCheck, receivingChecksFor, type Species } from '@fleam/catalogue'
+import type { LotCheck } from '@fleam/contract'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import type { KitchenCaution } from '../../parts/cautions.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { withCheck } from './lot-draft.ts'
+
+interface LotChecksProps {
+  species: Species
+  checks: readonly LotCheck[]
+  onChange: (checks: LotCheck[]) => void
+  cautions: readonly KitchenCaution[]
+}
+
+/** What to look at before the driver leaves, each with one tap. */
+export const LotChecks = ({ species, checks, onChange, cautions }: LotChecksProps) => (
+  <section aria-labelledby="checks">
+    <h2 id="checks">Before the driver leaves</h2>
+    <ul className="checks">
+      {receivingChecksFor(species).map((check) => (
+        <CheckRow
+          key={check.id}
+          check={check}
+          answer={checks.find((each) => each.checkId === check.id) ?? null}
+          onAnswer={(answer) =>
+            onChange(answer ? withCheck(checks, answer) : checks.filter((each) => each.checkId !== check.id))
+          }
+        />
+      ))}
+    </ul>
+    <div className="guide-cautions">
+      {cautions.map((caution) => (
+        <p key={caution.id} className="mb-1">
+          {caution.text}
+          {caution.reason ? ` Our own plan: ${caution.reason}` : ''}
+        </p>
+      ))}
+      <p className="quiet mb-0">{DEFERS_TO}</p>
+    </div>
+  </section>
+)
+
+interface CheckRowProps {
+  check: ReceivingCheck
+  answer: LotCheck | null
+  onAnswer: (answer: LotCheck | null) => void
+}
+
+function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
+  const say = (isFault: boolean) =>
+    onAnswer(
+      answer?.isFault === isFault
+        ? null
+        : { checkId: check.id, isFault, value: answer?.value ?? null, note: answer?.note ?? null },
+    )
+  const measure = (value: number | null) => {
+    if (value === null) return onAnswer(answer && { ...answer, value })
+    const limit = check.number?.faultAbove ?? null
+    onAnswer({ checkId: check.id, isFault: limit !== null && value > limit, value, note: answer?.note ?? null })
+  }
+  return (
+    <li>
+      <span>{check.question}</span>
+      <Button variant="outline-dark" aria-pressed={answer?.isFault === false} onClick={() => say(false)}>
+        {check.right}
+      </Button>
+      <Button
+        variant="outline-dark"
+        className="fault"
+        aria-pressed={answer?.isFault === true}
+        onClick={() => say(true)}
+      >
+        {check.fault}
+      </Button>
+      {check.number ? (
+        <NumberField
+          isLabelHidden
+          label={`${check.question}, ${check.number.unit}`}
+          value={answer?.value ?? null}
+          min={-50}
+          onChange={measure}
+          hint={check.number.unit}
+        />
+      ) : answer?.isFault ? (
+        <Form.Control
+          aria-label={`${check.question}, in words`}
+          placeholder="in words"
+          maxLength={600}
+          value={answer.note ?? ''}
+          onChange={(event) => onAnswer({ ...answer, note: event.target.value === '' ? null : event.target.value })}
+        />
+      ) : (
+        <span />
+      )}
+    </li>
+  )
+}

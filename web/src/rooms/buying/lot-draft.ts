@@ -1,0 +1,128 @@
+import type { Lot, LotCase, LotCheck } from '@fleam/contract'
+import { type CaseLabel, deliveryClaim, readCaseLabel } from '@fleam/core'
+import { readSetting, writeSetting } from '../../parts/settings.ts'
+
+/** A delivery while it is taken in: what is not known yet is null. */
+export type LotDraft = Omit<Lot, 'price'> & { price: { amount: number | null; per: Lot['price']['per'] } }
+
+export function emptyDraft(id: string, today: string, per: Lot['price']['per']): LotDraft {
+  return {
+    id,
+    version: 1,
+    item: '',
+    supplier: '',
+    code: null,
+    gtin: null,
+    price: { amount: null, per },
+    extras: null,
+    pieces: null,
+    receivedOn: today,
+    productionDate: null,
+    useBy: null,
+    openedOn: null,
+    isFinished: false,
+    notes: null,
+    cases: [],
+    checks: [],
+  }
+}
+
+/** A draft with a scanned case: its weight, and what the label says of the lot where nothing was said before. */
+export function withLabel(draft: LotDraft, label: CaseLabel, text: string, caseId: string): LotDraft {
+  const added: LotCase = {
+    id: caseId,
+    label: text,
+    serial: label.serial,
+    invoiceWeight: label.netWeight ?? 0,
+    weighed: null,
+  }
+  return {
+    ...draft,
+    code: draft.code ?? label.lot,
+    gtin: draft.gtin ?? label.gtin,
+    productionDate: draft.productionDate ?? label.productionDate,
+    useBy: earlier(draft.useBy, label.useBy),
+    pieces: label.count === null ? draft.pieces : (draft.cases.length === 0 ? 0 : (draft.pieces ?? 0)) + label.count,
+    price: draft.price.amount === null && label.price !== null ? { amount: label.price, per: 'case' } : draft.price,
+    cases: [...draft.cases, added],
+  }
+}
+
+const earlier = (a: string | null, b: string | null) => (a === null || (b !== null && b < a) ? b : a)
+
+export type ScanResult = { ok: true; draft: LotDraft } | { ok: false; words: string }
+
+/** What a scanner typed, taken into the draft; refused in words where it cannot be. */
+export function scanned(draft: LotDraft, text: string, today: string, caseId: string): ScanResult {
+  const result = readCaseLabel(text, today)
+  if (!result.ok) {
+    const { code, identifier, at } = result.issue
+    return {
+      ok: false,
+      words: `${LABEL_REFUSALS[code]}${identifier === '' ? '' : ` (${identifier}, place ${at + 1})`}. Scan it again.`,
+    }
+  }
+  const { label } = result
+  if (label.serial !== null && draft.cases.some((each) => each.serial === label.serial && each.label === text)) {
+    return { ok: false, words: 'This case is in the list already.' }
+  }
+  if (draft.code !== null && label.lot !== null && label.lot !== draft.code) {
+    return {
+      ok: false,
+      words: `This case is of lot ${label.lot}, the others of ${draft.code}: take it in as a delivery of its own.`,
+    }
+  }
+  return { ok: true, draft: withLabel(draft, label, text, caseId) }
+}
+
+const LABEL_REFUSALS = {
+  empty: 'Nothing was scanned',
+  'unknown-identifier': 'The label holds something that is not known',
+  'cut-off': 'The label was cut off',
+  'too-long': 'A part of the label is too long',
+  'bad-check-digit': 'The check digit of the article number is wrong',
+  'not-digits': 'Letters stand where digits must',
+  'bad-date': 'A date on the label is no day',
+  'bad-currency': 'A price on the label has no amount',
+  'said-twice': 'The label says one thing twice, and differently',
+} as const
+
+/** What keeps a delivery from being taken in; null where it is whole. */
+export function missingOf(draft: LotDraft): string | null {
+  if (draft.item === '') return 'Say what came.'
+  if (draft.supplier.trim() === '') return 'Say who brought it.'
+  if (draft.price.amount === null) return 'Say the price on the invoice.'
+  if (draft.cases.length === 0) return 'Scan or add at least one case.'
+  if (draft.cases.some((each) => each.invoiceWeight <= 0)) return 'Say the invoice weight of every case.'
+  return draft.price.per === 'piece' && draft.pieces === null ? 'Say how many pieces came.' : null
+}
+
+export const lotOf = (draft: LotDraft): Lot => ({
+  ...draft,
+  supplier: draft.supplier.trim(),
+  price: { ...draft.price, amount: draft.price.amount ?? 0 },
+})
+
+/** The claim of a draft as far as it is known; null before the first case. */
+export function claimOf(draft: LotDraft) {
+  const weighable = draft.cases.filter((each) => each.invoiceWeight > 0)
+  return weighable.length === 0 ? null : deliveryClaim(weighable, { ...draft.price, amount: draft.price.amount ?? 0 })
+}
+
+export const withCheck = (checks: readonly LotCheck[], check: LotCheck): LotCheck[] => [
+  ...checks.filter((each) => each.checkId !== check.checkId),
+  check,
+]
+
+const SETTING = 'delivery-draft'
+
+/** The delivery that was begun on this device: cases that were weighed survive a tab that dies. */
+export function keptDraft(): LotDraft | null {
+  const text = readSetting(SETTING)
+  try {
+    return text ? (JSON.parse(text) as LotDraft) : null
+  } catch {
+    return null
+  }
+}
+export const keepDraft = (draft: LotDraft | null) => writeSetting(SETTING, draft ? JSON.stringify(draft) : '')

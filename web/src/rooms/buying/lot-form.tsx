@@ -1,0 +1,151 @@
+import type { Lot } from '@fleam/contract'
+import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import Form from 'react-bootstrap/Form'
+import { useFormsOfItem, useSuppliers } from '../../data/buying-queries.ts'
+import { useItems } from '../../data/queries.ts'
+import { useKitchenCautions } from '../../parts/cautions.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { PER_WORDS } from '../../parts/price-words.ts'
+import { LotCases } from './lot-cases.tsx'
+import { LotChecks } from './lot-checks.tsx'
+import type { LotDraft } from './lot-draft.ts'
+
+interface LotFormProps {
+  draft: LotDraft
+  onChange: (draft: LotDraft) => void
+}
+
+/** Everything of a delivery in one screen: what came, its cases, and what was looked at. */
+export function LotForm({ draft, onChange }: LotFormProps) {
+  const { currency } = useKitchen()
+  const items = (useItems().data ?? []).filter((each) => !each.isArchived)
+  const suppliers = useSuppliers().data ?? []
+  const item = items.find((each) => each.name === draft.item)
+  const forms = useFormsOfItem(item?.id ?? '').data ?? []
+  const cautions = useKitchenCautions()
+  const change = (changes: Partial<LotDraft>) => onChange({ ...draft, ...changes })
+  /** The price book knows what the supplier asks for it today. */
+  const chooseSupplier = (supplier: string) => {
+    const quote = forms.find((form) => form.supplier === supplier)?.quote
+    const isOpen = draft.price.amount === null && quote !== undefined
+    change({ supplier, ...(isOpen ? { price: quote.price, extras: draft.extras ?? quote.delivery } : {}) })
+  }
+  return (
+    <>
+      <div className="buying-form">
+        <Form.Group controlId="lot-item">
+          <Form.Label>What came</Form.Label>
+          <Form.Select
+            value={draft.item}
+            required
+            onChange={(event) => change({ item: event.target.value, checks: [] })}
+          >
+            <option value="">choose</option>
+            {items.map((each) => (
+              <option key={each.id}>{each.name}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="lot-supplier">
+          <Form.Label>From</Form.Label>
+          <Form.Control
+            list="lot-suppliers"
+            value={draft.supplier}
+            maxLength={120}
+            required
+            onChange={(event) => chooseSupplier(event.target.value)}
+          />
+          <datalist id="lot-suppliers">
+            {suppliers.map((each) => (
+              <option key={each.id} value={each.name} />
+            ))}
+          </datalist>
+        </Form.Group>
+        <NumberField
+          key={`price ${draft.price.amount === null}${draft.supplier}`}
+          label={`Price on the invoice, ${currency}`}
+          value={draft.price.amount}
+          onChange={(amount) => change({ price: { ...draft.price, amount } })}
+          isRequired
+        />
+        <Form.Group controlId="lot-per">
+          <Form.Label>For</Form.Label>
+          <Form.Select
+            value={draft.price.per}
+            onChange={(event) => change({ price: { ...draft.price, per: event.target.value as PriceUnit } })}
+          >
+            {PRICE_UNITS.map((per) => (
+              <option key={per} value={per}>
+                {PER_WORDS[per]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <NumberField
+          key={`pieces ${draft.cases.length}`}
+          label={`How many ${item?.unitName.many ?? 'pieces'}`}
+          value={draft.pieces}
+          min={1}
+          onChange={(pieces) => change({ pieces })}
+          hint="as on the label or invoice"
+        />
+        <NumberField
+          key={`extras ${draft.supplier}`}
+          label={`Delivery charge, ${currency}`}
+          value={draft.extras}
+          onChange={(extras) => change({ extras })}
+          hint="none"
+        />
+        <TextField label="Lot" value={draft.code} onChange={(code) => change({ code })} />
+        <DayField label="Use by" value={draft.useBy} onChange={(useBy) => change({ useBy })} />
+        <DayField label="Received on" value={draft.receivedOn} onChange={(day) => day && change({ receivedOn: day })} />
+      </div>
+      <div className="buying-columns">
+        <LotCases draft={draft} onChange={onChange} />
+        {item ? (
+          <LotChecks
+            species={item.species}
+            checks={draft.checks}
+            onChange={(checks) => change({ checks })}
+            cautions={cautions.at(item.species, 'receiving')}
+          />
+        ) : (
+          <p className="quiet">Say what came, and the checks that fit it stand here.</p>
+        )}
+      </div>
+    </>
+  )
+}
+
+interface TextFieldProps {
+  label: string
+  value: string | null
+  onChange: (value: string | null) => void
+}
+
+const TextField = ({ label, value, onChange }: TextFieldProps) => (
+  <Form.Group controlId={`lot-${label}`}>
+    <Form.Label>{label}</Form.Label>
+    <Form.Control
+      value={value ?? ''}
+      maxLength={120}
+      onChange={(event) => onChange(event.target.value.trim() === '' ? null : event.target.value)}
+    />
+  </Form.Group>
+)
+
+const DayField = ({
+  label,
+  value,
+  onChange,
+}: {
+  label: string
+  value: Lot['useBy']
+  onChange: (day: string | null) => void
+}) => (
+  <Form.Group controlId={`lot-${label}`}>
+    <Form.Label>{label}</Form.Label>
+    <Form.Control type="date" value={value ?? ''} onChange={(event) => onChange(event.target.value || null)} />
+  </Form.Group>
+)

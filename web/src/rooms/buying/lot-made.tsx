@@ -1,0 +1,33 @@
+import type { LotTrace } from '@fleam/contract'
+import { pileWeight } from '@fleam/core'
+import { Link } from 'react-router-dom'
+import { dayWords } from '../../parts/dates.ts'
+import { useFormat } from '../../parts/use-format.ts'
+
+/** Forward from a lot: every fabrication that was cut from it, and the portions that came of it. */
+export function LotMade({ trace: { fabrications } }: { trace: LotTrace }) {
+  const format = useFormat()
+  return (
+    <section aria-labelledby="made">
+      <h2 id="made">What was made of it</h2>
+      {fabrications.length === 0 ? <p className="quiet">Nothing yet.</p> : null}
+      <ul>
+        {fabrications.map(({ id, status, document }) => (
+          <li key={id}>
+            <Link to={status === 'open' ? `/bench/${id}` : `/verdict/${id}`}>
+              {document.style}, {document.meta?.date ? dayWords(document.meta.date) : ''}
+            </Link>
+            {document.meta?.cook ? `, ${document.meta.cook}` : ''}:{' '}
+            {document.piles
+              .filter((pile) => pile.class !== 'waste' && pileWeight(pile) > 0)
+              .map(
+                (pile) =>
+                  `${pile.name} ${pile.pieces ? `${pile.pieces.length} pieces, ` : ''}${format.weight(pileWeight(pile))}`,
+              )
+              .join('; ') || 'nothing weighed yet'}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

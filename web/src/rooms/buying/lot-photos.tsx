@@ -1,0 +1,55 @@
+import type { LotTrace } from '@fleam/contract'
+import { useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { v7 as newId } from 'uuid'
+import { useKeepPhoto } from '../../data/buying-queries.ts'
+import { kitchenPath } from '../../data/queries.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Failed } from '../../parts/states.tsx'
+import { smallJpeg } from './small-jpeg.ts'
+
+/** Pictures of a delivery: what a claim rests on. */
+export function LotPhotos({ trace: { lot, photos } }: { trace: LotTrace }) {
+  const { id } = useKitchen()
+  const keep = useKeepPhoto(lot.id)
+  const input = useRef<HTMLInputElement>(null)
+  const [refusal, setRefusal] = useState('')
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    setRefusal('')
+    const picture = await smallJpeg(file).catch(() => null)
+    if (picture === null) return setRefusal(`${file.name} is no picture that this browser can read.`)
+    keep.mutate({ id: newId(), takenAt: new Date().toISOString(), picture })
+  }
+  return (
+    <div className="mt-3">
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        hidden
+        aria-label="A picture of the delivery"
+        onChange={(event) => void take(event.target.files?.[0]).finally(() => (event.target.value = ''))}
+      />
+      <Button variant="outline-dark" disabled={keep.isPending} onClick={() => input.current?.click()}>
+        Add a picture
+      </Button>
+      {refusal ? (
+        <p className="refusal" role="alert">
+          {refusal}
+        </p>
+      ) : null}
+      {keep.isError ? <Failed error={keep.error} /> : null}
+      <div className="lot-photos mt-2">
+        {photos.map((photo, at) => (
+          <img
+            key={photo.id}
+            src={`${kitchenPath(id)}/lots/${lot.id}/photos/${photo.id}`}
+            alt={`The delivery, ${at + 1} of ${photos.length}`}
+          />
+        ))}
+      </div>
+    </div>
+  )
+}

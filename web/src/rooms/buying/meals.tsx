@@ -1,0 +1,174 @@
+import { DEFERS_TO, keepingOf } from '@fleam/catalogue'
+import { explain, type MealView, mealView, type WholeForm } from '@fleam/core'
+import { useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import Table from 'react-bootstrap/Table'
+import { useItems } from '../../data/queries.ts'
+
+import { dayIn } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { orderWords, quoteWords } from '../../parts/price-words.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import { BuyingRoom } from './buying-room.tsx'
+import { firstItem, ItemChoice, WithForms } from './item-choice.tsx'
+
+/** Grams of a part on one plate where the style does not say. */
+const USUAL_SERVING = 200
+
+/** One big purchase as meals: what leaves the till today, how many servings it is, until when they are eaten. */
+export function Component() {
+  const items = useItems().data
+  const [chosen, setChosen] = useState<string | null>(null)
+  const itemId = chosen ?? firstItem(items)
+  const [units, setUnits] = useState<number | null>(6)
+  const { timeZone } = useKitchen()
+  const [day, setDay] = useState(() => dayIn(timeZone, new Date()))
+  const species = items?.find((item) => item.id === itemId)?.species ?? 'poultry'
+  return (
+    <BuyingRoom title="One purchase, many meals">
+      <div className="buying-wish">
+        <ItemChoice itemId={itemId} onChoose={setChosen} />
+        <NumberField label="Bought at once" value={units} onChange={setUnits} min={1} />
+        <Form.Group controlId="day">
+          <Form.Label>Cut on</Form.Label>
+          <Form.Control
+            type="date"
+            value={day}
+            onChange={(event) => event.target.value && setDay(event.target.value)}
+          />
+        </Form.Group>
+      </div>
+      <WithForms itemId={itemId}>
+        {(forms) => <Meals key={itemId} forms={forms} units={Math.max(1, units ?? 1)} day={day} species={species} />}
+      </WithForms>
+    </BuyingRoom>
+  )
+}
+
+interface MealsProps {
+  forms: readonly WholeForm[]
+  units: number
+  day: string
+  species: Parameters<typeof keepingOf>[0]
+}
+
+function Meals({ forms, units, day, species }: MealsProps) {
+  const { wagePerHour, currency } = useKitchen()
+  const format = useFormat()
+  const [formId, setFormId] = useState(forms[0]?.id ?? '')
+  const [servings, setServings] = useState<Readonly<Record<string, number | null>>>({})
+  const form = forms.find((each) => each.id === formId) ?? (forms[0] as WholeForm)
+  const eaten = form.piles.filter((pile) => pile.class !== 'waste')
+  const servingOf = (pile: WholeForm['piles'][number]) =>
+    servings[pile.name] !== undefined
+      ? (servings[pile.name] ?? null)
+      : pile.class === 'primary'
+        ? (pile.target ?? USUAL_SERVING)
+        : null
+  const uses = eaten.map((pile) => ({ pile: pile.name, serving: servingOf(pile), keeping: keepingOf(species, pile) }))
+  const view = mealView(form, { units, wagePerHour, currency, uses, day, useBy: null })
+  return (
+    <>
+      <Form.Group controlId="form">
+        <Form.Label>From, cut as</Form.Label>
+        <Form.Select value={form.id} onChange={(event) => setFormId(event.target.value)} style={{ maxWidth: '40rem' }}>
+          {forms.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.article}, {each.supplier}, {quoteWords(each.quote, format)}: {each.style}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {view ? <MealSentence view={view} /> : <p>Nobody says how much a piece or a pack of it weighs.</p>}
+      {view ? (
+        <Table className="buying-table" responsive>
+          <thead>
+            <tr>
+              <th scope="col">Part</th>
+              <th scope="col">Grams a serving, empty for none</th>
+              <th scope="col" className="number">
+                Servings
+              </th>
+              <th scope="col" className="number">
+                Cost a serving
+              </th>
+              <th scope="col">Chilled, eat by</th>
+              <th scope="col">Frozen on the day, good until</th>
+            </tr>
+          </thead>
+          <tbody>
+            {eaten.map((pile) => {
+              const part = view.parts.find((each) => each.pile === pile.name)
+              return (
+                <tr key={pile.name}>
+                  <th scope="row">{pile.name}</th>
+                  <td style={{ maxWidth: '8rem' }}>
+                    <NumberField
+                      isLabelHidden
+                      key={form.id}
+                      label={`Grams of ${pile.name} a serving`}
+                      min={1}
+                      value={servingOf(pile)}
+                      onChange={(serving) => setServings({ ...servings, [pile.name]: serving })}
+                    />
+                  </td>
+                  <td className="number">{part?.servings ?? '–'}</td>
+                  <td className="number">
+                    {part && part.costPerServing !== null ? (
+                      <OpenFigure
+                        explain={() =>
+                          explain(view.document, view.appraisal, {
+                            group: 'pile',
+                            pile: pile.name,
+                            figure: 'costPerPortion',
+                          })
+                        }
+                        format={format}
+                      >
+                        {format.money(part.costPerServing)}
+                      </OpenFigure>
+                    ) : (
+                      '–'
+                    )}
+                  </td>
+                  <td>{part?.eatBy ?? '–'}</td>
+                  <td>{part?.frozenUntil ?? '–'}</td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </Table>
+      ) : null}
+      <p className="quiet">Frozen, it is good that long; chilled at or below 5 °C (41 °F). {DEFERS_TO}</p>
+    </>
+  )
+}
+
+function MealSentence({ view }: { view: MealView }) {
+  const format = useFormat()
+  return (
+    <p className="buying-answer">
+      <strong>
+        <OpenFigure
+          explain={() => explain(view.document, view.appraisal, { group: 'cost', figure: 'ap' })}
+          format={format}
+        >
+          {format.money(view.outlay)}
+        </OpenFigure>
+      </strong>{' '}
+      leaves the till today for {orderWords(view.order, format)}
+      {view.order.isRaised ? ', more than was wanted' : ''}: <strong>{view.servings} servings</strong>
+      {view.costPerServing === null ? (
+        ''
+      ) : (
+        <>
+          {' '}
+          at <strong>{format.money(view.costPerServing)}</strong> each, labour in, less what the rest gives back
+        </>
+      )}
+      .
+    </p>
+  )
+}

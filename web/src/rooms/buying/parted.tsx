@@ -1,0 +1,202 @@
+import {
+  explainParted,
+  explainPartPrice,
+  type PartedFigure,
+  type PartedValue,
+  partedValue,
+  rankParted,
+  type WholeForm,
+} from '@fleam/core'
+import { useState } from 'react'
+import Form from 'react-bootstrap/Form'
+import Table from 'react-bootstrap/Table'
+import { useItems } from '../../data/queries.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { quoteWords } from '../../parts/price-words.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import { BuyingRoom } from './buying-room.tsx'
+import { firstItem, ItemChoice, WithForms } from './item-choice.tsx'
+
+type Order = 'margin' | 'marginPerHour'
+const USUAL_MARGIN_PERCENT = 30
+
+/** What something whole is worth parted, in every cut style and from every supplier. */
+export function Component() {
+  const { wagePerHour, currency } = useKitchen()
+  const items = useItems().data
+  const [chosen, setChosen] = useState<string | null>(null)
+  const itemId = chosen ?? firstItem(items)
+  const [units, setUnits] = useState<number | null>(6)
+  const [percent, setPercent] = useState<number | null>(USUAL_MARGIN_PERCENT)
+  const [order, setOrder] = useState<Order>('margin')
+  const wish = {
+    units: Math.max(1, units ?? 1),
+    wagePerHour,
+    currency,
+    marginShare: Math.min(0.95, (percent ?? 0) / 100),
+  }
+  return (
+    <BuyingRoom title="Worth parted">
+      <div className="buying-wish">
+        <ItemChoice itemId={itemId} onChoose={setChosen} />
+        <NumberField label="Cut at once" value={units} onChange={setUnits} min={1} />
+        <NumberField
+          label="Wished margin, %"
+          value={percent}
+          onChange={setPercent}
+          max={95}
+          hint="of the selling price, for a shop"
+        />
+        <Form.Group controlId="order">
+          <Form.Label>Best first by</Form.Label>
+          <Form.Select value={order} onChange={(event) => setOrder(event.target.value as Order)}>
+            <option value="margin">what is left over</option>
+            <option value="marginPerHour">what an hour of labour brings</option>
+          </Form.Select>
+        </Form.Group>
+      </div>
+      <WithForms itemId={itemId}>
+        {(forms) => <PartedTable values={valuesOf(forms, wish, order)} marginShare={wish.marginShare} />}
+      </WithForms>
+    </BuyingRoom>
+  )
+}
+
+function valuesOf(forms: readonly WholeForm[], wish: Parameters<typeof partedValue>[1], order: Order): PartedValue[] {
+  return rankParted(
+    forms.flatMap((form) => partedValue(form, wish) ?? []),
+    order,
+  )
+}
+
+function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; marginShare: number }) {
+  const format = useFormat()
+  const [openId, setOpenId] = useState<string | null>(null)
+  const open = values.find((each) => each.form.id === openId) ?? values[0]
+  const unvalued = [...new Set(values.flatMap((each) => each.unvalued))]
+  const figure = (value: PartedValue, name: PartedFigure, text: string) => (
+    <OpenFigure explain={() => explainParted(value, name)} format={format}>
+      {text}
+    </OpenFigure>
+  )
+  return (
+    <>
+      {unvalued.length > 0 ? (
+        <p className="quiet">
+          Nobody has said what {unvalued.slice(0, 6).join(', ')}
+          {unvalued.length > 6 ? ' and others are' : unvalued.length > 1 ? ' are' : ' is'} worth: they count as nothing.
+          Say it in the Guide, at the cut style.
+        </p>
+      ) : null}
+      <Table className="ranking" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Cut style</th>
+            <th scope="col">From</th>
+            <th scope="col" className="number">
+              Parts are worth
+            </th>
+            <th scope="col" className="number">
+              Spent
+            </th>
+            <th scope="col" className="number">
+              Left over
+            </th>
+            <th scope="col" className="number">
+              Hours
+            </th>
+            <th scope="col" className="number">
+              Left over an hour
+            </th>
+            <th scope="col" aria-label="Prices of its parts" />
+          </tr>
+        </thead>
+        <tbody>
+          {values.map((value, at) => (
+            <tr key={value.form.id} className={at === 0 ? 'first' : ''}>
+              <th scope="row">{value.form.style}</th>
+              <td>
+                {value.form.article}
+                <br />
+                <span className="quiet">
+                  {value.form.supplier} · {quoteWords(value.form.quote, format)}
+                </span>
+              </td>
+              <td className="number">{figure(value, 'worth', format.money(value.worth))}</td>
+              <td className="number">{format.money(value.cost)}</td>
+              <td className="number cost">{figure(value, 'margin', format.money(value.margin))}</td>
+              <td className="number">{format.quantity(value.labourHours, 'count')}</td>
+              <td className="number">
+                {value.marginPerHour === null ? '–' : figure(value, 'marginPerHour', format.money(value.marginPerHour))}
+              </td>
+              <td>
+                <button
+                  type="button"
+                  className="figure"
+                  aria-pressed={open?.form.id === value.form.id}
+                  aria-label={`Prices of the parts of ${value.form.style}, ${value.form.article}`}
+                  onClick={() => setOpenId(value.form.id)}
+                >
+                  parts
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {open ? <PartPrices value={open} marginShare={marginShare} /> : null}
+    </>
+  )
+}
+
+/** For a shop: what each part must cost so that all of them reach the wished margin. */
+function PartPrices({ value, marginShare }: { value: PartedValue; marginShare: number }) {
+  const format = useFormat()
+  return (
+    <section aria-labelledby="part-prices">
+      <h2 id="part-prices">
+        {value.form.style}, {value.form.article}: a price for each part
+      </h2>
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Part</th>
+            <th scope="col" className="number">
+              Weight
+            </th>
+            <th scope="col" className="number">
+              Worth a {format.perWeightUnit}
+            </th>
+            <th scope="col" className="number">
+              Worth in all
+            </th>
+            <th scope="col" className="number">
+              For {format.share(marginShare)}, a {format.perWeightUnit}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {value.parts.map((part) => (
+            <tr key={part.name}>
+              <th scope="row">{part.name}</th>
+              <td className="number">{format.weight(part.weight)}</td>
+              <td className="number">{format.perWeightAmount(part.valuePerKg)}</td>
+              <td className="number">{format.money(part.worth)}</td>
+              <td className="number">
+                {part.priceForMargin === null || part.valuePerKg <= 0 ? (
+                  '–'
+                ) : (
+                  <OpenFigure explain={() => explainPartPrice(value, part, marginShare)} format={format}>
+                    {format.perWeightAmount(part.priceForMargin)}
+                  </OpenFigure>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </section>
+  )
+}

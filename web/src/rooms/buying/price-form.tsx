@@ -1,0 +1,190 @@
+import type { PriceListLine } from '@fleam/contract'
+import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useAddPrice, useProducts, useSuppliers } from '../../data/buying-queries.ts'
+import { useItems } from '../../data/queries.ts'
+import { dayIn } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { PER_WORDS } from '../../parts/price-words.ts'
+import { Failed } from '../../parts/states.tsx'
+import { WeightField } from '../../parts/weight-field.tsx'
+
+interface PriceFormProps {
+  /** The article whose price changes; everything else stands as it was. */
+  from?: PriceListLine
+  onDone: () => void
+}
+
+/** One price by hand: it is added to the history, what was there stays. */
+export function PriceForm({ from, onDone }: PriceFormProps) {
+  const { currency, timeZone, units } = useKitchen()
+  const items = useItems().data ?? []
+  const products = useProducts().data ?? []
+  const suppliers = useSuppliers().data ?? []
+  const add = useAddPrice()
+  const [line, setLine] = useState<PriceListLine>(
+    () =>
+      from ?? {
+        supplier: '',
+        code: '',
+        name: '',
+        kind: 'whole',
+        item: null,
+        product: null,
+        price: { amount: 0, per: units === 'metric' ? 'kg' : 'lb' },
+        pieceWeight: null,
+        packPieces: null,
+        packWeight: null,
+        usableShare: null,
+        handlingMinutesPerPiece: null,
+        delivery: null,
+        minimumOrder: null,
+        from: dayIn(timeZone, new Date()),
+        until: null,
+      },
+  )
+  const [amount, setAmount] = useState<number | null>(from?.price.amount ?? null)
+  const change = (changes: Partial<PriceListLine>) => setLine((before) => ({ ...before, ...changes }))
+  const isWhole = line.supplier.trim() !== '' && line.name.trim() !== '' && amount !== null
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    if (!isWhole) return
+    const code = line.code.trim() || line.name.trim()
+    add.mutate({ ...line, code, price: { ...line.price, amount } }, { onSuccess: onDone })
+  }
+  return (
+    <Form onSubmit={submit} className="buying-form" aria-label="A price">
+      {from ? null : (
+        <>
+          <Form.Group controlId="price-supplier">
+            <Form.Label>Supplier</Form.Label>
+            <Form.Control
+              list="suppliers"
+              value={line.supplier}
+              maxLength={120}
+              required
+              onChange={(event) => change({ supplier: event.target.value })}
+            />
+            <datalist id="suppliers">
+              {suppliers.map((each) => (
+                <option key={each.id} value={each.name} />
+              ))}
+            </datalist>
+          </Form.Group>
+          <Form.Group controlId="price-name">
+            <Form.Label>Article</Form.Label>
+            <Form.Control
+              value={line.name}
+              maxLength={120}
+              required
+              onChange={(event) => change({ name: event.target.value })}
+            />
+          </Form.Group>
+          <Form.Group controlId="price-kind">
+            <Form.Label>It is</Form.Label>
+            <Form.Select
+              value={line.kind}
+              onChange={(event) =>
+                change({ kind: event.target.value as PriceListLine['kind'], item: null, product: null })
+              }
+            >
+              <option value="whole">cut here</option>
+              <option value="ready">bought ready</option>
+            </Form.Select>
+          </Form.Group>
+          {line.kind === 'whole' ? (
+            <Form.Group controlId="price-item">
+              <Form.Label>Cut as</Form.Label>
+              <Form.Select value={line.item ?? ''} onChange={(event) => change({ item: event.target.value || null })}>
+                <option value="">nothing yet</option>
+                {items.map((item) => (
+                  <option key={item.id}>{item.name}</option>
+                ))}
+              </Form.Select>
+            </Form.Group>
+          ) : (
+            <Form.Group controlId="price-product">
+              <Form.Label>Served as</Form.Label>
+              <Form.Select
+                value={line.product ?? ''}
+                onChange={(event) => change({ product: event.target.value || null })}
+              >
+                <option value="">nothing yet</option>
+                {products.map((product) => (
+                  <option key={product.name}>{product.name}</option>
+                ))}
+              </Form.Select>
+            </Form.Group>
+          )}
+        </>
+      )}
+      <NumberField label={`Price, ${currency}`} value={amount} onChange={setAmount} isRequired />
+      <Form.Group controlId="price-per">
+        <Form.Label>For</Form.Label>
+        <Form.Select
+          value={line.price.per}
+          onChange={(event) => change({ price: { ...line.price, per: event.target.value as PriceUnit } })}
+        >
+          {PRICE_UNITS.map((per) => (
+            <option key={per} value={per}>
+              {PER_WORDS[per]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <WeightField
+        label="One piece weighs"
+        hint="as usual for the item"
+        grams={line.pieceWeight}
+        onChange={(pieceWeight) => change({ pieceWeight })}
+      />
+      {line.price.per === 'case' || line.price.per === 'lot' ? (
+        <NumberField
+          label="Pieces in it"
+          value={line.packPieces}
+          onChange={(packPieces) => change({ packPieces })}
+          min={1}
+        />
+      ) : null}
+      {line.kind === 'ready' ? (
+        <>
+          <NumberField
+            label="Usable share, 0 to 1"
+            value={line.usableShare}
+            max={1}
+            onChange={(usableShare) => change({ usableShare })}
+            hint="all of it"
+          />
+          <NumberField
+            label="Minutes to unpack a piece"
+            value={line.handlingMinutesPerPiece}
+            onChange={(handlingMinutesPerPiece) => change({ handlingMinutesPerPiece })}
+            hint="none"
+          />
+        </>
+      ) : null}
+      <Form.Group controlId="price-from">
+        <Form.Label>From</Form.Label>
+        <Form.Control
+          type="date"
+          value={line.from}
+          required
+          onChange={(event) => change({ from: event.target.value })}
+        />
+      </Form.Group>
+      <div className="actions wide">
+        <Button type="submit" disabled={!isWhole || add.isPending}>
+          Keep this price
+        </Button>
+      </div>
+      {add.isError ? (
+        <div className="wide">
+          <Failed error={add.error} />
+        </div>
+      ) : null}
+    </Form>
+  )
+}

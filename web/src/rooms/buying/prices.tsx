@@ -1,0 +1,147 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import Table from 'react-bootstrap/Table'
+import { Link } from 'react-router-dom'
+import { ARTICLES_ON_A_PAGE, useArticles } from '../../data/buying-queries.ts'
+import { kitchenPath } from '../../data/queries.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { priceWords } from '../../parts/price-words.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { BuyingRoom } from './buying-room.tsx'
+import { PriceForm } from './price-form.tsx'
+import { SupplierTerms } from './supplier-terms.tsx'
+
+/** The price book: every article of every supplier, with today's price and its history behind it. */
+export function Component() {
+  const { id } = useKitchen()
+  const [words, setWords] = useState('')
+  const [isTied, setTied] = useState(true)
+  const [offset, setOffset] = useState(0)
+  const [isAdding, setAdding] = useState(false)
+  const articles = useArticles({ words, isTied, offset })
+  const search = (next: string) => {
+    setWords(next)
+    setOffset(0)
+  }
+  return (
+    <BuyingRoom
+      title="Prices"
+      actions={
+        <>
+          <Button variant={isAdding ? 'outline-dark' : 'primary'} onClick={() => setAdding(!isAdding)}>
+            {isAdding ? 'Leave it' : 'Add a price'}
+          </Button>
+          <a className="btn btn-outline-dark" href={`${kitchenPath(id)}/price-list.csv`} download>
+            Export as CSV
+          </a>
+        </>
+      }
+    >
+      {isAdding ? <PriceForm onDone={() => setAdding(false)} /> : null}
+      <div className="buying-actions">
+        <Form.Control
+          type="search"
+          aria-label="Search the price book"
+          placeholder="supplier, article, item …"
+          value={words}
+          onChange={(event) => search(event.target.value)}
+          style={{ maxWidth: '22rem' }}
+        />
+        <Form.Check
+          type="switch"
+          id="only-tied"
+          label="Only what is cut or served here"
+          checked={isTied}
+          onChange={(event) => {
+            setTied(event.target.checked)
+            setOffset(0)
+          }}
+        />
+      </div>
+      {articles.isError ? <Failed error={articles.error} retry={() => void articles.refetch()} /> : null}
+      {articles.data ? (
+        <ArticleTable page={articles.data} offset={offset} onOffset={setOffset} />
+      ) : articles.isPending ? (
+        <Loading what="the price book" />
+      ) : null}
+      <SupplierTerms />
+    </BuyingRoom>
+  )
+}
+
+interface ArticleTableProps {
+  page: NonNullable<ReturnType<typeof useArticles>['data']>
+  offset: number
+  onOffset: (offset: number) => void
+}
+
+function ArticleTable({ page: { rows, total }, offset, onOffset }: ArticleTableProps) {
+  const format = useFormat()
+  if (total === 0) {
+    return (
+      <Empty title="Nothing like it is in the price book">
+        <p>
+          <Link to="/buying/lists">Take in a price list</Link> of a supplier, or add a price by hand.
+        </p>
+      </Empty>
+    )
+  }
+  return (
+    <>
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Article</th>
+            <th scope="col">Supplier</th>
+            <th scope="col">For</th>
+            <th scope="col" className="number">
+              Price today
+            </th>
+            <th scope="col">Since</th>
+            <th scope="col" className="number">
+              Prices
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ article, current, prices }) => (
+            <tr key={article.id}>
+              <th scope="row">
+                <Link to={`/buying/articles/${article.id}`}>{article.name}</Link>
+              </th>
+              <td>{article.supplier}</td>
+              <td>{article.item ?? article.product ?? <span className="none">nothing yet</span>}</td>
+              <td className="number">{current ? priceWords(current.price, format) : '–'}</td>
+              <td>{current ? dayWords(current.from) : ''}</td>
+              <td className="number">{prices}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {total > ARTICLES_ON_A_PAGE ? (
+        <div className="buying-actions">
+          <Button
+            variant="outline-dark"
+            disabled={offset === 0}
+            onClick={() => onOffset(Math.max(0, offset - ARTICLES_ON_A_PAGE))}
+          >
+            Before
+          </Button>
+          <span>
+            {offset + 1} to {Math.min(total, offset + ARTICLES_ON_A_PAGE)} of {total}
+          </span>
+          <Button
+            variant="outline-dark"
+            disabled={offset + ARTICLES_ON_A_PAGE >= total}
+            onClick={() => onOffset(offset + ARTICLES_ON_A_PAGE)}
+          >
+            After
+          </Button>
+        </div>
+      ) : null}
+    </>
+  )
+}

@@ -1,0 +1,179 @@
+import {
+  type BuyingComparison,
+  type BuyingWish,
+  explainTrueCost,
+  type TrueCost,
+  type TrueCostFigure,
+} from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { Link } from 'react-router-dom'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { basisWords, orderWords, quoteWords } from '../../parts/price-words.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import { CostReach } from './cost-reach.tsx'
+
+interface RankingProps {
+  comparison: BuyingComparison
+  wish: BuyingWish
+}
+
+const WHY_LEFT = {
+  'size-unknown': 'nobody says how much a piece or a pack weighs',
+  'product-missing': 'its cut style does not give this product',
+} as const
+
+const articleOf = (cost: Pick<TrueCost, 'form'>) => `/buying/articles/${cost.form.id.split(' ')[0]}`
+
+/** Every form side by side, cheapest first, each figure open to its formula. */
+export function Ranking({ comparison: { ranked, left }, wish }: RankingProps) {
+  const format = useFormat(wish.currency)
+  const dearest = Math.max(...ranked.map((cost) => cost.costPerKg + cost.halfWidth), 0)
+  return (
+    <>
+      <Answer ranked={ranked} wish={wish} />
+      {ranked.length > 0 ? (
+        <Table className="ranking" responsive>
+          <thead>
+            <tr>
+              <th scope="col">Place</th>
+              <th scope="col">From</th>
+              <th scope="col">As quoted</th>
+              <th scope="col">Order</th>
+              <th scope="col">Yield</th>
+              <th scope="col" className="number">
+                Outlay
+              </th>
+              <th scope="col" className="number">
+                Labour
+              </th>
+              <th scope="col" className="number">
+                Gives back
+              </th>
+              <th scope="col" className="number">
+                A {format.perWeightUnit} to serve
+              </th>
+              <th scope="col" aria-label="How sure" />
+              <th scope="col" className="number">
+                A plate
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {ranked.map((cost) => (
+              <RankedRow
+                key={cost.form.id}
+                cost={cost}
+                wish={wish}
+                isShared={isShared(cost, ranked)}
+                dearest={dearest}
+              />
+            ))}
+          </tbody>
+        </Table>
+      ) : null}
+      {left.length > 0 ? (
+        <section>
+          <h2>Not compared</h2>
+          <ul>
+            {left.map(({ form, why }) => (
+              <li key={form.id}>
+                <Link to={articleOf({ form })}>
+                  {form.article}, {form.supplier}
+                </Link>
+                : {WHY_LEFT[why]}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+    </>
+  )
+}
+
+const isShared = (cost: TrueCost, ranked: readonly TrueCost[]) =>
+  ranked.some((each) => each !== cost && each.rank === cost.rank)
+
+interface RankedRowProps {
+  cost: TrueCost
+  wish: BuyingWish
+  isShared: boolean
+  dearest: number
+}
+
+function RankedRow({ cost, wish, isShared: shares, dearest }: RankedRowProps) {
+  const format = useFormat(wish.currency)
+  const figure = (name: TrueCostFigure, text: string) => (
+    <OpenFigure explain={() => explainTrueCost(cost, name, wish)} format={format}>
+      {text}
+    </OpenFigure>
+  )
+  const { form } = cost
+  return (
+    <tr className={cost.rank === 1 ? 'first' : ''}>
+      <td className="place">
+        {cost.rank}
+        {shares ? ' =' : ''}
+      </td>
+      <th scope="row">
+        <Link to={articleOf(cost)}>{form.article}</Link>
+        <br />
+        <span className="quiet">
+          {form.supplier} · {form.kind === 'whole' ? form.style.toLowerCase() : 'bought ready'}
+        </span>
+      </th>
+      <td>{quoteWords(form.quote, format)}</td>
+      <td>
+        {orderWords(cost.order, format)}
+        {cost.order.isRaised ? (
+          <>
+            <br />
+            <span className="basis">more than wanted</span>
+          </>
+        ) : null}
+      </td>
+      <td className="number">
+        {cost.yield ? format.share(cost.yield.value) : format.share(form.kind === 'ready' ? form.usableShare : 1)}
+        <br />
+        <span className="basis">{cost.yield ? basisWords(cost.yield) : 'usable'}</span>
+      </td>
+      <td className="number">{figure('outlay', format.money(cost.outlay))}</td>
+      <td className="number">{figure('labour', format.money(cost.labour))}</td>
+      <td className="number">{cost.credit === 0 ? '–' : figure('credit', format.money(cost.credit))}</td>
+      <td className="number cost">{figure('costPerKg', format.perWeightAmount(cost.costPerKg))}</td>
+      <td>
+        <CostReach cost={cost} dearest={dearest} />
+      </td>
+      <td className="number cost">{figure('costPerPlate', format.money(cost.costPerPlate))}</td>
+    </tr>
+  )
+}
+
+/** The answer as a sentence: what is cheapest, and whether that is sure. */
+function Answer({ ranked, wish }: { ranked: readonly TrueCost[]; wish: BuyingWish }) {
+  const format = useFormat(wish.currency)
+  const [best, ...others] = ranked
+  if (!best) return null
+  const equal = others.filter((cost) => cost.rank === best.rank)
+  const next = others.find((cost) => cost.rank !== best.rank)
+  const name = (cost: TrueCost) => `${cost.form.article.toLowerCase()} from ${cost.form.supplier}`
+  return (
+    <p className="buying-answer">
+      {equal.length > 0 ? (
+        <>
+          <strong>{name(best)}</strong> and {equal.map(name).join(' and ')} cannot be told apart: about{' '}
+          <strong>{format.money(best.costPerPlate)}</strong> a plate.
+        </>
+      ) : (
+        <>
+          <strong>{name(best)}</strong> is cheapest: <strong>{format.money(best.costPerPlate)}</strong> a plate.
+        </>
+      )}
+      {next ? (
+        <>
+          {' '}
+          Next is {name(next)} at <strong>{format.money(next.costPerPlate)}</strong>.
+        </>
+      ) : null}
+    </p>
+  )
+}

@@ -1,0 +1,118 @@
+import {
+  appraise,
+  explain,
+  type FabricationDocument,
+  isSamePrice,
+  type PriceChange,
+  priceOn,
+  recost,
+  reprice,
+} from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { Link } from 'react-router-dom'
+import type { ArticleHistory } from '../../data/buying-queries.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
+
+/** Every record that rests on an article, at today's price: by factor, in full, and what becomes of the verdict. */
+export function RestsOn({ history, today }: { history: ArticleHistory; today: string }) {
+  const price = priceOn(history.prices, today)?.price
+  if (!price || history.records.length === 0) return null
+  return (
+    <section aria-labelledby="rests-on">
+      <h2 id="rests-on">What rests on it, at today’s price</h2>
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Record</th>
+            <th scope="col">Portion</th>
+            <th scope="col" className="number">
+              As it was
+            </th>
+            <th scope="col" className="number">
+              By factor
+            </th>
+            <th scope="col" className="number">
+              In full
+            </th>
+            <th scope="col">Verdict</th>
+          </tr>
+        </thead>
+        <tbody>
+          {history.records.flatMap(({ id, document }) => {
+            const change: PriceChange =
+              history.article.kind === 'whole'
+                ? { kind: 'purchase', price, extras: null }
+                : { kind: 'offer', offer: history.article.name, price }
+            // A record that was bought in another unit keeps its own price.
+            const isOther = change.kind === 'purchase' && document.purchase.price.per !== price.per
+            return <RecostedRows key={id} id={id} document={document} changes={isOther ? [] : [change]} />
+          })}
+        </tbody>
+      </Table>
+    </section>
+  )
+}
+
+interface RecostedRowsProps {
+  id: string
+  document: FabricationDocument
+  changes: readonly PriceChange[]
+}
+
+function RecostedRows({ id, document, changes }: RecostedRowsProps) {
+  const format = useFormat(document.currency)
+  const before = recost(document)
+  const after = recost(document, changes)
+  const factored = reprice(document, appraise(document), after.appraisal.cost.apPricePerKg)
+  const isUnchanged = changes.every(
+    (change) => change.kind === 'purchase' && isSamePrice(change.price, document.purchase.price),
+  )
+  const verdicts = [before.leading?.verdict ?? 'none', after.leading?.verdict ?? 'none'] as const
+  const cost = (recosted: typeof before, pile: string, amount: number | null) =>
+    amount === null ? (
+      '–'
+    ) : (
+      <OpenFigure
+        explain={() =>
+          explain(recosted.document, recosted.appraisal, { group: 'pile', pile, figure: 'costPerPortion' })
+        }
+        format={format}
+      >
+        {format.money(amount)}
+      </OpenFigure>
+    )
+  return factored.map((pile, at) => (
+    <tr key={pile.name}>
+      {at === 0 ? (
+        <th scope="row" rowSpan={factored.length}>
+          <Link to={`/verdict/${id}`}>{document.style}</Link>
+          <br />
+          <span className="quiet">
+            {document.meta?.date ? dayWords(document.meta.date) : ''}
+            {isUnchanged ? ' · at this price already' : ''}
+          </span>
+        </th>
+      ) : null}
+      <td>{pile.name}</td>
+      <td className="number">
+        {cost(
+          before,
+          pile.name,
+          before.appraisal.piles.find((each) => each.name === pile.name)?.costPerPortion ?? null,
+        )}
+      </td>
+      <td className="number">{pile.byFactor === null ? '–' : format.money(pile.byFactor)}</td>
+      <td className="number">{cost(after, pile.name, pile.inFull)}</td>
+      {at === 0 ? (
+        <td rowSpan={factored.length} className={`verdict-word ${verdicts[1]}`}>
+          {verdicts[0] === verdicts[1]
+            ? VERDICT_WORDS[verdicts[1]]
+            : `${VERDICT_WORDS[verdicts[0]]} → ${VERDICT_WORDS[verdicts[1]]}`}
+        </td>
+      ) : null}
+    </tr>
+  ))
+}

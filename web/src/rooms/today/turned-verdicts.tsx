@@ -1,0 +1,77 @@
+import { type Comparison, explain, type PriceChange, turnedVerdict } from '@fleam/core'
+import { Link } from 'react-router-dom'
+import { type TurnedRow, useTurned } from '../../data/buying-queries.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { PER_WORDS } from '../../parts/price-words.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
+
+/** Verdicts that new prices have turned since their record was made, with what turned them. */
+export function TurnedVerdicts() {
+  const turned = useTurned()
+  if (!turned.data || turned.data.length === 0) return null
+  return (
+    <section aria-labelledby="turned">
+      <h2 id="turned">Verdicts that have turned</h2>
+      <ul className="turned">
+        {turned.data.map((row) => (
+          <TurnedEntry key={row.id} row={row} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function TurnedEntry({ row: { id, document, changes } }: { row: TurnedRow }) {
+  const format = useFormat(document.currency)
+  const turned = turnedVerdict(document, changes)
+  if (!turned) return null
+  const { before, after, turnedBy } = turned
+  const cost = (recosted: typeof before) => {
+    const amount = recosted.leading?.costPerPortion ?? null
+    const pile = (recosted.leading as Comparison).pile
+    return amount === null ? null : (
+      <OpenFigure
+        explain={() =>
+          explain(recosted.document, recosted.appraisal, { group: 'pile', pile, figure: 'costPerPortion' })
+        }
+        format={format}
+      >
+        {format.money(amount)}
+      </OpenFigure>
+    )
+  }
+  const sinceOf = (change: PriceChange) =>
+    changes.find(
+      (each) =>
+        each.kind === change.kind &&
+        (each.kind === 'purchase' || (change.kind === 'offer' && each.offer === change.offer)),
+    )?.since
+  const was = (change: PriceChange) =>
+    change.kind === 'purchase'
+      ? document.purchase.price.amount
+      : (document.offers?.find((offer) => offer.name === change.offer)?.price.amount ?? 0)
+  return (
+    <li>
+      <Link to={`/verdict/${id}`}>
+        {document.item}: {document.style.toLowerCase()}
+      </Link>{' '}
+      has turned from <strong>{VERDICT_WORDS[before.leading?.verdict ?? 'none']}</strong> to{' '}
+      <strong className={`verdict-word ${after.leading?.verdict}`}>
+        {VERDICT_WORDS[after.leading?.verdict ?? 'none']}
+      </strong>
+      :{' '}
+      {turnedBy.map((change, at) => (
+        <span key={change.kind === 'offer' ? change.offer : 'purchase'}>
+          {at > 0 ? ' and ' : ''}
+          {change.kind === 'purchase' ? `${document.meta?.supplier ?? 'the supplier'} asks` : `${change.offer} costs`}{' '}
+          {format.money(change.price.amount)} {PER_WORDS[change.price.per]} instead of {format.money(was(change))}
+          {sinceOf(change) ? ` since ${dayWords(sinceOf(change) as string)}` : ''}
+        </span>
+      ))}
+      . A portion of {after.leading?.pile} now costs {cost(after)} instead of {cost(before)}; bought ready it is{' '}
+      {format.money(after.leading?.buyPerPortionSameWeight ?? 0)}.
+    </li>
+  )
+}

@@ -1,0 +1,40 @@
+import { keepingOf } from '@fleam/catalogue'
+import { stockInOrder } from '@fleam/core'
+import { Link } from 'react-router-dom'
+import { useLots } from '../../data/buying-queries.ts'
+import { useItems } from '../../data/queries.ts'
+import { dayIn } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { daysLeftWords, stockLots } from '../../parts/stock-words.ts'
+import { useFormat } from '../../parts/use-format.ts'
+
+/** Raw lots whose last day is near: cut them first. */
+export function UseBySoon() {
+  const lots = useLots()
+  const items = useItems()
+  const { timeZone } = useKitchen()
+  const format = useFormat()
+  if (!lots.data || !items.data) return null
+  const stock = stockInOrder(stockLots(lots.data, items.data, keepingOf), dayIn(timeZone, new Date()))
+  const soon = stock.filter((each) => each.state !== 'good')
+  if (soon.length === 0) return null
+  return (
+    <section aria-labelledby="use-by">
+      <h2 id="use-by">To use first</h2>
+      <ul className="turned">
+        {soon.map(({ id, left, daysLeft, state }) => {
+          const lot = lots.data.find((row) => row.lot.id === id)?.lot
+          return lot ? (
+            <li key={id}>
+              <Link to={`/buying/lots/${id}`}>
+                {lot.item}, lot {lot.code ?? 'without a number'}
+              </Link>
+              : {format.weight(left)} left, last day{' '}
+              <span className={`use-by ${state}`}>{daysLeftWords(daysLeft)}</span>.
+            </li>
+          ) : null
+        })}
+      </ul>
+    </section>
+  )
+}
