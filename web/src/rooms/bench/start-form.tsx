@@ -1,5 +1,5 @@
-import type { Cook, FabricationRow, Item, Style } from '@fleam/contract'
-import { type Chosen, PRICE_UNITS, type PriceUnit, type Rhythm } from '@fleam/core'
+import type { Cook, FabricationRow, Item, LotTrace, Style } from '@fleam/contract'
+import { type Chosen, PRICE_UNITS, type PriceUnit, purchaseFromLot, type Rhythm } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -19,6 +19,8 @@ interface StartFormProps {
   cooks: Cook[]
   /** Earlier fabrications, newest first: what was paid last time is offered again. */
   latest: FabricationRow[]
+  /** A raw lot that is cut from: its item, price, weights and supplier are offered. */
+  lot?: LotTrace | null
 }
 
 const PER_WORDS: Readonly<Record<PriceUnit, string>> = {
@@ -37,12 +39,18 @@ const lastOf = (latest: readonly FabricationRow[], item: Item, style: Style) =>
   latest.find((row) => isOf(row, item, style)) ?? latest.find((row) => row.document.item === item.name)
 
 /** What goes on the board: style, number, price and the invoice's weight. The rest has defaults. */
-export function StartForm({ items, cooks, latest }: StartFormProps) {
+export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) {
   const kitchen = useKitchen()
   const format = useFormat()
   const navigate = useNavigate()
   const start = useStartFabrication()
-  const open = items.filter((item) => !item.isArchived && item.styles.some((style) => !style.isArchived))
+  const open = items.filter(
+    (item) =>
+      !item.isArchived &&
+      item.styles.some((style) => !style.isArchived) &&
+      (lot === null || item.name === lot.lot.item),
+  )
+  const drawn = lot && purchaseFromLot(lot.lot, lot.usedWeight)
   const styles = open.flatMap((item) => item.styles.map((style) => ({ item, style })))
   const [styleId, setStyleId] = useState(
     () => (styles.find(({ item, style }) => isOf(latest[0], item, style)) ?? styles[0])?.style.id ?? '',
@@ -51,14 +59,16 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
   const [rhythm, setRhythm] = useState<Rhythm>('unit')
   const chosenStyle = styles.find(({ style }) => style.id === styleId)
   const last = (chosenStyle && lastOf(latest, chosenStyle.item, chosenStyle.style))?.document
-  const [units, setUnits] = useState<number | null>(last?.purchase.pieces ?? 1)
-  const [amount, setAmount] = useState<number | null>(last?.purchase.price.amount ?? null)
-  const [per, setPer] = useState<PriceUnit>(last?.purchase.price.per ?? (kitchen.units === 'metric' ? 'kg' : 'lb'))
-  const [extras, setExtras] = useState<number | null>(last?.purchase.extras ?? null)
-  const [invoiceWeight, setInvoiceWeight] = useState<number | null>(null)
-  const [receivedWeight, setReceivedWeight] = useState<number | null>(null)
+  const [units, setUnits] = useState<number | null>(drawn?.pieces ?? last?.purchase.pieces ?? 1)
+  const [amount, setAmount] = useState<number | null>(drawn?.price.amount ?? last?.purchase.price.amount ?? null)
+  const [per, setPer] = useState<PriceUnit>(
+    drawn?.price.per ?? last?.purchase.price.per ?? (kitchen.units === 'metric' ? 'kg' : 'lb'),
+  )
+  const [extras, setExtras] = useState<number | null>((drawn ? drawn.extras : last?.purchase.extras) ?? null)
+  const [invoiceWeight, setInvoiceWeight] = useState<number | null>(drawn?.invoiceWeight ?? null)
+  const [receivedWeight, setReceivedWeight] = useState<number | null>(drawn?.receivedWeight ?? null)
   const [purge, setPurge] = useState<number | null>(null)
-  const [supplier, setSupplier] = useState(last?.meta?.supplier ?? '')
+  const [supplier, setSupplier] = useState(lot?.lot.supplier ?? last?.meta?.supplier ?? '')
   const [cookId, setCookId] = useState(
     () => cooks.find((cook) => cook.name === last?.meta?.cook)?.id ?? cooks[0]?.id ?? '',
   )
@@ -71,6 +81,8 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
     const before = next && lastOf(latest, next.item, next.style)?.document
     setStyleId(nextId)
     setChosen({})
+    // What was bought stays what was bought, however it is cut.
+    if (lot) return
     setAmount(before?.purchase.price.amount ?? null)
     setPer(before?.purchase.price.per ?? (kitchen.units === 'metric' ? 'kg' : 'lb'))
     setUnits(before?.purchase.pieces ?? 1)
@@ -99,14 +111,15 @@ export function StartForm({ items, cooks, latest }: StartFormProps) {
           price: { amount, per },
           invoiceWeight,
           pieces: units,
-          cases: 1,
+          cases: drawn?.cases ?? 1,
           ...(receivedWeight === null ? {} : { receivedWeight }),
           ...(purge === null ? {} : { purge }),
           ...(extras === null ? {} : { extras }),
         },
         cookId: cookId || null,
         supplier: supplier.trim() || null,
-        lot: null,
+        lot: lot?.lot.code ?? null,
+        lotId: lot?.lot.id ?? null,
         date: dayIn(kitchen.timeZone, now),
         startedAt: now.toISOString(),
         rhythm,

@@ -1,4 +1,6 @@
-import type { Cook, FabricationRow, Item } from '@fleam/contract'
+import type { Cook, FabricationRow, Item, LotTrace } from '@fleam/contract'
+import { Link, useSearchParams } from 'react-router-dom'
+import { useLot } from '../../data/buying-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../data/queries.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { OpenFabrications } from '../today/open-fabrications.tsx'
@@ -7,19 +9,35 @@ import { StartForm } from './start-form.tsx'
 /** The bench without a fabrication: what is on the board, and starting another one. */
 export function Component() {
   const [items, cooks, fabrications] = [useItems(), useCooks(), useFabrications()]
-  const failed = [items, cooks, fabrications].find((query) => query.isError && !query.data)
+  const [search] = useSearchParams()
+  const lotId = search.get('lot')
+  const lot = useLot(lotId)
+  const failed = [items, cooks, fabrications, ...(lotId === null ? [] : [lot])].find(
+    (query) => query.isError && !query.data,
+  )
   if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
   if (!items.data || !cooks.data || !fabrications.data) return <Loading what="the bench" />
-  return <StartRoom items={items.data} cooks={cooks.data} fabrications={fabrications.data} />
+  if (lotId !== null && !lot.data) return <Loading what="the lot" />
+  return (
+    <StartRoom
+      key={lotId}
+      items={items.data}
+      cooks={cooks.data}
+      fabrications={fabrications.data}
+      lot={lotId === null ? null : (lot.data ?? null)}
+    />
+  )
 }
 
 interface StartRoomProps {
   items: Item[]
   cooks: Cook[]
   fabrications: FabricationRow[]
+  /** The lot that it is cut from, where one was chosen. */
+  lot: LotTrace | null
 }
 
-function StartRoom({ items, cooks, fabrications }: StartRoomProps) {
+function StartRoom({ items, cooks, fabrications, lot }: StartRoomProps) {
   const open = fabrications.filter((each) => each.status === 'open')
   return (
     <div className="room">
@@ -27,7 +45,13 @@ function StartRoom({ items, cooks, fabrications }: StartRoomProps) {
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
       <section aria-labelledby="start">
         <h2 id="start">What goes on the board?</h2>
-        <StartForm items={items} cooks={cooks} latest={fabrications} />
+        {lot ? (
+          <p>
+            From lot <Link to={`/buying/lots/${lot.lot.id}`}>{lot.lot.code ?? 'without a number'}</Link>: {lot.lot.item}
+            , {lot.lot.supplier}. What is left of it stands below; change it where you take less.
+          </p>
+        ) : null}
+        <StartForm items={items} cooks={cooks} latest={fabrications} lot={lot} />
       </section>
     </div>
   )

@@ -1,4 +1,6 @@
 import {
+  appraise,
+  explain,
   explainParted,
   explainPartPrice,
   type PartedFigure,
@@ -125,7 +127,14 @@ function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; 
                 </span>
               </td>
               <td className="number">{figure(value, 'worth', format.money(value.worth))}</td>
-              <td className="number">{format.money(value.cost)}</td>
+              <td className="number">
+                <OpenFigure
+                  explain={() => explain(value.document, appraise(value.document), { group: 'cost', figure: 'in' })}
+                  format={format}
+                >
+                  {format.money(value.cost)}
+                </OpenFigure>
+              </td>
               <td className="number cost">{figure(value, 'margin', format.money(value.margin))}</td>
               <td className="number">{format.quantity(value.labourHours, 'count')}</td>
               <td className="number">

@@ -1,6 +1,7 @@
 import {
   appraise,
   explain,
+  explainByFactor,
   type FabricationDocument,
   isSamePrice,
   type PriceChange,
@@ -104,7 +105,18 @@ function RecostedRows({ id, document, changes }: RecostedRowsProps) {
           before.appraisal.piles.find((each) => each.name === pile.name)?.costPerPortion ?? null,
         )}
       </td>
-      <td className="number">{pile.byFactor === null ? '–' : format.money(pile.byFactor)}</td>
+      <td className="number">
+        {pile.byFactor === null ? (
+          '–'
+        ) : (
+          <OpenFigure
+            explain={() => explainByFactor(before.appraisal, pile.name, after.appraisal.cost.apPricePerKg)}
+            format={format}
+          >
+            {format.money(pile.byFactor)}
+          </OpenFigure>
+        )}
+      </td>
       <td className="number">{cost(after, pile.name, pile.inFull)}</td>
       {at === 0 ? (
         <td rowSpan={factored.length} className={`verdict-word ${verdicts[1]}`}>
