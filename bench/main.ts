@@ -4,6 +4,7 @@ import { findFreePort } from '../tools/ports.ts'
 import { benchAppraisal } from './appraisal.ts'
 import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
+import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
 import { benchScreen } from './screen.ts'
 
@@ -26,6 +27,7 @@ async function main(): Promise<void> {
     await benchScreen(house.url, emitter)
     await benchDevices(house.url)
     await benchReadings(house.url, house.databaseUrl)
+    await benchPriceLists(house.url, house.databaseUrl)
   } finally {
     await house.stop()
     emitter.close()

@@ -43,34 +43,37 @@ export const RECEIVING_CHECKS: readonly ReceivingCheck[] = [
   ),
   check('seal', { question: 'Bags and seals', right: 'whole', fault: 'seal broken' }),
   check('liquid', { question: 'Liquid in the bag', right: 'little, clear', fault: 'much liquid' }),
-  check('smell', { question: 'Smell', right: 'clean', fault: 'smells' }),
+  check('smell', { question: 'Smell', right: 'clean', fault: 'it smells' }),
   check('skin', { question: 'Skin', right: 'whole', fault: 'skin torn' }, { species: ['poultry'] }),
   check(
     'keel',
-    { question: 'Tip of the breastbone', right: 'soft, young', fault: 'hard, old' },
+    { question: 'Tip of the breastbone', right: 'soft, young', fault: 'hard breastbone' },
     { species: ['poultry'] },
   ),
   check('stiffness', { question: 'Stiffness', right: 'stiff', fault: 'already soft' }, { species: ['fish'] }),
-  check('eyes-gills', { question: 'Eyes and gills', right: 'bright', fault: 'dull' }, { species: ['fish'] }),
+  check('eyes-gills', { question: 'Eyes and gills', right: 'bright', fault: 'dull eyes' }, { species: ['fish'] }),
   check(
     'days-since-catch',
-    { question: 'Days since catch', right: 'noted', fault: 'too long ago' },
+    { question: 'Days since catch', right: 'noted', fault: 'not fresh' },
     { species: ['fish'], number: { unit: 'days', faultAbove: null } },
   ),
-  check('fat-cover', { question: 'Fat cover', right: 'firm, even', fault: 'soft or bare' }, { species: ['red-meat'] }),
-  check('marbling', { question: 'Marbling', right: 'as ordered', fault: 'not as ordered' }, { species: ['red-meat'] }),
   check(
-    'age',
-    { question: 'Age of the animal', right: 'as ordered', fault: 'older than ordered' },
+    'fat-cover',
+    { question: 'Fat cover', right: 'firm, even', fault: 'fat soft or bare' },
     { species: ['red-meat'] },
   ),
-  check('size', { question: 'Size grade', right: 'as ordered', fault: 'other size' }),
+  check('marbling', { question: 'Marbling', right: 'as ordered', fault: 'poor marbling' }, { species: ['red-meat'] }),
+  check(
+    'age',
+    { question: 'Age of the animal', right: 'as ordered', fault: 'animal too old' },
+    { species: ['red-meat'] },
+  ),
+  check('size', { question: 'Size grade', right: 'as ordered', fault: 'wrong size' }),
 ]
 
-/** What a check that found a fault says of it, with its question: `Skin: skin torn`. */
+/** What a check that found a fault says of it: `skin torn`. */
 export function faultWords(checkId: string): string {
-  const found = RECEIVING_CHECKS.find((each) => each.id === checkId)
-  return found ? `${found.question}: ${found.fault}` : checkId
+  return RECEIVING_CHECKS.find((each) => each.id === checkId)?.fault ?? checkId
 }
 
 export const receivingChecksFor = (species: Species): ReceivingCheck[] =>

@@ -59,6 +59,33 @@ const CHICKEN_VALUES: PileValues = {
   fat: { valuePerKg: 1.1, usedShare: 0.5 },
   bin: { valuePerKg: -0.15 },
 }
+/** What the same bird is worth cut otherwise. */
+const OTHER_CHICKEN_VALUES: Readonly<Record<string, PileValues>> = {
+  'Eight bone-in pieces': {
+    'breasts with ribs': { valuePerKg: 8.6 },
+    thighs: { valuePerKg: 6.2 },
+    drumsticks: { valuePerKg: 4.2 },
+    wings: { valuePerKg: 4.6 },
+    'back and neck': { valuePerKg: 1.3, usedShare: 0.7, processingPerKg: 0.35 },
+    'fat and skin': { valuePerKg: 1.1, usedShare: 0.5 },
+  },
+  'Boneless and skinless': {
+    breasts: { valuePerKg: 12.4 },
+    tenders: { valuePerKg: 12.9 },
+    'leg meat': { valuePerKg: 8.4 },
+    wings: { valuePerKg: 4.6, usedShare: 0.9 },
+    'bones and back': { valuePerKg: 1.3, usedShare: 0.7, processingPerKg: 0.35 },
+    'skin and fat': { valuePerKg: 0.9, usedShare: 0.5 },
+  },
+  'Split breast and leg quarters': {
+    'split breasts': { valuePerKg: 8.2 },
+    'leg quarters': { valuePerKg: 5.1 },
+    wings: { valuePerKg: 4.6, usedShare: 0.9 },
+    back: { valuePerKg: 1.3, usedShare: 0.7, processingPerKg: 0.35 },
+    fat: { valuePerKg: 1.1, usedShare: 0.5 },
+  },
+  'Scored halves': { halves: { valuePerKg: 5.4 }, 'neck and fat': { valuePerKg: 1.1, usedShare: 0.6 } },
+}
 const LOIN_VALUES: PileValues = {
   'centre steaks': { valuePerKg: 66 },
   'head roast': { valuePerKg: 48 },
@@ -105,6 +132,7 @@ const LARCH_HALT: KitchenScript = {
   ],
   values: {
     [CHICKEN_STYLE]: CHICKEN_VALUES,
+    ...OTHER_CHICKEN_VALUES,
     [LOIN_STYLE]: LOIN_VALUES,
     [DUCK_STYLE]: DUCK_VALUES,
     [CHAR_STYLE]: CHAR_VALUES,

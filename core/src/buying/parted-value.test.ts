@@ -36,12 +36,12 @@ test('a haul to the bin takes from the worth', () => {
 
 test('formulas work out to their figures', () => {
   const value = parted()
-  for (const figure of ['worth', 'margin', 'marginPerHour'] as const) {
+  for (const figure of ['worth', 'margin', 'marginPerUnit', 'marginPerHour'] as const) {
     expect(evaluate(explainParted(value, figure).expression)).toBeCloseTo(value[figure] as number, 9)
   }
 })
 
-test('styles are ranked by what is left over, in all or by the hour', () => {
+test('styles are ranked by what is left over, each or by the hour', () => {
   const slow = parted({ id: 'slow', quote: quote(1) })
   const fast = parted({
     id: 'fast',
@@ -49,11 +49,17 @@ test('styles are ranked by what is left over, in all or by the hour', () => {
     minutesPerUnit: { basis: 'own', tests: 3, value: 6, halfWidth: 0 },
   })
   const ids = (list: PartedValue[]) => list.map((each) => each.form.id)
-  expect(ids(rankParted([slow, fast], 'margin'))).toEqual(['fast', 'slow'])
+  expect(ids(rankParted([slow, fast], 'marginPerUnit'))).toEqual(['fast', 'slow'])
   const byHour = rankParted([slow, fast], 'marginPerHour')
   expect((byHour[0]?.marginPerHour as number) >= (byHour[1]?.marginPerHour as number)).toBe(true)
 })
 
 test('nothing is said of a quote without a size', () => {
   expect(partedValue(wholeForm({ quote: quote(60, 'case'), unitWeight: 0 }), wish)).toBeNull()
+})
+
+test('an order that had to be larger is compared by what each leaves over', () => {
+  const raised = parted({ quote: quote(3, 'kg', { minimumOrder: 120 }) })
+  expect([raised.units, parted().units]).toEqual([20, 10])
+  expect(raised.marginPerUnit).toBeCloseTo(parted().marginPerUnit, 9)
 })

@@ -28,6 +28,9 @@ export interface PartedValue {
   /** Purchase, labour and consumables. */
   cost: number
   margin: number
+  /** Margin ÷ what is bought: orders of different size are compared by it. */
+  marginPerUnit: number
+  units: number
   /** Margin ÷ worth; null where it is worth nothing. */
   marginShare: number | null
   labourHours: number
@@ -72,6 +75,8 @@ export function partedValue(form: WholeForm, wish: PartedWish): PartedValue | nu
     worth,
     cost: cost.in,
     margin,
+    marginPerUnit: margin / order.pieces,
+    units: order.pieces,
     marginShare: worth > 0 ? margin / worth : null,
     labourHours,
     marginPerHour: labourHours > 0 ? margin / labourHours : null,
@@ -79,13 +84,14 @@ export function partedValue(form: WholeForm, wish: PartedWish): PartedValue | nu
   }
 }
 
-/** By what the parts bring: in all, or for each hour of labour. Best first; what takes no time comes first of all. */
-export function rankParted(values: readonly PartedValue[], by: 'margin' | 'marginPerHour'): PartedValue[] {
-  const of = (each: PartedValue) => (by === 'margin' ? each.margin : (each.marginPerHour ?? Number.POSITIVE_INFINITY))
+/** By what one of them leaves over, or an hour of labour. Best first; what takes no time comes first of all. */
+export function rankParted(values: readonly PartedValue[], by: 'marginPerUnit' | 'marginPerHour'): PartedValue[] {
+  const of = (each: PartedValue) =>
+    by === 'marginPerUnit' ? each.marginPerUnit : (each.marginPerHour ?? Number.POSITIVE_INFINITY)
   return [...values].sort((a, b) => of(b) - of(a))
 }
 
-export type PartedFigure = 'worth' | 'margin' | 'marginPerHour'
+export type PartedFigure = 'worth' | 'margin' | 'marginPerUnit' | 'marginPerHour'
 
 /** The formula of a figure of a parted value, with its numbers in it. */
 export function explainParted(parted: PartedValue, figure: PartedFigure): Explanation {
@@ -107,6 +113,12 @@ export function explainParted(parted: PartedValue, figure: PartedFigure): Explan
       }
     case 'margin':
       return { title: 'Left over', quantity: 'money', expression: minus(worth, cost) }
+    case 'marginPerUnit':
+      return {
+        title: 'Left over, each',
+        quantity: 'money',
+        expression: over(minus(worth, cost), value('bought', parted.units, 'count')),
+      }
     case 'marginPerHour':
       return {
         title: 'Left over for an hour of labour',

@@ -44,17 +44,22 @@ async function wantedProducts(database: Sequelize, kitchenId: string): Promise<W
   return [...wanted.values()]
 }
 
-/** Products that can be compared, those with most priced forms first. */
+/** Products that can be compared: those that can be bought ready first, then those with most priced forms. */
 export async function products(database: Sequelize, kitchenId: string): Promise<Product[]> {
   const count = await store.tieCounts(database, kitchenId)
   return (await wantedProducts(database, kitchenId))
-    .map(({ name, pile, plateWeight, ways }) => ({
-      name,
-      pile,
-      plateWeight,
-      forms: count('ready', name) + ways.reduce((sum, { item }) => sum + count('whole', item.name), 0),
-    }))
-    .sort((a, b) => b.forms - a.forms || a.name.localeCompare(b.name))
+    .map(({ name, pile, plateWeight, ways }) => {
+      const ready = count('ready', name)
+      const forms = ready + ways.reduce((sum, { item }) => sum + count('whole', item.name), 0)
+      return { ready, product: { name, pile, plateWeight, forms } }
+    })
+    .sort(
+      (a, b) =>
+        Math.sign(b.ready) - Math.sign(a.ready) ||
+        b.product.forms - a.product.forms ||
+        a.product.name.localeCompare(b.product.name),
+    )
+    .map(({ product }) => product)
 }
 
 /** Every way to come by a product that has a price on a day, with the yields that the kitchen expects. */

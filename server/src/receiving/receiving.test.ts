@@ -107,7 +107,7 @@ test('what is missing and what is wrong go into the claim', async () => {
   expect(rows[0]).toContain('claim (EUR)')
   expect(rows[1]).toContain('case 1 (1),12600,12300,300,1.2')
   expect(rows.find((row) => row.includes('in all'))).toContain('25200,24900,300,1.2')
-  expect(rows.at(-1)).toContain('Skin: skin torn')
+  expect(rows.at(-1)).toContain('skin torn')
   expect(rows.at(-1)).toContain('two torn')
 })
 

@@ -12,6 +12,13 @@ export function dayWords(day: string): string {
   )
 }
 
+/** `24 Nov 2026` of a calendar day, where the year matters. */
+export function dateWords(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  )
+}
+
 /** `Tuesday 24 November` of now, in the kitchen's zone. */
 export function todayWords(timeZone: string, now: Date): string {
   return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)

@@ -50,7 +50,9 @@ export function Component() {
                 Left
               </th>
               <th scope="col">Opened</th>
-              <th scope="col" aria-label="What to do with it" />
+              <th scope="col">
+                <span className="visually-hidden">What to do with it</span>
+              </th>
             </tr>
           </thead>
           <tbody>

@@ -6,7 +6,7 @@ const WORDS: Readonly<Record<PriceIssueCode, string>> = {
   'too-many-rows': 'has more than 100,000 rows',
   'header-twice': 'heads two columns',
   'no-such-column': 'is no column of this file',
-  'column-missing': 'is needed: say which column holds it',
+  'column-missing': 'is needed: say which column holds it, or what it is for every row',
   'no-rows': 'There is nothing to take in.',
   empty: 'is empty',
   'too-long': 'is longer than 120 characters',

@@ -22,6 +22,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
   const { reading } = useScale()
   const [text, setText] = useState('')
   const [refusal, setRefusal] = useState('')
+  const [takenBy, setTakenBy] = useState<Readonly<Record<string, number>>>({})
   const settled = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   const claim = claimOf(draft)
   const scan = (event: FormEvent) => {
@@ -34,6 +35,11 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
   }
   const changeCase = (id: string, changes: Partial<LotDraft['cases'][number]>) =>
     onChange({ ...draft, cases: draft.cases.map((each) => (each.id === id ? { ...each, ...changes } : each)) })
+  // A field is drawn anew when the scale fills it; while somebody types it stays.
+  const takeScale = (id: string) => {
+    changeCase(id, { weighed: settled })
+    setTakenBy({ ...takenBy, [id]: (takenBy[id] ?? 0) + 1 })
+  }
   const add = () =>
     onChange({
       ...draft,
@@ -78,7 +84,9 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
               <th scope="col">Case</th>
               <th scope="col">On the invoice</th>
               <th scope="col">Weighed</th>
-              <th scope="col" aria-label="What to do with it" />
+              <th scope="col">
+                <span className="visually-hidden">What to do with it</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -95,7 +103,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
                 </td>
                 <td>
                   <WeightField
-                    key={`${each.id} ${each.weighed}`}
+                    key={takenBy[each.id] ?? 0}
                     label={`Weight of case ${at + 1}`}
                     isLabelHidden
                     grams={each.weighed}
@@ -108,7 +116,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
                     variant="outline-dark"
                     disabled={settled === null}
                     aria-label={`Take the scale’s weight for case ${at + 1}`}
-                    onClick={() => changeCase(each.id, { weighed: settled })}
+                    onClick={() => takeScale(each.id)}
                   >
                     {settled === null ? 'Scale' : format.weight(settled)}
                   </Button>
@@ -141,6 +149,8 @@ function ClaimLine({ claim }: { claim: NonNullable<ReturnType<typeof claimOf>> }
         <strong>
           {format.weight(claim.short)} short{claim.claim > 0 ? `: ${format.money(claim.claim)} to claim` : ''}.
         </strong>
+      ) : claim.unweighed > 0 ? (
+        'Nothing is missing so far.'
       ) : (
         'Nothing is missing.'
       )}

@@ -1,5 +1,6 @@
 import type { Lot } from '@fleam/contract'
-import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import { PRICE_UNITS, type PriceUnit, type Quote } from '@fleam/core'
+import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useFormsOfItem, useSuppliers } from '../../data/buying-queries.ts'
 import { useItems } from '../../data/queries.ts'
@@ -25,12 +26,18 @@ export function LotForm({ draft, onChange }: LotFormProps) {
   const forms = useFormsOfItem(item?.id ?? '').data ?? []
   const cautions = useKitchenCautions()
   const change = (changes: Partial<LotDraft>) => onChange({ ...draft, ...changes })
-  /** The price book knows what the supplier asks for it today. */
-  const chooseSupplier = (supplier: string) => {
-    const quote = forms.find((form) => form.supplier === supplier)?.quote
-    const isOpen = draft.price.amount === null && quote !== undefined
-    change({ supplier, ...(isOpen ? { price: quote.price, extras: draft.extras ?? quote.delivery } : {}) })
-  }
+  // The price book knows what the supplier asks for it today.
+  const [offered, setOffered] = useState(0)
+  const [offeredFor, setOfferedFor] = useState<Quote | null>(null)
+  const quote = forms.find((form) => form.supplier === draft.supplier.trim())?.quote
+  useEffect(() => {
+    if (quote && draft.price.amount === null && offeredFor !== quote) {
+      setOfferedFor(quote)
+      onChange({ ...draft, price: quote.price, extras: draft.extras ?? quote.delivery })
+      // The fields are drawn anew with what was offered; while somebody types they stay.
+      setOffered((count) => count + 1)
+    }
+  }, [quote, offeredFor, draft, onChange])
   return (
     <>
       <div className="buying-form">
@@ -54,7 +61,7 @@ export function LotForm({ draft, onChange }: LotFormProps) {
             value={draft.supplier}
             maxLength={120}
             required
-            onChange={(event) => chooseSupplier(event.target.value)}
+            onChange={(event) => change({ supplier: event.target.value })}
           />
           <datalist id="lot-suppliers">
             {suppliers.map((each) => (
@@ -63,7 +70,7 @@ export function LotForm({ draft, onChange }: LotFormProps) {
           </datalist>
         </Form.Group>
         <NumberField
-          key={`price ${draft.price.amount === null}${draft.supplier}`}
+          key={`price ${offered}`}
           label={`Price on the invoice, ${currency}`}
           value={draft.price.amount}
           onChange={(amount) => change({ price: { ...draft.price, amount } })}
@@ -91,7 +98,7 @@ export function LotForm({ draft, onChange }: LotFormProps) {
           hint="as on the label or invoice"
         />
         <NumberField
-          key={`extras ${draft.supplier}`}
+          key={`extras ${offered}`}
           label={`Delivery charge, ${currency}`}
           value={draft.extras}
           onChange={(extras) => change({ extras })}

@@ -13,7 +13,7 @@ const NEEDED = new Set(['name', 'amount', 'per'])
 export function MappingFields({ headers, mapping, onChange }: MappingFieldsProps) {
   return (
     <fieldset>
-      <legend className="h2">Which column is which</legend>
+      <legend className="mapping-legend">Which column is which</legend>
       <div className="mapping">
         {PRICE_COLUMN_NAMES.map((column) => (
           <Form.Group key={column} controlId={`column-${column}`}>

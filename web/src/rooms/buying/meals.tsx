@@ -5,7 +5,7 @@ import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { useItems } from '../../data/queries.ts'
 
-import { dayIn } from '../../parts/dates.ts'
+import { dateWords, dayIn } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
@@ -104,15 +104,17 @@ function Meals({ forms, units, day, species }: MealsProps) {
               return (
                 <tr key={pile.name}>
                   <th scope="row">{pile.name}</th>
-                  <td style={{ maxWidth: '8rem' }}>
-                    <NumberField
-                      isLabelHidden
-                      key={form.id}
-                      label={`Grams of ${pile.name} a serving`}
-                      min={1}
-                      value={servingOf(pile)}
-                      onChange={(serving) => setServings({ ...servings, [pile.name]: serving })}
-                    />
+                  <td>
+                    <div className="serving">
+                      <NumberField
+                        isLabelHidden
+                        key={form.id}
+                        label={`Grams of ${pile.name} a serving`}
+                        min={1}
+                        value={servingOf(pile)}
+                        onChange={(serving) => setServings({ ...servings, [pile.name]: serving })}
+                      />
+                    </div>
                   </td>
                   <td className="number">{part?.servings ?? '–'}</td>
                   <td className="number">
@@ -133,8 +135,8 @@ function Meals({ forms, units, day, species }: MealsProps) {
                       '–'
                     )}
                   </td>
-                  <td>{part?.eatBy ?? '–'}</td>
-                  <td>{part?.frozenUntil ?? '–'}</td>
+                  <td>{part ? dateWords(part.eatBy) : '–'}</td>
+                  <td>{part?.frozenUntil ? dateWords(part.frozenUntil) : '–'}</td>
                 </tr>
               )
             })}

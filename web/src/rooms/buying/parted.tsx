@@ -21,7 +21,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
 import { firstItem, ItemChoice, WithForms } from './item-choice.tsx'
 
-type Order = 'margin' | 'marginPerHour'
+type Order = 'marginPerUnit' | 'marginPerHour'
 const USUAL_MARGIN_PERCENT = 30
 
 /** What something whole is worth parted, in every cut style and from every supplier. */
@@ -32,7 +32,7 @@ export function Component() {
   const itemId = chosen ?? firstItem(items)
   const [units, setUnits] = useState<number | null>(6)
   const [percent, setPercent] = useState<number | null>(USUAL_MARGIN_PERCENT)
-  const [order, setOrder] = useState<Order>('margin')
+  const [order, setOrder] = useState<Order>('marginPerUnit')
   const wish = {
     units: Math.max(1, units ?? 1),
     wagePerHour,
@@ -54,7 +54,7 @@ export function Component() {
         <Form.Group controlId="order">
           <Form.Label>Best first by</Form.Label>
           <Form.Select value={order} onChange={(event) => setOrder(event.target.value as Order)}>
-            <option value="margin">what is left over</option>
+            <option value="marginPerUnit">what each leaves over</option>
             <option value="marginPerHour">what an hour of labour brings</option>
           </Form.Select>
         </Form.Group>
@@ -73,11 +73,13 @@ function valuesOf(forms: readonly WholeForm[], wish: Parameters<typeof partedVal
   )
 }
 
-function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; marginShare: number }) {
+function PartedTable({ values: all, marginShare }: { values: readonly PartedValue[]; marginShare: number }) {
   const format = useFormat()
   const [openId, setOpenId] = useState<string | null>(null)
+  // A style of which nobody has said what its parts are worth would stand there as a loss.
+  const values = all.filter((each) => each.worth > 0)
+  const silent = [...new Set(all.filter((each) => each.worth <= 0).map((each) => each.form.style))]
   const open = values.find((each) => each.form.id === openId) ?? values[0]
-  const unvalued = [...new Set(values.flatMap((each) => each.unvalued))]
   const figure = (value: PartedValue, name: PartedFigure, text: string) => (
     <OpenFigure explain={() => explainParted(value, name)} format={format}>
       {text}
@@ -85,11 +87,10 @@ function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; 
   )
   return (
     <>
-      {unvalued.length > 0 ? (
+      {silent.length > 0 ? (
         <p className="quiet">
-          Nobody has said what {unvalued.slice(0, 6).join(', ')}
-          {unvalued.length > 6 ? ' and others are' : unvalued.length > 1 ? ' are' : ' is'} worth: they count as nothing.
-          Say it in the Guide, at the cut style.
+          Not valued yet, so not ranked: {silent.join(', ')}. Say in the Guide, at the cut style, what its piles are
+          worth.
         </p>
       ) : null}
       <Table className="ranking" responsive>
@@ -107,12 +108,17 @@ function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; 
               Left over
             </th>
             <th scope="col" className="number">
+              Each
+            </th>
+            <th scope="col" className="number">
               Hours
             </th>
             <th scope="col" className="number">
               Left over an hour
             </th>
-            <th scope="col" aria-label="Prices of its parts" />
+            <th scope="col">
+              <span className="visually-hidden">Prices of its parts</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -123,7 +129,7 @@ function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; 
                 {value.form.article}
                 <br />
                 <span className="quiet">
-                  {value.form.supplier} · {quoteWords(value.form.quote, format)}
+                  {value.form.supplier} · {quoteWords(value.form.quote, format)} · {Math.round(value.units)} bought
                 </span>
               </td>
               <td className="number">{figure(value, 'worth', format.money(value.worth))}</td>
@@ -135,7 +141,8 @@ function PartedTable({ values, marginShare }: { values: readonly PartedValue[]; 
                   {format.money(value.cost)}
                 </OpenFigure>
               </td>
-              <td className="number cost">{figure(value, 'margin', format.money(value.margin))}</td>
+              <td className="number">{figure(value, 'margin', format.money(value.margin))}</td>
+              <td className="number cost">{figure(value, 'marginPerUnit', format.money(value.marginPerUnit))}</td>
               <td className="number">{format.quantity(value.labourHours, 'count')}</td>
               <td className="number">
                 {value.marginPerHour === null ? '–' : figure(value, 'marginPerHour', format.money(value.marginPerHour))}

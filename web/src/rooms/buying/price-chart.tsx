@@ -14,7 +14,7 @@ interface PriceChartProps {
 export default function PriceChart({ line, today, breakEvens, currency }: PriceChartProps) {
   const points = line.map((point) => ({ at: Date.parse(point.day), amount: point.amount }))
   const amounts = [...points.map((point) => point.amount), ...breakEvens.map((each) => each.amount)]
-  const top = Math.max(...amounts) * 1.08
+  const top = niceTop(Math.max(...amounts))
   const words = line.map((point) => `${point.day}: ${currency(point.amount)}`).join('; ')
   return (
     <figure className="price-chart" aria-label={`Price by day: ${words}`}>
@@ -50,7 +50,8 @@ export default function PriceChart({ line, today, breakEvens, currency }: PriceC
                 value: `${name}: even at ${currency(amount)}`,
                 position: 'insideTopLeft',
                 fill: 'var(--oxblood-line)',
-                fontSize: 13,
+                fontSize: 15,
+                fontWeight: 600,
               }}
             />
           ))}
@@ -66,6 +67,12 @@ export default function PriceChart({ line, today, breakEvens, currency }: PriceC
       </ResponsiveContainer>
     </figure>
   )
+}
+
+/** The next round amount above a price, so that the marks beside the chart are round too. */
+function niceTop(amount: number): number {
+  const step = 10 ** Math.floor(Math.log10(Math.max(amount, 0.01))) / 2
+  return Math.ceil((amount * 1.05) / step) * step
 }
 
 const monthWords = (at: number) =>

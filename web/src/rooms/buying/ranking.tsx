@@ -52,7 +52,9 @@ export function Ranking({ comparison: { ranked, left }, wish }: RankingProps) {
               <th scope="col" className="number">
                 A {format.perWeightUnit} to serve
               </th>
-              <th scope="col" aria-label="How sure" />
+              <th scope="col">
+                <span className="visually-hidden">How sure</span>
+              </th>
               <th scope="col" className="number">
                 A plate
               </th>
@@ -155,7 +157,10 @@ function Answer({ ranked, wish }: { ranked: readonly TrueCost[]; wish: BuyingWis
   if (!best) return null
   const equal = others.filter((cost) => cost.rank === best.rank)
   const next = others.find((cost) => cost.rank !== best.rank)
-  const name = (cost: TrueCost) => `${cost.form.article.toLowerCase()} from ${cost.form.supplier}`
+  // Cut in two ways, one article stands there twice.
+  const styles = new Set(ranked.flatMap(({ form }) => (form.kind === 'whole' ? form.style : [])))
+  const name = ({ form }: TrueCost) =>
+    `${form.article} from ${form.supplier}${form.kind === 'whole' && styles.size > 1 ? ` (${form.style.toLowerCase()})` : ''}`
   return (
     <p className="buying-answer">
       {equal.length > 0 ? (

@@ -1,5 +1,7 @@
 import type { FabricationRow } from '@fleam/contract'
 import { leadingComparison } from '@fleam/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
@@ -7,38 +9,50 @@ import { dayWords } from '../../parts/dates.ts'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
 
+/** So many records are shown before somebody asks for more. */
+const SHOWN = 10
+
 /** The latest finished records, each with what it says. */
-export const LatestRecords = ({ rows }: { rows: FabricationRow[] }) => (
-  <section aria-labelledby="latest">
-    <h2 id="latest">Latest records</h2>
-    <Table className="records" responsive>
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th scope="col">What</th>
-          <th scope="col">Cook</th>
-          <th scope="col">Supplier</th>
-          <th scope="col">Weight over money</th>
-          <th scope="col" className="number">
-            Portion yield
-          </th>
-          <th scope="col" className="number">
-            Making
-          </th>
-          <th scope="col" className="number">
-            Buying
-          </th>
-          <th scope="col">Verdict</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <RecordRow key={row.id} row={row} />
-        ))}
-      </tbody>
-    </Table>
-  </section>
-)
+export function LatestRecords({ rows }: { rows: FabricationRow[] }) {
+  const [showsAll, setShowsAll] = useState(false)
+  const shown = showsAll ? rows : rows.slice(0, SHOWN)
+  return (
+    <section aria-labelledby="latest">
+      <h2 id="latest">Latest records</h2>
+      <Table className="records" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Day</th>
+            <th scope="col">What</th>
+            <th scope="col">Cook</th>
+            <th scope="col">Supplier</th>
+            <th scope="col">Weight over money</th>
+            <th scope="col" className="number">
+              Portion yield
+            </th>
+            <th scope="col" className="number">
+              Making
+            </th>
+            <th scope="col" className="number">
+              Buying
+            </th>
+            <th scope="col">Verdict</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((row) => (
+            <RecordRow key={row.id} row={row} />
+          ))}
+        </tbody>
+      </Table>
+      {shown.length < rows.length ? (
+        <Button variant="outline-dark" className="mt-3" onClick={() => setShowsAll(true)}>
+          {rows.length - shown.length} earlier ones
+        </Button>
+      ) : null}
+    </section>
+  )
+}
 
 function RecordRow({ row }: { row: FabricationRow }) {
   const appraised = useAppraisal(row.document)

@@ -1,0 +1,147 @@
+import { guessMapping, type Kitchen, readTable } from '@fleam/contract'
+import { type BuyingForm, compareForms } from '@fleam/core'
+import mysql from 'mysql2/promise'
+import { Bench } from 'tinybench'
+import { median, report } from './report.ts'
+
+const ROWS = 20_000
+const FORMS = 50
+const COMPARISONS = 20
+
+const HEADER = [
+  'supplier',
+  'article number',
+  'article',
+  'whole or ready',
+  'item',
+  'product',
+  'price',
+  'unit',
+  'piece weight',
+  'pieces in a pack',
+  'valid from',
+]
+
+/** A wholesaler's list: twenty thousand rows, a few of which are cut or served here. */
+const largeList = (): string[][] =>
+  Array.from({ length: ROWS }, (_, at) => [
+    'Bench Wholesale',
+    `B${at}`,
+    `Article number ${at}`,
+    ...tieOf(at),
+    ((at % 900) / 10 + 1).toFixed(2),
+    'kg',
+    '280 g',
+    '20',
+    '2026-01-01',
+  ])
+
+function tieOf(at: number): [string, string, string] {
+  if (at % 400 === 0) return ['whole', 'Chicken, eviscerated', '']
+  return at % 400 === 200 ? ['ready', '', 'Chicken: supremes'] : ['whole', '', '']
+}
+
+const csvOf = (rows: readonly string[][]) => [HEADER, ...rows].map((row) => row.join(';')).join('\n')
+
+/** Milliseconds that something took. */
+async function timed(work: () => Promise<unknown>): Promise<number> {
+  const start = performance.now()
+  await work()
+  return performance.now() - start
+}
+
+/** A large price list taken in, beside the bare driver inserting the same cells; then a product's comparison opened. */
+export async function benchPriceLists(url: string, databaseUrl: string): Promise<void> {
+  const [kitchen] = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
+  const path = `${url}/api/kitchens/${kitchen?.id}`
+  const rows = largeList()
+  const csv = csvOf(rows)
+  const mapping = guessMapping(readTable(csv, 1).headers, '2026-11-24')
+  const send = async () => {
+    const response = await fetch(`${path}/price-lists`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ csv, mapping }),
+    })
+    const last = (await response.text()).trim().split('\n').at(-1) as string
+    if (!last.includes('"result"')) throw new Error(last.slice(0, 400))
+  }
+  const first = await timed(send)
+  const bare = await bareInsert(databaseUrl, rows)
+  const line = (ms: number) => `${(ms / 1000).toFixed(2)} s`
+  report(
+    `price list of ${ROWS.toLocaleString('en')} rows taken in`,
+    line(first),
+    `bare driver ${line(bare)}`,
+    first / bare,
+    'under 10 s',
+  )
+  const again = await timed(send)
+  report('the same list again: nothing changes', line(again), `bare driver ${line(bare)}`, again / bare, '')
+
+  const open = async () => {
+    const forms = (await (
+      await fetch(`${path}/forms?product=${encodeURIComponent('Chicken: supremes')}`)
+    ).json()) as BuyingForm[]
+    compareForms(forms, WISH)
+    return forms
+  }
+  const opened: number[] = []
+  const health: number[] = []
+  for (let at = 0; at < COMPARISONS; at++) {
+    opened.push(await timed(open))
+    health.push(await timed(async () => (await fetch(`${url}/api/health`)).json()))
+  }
+  report(
+    `comparison of ${(await open()).length} forms opened after it, p50`,
+    `${median(opened).toFixed(1)} ms`,
+    `bare route ${median(health).toFixed(1)} ms`,
+    median(opened) / median(health),
+    'under 200 ms',
+  )
+  await benchComparison((await open()).slice(0, FORMS))
+}
+
+const WISH = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
+
+async function bareInsert(databaseUrl: string, rows: readonly string[][]): Promise<number> {
+  const connection = await mysql.createConnection(databaseUrl.replace(/^mariadb:/, 'mysql:'))
+  await connection.query(
+    'CREATE TABLE bare_prices (a VARCHAR(120), b VARCHAR(120), c VARCHAR(120), d VARCHAR(20), e VARCHAR(120), f VARCHAR(243), g DECIMAL(20,9), h VARCHAR(8), i VARCHAR(20), j INT, k DATE)',
+  )
+  const ms = await timed(async () => {
+    await connection.beginTransaction()
+    for (let from = 0; from < rows.length; from += 1000) {
+      await connection.query('INSERT INTO bare_prices VALUES ?', [rows.slice(from, from + 1000)])
+    }
+    await connection.commit()
+  })
+  await connection.query('DROP TABLE bare_prices')
+  await connection.end()
+  return ms
+}
+
+/** Fifty forms in the core, beside dividing the same prices by the same yields. */
+async function benchComparison(forms: readonly BuyingForm[]): Promise<void> {
+  const bench = new Bench({ time: 1000 })
+  const numbers = forms.map((form) => ({
+    amount: form.quote.price.amount,
+    share: form.kind === 'whole' ? (form.piles[0]?.share.value ?? 1) : form.usableShare,
+  }))
+  bench.add('ours', () => void compareForms(forms, WISH))
+  bench.add('plain', () => void numbers.map(({ amount, share }) => amount / share).sort((a, b) => a - b))
+  await bench.run()
+  const p50 = (name: string) => {
+    const result = bench.getTask(name)?.result
+    if (result?.state !== 'completed') throw new Error(`${name} did not complete`)
+    return result.latency.p50
+  }
+  const [ours, plain] = [p50('ours'), p50('plain')]
+  report(
+    `comparison of ${forms.length} forms in the core, p50`,
+    `${ours.toFixed(2)} ms`,
+    `price ÷ yield ${plain.toFixed(4)} ms`,
+    ours / plain,
+    'under 50 ms',
+  )
+}
