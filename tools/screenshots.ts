@@ -38,6 +38,29 @@ async function finishEarly(page: Page): Promise<void> {
   await page.getByRole('dialog').getByRole('button', { name: 'meat left on carcass or frame' }).first().click()
 }
 
+/** A supplier's list with two rows that are not right. */
+async function chooseList(page: Page): Promise<void> {
+  const rows = [
+    'Vendor;Description;Net price;UOM;Item',
+    'Skerrow Quay Fish;Hake, line-caught;10,80;kg;Hake, gutted, head off',
+    'Skerrow Quay Fish;Turbot;-24;kg;Turbot, gutted',
+    'Skerrow Quay Fish;Char;13,40;stone;',
+  ]
+  await page
+    .getByLabel('A price list')
+    .setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
+}
+
+/** A case that was scanned at the door, weighed short. */
+async function scanCase(page: Page): Promise<void> {
+  await page.getByLabel('What came').selectOption('Chicken, eviscerated')
+  await page.getByLabel('From', { exact: true }).fill('Ostravale Poultry Yard')
+  await page.getByLabel('Scan the case label').fill('(01)09012345000127(3103)012600(17)290102(10)OY-2611-09(37)6')
+  await page.getByRole('button', { name: 'Read' }).click()
+  await page.getByLabel('Weight of case 1', { exact: true }).fill('12,48 kg')
+  await page.getByRole('button', { name: 'skin torn' }).click()
+}
+
 async function shotsOf(url: string): Promise<Shot[]> {
   const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
   const larch = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')
@@ -74,6 +97,14 @@ async function shotsOf(url: string): Promise<Shot[]> {
       path: verdict,
       act: (page) => page.getByRole('button', { name: 'Change prices' }).click(),
     },
+    { name: 'buying', path: '/buying' },
+    {
+      name: 'buying-article',
+      path: '/buying/prices',
+      act: (page) => page.getByRole('link', { name: 'Tenderloin, peeled' }).click(),
+    },
+    { name: 'buying-list', path: '/buying/lists', act: chooseList },
+    { name: 'receiving', path: '/buying/receiving/new', act: scanCase },
     { name: 'room-to-come', path: '/plan' },
   ]
 }
