@@ -1,3 +1,2 @@
-export type { Summary } from './summary.ts'
 export { summarise } from './summary.ts'
-export { CONFIDENCE, normalHalfWidth, tHalfWidth } from './t-interval.ts'
+export { normalHalfWidth, tHalfWidth } from './t-interval.ts'

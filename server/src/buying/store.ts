@@ -35,12 +35,6 @@ export const insertSuppliers = (
     transaction,
   )
 
-export async function articleById(database: Sequelize, kitchenId: string, id: string): Promise<Article | null> {
-  const sql = 'SELECT * FROM articles WHERE kitchen_id = :kitchenId AND id = :id'
-  const [row] = await select(database, sql, { kitchenId, id })
-  return row ? articleFromRow(row) : null
-}
-
 /** Articles with all their prices, in the order in which they were recorded. */
 export interface PricedArticle {
   article: Article

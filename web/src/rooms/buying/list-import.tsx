@@ -62,8 +62,9 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
       <p>
         <strong>{list.name}</strong> <span className="quiet">read as {list.encoding.toUpperCase()}</span>
       </p>
+      <Issues issues={issues} />
       <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
-      {preview ? <Preview preview={preview} issues={issues} /> : <Loading what="the rows" />}
+      {preview ? <Preview preview={preview} /> : <Loading what="the rows" />}
       {progress ? (
         <ProgressBar
           now={progress.done}
@@ -119,23 +120,10 @@ function usePreview(csv: string, mapping: ChosenList['mapping']): PriceListPrevi
   return preview
 }
 
-function Preview({ preview, issues }: { preview: PriceListPreview; issues: readonly PriceIssue[] }) {
+function Preview({ preview }: { preview: PriceListPreview }) {
   const format = useFormat()
   return (
     <>
-      {issues.length > 0 ? (
-        <div className="import-issues" role="alert">
-          <p>
-            <strong>Nothing is taken in while a row is not right.</strong> Choose other columns above, or mend the file.
-          </p>
-          <ul>
-            {issues.slice(0, SHOWN_ISSUES).map((issue) => (
-              <li key={`${issue.row} ${issue.column} ${issue.code}`}>{issueWords(issue)}</li>
-            ))}
-          </ul>
-          {issues.length > SHOWN_ISSUES ? <p>and {issues.length - SHOWN_ISSUES} more</p> : null}
-        </div>
-      ) : null}
       {preview.lines.length > 0 ? (
         <Table className="buying-table" responsive>
           <thead>
@@ -165,5 +153,23 @@ function Preview({ preview, issues }: { preview: PriceListPreview; issues: reado
         </Table>
       ) : null}
     </>
+  )
+}
+
+/** What is wrong, before anything else on the page. */
+function Issues({ issues }: { issues: readonly PriceIssue[] }) {
+  if (issues.length === 0) return null
+  return (
+    <div className="import-issues" role="alert">
+      <p>
+        <strong>Nothing is taken in while a row is not right.</strong> Choose other columns above, or mend the file.
+      </p>
+      <ul>
+        {issues.slice(0, SHOWN_ISSUES).map((issue) => (
+          <li key={`${issue.row} ${issue.column} ${issue.code}`}>{issueWords(issue)}</li>
+        ))}
+      </ul>
+      {issues.length > SHOWN_ISSUES ? <p>and {issues.length - SHOWN_ISSUES} more</p> : null}
+    </div>
   )
 }
