@@ -56,6 +56,8 @@ export {
   readingVoid,
 } from './fabrication.ts'
 export { fabricationDocument } from './fabrication-document.ts'
+export type { ForecastEvidence } from './forecasting.ts'
+export { forecastEvidence } from './forecasting.ts'
 export type { Health } from './health.ts'
 export { health } from './health.ts'
 export { inert } from './inert.ts'

@@ -112,8 +112,27 @@ export {
   pileWeight,
   standingReadings,
 } from './fabrication/index.ts'
-export type { Basis, Estimate } from './forecasting/index.ts'
-export { ASSUMED_WEIGHT, estimateForSupplier, estimateFrom, TESTS_FOR_OWN } from './forecasting/index.ts'
+export type {
+  Basis,
+  Estimate,
+  Evidence,
+  Forecast,
+  ForecastInput,
+  ForecastModel,
+  Spreads,
+  Swing,
+} from './forecasting/index.ts'
+export {
+  ASSUMED_WEIGHT,
+  estimateForSupplier,
+  estimateFrom,
+  ForecastRun,
+  forecastModel,
+  forecastOf,
+  spreadsFrom,
+  TESTS_FOR_OWN,
+  weighingsToSettle,
+} from './forecasting/index.ts'
 export type {
   CaseLabel,
   CaseLabelResult,

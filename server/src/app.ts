@@ -10,6 +10,7 @@ import { cautionRoutes } from './cautions/routes.ts'
 import { containerRoutes } from './containers/routes.ts'
 import { readingRoutes } from './fabrication/reading-routes.ts'
 import { type Clock, fabricationRoutes } from './fabrication/routes.ts'
+import { forecastingRoutes } from './forecasting/routes.ts'
 import { healthRoutes } from './health/routes.ts'
 import { servePages } from './http/pages.ts'
 import { answerWithProblems } from './http/problems.ts'
@@ -78,6 +79,7 @@ export async function buildApp({
     fabricationRoutes(server, database, clock)
     buyingRoutes(server, database, clock)
     receivingRoutes(server, database, clock)
+    forecastingRoutes(server, database, clock)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

@@ -1,4 +1,11 @@
-import type { ArticleRows, FabricationState, Item, Kitchen, PriceListLine } from '@fleam/contract'
+import {
+  type ArticleRows,
+  editOf,
+  type FabricationState,
+  type Item,
+  type Kitchen,
+  type PriceListLine,
+} from '@fleam/contract'
 import { type Appraisal, type BuyingForm, compareForms, type FabricationDocument, type TrueCost } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, startOf, type TestApp, weighing } from '../../test/harness.ts'
@@ -190,28 +197,12 @@ async function closedRecord({
       ? { ...pile, target: null, low: null, high: null, weighing: 'whole' as const, portions: 12 }
       : pile,
   )
-  const {
-    id: _id,
-    currency: _c,
-    item: _i,
-    style: _s,
-    species: _sp,
-    startedAt: _st,
-    closedAt: _cl,
-    updatedAt: _u,
-    ...rest
-  } = record
-  const {
-    styleId: _style,
-    lotId: _lot,
-    units: _un,
-    rhythm: _r,
-    drawing: _d,
-    steps: _steps,
-    choices: _ch,
-    ...edit
-  } = rest
-  const closed = await send(test_, 'PUT', path(`/fabrications/${record.id}`), { ...edit, piles, status: 'closed' })
+  const closed = await send(
+    test_,
+    'PUT',
+    path(`/fabrications/${record.id}`),
+    editOf(record, { piles, status: 'closed' }),
+  )
   if (closed.status !== 200) throw new Error(JSON.stringify(closed.body))
   return closed.body
 }

@@ -1,8 +1,6 @@
 import type { Item, Kitchen, Product, Style } from '@fleam/contract'
 import {
-  appraise,
   type BuyingForm,
-  documentOf,
   type Estimate,
   estimateForSupplier,
   priceOn,
@@ -11,12 +9,9 @@ import {
   type WholeForm,
 } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
-import * as fabrications from '../fabrication/store.ts'
+import { type StyleTest, styleTests } from '../forecasting/tests.ts'
 import * as styles from '../style/store.ts'
 import * as store from './store.ts'
-
-/** So many of the latest records of a style speak for it. */
-const RECORDS_THAT_SPEAK = 20
 
 /** A pile that can be wanted, with every cut style that gives it. */
 interface WantedProduct {
@@ -140,7 +135,7 @@ async function wholeForms(
   for (const { item, style } of ways) {
     const priced = articles.filter(({ article }) => article.item === item.name)
     if (priced.length === 0) continue
-    const tests = await testsOf(database, kitchenId, style.id)
+    const tests = await styleTests(database, kitchenId, style.id)
     for (const { article, prices } of priced) {
       const price = priceOn(prices, day)
       if (!price) continue
@@ -159,32 +154,6 @@ async function wholeForms(
     }
   }
   return forms
-}
-
-/** What one of the kitchen's own records says of a style: shares of its piles, minutes and bags for one unit. */
-interface StyleTest {
-  supplier: string | null
-  shares: ReadonlyMap<string, number>
-  minutes: number
-  consumables: number
-}
-
-async function testsOf(database: Sequelize, kitchenId: string, styleId: string): Promise<StyleTest[]> {
-  const states = await fabrications.closedOfStyle(database, kitchenId, styleId, RECORDS_THAT_SPEAK)
-  return states.flatMap((state) => {
-    const { supplier, units, labour } = state.record
-    const { weights, piles, cost } = appraise(documentOf(state.record, state))
-    // A record whose weights do not add up says nothing of a yield.
-    if (weights.balance !== 'ok') return []
-    return [
-      {
-        supplier,
-        shares: new Map(piles.map((pile) => [pile.name, pile.share])),
-        minutes: labour.reduce((sum, entry) => sum + entry.minutes, 0) / units,
-        consumables: cost.consumables / units,
-      },
-    ]
-  })
 }
 
 const known = (estimate: Estimate | null): Estimate =>
