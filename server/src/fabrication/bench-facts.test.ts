@@ -82,7 +82,7 @@ describe('marks', () => {
 })
 
 test('causes of loss are kept with the record', async () => {
-  const causes = [{ pile: 'supremes', cause: 'meat-on-bones' }]
+  const causes = [{ pile: 'supremes', cause: 'meat-on-bones' as const }]
   const { body } = await send(test_, 'PUT', path(), editOf(state.record, { causes }))
   expect(body.record.causes).toEqual(causes)
   const bad = await send(test_, 'PUT', path(), {
