@@ -4,6 +4,7 @@ import { findFreePort } from '../tools/ports.ts'
 import { benchAppraisal } from './appraisal.ts'
 import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
+import { benchForecast } from './forecast.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
 import { benchScreen } from './screen.ts'
@@ -13,6 +14,7 @@ const DATA_FOLDER = '.fleam/bench'
 /** Measures ours and, in the same run, a bare baseline; machines are noisy, so read the ratios. */
 async function main(): Promise<void> {
   await benchAppraisal()
+  await benchForecast()
   rmSync(DATA_FOLDER, { recursive: true, force: true })
   const emitter = await startEmitter()
   const house = new House({

@@ -1,6 +1,17 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import type { ForecastEvidence } from '@fleam/contract'
+import {
+  appraise,
+  type FabricationDocument,
+  type ForecastModel,
+  ForecastRun,
+  forecastModel,
+  forecastOf,
+  leadingComparison,
+  spreadsFrom,
+} from '@fleam/core'
 import { expect, test } from './house.ts'
-import { fabrications } from './kitchen.ts'
+import { fabrications, larchHalt } from './kitchen.ts'
 
 async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Promise<string> {
   const closed = (await fabrications(request)).filter((row) => row.status === 'closed')
@@ -10,7 +21,7 @@ async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Pr
 test('figures open to their formula with their own numbers', async ({ page }) => {
   await page.goto(`/verdict/${await closedId(page.request, -1)}`)
   await page.locator('.sentence .figure').first().click()
-  await expect(page.getByRole('tooltip')).toContainText('cost of supremes ÷ portions')
+  await expect(page.getByRole('tooltip')).toContainText(/cost of [a-z ]+ ÷ portions/)
   await expect(page.getByRole('tooltip')).toContainText(/= €[\d.]+ ÷ \d+= €[\d.]+/)
 })
 
@@ -107,4 +118,45 @@ test('the school reads pounds, ounces and dollars', async ({ page }) => {
   await page.getByRole('row', { name: /S-02/ }).getByRole('link').click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('a pound')
   await expect(page.getByRole('row', { name: /drumsticks/ }).last()).toContainText('oz')
+})
+
+test('how sure a verdict is, what moves it, and on how many tests it rests', async ({ page }) => {
+  await page.goto(`/verdict/${await closedId(page.request, 0)}`)
+  const section = page.getByRole('region', { name: 'How sure is it' })
+  await expect(section).toContainText(/Making supremes is cheaper in \d+ of 100 cases/)
+  await expect(section).toContainText(/It rests on \d+ of the kitchen’s own tests/)
+  await expect(section.getByRole('table').getByRole('row').nth(1)).toContainText(/yield|price|minutes|by-products/)
+  await expect(section.locator('.forecast-chart')).toBeVisible()
+  // A seed draws the same on every device: what was said is said again.
+  const said = await section.locator('.forecast-sentence').textContent()
+  await page.reload()
+  await expect(section.locator('.forecast-sentence')).toHaveText(said as string)
+})
+
+test('draws in the browser are those that Node.js draws', async ({ page }) => {
+  const id = await closedId(page.request, 0)
+  await page.goto(`/verdict/${id}`)
+  const section = page.getByRole('region', { name: 'How sure is it' })
+  await expect(section.locator('.forecast-sentence')).toBeVisible()
+  const kitchen = await larchHalt(page.request)
+  const base = `/api/kitchens/${kitchen.id}/fabrications/${id}`
+  const document = (await (await page.request.get(`${base}/document.json`)).json()) as FabricationDocument
+  const evidence = (await (await page.request.get(`${base}/evidence`)).json()) as ForecastEvidence
+  const { piles, comparisons } = appraise(document)
+  const at = leadingComparison(piles, comparisons) as number
+  const model = forecastModel(document, at) as ForecastModel
+  const offer = document.offers?.[at]
+  const spreads = spreadsFrom(model, {
+    yields: evidence.tests.flatMap((test) => test.shares[offer?.pile ?? ''] ?? []),
+    minutesPerUnit: evidence.tests.map((test) => test.minutesPerUnit),
+    apPrices: evidence.apPrices,
+    offerPrices: evidence.offers.find((each) => each.name === offer?.name)?.prices ?? [],
+  })
+  const run = new ForecastRun(model, spreads, { draws: 100_000, seed: 0.42 })
+  run.step(100_000)
+  const { mean, low, high, probability } = forecastOf(model, spreads, run.savings)
+  const money = (amount: number) => `${amount < 0 ? '\u2212' : ''}€${Math.abs(amount).toFixed(2)}`
+  await expect(section.locator('.forecast-sentence')).toContainText(`${Math.round(probability * 100)} of 100`)
+  await expect(section.locator('.forecast-sentence')).toContainText(`${money(Math.abs(mean))}`)
+  await expect(section.locator('.forecast-sentence')).toContainText(`between ${money(low)} and ${money(high)}`)
 })

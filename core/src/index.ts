@@ -131,7 +131,7 @@ export {
   forecastOf,
   spreadsFrom,
   TESTS_FOR_OWN,
-  weighingsToSettle,
+  testsToSettle,
 } from './forecasting/index.ts'
 export type {
   CaseLabel,

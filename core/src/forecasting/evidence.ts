@@ -68,10 +68,20 @@ const MOST_TESTS = 60
  * Zero where they do already; null where no number up to sixty would. `sd` and `mean` of the tests, or of
  * what is assumed; `n` tests so far.
  */
-export function weighingsToSettle(n: number, mean: number, sd: number, evenYield: number): number | null {
+function weighingsToSettle(n: number, mean: number, sd: number, evenYield: number): number | null {
   const distance = Math.abs(mean - evenYield)
   for (let tests = Math.max(2, n); tests <= MOST_TESTS; tests++) {
     if (tHalfWidth(tests, sd) < distance && tests >= TESTS_FOR_OWN) return Math.max(0, tests - n)
   }
   return null
+}
+
+/**
+ * How many more weighings would settle a verdict, from the tests there are: their own mean and spread from
+ * three on, before that the yield expected with the spread that is assumed. See `weighingsToSettle`.
+ */
+export function testsToSettle(yields: readonly number[], expected: number, evenYield: number): number | null {
+  const { n, mean, sd } = summarise(yields)
+  const isOwn = n >= TESTS_FOR_OWN && mean !== null && sd !== null
+  return weighingsToSettle(n, isOwn ? mean : expected, isOwn ? sd : expected * ASSUMED_SPREAD.yield, evenYield)
 }

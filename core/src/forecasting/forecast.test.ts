@@ -16,7 +16,7 @@ import {
   type Spreads,
   savingAt,
   spreadsFrom,
-  weighingsToSettle,
+  testsToSettle,
 } from './index.ts'
 
 const { jStat } = statistics
@@ -180,18 +180,25 @@ test.each([
 })
 
 describe('how many more weighings settle it', () => {
+  const tests = (sd: number) => [0.27 - sd, 0.27, 0.27 + sd]
+
   test('none where the interval is clear of the even yield already', () => {
-    expect(weighingsToSettle(5, 0.27, 0.005, 0.2)).toBe(0)
+    expect(testsToSettle(tests(0.005), 0.3, 0.2)).toBe(0)
   })
 
   test('some where it is not, more the nearer it is', () => {
-    const near = weighingsToSettle(3, 0.27, 0.02, 0.26) as number
-    const far = weighingsToSettle(3, 0.27, 0.02, 0.25) as number
+    const near = testsToSettle(tests(0.02), 0.3, 0.26) as number
+    const far = testsToSettle(tests(0.02), 0.3, 0.25) as number
     expect(near).toBeGreaterThan(far)
     expect(far).toBeGreaterThan(0)
   })
 
   test('and no number where they are the same', () => {
-    expect(weighingsToSettle(5, 0.27, 0.02, 0.27)).toBeNull()
+    expect(testsToSettle(tests(0.02), 0.3, 0.27)).toBeNull()
+  })
+
+  test('before three tests it goes by what is assumed', () => {
+    expect(testsToSettle([], 0.27, 0.2)).toBe(3)
+    expect(testsToSettle([0.4], 0.27, 0.2)).toBe(2)
   })
 })

@@ -3,6 +3,7 @@ import { addDays, productOf } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
 import * as buying from '../buying/store.ts'
 import { requireState } from '../fabrication/service.ts'
+import * as styles from '../style/store.ts'
 import { styleTests } from './tests.ts'
 
 const DAYS_THAT_SPEAK = 365
@@ -15,7 +16,8 @@ export async function evidenceFor(
   today: string,
 ): Promise<ForecastEvidence> {
   const { record } = await requireState(database, kitchenId, fabricationId)
-  const tests = record.styleId === null ? [] : await styleTests(database, kitchenId, record.styleId)
+  const styleId = record.styleId ?? (await styleByName(database, kitchenId, record))
+  const tests = styleId === null ? [] : await styleTests(database, kitchenId, styleId)
   const since = addDays(today, -DAYS_THAT_SPEAK)
   const whole = await buying.articlesOfItems(database, kitchenId, [record.item])
   const products = [...new Set(record.offers.map((offer) => productOf(record.item, offer.pile)))]
@@ -42,4 +44,14 @@ export async function evidenceFor(
       ),
     })),
   }
+}
+
+/** The style of a record that came as a file: it names its item and style, and has no id of them. */
+async function styleByName(
+  database: Sequelize,
+  kitchenId: string,
+  { item, style }: { item: string; style: string },
+): Promise<string | null> {
+  const known = (await styles.items(database, kitchenId)).find((each) => each.name === item)
+  return known?.styles.find((each) => each.name === style)?.id ?? null
 }

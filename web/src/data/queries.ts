@@ -4,6 +4,7 @@ import type {
   FabricationRow,
   FabricationStart,
   FabricationState,
+  ForecastEvidence,
   Item,
   Kitchen,
 } from '@fleam/contract'
@@ -46,6 +47,15 @@ export function useFabrication(id: string, { isLive = false } = {}) {
     queryKey: fabricationKey(kitchen.id, id),
     queryFn: () => getJson<FabricationState>(fabricationPath(kitchen.id, id)),
     refetchInterval: isLive ? BENCH_REFRESH_MS : false,
+  })
+}
+
+/** What the forecast of a record can rest on. */
+export function useEvidence(id: string) {
+  const kitchen = useKitchen()
+  return useQuery({
+    queryKey: [...fabricationKey(kitchen.id, id), 'evidence'],
+    queryFn: () => getJson<ForecastEvidence>(`${fabricationPath(kitchen.id, id)}/evidence`),
   })
 }
 

@@ -1,3 +1,4 @@
+import type { Forecast } from '@fleam/core'
 import type { PriceListPreview, WorkerReply, WorkerRequest } from './protocol.ts'
 
 let worker: Worker | null = null
@@ -10,30 +11,53 @@ function running(): Worker {
 
 type Wish<T> = T extends { id: number } ? Omit<T, 'id'> : never
 
-/** Asks the worker; an answer that nobody waits for any more is passed over. */
-function ask(wish: Wish<WorkerRequest>, signal?: AbortSignal): Promise<WorkerReply> {
+interface AskOptions {
+  /** Breaks the work off; the answer then never comes. */
+  signal?: AbortSignal | undefined
+  onProgress?: ((done: number, of: number) => void) | undefined
+}
+
+/** Asks the worker and waits for the answer of one kind. */
+function ask<T extends WorkerReply['type']>(
+  type: T,
+  wish: Wish<WorkerRequest>,
+  { signal, onProgress }: AskOptions = {},
+): Promise<Extract<WorkerReply, { type: T }>> {
   const id = ++lastId
   const to = running()
   return new Promise((resolve, reject) => {
     const leave = () => to.removeEventListener('message', hear)
     const hear = ({ data }: MessageEvent<WorkerReply>) => {
       if (data.id !== id) return
+      if (data.type === 'progress') return onProgress?.(data.done, data.of)
       leave()
-      if (data.type === 'failed') reject(new Error(data.message))
-      else resolve(data)
+      if (data.type === type) resolve(data as Extract<WorkerReply, { type: T }>)
+      else reject(new Error(data.type === 'failed' ? data.message : 'The worker answered something else.'))
     }
-    signal?.addEventListener('abort', leave, { once: true })
+    signal?.addEventListener(
+      'abort',
+      () => {
+        leave()
+        to.postMessage({ id, type: 'cancel' } satisfies WorkerRequest)
+      },
+      { once: true },
+    )
     to.addEventListener('message', hear)
     to.postMessage({ ...wish, id })
   })
 }
 
+type WishOf<T extends WorkerRequest['type']> = Omit<Extract<WorkerRequest, { type: T }>, 'id' | 'type'>
+
 /** Reads a price list in the worker: what is wrong with it, and its first lines. */
 export async function readPriceListAside(
-  wish: Omit<Extract<WorkerRequest, { type: 'read-price-list' }>, 'id' | 'type'>,
+  wish: WishOf<'read-price-list'>,
   signal?: AbortSignal,
 ): Promise<PriceListPreview> {
-  const reply = await ask({ type: 'read-price-list', ...wish }, signal)
-  if (reply.type !== 'price-list') throw new Error('The worker answered something else.')
-  return reply.preview
+  return (await ask('price-list', { type: 'read-price-list', ...wish }, { signal })).preview
+}
+
+/** Draws a forecast in the worker, telling how far it is. */
+export async function forecastAside(wish: WishOf<'forecast'>, options: AskOptions): Promise<Forecast> {
+  return (await ask('forecast', { type: 'forecast', ...wish }, options)).forecast
 }

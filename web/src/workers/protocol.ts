@@ -1,15 +1,20 @@
 import type { PriceIssue, PriceListContext, PriceListLine, PriceMapping } from '@fleam/contract'
+import type { Forecast, ForecastModel, Spreads } from '@fleam/core'
 
-/** What the page asks of the worker: each request has a number, and its answer the same. */
-export type WorkerRequest = {
-  id: number
-  type: 'read-price-list'
-  csv: string
-  mapping: PriceMapping
-  context: PriceListContext
-  /** So many lines are sent back to be looked at. */
-  shown: number
-}
+/** What the page asks of the worker: each request has a number, and its answers the same. */
+export type WorkerRequest =
+  | {
+      id: number
+      type: 'read-price-list'
+      csv: string
+      mapping: PriceMapping
+      context: PriceListContext
+      /** So many lines are sent back to be looked at. */
+      shown: number
+    }
+  | { id: number; type: 'forecast'; model: ForecastModel; spreads: Spreads; draws: number; seed: number }
+  /** Nobody waits for that answer any more. */
+  | { id: number; type: 'cancel' }
 
 export interface PriceListPreview {
   rows: number
@@ -19,4 +24,6 @@ export interface PriceListPreview {
 
 export type WorkerReply =
   | { id: number; type: 'price-list'; preview: PriceListPreview }
+  | { id: number; type: 'progress'; done: number; of: number }
+  | { id: number; type: 'forecast'; forecast: Forecast }
   | { id: number; type: 'failed'; message: string }

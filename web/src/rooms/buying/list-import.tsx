@@ -1,7 +1,6 @@
 import type { PriceIssue } from '@fleam/contract'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import ProgressBar from 'react-bootstrap/ProgressBar'
 import Table from 'react-bootstrap/Table'
 import { ApiProblem } from '../../data/api.ts'
 import { type ImportResult, useForgetPrices, useProducts } from '../../data/buying-queries.ts'
@@ -9,13 +8,14 @@ import { importPriceList } from '../../data/import-price-list.ts'
 import { kitchenPath, useItems } from '../../data/queries.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { priceWords } from '../../parts/price-words.ts'
+import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
 import { readPriceListAside } from '../../workers/core-client.ts'
 import type { PriceListPreview } from '../../workers/protocol.ts'
+import type { ChosenList } from './chosen-list.ts'
 import { issueWords } from './issue-words.ts'
-import type { ChosenList } from './lists.tsx'
 import { MappingFields } from './mapping-fields.tsx'
 
 const SHOWN_ROWS = 8
@@ -66,11 +66,12 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
       <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
       {preview ? <Preview preview={preview} /> : <Loading what="the rows" />}
       {progress ? (
-        <ProgressBar
-          now={progress.done}
-          max={progress.of}
-          label={`${progress.done.toLocaleString('en')} of ${progress.of.toLocaleString('en')}`}
-        />
+        <p className="buying-actions">
+          <Progress what="Rows taken in" done={progress.done} of={progress.of} />
+          <span className="number">
+            {progress.done.toLocaleString('en')} of {progress.of.toLocaleString('en')}
+          </span>
+        </p>
       ) : null}
       {error && refused.length === 0 ? <Failed error={error} /> : null}
       <div className="buying-actions mt-3">

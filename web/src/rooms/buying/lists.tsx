@@ -1,4 +1,4 @@
-import { decodeText, guessMapping, type PriceMapping, readTable } from '@fleam/contract'
+import { decodeText, guessMapping, readTable } from '@fleam/contract'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type ImportResult, usePriceFeed, usePullFeed } from '../../data/buying-queries.ts'
@@ -6,16 +6,8 @@ import { dayIn } from '../../parts/dates.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { Failed } from '../../parts/states.tsx'
 import { BuyingRoom } from './buying-room.tsx'
+import type { ChosenList } from './chosen-list.ts'
 import { ListImport } from './list-import.tsx'
-
-/** A file that was chosen, as text. */
-export interface ChosenList {
-  name: string
-  csv: string
-  encoding: string
-  headers: string[]
-  mapping: PriceMapping
-}
 
 /** Price lists of suppliers, from a file or from a feed. */
 export function Component() {

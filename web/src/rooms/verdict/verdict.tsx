@@ -13,6 +13,7 @@ import { merge } from '../bench/merge.ts'
 import { Assumptions } from './assumptions.tsx'
 import { BreakEvens } from './break-evens.tsx'
 import { HowItWasCut } from './how-it-was-cut.tsx'
+import { HowSure } from './how-sure.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
@@ -55,6 +56,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           <Offers />
           <BreakEvens />
         </div>
+        <HowSure record={record} />
         <Policies />
         <Tries />
         <HowItWasCut record={record} />

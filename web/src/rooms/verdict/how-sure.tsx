@@ -1,0 +1,129 @@
+import type { FabricationRecord, ForecastEvidence } from '@fleam/contract'
+import {
+  appraise,
+  type FabricationDocument,
+  type Forecast,
+  forecastModel,
+  leadingComparison,
+  spreadsFrom,
+  TESTS_FOR_OWN,
+  testsToSettle,
+} from '@fleam/core'
+import { lazy, Suspense, useMemo } from 'react'
+import Button from 'react-bootstrap/Button'
+import { useEvidence } from '../../data/queries.ts'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { Progress } from '../../parts/progress.tsx'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { SwingBars } from './swing-bars.tsx'
+import { useForecast } from './use-forecast.ts'
+
+const ForecastChart = lazy(() => import('./forecast-chart.tsx'))
+
+/** How sure the verdict is: how often making is cheaper when what is uncertain moves, and what moves it most. */
+export function HowSure({ record }: { record: FabricationRecord }) {
+  const { document, appraisal } = useAppraised()
+  const evidence = useEvidence(record.id)
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  if (at === null || !appraisal.comparisons[at]?.verdict) return null
+  if (evidence.isError) return <Failed error={evidence.error} retry={() => void evidence.refetch()} />
+  if (!evidence.data) return <Loading what="what the forecast rests on" />
+  return <ForecastSection document={document} at={at} evidence={evidence.data} units={record.units} />
+}
+
+interface ForecastSectionProps {
+  document: FabricationDocument
+  at: number
+  evidence: ForecastEvidence
+  units: number
+}
+
+function ForecastSection({ document, at, evidence, units }: ForecastSectionProps) {
+  const { format } = useAppraised()
+  const pile = document.offers?.[at]?.pile ?? ''
+  const offer = document.offers?.[at]?.name ?? ''
+  const model = useMemo(() => forecastModel(document, at), [document, at])
+  const known = useMemo(
+    () => ({
+      yields: evidence.tests.flatMap((test) => test.shares[pile] ?? []),
+      minutesPerUnit: evidence.tests.map((test) => test.minutesPerUnit),
+      apPrices: evidence.apPrices,
+      offerPrices: evidence.offers.find((each) => each.name === offer)?.prices ?? [],
+    }),
+    [evidence, pile, offer],
+  )
+  const spreads = useMemo(() => (model ? spreadsFrom(model, known) : null), [model, known])
+  const { forecast, progress, cancel, again } = useForecast(model, spreads)
+  if (!model || !spreads) return null
+  const tests = known.yields.length
+  const evenYield = appraise(document).comparisons[at]?.breakEven.pileYield ?? null
+  return (
+    <section aria-labelledby="how-sure" className="how-sure">
+      <h2 id="how-sure">How sure is it</h2>
+      {forecast ? <ForecastSentence forecast={forecast} pile={pile} /> : null}
+      <p className="quiet">
+        {tests < TESTS_FOR_OWN
+          ? `It rests on assumed yields: ${tests === 0 ? 'no test' : tests === 1 ? 'one test' : 'two tests'} of this cut style so far, and three are needed before the kitchen’s own speak.`
+          : `It rests on ${tests} of the kitchen’s own tests.`}{' '}
+        <Settle tests={tests} evenYield={evenYield} yields={known.yields} assumed={model.centre.yield} />
+      </p>
+      {progress === null ? (
+        forecast ? null : (
+          <Button variant="outline-dark" onClick={again}>
+            Draw the forecast
+          </Button>
+        )
+      ) : (
+        <div className="forecast-progress">
+          <Progress what="Draws" done={progress} of={1} />
+          <Button size="sm" variant="outline-dark" onClick={cancel}>
+            Break off
+          </Button>
+        </div>
+      )}
+      {forecast ? (
+        <div className="forecast-columns">
+          <Suspense fallback={<Loading what="the chart" />}>
+            <ForecastChart forecast={forecast} money={format.money} />
+          </Suspense>
+          <SwingBars forecast={forecast} units={units} />
+        </div>
+      ) : null}
+    </section>
+  )
+}
+
+function ForecastSentence({ forecast, pile }: { forecast: Forecast; pile: string }) {
+  const { format } = useAppraised()
+  const cases = Math.round(forecast.probability * 100)
+  return (
+    <p className="forecast-sentence">
+      Making {pile} is cheaper in <strong>{cases} of 100</strong> cases. On average it{' '}
+      {forecast.mean >= 0 ? 'keeps' : 'costs'} <strong>{format.money(Math.abs(forecast.mean))}</strong>{' '}
+      {forecast.mean >= 0 ? '' : 'more '}a portion; in nine of ten cases between{' '}
+      <strong>{format.money(forecast.low)}</strong> and <strong>{format.money(forecast.high)}</strong>.
+    </p>
+  )
+}
+
+interface SettleProps {
+  tests: number
+  evenYield: number | null
+  yields: readonly number[]
+  assumed: number
+}
+
+/** How many more weighings would settle it, as far as the yield goes. */
+function Settle({ evenYield, yields, assumed }: SettleProps) {
+  const { format } = useAppraised()
+  if (evenYield === null) return null
+  const more = testsToSettle(yields, assumed, evenYield)
+  const even = `Making and buying are even at a yield of ${format.share(evenYield)}`
+  if (more === 0) return <>{even}: as far as the yield goes, it is settled.</>
+  if (more === null) return <>{even}, too near to what is weighed here for more weighings to settle it.</>
+  return (
+    <>
+      {even}: {more} more {more === 1 ? 'weighing' : 'weighings'} would settle it.
+    </>
+  )
+}
