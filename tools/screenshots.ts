@@ -16,6 +16,8 @@ interface Shot {
   scheme?: 'light' | 'dark'
   /** What is done on the page before the picture is taken. */
   act?: (page: Page) => Promise<unknown>
+  /** The picture is taken where the page was scrolled to, not at its top. */
+  isScrolled?: boolean
 }
 
 /** A rack of lamb at the step where it is frenched. */
@@ -36,6 +38,12 @@ async function startRack(page: Page): Promise<void> {
 async function finishEarly(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Finish' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'meat left on carcass or frame' }).first().click()
+}
+
+/** What the verdict says of its own sureness, once it is drawn. */
+async function scrollToForecast(page: Page): Promise<void> {
+  await page.locator('.forecast-chart').waitFor()
+  await page.getByRole('heading', { name: 'How sure is it' }).evaluate((heading) => heading.scrollIntoView())
 }
 
 /** A supplier's list with two rows that are not right. */
@@ -87,11 +95,7 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
     { name: 'guide-change', path: `${rack}/change` },
     { name: 'verdict', path: verdict },
-    {
-      name: 'verdict-formula',
-      path: verdict,
-      act: (page) => page.locator('.piles tbody tr').first().locator('.figure').nth(2).click(),
-    },
+    { name: 'verdict-sure', path: verdict, act: scrollToForecast, isScrolled: true },
     {
       name: 'verdict-assumptions',
       path: verdict,
@@ -125,13 +129,15 @@ async function main(): Promise<void> {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
     })
-    for (const { name, path, width = 1280, height = 800, scheme = 'light', act } of await shotsOf(house.url)) {
+    for (const { name, path, width = 1280, height = 800, scheme = 'light', act, isScrolled } of await shotsOf(
+      house.url,
+    )) {
       const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme })
       await page.goto(house.url + path, { waitUntil: 'load' })
       await page.getByRole('heading', { level: 1 }).waitFor()
       await act?.(page)
       await page.waitForTimeout(SETTLE_MS)
-      await page.evaluate('window.scrollTo(0, 0)')
+      if (!isScrolled) await page.evaluate('window.scrollTo(0, 0)')
       await page.screenshot({ path: `${PICTURES}/${name}.png` })
       await page.close()
     }

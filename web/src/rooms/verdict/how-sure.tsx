@@ -95,15 +95,21 @@ function ForecastSection({ document, at, evidence, units }: ForecastSectionProps
 
 function ForecastSentence({ forecast, pile }: { forecast: Forecast; pile: string }) {
   const { format } = useAppraised()
-  const cases = Math.round(forecast.probability * 100)
   return (
     <p className="forecast-sentence">
-      Making {pile} is cheaper in <strong>{cases} of 100</strong> cases. On average it{' '}
+      Making {pile} is cheaper in <strong>{casesOf(forecast.probability)}</strong> cases. On average it{' '}
       {forecast.mean >= 0 ? 'keeps' : 'costs'} <strong>{format.money(Math.abs(forecast.mean))}</strong>{' '}
       {forecast.mean >= 0 ? '' : 'more '}a portion; in nine of ten cases between{' '}
       <strong>{format.money(forecast.low)}</strong> and <strong>{format.money(forecast.high)}</strong>.
     </p>
   )
+}
+
+/** Cases of a hundred; what is all but sure is not called sure. */
+function casesOf(probability: number): string {
+  const cases = Math.round(probability * 100)
+  if (cases === 100) return 'more than 99 of 100'
+  return cases === 0 ? 'fewer than 1 of 100' : `${cases} of 100`
 }
 
 interface SettleProps {
