@@ -162,3 +162,16 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
   await expect(section.locator('.forecast-sentence')).toContainText(`${money(Math.abs(mean))}`)
   await expect(section.locator('.forecast-sentence')).toContainText(`between ${money(low)} and ${money(high)}`)
 })
+
+test('batch size, portions and steps stand with the verdict, and its factors on a card', async ({ page }) => {
+  const rows = await fabrications(page.request)
+  const chicken = rows.find((row) => row.status === 'closed' && row.document.item.startsWith('Chicken'))
+  await page.goto(`/verdict/${chicken?.id}`)
+  const batch = page.getByRole('region', { name: 'How many at once' })
+  await expect(batch).toContainText(/Making pays from|No batch up to/)
+  await expect(batch.locator('.forecast-chart')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'The portions themselves' })).toContainText('within bounds')
+  await page.getByRole('link', { name: 'Cost factors as a card for the wall' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cost factors: Chicken, eviscerated')
+  await expect(page.getByRole('row', { name: /supremes/ })).toContainText(/from €\d+\.\d\d a kilo/)
+})

@@ -9,6 +9,7 @@ import { RACK_CHINE_ON, RACK_CHINED } from './lamb/lamb.ts'
 import type { CatalogueItem } from './schema.ts'
 
 export { CAUTIONS, cautionById, cautionsFor, DEFERS_TO } from './cautions.ts'
+export { cookingLossOf } from './cooking-loss.ts'
 export type { Drawing, DrawingView } from './drawings/index.ts'
 export { drawingOf } from './drawings/index.ts'
 export type { ReceivingCheck } from './receiving-checks.ts'

@@ -1,6 +1,6 @@
 /** The front door of the computation: pure functions over plain data, grams and major units of money. */
-export type { Appraisal, CostResult, RepricedPile, Warning, WarningCode } from './appraisal/index.ts'
-export { appraise, atApPrice, reprice, WARNING_CODES } from './appraisal/index.ts'
+export type { Appraisal, CostResult, FactorReach, RepricedPile, Warning, WarningCode } from './appraisal/index.ts'
+export { appraise, atApPrice, factorReach, reprice, WARNING_CODES } from './appraisal/index.ts'
 export type { Segment, SegmentKind, TwinBeam } from './beam/index.ts'
 export { twinBeam } from './beam/index.ts'
 export type {
@@ -114,6 +114,7 @@ export {
 } from './fabrication/index.ts'
 export type {
   Basis,
+  BatchCurve,
   Estimate,
   Evidence,
   Forecast,
@@ -124,6 +125,7 @@ export type {
 } from './forecasting/index.ts'
 export {
   ASSUMED_WEIGHT,
+  batchCurve,
   estimateForSupplier,
   estimateFrom,
   ForecastRun,
@@ -133,6 +135,8 @@ export {
   TESTS_FOR_OWN,
   testsToSettle,
 } from './forecasting/index.ts'
+export type { PortionControl } from './portion-control/index.ts'
+export { givenAwayAWeek, portionControl, servedWeight } from './portion-control/index.ts'
 export type {
   CaseLabel,
   CaseLabelResult,

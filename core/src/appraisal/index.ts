@@ -1,5 +1,7 @@
 export type { Appraisal, CostResult } from './appraise.ts'
 export { appraise } from './appraise.ts'
+export type { FactorReach } from './factor-reach.ts'
+export { factorReach } from './factor-reach.ts'
 export type { RepricedPile } from './reprice.ts'
 export { atApPrice, reprice } from './reprice.ts'
 export type { Warning, WarningCode } from './warnings.ts'

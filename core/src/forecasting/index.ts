@@ -1,3 +1,5 @@
+export type { BatchCurve } from './batch.ts'
+export { batchCurve } from './batch.ts'
 export type { Distribution } from './distribution.ts'
 export type { Basis, Estimate } from './estimate.ts'
 export { ASSUMED_WEIGHT, estimateForSupplier, estimateFrom, TESTS_FOR_OWN } from './estimate.ts'

@@ -16,6 +16,8 @@ export interface StepWorthInput {
 export interface StepWorth {
   /** Money that the step brings for one unit; negative where the seconds cost more than the grams. */
   worth: number
+  /** The same for an hour of doing it; null for a step that takes no time. */
+  worthPerHour: number | null
   /** Wage at which it brings nothing; null for a step that takes no time. */
   wageAtZero: number | null
   /** How the worth is worked out, with its numbers in it. */
@@ -28,6 +30,7 @@ export function stepWorth({ grams, valuePerKg, seconds, wagePerHour }: StepWorth
   const worth = gain - (seconds / SECONDS_PER_HOUR) * wagePerHour
   return {
     worth,
+    worthPerHour: seconds > 0 ? worth / (seconds / SECONDS_PER_HOUR) : null,
     wageAtZero: seconds > 0 ? gain / (seconds / SECONDS_PER_HOUR) : null,
     explanation: {
       title: 'What this step is worth, one unit',

@@ -17,6 +17,7 @@ export const router = createBrowserRouter([
       { path: '/card/:styleId', lazy: () => import('../rooms/card/card.tsx') },
       { path: '/verdict', lazy: () => import('../rooms/verdict/latest.tsx') },
       { path: '/verdict/:id', lazy: () => import('../rooms/verdict/verdict.tsx') },
+      { path: '/verdict/:id/card', lazy: () => import('../rooms/verdict/factor-card.tsx') },
       { path: '/buying', lazy: () => import('../rooms/buying/compare.tsx') },
       { path: '/buying/prices', lazy: () => import('../rooms/buying/prices.tsx') },
       { path: '/buying/articles/:articleId', lazy: () => import('../rooms/buying/article.tsx') },

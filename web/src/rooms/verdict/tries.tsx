@@ -11,6 +11,7 @@ import {
   yearly,
 } from '@fleam/core'
 import { useState } from 'react'
+import { Link } from 'react-router-dom'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
@@ -19,6 +20,9 @@ import { NumberField } from '../../parts/number-field.tsx'
 export const Tries = () => (
   <section aria-labelledby="tries">
     <h2 id="tries">Ask the record</h2>
+    <p>
+      <Link to="card">Cost factors as a card for the wall</Link>
+    </p>
     <div className="verdict-columns">
       <NewPrice />
       <InAYear />

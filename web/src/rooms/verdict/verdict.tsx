@@ -11,13 +11,16 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { merge } from '../bench/merge.ts'
 import { Assumptions } from './assumptions.tsx'
+import { BatchSize } from './batch-size.tsx'
 import { BreakEvens } from './break-evens.tsx'
 import { HowItWasCut } from './how-it-was-cut.tsx'
 import { HowSure } from './how-sure.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
+import { PortionSpread } from './portion-spread.tsx'
 import { Sentence } from './sentence.tsx'
+import { StepWorths } from './step-worths.tsx'
 import { Totals } from './totals.tsx'
 import { Tries } from './tries.tsx'
 import { Warnings } from './warnings.tsx'
@@ -58,6 +61,9 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         </div>
         <HowSure record={record} />
         <Policies />
+        <BatchSize record={record} />
+        <PortionSpread record={record} />
+        <StepWorths record={record} />
         <Tries />
         <HowItWasCut record={record} />
         <Assumptions record={record} />

@@ -1,0 +1,82 @@
+import type { FabricationState } from '@fleam/contract'
+import { appraise, documentOf, factorReach, pricePerKg } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Table from 'react-bootstrap/Table'
+import { Link, useParams } from 'react-router-dom'
+import './verdict.css'
+import { useEvidence, useFabrication } from '../../data/queries.ts'
+import { dateWords } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+
+/** A card for the office wall: a new price times the factor is what a portion costs. */
+export function Component() {
+  const { id = '' } = useParams()
+  const fabrication = useFabrication(id)
+  if (fabrication.data) return <FactorCard state={fabrication.data} />
+  if (fabrication.isError) return <Failed error={fabrication.error} retry={() => void fabrication.refetch()} />
+  return <Loading what="the card" />
+}
+
+function FactorCard({ state }: { state: FabricationState }) {
+  const { record } = state
+  const { name, units } = useKitchen()
+  const format = useFormat(record.currency)
+  const tests = useEvidence(record.id).data?.tests.length ?? 0
+  const document = documentOf(record, state)
+  const appraisal = appraise(document)
+  const reaches = factorReach(document, appraisal)
+  return (
+    <div className="room factor-card">
+      <div className="room-heading">
+        <h1>Cost factors: {record.item}</h1>
+        <Button className="no-print" onClick={() => window.print()}>
+          Print
+        </Button>
+        <Link className="btn btn-outline-dark no-print" to={`/verdict/${record.id}`}>
+          Back to the verdict
+        </Link>
+      </div>
+      <p>
+        {name}. {record.style}, weighed on {dateWords(record.date)}; {tests === 1 ? 'one test' : `${tests} tests`} of
+        this style so far. Made when a {format.perWeightUnit} cost {format.perWeightAmount(appraisal.cost.apPricePerKg)}
+        , charges in.
+      </p>
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">A portion of</th>
+            <th scope="col" className="number">
+              Price a {format.perWeightUnit}, times
+            </th>
+            <th scope="col" className="number">
+              Costs now
+            </th>
+            <th scope="col">Within 2 % of the full sum</th>
+          </tr>
+        </thead>
+        <tbody>
+          {reaches.map(({ pile, factorPerPortion, from, to }) => (
+            <tr key={pile}>
+              <th scope="row">{pile}</th>
+              <td className="number factor">{format.quantity(factorPerPortion * pricePerKg(1, units), 'factor')}</td>
+              <td className="number">
+                {format.money(appraisal.piles.find((each) => each.name === pile)?.costPerPortion ?? 0)}
+              </td>
+              <td>
+                {to === null
+                  ? `from ${format.perWeight(from)} up`
+                  : `from ${format.perWeight(from)} to ${format.perWeight(to)}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <p className="quiet">
+        Beyond those prices sum it in full: labour and by-products do not move with the price, and the factor moves
+        them.
+      </p>
+    </div>
+  )
+}

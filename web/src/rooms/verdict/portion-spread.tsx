@@ -1,0 +1,95 @@
+import { cookingLossOf } from '@fleam/catalogue'
+import type { FabricationRecord } from '@fleam/contract'
+import { givenAwayAWeek, type Pile, type PileResult, portionControl, servedWeight } from '@fleam/core'
+import { useState } from 'react'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { NumberField } from '../../parts/number-field.tsx'
+import { WeightBars } from './weight-bars.tsx'
+
+/** How steady the hand was, what that gives away, and what is left of a portion once it is cooked. */
+export function PortionSpread({ record }: { record: FabricationRecord }) {
+  const { document, appraisal } = useAppraised()
+  const piles = document.piles.filter((pile) => pile.class === 'primary')
+  return (
+    <section aria-labelledby="portions">
+      <h2 id="portions">The portions themselves</h2>
+      <div className="portion-piles">
+        {piles.map((pile) => {
+          const result = appraisal.piles.find((each) => each.name === pile.name)
+          return result ? <PortionPile key={pile.name} pile={pile} result={result} record={record} /> : null
+        })}
+      </div>
+    </section>
+  )
+}
+
+interface PortionPileProps {
+  pile: Pile
+  result: PileResult
+  record: FabricationRecord
+}
+
+function PortionPile({ pile, result, record }: PortionPileProps) {
+  const { format } = useAppraised()
+  const [perWeek, setPerWeek] = useState<number | null>(null)
+  const control = portionControl(pile, result.costPerKg)
+  const week = control === null || perWeek === null ? null : givenAwayAWeek(control, perWeek)
+  return (
+    <div>
+      <h3>{pile.name}</h3>
+      {control ? (
+        <>
+          <WeightBars control={control} weight={format.weight} />
+          <p className="answer">
+            <strong>{format.share(control.capability)}</strong> within bounds.{' '}
+            {control.givenAwayPerPortion === null || control.givenAwayTighter === null ? null : (
+              <>
+                A portion gives away {format.money(control.givenAwayPerPortion)}; a hand twice as steady would give away{' '}
+                {format.money(control.givenAwayTighter)}
+                {week === null
+                  ? '.'
+                  : `, and save ${format.money(week.saved)} of ${format.money(week.givenAway)} a week.`}
+              </>
+            )}
+          </p>
+          {control.givenAwayPerPortion === null ? null : (
+            <NumberField label={`Portions of ${pile.name} served a week`} value={null} onChange={setPerWeek} />
+          )}
+        </>
+      ) : null}
+      <Served pile={pile} result={result} record={record} />
+    </div>
+  )
+}
+
+const MOST_PERCENT = 95
+
+/** A raw portion as it is served. */
+function Served({ pile, result, record }: PortionPileProps) {
+  const { format } = useAppraised()
+  const usual = cookingLossOf(record.species ?? 'poultry', record.item, pile.name)
+  const [percent, setPercent] = useState<number | null>(Math.round(usual * 100))
+  const served = servedWeight(result, (percent ?? 0) / 100)
+  if (!served) return null
+  return (
+    <div className="served">
+      <NumberField
+        label={`Cooking takes from ${pile.name}, %`}
+        value={percent}
+        max={MOST_PERCENT}
+        onChange={setPercent}
+        hint="assumed until you weigh it"
+      />
+      <p className="answer">
+        {format.weight(served.grams)} on the plate,{' '}
+        <strong>
+          <OpenFigure explain={() => served.explanation} format={format}>
+            {format.money(served.costPer100g)}
+          </OpenFigure>
+        </strong>{' '}
+        for 100 g served.
+      </p>
+    </div>
+  )
+}
