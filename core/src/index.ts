@@ -1,6 +1,15 @@
 /** The front door of the computation: pure functions over plain data, grams and major units of money. */
-export type { Appraisal, CostResult, FactorReach, RepricedPile, Warning, WarningCode } from './appraisal/index.ts'
-export { appraise, atApPrice, factorReach, reprice, WARNING_CODES } from './appraisal/index.ts'
+export type {
+  Appraisal,
+  CostResult,
+  FactorReach,
+  MoneyPart,
+  MoneyPartName,
+  RepricedPile,
+  Warning,
+  WarningCode,
+} from './appraisal/index.ts'
+export { appraise, atApPrice, factorReach, moneyBars, reprice, WARNING_CODES } from './appraisal/index.ts'
 export type { Segment, SegmentKind, TwinBeam } from './beam/index.ts'
 export { twinBeam } from './beam/index.ts'
 export type {
@@ -54,7 +63,13 @@ export {
 } from './buying/index.ts'
 export type { Day } from './calendar/index.ts'
 export { addDays, addMonths, daysBetween, parseDay } from './calendar/index.ts'
-export type { BreakEven, Comparison, PolicyVerdict, Verdict, YearlyResult } from './comparison/index.ts'
+export type {
+  BreakEven,
+  Comparison,
+  PolicyVerdict,
+  Verdict,
+  YearlyResult,
+} from './comparison/index.ts'
 export { leadingComparison, minutesPerPortion, yearly } from './comparison/index.ts'
 export type { PieceBound, PileResult } from './costing/index.ts'
 export { boundOf, labourMinutes, ratio } from './costing/index.ts'

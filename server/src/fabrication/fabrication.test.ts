@@ -252,3 +252,10 @@ describe('open formats', () => {
     expect(lines).toHaveLength(state.record.piles.length + 2)
   })
 })
+
+test('all figures of a record are the same as appraising its document', async () => {
+  const document = (await send(test_, 'GET', path('/document.json'))).body
+  const { status, body } = await send(test_, 'GET', path('/appraisal.json'))
+  expect(status).toBe(200)
+  expect(body).toEqual((await send(test_, 'POST', '/api/appraise', document)).body)
+})

@@ -1,4 +1,5 @@
 import {
+  appraisal,
   fabricationDocument,
   fabricationEdit,
   fabricationRows,
@@ -7,6 +8,7 @@ import {
   id,
   pilesCsv,
 } from '@fleam/contract'
+import { appraise } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
@@ -73,6 +75,17 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
       return reply
         .header('content-disposition', `attachment; filename="fabrication-${request.params.id}.json"`)
         .send(document)
+    },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id/appraisal.json',
+    { schema: { tags, params: fabricationParams, response: { 200: appraisal } } },
+    async (request, reply) => {
+      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id, clock.now())
+      return reply
+        .header('content-disposition', `attachment; filename="appraisal-${request.params.id}.json"`)
+        .send(appraise(document))
     },
   )
 

@@ -47,6 +47,12 @@ export function Assumptions({ record }: { record: FabricationRecord }) {
         <a className="btn btn-outline-dark" href={`${path}/piles.csv`} download>
           Piles as CSV
         </a>
+        <a className="btn btn-outline-dark" href={`${path}/appraisal.json`} download>
+          All figures as JSON
+        </a>
+        <Button variant="outline-dark" onClick={() => window.print()}>
+          Print
+        </Button>
       </div>
       <Offcanvas
         show={isOpen}

@@ -2,6 +2,7 @@ import { type Comparison, type FigureRef, labourMinutes, leadingComparison, type
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import { TurningStrip } from './turning-strip.tsx'
 
 type TurningFigure =
   | 'apPricePerKg'
@@ -41,6 +42,9 @@ export function BreakEvens() {
             <th scope="col" className="number">
               Turns at
             </th>
+            <th scope="col">
+              <span className="visually-hidden">Room between them</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -67,6 +71,7 @@ export function BreakEvens() {
                   />
                 )}
               </td>
+              <td>{now === null || turnsAt === null ? null : <TurningStrip now={now} turnsAt={turnsAt} />}</td>
             </tr>
           ))}
         </tbody>

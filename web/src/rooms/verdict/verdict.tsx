@@ -15,6 +15,7 @@ import { BatchSize } from './batch-size.tsx'
 import { BreakEvens } from './break-evens.tsx'
 import { HowItWasCut } from './how-it-was-cut.tsx'
 import { HowSure } from './how-sure.tsx'
+import { MoneyBars } from './money-bars.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
@@ -59,6 +60,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           <Offers />
           <BreakEvens />
         </div>
+        <MoneyBars />
         <HowSure record={record} />
         <Policies />
         <BatchSize record={record} />

@@ -1,0 +1,56 @@
+import { handlingPerPiece, portionWeightOf, pricePerPiece } from '../comparison/index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
+import type { Appraisal } from './appraise.ts'
+
+export type MoneyPartName = 'product' | 'labour' | 'bags' | 'by-products' | 'price' | 'handling' | 'rejects'
+
+export interface MoneyPart {
+  name: MoneyPartName
+  /** Money of one portion; what by-products give back is negative. */
+  amount: number
+}
+
+export interface MoneyBars {
+  make: { parts: MoneyPart[]; total: number }
+  buy: { parts: MoneyPart[]; total: number }
+}
+
+/**
+ * Where each euro of a portion goes, made and bought at the same weight. The parts add up to what is
+ * compared. Null where the comparison has no cost or no price.
+ */
+export function moneyBars(document: FabricationDocument, appraisal: Appraisal, at: number): MoneyBars | null {
+  const comparison = appraisal.comparisons[at]
+  const offer = document.offers?.[at]
+  const pile = document.piles.find((each) => each.name === offer?.pile)
+  const result = appraisal.piles.find((each) => each.name === offer?.pile)
+  if (!comparison || !offer || !pile || !result) return null
+  const { costPerPortion, buyPerPortionSameWeight } = comparison
+  const weight = portionWeightOf(pile, result)
+  if (costPerPortion === null || buyPerPortionSameWeight === null || weight === null || appraisal.cost.net === 0)
+    return null
+  const { cost } = appraisal
+  const made = costPerPortion / cost.net
+  const scale = weight / offer.pieceWeight
+  const price = pricePerPiece(offer) * scale
+  const handling = handlingPerPiece(offer) * scale
+  return {
+    make: {
+      total: costPerPortion,
+      parts: [
+        { name: 'product', amount: cost.ap * made },
+        { name: 'labour', amount: cost.labour * made },
+        { name: 'bags', amount: cost.consumables * made },
+        { name: 'by-products', amount: -cost.credit * made },
+      ],
+    },
+    buy: {
+      total: buyPerPortionSameWeight,
+      parts: [
+        { name: 'price', amount: price },
+        { name: 'handling', amount: handling },
+        { name: 'rejects', amount: buyPerPortionSameWeight - price - handling },
+      ],
+    },
+  }
+}

@@ -1,0 +1,73 @@
+import { leadingComparison, type MoneyPart, type MoneyPartName, minorDigits, moneyBars, roundParts } from '@fleam/core'
+import { useAppraised } from '../../parts/appraised-context.ts'
+
+const PART_WORDS: Readonly<Record<MoneyPartName, string>> = {
+  product: 'product',
+  labour: 'labour',
+  bags: 'bags',
+  'by-products': 'by-products give back',
+  price: 'price',
+  handling: 'handling',
+  rejects: 'rejects',
+}
+
+/** Where each euro of a portion goes, made above and bought below, on one scale. */
+export function MoneyBars() {
+  const { document, appraisal, format } = useAppraised()
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  const bars = at === null ? null : moneyBars(document, appraisal, at)
+  if (!bars) return null
+  const spent = (parts: readonly MoneyPart[]) => parts.reduce((sum, part) => sum + Math.max(0, part.amount), 0)
+  const most = Math.max(spent(bars.make.parts), spent(bars.buy.parts))
+  const row = (name: string, { parts, total }: typeof bars.make) => {
+    // Rounded parts add up to the rounded total.
+    const shown = roundParts(
+      parts.map((part) => part.amount),
+      minorDigits(document.currency),
+      total,
+    )
+    const share = (amount: number) => `${(amount / most) * 100}%`
+    // What comes back is taken off the end of what was spent.
+    const given = spent(parts) - total
+    return (
+      <tr>
+        <th scope="row">
+          {name}
+          <br />
+          <strong className="number">{format.money(total)}</strong>
+        </th>
+        <td>
+          <div className="money-bar">
+            {parts.map((part) =>
+              part.amount > 0 ? (
+                <div key={part.name} className={`money-part ${part.name}`} style={{ width: share(part.amount) }} />
+              ) : null,
+            )}
+            {given > 0 ? <div className="money-back" style={{ left: share(total), width: share(given) }} /> : null}
+          </div>
+          <ul className="money-words">
+            {parts.map((part, place) =>
+              shown[place] === 0 ? null : (
+                <li key={part.name}>
+                  <span className={`money-mark ${part.name}`} aria-hidden /> {PART_WORDS[part.name]}{' '}
+                  <span className="number">{format.money(shown[place] as number)}</span>
+                </li>
+              ),
+            )}
+          </ul>
+        </td>
+      </tr>
+    )
+  }
+  return (
+    <section aria-labelledby="euros">
+      <h2 id="euros">Where each portion’s money goes</h2>
+      <table className="money-bars">
+        <tbody>
+          {row('made', bars.make)}
+          {row('bought', bars.buy)}
+        </tbody>
+      </table>
+    </section>
+  )
+}
