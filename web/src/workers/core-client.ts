@@ -1,11 +1,12 @@
 import type { Forecast } from '@fleam/core'
 import type { PriceListPreview, WorkerReply, WorkerRequest } from './protocol.ts'
+import { startWorker } from './start-worker.ts'
 
 let worker: Worker | null = null
 let lastId = 0
 
 function running(): Worker {
-  worker ??= new Worker(new URL('./core-worker.ts', import.meta.url), { type: 'module' })
+  worker ??= startWorker()
   return worker
 }
 

@@ -31,12 +31,12 @@ export function LotForm({ draft, onChange }: LotFormProps) {
   const [offeredFor, setOfferedFor] = useState<Quote | null>(null)
   const quote = forms.find((form) => form.supplier === draft.supplier.trim())?.quote
   useEffect(() => {
-    if (quote && draft.price.amount === null && offeredFor !== quote) {
-      setOfferedFor(quote)
-      onChange({ ...draft, price: quote.price, extras: draft.extras ?? quote.delivery })
-      // The fields are drawn anew with what was offered; while somebody types they stay.
-      setOffered((count) => count + 1)
-    }
+    if (!quote || offeredFor === quote) return
+    // Offered once: who clears the field to type another price is not spoken over.
+    setOfferedFor(quote)
+    if (draft.price.amount !== null) return
+    onChange({ ...draft, price: quote.price, extras: draft.extras ?? quote.delivery })
+    setOffered((count) => count + 1)
   }, [quote, offeredFor, draft, onChange])
   return (
     <>

@@ -1,0 +1,94 @@
+import { claimCsv, type Lot, lot, lotPhoto } from './index.ts'
+
+const LOT: Lot = {
+  id: '019b76da-a8f2-7000-8003-000000000001',
+  version: 1,
+  item: 'Chicken, eviscerated',
+  supplier: 'Ostravale Poultry Yard',
+  code: 'L-1',
+  gtin: '09012345000127',
+  price: { amount: 4, per: 'kg' },
+  extras: null,
+  pieces: null,
+  receivedOn: '2026-11-24',
+  productionDate: null,
+  useBy: '2026-12-01',
+  openedOn: null,
+  isFinished: false,
+  notes: null,
+  cases: [
+    { id: '019b76da-a8f2-7000-8003-000000000002', label: null, serial: '7', invoiceWeight: 5000, weighed: 4900 },
+    { id: '019b76da-a8f2-7000-8003-000000000003', label: null, serial: null, invoiceWeight: 5000, weighed: null },
+  ],
+  checks: [{ checkId: 'skin', isFault: true, value: null, note: 'torn' }],
+}
+const [first, second] = LOT.cases as [Lot['cases'][number], Lot['cases'][number]]
+const paths = (changes: object) =>
+  lot.safeParse({ ...LOT, ...changes }).error?.issues.map((issue) => issue.path.join('.'))
+
+describe('a lot', () => {
+  test('that is whole is taken as it is', () => {
+    expect(lot.parse(LOT)).toEqual(LOT)
+  })
+
+  test.each([
+    ['a case that stands twice', { cases: [first, { ...second, id: first.id }] }, ['cases.1.id']],
+    ['a check that is answered twice', { checks: [LOT.checks[0], LOT.checks[0]] }, ['checks.1.checkId']],
+    ['no case', { cases: [] }, ['cases']],
+    ['a case of no weight', { cases: [{ ...first, invoiceWeight: 0 }] }, ['cases.0.invoiceWeight']],
+    ['a negative weighing', { cases: [{ ...first, weighed: -1 }] }, ['cases.0.weighed']],
+    ['a price a piece without pieces', { price: { amount: 3, per: 'piece' } }, ['pieces']],
+    ['a day that is none', { useBy: '2026-02-30' }, ['useBy']],
+    ['a field that is not known', { colour: 'red' }, ['']],
+    ['an article number of another length', { gtin: '123' }, ['gtin']],
+  ])('is refused with %s', (_what, changes, expected) => {
+    expect(paths(changes)).toEqual(expected)
+  })
+})
+
+describe('a picture', () => {
+  const photo = { id: LOT.id, takenAt: '2026-11-24T09:00:00.000Z', picture: '/9j/4AAQSkZJRg==' }
+
+  test('is a JPEG in base64', () => {
+    expect(lotPhoto.safeParse(photo).success).toBe(true)
+  })
+
+  test.each([
+    ['another kind of file', 'iVBORw0KGgo='],
+    ['words', '/9j/ and more words'],
+    ['too large', `/9j/${'A'.repeat(1_000_000)}`],
+  ])('is refused where it is %s', (_what, picture) => {
+    expect(lotPhoto.safeParse({ ...photo, picture }).success).toBe(false)
+  })
+})
+
+describe('the claim as CSV', () => {
+  const rows = (changes: Partial<Lot> = {}, faults = [{ what: 'skin torn', value: null, note: 'two' }]) =>
+    claimCsv({ ...LOT, ...changes }, 'EUR', faults)
+      .trim()
+      .split('\r\n')
+
+  test('has a row for each case, one for all, and one for each fault', () => {
+    const [header, ...lines] = rows()
+    expect(header).toBe('supplier,received,item,lot,what,invoice (g),weighed (g),short (g),claim (EUR),note')
+    expect(lines.map((line) => line.split(',').slice(-6).join('|'))).toEqual([
+      'case 1 (7)|5000|4900|100|0.4|',
+      'case 2|5000||0|0|',
+      'in all|10000|9900|100|0.4|',
+      'skin torn|||||two',
+    ])
+  })
+
+  test('makes what a spreadsheet would run harmless', () => {
+    const [, line] = rows({ supplier: '=HYPERLINK("x")', code: '+1' })
+    expect(line?.startsWith('"\'=HYPERLINK(""x"")"')).toBe(true)
+    expect(line).toContain("'+1")
+    expect(rows({}, [{ what: 'skin', value: null, note: '@risk' }]).at(-1)).toContain("'@risk")
+  })
+
+  test('says the number that was measured with its fault', () => {
+    expect(rows({}, [{ what: 'too warm', value: 9 as never, note: 'thermometer 2' }]).at(-1)).toContain(
+      '9 thermometer 2',
+    )
+  })
+})

@@ -1,0 +1,213 @@
+import type { Item, Lot, LotRow } from '@fleam/contract'
+import { act, fireEvent, screen } from '@testing-library/react'
+import { formPile, quote, wholeForm } from '../../../../core/test/forms.ts'
+import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
+import { Component as Cold } from './cold.tsx'
+import { Component as Compare } from './compare.tsx'
+import { Component as Meals } from './meals.tsx'
+import { Component as Parted } from './parted.tsx'
+import { Component as Prices } from './prices.tsx'
+import { Component as Receiving } from './receiving.tsx'
+
+const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const ITEMS = [
+  {
+    id: 'i',
+    name: 'Chicken, eviscerated',
+    species: 'poultry',
+    unitName: { one: 'bird', many: 'birds' },
+    isArchived: false,
+    styles: [],
+  },
+] as unknown as Item[]
+const lot = (changes: Partial<Lot> = {}): LotRow => ({
+  usedWeight: 0,
+  lot: {
+    id: changes.code ?? 'lot',
+    version: 1,
+    item: 'Chicken, eviscerated',
+    supplier: 'Ostravale Poultry Yard',
+    code: 'L-1',
+    gtin: null,
+    price: { amount: 4, per: 'kg' },
+    extras: null,
+    pieces: 6,
+    receivedOn: '2026-11-20',
+    productionDate: null,
+    useBy: '2099-12-10',
+    openedOn: null,
+    isFinished: false,
+    notes: null,
+    cases: [{ id: 'a', label: null, serial: null, invoiceWeight: 10_000, weighed: 10_000 }],
+    checks: [],
+    ...changes,
+  },
+})
+const article = (name: string) => ({
+  id: name,
+  supplier: 'Ostravale Poultry Yard',
+  code: name,
+  name,
+  kind: 'whole',
+  item: 'Duck',
+  product: null,
+  usableShare: null,
+  handlingMinutesPerPiece: null,
+})
+
+async function show(page: React.ReactElement, answers: Record<string, unknown>) {
+  const asked = answerWith(
+    Object.fromEntries(Object.entries(answers).map(([path, body]) => [`GET ${BASE}${path}`, { body }])) as never,
+  )
+  await act(async () => {
+    renderPart(page)
+  })
+  await act(async () => {
+    await new Promise((resolve) => setTimeout(resolve, 30))
+  })
+  return asked
+}
+const rows = () =>
+  screen
+    .getAllByRole('row')
+    .slice(1)
+    .map((row) => row.textContent)
+
+describe('comparing', () => {
+  const products = [
+    { name: 'Chicken: supremes', pile: 'supremes', plateWeight: 250, forms: 1 },
+    { name: 'Duck: breasts', pile: 'breasts', plateWeight: 276, forms: 0 },
+  ]
+  const answers = {
+    '/products': products,
+    '/forms?product=Chicken%3A%20supremes': [wholeForm()],
+    '/forms?product=Duck%3A%20breasts': [],
+  }
+
+  test('opens with the product that can be compared, and follows another plate weight at once', async () => {
+    await show(<Compare />, answers)
+    expect(screen.getByText(/is cheapest/).textContent).toContain('a plate')
+    const before = screen.getByText(/is cheapest/).textContent
+    fireEvent.change(screen.getByLabelText('On one plate'), { target: { value: '300' } })
+    expect(screen.getByText(/is cheapest/).textContent).not.toBe(before)
+  })
+
+  test('of what nobody sells says what to do', async () => {
+    await show(<Compare />, answers)
+    await act(async () => {
+      fireEvent.change(screen.getByLabelText('Product'), { target: { value: 'Duck: breasts' } })
+      await new Promise((resolve) => setTimeout(resolve, 30))
+    })
+    expect(screen.getByText('No supplier has a price for it yet')).toBeTruthy()
+  })
+})
+
+describe('the price book', () => {
+  const page = (total: number, names: string[]) => ({
+    total,
+    rows: names.map((name) => ({
+      article: article(name),
+      current: { id: 'p', price: { amount: 6.9, per: 'kg' }, from: '2026-11-01' },
+      prices: 3,
+    })),
+  })
+  const query = (words: string, offset: number) => `/articles?words=${words}&tied=true&limit=50&offset=${offset}`
+
+  test('says what each article costs today and how many prices it has had, page by page', async () => {
+    await show(<Prices />, {
+      '/suppliers': [],
+      [query('', 0)]: page(51, ['Duck 2.4 kg']),
+      [query('', 50)]: page(51, ['Goose']),
+    })
+    expect(rows()[0]).toContain('€6.90 a kilo')
+    expect(screen.getByText('1 to 50 of 51')).toBeTruthy()
+    await touch(screen.getByRole('button', { name: 'After' }))
+    expect(await screen.findByText('51 to 51 of 51')).toBeTruthy()
+    expect((screen.getByRole('button', { name: 'After' }) as HTMLButtonElement).disabled).toBe(true)
+  })
+
+  test('finds nothing honestly', async () => {
+    await show(<Prices />, { '/suppliers': [], [query('', 0)]: page(0, []) })
+    expect(screen.getByText('Nothing like it is in the price book')).toBeTruthy()
+  })
+
+  test('keeps a supplier’s terms when they are changed', async () => {
+    const asked = await show(<Prices />, {
+      '/suppliers': [{ id: 's', name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null }],
+      [query('', 0)]: page(1, ['Duck']),
+    })
+    const keep = screen.getByRole('button', { name: 'Keep the terms of Ostravale Poultry Yard' }) as HTMLButtonElement
+    expect(keep.disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText('Least order, EUR'), { target: { value: '40' } })
+    await touch(keep)
+    expect(asked.find((each) => each.method === 'PUT')?.body).toMatchObject({ delivery: 3, minimumOrder: 40 })
+  })
+})
+
+describe('deliveries', () => {
+  test('say what was found: short, faults, or right', async () => {
+    const short = lot({
+      code: 'S',
+      cases: [{ id: 'a', label: null, serial: null, invoiceWeight: 10_000, weighed: 9_800 }],
+    })
+    const faulty = lot({ code: 'F', checks: [{ checkId: 'skin', isFault: true, value: null, note: null }] })
+    await show(<Receiving />, { '/lots?words=': [short, faulty, lot({ code: 'R' })] })
+    const [first, second, third] = rows()
+    expect(first).toMatch(/200\sg short$/)
+    expect(second).toMatch(/1 fault$/)
+    expect(third).toMatch(/right$/)
+  })
+
+  test('that are not there yet say what to do when one comes', async () => {
+    await show(<Receiving />, { '/lots?words=': [] })
+    expect(screen.getByText('Nothing has been received yet')).toBeTruthy()
+  })
+
+  test('in the cold stand by their last day, and what is finished is gone', async () => {
+    await show(<Cold />, {
+      '/items': ITEMS,
+      '/lots?words=': [
+        lot({ code: 'LATE' }),
+        lot({ code: 'OVER', useBy: '2020-01-01' }),
+        lot({ code: 'GONE', isFinished: true }),
+      ],
+    })
+    expect(rows()).toHaveLength(2)
+    expect(rows()[0]).toMatch(/days ago.*OVER/)
+    expect(rows()[1]).toContain('LATE')
+  })
+
+  test('an empty cold says so', async () => {
+    await show(<Cold />, { '/items': ITEMS, '/lots?words=': [] })
+    expect(screen.getByText('Nothing raw is in the cold')).toBeTruthy()
+  })
+})
+
+describe('something whole', () => {
+  const forms = [
+    wholeForm({ id: 'a s', style: 'Supremes', quote: quote(2) }),
+    wholeForm({ id: 'a h', style: 'Halves', piles: [formPile('halves', 0.9)] }),
+  ]
+
+  test('parted ranks what is valued, names what is not, and prices its parts for a margin', async () => {
+    await show(<Parted />, { '/items': ITEMS, '/forms?item=i': forms })
+    expect(screen.getByText(/Not valued yet, so not ranked: Halves/)).toBeTruthy()
+    expect(rows()[0]).toContain('Supremes')
+    const price = () =>
+      screen.getByRole('region', { name: /a price for each part/ }).querySelectorAll('tbody tr')[0]?.textContent
+    const before = price()
+    fireEvent.change(screen.getByLabelText('Wished margin, %'), { target: { value: '60' } })
+    expect(price()).not.toBe(before)
+  })
+
+  test('as meals says what leaves the till, how many servings, and until when', async () => {
+    await show(<Meals />, { '/items': ITEMS, '/forms?item=i': forms })
+    fireEvent.change(screen.getByLabelText('Cut on'), { target: { value: '2026-11-24' } })
+    expect(screen.getByText(/leaves the till today/).textContent).toContain('12 servings')
+    expect(rows()[0]).toContain('26 Nov 2026')
+    expect(rows()[0]).toContain('24 Aug 2027')
+    fireEvent.change(screen.getByLabelText('Grams of drumsticks a serving'), { target: { value: '300' } })
+    expect(screen.getByText(/leaves the till today/).textContent).toContain('17 servings')
+  })
+})

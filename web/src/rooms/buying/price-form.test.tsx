@@ -1,0 +1,95 @@
+import { act, fireEvent, screen } from '@testing-library/react'
+import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answerWith, problemOf } from '../../../test/server.ts'
+import { PriceForm } from './price-form.tsx'
+
+const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const READ = {
+  [`GET ${BASE}/items`]: { body: [{ id: 'i', name: 'Duck', isArchived: false, styles: [] }] },
+  [`GET ${BASE}/products`]: { body: [{ name: 'Duck: breasts', pile: 'breasts', plateWeight: 276, forms: 0 }] },
+  [`GET ${BASE}/suppliers`]: { body: [{ id: 's', name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null }] },
+}
+const RESULT = { rows: 1, newArticles: 1, changedArticles: 0, newPrices: 1, known: 0 }
+const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
+const keep = () => touch(screen.getByRole('button', { name: 'Keep this price' }))
+
+async function show(answer: object = { body: RESULT }, done: string[] = []) {
+  const asked = answerWith({ ...READ, [`POST ${BASE}/prices`]: answer } as never)
+  await act(async () => {
+    renderPart(<PriceForm onDone={() => done.push('done')} />)
+  })
+  return { done, sent: () => asked.filter((each) => each.method === 'POST').map((each) => each.body) }
+}
+
+test('a price of something that is cut here is sent with its item, and the number stands for a missing code', async () => {
+  const { done, sent } = await show()
+  fill('Supplier', 'Ostravale Poultry Yard')
+  fill('Article', 'Duck 2.4 kg')
+  fill('Cut as', 'Duck')
+  fill('Price, EUR', '6,90')
+  fill('One piece weighs', '2,4 kg')
+  await keep()
+  expect(sent()).toMatchObject([
+    {
+      supplier: 'Ostravale Poultry Yard',
+      code: 'Duck 2.4 kg',
+      kind: 'whole',
+      item: 'Duck',
+      product: null,
+      price: { amount: 6.9, per: 'kg' },
+      pieceWeight: 2400,
+      until: null,
+    },
+  ])
+  expect(done).toEqual(['done'])
+})
+
+test('what is bought ready asks for its product, its usable share and its handling, and a case for its pieces', async () => {
+  const { sent } = await show()
+  expect(screen.queryByLabelText('Pieces in it')).toBeNull()
+  fill('It is', 'ready')
+  fill('Served as', 'Duck: breasts')
+  fill('Supplier', 'Plattenkar Provisions')
+  fill('Article', 'Breasts')
+  fill('Price, EUR', '90')
+  fill('For', 'case')
+  fill('Pieces in it', '12')
+  fill('Usable share, 0 to 1', '0,98')
+  await keep()
+  expect(sent()).toMatchObject([
+    {
+      kind: 'ready',
+      item: null,
+      product: 'Duck: breasts',
+      price: { amount: 90, per: 'case' },
+      packPieces: 12,
+      usableShare: 0.98,
+    },
+  ])
+})
+
+test('without a supplier, a name or a price nothing can be kept', async () => {
+  await show()
+  const button = () => screen.getByRole('button', { name: 'Keep this price' }) as HTMLButtonElement
+  expect(button().disabled).toBe(true)
+  fill('Supplier', 'O')
+  fill('Article', 'A')
+  expect(button().disabled).toBe(true)
+  fill('Price, EUR', 'much')
+  expect(button().disabled).toBe(true)
+  fill('Price, EUR', '3')
+  expect(button().disabled).toBe(false)
+})
+
+test('what the server refuses is said, and what was typed stays', async () => {
+  const { done } = await show(
+    problemOf('price-list-wrong', 422, [{ path: 'row 1, valid from', message: 'overlap: 2026-11-24' }]),
+  )
+  fill('Supplier', 'O')
+  fill('Article', 'A')
+  fill('Price, EUR', '3')
+  await keep()
+  expect(screen.getByRole('alert').textContent).toContain('row 1, valid from overlap: 2026-11-24')
+  expect((screen.getByLabelText('Article') as HTMLInputElement).value).toBe('A')
+  expect(done).toEqual([])
+})

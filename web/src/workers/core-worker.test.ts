@@ -1,0 +1,75 @@
+import { type ForecastModel, ForecastRun, forecastModel, forecastOf, type Spreads } from '@fleam/core'
+import { sixChickens } from '../../../core/test/documents.ts'
+import type { WorkerReply, WorkerRequest } from './protocol.ts'
+
+const model = forecastModel(sixChickens(), 0) as ForecastModel
+const spreads: Spreads = {
+  yield: { kind: 't', scale: 0.01, degrees: 4 },
+  minutes: { kind: 'fixed' },
+  credit: { kind: 'normal', sd: 0.1 },
+  apPricePerKg: { kind: 'normal', sd: 0.2 },
+  offerAmount: { kind: 'fixed' },
+  usableShare: { kind: 'fixed' },
+}
+
+const said: WorkerReply[] = []
+let ask: (request: WorkerRequest) => void
+
+beforeAll(async () => {
+  Object.assign(globalThis, { postMessage: (reply: WorkerReply) => said.push(reply) })
+  await import('./core-worker.ts')
+  ask = (data) => self.onmessage?.call(self, { data } as MessageEvent)
+})
+beforeEach(() => {
+  said.length = 0
+})
+const until = async (isThere: () => boolean) => {
+  for (let wait = 0; wait < 400 && !isThere(); wait++) await new Promise((resolve) => setTimeout(resolve, 5))
+}
+const kinds = () => said.map((reply) => reply.type)
+
+test('a forecast tells how far it is, and ends with what drawing at once says', async () => {
+  ask({ id: 1, type: 'forecast', model, spreads, draws: 50_000, seed: 0.3 })
+  await until(() => kinds().includes('forecast'))
+  expect(said.filter((reply) => reply.type === 'progress').map((reply) => 'done' in reply && reply.done)).toEqual([
+    20_000, 40_000, 50_000,
+  ])
+  const run = new ForecastRun(model, spreads, { draws: 50_000, seed: 0.3 })
+  run.step(50_000)
+  expect(said.at(-1)).toEqual({ id: 1, type: 'forecast', forecast: forecastOf(model, spreads, run.savings) })
+})
+
+test('a forecast that nobody waits for is broken off', async () => {
+  ask({ id: 2, type: 'forecast', model, spreads, draws: 2_000_000, seed: 0.3 })
+  ask({ id: 2, type: 'cancel' })
+  await new Promise((resolve) => setTimeout(resolve, 150))
+  expect(kinds()).not.toContain('forecast')
+  expect(said.length).toBeLessThan(4)
+})
+
+test('a price list is read: its first lines, how many there are, and what is wrong', async () => {
+  const csv = ['article;price;unit', 'A;1;kg', 'B;-1;kg', 'C;3;kg'].join('\n')
+  const mapping = {
+    columns: { name: 'article', amount: 'price', per: 'unit' },
+    supplier: 'O',
+    kind: 'whole',
+    from: '2026-11-24',
+    decimal: 'auto',
+  } as const
+  const context = { currency: 'EUR', bareUnit: 'g', items: new Set<string>(), products: new Set<string>() } as const
+  ask({ id: 3, type: 'read-price-list', csv, mapping, context, shown: 1 })
+  await until(() => said.length > 0)
+  expect(said).toMatchObject([
+    {
+      id: 3,
+      type: 'price-list',
+      preview: { rows: 2, lines: [{ name: 'A', row: 2 }], issues: [{ row: 3, code: 'negative' }] },
+    },
+  ])
+})
+
+test('what goes wrong is said, under the number of its request', async () => {
+  ask({ id: 4, type: 'read-price-list', csv: null as never, mapping: {} as never, context: {} as never, shown: 1 })
+  await until(() => said.length > 0)
+  expect(said).toMatchObject([{ id: 4, type: 'failed' }])
+})
