@@ -82,7 +82,7 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
         ) : (
           <>
             <Button disabled={!preview || issues.length > 0 || preview.rows === 0} onClick={() => void take()}>
-              Take in {(preview?.rows ?? 0).toLocaleString('en')} rows
+              Take in {(preview?.rows ?? 0).toLocaleString('en')} {preview?.rows === 1 ? 'row' : 'rows'}
             </Button>
             <Button variant="outline-dark" onClick={onLeave}>
               Leave it

@@ -1,0 +1,125 @@
+import { TextDecoder as NodeDecoder } from 'node:util'
+import { readPriceList } from '@fleam/contract'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
+import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
+import { Component as Lists } from './lists.tsx'
+
+Object.assign(globalThis, { TextDecoder: NodeDecoder })
+
+const sent: { csv: string; mapping: object }[] = []
+let outcome: () => Promise<unknown>
+
+// The worker and the server have tests of their own.
+jest.mock('../../workers/core-client.ts', () => ({
+  readPriceListAside: async ({ csv, mapping, context, shown }: Parameters<typeof readAside>[0]) =>
+    readAside({ csv, mapping, context, shown }),
+}))
+jest.mock('../../data/import-price-list.ts', () => ({
+  importPriceList: async (wish: { csv: string; mapping: object; onProgress: (done: number, of: number) => void }) => {
+    sent.push(wish)
+    wish.onProgress(1, 2)
+    return outcome()
+  },
+}))
+function readAside({ csv, mapping, context, shown }: { csv: string; mapping: never; context: never; shown: number }) {
+  const { lines, issues } = readPriceList(csv, mapping, context)
+  return { rows: lines.length, lines: lines.slice(0, shown), issues }
+}
+
+const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const RESULT = { rows: 2, newArticles: 1, changedArticles: 0, newPrices: 2, known: 1 }
+
+async function show(feed: string | null = null) {
+  const asked = answerWith({
+    [`GET ${BASE}/items`]: { body: [{ id: 'i', name: 'Duck', isArchived: false, styles: [] }] },
+    [`GET ${BASE}/products`]: { body: [] },
+    'GET /api/price-feed': { body: { address: feed } },
+    [`POST ${BASE}/price-lists/from-feed`]: { body: RESULT },
+  } as never)
+  await act(async () => {
+    renderPart(<Lists />)
+  })
+  return asked
+}
+async function choose(content: string | Uint8Array) {
+  const bytes = typeof content === 'string' ? new Uint8Array(Buffer.from(content)) : content
+  const file = Object.assign(new File([], 'list.csv'), {
+    arrayBuffer: async () => bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength),
+  })
+  await act(async () => {
+    fireEvent.change(screen.getByLabelText('A price list'), { target: { files: [file] } })
+    await new Promise((resolve) => setTimeout(resolve, 20))
+  })
+  await read()
+}
+
+/** Waits until the rows are read. */
+const read = () => waitFor(() => expect(screen.queryByText(/Fetching the rows/)).toBeNull(), { timeout: 4000 })
+const LIST = 'Vendor;Description;Net price;UOM\nOstravale;Duck;6,90;kg\nOstravale;Goose;8;kg'
+
+beforeEach(() => {
+  sent.length = 0
+  outcome = async () => RESULT
+})
+
+test('what the headers suggest is chosen, the rows are shown, and all of them are taken in', async () => {
+  await show()
+  await choose(LIST)
+  expect(screen.getByText('read as UTF-8')).toBeTruthy()
+  expect((screen.getByLabelText('supplier') as HTMLSelectElement).value).toBe('Vendor')
+  expect((screen.getByLabelText('price (needed)') as HTMLSelectElement).value).toBe('Net price')
+  expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('€6.90 a kilo')
+  await touch(screen.getByRole('button', { name: 'Take in 2 rows' }))
+  expect(sent).toMatchObject([{ csv: LIST, mapping: { columns: { supplier: 'Vendor', name: 'Description' } } }])
+  expect(await screen.findByText(/2 new prices, 1 new article, 1 row that the book had already/)).toBeTruthy()
+})
+
+test('a row that is not right is told first, and nothing can be taken in until the columns say otherwise', async () => {
+  await show()
+  await choose('Vendor;Description;Net price;Per lb;UOM\nOstravale;Duck;none;6,90;kg')
+  expect(screen.getByRole('alert').textContent).toContain('Row 2, Net price: “none” is no number')
+  expect((screen.getByRole('button', { name: 'Take in 0 rows' }) as HTMLButtonElement).disabled).toBe(true)
+  await act(async () => {
+    fireEvent.change(screen.getByLabelText('price (needed)'), { target: { value: 'Per lb' } })
+    await new Promise((resolve) => setTimeout(resolve, 20))
+  })
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), { timeout: 4000 })
+  expect((screen.getByRole('button', { name: 'Take in 1 row' }) as HTMLButtonElement).disabled).toBe(false)
+})
+
+test('a supplier may be said for every row, where no column says it', async () => {
+  await show()
+  await choose('Description;Price;Unit\nDuck;6,90;kg')
+  expect(screen.getByRole('alert').textContent).toContain('supplier: is needed')
+  await act(async () => {
+    fireEvent.change(screen.getByLabelText('Supplier of every row'), { target: { value: 'Ostravale' } })
+    await new Promise((resolve) => setTimeout(resolve, 20))
+  })
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), { timeout: 4000 })
+  expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('Ostravale')
+})
+
+test('a file that is no text is refused by name', async () => {
+  await show()
+  await choose(Uint8Array.from([0x50, 0x4b, 3, 4, 0, 0]))
+  expect(screen.getByRole('alert').textContent).toBe('list.csv is no text. Save the list as CSV.')
+})
+
+test('an import that fails is said, and the list stays to be tried again', async () => {
+  outcome = async () => {
+    throw new Error('boom')
+  }
+  await show()
+  await choose(LIST)
+  await touch(screen.getByRole('button', { name: 'Take in 2 rows' }))
+  expect(await screen.findByText('boom')).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'Take in 2 rows' })).toBeTruthy()
+})
+
+test('a feed that is set is taken in with one touch; without one nothing of it is shown', async () => {
+  const asked = await show('http://127.0.0.1:9')
+  await touch(await screen.findByRole('button', { name: 'Take in today’s list' }))
+  expect(asked.some((each) => each.method === 'POST' && each.path.endsWith('/from-feed'))).toBe(true)
+  expect(await screen.findByText(/2 new prices/)).toBeTruthy()
+})
