@@ -57,7 +57,7 @@ async function show(history: object) {
     renderPart(<ArticlePage />)
   })
   await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 30))
+    await new Promise((resolve) => setTimeout(resolve, 120))
   })
 }
 

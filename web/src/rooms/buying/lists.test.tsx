@@ -27,6 +27,10 @@ function readAside({ csv, mapping, context, shown }: { csv: string; mapping: nev
   return { rows: lines.length, lines: lines.slice(0, shown), issues }
 }
 
+/** A loaded machine reads a list more slowly. */
+const SLOW = { timeout: 8000 }
+jest.setTimeout(20_000)
+
 const BASE = `/api/kitchens/${LARCH_HALT.id}`
 const RESULT = { rows: 2, newArticles: 1, changedArticles: 0, newPrices: 2, known: 1 }
 
@@ -55,7 +59,7 @@ async function choose(content: string | Uint8Array) {
 }
 
 /** Waits until the rows are read. */
-const read = () => waitFor(() => expect(screen.queryByText(/Fetching the rows/)).toBeNull(), { timeout: 4000 })
+const read = () => waitFor(() => expect(screen.queryByText(/Fetching the rows/)).toBeNull(), SLOW)
 const LIST = 'Vendor;Description;Net price;UOM\nOstravale;Duck;6,90;kg\nOstravale;Goose;8;kg'
 
 beforeEach(() => {
@@ -72,7 +76,7 @@ test('what the headers suggest is chosen, the rows are shown, and all of them ar
   expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('€6.90 a kilo')
   await touch(screen.getByRole('button', { name: 'Take in 2 rows' }))
   expect(sent).toMatchObject([{ csv: LIST, mapping: { columns: { supplier: 'Vendor', name: 'Description' } } }])
-  expect(await screen.findByText(/2 new prices, 1 new article, 1 row that the book had already/)).toBeTruthy()
+  expect(await screen.findByText(/2 new prices, 1 new article, 1 row that the book had already/, {}, SLOW)).toBeTruthy()
 })
 
 test('a row that is not right is told first, and nothing can be taken in until the columns say otherwise', async () => {
@@ -84,7 +88,7 @@ test('a row that is not right is told first, and nothing can be taken in until t
     fireEvent.change(screen.getByLabelText('price (needed)'), { target: { value: 'Per lb' } })
     await new Promise((resolve) => setTimeout(resolve, 20))
   })
-  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), { timeout: 4000 })
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
   expect((screen.getByRole('button', { name: 'Take in 1 row' }) as HTMLButtonElement).disabled).toBe(false)
 })
 
@@ -96,7 +100,7 @@ test('a supplier may be said for every row, where no column says it', async () =
     fireEvent.change(screen.getByLabelText('Supplier of every row'), { target: { value: 'Ostravale' } })
     await new Promise((resolve) => setTimeout(resolve, 20))
   })
-  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), { timeout: 4000 })
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
   expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('Ostravale')
 })
 
@@ -113,13 +117,13 @@ test('an import that fails is said, and the list stays to be tried again', async
   await show()
   await choose(LIST)
   await touch(screen.getByRole('button', { name: 'Take in 2 rows' }))
-  expect(await screen.findByText('boom')).toBeTruthy()
+  expect(await screen.findByText('boom', {}, SLOW)).toBeTruthy()
   expect(screen.getByRole('button', { name: 'Take in 2 rows' })).toBeTruthy()
 })
 
 test('a feed that is set is taken in with one touch; without one nothing of it is shown', async () => {
   const asked = await show('http://127.0.0.1:9')
-  await touch(await screen.findByRole('button', { name: 'Take in today’s list' }))
+  await touch(await screen.findByRole('button', { name: 'Take in today’s list' }, SLOW))
   expect(asked.some((each) => each.method === 'POST' && each.path.endsWith('/from-feed'))).toBe(true)
-  expect(await screen.findByText(/2 new prices/)).toBeTruthy()
+  expect(await screen.findByText(/2 new prices/, {}, SLOW)).toBeTruthy()
 })

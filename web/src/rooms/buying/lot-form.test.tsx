@@ -42,7 +42,7 @@ async function show(changes: Partial<LotDraft> = {}) {
   // Items, and then the prices of the item, come one after the other.
   await screen.findByRole('option', { name: ITEM.name })
   await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 20))
+    await new Promise((resolve) => setTimeout(resolve, 120))
   })
 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })

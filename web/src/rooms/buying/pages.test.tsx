@@ -64,7 +64,7 @@ async function show(page: React.ReactElement, answers: Record<string, unknown>) 
     renderPart(page)
   })
   await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 30))
+    await new Promise((resolve) => setTimeout(resolve, 120))
   })
   return asked
 }
@@ -97,7 +97,7 @@ describe('comparing', () => {
     await show(<Compare />, answers)
     await act(async () => {
       fireEvent.change(screen.getByLabelText('Product'), { target: { value: 'Duck: breasts' } })
-      await new Promise((resolve) => setTimeout(resolve, 30))
+      await new Promise((resolve) => setTimeout(resolve, 120))
     })
     expect(screen.getByText('No supplier has a price for it yet')).toBeTruthy()
   })

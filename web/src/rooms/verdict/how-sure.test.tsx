@@ -40,7 +40,7 @@ async function show(tests: object[], document = cheap) {
     renderPart(<HowSure record={record} />, { document })
   })
   await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 80))
+    await new Promise((resolve) => setTimeout(resolve, 120))
   })
 }
 const region = () => screen.getByRole('region', { name: 'How sure is it' })
