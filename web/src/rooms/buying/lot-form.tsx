@@ -2,7 +2,7 @@ import type { Lot } from '@fleam/contract'
 import { PRICE_UNITS, type PriceUnit, type Quote } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { useFormsOfItem, useSuppliers } from '../../data/buying-queries.ts'
+import { useFormsOfItem } from '../../data/buying-queries.ts'
 import { useItems } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
@@ -11,6 +11,7 @@ import { PER_WORDS } from '../../parts/price-words.ts'
 import { LotCases } from './lot-cases.tsx'
 import { LotChecks } from './lot-checks.tsx'
 import type { LotDraft } from './lot-draft.ts'
+import { SupplierField } from './supplier-field.tsx'
 
 interface LotFormProps {
   draft: LotDraft
@@ -21,7 +22,6 @@ interface LotFormProps {
 export function LotForm({ draft, onChange }: LotFormProps) {
   const { currency } = useKitchen()
   const items = (useItems().data ?? []).filter((each) => !each.isArchived)
-  const suppliers = useSuppliers().data ?? []
   const item = items.find((each) => each.name === draft.item)
   const forms = useFormsOfItem(item?.id ?? '').data ?? []
   const cautions = useKitchenCautions()
@@ -54,21 +54,7 @@ export function LotForm({ draft, onChange }: LotFormProps) {
             ))}
           </Form.Select>
         </Form.Group>
-        <Form.Group controlId="lot-supplier">
-          <Form.Label>From</Form.Label>
-          <Form.Control
-            list="lot-suppliers"
-            value={draft.supplier}
-            maxLength={120}
-            required
-            onChange={(event) => change({ supplier: event.target.value })}
-          />
-          <datalist id="lot-suppliers">
-            {suppliers.map((each) => (
-              <option key={each.id} value={each.name} />
-            ))}
-          </datalist>
-        </Form.Group>
+        <SupplierField label="From" value={draft.supplier} onChange={(supplier) => change({ supplier })} />
         <NumberField
           key={`price ${offered}`}
           label={`Price on the invoice, ${currency}`}

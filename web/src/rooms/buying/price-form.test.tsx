@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
 import { PriceForm } from './price-form.tsx'
@@ -29,6 +29,7 @@ test('a price of something that is cut here is sent with its item, and the numbe
   fill('Price, EUR', '6,90')
   fill('One piece weighs', '2,4 kg')
   await keep()
+  await waitFor(() => expect(done).toEqual(['done']))
   expect(sent()).toMatchObject([
     {
       supplier: 'Ostravale Poultry Yard',
@@ -41,7 +42,6 @@ test('a price of something that is cut here is sent with its item, and the numbe
       until: null,
     },
   ])
-  expect(done).toEqual(['done'])
 })
 
 test('what is bought ready asks for its product, its usable share and its handling, and a case for its pieces', async () => {
@@ -89,7 +89,9 @@ test('what the server refuses is said, and what was typed stays', async () => {
   fill('Article', 'A')
   fill('Price, EUR', '3')
   await keep()
-  expect(screen.getByRole('alert').textContent).toContain('row 1, valid from overlap: 2026-11-24')
+  expect((await screen.findByRole('alert', {}, { timeout: 4000 })).textContent).toContain(
+    'row 1, valid from overlap: 2026-11-24',
+  )
   expect((screen.getByLabelText('Article') as HTMLInputElement).value).toBe('A')
   expect(done).toEqual([])
 })

@@ -3,7 +3,7 @@ import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useAddPrice, useProducts, useSuppliers } from '../../data/buying-queries.ts'
+import { useAddPrice, useProducts } from '../../data/buying-queries.ts'
 import { useItems } from '../../data/queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
@@ -11,6 +11,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { Failed } from '../../parts/states.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { SupplierField } from './supplier-field.tsx'
 
 interface PriceFormProps {
   /** The article whose price changes; everything else stands as it was. */
@@ -23,7 +24,6 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
   const { currency, timeZone, units } = useKitchen()
   const items = useItems().data ?? []
   const products = useProducts().data ?? []
-  const suppliers = useSuppliers().data ?? []
   const add = useAddPrice()
   const [line, setLine] = useState<PriceListLine>(
     () =>
@@ -59,21 +59,7 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
     <Form onSubmit={submit} className="buying-form" aria-label="A price">
       {from ? null : (
         <>
-          <Form.Group controlId="price-supplier">
-            <Form.Label>Supplier</Form.Label>
-            <Form.Control
-              list="suppliers"
-              value={line.supplier}
-              maxLength={120}
-              required
-              onChange={(event) => change({ supplier: event.target.value })}
-            />
-            <datalist id="suppliers">
-              {suppliers.map((each) => (
-                <option key={each.id} value={each.name} />
-              ))}
-            </datalist>
-          </Form.Group>
+          <SupplierField label="Supplier" value={line.supplier} onChange={(supplier) => change({ supplier })} />
           <Form.Group controlId="price-name">
             <Form.Label>Article</Form.Label>
             <Form.Control
