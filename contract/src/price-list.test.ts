@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import type { PriceListLine } from './buying.ts'
-import { decodeText, guessMapping, type PriceMapping, priceListCsv, readPriceList, readTable } from './index.ts'
+import {
+  decodeText,
+  guessMapping,
+  PriceListReading,
+  type PriceMapping,
+  priceListCsv,
+  readPriceList,
+  readTable,
+} from './index.ts'
 
 const context = {
   currency: 'EUR',
@@ -205,4 +213,15 @@ test('what is exported is imported as it was, formulas made safe on the way', ()
     }),
     { seed: 4, numRuns: 300 },
   )
+})
+
+test('a list reads the same however it is cut', () => {
+  const rows = Array.from({ length: 50 }, (_, at) => `O;A${at};${at % 7 === 0 ? 'x' : at};kg`)
+  const csv = ['supplier;article;price;unit', ...rows].join('\n')
+  const mapping = guessMapping(readTable(csv, 1).headers, FROM)
+  const reading = new PriceListReading(csv, mapping, context)
+  let steps = 0
+  for (; !reading.isDone; steps++) reading.step(7)
+  expect(steps).toBe(8)
+  expect(reading.result()).toEqual(readPriceList(csv, mapping, context))
 })

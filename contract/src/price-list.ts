@@ -60,23 +60,64 @@ function sniff(text: string): { firstLine: string; separator: string } {
 
 const REQUIRED: readonly PriceColumn[] = ['name', 'amount', 'per']
 
-/** Reads a price list whole: every line that can be read, and everything that is wrong by row and column. */
+/**
+ * Reads a price list some rows at a time, so that whoever reads a long one can do other things between:
+ * every line that can be read, and everything that is wrong by row and column.
+ */
+export class PriceListReading {
+  readonly #mapping: PriceMapping
+  readonly #context: PriceListContext
+  readonly #rows: readonly string[][]
+  readonly #at: Partial<Record<PriceColumn, number>>
+  readonly #lines: NumberedLine[] = []
+  readonly #issues: PriceIssue[] = []
+  #done = 0
+
+  constructor(text: string, mapping: PriceMapping, context: PriceListContext) {
+    const table = readTable(text)
+    const places = table.issues.length > 0 ? { issues: table.issues } : placesOf(table.headers, mapping)
+    const isUnread = 'issues' in places
+    this.#mapping = mapping
+    this.#context = context
+    this.#rows = isUnread ? [] : table.rows
+    this.#at = isUnread ? {} : places.at
+    if (isUnread) this.#issues.push(...places.issues)
+  }
+
+  get isDone(): boolean {
+    return this.#done >= this.#rows.length || this.#issues.length >= MOST_ISSUES
+  }
+
+  /** Reads so many more rows. */
+  step(count: number): void {
+    const end = Math.min(this.#rows.length, this.#done + count)
+    for (; this.#done < end && this.#issues.length < MOST_ISSUES; this.#done++) {
+      const cells = this.#rows[this.#done] as string[]
+      if (cells.every((cell) => cell.trim() === '')) continue
+      // The header is row 1, as a spreadsheet counts.
+      const row = this.#done + 2
+      const reader = new RowReader(cells, row, this.#at, this.#mapping, this.#context)
+      const line = reader.line()
+      this.#issues.push(...reader.issues)
+      if (reader.issues.length === 0) this.#lines.push({ ...line, row })
+    }
+  }
+
+  result(): PriceList {
+    const isEmpty = this.#lines.length === 0 && this.#issues.length === 0
+    const empty: PriceIssue[] = isEmpty ? [{ row: 2, column: '', code: 'no-rows', cell: '' }] : []
+    return {
+      lines: this.#lines,
+      issues: [...this.#issues, ...empty, ...contradictions(this.#lines, this.#mapping)],
+    }
+  }
+}
+
+/** Reads a price list whole. */
 export function readPriceList(text: string, mapping: PriceMapping, context: PriceListContext): PriceList {
-  const table = readTable(text)
-  if (table.issues.length > 0) return { lines: [], issues: table.issues }
-  const places = placesOf(table.headers, mapping)
-  if ('issues' in places) return { lines: [], issues: places.issues }
-  const lines: NumberedLine[] = []
-  const issues: PriceIssue[] = []
-  table.rows.forEach((cells, at) => {
-    if (issues.length >= MOST_ISSUES || cells.every((cell) => cell.trim() === '')) return
-    const reader = new RowReader(cells, at + 2, places.at, mapping, context)
-    const line = reader.line()
-    issues.push(...reader.issues)
-    if (reader.issues.length === 0) lines.push({ ...line, row: at + 2 })
-  })
-  if (lines.length === 0 && issues.length === 0) issues.push({ row: 2, column: '', code: 'no-rows', cell: '' })
-  return { lines, issues: [...issues, ...contradictions(lines, mapping)] }
+  const reading = new PriceListReading(text, mapping, context)
+  reading.step(MOST_ROWS)
+  return reading.result()
 }
 
 type Places = { at: Partial<Record<PriceColumn, number>> } | { issues: PriceIssue[] }

@@ -177,7 +177,7 @@ export class RowReader {
 
   #day(column: PriceColumn): string | null {
     const cell = this.#cell(column)
-    return cell === '' ? null : (parseDay(cell) ?? this.#refuse(column, 'not-a-date'))
+    return cell === '' ? null : (readDay(cell) ?? this.#refuse(column, 'not-a-date'))
   }
 
   #unit(): PriceUnit {
@@ -205,6 +205,20 @@ export class RowReader {
     if (cell === '') return null
     return names.has(cell) ? cell : this.#refuse(column, code)
   }
+}
+
+/** So many different days are remembered; a list seldom has more than a few. */
+const MOST_DAYS = 1000
+const knownDays = new Map<string, string | null>()
+
+/** A day as it was read before: the rows of a list say the same few days, and reading one is slow. */
+function readDay(text: string): string | null {
+  const known = knownDays.get(text)
+  if (known !== undefined) return known
+  if (knownDays.size >= MOST_DAYS) knownDays.clear()
+  const day = parseDay(text)
+  knownDays.set(text, day)
+  return day
 }
 
 /** A number with the decimal mark that the mapping says; marks between thousands are passed over. */

@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import {
   type Article,
   type ArticleRows,
@@ -6,9 +7,9 @@ import {
   type Kitchen,
   type NumberedLine,
   type PriceListContext,
+  PriceListReading,
   type PriceMapping,
   priceListCsv,
-  readPriceList,
   readTable,
   type Supplier,
 } from '@fleam/contract'
@@ -65,6 +66,9 @@ export async function contextOf(database: Sequelize, kitchen: Kitchen): Promise<
   return { currency: kitchen.currency, bareUnit: kitchen.units === 'metric' ? 'g' : 'lb', ...ties }
 }
 
+/** Between so many rows others are served: a long list must not hold up whoever weighs. */
+const ROWS_A_TURN = 500
+
 /** Reads a price list whole; refuses it with every row that is wrong. */
 export async function readList(
   database: Sequelize,
@@ -73,7 +77,12 @@ export async function readList(
   mapping: PriceMapping,
 ): Promise<NumberedLine[]> {
   const kitchen = await requireKitchen(database, kitchenId)
-  const { lines, issues } = readPriceList(csv, mapping, await contextOf(database, kitchen))
+  const reading = new PriceListReading(csv, mapping, await contextOf(database, kitchen))
+  while (!reading.isDone) {
+    reading.step(ROWS_A_TURN)
+    await nextTurn()
+  }
+  const { lines, issues } = reading.result()
   if (issues.length > 0) throw refuseRows(issues)
   return lines
 }
