@@ -167,6 +167,7 @@ export type {
 export {
   checkDigitOf,
   deliveryClaim,
+  leftOf,
   purchaseFromLot,
   readCaseLabel,
   SHORT_SHARE,

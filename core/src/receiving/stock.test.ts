@@ -3,6 +3,7 @@ import { type StockLot, stockInOrder } from './index.ts'
 const TODAY = '2026-11-24'
 const lot = (id: string, changes: Partial<StockLot> = {}): StockLot => ({
   id,
+  invoiceWeight: 10_000,
   receivedWeight: 10_000,
   usedWeight: 0,
   useBy: '2026-12-10',
@@ -36,4 +37,10 @@ test('what is used up or finished is not in the cold any more', () => {
     lot('some', { usedWeight: 4_000 }),
   ]
   expect(stockInOrder(lots, TODAY).map((each) => [each.id, each.left])).toEqual([['some', 6_000]])
+})
+
+test('what is left of a lot that came short is short by the same share', () => {
+  const [half] = stockInOrder([lot('half', { receivedWeight: 9_000, usedWeight: 5_000 })], TODAY)
+  expect(half?.left).toBeCloseTo(4_500, 9)
+  expect(stockInOrder([lot('all', { receivedWeight: 10_200, usedWeight: 10_000 })], TODAY)).toEqual([])
 })

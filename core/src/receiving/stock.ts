@@ -3,9 +3,11 @@ import { addDays, type Day, daysBetween } from '../calendar/index.ts'
 /** A raw lot in the cold. */
 export interface StockLot {
   id: string
-  /** Grams received. */
+  /** Grams on the invoice: what fabrications take is counted by it. */
+  invoiceWeight: number
+  /** Grams that really came. */
   receivedWeight: number
-  /** Grams that fabrications have taken from it. */
+  /** Grams that fabrications have taken from it, by the invoice's weight. */
   usedWeight: number
   useBy: Day | null
   /** Day on which its first case was opened; null while it is closed. */
@@ -32,10 +34,14 @@ const SOON_DAYS = 2
 /** What is in the cold, what must go first at the top; finished lots and those that are used up are left out. */
 export function stockInOrder(lots: readonly StockLot[], today: Day): StockState[] {
   return lots
-    .filter((lot) => !lot.isFinished && lot.receivedWeight - lot.usedWeight > 0)
+    .filter((lot) => !lot.isFinished && leftOf(lot) > 0)
     .map((lot) => stateOf(lot, today))
     .sort((a, b) => (a.lastDay ?? '9999').localeCompare(b.lastDay ?? '9999') || a.id.localeCompare(b.id))
 }
+
+/** What is left of what came: a lot that was short is short in every part of it. Grams, zero or more. */
+export const leftOf = (lot: Pick<StockLot, 'invoiceWeight' | 'receivedWeight' | 'usedWeight'>): number =>
+  Math.max(0, lot.receivedWeight * (1 - lot.usedWeight / lot.invoiceWeight))
 
 function stateOf(lot: StockLot, today: Day): StockState {
   const openUntil = lot.openedOn === null ? null : addDays(lot.openedOn, lot.daysOpen)
@@ -44,7 +50,7 @@ function stateOf(lot: StockLot, today: Day): StockState {
   const daysLeft = lastDay === null ? null : daysBetween(today, lastDay)
   return {
     id: lot.id,
-    left: lot.receivedWeight - lot.usedWeight,
+    left: leftOf(lot),
     lastDay,
     daysLeft,
     state:

@@ -5,10 +5,12 @@ import { deliveryClaim, type StockLot } from '@fleam/core'
 /** Lots as the core looks at them; once open, a lot keeps as long as portions of its animal do. */
 export const stockLots = (rows: readonly LotRow[], items: readonly Item[], keeping: typeof keepingOf): StockLot[] =>
   rows.map(({ lot, usedWeight }) => {
+    const { invoiceWeight, receivedWeight } = deliveryClaim(lot.cases, lot.price)
     const species = items.find((item) => item.name === lot.item)?.species ?? 'poultry'
     return {
       id: lot.id,
-      receivedWeight: deliveryClaim(lot.cases, lot.price).receivedWeight,
+      invoiceWeight,
+      receivedWeight,
       usedWeight,
       useBy: lot.useBy,
       openedOn: lot.openedOn,

@@ -66,7 +66,7 @@ describe('a lot', () => {
       '€6.90 a kilo',
       '19.20\u00a0kg',
       '18.82\u00a0kg',
-      '14.02\u00a0kg',
+      '14.1',
       'Sat 28 Nov',
       'not yet',
     ]) {

@@ -1,6 +1,6 @@
 import { faultWords } from '@fleam/catalogue'
 import type { LotTrace } from '@fleam/contract'
-import { deliveryClaim } from '@fleam/core'
+import { deliveryClaim, leftOf } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router-dom'
@@ -90,7 +90,7 @@ function LotPage({ trace }: { trace: LotTrace }) {
               <Fact name="On the invoice">{format.weight(claim.invoiceWeight)}</Fact>
               <Fact name="Came">{format.weight(claim.receivedWeight)}</Fact>
               <Fact name="Cut from it so far">{format.weight(usedWeight)}</Fact>
-              <Fact name="Should be left">{format.weight(Math.max(0, claim.receivedWeight - usedWeight))}</Fact>
+              <Fact name="Should be left">{format.weight(leftOf({ ...claim, usedWeight }))}</Fact>
               <Fact name="Use by">{lot.useBy ? dayWords(lot.useBy) : 'nobody says'}</Fact>
               <Fact name="Opened">{lot.openedOn ? dayWords(lot.openedOn) : 'not yet'}</Fact>
               {lot.gtin ? <Fact name="Article number">{lot.gtin}</Fact> : null}
