@@ -39,11 +39,9 @@ test('a changed price changes the verdict, is kept, and can be changed back', as
   await page.goto(`/verdict/${rows.at(-1)?.id}`)
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('buy, and')
   const change = async (price: string) => {
-    await page.getByRole('button', { name: 'Change prices, values, labour' }).click()
-    const panel = page.getByRole('dialog')
-    await panel.getByLabel('Price, EUR').first().fill(price)
-    await panel.getByRole('button', { name: 'Save to the record' }).click()
-    await expect(panel).toBeHidden()
+    await page.getByLabel('Price, EUR').first().fill(price)
+    await page.getByRole('button', { name: 'Put into the record' }).click()
+    await expect(page.getByLabel('Tried out')).toBeHidden()
   }
   await change('7,5')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('buy, and you save')
@@ -51,6 +49,26 @@ test('a changed price changes the verdict, is kept, and can be changed back', as
   await expect(page.getByRole('heading', { level: 1 })).toContainText('buy, and you save')
   await change('3.05')
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('buy, and')
+})
+
+test('a what-if is kept under a name, and its link opens the same view', async ({ page, request, context }) => {
+  await page.goto(`/verdict/${await closedId(request, 1)}`)
+  const heading = page.getByRole('heading', { level: 1 })
+  const before = await heading.textContent()
+  await page.getByLabel('Price, EUR').first().fill('19')
+  await expect(heading).not.toHaveText(before as string)
+  await page.getByLabel('Name of this what-if').fill('Nineteen a kilo')
+  await page.getByRole('button', { name: 'Keep as a what-if' }).click()
+  await expect(page.getByLabel('Tried out')).toContainText('What if: Nineteen a kilo.')
+  const tried = await heading.textContent()
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText(tried as string)
+  await other.getByRole('button', { name: 'Back to the record' }).click()
+  await expect(other.getByRole('heading', { level: 1 })).toHaveText(before as string)
+  await other.close()
+  await page.getByRole('button', { name: 'Let go of Nineteen a kilo' }).click()
+  await expect(heading).toHaveText(before as string)
 })
 
 test('two people changing one record: the second is told, and shown what stands', async ({
@@ -62,12 +80,11 @@ test('two people changing one record: the second is told, and shown what stands'
   const other = await (await browser.newContext()).newPage()
   for (const each of [page, other]) {
     await each.goto(`/verdict/${id}`)
-    await each.getByRole('button', { name: 'Change prices, values, labour' }).click()
-    await each.getByRole('dialog').getByLabel('Charges, EUR').fill('4')
+    await each.getByLabel('Charges, EUR').fill('4')
   }
-  await page.getByRole('button', { name: 'Save to the record' }).click()
-  await expect(page.getByRole('dialog')).toBeHidden()
-  await other.getByRole('button', { name: 'Save to the record' }).click()
+  await page.getByRole('button', { name: 'Put into the record' }).click()
+  await expect(page.getByLabel('Tried out')).toBeHidden()
+  await other.getByRole('button', { name: 'Put into the record' }).click()
   await expect(other.getByRole('alert')).toContainText('Somebody changed it meanwhile')
   await other.context().close()
 })

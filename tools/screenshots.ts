@@ -99,7 +99,8 @@ async function shotsOf(url: string): Promise<Shot[]> {
     {
       name: 'verdict-assumptions',
       path: verdict,
-      act: (page) => page.getByRole('button', { name: 'Change prices' }).click(),
+      act: tryOut,
+      isScrolled: true,
     },
     { name: 'buying', path: '/buying' },
     {
@@ -111,6 +112,16 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'receiving', path: '/buying/receiving/new', act: scanCase },
     { name: 'room-to-come', path: '/plan' },
   ]
+}
+
+/** Something is tried out, kept, and stands beside the record. */
+async function tryOut(page: Page): Promise<void> {
+  await page.getByLabel('Price, EUR').first().fill('4.8')
+  await page.getByLabel('Name of this what-if').fill('Dear birds')
+  await page.getByRole('button', { name: 'Keep as a what-if' }).click()
+  const heading = page.getByRole('heading', { name: 'What if', exact: true })
+  await heading.waitFor()
+  await heading.evaluate((element) => element.scrollIntoView())
 }
 
 /** One current picture of each main view, from the demo data. */

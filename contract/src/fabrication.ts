@@ -57,7 +57,8 @@ export const plannedPile = z
 
 const MOST_ROWS = 200
 
-const editable = {
+/** What a verdict rests on that is not a weighing. */
+export const assumptionFields = {
   purchase,
   labour: z.array(labourEntry).max(MOST_ROWS),
   consumables: z.array(consumable).max(MOST_ROWS),
@@ -65,6 +66,10 @@ const editable = {
   offers: z.array(offer).max(MOST_ROWS),
   creditPolicy: z.enum(CREDIT_POLICIES),
   allocation: z.enum(ALLOCATIONS),
+}
+
+const editable = {
+  ...assumptionFields,
   confirmed: z.boolean(),
   date: day,
   cook: name.nullable(),
@@ -78,10 +83,16 @@ const editable = {
 
 const editFields = z.strictObject({ ...editable, version: positiveCount })
 
+/** Adds what is wrong between the piles and the offers of a plan. */
+export function plannedPileIssues(
+  { piles, offers }: Pick<z.infer<typeof editFields>, 'piles' | 'offers'>,
+  context: z.RefinementCtx,
+): void {
+  for (const issue of pileRuleIssues(piles, offers)) context.addIssue({ code: 'custom', ...issue })
+}
+
 /** The whole changed record with the version that it was read at; a stale one gets 409. */
-export const fabricationEdit = editFields.superRefine((value, context) => {
-  for (const issue of pileRuleIssues(value.piles, value.offers)) context.addIssue({ code: 'custom', ...issue })
-})
+export const fabricationEdit = editFields.superRefine(plannedPileIssues)
 export type FabricationEdit = z.infer<typeof fabricationEdit>
 
 /** A step as it stands at the board: the options are settled. */

@@ -26,7 +26,7 @@ export type { ClaimedFault } from './claim-csv.ts'
 export { claimCsv } from './claim-csv.ts'
 export type { DecodedText } from './decode-text.ts'
 export { decodeText } from './decode-text.ts'
-export { editOf } from './edit.ts'
+export { assumptionsOf, editOf } from './edit.ts'
 export type {
   FabricationEdit,
   FabricationNews,
@@ -107,3 +107,5 @@ export {
   style,
   styleFile,
 } from './style.ts'
+export type { Assumptions, WhatIf } from './what-if.ts'
+export { whatIf, whatIfs } from './what-if.ts'

@@ -73,8 +73,8 @@ export type {
 export { leadingComparison, minutesPerPortion, yearly } from './comparison/index.ts'
 export type { PieceBound, PileResult } from './costing/index.ts'
 export { boundOf, labourMinutes, ratio } from './costing/index.ts'
-export type { Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
-export { evaluate, explain, word } from './explanation/index.ts'
+export type { AssumptionChange, Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
+export { assumptionChanges, evaluate, explain, word } from './explanation/index.ts'
 export type {
   Allocation,
   Balance,

@@ -21,6 +21,7 @@ import { receivingRoutes } from './receiving/routes.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
 import { styleRoutes } from './style/routes.ts'
+import { whatIfRoutes } from './what-if/routes.ts'
 
 const BODY_LIMIT_BYTES = 1024 * 1024
 
@@ -80,6 +81,7 @@ export async function buildApp({
     buyingRoutes(server, database, clock)
     receivingRoutes(server, database, clock)
     forecastingRoutes(server, database, clock)
+    whatIfRoutes(server, database)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

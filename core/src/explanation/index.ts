@@ -1,3 +1,5 @@
+export type { AssumptionChange } from './assumption-changes.ts'
+export { assumptionChanges } from './assumption-changes.ts'
 export { explain } from './explain.ts'
 export type { Expression, Quantity } from './expression.ts'
 export { constant, evaluate, minus, over, plus, times, value, word } from './expression.ts'

@@ -3,12 +3,14 @@ import { SequelizeStorage, Umzug } from 'umzug'
 import { up as foundation } from './migrations/001-foundation.ts'
 import { up as bench } from './migrations/002-bench.ts'
 import { up as buying } from './migrations/003-buying.ts'
+import { up as whatIfs } from './migrations/004-what-ifs.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
   { name: '001-foundation', up: foundation },
   { name: '002-bench', up: bench },
   { name: '003-buying', up: buying },
+  { name: '004-what-ifs', up: whatIfs },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,7 +1,7 @@
 import './figure.css'
 import { type Explanation, evaluate, explain, type FigureRef, word } from '@fleam/core'
-import { useState } from 'react'
-import OverlayTrigger from 'react-bootstrap/OverlayTrigger'
+import { useRef, useState } from 'react'
+import Overlay from 'react-bootstrap/Overlay'
 import Popover from 'react-bootstrap/Popover'
 import { useAppraised } from './appraised-context.ts'
 import type { Format } from './use-format.ts'
@@ -35,17 +35,37 @@ interface OpenFigureProps {
 /** Any figure with a formula, also where no document is appraised. */
 export function OpenFigure({ explain: explanation, format, children, className = '' }: OpenFigureProps) {
   const [isOpen, setOpen] = useState(false)
-  const overlay = (
-    <Popover className="formula">
-      <FormulaBody explanation={isOpen ? explanation() : null} format={format} />
-    </Popover>
-  )
+  const button = useRef<HTMLButtonElement>(null)
   return (
-    <OverlayTrigger trigger="click" rootClose placement="auto" overlay={overlay} show={isOpen} onToggle={setOpen}>
-      <button type="button" className={`figure ${className}`} aria-expanded={isOpen}>
+    <>
+      <button
+        type="button"
+        ref={button}
+        className={`figure ${className}`}
+        aria-expanded={isOpen}
+        onClick={() => setOpen((before) => !before)}
+      >
         {children}
       </button>
-    </OverlayTrigger>
+      {/* Only the one that is open costs anything: a verdict has hundreds of figures. */}
+      {isOpen ? (
+        <Overlay
+          show
+          target={button}
+          placement="auto"
+          rootClose
+          rootCloseEvent="mousedown"
+          onHide={(event) => {
+            // The figure itself closes on its own click.
+            if (!button.current?.contains(event.target as Node)) setOpen(false)
+          }}
+        >
+          <Popover className="formula">
+            <FormulaBody explanation={explanation()} format={format} />
+          </Popover>
+        </Overlay>
+      ) : null}
+    </>
   )
 }
 

@@ -1,43 +1,42 @@
-import type { FabricationRecord } from '@fleam/contract'
-import { editOf } from '@fleam/contract'
-import { useState } from 'react'
+import { editOf, type FabricationRecord } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
-import Offcanvas from 'react-bootstrap/Offcanvas'
 import { useNavigate } from 'react-router-dom'
 import { fabricationPath, useChangeFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
-import { AssumptionsForm } from './assumptions-form.tsx'
-import { ALLOCATION_WORDS, POLICY_WORDS } from './policy-words.ts'
+import { AssumptionFields } from './assumption-fields.tsx'
+import type { TryOut } from './use-try-out.ts'
 
-/** What the verdict rests on, where to change it, and the record as open files. */
-export function Assumptions({ record }: { record: FabricationRecord }) {
-  const { document, appraisal, format } = useAppraised()
+interface AssumptionsProps {
+  record: FabricationRecord
+  tryOut: TryOut
+}
+
+/** What the verdict rests on, each of it to be tried out in place, and the record as open files. */
+export function Assumptions({ record, tryOut }: AssumptionsProps) {
+  const { format } = useAppraised()
   const kitchen = useKitchen()
   const navigate = useNavigate()
   const change = useChangeFabrication(record.id)
-  const [isOpen, setOpen] = useState(false)
-  const { price } = document.purchase
   const path = fabricationPath(kitchen.id, record.id)
   const weighMore = () => {
     if (record.status === 'open') navigate(`/bench/${record.id}`)
     else change.mutate(editOf(record, { status: 'open' }), { onSuccess: () => navigate(`/bench/${record.id}`) })
   }
   return (
-    <section aria-labelledby="rests-on">
+    <section aria-labelledby="rests-on" className="assumptions">
       <h2 id="rests-on">What it rests on</h2>
-      <p>
-        {format.weight(document.purchase.invoiceWeight)} at {format.money(price.amount)} per {price.per};{' '}
-        {(document.labour ?? [])
-          .map((each) => `${each.minutes} min to ${each.task} at ${format.money(each.ratePerHour)} an hour`)
-          .join(', ') || 'no labour'}
-        . By-products count {POLICY_WORDS[document.creditPolicy].name}; the cost is spread{' '}
-        {ALLOCATION_WORDS[appraisal.cost.allocation]}.
+      <p className="quiet">
+        {format.weight(record.purchase.invoiceWeight)} were weighed in. Change a field and everything above follows; the
+        record stays as it is until you put it in.
       </p>
+      <AssumptionFields
+        key={tryOut.fieldsKey}
+        assumptions={tryOut.assumptions}
+        currency={record.currency}
+        onChange={tryOut.change}
+      />
       <div className="actions">
-        <Button className="main-action" onClick={() => setOpen(true)}>
-          Change prices, values, labour
-        </Button>
         <Button variant="outline-dark" onClick={weighMore}>
           Weigh more
         </Button>
@@ -54,22 +53,6 @@ export function Assumptions({ record }: { record: FabricationRecord }) {
           Print
         </Button>
       </div>
-      <Offcanvas
-        show={isOpen}
-        onHide={() => setOpen(false)}
-        placement="end"
-        className="assumptions"
-        aria-labelledby="assumptions-title"
-      >
-        <Offcanvas.Header closeButton>
-          <Offcanvas.Title as="h2" id="assumptions-title">
-            What it rests on
-          </Offcanvas.Title>
-        </Offcanvas.Header>
-        <Offcanvas.Body>
-          <AssumptionsForm record={record} onSaved={() => setOpen(false)} />
-        </Offcanvas.Body>
-      </Offcanvas>
     </section>
   )
 }

@@ -1,9 +1,10 @@
 import './verdict.css'
-import type { FabricationState } from '@fleam/contract'
-import { documentOf } from '@fleam/core'
-import { useMemo, useState } from 'react'
+import type { Assumptions as AssumptionsTried, FabricationState, WhatIf } from '@fleam/contract'
+import { documentOf, type LabourEntry } from '@fleam/core'
+import { useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useFabrication } from '../../data/queries.ts'
+import { useWhatIfs } from '../../data/what-if-queries.ts'
 import { useOutbox } from '../../outbox/page-outbox.ts'
 import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { dayWords } from '../../parts/dates.ts'
@@ -24,7 +25,12 @@ import { Sentence } from './sentence.tsx'
 import { StepWorths } from './step-worths.tsx'
 import { Totals } from './totals.tsx'
 import { Tries } from './tries.tsx'
+import { TryOutBar } from './try-out-bar.tsx'
+import { useTryOut } from './use-try-out.ts'
 import { Warnings } from './warnings.tsx'
+import { WhatIfs } from './what-ifs.tsx'
+
+const NONE: readonly WhatIf[] = []
 
 /** Make or buy, why, and what would turn it. */
 export function Component() {
@@ -39,9 +45,23 @@ function VerdictRoom({ state }: { state: FabricationState }) {
   const { record } = state
   const { waiting, stored } = useOutbox()
   const [openedAt] = useState(() => Date.now())
-  const document = useMemo(() => {
-    return documentOf(record, merge(state, waiting, stored), { nowMs: openedAt })
-  }, [state, record, waiting, stored, openedAt])
+  const whatIfs = useWhatIfs(record.id)
+  const tryOut = useTryOut(record, whatIfs.kept.data ?? NONE)
+  const facts = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
+  const documentWith = useCallback(
+    (tried: Partial<AssumptionsTried> = {}) => {
+      // Clocks that run speak for the labour unless somebody tries out another.
+      const isClocked = tried.labour === undefined || isSameLabour(tried.labour, record.labour)
+      return documentOf({ ...record, ...tried }, facts, isClocked ? { nowMs: openedAt } : {})
+    },
+    [record, facts, openedAt],
+  )
+  const recorded = useMemo(() => documentWith(), [documentWith])
+  const { isTried, assumptions } = tryOut
+  const document = useMemo(
+    () => (isTried ? documentWith(assumptions) : recorded),
+    [isTried, assumptions, documentWith, recorded],
+  )
   const appraised = useAppraisal(document)
   return (
     <AppraisedContext value={appraised}>
@@ -51,25 +71,34 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           {record.cook ? ` · ${record.cook}` : ''}
           {record.supplier ? ` · ${record.supplier}` : ''}
         </p>
+        <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
         <Sentence species={record.species} />
         <Warnings record={record} />
         <TwinBeam />
+        <MoneyBars />
+        <BreakEvens />
+        <Policies />
+        <HowSure record={tryOut.record} />
         <PilesTable />
         <div className="verdict-columns">
           <Totals />
           <Offers />
-          <BreakEvens />
         </div>
-        <MoneyBars />
-        <HowSure record={record} />
-        <Policies />
-        <BatchSize record={record} />
+        <BatchSize record={tryOut.record} />
         <PortionSpread record={record} />
-        <StepWorths record={record} />
+        <StepWorths record={tryOut.record} />
         <Tries />
         <HowItWasCut record={record} />
-        <Assumptions record={record} />
+        <WhatIfs record={record} documentWith={documentWith} tryOut={tryOut} whatIfs={whatIfs} />
+        <Assumptions record={record} tryOut={tryOut} />
       </div>
     </AppraisedContext>
   )
 }
+
+const isSameLabour = (one: readonly LabourEntry[], other: readonly LabourEntry[]) =>
+  one.length === other.length &&
+  one.every(
+    ({ task, minutes, ratePerHour }, at) =>
+      task === other[at]?.task && minutes === other[at].minutes && ratePerHour === other[at].ratePerHour,
+  )

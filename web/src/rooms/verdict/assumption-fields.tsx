@@ -1,5 +1,4 @@
-import type { FabricationEdit, FabricationRecord } from '@fleam/contract'
-import { editOf } from '@fleam/contract'
+import type { Assumptions } from '@fleam/contract'
 import {
   ALLOCATIONS,
   type Allocation,
@@ -11,40 +10,30 @@ import {
   type PriceUnit,
   type Purchase,
 } from '@fleam/core'
-import { type FormEvent, useState } from 'react'
-import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useChangeFabrication } from '../../data/queries.ts'
 import { NumberField } from '../../parts/number-field.tsx'
-import { Failed } from '../../parts/states.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { OfferFields } from './offer-fields.tsx'
 import { PileValues } from './pile-values.tsx'
 import { ALLOCATION_WORDS, POLICY_WORDS } from './policy-words.ts'
 
-interface AssumptionsFormProps {
-  record: FabricationRecord
-  onSaved: () => void
+interface AssumptionFieldsProps {
+  /** What the fields start with; later values come from the fields themselves. */
+  assumptions: Assumptions
+  currency: string
+  onChange: (changes: Partial<Assumptions>) => void
 }
 
-/** Everything a verdict rests on that is not a weighing. Saved as a whole, or not at all. */
-export function AssumptionsForm({ record, onSaved }: AssumptionsFormProps) {
-  const change = useChangeFabrication(record.id)
-  const [edit, setEdit] = useState<FabricationEdit>(() => editOf(record, {}))
-  const patch = (changes: Partial<FabricationEdit>) => setEdit((before) => ({ ...before, ...changes }))
-  const patchPurchase = (changes: Partial<Purchase>) =>
-    setEdit((before) => ({ ...before, purchase: { ...before.purchase, ...changes } }))
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    change.mutate({ ...edit, version: record.version }, { onSuccess: onSaved })
-  }
+/** Everything a verdict rests on that is not a weighing; each field is told as one types. */
+export function AssumptionFields({ assumptions: edit, currency, onChange: patch }: AssumptionFieldsProps) {
+  const patchPurchase = (changes: Partial<Purchase>) => patch({ purchase: { ...edit.purchase, ...changes } })
   const primaryNames = edit.piles.filter((pile) => pile.class === 'primary').map((pile) => pile.name)
   return (
-    <Form onSubmit={submit}>
+    <div className="assumption-fields">
       <fieldset className="fields">
         <legend>Purchase</legend>
         <NumberField
-          label={`Price, ${record.currency}`}
+          label={`Price, ${currency}`}
           value={edit.purchase.price.amount}
           onChange={(amount) => amount !== null && patchPurchase({ price: { ...edit.purchase.price, amount } })}
         />
@@ -62,7 +51,7 @@ export function AssumptionsForm({ record, onSaved }: AssumptionsFormProps) {
           </Form.Select>
         </Form.Group>
         <NumberField
-          label={`Charges, ${record.currency}`}
+          label={`Charges, ${currency}`}
           value={edit.purchase.extras ?? null}
           onChange={(extras) => patchPurchase({ extras: extras ?? undefined })}
         />
@@ -82,12 +71,12 @@ export function AssumptionsForm({ record, onSaved }: AssumptionsFormProps) {
           onChange={(grams) => patchPurchase({ purge: grams ?? undefined })}
         />
       </fieldset>
-      <LabourFields labour={edit.labour} currency={record.currency} onChange={(labour) => patch({ labour })} />
+      <LabourFields labour={edit.labour} currency={currency} onChange={(labour) => patch({ labour })} />
       <PileValues piles={edit.piles} onChange={(piles) => patch({ piles })} />
       <OfferFields
         offers={edit.offers}
         pileNames={primaryNames}
-        currency={record.currency}
+        currency={currency}
         onChange={(offers: Offer[]) => patch({ offers })}
       />
       <fieldset className="fields">
@@ -119,11 +108,7 @@ export function AssumptionsForm({ record, onSaved }: AssumptionsFormProps) {
           </Form.Select>
         </Form.Group>
       </fieldset>
-      {change.isError ? <Failed error={change.error} /> : null}
-      <Button type="submit" className="main-action" disabled={change.isPending}>
-        Save to the record
-      </Button>
-    </Form>
+    </div>
   )
 }
 

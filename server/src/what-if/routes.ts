@@ -1,0 +1,31 @@
+import { id, whatIf, whatIfs } from '@fleam/contract'
+import type { Sequelize } from 'sequelize'
+import { refuseOtherId } from '../http/problems.ts'
+import { fabricationParams, type Server } from '../http/schemas.ts'
+import * as service from './service.ts'
+
+const tags = ['what-ifs']
+const PATH = '/api/kitchens/:kitchenId/fabrications/:id/what-ifs'
+const params = fabricationParams.extend({ whatIfId: id })
+
+/** Other assumptions for a record, kept beside it; they never change it. */
+export function whatIfRoutes(app: Server, database: Sequelize): void {
+  app.get(PATH, { schema: { tags, params: fabricationParams, response: { 200: whatIfs } } }, (request) =>
+    service.kept(database, request.params.kitchenId, request.params.id),
+  )
+
+  app.put(
+    `${PATH}/:whatIfId`,
+    { schema: { tags, params, body: whatIf, response: { 200: whatIfs } } },
+    async (request) => {
+      const { kitchenId, id: fabricationId, whatIfId } = request.params
+      refuseOtherId('id', request.body.id, whatIfId)
+      return service.keep(database, kitchenId, fabricationId, request.body)
+    },
+  )
+
+  app.delete(`${PATH}/:whatIfId`, { schema: { tags, params, response: { 200: whatIfs } } }, (request) => {
+    const { kitchenId, id: fabricationId, whatIfId } = request.params
+    return service.letGo(database, { kitchenId, fabricationId, id: whatIfId })
+  })
+}

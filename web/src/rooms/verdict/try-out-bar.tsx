@@ -1,0 +1,104 @@
+import { editOf, type FabricationRecord } from '@fleam/contract'
+import { assumptionChanges, type FabricationDocument, leadingComparison } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { v7 as newId } from 'uuid'
+import { useChangeFabrication } from '../../data/queries.ts'
+import type { useWhatIfs } from '../../data/what-if-queries.ts'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { Failed } from '../../parts/states.tsx'
+import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
+import { changeWords } from './change-words.ts'
+import type { TryOut } from './use-try-out.ts'
+
+interface TryOutBarProps {
+  record: FabricationRecord
+  /** The record as it was weighed and entered. */
+  recorded: FabricationDocument
+  tryOut: TryOut
+  whatIfs: ReturnType<typeof useWhatIfs>
+}
+
+const MOST_WORDED = 4
+
+const firstUpper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** The line between the record and what is only tried out; it stays in sight while one types. */
+export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps) {
+  const { document, format } = useAppraised()
+  const change = useChangeFabrication(record.id)
+  const { opened, isEdited, assumptions } = tryOut
+  if (!isEdited && !opened) return null
+  const changes = assumptionChanges(recorded, document)
+  const worded = changes.slice(0, MOST_WORDED).map((each) => changeWords(each, format))
+  const putIn = () =>
+    change.mutate(editOf(record, assumptions), {
+      onSuccess: () => tryOut.open(null),
+    })
+  return (
+    <section className="try-out" aria-label="Tried out">
+      <p>
+        <strong>{opened && !isEdited ? `What if: ${opened.name}.` : 'Tried out, not in the record.'}</strong>{' '}
+        {worded.length === 0 ? 'Nothing is different from the record.' : `${firstUpper(worded.join('; '))}.`}
+        {changes.length > MOST_WORDED ? ` And ${changes.length - MOST_WORDED} more.` : ''} <Headline />
+      </p>
+      <div className="try-out-actions">
+        <Button variant="light" onClick={() => tryOut.open(null)}>
+          Back to the record
+        </Button>
+        {isEdited ? <KeepForm tryOut={tryOut} whatIfs={whatIfs} /> : null}
+        <Button variant="outline-light" disabled={change.isPending || changes.length === 0} onClick={putIn}>
+          Put into the record
+        </Button>
+      </div>
+      {change.isError ? <Failed error={change.error} /> : null}
+      {whatIfs.keep.isError ? <Failed error={whatIfs.keep.error} /> : null}
+    </section>
+  )
+}
+
+/** The two amounts again, for somebody who types far below the sentence. */
+function Headline() {
+  const { appraisal, format } = useAppraised()
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  const comparison = at === null ? undefined : appraisal.comparisons[at]
+  if (!comparison || comparison.costPerPortion === null || comparison.buyPerPortionSameWeight === null) return null
+  return (
+    <strong className="try-out-answer">
+      {format.money(comparison.costPerPortion)} made, {format.money(comparison.buyPerPortionSameWeight)} bought:{' '}
+      {VERDICT_WORDS[comparison.verdict ?? 'none']}.
+    </strong>
+  )
+}
+
+/** Keeps what is tried out under a name; of one that is open, under its own name it takes its place. */
+function KeepForm({
+  tryOut: { opened, assumptions, open },
+  whatIfs: { keep },
+}: Pick<TryOutBarProps, 'tryOut' | 'whatIfs'>) {
+  const [name, setName] = useState(opened?.name ?? '')
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const isSame = opened !== null && opened.name === name.trim()
+    const id = isSame ? opened.id : newId()
+    const createdAt = isSame ? opened.createdAt : new Date().toISOString()
+    keep.mutate({ id, name: name.trim(), assumptions, createdAt }, { onSuccess: () => open(id) })
+  }
+  return (
+    <Form onSubmit={submit} className="try-out-keep">
+      <Form.Control
+        aria-label="Name of this what-if"
+        placeholder="What if …"
+        value={name}
+        required
+        maxLength={120}
+        pattern=".*\S.*"
+        onChange={(event) => setName(event.target.value)}
+      />
+      <Button type="submit" variant="light" disabled={keep.isPending}>
+        Keep as a what-if
+      </Button>
+    </Form>
+  )
+}

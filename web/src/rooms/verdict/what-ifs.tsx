@@ -1,0 +1,189 @@
+import type { Assumptions, FabricationRecord } from '@fleam/contract'
+import { assumptionChanges, type FabricationDocument, leadingComparison } from '@fleam/core'
+import type { ReactNode } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import Table from 'react-bootstrap/Table'
+import { useSearchParams } from 'react-router-dom'
+import type { useWhatIfs } from '../../data/what-if-queries.ts'
+import { AppraisedContext, useAppraisal, useAppraised } from '../../parts/appraised-context.ts'
+import { Figure, MaybeFigure } from '../../parts/figure.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
+import { changeWords } from './change-words.ts'
+import { BESIDE, type TryOut } from './use-try-out.ts'
+
+/** So many stand beside the record at a time. */
+const MOST_BESIDE = 4
+
+interface WhatIfsProps {
+  record: FabricationRecord
+  /** Gives the document of the record with other assumptions. */
+  documentWith: (assumptions?: Assumptions) => FabricationDocument
+  tryOut: TryOut
+  whatIfs: ReturnType<typeof useWhatIfs>
+}
+
+/** What was tried out and kept, up to four of them beside the record. */
+export function WhatIfs({ record, documentWith, tryOut, whatIfs: { kept, letGo } }: WhatIfsProps) {
+  const [search, setSearch] = useSearchParams()
+  const known = kept.data ?? []
+  if (kept.isError) return <Failed error={kept.error} retry={() => void kept.refetch()} />
+  if (known.length === 0) return null
+  const asked = search.get(BESIDE)?.split(',')
+  const shown = (asked ? known.filter((each) => asked.includes(each.id)) : known).slice(0, MOST_BESIDE)
+  const choose = (id: string, isIn: boolean) => {
+    const ids = shown.map((each) => each.id).filter((each) => each !== id)
+    setSearch(
+      (before) => {
+        before.set(BESIDE, (isIn ? [...ids, id] : ids).join(','))
+        return before
+      },
+      { replace: true, preventScrollReset: true },
+    )
+  }
+  const remove = (id: string) => {
+    if (tryOut.opened?.id === id) tryOut.open(null)
+    letGo.mutate(id)
+  }
+  return (
+    <section aria-labelledby="what-ifs">
+      <h2 id="what-ifs">What if</h2>
+      {known.length > 1 ? (
+        <fieldset className="what-if-choice">
+          <legend className="visually-hidden">Beside the record, up to four</legend>
+          {known.map(({ id, name }) => {
+            const isIn = shown.some((each) => each.id === id)
+            return (
+              <Form.Check
+                key={id}
+                id={`beside-${id}`}
+                label={name}
+                checked={isIn}
+                disabled={!isIn && shown.length >= MOST_BESIDE}
+                onChange={(event) => choose(id, event.target.checked)}
+              />
+            )
+          })}
+        </fieldset>
+      ) : null}
+      <Table className="what-ifs" responsive>
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="visually-hidden">Figure</span>
+            </th>
+            <th scope="col">The record</th>
+            {shown.map(({ id, name }) => (
+              <th scope="col" key={id}>
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {ROWS.map(({ label, cell }) => (
+            <tr key={label}>
+              <th scope="row">{label}</th>
+              {[null, ...shown].map((each) => (
+                <td key={each?.id ?? record.id}>
+                  <Beside document={documentWith(each?.assumptions)}>{cell(documentWith())}</Beside>
+                </td>
+              ))}
+            </tr>
+          ))}
+          <tr>
+            <th scope="row">
+              <span className="visually-hidden">Do</span>
+            </th>
+            <td>
+              {tryOut.opened || tryOut.isEdited ? (
+                <Button size="sm" variant="outline-dark" onClick={() => tryOut.open(null)}>
+                  Open
+                </Button>
+              ) : null}
+            </td>
+            {shown.map(({ id, name }) => (
+              <td key={id}>
+                <Button size="sm" variant="outline-dark" aria-label={`Open ${name}`} onClick={() => tryOut.open(id)}>
+                  Open
+                </Button>{' '}
+                <Button size="sm" variant="link" aria-label={`Let go of ${name}`} onClick={() => remove(id)}>
+                  Let go
+                </Button>
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </Table>
+      {letGo.isError ? <Failed error={letGo.error} /> : null}
+    </section>
+  )
+}
+
+function Beside({ document, children }: { document: FabricationDocument; children: ReactNode }) {
+  return <AppraisedContext value={useAppraisal(document)}>{children}</AppraisedContext>
+}
+
+const ROWS: { label: string; cell: (recorded: FabricationDocument) => ReactNode }[] = [
+  { label: 'What is different', cell: (recorded) => <Differences recorded={recorded} /> },
+  { label: 'A portion made', cell: () => <Made /> },
+  { label: 'A portion bought', cell: () => <Bought /> },
+  { label: 'Kept by making', cell: () => <Kept /> },
+  { label: 'So', cell: () => <Word /> },
+  { label: 'Turns at a purchase price of', cell: () => <Turns /> },
+]
+
+function Differences({ recorded }: { recorded: FabricationDocument }) {
+  const { document, format } = useAppraised()
+  const changes = assumptionChanges(recorded, document)
+  if (changes.length === 0) return '–'
+  return (
+    <ul className="what-if-changes">
+      {changes.map((each) => (
+        <li key={`${each.what} ${each.of}`}>{changeWords(each, format)}</li>
+      ))}
+    </ul>
+  )
+}
+
+/** The comparison that a verdict speaks of first. */
+function useLeading() {
+  const { appraisal, format } = useAppraised()
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  return { at: at ?? 0, comparison: at === null ? undefined : appraisal.comparisons[at], format }
+}
+
+function Made() {
+  const { appraisal, format } = useAppraised()
+  const { comparison } = useLeading()
+  const pile = comparison?.pile ?? appraisal.piles.find((each) => each.class === 'primary')?.name ?? ''
+  const cost = appraisal.piles.find((each) => each.name === pile)?.costPerPortion ?? null
+  return <MaybeFigure of={{ group: 'pile', pile, figure: 'costPerPortion' }} value={cost} word={format.money} />
+}
+
+function Bought() {
+  const { at, comparison, format } = useLeading()
+  const price = comparison?.buyPerPortionSameWeight ?? null
+  const of = { group: 'comparison', at, figure: 'buyPerPortionSameWeight' } as const
+  return <MaybeFigure of={of} value={price} word={format.money} />
+}
+
+function Kept() {
+  const { at, comparison, format } = useLeading()
+  const saving = comparison?.saving ?? null
+  return <MaybeFigure of={{ group: 'comparison', at, figure: 'saving' }} value={saving} word={format.money} />
+}
+
+function Word() {
+  const { comparison } = useLeading()
+  const verdict = comparison?.verdict ?? 'none'
+  return <span className={`verdict-word ${verdict}`}>{VERDICT_WORDS[verdict]}</span>
+}
+
+function Turns() {
+  const { at, comparison, format } = useLeading()
+  const price = comparison?.breakEven.apPricePerKg ?? null
+  if (price === null) return <span className="none">none</span>
+  return <Figure of={{ group: 'comparison', at, figure: 'apPricePerKg' }}>{format.perWeight(price)}</Figure>
+}
