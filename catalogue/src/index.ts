@@ -8,6 +8,7 @@ import { CHAR, HAKE, TURBOT, WHITE_FISH } from './fish/fish.ts'
 import { RACK_CHINE_ON, RACK_CHINED } from './lamb/lamb.ts'
 import type { CatalogueItem } from './schema.ts'
 
+export { boneShareOf } from './bone-share.ts'
 export { CAUTIONS, cautionById, cautionsFor, DEFERS_TO } from './cautions.ts'
 export { cookingLossOf } from './cooking-loss.ts'
 export type { Drawing, DrawingView } from './drawings/index.ts'

@@ -1,10 +1,23 @@
 import { z } from 'zod'
-import { day, minutes, money, name } from './numbers.ts'
+import { day, minutes, money, name, positiveCount, positiveGrams } from './numbers.ts'
 
 /** Records of the same style and prices of the last year that the forecast of a record can rest on. */
 export const forecastEvidence = z
   .object({
-    tests: z.array(z.object({ date: day, shares: z.record(z.string(), z.number()), minutesPerUnit: minutes })),
+    /** Newest first. */
+    tests: z.array(
+      z.object({
+        date: day,
+        cook: name.nullable(),
+        units: positiveCount,
+        /** Grams of one unit as purchased. */
+        unitWeight: positiveGrams,
+        shares: z.record(z.string(), z.number()),
+        minutesPerUnit: minutes,
+        /** Ids of the steps that were said done; null where nobody said any. */
+        stepsDone: z.array(z.string()).nullable(),
+      }),
+    ),
     /** What its supplier asked for the item, in the unit that the record was bought in. */
     apPrices: z.array(money),
     offers: z.array(z.object({ name, prices: z.array(money) })),

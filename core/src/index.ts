@@ -34,6 +34,8 @@ export type {
   Quote,
   ReadyForm,
   Recosted,
+  SideBySide,
+  SideFigure,
   TrueCost,
   TrueCostFigure,
   TurnedVerdict,
@@ -59,6 +61,8 @@ export {
   productOf,
   rankParted,
   recost,
+  SIDE_FIGURES,
+  sideOf,
   turnedVerdict,
 } from './buying/index.ts'
 export type { Day } from './calendar/index.ts'
@@ -146,6 +150,7 @@ export {
   ForecastRun,
   forecastModel,
   forecastOf,
+  learningFrom,
   spreadsFrom,
   TESTS_FOR_OWN,
   testsToSettle,
@@ -189,7 +194,7 @@ export type {
   Tool,
   When,
 } from './style/index.ts'
-export { choicesOf, expectedUnitWeight, settleStyle, shareLeft, stepWorth, TOOLS } from './style/index.ts'
+export { choicesOf, expectedUnitWeight, measuredStep, settleStyle, shareLeft, stepWorth, TOOLS } from './style/index.ts'
 export type { WeightIssueCode, WeightListResult, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
 export {
   formatMoney,

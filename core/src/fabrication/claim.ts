@@ -5,6 +5,8 @@ export type YieldDefinition = 'portionYield' | 'utilisation' | 'drainedYield'
 
 export interface ClaimCheck {
   claimed: number
+  /** A definition fits that is no further from the claim than this. */
+  tolerance: number
   /** Definitions that the claim fits, nearest first. */
   fits: YieldDefinition[]
   sentence: string
@@ -31,5 +33,5 @@ export function checkClaim(claimed: number, weights: WeightsResult, tolerance = 
       : `No weight here supports ${percent(claimed)}: ${definitions
           .map((each) => `${NAMES[each]} is ${percent(weights[each])}`)
           .join(', ')}.`
-  return { claimed, fits, sentence }
+  return { claimed, tolerance, fits, sentence }
 }

@@ -1,2 +1,5 @@
+export type { LineFit } from './line-fit.ts'
+export { lineFit } from './line-fit.ts'
 export { summarise } from './summary.ts'
-export { normalHalfWidth, tHalfWidth } from './t-interval.ts'
+export type { MeanDifference } from './t-interval.ts'
+export { meanDifference, normalHalfWidth, tHalfWidth } from './t-interval.ts'

@@ -3,6 +3,12 @@ declare module 'jstat' {
   const statistics: {
     jStat: {
       studentt: { inv: (probability: number, degreesOfFreedom: number) => number }
+      models: {
+        ols: (
+          endogenous: readonly number[],
+          exogenous: readonly (readonly number[])[],
+        ) => { coef: number[]; t: { se: number[] } }
+      }
       normal: { inv: (probability: number, mean: number, standardDeviation: number) => number }
     }
   }

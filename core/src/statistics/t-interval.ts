@@ -1,4 +1,5 @@
 import statistics from 'jstat'
+import { summarise } from './summary.ts'
 
 const { jStat } = statistics
 
@@ -16,4 +17,30 @@ export function tHalfWidth(n: number, sd: number, confidence = CONFIDENCE): numb
 /** The same where the standard deviation is taken as known: `z × sd ÷ √n`, n above zero. */
 export function normalHalfWidth(n: number, sd: number, confidence = CONFIDENCE): number {
   return (jStat.normal.inv((1 + confidence) / 2, 0, 1) * sd) / Math.sqrt(n)
+}
+
+export interface MeanDifference {
+  /** Mean of the first less mean of the second. */
+  difference: number
+  /** Half the width of its interval. */
+  halfWidth: number
+}
+
+/**
+ * Difference of the means of two samples that need not spread alike, with its interval: Student's t with
+ * the degrees of freedom of Welch and Satterthwaite. Null where either has fewer than two values.
+ */
+export function meanDifference(
+  first: readonly number[],
+  second: readonly number[],
+  confidence = CONFIDENCE,
+): MeanDifference | null {
+  const [a, b] = [summarise(first), summarise(second)]
+  if (a.mean === null || b.mean === null || a.sd === null || b.sd === null) return null
+  const [varianceA, varianceB] = [a.sd ** 2 / a.n, b.sd ** 2 / b.n]
+  const variance = varianceA + varianceB
+  const difference = a.mean - b.mean
+  if (variance === 0) return { difference, halfWidth: 0 }
+  const degrees = variance ** 2 / (varianceA ** 2 / (a.n - 1) + varianceB ** 2 / (b.n - 1))
+  return { difference, halfWidth: jStat.studentt.inv((1 + confidence) / 2, degrees) * Math.sqrt(variance) }
 }

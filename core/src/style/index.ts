@@ -13,6 +13,8 @@ export type {
   When,
 } from './cut-style.ts'
 export { TOOLS } from './cut-style.ts'
+export type { MeasuredStep, StepTest } from './measured-step.ts'
+export { measuredStep } from './measured-step.ts'
 export type { StepWorth } from './step-worth.ts'
 export { stepWorth } from './step-worth.ts'
 export { expectedUnitWeight } from './unit-weight.ts'

@@ -32,8 +32,12 @@ export async function evidenceFor(
   return {
     tests: tests.map((test) => ({
       date: test.date,
+      cook: test.cook,
+      units: test.units,
+      unitWeight: test.unitWeight,
       shares: Object.fromEntries(test.shares),
       minutesPerUnit: test.minutes,
+      stepsDone: test.stepsDone,
     })),
     apPrices: spoken(ofSupplier, record.purchase.price.per),
     offers: record.offers.map((offer) => ({

@@ -1,4 +1,4 @@
-import { appraise, documentOf } from '@fleam/core'
+import { appraise, documentOf, type Mark } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
 import * as fabrications from '../fabrication/store.ts'
 
@@ -9,6 +9,12 @@ const RECORDS_THAT_SPEAK = 20
 export interface StyleTest {
   date: string
   supplier: string | null
+  cook: string | null
+  units: number
+  /** Grams of one unit as purchased. */
+  unitWeight: number
+  /** Ids of the steps that were said done; null where nobody said any. */
+  stepsDone: string[] | null
   shares: ReadonlyMap<string, number>
   minutes: number
   consumables: number
@@ -18,7 +24,7 @@ export interface StyleTest {
 export async function styleTests(database: Sequelize, kitchenId: string, styleId: string): Promise<StyleTest[]> {
   const states = await fabrications.closedOfStyle(database, kitchenId, styleId, RECORDS_THAT_SPEAK)
   return states.flatMap((state) => {
-    const { date, supplier, units, labour } = state.record
+    const { date, supplier, cook, units, labour } = state.record
     const { weights, piles, cost } = appraise(documentOf(state.record, state))
     // A record whose weights do not add up says nothing of a yield.
     if (weights.balance !== 'ok') return []
@@ -26,10 +32,19 @@ export async function styleTests(database: Sequelize, kitchenId: string, styleId
       {
         date,
         supplier,
+        cook,
+        units,
+        unitWeight: weights.ap / units,
+        stepsDone: stepsDone(state.marks),
         shares: new Map(piles.map((pile) => [pile.name, pile.share])),
         minutes: labour.reduce((sum, entry) => sum + entry.minutes, 0) / units,
         consumables: cost.consumables / units,
       },
     ]
   })
+}
+
+function stepsDone(marks: readonly Mark[]): string[] | null {
+  const done = marks.flatMap((mark) => (mark.kind === 'step-done' && mark.step !== null ? [mark.step] : []))
+  return done.length > 0 ? [...new Set(done)] : null
 }

@@ -16,6 +16,7 @@ export const router = createBrowserRouter([
       { path: '/bench/:id/entry', lazy: () => import('../rooms/bench/entry.tsx') },
       { path: '/card/:styleId', lazy: () => import('../rooms/card/card.tsx') },
       { path: '/verdict', lazy: () => import('../rooms/verdict/latest.tsx') },
+      { path: '/verdict/styles', lazy: () => import('../rooms/verdict/styles-compared.tsx') },
       { path: '/verdict/:id', lazy: () => import('../rooms/verdict/verdict.tsx') },
       { path: '/verdict/:id/card', lazy: () => import('../rooms/verdict/factor-card.tsx') },
       { path: '/buying', lazy: () => import('../rooms/buying/compare.tsx') },

@@ -11,7 +11,7 @@ import type {
   Supplier,
 } from '@fleam/contract'
 import type { BuyingForm, FabricationDocument, PriceChange, WholeForm } from '@fleam/core'
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useKitchen } from '../parts/kitchen-context.ts'
 import { getJson, postJson, putJson } from './api.ts'
 import { kitchenPath } from './queries.ts'
@@ -34,6 +34,19 @@ export const useProducts = () => useBuying<Product[]>('/products')
 export const useForms = (product: string) =>
   useBuying<BuyingForm[]>(`/forms?product=${encodeURIComponent(product)}`, { isOn: product !== '' })
 export const useFormsOfItem = (item: string) => useBuying<WholeForm[]>(`/forms?item=${item}`, { isOn: item !== '' })
+
+/** The forms of several products, in their order; empty while one is asked for. */
+export function useFormsOfProducts(products: readonly string[]): BuyingForm[][] {
+  const { id } = useKitchen()
+  return useQueries({
+    queries: products.map((product) => {
+      const path = `/forms?product=${encodeURIComponent(product)}`
+      return { queryKey: buyingKey(id, path), queryFn: () => getJson<BuyingForm[]>(`${kitchenPath(id)}${path}`) }
+    }),
+    combine: (answers) => answers.map((answer) => answer.data ?? []),
+  })
+}
+
 export const useSuppliers = () => useBuying<Supplier[]>('/suppliers')
 
 export interface ArticleQuery {

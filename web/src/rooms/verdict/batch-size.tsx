@@ -1,7 +1,9 @@
 import type { FabricationRecord } from '@fleam/contract'
-import { batchCurve, labourMinutes, leadingComparison } from '@fleam/core'
+import { batchCurve, labourMinutes, leadingComparison, learningFrom } from '@fleam/core'
 import { lazy, Suspense, useMemo, useState } from 'react'
+import { useEvidence } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Loading } from '../../parts/states.tsx'
 
@@ -53,8 +55,41 @@ export function BatchSize({ record }: { record: FabricationRecord }) {
             hint={`part of the ${format.quantity(minutes, 'minutes')} of this record, shared by the batch; assumed until you time it`}
           />
           <p className="quiet mt-2">Charges of the purchase are shared by the batch too.</p>
+          <LearningWords record={record} />
         </div>
       </div>
     </section>
+  )
+}
+
+/** How the time of one falls with repetitions, from the records of the same cook, or of everybody. */
+function LearningWords({ record }: { record: FabricationRecord }) {
+  const { format } = useAppraised()
+  const tests = useEvidence(record.id).data?.tests
+  if (!tests) return null
+  const oldestFirst = [...tests].reverse()
+  const own = record.cook === null ? null : learningFrom(oldestFirst.filter((test) => test.cook === record.cook))
+  const learning = own ?? learningFrom(oldestFirst)
+  if (!learning) {
+    return <p className="quiet mt-2">Four records of this style tell how fast a hand learns it.</p>
+  }
+  const whose = own && record.cook ? `${record.cook}’s` : 'the kitchen’s'
+  const minutes = (amount: number) => format.quantity(amount, 'minutes')
+  if (!learning.isSure) {
+    return (
+      <p className="quiet mt-2">
+        {whose} {learning.tests} records of this style show no learning: the minutes scatter more than they fall.
+      </p>
+    )
+  }
+  return (
+    <p className="mt-2">
+      Each time the number cut doubles, {format.share(learning.rate)} of the time is left, by {whose} {learning.tests}{' '}
+      records. The next one takes{' '}
+      <OpenFigure explain={() => learning.explanation} format={format}>
+        {minutes(learning.nextMinutes)}
+      </OpenFigure>
+      , after {learning.units} more {minutes(learning.laterMinutes)}.
+    </p>
   )
 }

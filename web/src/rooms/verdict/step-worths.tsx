@@ -1,19 +1,37 @@
 import type { FabricationRecord } from '@fleam/contract'
-import { stepWorth } from '@fleam/core'
+import { formatNumber, measuredStep, stepWorth } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
+import { useEvidence } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 
-/** Is each optional step worth its time? Grams gained against seconds, at this record's wage. */
+const SECONDS_PER_MINUTE = 60
+
+/** Is each optional step worth its time? Grams gained against seconds, at this record's wage: measured where the kitchen can, else assumed. */
 export function StepWorths({ record }: { record: FabricationRecord }) {
   const { format } = useAppraised()
   const kitchen = useKitchen()
+  const evidence = useEvidence(record.id).data
   const wagePerHour = record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
   const rows = record.steps.flatMap((step) => {
     const valuePerKg = record.piles.find((pile) => pile.name === step.gain?.pile)?.valuePerKg ?? null
     if (!step.isOptional || !step.gain || valuePerKg === null) return []
-    return [{ step, gain: step.gain, ...stepWorth({ ...step.gain, valuePerKg, wagePerHour }) }]
+    const tests = (evidence?.tests ?? []).flatMap((test) =>
+      test.stepsDone === null
+        ? []
+        : {
+            isDone: test.stepsDone.includes(step.id),
+            grams: (test.shares[step.gain?.pile ?? ''] ?? 0) * test.unitWeight,
+            seconds: test.minutesPerUnit * SECONDS_PER_MINUTE,
+          },
+    )
+    const measured = measuredStep(tests, { valuePerKg, wagePerHour })
+    // What the kitchen has measured speaks before what the style assumes.
+    const gain = measured
+      ? { ...step.gain, grams: measured.grams.difference, seconds: measured.seconds.difference }
+      : step.gain
+    return [{ step, gain, measured, ...stepWorth({ ...gain, valuePerKg, wagePerHour }) }]
   })
   if (rows.length === 0) return null
   return (
@@ -42,13 +60,21 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ step, gain, worth, worthPerHour, wageAtZero, explanation }) => (
+          {rows.map(({ step, gain, measured, worth, worthPerHour, wageAtZero, explanation }) => (
             <tr key={step.id}>
-              <th scope="row">{step.title}</th>
+              <th scope="row">
+                {step.title}
+                <br />
+                <span className="quiet">
+                  {measured
+                    ? `measured: ${measured.tests.with} records with it, ${measured.tests.without} without`
+                    : 'assumed'}
+                </span>
+              </th>
               <td className="number">
                 {format.weight(gain.grams)} of {gain.pile}
               </td>
-              <td className="number">{gain.seconds} s</td>
+              <td className="number">{formatNumber(gain.seconds, 0)} s</td>
               <td className="number">
                 <OpenFigure explain={() => explanation} format={format}>
                   {format.money(worth)}
@@ -57,7 +83,12 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
               <td className="number">{worthPerHour === null ? '–' : format.money(worthPerHour)}</td>
               <td className="number">{wageAtZero === null ? '–' : format.money(wageAtZero)}</td>
               <td>
-                {worth >= 0 ? (
+                {measured && Math.abs(worth) < measured.worth.halfWidth ? (
+                  <>
+                    cannot be told: it lies between {format.money(worth - measured.worth.halfWidth)} and{' '}
+                    {format.money(worth + measured.worth.halfWidth)} each
+                  </>
+                ) : worth >= 0 ? (
                   <>
                     do it: it brings <strong className="kept">{format.money(worth)}</strong> each at your wage
                   </>
@@ -71,7 +102,10 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
           ))}
         </tbody>
       </Table>
-      <p className="quiet">Grams and seconds are those that the style assumes. They can be changed in the Guide.</p>
+      <p className="quiet">
+        Assumed grams and seconds are those of the style; they can be changed in the Guide. Two finished records with a
+        step said done and two without it measure it.
+      </p>
     </section>
   )
 }

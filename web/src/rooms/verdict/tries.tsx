@@ -15,21 +15,26 @@ import { Link } from 'react-router-dom'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
+import { ClaimStrip } from './claim-strip.tsx'
 
 /** Quick questions to the record; nothing here changes it. */
-export const Tries = () => (
-  <section aria-labelledby="tries">
-    <h2 id="tries">Ask the record</h2>
-    <p>
-      <Link to="card">Cost factors as a card for the wall</Link>
-    </p>
-    <div className="verdict-columns">
-      <NewPrice />
-      <InAYear />
-      <Claim />
-    </div>
-  </section>
-)
+export function Tries() {
+  const { document } = useAppraised()
+  return (
+    <section aria-labelledby="tries">
+      <h2 id="tries">Ask the record</h2>
+      <p>
+        <Link to="card">Cost factors as a card for the wall</Link> ·{' '}
+        <Link to={`/verdict/styles?of=${encodeURIComponent(document.item)}`}>Its cut styles side by side</Link>
+      </p>
+      <div className="verdict-columns">
+        <NewPrice />
+        <InAYear />
+        <Claim />
+      </div>
+    </section>
+  )
+}
 
 /** Re-costs at another purchase price, by factor and in full. */
 function NewPrice() {
@@ -92,7 +97,12 @@ function Claim() {
   return (
     <div>
       <NumberField label="Somebody claims a yield of, %" max={MOST_PERCENT} value={null} onChange={setPercent} />
-      {percent === null ? null : <p className="answer">{checkClaim(percent / 100, appraisal.weights).sentence}</p>}
+      {percent === null ? null : (
+        <>
+          <p className="answer">{checkClaim(percent / 100, appraisal.weights).sentence}</p>
+          <ClaimStrip claimed={percent / 100} />
+        </>
+      )}
     </div>
   )
 }

@@ -1,0 +1,59 @@
+import { formPile, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { appraise, evaluate } from '../index.ts'
+import { documentOfOrder } from './form-document.ts'
+import { type SideBySide, type SideFigure, sideOf } from './index.ts'
+
+const wish = {
+  units: 10,
+  wagePerHour: 20,
+  currency: 'EUR',
+  boneShareOf: (pile: string) => (pile === 'legs' ? 0.25 : 0),
+}
+const figure = (side: SideBySide | null, name: SideFigure) => {
+  const explanation = side?.figures[name]
+  return explanation ? evaluate(explanation.expression) : null
+}
+
+test('a plate costs what appraise says of the same order', () => {
+  const form = wholeForm()
+  const side = sideOf(form, wish, '')
+  const order = { pieces: 10, packs: null, weight: 20_000, goods: 60, isRaised: false }
+  const { piles } = appraise(documentOfOrder(form, order, wish))
+  const portioned = piles.filter((pile) => (pile.portions ?? 0) > 0)
+  const portions = portioned.reduce((sum, pile) => sum + (pile.portions as number), 0)
+  const cost = portioned.reduce((sum, pile) => sum + (pile.cost as number), 0)
+  expect(portions).toBeGreaterThan(0)
+  expect(figure(side, 'portions')).toBe(portions)
+  expect(figure(side, 'costPerPlate')).toBeCloseTo(cost / portions, 12)
+  expect(figure(side, 'minutes')).toBeCloseTo(90, 12)
+})
+
+test('bone-in portions cost more by the edible gram than by the gram', () => {
+  const piles = [formPile('legs', 0.4, { class: 'primary', target: 300 })]
+  const bony = figure(sideOf(wholeForm({ piles }), wish, ''), 'costPer100gEdible') as number
+  const plain = figure(sideOf(wholeForm({ piles }), { ...wish, boneShareOf: () => 0 }, ''), 'costPer100gEdible')
+  expect(bony).toBeCloseTo((plain as number) / 0.75, 12)
+})
+
+test('what is not used of a by-product is waste, with what is lost', () => {
+  const piles = [
+    formPile('supremes', 0.25, { class: 'primary', target: 250 }),
+    formPile('bones', 0.5, { class: 'by-product', usedShare: 0.6 }),
+    formPile('bin', 0.05, { class: 'waste' }),
+  ]
+  const side = sideOf(wholeForm({ piles }), wish, '')
+  expect(figure(side, 'byProducts')).toBeCloseTo(6000, 6)
+  // 40 % of the bones, the bin, and the fifth that nobody weighs.
+  expect(figure(side, 'waste')).toBeCloseTo(4000 + 1000 + 4000, 6)
+})
+
+test('what is bought ready has rejects and handling, and no by-products', () => {
+  const side = sideOf(readyForm({ usableShare: 0.9, handlingMinutesPerPiece: 0.5 }), wish, 'supremes')
+  expect(figure(side, 'byProducts')).toBeNull()
+  expect(figure(side, 'minutes')).toBeCloseTo((side as SideBySide).count * 0.5, 12)
+  expect(figure(side, 'portions') as number).toBeGreaterThanOrEqual(10)
+})
+
+test('a quote that does not say how much one buys is not compared', () => {
+  expect(sideOf(readyForm({ quote: { ...quote(3), pieceWeight: null } }), wish, 'supremes')).toBeNull()
+})

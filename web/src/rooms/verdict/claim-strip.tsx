@@ -1,0 +1,48 @@
+import { checkClaim, type FigureRef } from '@fleam/core'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { Figure } from '../../parts/figure.tsx'
+
+const DEFINITIONS = [
+  ['portionYield', 'portion yield'],
+  ['drainedYield', 'drained yield'],
+  ['utilisation', 'utilisation'],
+] as const
+
+/** The claim as a line through the three yields on one scale from nothing to everything: which does it meet? */
+export function ClaimStrip({ claimed }: { claimed: number }) {
+  const { appraisal, format } = useAppraised()
+  const { fits, tolerance } = checkClaim(claimed, appraisal.weights)
+  const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
+  return (
+    <table className="claim-strip">
+      <caption className="visually-hidden">
+        The claim of {format.share(claimed)} beside each definition of yield; a definition fits within{' '}
+        {format.share(tolerance)}.
+      </caption>
+      <tbody>
+        {DEFINITIONS.map(([definition, name]) => {
+          const share = appraisal.weights[definition]
+          const of: FigureRef = { group: 'weights', figure: definition }
+          return (
+            <tr key={definition} className={fits.includes(definition) ? 'fits' : ''}>
+              <th scope="row">{name}</th>
+              <td>
+                <div className="claim-track">
+                  <div className="claim-yield" style={{ width: percent(share) }} />
+                  <div
+                    className="claim-band"
+                    style={{ left: percent(claimed - tolerance), width: percent(2 * tolerance) }}
+                  />
+                </div>
+              </td>
+              <td className="number">
+                <Figure of={of}>{format.share(share)}</Figure>
+              </td>
+              <td>{fits.includes(definition) ? 'fits' : ''}</td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,87 @@
+import { type BuyingForm, evaluate, SIDE_FIGURES, type SideBySide, type SideFigure } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+
+const HEADS: Readonly<Record<SideFigure, { name: string; isLessBetter: boolean }>> = {
+  costPerPlate: { name: 'Cost a plate', isLessBetter: true },
+  costPer100gEdible: { name: '100 g edible', isLessBetter: true },
+  portions: { name: 'Plates', isLessBetter: false },
+  minutes: { name: 'Minutes', isLessBetter: true },
+  byProducts: { name: 'By-products', isLessBetter: false },
+  waste: { name: 'Waste', isLessBetter: true },
+}
+
+interface SideTableProps {
+  sides: readonly SideBySide[]
+  nameOf: (form: BuyingForm) => string
+}
+
+/** Every form as a row, every figure as a column with bars on one scale; the best of each is marked. */
+export function SideTable({ sides, nameOf }: SideTableProps) {
+  const amountOf = (side: SideBySide, figure: SideFigure) => {
+    const explanation = side.figures[figure]
+    return explanation ? evaluate(explanation.expression) : null
+  }
+  const columns = SIDE_FIGURES.map((figure) => {
+    const values = sides.flatMap((side) => amountOf(side, figure) ?? [])
+    const best = HEADS[figure].isLessBetter ? Math.min(...values) : Math.max(...values)
+    return { figure, most: Math.max(0, ...values), best }
+  })
+  return (
+    <Table className="side-table" responsive>
+      <thead>
+        <tr>
+          <th scope="col">Cut style or form</th>
+          {columns.map(({ figure }) => (
+            <th key={figure} scope="col">
+              {HEADS[figure].name}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {sides.map((side) => (
+          <tr key={side.form.id}>
+            <th scope="row">
+              {nameOf(side.form)}
+              <br />
+              <span className="quiet">{Math.round(side.count)} bought</span>
+            </th>
+            {columns.map((column) => (
+              <SideCell key={column.figure} side={side} {...column} value={amountOf(side, column.figure)} />
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  )
+}
+
+interface SideCellProps {
+  side: SideBySide
+  figure: SideFigure
+  value: number | null
+  most: number
+  best: number
+}
+
+function SideCell({ side, figure, value, most, best }: SideCellProps) {
+  const format = useFormat()
+  const explanation = side.figures[figure]
+  if (value === null || !explanation) {
+    return (
+      <td>
+        <span className="none">–</span>
+      </td>
+    )
+  }
+  return (
+    <td className={value === best ? 'best' : ''}>
+      <OpenFigure explain={() => explanation} format={format}>
+        {format.quantity(value, explanation.quantity)}
+      </OpenFigure>
+      <div className="side-bar" style={{ width: `${most > 0 ? (value / most) * 100 : 0}%` }} aria-hidden />
+    </td>
+  )
+}

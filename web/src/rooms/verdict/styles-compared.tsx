@@ -1,0 +1,151 @@
+import './verdict.css'
+import '../buying/buying.css'
+import { boneShareOf } from '@fleam/catalogue'
+import type { Item } from '@fleam/contract'
+import { type BuyingForm, productOf, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
+import Form from 'react-bootstrap/Form'
+import { useSearchParams } from 'react-router-dom'
+import { useFormsOfProducts } from '../../data/buying-queries.ts'
+import { useItems } from '../../data/queries.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { ItemChoice, WithForms } from '../buying/item-choice.tsx'
+import { SideTable } from './side-table.tsx'
+
+const MOST_COMPARED = 6
+const LEAST_COMPARED = 2
+const USUAL_UNITS = 6
+
+/** Two to six cut styles or forms of one item on the same axes. */
+export function Component() {
+  const items = useItems()
+  const [search, setSearch] = useSearchParams()
+  if (items.isError) return <Failed error={items.error} retry={() => void items.refetch()} />
+  if (!items.data) return <Loading what="the items" />
+  const item = items.data.find((each) => each.name === search.get('of')) ?? items.data[0]
+  if (!item) return null
+  const units = Number(search.get('units') ?? USUAL_UNITS)
+  const set = (changes: Record<string, string | null>) =>
+    setSearch(
+      (before) => {
+        for (const [key, value] of Object.entries(changes)) {
+          if (value === null) before.delete(key)
+          else before.set(key, value)
+        }
+        return before
+      },
+      { replace: true },
+    )
+  return (
+    <div className="room verdict">
+      <h1>Cut styles side by side</h1>
+      <div className="buying-wish">
+        <ItemChoice
+          itemId={item.id}
+          onChoose={(id) => set({ of: items.data.find((each) => each.id === id)?.name ?? null, forms: null })}
+        />
+        <NumberField
+          label="Cut at once"
+          value={units}
+          min={1}
+          max={1000}
+          onChange={(count) => count !== null && set({ units: String(count) })}
+        />
+      </div>
+      <WithForms itemId={item.id}>
+        {(forms) => (
+          <Compared
+            item={item}
+            whole={forms}
+            units={units}
+            chosen={search.get('forms')?.split(',') ?? null}
+            onChoose={(ids) => set({ forms: ids.join(',') })}
+          />
+        )}
+      </WithForms>
+    </div>
+  )
+}
+
+interface ComparedProps {
+  item: Item
+  whole: readonly WholeForm[]
+  units: number
+  /** Ids of the forms that are wanted; null to begin with some. */
+  chosen: readonly string[] | null
+  onChoose: (ids: string[]) => void
+}
+
+/** One form with the product that it gives; of something whole that is the whole of it. */
+interface Candidate {
+  id: string
+  form: BuyingForm
+  product: string
+}
+
+function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
+  const { wagePerHour, currency } = useKitchen()
+  const piles = [
+    ...new Set(whole.flatMap((form) => form.piles.filter((pile) => pile.class === 'primary').map(({ name }) => name))),
+  ]
+  const products = piles.map((pile) => productOf(item.name, pile))
+  const formsOfProducts = useFormsOfProducts(products)
+  const wish = {
+    units,
+    wagePerHour,
+    currency,
+    boneShareOf: (pile: string) => boneShareOf(item.species, pile),
+  }
+  const candidates: Candidate[] = [
+    ...whole.map((form) => ({ id: form.id, form, product: '' })),
+    ...piles.flatMap((product, at) =>
+      (formsOfProducts[at] ?? []).flatMap((form) => (form.kind === 'ready' ? { id: form.id, form, product } : [])),
+    ),
+  ]
+  const shown = chosen ? candidates.filter(({ id }) => chosen.includes(id)) : firstOfEach(candidates)
+  const sides = shown.slice(0, MOST_COMPARED).flatMap(({ form, product }): SideBySide[] => {
+    const side = sideOf(form, wish, product)
+    return side ? [side] : []
+  })
+  const ids = sides.map(({ form }) => form.id)
+  return (
+    <>
+      <fieldset className="what-if-choice">
+        <legend className="quiet">
+          Two to six of them, at today’s prices and the yields that this kitchen expects
+        </legend>
+        {candidates.map(({ id, form }) => {
+          const isIn = ids.includes(id)
+          return (
+            <Form.Check
+              key={id}
+              id={`side-${id}`}
+              label={nameOf(form)}
+              checked={isIn}
+              disabled={isIn ? ids.length <= LEAST_COMPARED : ids.length >= MOST_COMPARED}
+              onChange={(event) => onChoose(event.target.checked ? [...ids, id] : ids.filter((each) => each !== id))}
+            />
+          )
+        })}
+      </fieldset>
+      <SideTable sides={sides} nameOf={nameOf} />
+    </>
+  )
+}
+
+const nameOf = (form: BuyingForm) =>
+  form.kind === 'whole' ? `${form.style} · ${form.supplier}` : `${form.article}, bought ready · ${form.supplier}`
+
+/** Each cut style once, then what is bought ready. */
+function firstOfEach(candidates: readonly Candidate[]): Candidate[] {
+  const styles = new Set<string>()
+  return candidates
+    .filter(({ form }) => {
+      const key = form.kind === 'whole' ? form.style : form.article
+      if (styles.has(key)) return false
+      styles.add(key)
+      return true
+    })
+    .slice(0, MOST_COMPARED)
+}
