@@ -8,6 +8,7 @@ import { benchForecast } from './forecast.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
 import { benchScreen } from './screen.ts'
+import { benchVerdictTyping } from './verdict-typing.ts'
 
 const DATA_FOLDER = '.fleam/bench'
 
@@ -27,6 +28,7 @@ async function main(): Promise<void> {
   try {
     await house.start()
     await benchScreen(house.url, emitter)
+    await benchVerdictTyping(house.url)
     await benchDevices(house.url)
     await benchReadings(house.url, house.databaseUrl)
     await benchPriceLists(house.url, house.databaseUrl)

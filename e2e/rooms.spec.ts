@@ -11,6 +11,7 @@ const ROOMS: readonly [string, (request: APIRequestContext) => string | Promise<
   ['Today', () => '/'],
   ['Bench, starting', () => '/bench'],
   ['Bench', async (request) => `/bench/${await rowOf(request, 'open')}`],
+  ['Styles side by side', () => '/verdict/styles'],
   ['Verdict', async (request) => `/verdict/${await rowOf(request, 'closed')}`],
   ['Buying', () => '/buying'],
   ['Prices', () => '/buying/prices'],

@@ -27,6 +27,7 @@ export type {
 export { DRAWINGS } from './schema.ts'
 export type { KeepingTime, KeptKind } from './storage.ts'
 export { keepingOf } from './storage.ts'
+export { WHOLE_WORDS } from './whole-words.ts'
 
 /** Everything a new kitchen starts with, in the order in which it is offered. */
 export const CATALOGUE: readonly CatalogueItem[] = [

@@ -78,7 +78,15 @@ export { leadingComparison, minutesPerPortion, yearly } from './comparison/index
 export type { PieceBound, PileResult } from './costing/index.ts'
 export { boundOf, labourMinutes, ratio } from './costing/index.ts'
 export type { AssumptionChange, Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
-export { assumptionChanges, evaluate, explain, word } from './explanation/index.ts'
+export {
+  assumptionChanges,
+  evaluate,
+  explain,
+  factorFigure,
+  moneyPartFigure,
+  reachFigure,
+  word,
+} from './explanation/index.ts'
 export type {
   Allocation,
   Balance,
@@ -137,6 +145,7 @@ export type {
   Estimate,
   Evidence,
   Forecast,
+  ForecastFigure,
   ForecastInput,
   ForecastModel,
   Spreads,
@@ -148,6 +157,7 @@ export {
   estimateForSupplier,
   estimateFrom,
   ForecastRun,
+  forecastFigure,
   forecastModel,
   forecastOf,
   learningFrom,
@@ -155,8 +165,8 @@ export {
   TESTS_FOR_OWN,
   testsToSettle,
 } from './forecasting/index.ts'
-export type { PortionControl } from './portion-control/index.ts'
-export { givenAwayAWeek, portionControl, servedWeight } from './portion-control/index.ts'
+export type { PortionControl, PortionFigure } from './portion-control/index.ts'
+export { givenAwayAWeek, portionControl, portionFigure, servedWeight } from './portion-control/index.ts'
 export type {
   CaseLabel,
   CaseLabelResult,
@@ -239,3 +249,5 @@ export {
   weighingChecks,
   weighingsOf,
 } from './weighing/index.ts'
+export type { Format, SentencePart } from './wording/index.ts'
+export { ALLOCATION_WORDS, formatFor, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from './wording/index.ts'

@@ -20,6 +20,7 @@ import { kitchenRoutes } from './kitchen/routes.ts'
 import { receivingRoutes } from './receiving/routes.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
+import { sheetRoutes } from './sheet/routes.ts'
 import { styleRoutes } from './style/routes.ts'
 import { whatIfRoutes } from './what-if/routes.ts'
 
@@ -82,6 +83,7 @@ export async function buildApp({
     receivingRoutes(server, database, clock)
     forecastingRoutes(server, database, clock)
     whatIfRoutes(server, database)
+    sheetRoutes(server, database, clock)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

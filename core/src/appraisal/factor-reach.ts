@@ -6,13 +6,16 @@ export interface FactorReach {
   pile: string
   /** Cost of a portion ÷ AP price per kilo, as on the card. */
   factorPerPortion: number
+  /** In full a portion costs `fixed + perPrice × AP price per kilo`. */
+  fixed: number
+  perPrice: number
   /** AP prices per kilo between which the factor is near enough; `to` null where there is no upper end. */
   from: number
   to: number | null
 }
 
 /** A card on the wall may be so far off before it misleads. */
-const NEAR_ENOUGH = 0.02
+export const NEAR_ENOUGH = 0.02
 
 /**
  * Until which AP price a cost factor stays within 2 % of the full sum, for each primary pile. In full a
@@ -37,6 +40,6 @@ export function factorReach(document: FabricationDocument, appraisal: Appraisal)
       .sort((x, y) => (x as number) - (y as number)) as number[]
     const below = known.filter((end) => end <= now).at(-1) ?? 0
     const above = known.find((end) => end > now) ?? null
-    return [{ pile: pile.name, factorPerPortion: f, from: below, to: above }]
+    return [{ pile: pile.name, factorPerPortion: f, fixed: a, perPrice: b, from: below, to: above }]
   })
 }

@@ -1,7 +1,7 @@
 export type { Appraisal, CostResult } from './appraise.ts'
 export { appraise } from './appraise.ts'
 export type { FactorReach } from './factor-reach.ts'
-export { factorReach } from './factor-reach.ts'
+export { factorReach, NEAR_ENOUGH } from './factor-reach.ts'
 export type { MoneyPart, MoneyPartName } from './money-bars.ts'
 export { moneyBars } from './money-bars.ts'
 export type { RepricedPile } from './reprice.ts'

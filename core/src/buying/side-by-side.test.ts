@@ -23,9 +23,9 @@ test('a plate costs what appraise says of the same order', () => {
   const portions = portioned.reduce((sum, pile) => sum + (pile.portions as number), 0)
   const cost = portioned.reduce((sum, pile) => sum + (pile.cost as number), 0)
   expect(portions).toBeGreaterThan(0)
-  expect(figure(side, 'portions')).toBe(portions)
+  expect(figure(side, 'platesFromOne')).toBeCloseTo(portions / 10, 12)
   expect(figure(side, 'costPerPlate')).toBeCloseTo(cost / portions, 12)
-  expect(figure(side, 'minutes')).toBeCloseTo(90, 12)
+  expect(figure(side, 'minutesPerPlate')).toBeCloseTo(90 / portions, 12)
 })
 
 test('bone-in portions cost more by the edible gram than by the gram', () => {
@@ -42,16 +42,18 @@ test('what is not used of a by-product is waste, with what is lost', () => {
     formPile('bin', 0.05, { class: 'waste' }),
   ]
   const side = sideOf(wholeForm({ piles }), wish, '')
-  expect(figure(side, 'byProducts')).toBeCloseTo(6000, 6)
+  // Twenty plates of 250 g.
+  expect(figure(side, 'byProductsPerPlate')).toBeCloseTo(6000 / 20, 6)
   // 40 % of the bones, the bin, and the fifth that nobody weighs.
-  expect(figure(side, 'waste')).toBeCloseTo(4000 + 1000 + 4000, 6)
+  expect(figure(side, 'wastePerPlate')).toBeCloseTo((4000 + 1000 + 4000) / 20, 6)
 })
 
 test('what is bought ready has rejects and handling, and no by-products', () => {
   const side = sideOf(readyForm({ usableShare: 0.9, handlingMinutesPerPiece: 0.5 }), wish, 'supremes')
-  expect(figure(side, 'byProducts')).toBeNull()
-  expect(figure(side, 'minutes')).toBeCloseTo((side as SideBySide).count * 0.5, 12)
-  expect(figure(side, 'portions') as number).toBeGreaterThanOrEqual(10)
+  expect(figure(side, 'byProductsPerPlate')).toBeNull()
+  expect(figure(side, 'minutesPerPlate')).toBeCloseTo(0.5 / 0.9, 12)
+  expect(figure(side, 'wastePerPlate')).toBeCloseTo((280 * 0.1) / 0.9, 9)
+  expect((side as SideBySide).count * 0.9).toBeGreaterThanOrEqual(10)
 })
 
 test('a quote that does not say how much one buys is not compared', () => {

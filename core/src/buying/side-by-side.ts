@@ -1,27 +1,27 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
 import { buyPerPortion } from '../comparison/index.ts'
 import { labourMinutes } from '../costing/index.ts'
-import { constant, type Explanation, minus, over, plus, times, value } from '../explanation/index.ts'
+import { constant, type Explanation, minus, over, plus, type Quantity, times, value } from '../explanation/index.ts'
 import { pileWeight, usedShareOf } from '../fabrication/index.ts'
 import type { BuyingForm, ReadyForm, WholeForm } from './form.ts'
 import { documentOfOrder, offerOfForm, type Terms } from './form-document.ts'
 import { orderFor, pieceWeightOf } from './quote.ts'
 
-export type SideFigure = 'costPerPlate' | 'portions' | 'minutes' | 'waste' | 'byProducts' | 'costPer100gEdible'
-export const SIDE_FIGURES: readonly SideFigure[] = [
+export const SIDE_FIGURES = [
   'costPerPlate',
   'costPer100gEdible',
-  'portions',
-  'minutes',
-  'byProducts',
-  'waste',
-]
+  'platesFromOne',
+  'minutesPerPlate',
+  'byProductsPerPlate',
+  'wastePerPlate',
+] as const
+export type SideFigure = (typeof SIDE_FIGURES)[number]
 
 export interface SideBySide {
   form: BuyingForm
   /** Units cut, or pieces bought ready. */
   count: number
-  /** Each figure worked out; null where it does not apply. Waste and by-products in grams. */
+  /** Each figure worked out, so that orders of different size can stand side by side; null where it does not apply. */
   figures: Record<SideFigure, Explanation | null>
 }
 
@@ -43,50 +43,46 @@ function wholeSide(form: WholeForm, wish: SideBySideWish): SideBySide | null {
   if (!order) return null
   const document = documentOfOrder(form, order, wish)
   const appraisal = appraise(document)
+  const portioned = appraisal.piles.filter((pile) => pile.cost !== null && (pile.portions ?? 0) > 0)
+  const plates = plus(...portioned.map((pile) => value(`plates of ${pile.name}`, pile.portions as number, 'count')))
+  const perPlate = (title: string, quantity: Quantity, terms: [string, number][], note?: string) =>
+    portioned.length === 0
+      ? null
+      : { title, quantity, expression: over(plus(...terms.map((term) => value(...term, quantity))), plates), note }
+  const besides = document.piles.filter((pile) => pile.class !== 'primary')
   return {
     form,
     count: order.pieces,
     figures: {
-      ...platesOf(appraisal),
+      costPerPlate: perPlate(
+        'Cost of a plate',
+        'money',
+        portioned.map((pile) => [`cost of ${pile.name}`, pile.cost as number]),
+        'All portioned piles together: plates of different styles are not of one weight.',
+      ),
       costPer100gEdible: edibleCost(appraisal, wish),
-      minutes: total('Minutes at the board', 'minutes', [['break down', labourMinutes(document.labour)]]),
-      byProducts: total(
-        'By-products that are used',
+      platesFromOne:
+        portioned.length === 0
+          ? null
+          : {
+              title: 'Plates from one',
+              quantity: 'count',
+              expression: over(plates, value('bought', order.pieces, 'count')),
+            },
+      minutesPerPlate: perPlate('Minutes for a plate', 'minutes', [['break down', labourMinutes(document.labour)]]),
+      byProductsPerPlate: perPlate(
+        'By-products that are used, for a plate',
         'weight',
-        document.piles
+        besides
           .filter((pile) => pile.class === 'by-product')
           .map((pile) => [pile.name, pileWeight(pile) * usedShareOf(pile)]),
       ),
-      waste: total('Waste and what is lost', 'weight', [
-        ...document.piles
-          .filter((pile) => pile.class !== 'primary')
+      wastePerPlate: perPlate('Waste and what is lost, for a plate', 'weight', [
+        ...besides
           .map((pile): [string, number] => [pile.name, pileWeight(pile) * (1 - usedShareOf(pile))])
           .filter(([, grams]) => grams > 0),
         ['drip and the like', Math.max(0, appraisal.weights.unaccounted)],
       ]),
-    },
-  }
-}
-
-const total = (title: string, quantity: 'weight' | 'minutes', terms: [string, number][]): Explanation => ({
-  title,
-  quantity,
-  expression: plus(...terms.map(([name, amount]) => value(name, amount, quantity))),
-})
-
-/** Plates of all portioned piles together, and what one of them costs. */
-function platesOf({ piles }: Appraisal): Pick<SideBySide['figures'], 'costPerPlate' | 'portions'> {
-  const portioned = piles.filter((pile) => pile.cost !== null && pile.portions !== null && pile.portions > 0)
-  if (portioned.length === 0) return { costPerPlate: null, portions: null }
-  const portions = plus(...portioned.map((pile) => value(pile.name, pile.portions as number, 'count')))
-  const cost = plus(...portioned.map((pile) => value(`cost of ${pile.name}`, pile.cost as number, 'money')))
-  return {
-    portions: { title: 'Plates', quantity: 'count', expression: portions },
-    costPerPlate: {
-      title: 'Cost of a plate',
-      quantity: 'money',
-      expression: over(cost, portions),
-      note: 'All portioned piles together: plates of different styles are not of one weight.',
     },
   }
 }
@@ -124,8 +120,7 @@ function readySide(form: ReadyForm, wish: SideBySideWish, product: string): Side
   })
   const order = orderFor(form.quote, wish.units / form.usableShare)
   if (!offer || !order) return null
-  const pieces = value('pieces bought', order.pieces, 'count')
-  const rejects = minus(constant(1), value('can be served', form.usableShare, 'share'))
+  const served = value('can be served', form.usableShare, 'share')
   const perPlate = buyPerPortion(offer)
   const bone = wish.boneShareOf(product)
   return {
@@ -143,21 +138,17 @@ function readySide(form: ReadyForm, wish: SideBySideWish, product: string): Side
           times(value('one piece', pieceWeight, 'weight'), minus(constant(1), value('bone', bone, 'share'))),
         ),
       ),
-      portions: {
-        title: 'Plates',
-        quantity: 'count',
-        expression: times(pieces, value('can be served', form.usableShare, 'share')),
-      },
-      minutes: {
-        title: 'Minutes of handling',
+      platesFromOne: { title: 'Plates from one piece', quantity: 'count', expression: served },
+      minutesPerPlate: {
+        title: 'Minutes of handling for a plate',
         quantity: 'minutes',
-        expression: times(pieces, value('handling of one', form.handlingMinutesPerPiece, 'minutes')),
+        expression: over(value('handling of one', form.handlingMinutesPerPiece, 'minutes'), served),
       },
-      byProducts: null,
-      waste: {
-        title: 'Rejects',
+      byProductsPerPlate: null,
+      wastePerPlate: {
+        title: 'Rejects for a plate',
         quantity: 'weight',
-        expression: times(pieces, value('one piece', pieceWeight, 'weight'), rejects),
+        expression: over(times(value('one piece', pieceWeight, 'weight'), minus(constant(1), served)), served),
       },
     },
   }

@@ -2,14 +2,17 @@ import fc from 'fast-check'
 import statistics from 'jstat'
 import { sixChickens } from '../../test/documents.ts'
 import { appraise, atApPrice } from '../appraisal/index.ts'
+import { evaluate } from '../explanation/index.ts'
 import {
   type Distribution,
   distributionQuantile,
   drawSavings,
   FORECAST_INPUTS,
+  type ForecastFigure,
   type ForecastInput,
   type ForecastModel,
   ForecastRun,
+  forecastFigure,
   forecastModel,
   forecastOf,
   quantileOf,
@@ -201,4 +204,18 @@ describe('how many more weighings settle it', () => {
     expect(testsToSettle([], 0.27, 0.2)).toBe(3)
     expect(testsToSettle([0.4], 0.27, 0.2)).toBe(2)
   })
+})
+
+test('every figure of a forecast opens to what the draws say', () => {
+  const model = forecastModel(sixChickens(), 0) as ForecastModel
+  const spreads = spreadsFrom(model, {
+    yields: [0.25, 0.26, 0.27],
+    minutesPerUnit: [8, 9, 10],
+    apPrices: [],
+    offerPrices: [],
+  })
+  const forecast = forecastOf(model, spreads, drawSavings(model, spreads, { draws: 2000, seed: 0.5 }))
+  for (const figure of ['probability', 'mean', 'low', 'high'] satisfies ForecastFigure[]) {
+    expect(evaluate(forecastFigure(forecast, figure).expression)).toBeCloseTo(forecast[figure], 9)
+  }
 })

@@ -34,7 +34,8 @@ export interface Forecast {
   swings: Swing[]
 }
 
-const LOW_TAIL = 0.05
+/** A twentieth of the draws lies below the band, and a twentieth above. */
+export const LOW_TAIL = 0.05
 const BARS = 30
 
 /** What the draws say: how often making is cheaper, by how much, and what moves it most. */

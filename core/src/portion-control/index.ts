@@ -1,3 +1,5 @@
 export type { PortionControl } from './portion-control.ts'
 export { givenAwayAWeek, portionControl } from './portion-control.ts'
+export type { PortionFigure } from './portion-figures.ts'
+export { portionFigure } from './portion-figures.ts'
 export { servedWeight } from './served.ts'

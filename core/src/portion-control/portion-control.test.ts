@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { evaluate } from '../index.ts'
-import { givenAwayAWeek, type PortionControl, portionControl, servedWeight } from './index.ts'
+import { givenAwayAWeek, type PortionControl, portionControl, portionFigure, servedWeight } from './index.ts'
 
 const pile = (pieces: readonly number[], changes = {}) => ({
   name: 'supremes',
@@ -64,4 +64,21 @@ describe('served weight', () => {
     expect(servedWeight({ ...portion, costPerPortion: null }, 0.2)).toBeNull()
     expect(servedWeight(portion, 0)?.grams).toBe(281)
   })
+})
+
+test('every figure of portion control opens to itself', () => {
+  const pile = {
+    name: 'supremes',
+    class: 'primary' as const,
+    pieces: [250, 275, 290, 310],
+    target: 280,
+    low: 260,
+    high: 300,
+  }
+  const control = portionControl(pile, 13) as PortionControl
+  for (const figure of ['capability', 'givenAwayPerPortion', 'givenAwayTighter'] as const) {
+    const explanation = portionFigure(pile, 13, control, figure)
+    expect(evaluate(explanation?.expression as never)).toBeCloseTo(control[figure] as number, 12)
+  }
+  expect(portionFigure(pile, null, portionControl(pile, null) as PortionControl, 'givenAwayTighter')).toBeNull()
 })

@@ -28,7 +28,17 @@ export function givenAwayAWeek(control: PortionControl, portions: number): { giv
 
 const MOST_BARS = 24
 /** A hand that is twice as steady leaves pieces half as far from the target. */
-const TIGHTER = 0.5
+export const TIGHTER = 0.5
+
+/**
+ * Portions served and grams above the target in all, if every piece were `nearness` as far from the target
+ * as it is (1: as it is). The pile has a target.
+ */
+export function portionsAt({ pieces = [], target = 0, low }: Pile, nearness: number): { served: number; over: number } {
+  const moved = pieces.map((piece) => target + (piece - target) * nearness)
+  const served = moved.filter((piece) => low === undefined || piece >= low)
+  return { served: served.length, over: served.reduce((sum, piece) => sum + Math.max(0, piece - target), 0) }
+}
 
 /**
  * How the pieces of a pile lie about their target: a histogram that tells too light, right and too heavy
@@ -41,10 +51,8 @@ export function portionControl(pile: Pile, costPerKg: number | null): PortionCon
   const within = pieces.filter((piece) => boundOf(piece, low, high) === 'within').length
   const given = (nearness: number) => {
     if (target === undefined || costPerKg === null) return null
-    const moved = pieces.map((piece) => target + (piece - target) * nearness)
-    const served = moved.filter((piece) => low === null || piece >= low)
-    const over = served.reduce((sum, piece) => sum + Math.max(0, piece - target), 0)
-    return served.length === 0 ? null : ((over / GRAMS_PER_KILOGRAM) * costPerKg) / served.length
+    const { served, over } = portionsAt(pile, nearness)
+    return served === 0 ? null : ((over / GRAMS_PER_KILOGRAM) * costPerKg) / served
   }
   return {
     bars: barsOf(pieces, low, high),

@@ -1,4 +1,3 @@
-export type { LineFit } from './line-fit.ts'
 export { lineFit } from './line-fit.ts'
 export { summarise } from './summary.ts'
 export type { MeanDifference } from './t-interval.ts'

@@ -13,7 +13,7 @@ export type {
   When,
 } from './cut-style.ts'
 export { TOOLS } from './cut-style.ts'
-export type { MeasuredStep, StepTest } from './measured-step.ts'
+export type { MeasuredStep } from './measured-step.ts'
 export { measuredStep } from './measured-step.ts'
 export type { StepWorth } from './step-worth.ts'
 export { stepWorth } from './step-worth.ts'

@@ -1,6 +1,6 @@
 import './figure.css'
 import { type Explanation, evaluate, explain, type FigureRef, word } from '@fleam/core'
-import { useRef, useState } from 'react'
+import { type ReactNode, useRef, useState } from 'react'
 import Overlay from 'react-bootstrap/Overlay'
 import Popover from 'react-bootstrap/Popover'
 import { useAppraised } from './appraised-context.ts'
@@ -16,12 +16,17 @@ interface FigureProps {
 
 /** A figure that opens to its formula with its own numbers in it. */
 export function Figure({ of, children, className = '' }: FigureProps) {
-  const { document, appraisal, format } = useAppraised()
   return (
-    <OpenFigure explain={() => explain(document, appraisal, of)} format={format} className={className}>
+    <Opening className={className} body={<AppraisedFormula of={of} />}>
       {children}
-    </OpenFigure>
+    </Opening>
   )
+}
+
+/** The formula as the document is now: while it is open it follows what is changed. */
+function AppraisedFormula({ of }: { of: FigureRef }) {
+  const { document, appraisal, format } = useAppraised()
+  return <FormulaBody explanation={explain(document, appraisal, of)} format={format} />
 }
 
 interface OpenFigureProps {
@@ -34,6 +39,26 @@ interface OpenFigureProps {
 
 /** Any figure with a formula, also where no document is appraised. */
 export function OpenFigure({ explain: explanation, format, children, className = '' }: OpenFigureProps) {
+  return (
+    <Opening className={className} body={<OwnFormula explain={explanation} format={format} />}>
+      {children}
+    </Opening>
+  )
+}
+
+const OwnFormula = ({ explain: explanation, format }: Pick<OpenFigureProps, 'explain' | 'format'>) => (
+  <FormulaBody explanation={explanation()} format={format} />
+)
+
+interface OpeningProps {
+  className: string
+  /** Drawn only while it is open: a verdict has hundreds of figures. */
+  body: ReactNode
+  children: string
+}
+
+/** A figure as a button with its formula over it. */
+function Opening({ className, body, children }: OpeningProps) {
   const [isOpen, setOpen] = useState(false)
   const button = useRef<HTMLButtonElement>(null)
   return (
@@ -47,7 +72,6 @@ export function OpenFigure({ explain: explanation, format, children, className =
       >
         {children}
       </button>
-      {/* Only the one that is open costs anything: a verdict has hundreds of figures. */}
       {isOpen ? (
         <Overlay
           show
@@ -60,9 +84,7 @@ export function OpenFigure({ explain: explanation, format, children, className =
             if (!button.current?.contains(event.target as Node)) setOpen(false)
           }}
         >
-          <Popover className="formula">
-            <FormulaBody explanation={explanation()} format={format} />
-          </Popover>
+          <Popover className="formula">{body}</Popover>
         </Overlay>
       ) : null}
     </>

@@ -1,10 +1,10 @@
+import { formatFor } from '@fleam/core'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../core/test/documents.ts'
 import { LARCH_HALT, renderPart, touch } from '../../test/render.tsx'
 import { Figure } from './figure.tsx'
 import { NumberField } from './number-field.tsx'
 import { TwinBeam } from './twin-beam.tsx'
-import { formatFor } from './use-format.ts'
 import { WeightField } from './weight-field.tsx'
 
 describe('a figure', () => {

@@ -8,6 +8,7 @@ import {
   priceOn,
   recost,
   reprice,
+  VERDICT_WORDS,
 } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
@@ -15,7 +16,6 @@ import type { ArticleHistory } from '../../data/buying-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
 
 /** Every record that rests on an article, at today's price: by factor, in full, and what becomes of the verdict. */
 export function RestsOn({ history, today }: { history: ArticleHistory; today: string }) {

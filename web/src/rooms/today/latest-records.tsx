@@ -1,5 +1,5 @@
 import type { FabricationRow } from '@fleam/contract'
-import { leadingComparison } from '@fleam/core'
+import { leadingComparison, VERDICT_WORDS } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
@@ -7,7 +7,6 @@ import { Link } from 'react-router-dom'
 import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
-import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
 
 /** So many records are shown before somebody asks for more. */
 const SHOWN = 10

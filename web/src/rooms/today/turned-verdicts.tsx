@@ -1,11 +1,10 @@
-import { type Comparison, explain, type PriceChange, turnedVerdict } from '@fleam/core'
+import { type Comparison, explain, type PriceChange, turnedVerdict, VERDICT_WORDS } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { type TurnedRow, useTurned } from '../../data/buying-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
 
 /** Verdicts that new prices have turned since their record was made, with what turned them. */
 export function TurnedVerdicts() {

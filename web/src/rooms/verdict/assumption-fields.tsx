@@ -1,11 +1,13 @@
 import type { Assumptions } from '@fleam/contract'
 import {
+  ALLOCATION_WORDS,
   ALLOCATIONS,
   type Allocation,
   CREDIT_POLICIES,
   type CreditPolicy,
   type LabourEntry,
   type Offer,
+  POLICY_WORDS,
   PRICE_UNITS,
   type PriceUnit,
   type Purchase,
@@ -15,17 +17,18 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { OfferFields } from './offer-fields.tsx'
 import { PileValues } from './pile-values.tsx'
-import { ALLOCATION_WORDS, POLICY_WORDS } from './policy-words.ts'
+import type { ChangeAssumptions } from './use-try-out.ts'
 
 interface AssumptionFieldsProps {
   /** What the fields start with; later values come from the fields themselves. */
   assumptions: Assumptions
   currency: string
-  onChange: (changes: Partial<Assumptions>) => void
+  onChange: ChangeAssumptions
 }
 
 /** Everything a verdict rests on that is not a weighing; each field is told as one types. */
-export function AssumptionFields({ assumptions: edit, currency, onChange: patch }: AssumptionFieldsProps) {
+export function AssumptionFields({ assumptions: edit, currency, onChange }: AssumptionFieldsProps) {
+  const patch = (changes: Partial<Assumptions>) => onChange(() => changes)
   const patchPurchase = (changes: Partial<Purchase>) => patch({ purchase: { ...edit.purchase, ...changes } })
   const primaryNames = edit.piles.filter((pile) => pile.class === 'primary').map((pile) => pile.name)
   return (
@@ -72,7 +75,7 @@ export function AssumptionFields({ assumptions: edit, currency, onChange: patch 
         />
       </fieldset>
       <LabourFields labour={edit.labour} currency={currency} onChange={(labour) => patch({ labour })} />
-      <PileValues piles={edit.piles} onChange={(piles) => patch({ piles })} />
+      <PileValues piles={edit.piles} onChange={onChange} />
       <OfferFields
         offers={edit.offers}
         pileNames={primaryNames}

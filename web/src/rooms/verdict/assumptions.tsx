@@ -19,6 +19,7 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
   const navigate = useNavigate()
   const change = useChangeFabrication(record.id)
   const path = fabricationPath(kitchen.id, record.id)
+  const sheet = `${path}/sheet.pdf${tryOut.opened ? `?what-if=${tryOut.opened.id}` : ''}`
   const weighMore = () => {
     if (record.status === 'open') navigate(`/bench/${record.id}`)
     else change.mutate(editOf(record, { status: 'open' }), { onSuccess: () => navigate(`/bench/${record.id}`) })
@@ -49,9 +50,11 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
         <a className="btn btn-outline-dark" href={`${path}/appraisal.json`} download>
           All figures as JSON
         </a>
-        <Button variant="outline-dark" onClick={() => window.print()}>
-          Print
-        </Button>
+        {tryOut.isEdited ? null : (
+          <a className="btn btn-outline-dark" href={sheet} target="_blank" rel="noreferrer">
+            One page to print, PDF
+          </a>
+        )}
       </div>
     </section>
   )

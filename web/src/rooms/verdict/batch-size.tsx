@@ -78,7 +78,8 @@ function LearningWords({ record }: { record: FabricationRecord }) {
   if (!learning.isSure) {
     return (
       <p className="quiet mt-2">
-        {whose} {learning.tests} records of this style show no learning: the minutes scatter more than they fall.
+        No learning can be told from {whose} {learning.tests} records of this style: the minutes scatter more than they
+        fall.
       </p>
     )
   }

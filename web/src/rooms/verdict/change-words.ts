@@ -1,6 +1,5 @@
-import type { AssumptionChange, CreditPolicy } from '@fleam/core'
+import { ALLOCATION_WORDS, type AssumptionChange, type CreditPolicy, POLICY_WORDS } from '@fleam/core'
 import type { Format } from '../../parts/use-format.ts'
-import { ALLOCATION_WORDS, POLICY_WORDS } from './policy-words.ts'
 
 const WORDS: Readonly<Record<AssumptionChange['what'], string>> = {
   price: 'purchase price',

@@ -1,11 +1,21 @@
 import type { FabricationState } from '@fleam/contract'
-import { appraise, documentOf, factorReach, pricePerKg } from '@fleam/core'
+import {
+  appraise,
+  documentOf,
+  type Explanation,
+  evaluate,
+  explain,
+  factorFigure,
+  factorReach,
+  reachFigure,
+} from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { Link, useParams } from 'react-router-dom'
 import './verdict.css'
 import { useEvidence, useFabrication } from '../../data/queries.ts'
 import { dateWords } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -27,6 +37,12 @@ function FactorCard({ state }: { state: FabricationState }) {
   const document = documentOf(record, state)
   const appraisal = appraise(document)
   const reaches = factorReach(document, appraisal)
+  const open = (explanation: Explanation | null, words: (value: number) => string) =>
+    explanation && (
+      <OpenFigure explain={() => explanation} format={format}>
+        {words(evaluate(explanation.expression))}
+      </OpenFigure>
+    )
   return (
     <div className="room factor-card">
       <div className="room-heading">
@@ -57,17 +73,23 @@ function FactorCard({ state }: { state: FabricationState }) {
           </tr>
         </thead>
         <tbody>
-          {reaches.map(({ pile, factorPerPortion, from, to }) => (
-            <tr key={pile}>
-              <th scope="row">{pile}</th>
-              <td className="number factor">{format.quantity(factorPerPortion * pricePerKg(1, units), 'factor')}</td>
+          {reaches.map((reach) => (
+            <tr key={reach.pile}>
+              <th scope="row">{reach.pile}</th>
+              <td className="number factor">
+                {open(factorFigure(document, appraisal, reach.pile, units), (factor) =>
+                  format.quantity(factor, 'factor'),
+                )}
+              </td>
               <td className="number">
-                {format.money(appraisal.piles.find((each) => each.name === pile)?.costPerPortion ?? 0)}
+                {open(
+                  explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'costPerPortion' }),
+                  format.money,
+                )}
               </td>
               <td>
-                {to === null
-                  ? `from ${format.perWeight(from)} up`
-                  : `from ${format.perWeight(from)} to ${format.perWeight(to)}`}
+                from {open(reachFigure(reach, 'from'), format.perWeight) ?? format.perWeight(reach.from)}{' '}
+                {reach.to === null ? 'up' : <>to {open(reachFigure(reach, 'to'), format.perWeight)}</>}
               </td>
             </tr>
           ))}

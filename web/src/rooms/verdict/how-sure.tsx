@@ -3,16 +3,19 @@ import {
   appraise,
   type FabricationDocument,
   type Forecast,
+  type ForecastFigure,
+  forecastFigure,
   forecastModel,
   leadingComparison,
   spreadsFrom,
   TESTS_FOR_OWN,
   testsToSettle,
 } from '@fleam/core'
-import { lazy, Suspense, useMemo } from 'react'
+import { lazy, memo, Suspense, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useEvidence } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { SwingBars } from './swing-bars.tsx'
@@ -39,7 +42,6 @@ interface ForecastSectionProps {
 }
 
 function ForecastSection({ document, at, evidence, units }: ForecastSectionProps) {
-  const { format } = useAppraised()
   const pile = document.offers?.[at]?.pile ?? ''
   const offer = document.offers?.[at]?.name ?? ''
   const model = useMemo(() => forecastModel(document, at), [document, at])
@@ -83,24 +85,39 @@ function ForecastSection({ document, at, evidence, units }: ForecastSectionProps
       )}
       {forecast ? (
         <div className="forecast-columns">
-          <Suspense fallback={<Loading what="the chart" />}>
-            <ForecastChart forecast={forecast} money={format.money} />
-          </Suspense>
-          <SwingBars forecast={forecast} units={units} />
+          <ForecastPictures forecast={forecast} units={units} />
         </div>
       ) : null}
     </section>
   )
 }
 
-function ForecastSentence({ forecast, pile }: { forecast: Forecast; pile: string }) {
+/** Drawn once a forecast is there, not at each step of the next one's progress. */
+const ForecastPictures = memo(function ForecastPictures({ forecast, units }: { forecast: Forecast; units: number }) {
   const { format } = useAppraised()
   return (
+    <>
+      <Suspense fallback={<Loading what="the chart" />}>
+        <ForecastChart forecast={forecast} money={format.money} />
+      </Suspense>
+      <SwingBars forecast={forecast} units={units} />
+    </>
+  )
+})
+
+function ForecastSentence({ forecast, pile }: { forecast: Forecast; pile: string }) {
+  const { format } = useAppraised()
+  const open = (figure: ForecastFigure, words: string) => (
+    <OpenFigure explain={() => forecastFigure(forecast, figure)} format={format} className="strong">
+      {words}
+    </OpenFigure>
+  )
+  return (
     <p className="forecast-sentence">
-      Making {pile} is cheaper in <strong>{casesOf(forecast.probability)}</strong> cases. On average it{' '}
-      {forecast.mean >= 0 ? 'keeps' : 'costs'} <strong>{format.money(Math.abs(forecast.mean))}</strong>{' '}
+      Making {pile} is cheaper in {open('probability', casesOf(forecast.probability))} cases. On average it{' '}
+      {forecast.mean >= 0 ? 'keeps' : 'costs'} {open('mean', format.money(Math.abs(forecast.mean)))}{' '}
       {forecast.mean >= 0 ? '' : 'more '}a portion; in nine of ten cases between{' '}
-      <strong>{format.money(forecast.low)}</strong> and <strong>{format.money(forecast.high)}</strong>.
+      {open('low', format.money(forecast.low))} and {open('high', format.money(forecast.high))}.
     </p>
   )
 }

@@ -1,5 +1,14 @@
-import { leadingComparison, type MoneyPart, type MoneyPartName, minorDigits, moneyBars, roundParts } from '@fleam/core'
+import {
+  leadingComparison,
+  type MoneyPart,
+  type MoneyPartName,
+  minorDigits,
+  moneyBars,
+  moneyPartFigure,
+  roundParts,
+} from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
 
 const PART_WORDS: Readonly<Record<MoneyPartName, string>> = {
   product: 'product',
@@ -16,7 +25,8 @@ export function MoneyBars() {
   const { document, appraisal, format } = useAppraised()
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const bars = at === null ? null : moneyBars(document, appraisal, at)
-  if (!bars) return null
+  if (!bars || at === null) return null
+  const leading = at
   const spent = (parts: readonly MoneyPart[]) => parts.reduce((sum, part) => sum + Math.max(0, part.amount), 0)
   const most = Math.max(spent(bars.make.parts), spent(bars.buy.parts))
   const row = (name: string, { parts, total }: typeof bars.make) => {
@@ -50,7 +60,9 @@ export function MoneyBars() {
               shown[place] === 0 ? null : (
                 <li key={part.name}>
                   <span className={`money-mark ${part.name}`} aria-hidden /> {PART_WORDS[part.name]}{' '}
-                  <span className="number">{format.money(shown[place] as number)}</span>
+                  <OpenFigure explain={() => moneyPartFigure(document, appraisal, leading, part.name)} format={format}>
+                    {format.money(shown[place] as number)}
+                  </OpenFigure>
                 </li>
               ),
             )}

@@ -1,7 +1,6 @@
-import type { Comparison } from '@fleam/core'
+import { type Comparison, VERDICT_WORDS } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
-import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
 
 /** Each offer beside what making costs. */
 export function Offers() {

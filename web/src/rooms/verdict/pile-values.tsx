@@ -1,22 +1,20 @@
 import { type PlannedPile, pricePerKg, pricePerWeight } from '@fleam/core'
+import { memo } from 'react'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
+import type { ChangeAssumptions } from './use-try-out.ts'
 
 interface PileValuesProps {
   piles: PlannedPile[]
-  onChange: (piles: PlannedPile[]) => void
+  onChange: ChangeAssumptions
 }
 
 const HIGHEST_SHARE = 1
 
 /** What each pile is worth, and how much of it is really used. */
-export function PileValues({ piles, onChange }: PileValuesProps) {
+export const PileValues = memo(function PileValues({ piles, onChange }: PileValuesProps) {
   const { units, currency } = useKitchen()
   const per = units === 'metric' ? 'kilo' : 'pound'
-  const change = (id: string, changes: Partial<PlannedPile>) =>
-    onChange(piles.map((pile) => (pile.id === id ? { ...pile, ...changes } : pile)))
-  const shown = (perKg: number | null) => (perKg === null ? null : pricePerWeight(perKg, units).amount)
-  const kept = (amount: number | null) => (amount === null ? null : pricePerKg(amount, units))
   return (
     <fieldset>
       <legend>What the piles are worth</legend>
@@ -33,43 +31,62 @@ export function PileValues({ piles, onChange }: PileValuesProps) {
         </thead>
         <tbody>
           {piles.map((pile) => (
-            <tr key={pile.id}>
-              <th scope="row">{pile.name}</th>
-              <td>
-                <NumberField
-                  isLabelHidden
-                  label={`Value of ${pile.name}`}
-                  min={pile.class === 'waste' ? -1_000_000 : 0}
-                  {...(pile.class === 'waste' ? { max: 0 } : {})}
-                  value={shown(pile.valuePerKg)}
-                  onChange={(amount) => change(pile.id, { valuePerKg: kept(amount) })}
-                />
-              </td>
-              <td>
-                {pile.class === 'by-product' ? (
-                  <NumberField
-                    isLabelHidden
-                    label={`Used share of ${pile.name}`}
-                    max={HIGHEST_SHARE}
-                    value={pile.usedShare}
-                    onChange={(usedShare) => change(pile.id, { usedShare })}
-                  />
-                ) : null}
-              </td>
-              <td>
-                {pile.class === 'by-product' ? (
-                  <NumberField
-                    isLabelHidden
-                    label={`Processing of ${pile.name}`}
-                    value={shown(pile.processingPerKg)}
-                    onChange={(amount) => change(pile.id, { processingPerKg: kept(amount) })}
-                  />
-                ) : null}
-              </td>
-            </tr>
+            <PileValueRow key={pile.id} pile={pile} onChange={onChange} />
           ))}
         </tbody>
       </table>
     </fieldset>
   )
+})
+
+interface PileValueRowProps {
+  pile: PlannedPile
+  onChange: ChangeAssumptions
 }
+
+/** The values of one pile; of sixty, only the one that changes is drawn anew. */
+const PileValueRow = memo(function PileValueRow({ pile, onChange }: PileValueRowProps) {
+  const { units } = useKitchen()
+  const change = (changes: Partial<PlannedPile>) =>
+    onChange(({ piles }) => ({
+      piles: piles.map((each) => (each.id === pile.id ? { ...each, ...changes } : each)),
+    }))
+  const shown = (perKg: number | null) => (perKg === null ? null : pricePerWeight(perKg, units).amount)
+  const kept = (amount: number | null) => (amount === null ? null : pricePerKg(amount, units))
+  return (
+    <tr>
+      <th scope="row">{pile.name}</th>
+      <td>
+        <NumberField
+          isLabelHidden
+          label={`Value of ${pile.name}`}
+          min={pile.class === 'waste' ? -1_000_000 : 0}
+          {...(pile.class === 'waste' ? { max: 0 } : {})}
+          value={shown(pile.valuePerKg)}
+          onChange={(amount) => change({ valuePerKg: kept(amount) })}
+        />
+      </td>
+      <td>
+        {pile.class === 'by-product' ? (
+          <NumberField
+            isLabelHidden
+            label={`Used share of ${pile.name}`}
+            max={HIGHEST_SHARE}
+            value={pile.usedShare}
+            onChange={(usedShare) => change({ usedShare })}
+          />
+        ) : null}
+      </td>
+      <td>
+        {pile.class === 'by-product' ? (
+          <NumberField
+            isLabelHidden
+            label={`Processing of ${pile.name}`}
+            value={shown(pile.processingPerKg)}
+            onChange={(amount) => change({ processingPerKg: kept(amount) })}
+          />
+        ) : null}
+      </td>
+    </tr>
+  )
+})

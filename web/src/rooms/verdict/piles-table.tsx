@@ -1,7 +1,9 @@
 import { formatNumber, type PileResult } from '@fleam/core'
+import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import type { Format } from '../../parts/use-format.ts'
 
 const CLASS_WORDS = { primary: 'portions', 'by-product': 'by-product', waste: 'waste' } as const
 
@@ -35,15 +37,30 @@ export function PilesTable() {
       </thead>
       <tbody>
         {appraisal.piles.map((pile, at) => (
-          <PileRow key={pile.name} pile={pile} number={at + 1} />
+          <PileRow key={pile.name} pile={pile} number={at + 1} format={format} />
         ))}
       </tbody>
     </Table>
   )
 }
 
-function PileRow({ pile, number }: { pile: PileResult; number: number }) {
-  const { format } = useAppraised()
+interface PileRowProps {
+  pile: PileResult
+  number: number
+  format: Format
+}
+
+/** A price that somebody tries out changes few rows of many: the others are not drawn anew. */
+const PileRow = memo(
+  DrawnRow,
+  (before, after) =>
+    before.format === after.format && before.number === after.number && isSame(before.pile, after.pile),
+)
+
+const isSame = (one: PileResult, other: PileResult) =>
+  (Object.keys(one) as (keyof PileResult)[]).every((key) => one[key] === other[key])
+
+function DrawnRow({ pile, number, format }: PileRowProps) {
   const cell = (
     figure: Parameters<typeof MaybeFigure>[0]['of'] & { group: 'pile' },
     value: number | null,

@@ -1,8 +1,6 @@
-import { CREDIT_POLICIES, type CreditPolicy, leadingComparison } from '@fleam/core'
+import { CREDIT_POLICIES, type CreditPolicy, leadingComparison, POLICY_WORDS, VERDICT_WORDS } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
-import { VERDICT_WORDS } from '../../parts/verdict-words.ts'
-import { POLICY_WORDS } from './policy-words.ts'
 
 /** The verdict under all four ways of valuing by-products: one sees when it hangs on trim being used. */
 export function Policies() {

@@ -1,6 +1,14 @@
 import { cookingLossOf } from '@fleam/catalogue'
 import type { FabricationRecord } from '@fleam/contract'
-import { givenAwayAWeek, type Pile, type PileResult, portionControl, servedWeight } from '@fleam/core'
+import {
+  givenAwayAWeek,
+  type Pile,
+  type PileResult,
+  type PortionFigure,
+  portionControl,
+  portionFigure,
+  servedWeight,
+} from '@fleam/core'
 import { useState } from 'react'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
@@ -34,6 +42,15 @@ function PortionPile({ pile, result, record }: PortionPileProps) {
   const { format } = useAppraised()
   const [perWeek, setPerWeek] = useState<number | null>(null)
   const control = portionControl(pile, result.costPerKg)
+  const open = (figure: PortionFigure, words: string) => (
+    <OpenFigure
+      explain={() => control && portionFigure(pile, result.costPerKg, control, figure)}
+      format={format}
+      className="strong"
+    >
+      {words}
+    </OpenFigure>
+  )
   const week = control === null || perWeek === null ? null : givenAwayAWeek(control, perWeek)
   return (
     <div>
@@ -42,11 +59,11 @@ function PortionPile({ pile, result, record }: PortionPileProps) {
         <>
           <WeightBars control={control} weight={format.weight} />
           <p className="answer">
-            <strong>{format.share(control.capability)}</strong> within bounds.{' '}
+            {open('capability', format.share(control.capability))} within bounds.{' '}
             {control.givenAwayPerPortion === null || control.givenAwayTighter === null ? null : (
               <>
-                A portion gives away {format.money(control.givenAwayPerPortion)}; a hand twice as steady would give away{' '}
-                {format.money(control.givenAwayTighter)}
+                A portion gives away {open('givenAwayPerPortion', format.money(control.givenAwayPerPortion))}; a hand
+                twice as steady would give away {open('givenAwayTighter', format.money(control.givenAwayTighter))}
                 {week === null
                   ? '.'
                   : `, and save ${format.money(week.saved)} of ${format.money(week.givenAway)} a week.`}

@@ -6,10 +6,10 @@ import { useFormat } from '../../parts/use-format.ts'
 const HEADS: Readonly<Record<SideFigure, { name: string; isLessBetter: boolean }>> = {
   costPerPlate: { name: 'Cost a plate', isLessBetter: true },
   costPer100gEdible: { name: '100 g edible', isLessBetter: true },
-  portions: { name: 'Plates', isLessBetter: false },
-  minutes: { name: 'Minutes', isLessBetter: true },
-  byProducts: { name: 'By-products', isLessBetter: false },
-  waste: { name: 'Waste', isLessBetter: true },
+  platesFromOne: { name: 'Plates from one', isLessBetter: false },
+  minutesPerPlate: { name: 'Minutes a plate', isLessBetter: true },
+  byProductsPerPlate: { name: 'By-products a plate', isLessBetter: false },
+  wastePerPlate: { name: 'Waste a plate', isLessBetter: true },
 }
 
 interface SideTableProps {

@@ -2,7 +2,7 @@ import './verdict.css'
 import '../buying/buying.css'
 import { boneShareOf } from '@fleam/catalogue'
 import type { Item } from '@fleam/contract'
-import { type BuyingForm, productOf, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
+import { type BuyingForm, evaluate, productOf, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
 import { useFormsOfProducts } from '../../data/buying-queries.ts'
@@ -103,33 +103,34 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
       (formsOfProducts[at] ?? []).flatMap((form) => (form.kind === 'ready' ? { id: form.id, form, product } : [])),
     ),
   ]
-  const shown = chosen ? candidates.filter(({ id }) => chosen.includes(id)) : firstOfEach(candidates)
-  const sides = shown.slice(0, MOST_COMPARED).flatMap(({ form, product }): SideBySide[] => {
-    const side = sideOf(form, wish, product)
-    return side ? [side] : []
-  })
-  const ids = sides.map(({ form }) => form.id)
+  const sideBySide = candidates.flatMap(({ form, product }) => sideOf(form, wish, product) ?? [])
+  const sides = chosen ? sideBySide.filter(({ form }) => chosen.includes(form.id)) : cheapestOfEach(sideBySide)
+  const shown = sides.slice(0, MOST_COMPARED)
+  const ids = shown.map(({ form }) => form.id)
   return (
     <>
-      <fieldset className="what-if-choice">
-        <legend className="quiet">
-          Two to six of them, at today’s prices and the yields that this kitchen expects
-        </legend>
-        {candidates.map(({ id, form }) => {
-          const isIn = ids.includes(id)
-          return (
-            <Form.Check
-              key={id}
-              id={`side-${id}`}
-              label={nameOf(form)}
-              checked={isIn}
-              disabled={isIn ? ids.length <= LEAST_COMPARED : ids.length >= MOST_COMPARED}
-              onChange={(event) => onChoose(event.target.checked ? [...ids, id] : ids.filter((each) => each !== id))}
-            />
-          )
-        })}
-      </fieldset>
-      <SideTable sides={sides} nameOf={nameOf} />
+      <p className="quiet">At today’s prices and the yields that this kitchen expects.</p>
+      <SideTable sides={shown} nameOf={nameOf} />
+      <details className="side-choice">
+        <summary>Which stand here: two to six</summary>
+        <fieldset className="what-if-choice">
+          <legend className="visually-hidden">Cut styles and forms that stand side by side</legend>
+          {sideBySide.map(({ form }) => {
+            const { id } = form
+            const isIn = ids.includes(id)
+            return (
+              <Form.Check
+                key={id}
+                id={`side-${id}`}
+                label={`${nameOf(form)}${form.kind === 'whole' ? `, ${form.article}` : ''}`}
+                checked={isIn}
+                disabled={isIn ? ids.length <= LEAST_COMPARED : ids.length >= MOST_COMPARED}
+                onChange={(event) => onChoose(event.target.checked ? [...ids, id] : ids.filter((each) => each !== id))}
+              />
+            )
+          })}
+        </fieldset>
+      </details>
     </>
   )
 }
@@ -137,15 +138,19 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
 const nameOf = (form: BuyingForm) =>
   form.kind === 'whole' ? `${form.style} · ${form.supplier}` : `${form.article}, bought ready · ${form.supplier}`
 
-/** Each cut style once, then what is bought ready. */
-function firstOfEach(candidates: readonly Candidate[]): Candidate[] {
-  const styles = new Set<string>()
-  return candidates
-    .filter(({ form }) => {
-      const key = form.kind === 'whole' ? form.style : form.article
-      if (styles.has(key)) return false
-      styles.add(key)
-      return true
-    })
-    .slice(0, MOST_COMPARED)
+/** Each cut style once, from the supplier from whom its plate costs least; what is bought ready comes in too. */
+function cheapestOfEach(sides: readonly SideBySide[]): SideBySide[] {
+  const best = new Map<string, SideBySide>()
+  for (const side of sides) {
+    const key = side.form.kind === 'whole' ? side.form.style : side.form.article
+    const known = best.get(key)
+    if (!known || costOf(side) < costOf(known)) best.set(key, side)
+  }
+  const whole = [...best.values()].filter(({ form }) => form.kind === 'whole')
+  const ready = [...best.values()].filter(({ form }) => form.kind === 'ready').slice(0, 1)
+  return [...whole.slice(0, MOST_COMPARED - ready.length), ...ready]
+}
+
+function costOf({ figures }: SideBySide): number {
+  return figures.costPerPlate ? evaluate(figures.costPerPlate.expression) : Number.POSITIVE_INFINITY
 }

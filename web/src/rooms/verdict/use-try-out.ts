@@ -6,6 +6,9 @@ import { useSearchParams } from 'react-router-dom'
 export const OPENED = 'what-if'
 export const BESIDE = 'beside'
 
+/** Changes some assumptions, by what they were a moment ago. */
+export type ChangeAssumptions = (changesOf: (before: Assumptions) => Partial<Assumptions>) => void
+
 export interface TryOut {
   /** The record as it would be, or the record itself. */
   record: FabricationRecord
@@ -18,7 +21,7 @@ export interface TryOut {
   isEdited: boolean
   /** Another one each time that fields have to be filled anew. */
   fieldsKey: string
-  change: (changes: Partial<Assumptions>) => void
+  change: ChangeAssumptions
   /** Opens a kept what-if, or the record with null; what was only typed is let go. */
   open: (id: string | null) => void
 }
@@ -31,8 +34,14 @@ export function useTryOut(record: FabricationRecord, kept: readonly WhatIf[]): T
   const opened = kept.find((each) => each.id === search.get(OPENED)) ?? null
   const own = useMemo(() => assumptionsOf(record), [record])
   const assumptions = edited ?? opened?.assumptions ?? own
-  const change = (changes: Partial<Assumptions>) =>
-    setEdited((before) => ({ ...(before ?? opened?.assumptions ?? own), ...changes }))
+  const change = useCallback<ChangeAssumptions>(
+    (changesOf) =>
+      setEdited((edits) => {
+        const before = edits ?? opened?.assumptions ?? own
+        return { ...before, ...changesOf(before) }
+      }),
+    [opened, own],
+  )
   const open = useCallback(
     (id: string | null) => {
       setEdited(null)

@@ -1,15 +1,16 @@
 import './verdict.css'
-import type { Assumptions as AssumptionsTried, FabricationState, WhatIf } from '@fleam/contract'
+import type { Assumptions as AssumptionsTried, FabricationRecord, FabricationState, WhatIf } from '@fleam/contract'
 import { documentOf, type LabourEntry } from '@fleam/core'
-import { useCallback, useMemo, useState } from 'react'
+import { type ComponentType, memo, useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useFabrication } from '../../data/queries.ts'
 import { useWhatIfs } from '../../data/what-if-queries.ts'
 import { useOutbox } from '../../outbox/page-outbox.ts'
-import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
+import { type Appraised, AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
+import { usePaused } from '../../parts/use-paused.ts'
 import { merge } from '../bench/merge.ts'
 import { Assumptions } from './assumptions.tsx'
 import { BatchSize } from './batch-size.tsx'
@@ -63,6 +64,8 @@ function VerdictRoom({ state }: { state: FabricationState }) {
     [isTried, assumptions, documentWith, recorded],
   )
   const appraised = useAppraisal(document)
+  // Draws and curves follow once the typing pauses, so that it never waits for them.
+  const settled = usePaused(useMemo(() => ({ appraised, record: tryOut.record }), [appraised, tryOut.record]))
   return (
     <AppraisedContext value={appraised}>
       <div className="room verdict">
@@ -78,13 +81,13 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         <MoneyBars />
         <BreakEvens />
         <Policies />
-        <HowSure record={tryOut.record} />
+        <Settled {...settled} of={HowSure} />
         <PilesTable />
         <div className="verdict-columns">
           <Totals />
           <Offers />
         </div>
-        <BatchSize record={tryOut.record} />
+        <Settled {...settled} of={BatchSize} />
         <PortionSpread record={record} />
         <StepWorths record={tryOut.record} />
         <Tries />
@@ -95,6 +98,21 @@ function VerdictRoom({ state }: { state: FabricationState }) {
     </AppraisedContext>
   )
 }
+
+interface SettledProps {
+  appraised: Appraised
+  record: FabricationRecord
+  of: ComponentType<{ record: FabricationRecord }>
+}
+
+/** A section that is drawn anew only when what it stands on has settled. */
+const Settled = memo(function Settled({ appraised, record, of: Section }: SettledProps) {
+  return (
+    <AppraisedContext value={appraised}>
+      <Section record={record} />
+    </AppraisedContext>
+  )
+})
 
 const isSameLabour = (one: readonly LabourEntry[], other: readonly LabourEntry[]) =>
   one.length === other.length &&

@@ -1,4 +1,12 @@
-import type { Allocation, CreditPolicy } from '@fleam/core'
+import type { Verdict } from '../comparison/index.ts'
+import type { Allocation, CreditPolicy } from '../fabrication/index.ts'
+
+export const VERDICT_WORDS: Readonly<Record<Verdict | 'none', string>> = {
+  make: 'make',
+  buy: 'buy',
+  even: 'even',
+  none: 'no verdict',
+}
 
 export const POLICY_WORDS: Readonly<Record<CreditPolicy, { name: string; means: string }>> = {
   none: { name: 'for nothing', means: 'Only portions count; trim and bones are worth nothing.' },

@@ -1,0 +1,37 @@
+import { sixChickens } from '../../test/documents.ts'
+import { appraise, evaluate, factorReach, type MoneyPartName, moneyBars } from '../index.ts'
+import { type Explanation, factorFigure, moneyPartFigure, reachFigure } from './index.ts'
+
+const document = sixChickens()
+const appraisal = appraise(document)
+const result = (explanation: Explanation | null) => evaluate((explanation as Explanation).expression)
+
+test('every part of a portion opens to what the bar shows', () => {
+  const bars = moneyBars(document, appraisal, 0)
+  const parts = [...(bars?.make.parts ?? []), ...(bars?.buy.parts ?? [])]
+  expect(parts).toHaveLength(7)
+  for (const { name, amount } of parts) {
+    expect(result(moneyPartFigure(document, appraisal, 0, name))).toBeCloseTo(amount, 9)
+  }
+  expect(moneyPartFigure(document, appraisal, 5, 'labour' as MoneyPartName)).toBeNull()
+})
+
+test('a factor for pounds times a price a pound is what a portion costs', () => {
+  const perPound = (appraisal.cost.apPricePerKg / 1000) * 453.59237
+  const factor = result(factorFigure(document, appraisal, 'supremes', 'imperial'))
+  expect(factor * perPound).toBeCloseTo(appraisal.piles[0]?.costPerPortion as number, 9)
+  expect(result(factorFigure(document, appraisal, 'supremes', 'metric'))).toBeCloseTo(
+    appraisal.piles[0]?.factorPerPortion as number,
+    12,
+  )
+})
+
+test('both ends of a reach open to themselves', () => {
+  for (const reach of factorReach(document, appraisal)) {
+    for (const end of ['from', 'to'] as const) {
+      const price = reach[end]
+      if (price === null || price <= 0) expect(reachFigure(reach, end)).toBeNull()
+      else expect(result(reachFigure(reach, end))).toBeCloseTo(price, 9)
+    }
+  }
+})

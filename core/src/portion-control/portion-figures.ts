@@ -1,0 +1,39 @@
+import { constant, type Explanation, over, times, value } from '../explanation/index.ts'
+import type { Pile } from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type PortionControl, portionsAt, TIGHTER } from './portion-control.ts'
+
+export type PortionFigure = 'capability' | 'givenAwayPerPortion' | 'givenAwayTighter'
+
+/** How a figure of portion control is worked out; null where it does not apply. */
+export function portionFigure(
+  pile: Pile,
+  costPerKg: number | null,
+  control: PortionControl,
+  figure: PortionFigure,
+): Explanation | null {
+  const { pieces = [] } = pile
+  if (figure === 'capability') {
+    const within = control.bars.length === 0 ? 0 : Math.round(control.capability * pieces.length)
+    return {
+      title: 'Within bounds',
+      quantity: 'share',
+      expression: over(value('pieces within', within, 'count'), value('pieces', pieces.length, 'count')),
+    }
+  }
+  if (control[figure] === null || costPerKg === null) return null
+  const isTighter = figure === 'givenAwayTighter'
+  const { served, over: grams } = portionsAt(pile, isTighter ? TIGHTER : 1)
+  return {
+    title: isTighter ? 'Given away by a hand twice as steady' : 'Given away with a portion',
+    quantity: 'money',
+    expression: over(
+      times(
+        over(value('grams above the target', grams, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+        value('cost per kilo', costPerKg, 'money-per-kg'),
+      ),
+      value('portions served', served, 'count'),
+    ),
+    ...(isTighter ? { note: 'Every piece half as far from the target as it is.' } : {}),
+  }
+}

@@ -1,0 +1,222 @@
+import { WHOLE_WORDS } from '@fleam/catalogue'
+import type { FabricationRecord } from '@fleam/contract'
+import {
+  appraise,
+  CREDIT_POLICIES,
+  type FabricationDocument,
+  formatFor,
+  labourMinutes,
+  leadingComparison,
+  type MoneyPart,
+  minorDigits,
+  moneyBars,
+  POLICY_WORDS,
+  roundParts,
+  VERDICT_WORDS,
+  verdictSentence,
+} from '@fleam/core'
+
+export interface SheetTable {
+  heads: string[]
+  rows: string[][]
+}
+
+export interface SheetBar {
+  name: string
+  total: string
+  parts: { words: string; share: number }[]
+}
+
+/** Everything on the page, worded; whoever draws it only has to place it. */
+export interface SheetContent {
+  title: string
+  facts: string
+  /** Said where this is not the record itself. */
+  whatIf: string | null
+  sentence: string
+  warnings: string[]
+  bars: SheetBar[]
+  turns: SheetTable
+  policies: SheetTable
+  piles: SheetTable
+  sums: SheetTable
+  rests: string
+  foot: string
+}
+
+interface SheetOptions {
+  kitchen: string
+  units: 'metric' | 'imperial'
+  /** Day on which the sheet is made. */
+  today: string
+  /** Name of the what-if whose assumptions the document has. */
+  whatIf: string | null
+}
+
+const NONE = '–'
+/** More piles than this are told in one line: the sheet is one page. */
+const MOST_PILES = 16
+const MOST_WARNINGS = 3
+
+/** The verdict as one page of words and figures, all of them of `appraise`. */
+export function sheetContent(
+  record: FabricationRecord,
+  document: FabricationDocument,
+  { kitchen, units, today, whatIf }: SheetOptions,
+): SheetContent {
+  const appraisal = appraise(document)
+  const format = formatFor(document.currency, units)
+  const maybe = (value: number | null, word: (value: number) => string) => (value === null ? NONE : word(value))
+  const at = leadingComparison(appraisal.piles, appraisal.comparisons)
+  const comparison = at === null ? undefined : appraisal.comparisons[at]
+  const sentence = verdictSentence(appraisal, record.species === null ? 'purchase' : WHOLE_WORDS[record.species])
+  const { cost, weights } = appraisal
+  const pile = appraisal.piles.find((each) => each.name === comparison?.pile)
+  const shown = appraisal.piles.slice(0, MOST_PILES)
+  const left = appraisal.piles.slice(MOST_PILES)
+  const offer = at === null ? undefined : document.offers?.[at]
+  const turn = (label: string, now: number | null, turnsAt: number | null, word: (value: number) => string) => [
+    label,
+    maybe(now, word),
+    turnsAt === null ? 'cannot' : word(turnsAt),
+  ]
+  const parts = roundParts(
+    [cost.ap, cost.labour, cost.consumables, -cost.credit],
+    minorDigits(document.currency),
+    cost.net,
+  )
+  return {
+    title: `${document.item}: ${document.style.toLowerCase()}`,
+    facts: [kitchen, record.date, record.cook, record.supplier, record.lot]
+      .filter((part): part is string => part !== null)
+      .join(' · '),
+    whatIf: whatIf === null ? null : `What if: ${whatIf}. Tried out, not the record.`,
+    sentence: sentence
+      .map((part) =>
+        part.kind === 'figure' ? maybe(part.value, (value) => format.quantity(value, part.quantity)) : part.words,
+      )
+      .join(''),
+    warnings: warningsOf(appraisal),
+    bars: barsOf(document, appraisal, at),
+    turns: {
+      heads: ['What would turn it', 'Now', 'Turns at'],
+      rows: comparison
+        ? [
+            turn('Purchase price', cost.apPricePerKg, comparison.breakEven.apPricePerKg, format.perWeight),
+            turn(
+              `The offer, per ${offer?.price.per}`,
+              offer?.price.amount ?? null,
+              comparison.breakEven.offerAmount,
+              format.money,
+            ),
+            turn('Portions from it', pile?.portions ?? null, comparison.breakEven.portions, (value) =>
+              format.quantity(value, 'count'),
+            ),
+            turn(`Yield of ${comparison.pile}`, pile?.share ?? null, comparison.breakEven.pileYield, format.share),
+            turn('Labour', labourMinutes(document.labour), comparison.breakEven.labourMinutes, (value) =>
+              format.quantity(value, 'minutes'),
+            ),
+            turn('By-products that are real', 1, comparison.breakEven.creditMultiple, format.share),
+          ]
+        : [],
+    },
+    policies: {
+      heads: ['If by-products count …', 'A portion made', 'So'],
+      rows: comparison
+        ? CREDIT_POLICIES.map((policy) => [
+            `${POLICY_WORDS[policy].name}${policy === document.creditPolicy ? ' (chosen)' : ''}`,
+            maybe(comparison.byPolicy[policy].costPerPortion, format.money),
+            VERDICT_WORDS[comparison.byPolicy[policy].verdict ?? 'none'],
+          ])
+        : [],
+    },
+    piles: {
+      heads: ['Pile', 'Weight', 'Share', 'Gives back', 'Costs', `a ${format.perWeightUnit}`, 'Portions', 'a portion'],
+      rows: [
+        ...shown.map((each) => [
+          each.name,
+          format.weight(each.weight),
+          format.share(each.share),
+          maybe(each.credit, format.money),
+          maybe(each.cost, format.money),
+          maybe(each.costPerKg, format.perWeightAmount),
+          maybe(each.portions, (value) => format.quantity(value, 'count')),
+          maybe(each.costPerPortion, format.money),
+        ]),
+        ...(left.length > 0
+          ? [
+              [
+                `${left.length} more piles`,
+                format.weight(left.reduce((sum, each) => sum + each.weight, 0)),
+                ...Array(6).fill(''),
+              ],
+            ]
+          : []),
+      ],
+    },
+    sums: {
+      heads: ['Where it went', ''],
+      rows: [
+        ...['Purchase', 'Labour', 'Bags and the like', 'By-products give back'].map((name, place) => [
+          name,
+          format.money(parts[place] || 0),
+        ]),
+        ['Net cost', format.money(cost.net)],
+        ['Portion yield', format.share(weights.portionYield)],
+        ['Drained yield', format.share(weights.drainedYield)],
+        ['Utilisation', format.share(weights.utilisation)],
+        ['Not accounted for', format.weight(weights.unaccounted)],
+      ],
+    },
+    rests: `${format.weight(document.purchase.invoiceWeight)} at ${format.money(document.purchase.price.amount)} per ${document.purchase.price.per}; ${
+      (document.labour ?? [])
+        .map(
+          (each) =>
+            `${format.quantity(each.minutes, 'minutes')} to ${each.task} at ${format.money(each.ratePerHour)} an hour`,
+        )
+        .join(', ') || 'no labour'
+    }.`,
+    foot: `Made on ${today} from record ${record.id}.`,
+  }
+}
+
+function warningsOf({ warnings }: ReturnType<typeof appraise>): string[] {
+  const shown = warnings.slice(0, MOST_WARNINGS).map((warning) => warning.message)
+  const more = warnings.length - shown.length
+  return more > 0 ? [...shown, `And ${more} more.`] : shown
+}
+
+const PART_WORDS: Readonly<Record<MoneyPart['name'], string>> = {
+  product: 'product',
+  labour: 'labour',
+  bags: 'bags',
+  'by-products': 'by-products give back',
+  price: 'price',
+  handling: 'handling',
+  rejects: 'rejects',
+}
+
+/** A portion made and bought, each part as a share of the dearer one. */
+function barsOf(document: FabricationDocument, appraisal: ReturnType<typeof appraise>, at: number | null): SheetBar[] {
+  const bars = at === null ? null : moneyBars(document, appraisal, at)
+  if (!bars) return []
+  const { money } = formatFor(document.currency, 'metric')
+  const spent = (parts: readonly MoneyPart[]) => parts.reduce((sum, part) => sum + Math.max(0, part.amount), 0)
+  const most = Math.max(spent(bars.make.parts), spent(bars.buy.parts))
+  const bar = (name: string, { parts, total }: typeof bars.make): SheetBar => {
+    const amounts = roundParts(
+      parts.map((part) => part.amount),
+      minorDigits(document.currency),
+      total,
+    )
+    return {
+      name,
+      total: money(total),
+      parts: parts.map((part, place) => ({
+        words: `${PART_WORDS[part.name]} ${money(amounts[place] as number)}`,
+        share: most > 0 ? Math.max(0, part.amount) / most : 0,
+      })),
+    }
+  }
+  return [bar('made', bars.make), bar('bought', bars.buy)]
+}
