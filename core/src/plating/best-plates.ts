@@ -1,0 +1,35 @@
+import { ANY_KIND, type PlatePiece, type PlateSet, type PlateWish, type Plating, platingOf } from './plate.ts'
+import { platePieces } from './plate-pieces.ts'
+import { possibleSets, programmeOf, type SolveProgramme, setsTaken } from './programme.ts'
+
+const SOLVER_SECONDS = 10
+
+/**
+ * Plates of any pieces where a plate may take one of several counts: most plates within the bounds, then
+ * the nearest to the target. Exact while the possible plates can be written down and solved in time; else
+ * the best of the single counts, with its own gap.
+ */
+export function bestPlates(
+  pieces: readonly PlatePiece[],
+  { low, target, high }: Pick<PlateWish, 'low' | 'target' | 'high'>,
+  counts: readonly number[],
+  solve: SolveProgramme,
+): Plating {
+  const wishOf = (count: number) => ({ pieces, plate: { low, target, high, needs: [{ kind: ANY_KIND, count }] } })
+  if (counts.length > 1) {
+    const sets: PlateSet[] = []
+    const isAll = counts.every((count) => {
+      const possible = possibleSets(wishOf(count), Number.POSITIVE_INFINITY)
+      if (possible) sets.push(...possible)
+      return possible !== null
+    })
+    const wish = wishOf(1)
+    if (isAll && sets.length === 0) return platingOf(wish, [], 0)
+    if (isAll) {
+      const answer = solve(programmeOf(wish, sets), SOLVER_SECONDS)
+      if (answer.isOptimal) return platingOf(wish, setsTaken(sets, answer), 0)
+    }
+  }
+  const [first, ...others] = counts.map((count) => platePieces(wishOf(count), solve)) as [Plating, ...Plating[]]
+  return others.reduce((best, each) => (each.plates.length > best.plates.length ? each : best), first)
+}

@@ -1,0 +1,88 @@
+import { leastDeviation } from './bounds.ts'
+import { type PlateSet, type Plating, type PlatingWish, platingOf, weightOfSet } from './plate.ts'
+import { possibleSets, programmeOf, type SolveProgramme, setsTaken } from './programme.ts'
+import { PlatingSearch } from './search.ts'
+
+/** Up to so many pieces the answer is proven. */
+const MOST_PROVEN = 60
+const SEED = 0.42
+/** Exchanges tried in a step, for each piece: some milliseconds. */
+const TRIES_A_PIECE = 300
+const STEPS = { few: 2, small: 12, large: 300 }
+/** So few pieces are proven faster than they are exchanged. */
+const FEW = 20
+const SOLVER_SECONDS = 20
+
+/**
+ * Plates made of pieces, in steps that a worker can breathe between: first an exchange search, then, for up
+ * to 60 pieces, an integer programme over every plate that could still be in a better answer.
+ */
+export class PlatingRun {
+  readonly #wish: PlatingWish
+  readonly #solve: SolveProgramme
+  readonly #search: PlatingSearch
+  readonly #steps: number
+  #done = 0
+  #plating: Plating | null = null
+
+  constructor(wish: PlatingWish, solve: SolveProgramme) {
+    this.#wish = wish
+    this.#solve = solve
+    this.#search = new PlatingSearch(wish, SEED)
+    this.#steps = wish.pieces.length <= FEW ? STEPS.few : this.#isSmall ? STEPS.small : STEPS.large
+  }
+
+  get #isSmall(): boolean {
+    return this.#wish.pieces.length <= MOST_PROVEN
+  }
+
+  /** Steps done and steps in all; it may be over sooner. */
+  get done(): number {
+    return this.#plating ? this.#steps : this.#done
+  }
+  get of(): number {
+    return this.#steps
+  }
+
+  /** The answer once it is over; null before. */
+  get plating(): Plating | null {
+    return this.#plating
+  }
+
+  step(): void {
+    if (this.#plating) return
+    this.#search.step(TRIES_A_PIECE * this.#wish.pieces.length)
+    this.#done++
+    if (this.#search.isProven) this.#plating = platingOf(this.#wish, this.#search.sets, 0)
+    else if (this.#done >= this.#steps) this.#plating = this.#isSmall ? this.#prove() : this.#withGap(this.#search.sets)
+  }
+
+  /** Solves over the plates that a better answer could hold: with as many plates, none is further off than all together. */
+  #prove(): Plating {
+    const { sets, deviation, most } = this.#search
+    const reach = sets.length === most ? deviation : Number.POSITIVE_INFINITY
+    const possible = possibleSets(this.#wish, reach)
+    if (!possible) return this.#withGap(sets)
+    if (possible.length === 0) return platingOf(this.#wish, [], 0)
+    const answer = this.#solve(programmeOf(this.#wish, possible), SOLVER_SECONDS)
+    if (answer.isOptimal) return platingOf(this.#wish, setsTaken(possible, answer), 0)
+    return this.#withGap(sets)
+  }
+
+  /** How far off the best the plates may be: plates that are missing first, then distance from the target. */
+  #withGap(sets: readonly PlateSet[]): Plating {
+    const { most } = this.#search
+    const { pieces, plate } = this.#wish
+    const missing = most > 0 ? (most - sets.length) / most : 0
+    const off = sets.reduce((sum, set) => sum + Math.abs(weightOfSet(pieces, set) - plate.target), 0)
+    const further = Math.max(0, off - leastDeviation(this.#wish, sets.length)) / Math.max(1, sets.length * plate.target)
+    return platingOf(this.#wish, sets, missing > 0 ? missing : further)
+  }
+}
+
+/** The whole answer at once. */
+export function platePieces(wish: PlatingWish, solve: SolveProgramme): Plating {
+  const run = new PlatingRun(wish, solve)
+  while (!run.plating) run.step()
+  return run.plating
+}

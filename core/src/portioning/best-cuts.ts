@@ -1,0 +1,258 @@
+import { misfits } from './fit.ts'
+import { type PlanRules, type PortionProduct, worthOf } from './product.ts'
+import type { Shape } from './profile.ts'
+
+const GRAMS_PER_KILOGRAM = 1000
+/** Between plans of equal worth the one with fewer pieces wins: each piece costs less than worth can differ by. */
+const PIECE_COST = 1e-11
+const NOT_POSSIBLE = Number.NEGATIVE_INFINITY
+
+export interface Cut {
+  /** Place of the product in the list; -1 for scrap. */
+  product: number
+  from: number
+  to: number
+}
+
+export interface CountBound {
+  product: number
+  min: number
+  /** Infinity where there is none. */
+  max: number
+}
+
+/** A piece of a product that may be cut from one place. */
+interface Option {
+  product: number
+  /** Place at which it ends, and the place from which the rest is planned: after the kerf of a saw. */
+  to: number
+  next: number
+  worth: number
+}
+
+/** Everything that can be cut from each place of a piece, worked out once. Places are numbers into `at`. */
+export interface CutGraph {
+  /** Where each place is, mm: cuts, where a saw has been, and the end. */
+  at: Float64Array
+  options: readonly (readonly Option[])[]
+  /** For each place the first one at which scrap from it may end; beyond the last where none is. */
+  scrapEnds: Int32Array
+  /** Grams from the beginning to each place. */
+  grams: Float64Array
+  /** Whether a knife may come down there, or it is the end: scrap and pieces end only there. */
+  isCut: Uint8Array
+  products: number
+}
+
+const NEAR = 1e-9
+const isNear = (a: number, b: number) => Math.abs(a - b) < 1e-6
+
+/** Builds the places of a piece and what may be cut from each. */
+export function cutGraph(shape: Shape, products: readonly PortionProduct[], rules: PlanRules): CutGraph {
+  const { step, kerf, minScrap } = rules
+  const cuts: number[] = []
+  for (let count = 0; count * step < shape.length - NEAR; count++) cuts.push(count * step)
+  const afterSaw = kerf > 0 ? cuts.slice(1).map((cut) => cut + kerf) : []
+  const sorted = [...cuts, ...afterSaw.filter((place) => place < shape.length - NEAR), shape.length].sort(
+    (a, b) => a - b,
+  )
+  const at = Float64Array.from(
+    sorted.filter((place, index) => index === 0 || !isNear(place, sorted[index - 1] as number)),
+  )
+  const end = at.length - 1
+  const isCut = Uint8Array.from(at, (place, index) =>
+    index === end || isNear(place / step, Math.round(place / step)) ? 1 : 0,
+  )
+  const grams = Float64Array.from(at, (place) => shape.weightBetween(0, place))
+  const faces = Float64Array.from(at, (place) => shape.faceAt(place))
+  const next = nextPlaces(at, kerf)
+  const thickness = shape.thicknessBetween(0, 1)
+  const measure = { at, grams, faces, isCut, next, thickness, step }
+  return {
+    at,
+    grams,
+    isCut,
+    scrapEnds: firstAtLeast(at, minScrap),
+    options: Array.from(at, (_, from) =>
+      products.flatMap((product, place) => optionsOf(product, place, from, measure)),
+    ),
+    products: products.length,
+  }
+}
+
+/** For each place the first one at least so many millimetres on; beyond the last where there is none. */
+function firstAtLeast(at: Float64Array, distance: number): Int32Array {
+  const firsts = new Int32Array(at.length)
+  let to = 0
+  for (let from = 0; from < at.length; from++) {
+    while (to < at.length && (at[to] as number) - (at[from] as number) < distance - NEAR) to++
+    firsts[from] = to
+  }
+  return firsts
+}
+
+/** For each place the one from which the rest begins when a piece ends there: a kerf on, or the end. */
+function nextPlaces(at: Float64Array, kerf: number): Int32Array {
+  const firsts = firstAtLeast(at, kerf)
+  return firsts.map((place) => Math.min(place, at.length - 1))
+}
+
+interface Measures {
+  at: Float64Array
+  grams: Float64Array
+  faces: Float64Array
+  isCut: Uint8Array
+  next: Int32Array
+  /** Thickness as cut of one millimetre along the piece. */
+  thickness: number
+  step: number
+}
+
+/** Pieces of one product from one place: they grow heavier with their end, so that one pass finds them. */
+function optionsOf(product: PortionProduct, place: number, from: number, measures: Measures): Option[] {
+  const { at, grams, faces, isCut, next, thickness, step } = measures
+  const layers = product.folded ? 2 : 1
+  const options: Option[] = []
+  for (let to = from + 1; to < at.length; to++) {
+    const weight = (grams[to] as number) - (grams[from] as number)
+    if (weight > product.high + NEAR) break
+    if (weight < product.low - NEAR || isCut[to] === 0) continue
+    const piece = {
+      from: at[from] as number,
+      to: at[to] as number,
+      weight,
+      thickness: (((at[to] as number) - (at[from] as number)) * thickness) / layers,
+      faces: [(faces[from] as number) * Math.sqrt(layers), (faces[to] as number) * Math.sqrt(layers)] as const,
+    }
+    if (misfits(piece, product, step).length > 0) continue
+    options.push({ product: place, to, next: next[to] as number, worth: worthOf(product, weight) })
+  }
+  return options
+}
+
+export interface BestCuts {
+  cuts: Cut[]
+  /** Score of the cuts at the scrap's value, pieces' cost taken off. */
+  score: number
+}
+
+/** Places × states beyond which the memory of a page would not do. */
+const MOST_CELLS = 30_000_000
+
+/**
+ * The cuts that bring most, exactly: dynamic programming from the far end over places and over the counts
+ * of the products that are `bounded`. Null where the bounds cannot be met together. Throws a RangeError
+ * where so many counts are bounded that they cannot be told apart in memory.
+ */
+export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly CountBound[]): BestCuts | null {
+  const states = countStates(bounded, graph.products)
+  const { count, after } = states
+  const places = graph.at.length
+  const end = places - 1
+  if (places * count > MOST_CELLS) throw new RangeError('Too many products have a least or a greatest number')
+  // Best of the rest from a place in a state: with anything next, and with a piece (or the end) next.
+  const any = new Float64Array(places * count).fill(NOT_POSSIBLE)
+  const pieceFirst = new Float64Array(places * count).fill(NOT_POSSIBLE)
+  const chosen = new Int32Array(places * count).fill(-1)
+  const scrapTo = new Int32Array(places * count).fill(-1)
+  const perGram = scrapPerKg / GRAMS_PER_KILOGRAM
+  // Where scrap that has begun would best end, for each state, among the places that are far enough by now.
+  const bestEnd = new Int32Array(count).fill(-1)
+  const bestScore = new Float64Array(count).fill(NOT_POSSIBLE)
+  let passed = places
+  for (let state = 0; state < count; state++) {
+    if (states.isMet(state)) any[end * count + state] = pieceFirst[end * count + state] = 0
+  }
+  for (let place = end - 1; place >= 0; place--) {
+    const firstEnd = graph.scrapEnds[place] as number
+    while (passed > firstEnd) {
+      passed--
+      if (graph.isCut[passed] === 0) continue
+      const grams = perGram * (graph.grams[passed] as number)
+      for (let state = 0; state < count; state++) {
+        const score = (pieceFirst[passed * count + state] as number) + grams
+        if (score > (bestScore[state] as number)) {
+          bestScore[state] = score
+          bestEnd[state] = passed
+        }
+      }
+    }
+    const options = graph.options[place] as readonly Option[]
+    for (let which = 0; which < options.length; which++) {
+      const { product, next, worth } = options[which] as Option
+      const nextState = after[product] as Int32Array
+      const gain = worth - PIECE_COST
+      for (let state = 0; state < count; state++) {
+        const then = nextState[state] as number
+        if (then < 0) continue
+        const score = gain + (any[next * count + then] as number)
+        if (score > (pieceFirst[place * count + state] as number)) {
+          pieceFirst[place * count + state] = score
+          chosen[place * count + state] = which
+        }
+      }
+    }
+    const gramsHere = perGram * (graph.grams[place] as number)
+    for (let state = 0; state < count; state++) {
+      const here = place * count + state
+      const scrapped = (bestScore[state] as number) - gramsHere
+      if (scrapped > (pieceFirst[here] as number)) {
+        any[here] = scrapped
+        scrapTo[here] = bestEnd[state] as number
+      } else any[here] = pieceFirst[here] as number
+    }
+  }
+  if (any[0] === NOT_POSSIBLE) return null
+  return { cuts: follow(graph, states, chosen, scrapTo), score: any[0] as number }
+}
+
+/** Reads the chosen cuts back, from the beginning of the piece. */
+function follow(graph: CutGraph, { count, after }: CountStates, chosen: Int32Array, scrapTo: Int32Array): Cut[] {
+  const cuts: Cut[] = []
+  const end = graph.at.length - 1
+  let [place, state, isAfterScrap] = [0, 0, false]
+  while (place !== end) {
+    const here = place * count + state
+    const from = graph.at[place] as number
+    const scrapEnd = scrapTo[here] as number
+    if (scrapEnd >= 0 && !isAfterScrap) {
+      cuts.push({ product: -1, from, to: graph.at[scrapEnd] as number })
+      place = scrapEnd
+      isAfterScrap = true
+      continue
+    }
+    const option = graph.options[place]?.[chosen[here] as number] as Option
+    cuts.push({ product: option.product, from, to: graph.at[option.to] as number })
+    state = after[option.product]?.[state] as number
+    place = option.next
+    isAfterScrap = false
+  }
+  return cuts
+}
+
+interface CountStates {
+  count: number
+  /** For each product the state after one more of it; -1 where that is one too many. */
+  after: Int32Array[]
+  isMet: (state: number) => boolean
+}
+
+/** How many of each bounded product have been cut, as one number; counts beyond what matters are not told apart. */
+function countStates(bounded: readonly CountBound[], products: number): CountStates {
+  let count = 1
+  const bounds = bounded.map((bound) => {
+    const size = (Number.isFinite(bound.max) ? bound.max : bound.min) + 1
+    const stride = count
+    count *= size
+    return { ...bound, size, stride, of: (state: number) => Math.floor(state / stride) % size }
+  })
+  const after = Array.from({ length: products }, (_, product) => {
+    const bound = bounds.find((each) => each.product === product)
+    return Int32Array.from({ length: count }, (_each, state) => {
+      if (!bound) return state
+      if (bound.of(state) + 1 < bound.size) return state + bound.stride
+      return Number.isFinite(bound.max) ? -1 : state
+    })
+  })
+  return { count, after, isMet: (state) => bounds.every((bound) => bound.of(state) >= bound.min) }
+}

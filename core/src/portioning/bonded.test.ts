@@ -1,0 +1,46 @@
+import { bondedPiece } from './bonded.ts'
+import { type Piece, pieceFromTemplate, planBonded, shapeOf } from './index.ts'
+
+const loin = (weight = 1900, length = 450): Piece =>
+  pieceFromTemplate(
+    {
+      stations: [
+        { at: 0, girth: 210 },
+        { at: 0.3, girth: 250 },
+        { at: 0.7, girth: 210 },
+        { at: 1, girth: 90 },
+      ],
+      roundness: 0.75,
+      density: 1.06,
+    },
+    weight,
+    length,
+  )
+
+test('two pieces head to tail weigh as much as both, and areas add where they lie beside each other', () => {
+  const [first, second] = [loin(), loin(1700, 420)]
+  const log = bondedPiece([first, second], 300)
+  expect(log.length).toBe(570)
+  expect(log.weight).toBe(3600)
+  const shape = shapeOf(log)
+  expect(shape.weightBetween(0, log.length)).toBeCloseTo(3600, 6)
+  expect(shape.areaAt(300)).toBeGreaterThan(shapeOf(first).areaAt(300) * 1.3)
+  // Where the first lies alone the log is the first.
+  expect(shape.areaAt(100)).toBeCloseTo(shapeOf(first).areaAt(100), 6)
+})
+
+test('an even log gives portions of one size, with enzyme, film and labour in the sum', () => {
+  const products = [{ name: 'steak', target: 220, low: 205, high: 240, minThickness: 20, minFace: 70, value: 12 }]
+  const plan = planBonded({
+    pieces: [loin(), loin()],
+    products,
+    scrap: { valuePerKg: 10 },
+    costs: { enzymeShare: 0.01, enzymePerKg: 80, film: 0.5, minutes: 30, wagePerHour: 20 },
+  })
+  expect(plan.extraPortions).toBeGreaterThan(0)
+  expect(plan.enzymeGrams).toBeCloseTo(38, 9)
+  expect(plan.cost.total).toBeCloseTo(3.04 + 0.5 + 10, 9)
+  const alone = plan.alone[0].value + plan.alone[1].value
+  expect(plan.gain).toBeCloseTo(plan.bonded.value - plan.cost.total - alone, 9)
+  for (const piece of plan.bonded.pieces) expect(piece.weight).toBeLessThanOrEqual(240 + 1e-9)
+})

@@ -1,0 +1,25 @@
+export type { BondedCosts, BondedPlan, BondedWish } from './bonded.ts'
+export { DEFAULT_BONDED_COSTS, planBonded } from './bonded.ts'
+export type { NextCut, TakenCut } from './closed-loop.ts'
+export { afterCut, nextCut } from './closed-loop.ts'
+export type { CutPiece, MisfitReason } from './fit.ts'
+export { measurePiece, misfits } from './fit.ts'
+export type { MeasuringWay, ShapeTemplate } from './measuring.ts'
+export {
+  howFarOff,
+  largestArea,
+  MEASURING_WAYS,
+  pieceFromGirths,
+  pieceFromOutline,
+  pieceFromTemplate,
+  weightAgainstMeasures,
+} from './measuring.ts'
+export type { PortionPlan, PortionWish } from './plan.ts'
+export { planPortions } from './plan.ts'
+export type { PlanRules, PortionProduct, ScrapWish } from './product.ts'
+export { DEFAULT_PLAN_RULES } from './product.ts'
+export type { Piece, Shape, Station } from './profile.ts'
+export { areaOf, faceOf, girthOf, shapeOf } from './profile.ts'
+export type { Rack, RackPlan, RackPortion, RackStyle, RackWish, RibRef } from './rack.ts'
+export { RACK_STYLES, ribWeights } from './rack.ts'
+export { planRacks } from './rack-plan.ts'

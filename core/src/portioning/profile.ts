@@ -1,0 +1,96 @@
+/** A measured place along a piece: its girth, or width and height of an ellipse, or the area itself. */
+export type Station =
+  | { at: number; girth: number }
+  | { at: number; width: number; height: number }
+  | { at: number; area: number }
+
+/** A piece of meat or fish laid out along its length: millimetres from one end, grams in all. */
+export interface Piece {
+  weight: number
+  length: number
+  /** Stations in increasing order, the first at 0 and the last at `length`. */
+  profile: readonly Station[]
+  /** Angle between the blade and a square cut, degrees, 0 up to but not 90; 0 where not given. */
+  biasAngle?: number | undefined
+}
+
+/** Area of a station, mm². */
+export function areaOf(station: Station): number {
+  if ('area' in station) return station.area
+  if ('girth' in station) return station.girth ** 2 / (4 * Math.PI)
+  return (Math.PI * station.width * station.height) / 4
+}
+
+/** Diameter of a circle of an area, mm: how wide a face looks on the plate. */
+export const faceOf = (area: number): number => 2 * Math.sqrt(area / Math.PI)
+
+/** Girth of a circle of an area, mm. */
+export const girthOf = (area: number): number => Math.sqrt(4 * Math.PI * area)
+
+export interface Shape {
+  length: number
+  weight: number
+  /** Area as measured at `at`, mm². */
+  areaAt: (at: number) => number
+  /** Face of a cut at `at`, mm, with the bias of the blade. */
+  faceAt: (at: number) => number
+  /** Grams between two places. */
+  weightBetween: (from: number, to: number) => number
+  /** Thickness of what lies between two places, mm, measured as it is cut. */
+  thicknessBetween: (from: number, to: number) => number
+}
+
+const RADIANS = Math.PI / 180
+
+/**
+ * The shape of a piece: area is linear between stations, and weight follows area, so that no density is
+ * needed. A blade at an angle leaves the weight and makes faces larger and slices longer.
+ */
+export function shapeOf({ weight, length, profile, biasAngle = 0 }: Piece): Shape {
+  const places = profile.map((station) => station.at)
+  const areas = profile.map(areaOf)
+  const sums = [0]
+  for (let at = 1; at < places.length; at++) {
+    const width = (places[at] as number) - (places[at - 1] as number)
+    const mean = ((areas[at] as number) + (areas[at - 1] as number)) / 2
+    sums.push((sums[at - 1] as number) + mean * width)
+  }
+  const total = sums.at(-1) as number
+  const tilt = Math.cos(biasAngle * RADIANS)
+  const stretchAt = (at: number) => {
+    let stretch = places.findIndex((place) => place > at) - 1
+    if (stretch < 0) stretch = places.length - 2
+    return stretch
+  }
+  const areaAt = (at: number) => {
+    const stretch = stretchAt(at)
+    const [from, to] = [places[stretch] as number, places[stretch + 1] as number]
+    const [low, high] = [areas[stretch] as number, areas[stretch + 1] as number]
+    return low + ((high - low) * (at - from)) / (to - from)
+  }
+  const volumeTo = (at: number) => {
+    const stretch = stretchAt(at)
+    const from = places[stretch] as number
+    return (sums[stretch] as number) + (((areas[stretch] as number) + areaAt(at)) / 2) * (at - from)
+  }
+  return {
+    length,
+    weight,
+    areaAt,
+    faceAt: (at) => faceOf(areaAt(at) / tilt),
+    weightBetween: (from, to) => (weight * (volumeTo(to) - volumeTo(from))) / total,
+    thicknessBetween: (from, to) => (to - from) / tilt,
+  }
+}
+
+const CUBIC_MM_PER_CUBIC_CM = 1000
+
+/** Grams that a piece would weigh by its measures alone; `density` in g/cm³. Only to see whether a weight can be. */
+export function weightByMeasures({ profile }: Pick<Piece, 'profile'>, density: number): number {
+  let volume = 0
+  for (let at = 1; at < profile.length; at++) {
+    const [one, other] = [profile[at - 1] as Station, profile[at] as Station]
+    volume += ((areaOf(one) + areaOf(other)) / 2) * (other.at - one.at)
+  }
+  return (volume / CUBIC_MM_PER_CUBIC_CM) * density
+}

@@ -1,0 +1,76 @@
+import { bestPlates, type SolveProgramme } from '../plating/index.ts'
+import { gradedBoundaries } from './graded.ts'
+import {
+  isBetter,
+  type RackPlan,
+  type RackPortion,
+  type RackWish,
+  type RibRef,
+  rackPortionWeight,
+  ribWeights,
+  scoreOf,
+  spreadOf,
+  straightBoundaries,
+} from './rack.ts'
+
+const COUNTS = [1, 2, 3] as const
+
+/** Where to cut racks, or which ribs go on one plate, for the wished portions; several racks are solved together. */
+export function planRacks(wish: RackWish, solve: SolveProgramme): RackPlan {
+  const counts = wish.perPortion === 'any' ? COUNTS : [wish.perPortion]
+  if (wish.style === 'pairs') return platedPlan(wish, counts, solve)
+  const [first, ...others] = counts.map((count) => runsPlan(wish, count, wish.style === 'graded')) as [
+    RackPlan,
+    ...RackPlan[],
+  ]
+  const score = (plan: RackPlan) => scoreOf(weightsOf(plan), wish)
+  return others.reduce((best, plan) => (isBetter(score(plan), score(best)) ? plan : best), first)
+}
+
+const weightsOf = ({ portions }: RackPlan) => portions.map((portion) => portion.weight)
+
+/** Equal runs of ribs from the loin end of each rack, straight or with the blade at an angle in the gaps. */
+function runsPlan({ racks }: RackWish, perPortion: number, isGraded: boolean): RackPlan {
+  const portionsAt = (boundaries: readonly (readonly number[])[]): RackPortion[] =>
+    racks.flatMap((rack, at) => {
+      const places = boundaries[at] as readonly number[]
+      return places.slice(1).map((to, run) => ({
+        bones: Array.from({ length: perPortion }, (_, rib): RibRef => [at, run * perPortion + rib]),
+        weight: rackPortionWeight(rack, places[run] as number, to),
+      }))
+    })
+  const straight = racks.map((rack) => straightBoundaries(rack, perPortion))
+  const boundaries = isGraded ? gradedBoundaries(racks, perPortion) : straight
+  const portions = portionsAt(boundaries)
+  const cut = new Set(portions.flatMap(({ bones }) => bones.map(String)))
+  return {
+    portions,
+    boundaries,
+    spread: spreadOf(portions.map((portion) => portion.weight)),
+    spreadStraight: spreadOf(portionsAt(straight).map((portion) => portion.weight)),
+    left: ribsOf(racks).filter((rib) => !cut.has(String(rib))),
+  }
+}
+
+const ribsOf = (racks: RackWish['racks']): RibRef[] =>
+  racks.flatMap(({ bones }, rack) => Array.from({ length: bones }, (_, rib): RibRef => [rack, rib]))
+
+/** Single ribs put together on plates of so many of them, not necessarily neighbours. */
+function platedPlan(wish: RackWish, counts: readonly number[], solve: SolveProgramme): RackPlan {
+  const { racks } = wish
+  const ribs = ribsOf(racks)
+  const weights = racks.flatMap(ribWeights)
+  const pieces = weights.map((weight, at) => ({ id: String(at), weight, kind: 'rib' }))
+  const { plates, left } = bestPlates(pieces, wish, counts, solve)
+  const ribOf = (id: string) => ribs[Number(id)] as RibRef
+  const portions = plates.map(({ ids, weight }) => ({ bones: ids.map(ribOf), weight }))
+  const ribsOnPlate =
+    portions.length === 0 ? 1 : Math.round(portions.flatMap(({ bones }) => bones).length / portions.length)
+  return {
+    portions,
+    boundaries: racks.map((rack) => straightBoundaries(rack, 1)),
+    spread: spreadOf(portions.map((portion) => portion.weight)),
+    spreadStraight: runsPlan(wish, Math.max(1, ribsOnPlate), false).spread,
+    left: left.map(ribOf),
+  }
+}

@@ -1,0 +1,84 @@
+/** A rack of ribs: `eye` is the relative size of the eye at each rib, from the loin end. Weights in grams. */
+export interface Rack {
+  weight: number
+  bones: number
+  boneWeight: number
+  eye: readonly number[]
+}
+
+export const RACK_STYLES = ['straight', 'graded', 'pairs'] as const
+export type RackStyle = (typeof RACK_STYLES)[number]
+
+export interface RackWish {
+  racks: readonly Rack[]
+  target: number
+  low: number
+  high: number
+  /** Ribs in a portion; `any` to try one, two and three. */
+  perPortion: 1 | 2 | 3 | 'any'
+  style: RackStyle
+}
+
+/** Rack and rib, both counted from zero, from the loin end. */
+export type RibRef = [rack: number, rib: number]
+
+export interface RackPortion {
+  bones: RibRef[]
+  weight: number
+}
+
+export interface RackPlan {
+  portions: RackPortion[]
+  /** For each rack the places of its cuts in units of one rib and its gap. */
+  boundaries: number[][]
+  /** Heaviest less lightest; null without portions. */
+  spread: number | null
+  /** The same cut straight, with as many ribs in a portion. */
+  spreadStraight: number | null
+  /** Ribs that are in no portion. */
+  left: RibRef[]
+}
+
+/** Grams of meat from the loin end to a place in units, spread evenly over each unit. */
+export function meatTo({ weight, boneWeight, eye }: Rack, place: number): number {
+  const total = eye.reduce((sum, each) => sum + each, 0)
+  const meat = weight - boneWeight
+  const whole = Math.min(eye.length, Math.floor(place))
+  const before = eye.slice(0, whole).reduce((sum, each) => sum + each, 0)
+  const part = whole < eye.length ? (eye[whole] as number) * (place - whole) : 0
+  return (meat * (before + part)) / total
+}
+
+/** Grams of the portion between two boundaries; a rib's bone goes with the unit whose middle lies between them. */
+export function rackPortionWeight(rack: Rack, from: number, to: number): number {
+  const ribs = Math.round(to) - Math.round(from)
+  return meatTo(rack, to) - meatTo(rack, from) + (rack.boneWeight / rack.bones) * ribs
+}
+
+/** Weight of each rib with its bone, cut straight. */
+export const ribWeights = (rack: Rack): number[] =>
+  Array.from({ length: rack.bones }, (_, rib) => rackPortionWeight(rack, rib, rib + 1))
+
+/** Straight boundaries of equal runs, from the loin end; odd ribs stay beyond the last. */
+export const straightBoundaries = ({ bones }: Rack, perPortion: number): number[] =>
+  Array.from({ length: Math.floor(bones / perPortion) + 1 }, (_, at) => at * perPortion)
+
+/** How far portions are from what is wanted: how many are out of bounds, then how far from the target. */
+export interface RackScore {
+  within: number
+  deviation: number
+}
+
+export function scoreOf(
+  weights: readonly number[],
+  { low, high, target }: Pick<RackWish, 'low' | 'high' | 'target'>,
+): RackScore {
+  const inside = weights.filter((weight) => weight >= low - 1e-9 && weight <= high + 1e-9)
+  return { within: inside.length, deviation: weights.reduce((sum, weight) => sum + Math.abs(weight - target), 0) }
+}
+
+export const isBetter = (one: RackScore, other: RackScore): boolean =>
+  one.within > other.within || (one.within === other.within && one.deviation < other.deviation - 1e-9)
+
+export const spreadOf = (weights: readonly number[]): number | null =>
+  weights.length === 0 ? null : Math.max(...weights) - Math.min(...weights)

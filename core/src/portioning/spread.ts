@@ -1,0 +1,38 @@
+import { summarise } from '../statistics/index.ts'
+import type { PlannedPiece } from './fit.ts'
+import type { PortionProduct } from './product.ts'
+
+/** How the pieces of one product differ, and what that costs. */
+export interface ProductSpread {
+  product: string
+  count: number
+  mean: number
+  /** Sample standard deviation; null for a single piece. */
+  sd: number | null
+  lightest: number
+  heaviest: number
+  /** Grams above what is paid for, of all pieces together, and what they are worth as product. */
+  givenAwayGrams: number
+  givenAway: number
+}
+
+/** Spread of the pieces of each product that was cut. One cut by thickness is measured against its own mean. */
+export function spreadsOf(products: readonly PortionProduct[], pieces: readonly PlannedPiece[]): ProductSpread[] {
+  return products.flatMap((product) => {
+    const weights = pieces.filter((piece) => piece.product === product.name).map((piece) => piece.weight)
+    const { mean, sd } = summarise(weights)
+    if (mean === null) return []
+    const paid = product.targetThickness === undefined ? product.target : mean
+    const givenAwayGrams = weights.reduce((sum, weight) => sum + Math.max(0, weight - paid), 0)
+    return {
+      product: product.name,
+      count: weights.length,
+      mean,
+      sd,
+      lightest: Math.min(...weights),
+      heaviest: Math.max(...weights),
+      givenAwayGrams,
+      givenAway: givenAwayGrams * (product.value / paid),
+    }
+  })
+}
