@@ -25,6 +25,8 @@ export type {
   StylePile,
 } from './schema.ts'
 export { DRAWINGS } from './schema.ts'
+export type { ItemShape } from './shapes.ts'
+export { SHAPES, shapeOfItem, USUAL_RACK } from './shapes.ts'
 export type { KeepingTime, KeptKind } from './storage.ts'
 export { keepingOf } from './storage.ts'
 export { WHOLE_WORDS } from './whole-words.ts'

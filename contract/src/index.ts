@@ -73,6 +73,8 @@ export {
 } from './kitchen.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
+export { plating, platingWish } from './plating.ts'
+export { bondedPlan, bondedWish, portionPlan, portionWish, rackPlan, rackWish } from './portioning.ts'
 export type { PriceColumn, PriceMapping } from './price-columns.ts'
 export { guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './price-columns.ts'
 export type { NumberedLine, PriceList, PriceTable } from './price-list.ts'
@@ -109,3 +111,4 @@ export {
 } from './style.ts'
 export type { Assumptions, WhatIf } from './what-if.ts'
 export { whatIf, whatIfs } from './what-if.ts'
+export type { Work, WorkName } from './work.ts'

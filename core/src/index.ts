@@ -166,7 +166,7 @@ export {
   testsToSettle,
 } from './forecasting/index.ts'
 export type { PlatePiece, PlateWish, Plating, PlatingWish, ProgrammeAnswer, SolveProgramme } from './plating/index.ts'
-export { PlatingRun, platePieces } from './plating/index.ts'
+export { PlatingRun, platePieces, solveWith } from './plating/index.ts'
 export type { PortionControl, PortionFigure } from './portion-control/index.ts'
 export { givenAwayAWeek, portionControl, portionFigure, servedWeight } from './portion-control/index.ts'
 export type {
@@ -174,6 +174,8 @@ export type {
   BondedPlan,
   BondedWish,
   CutPiece,
+  JudgedCuts,
+  JudgedPart,
   MeasuringWay,
   MisfitReason,
   NextCut,
@@ -202,6 +204,7 @@ export {
   faceOf,
   girthOf,
   howFarOff,
+  judgeCuts,
   largestArea,
   MEASURING_WAYS,
   measurePiece,
@@ -213,6 +216,7 @@ export {
   planBonded,
   planPortions,
   planRacks,
+  planVariants,
   RACK_STYLES,
   ribWeights,
   shapeOf,

@@ -7,6 +7,7 @@ import { appraisalRoutes } from './appraisal/routes.ts'
 import { priceListRoutes } from './buying/price-list-routes.ts'
 import { buyingRoutes } from './buying/routes.ts'
 import { cautionRoutes } from './cautions/routes.ts'
+import { Compute } from './compute/compute.ts'
 import { containerRoutes } from './containers/routes.ts'
 import { readingRoutes } from './fabrication/reading-routes.ts'
 import { type Clock, fabricationRoutes } from './fabrication/routes.ts'
@@ -17,6 +18,8 @@ import { answerWithProblems } from './http/problems.ts'
 import { withSchemas } from './http/schemas.ts'
 import { secureAnswer } from './http/security.ts'
 import { kitchenRoutes } from './kitchen/routes.ts'
+import { platingRoutes } from './plating/routes.ts'
+import { portioningRoutes } from './portioning/routes.ts'
 import { receivingRoutes } from './receiving/routes.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
@@ -59,6 +62,8 @@ export async function buildApp({
     transform: createJsonSchemaTransform({ skipList: ['/api/openapi.json'] }),
     transformObject: jsonSchemaTransformObject,
   })
+  const compute = new Compute()
+  app.addHook('onClose', () => compute.close())
   // Weighing comes first: what it needs is answered without the extras that larger answers get.
   await app.register(async (scope) => {
     const server = withSchemas(scope)
@@ -84,6 +89,8 @@ export async function buildApp({
     forecastingRoutes(server, database, clock)
     whatIfRoutes(server, database)
     sheetRoutes(server, database, clock)
+    portioningRoutes(server, compute)
+    platingRoutes(server, compute)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

@@ -10,6 +10,24 @@ export interface ProgrammeAnswer {
 /** Solves an integer programme written in the LP file format, within so many seconds. */
 export type SolveProgramme = (programme: string, seconds: number) => ProgrammeAnswer
 
+interface Solver {
+  solve: (
+    programme: string,
+    options: { mip_rel_gap: number; time_limit: number },
+  ) => { Status: string; Columns: Readonly<Record<string, object>> }
+}
+
+/** A loaded solver as this module asks for it: to the proven best, or to the end of its time. */
+export const solveWith =
+  (solver: Solver): SolveProgramme =>
+  (programme, seconds) => {
+    const { Status, Columns } = solver.solve(programme, { mip_rel_gap: 0, time_limit: seconds })
+    const values = new Map(
+      Object.entries(Columns).map(([name, column]) => [name, 'Primal' in column ? Number(column.Primal) : 0]),
+    )
+    return { isOptimal: Status === 'Optimal', values }
+  }
+
 /** More plates than this are not written down as a programme. */
 const MOST_SETS = 20_000
 

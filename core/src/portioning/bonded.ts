@@ -24,7 +24,7 @@ export const DEFAULT_BONDED_COSTS: BondedCosts = {
 
 export interface BondedWish extends Omit<PortionWish, 'piece'> {
   pieces: readonly [Piece, Piece]
-  costs?: Partial<BondedCosts> | undefined
+  costs?: { [K in keyof BondedCosts]?: BondedCosts[K] | undefined } | undefined
 }
 
 export interface BondedPlan {
@@ -88,8 +88,16 @@ const COARSE = 4
 const LEAST_OVERLAP = 0.3
 
 /** The overlap that gives most full portions, then most value, and whether bonding pays against both pieces alone. */
-export function planBonded({ pieces, costs, ...wish }: BondedWish): BondedPlan {
-  const { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours } = { ...DEFAULT_BONDED_COSTS, ...costs }
+export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedPlan {
+  const usual = DEFAULT_BONDED_COSTS
+  const {
+    enzymeShare = usual.enzymeShare,
+    enzymePerKg = usual.enzymePerKg,
+    film = usual.film,
+    minutes = usual.minutes,
+    wagePerHour = usual.wagePerHour,
+    settingHours = usual.settingHours,
+  } = costs
   const shorter = Math.min(pieces[0].length, pieces[1].length)
   let best: { overlap: number; full: number; value: number } | null = null
   const coarse = Math.max(wish.step ?? 1, COARSE)

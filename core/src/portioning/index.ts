@@ -4,6 +4,8 @@ export type { NextCut, TakenCut } from './closed-loop.ts'
 export { afterCut, nextCut } from './closed-loop.ts'
 export type { CutPiece, MisfitReason } from './fit.ts'
 export { measurePiece, misfits } from './fit.ts'
+export type { JudgedCuts, JudgedPart, PlanVariant } from './judge.ts'
+export { judgeCuts, planVariants } from './judge.ts'
 export type { MeasuringWay, ShapeTemplate } from './measuring.ts'
 export {
   howFarOff,

@@ -3,7 +3,9 @@ import type { FastifyReply, FastifyRequest } from 'fastify'
 /** What the pages may load: their own server, and drawings inside them. */
 export const PAGE_POLICY = {
   defaultSrc: ["'self'"],
-  imgSrc: ["'self'", 'data:'],
+  // The solver of integer programmes is compiled from our own server's bytes.
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
   styleSrc: ["'self'", "'unsafe-inline'"],
   // A kitchen's server speaks plain HTTP on its own network.
   upgradeInsecureRequests: null,

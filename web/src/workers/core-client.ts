@@ -1,3 +1,4 @@
+import type { Work, WorkName } from '@fleam/contract'
 import type { Forecast } from '@fleam/core'
 import type { PriceListPreview, WorkerReply, WorkerRequest } from './protocol.ts'
 import { startWorker } from './start-worker.ts'
@@ -61,4 +62,14 @@ export async function readPriceListAside(
 /** Draws a forecast in the worker, telling how far it is. */
 export async function forecastAside(wish: WishOf<'forecast'>, options: AskOptions): Promise<Forecast> {
   return (await ask('forecast', { type: 'forecast', ...wish }, options)).forecast
+}
+
+/** Works something out in the worker: cuts, racks, a bonded log, plates. */
+export async function workAside<N extends WorkName>(
+  name: N,
+  wish: Work[N]['wish'],
+  options: AskOptions = {},
+): Promise<Work[N]['answer']> {
+  const asked = { type: 'work', name, wish } as Wish<WorkerRequest>
+  return (await ask('worked', asked, options)).answer as Work[N]['answer']
 }

@@ -1,5 +1,14 @@
 import { readPriceList } from '@fleam/contract'
-import { ForecastRun, forecastOf } from '@fleam/core'
+import {
+  ForecastRun,
+  forecastOf,
+  type Plating,
+  PlatingRun,
+  type PlatingWish,
+  planBonded,
+  planPortions,
+  planRacks,
+} from '@fleam/core'
 import type { WorkerReply, WorkerRequest } from './protocol.ts'
 
 type RequestOf<T extends WorkerRequest['type']> = Extract<WorkerRequest, { type: T }>
@@ -27,6 +36,33 @@ async function forecast({ id, model, spreads, draws, seed }: RequestOf<'forecast
   tell({ id, type: 'forecast', forecast: forecastOf(model, spreads, run.savings) })
 }
 
+/** The solver is large: it is fetched when plates are first asked for. */
+const loadSolver = async () => (await import('./load-solver.ts')).loadSolver()
+
+async function answerTo(request: RequestOf<'work'>): Promise<unknown> {
+  switch (request.name) {
+    case 'portion-plan':
+      return planPortions(request.wish)
+    case 'bonded-plan':
+      return planBonded(request.wish)
+    case 'rack-plan':
+      return planRacks(request.wish, await loadSolver())
+    case 'plating':
+      return plate(request.id, request.wish)
+  }
+}
+
+async function plate(id: number, wish: PlatingWish): Promise<Plating | null> {
+  const run = new PlatingRun(wish, await loadSolver())
+  while (!run.plating) {
+    run.step()
+    tell({ id, type: 'progress', done: run.done, of: run.of })
+    await breathe()
+    if (cancelled.delete(id)) return null
+  }
+  return run.plating
+}
+
 /** Serves what takes longer than a frame, so that the page never waits for it. */
 async function serve(request: WorkerRequest): Promise<void> {
   switch (request.type) {
@@ -34,6 +70,10 @@ async function serve(request: WorkerRequest): Promise<void> {
       return preview(request)
     case 'forecast':
       return forecast(request)
+    case 'work': {
+      const answer = await answerTo(request)
+      return answer === null ? undefined : tell({ id: request.id, type: 'worked', answer })
+    }
     case 'cancel':
       cancelled.add(request.id)
   }

@@ -1,4 +1,4 @@
-import type { PriceIssue, PriceListContext, PriceListLine, PriceMapping } from '@fleam/contract'
+import type { PriceIssue, PriceListContext, PriceListLine, PriceMapping, Work, WorkName } from '@fleam/contract'
 import type { Forecast, ForecastModel, Spreads } from '@fleam/core'
 
 /** What the page asks of the worker: each request has a number, and its answers the same. */
@@ -13,6 +13,7 @@ export type WorkerRequest =
       shown: number
     }
   | { id: number; type: 'forecast'; model: ForecastModel; spreads: Spreads; draws: number; seed: number }
+  | { [N in WorkName]: { id: number; type: 'work'; name: N; wish: Work[N]['wish'] } }[WorkName]
   /** Nobody waits for that answer any more. */
   | { id: number; type: 'cancel' }
 
@@ -26,4 +27,5 @@ export type WorkerReply =
   | { id: number; type: 'price-list'; preview: PriceListPreview }
   | { id: number; type: 'progress'; done: number; of: number }
   | { id: number; type: 'forecast'; forecast: Forecast }
+  | { id: number; type: 'worked'; answer: unknown }
   | { id: number; type: 'failed'; message: string }

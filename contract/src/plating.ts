@@ -1,0 +1,46 @@
+import type { Plating, PlatingWish } from '@fleam/core'
+import { z } from 'zod'
+import { grams, name, positiveCount, positiveGrams } from './numbers.ts'
+
+const MOST_PIECES = 600
+const MOST_ON_PLATE = 12
+
+const needs = z
+  .array(z.strictObject({ kind: name, count: positiveCount.max(MOST_ON_PLATE) }))
+  .min(1)
+  .max(MOST_ON_PLATE)
+
+/** Pieces that were weighed, and what one plate takes of them. */
+export const platingWish = z
+  .strictObject({
+    pieces: z.array(z.strictObject({ id: name, weight: positiveGrams, kind: name })).max(MOST_PIECES),
+    plate: z.strictObject({ low: grams, target: positiveGrams, high: positiveGrams, needs }),
+  })
+  .superRefine(({ pieces, plate }, context) => {
+    const ids = new Set<string>()
+    pieces.forEach(({ id }, at) => {
+      if (ids.has(id)) context.addIssue({ code: 'custom', path: ['pieces', at, 'id'], message: 'is there twice' })
+      ids.add(id)
+    })
+    if (plate.low > plate.high) {
+      context.addIssue({ code: 'custom', path: ['plate', 'low'], message: 'must not be above high' })
+    }
+    const kinds = plate.needs.map((need) => need.kind)
+    kinds.forEach((kind, at) => {
+      if (kinds.indexOf(kind) < at) {
+        context.addIssue({ code: 'custom', path: ['plate', 'needs', at, 'kind'], message: 'is there twice' })
+      }
+    })
+  })
+  .meta({ id: 'PlatingWish' }) satisfies z.ZodType<PlatingWish>
+
+export const plating = z
+  .object({
+    plates: z.array(z.object({ ids: z.array(z.string()), weight: z.number() })),
+    left: z.array(z.string()),
+    mean: z.number().nullable(),
+    spread: z.number().nullable(),
+    fairness: z.number().nullable(),
+    gap: z.number(),
+  })
+  .meta({ id: 'Plating' }) satisfies z.ZodType<Plating>

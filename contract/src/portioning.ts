@@ -1,0 +1,250 @@
+import {
+  type Piece,
+  type PortionProduct,
+  RACK_STYLES,
+  type Rack,
+  type Station,
+  weightAgainstMeasures,
+} from '@fleam/core'
+import { z } from 'zod'
+import { count, grams, money, name, positiveGrams } from './numbers.ts'
+
+const MOST_MM = 5000
+const MOST_STATIONS = 200
+const MOST_PRODUCTS = 20
+/** Places along a piece: more of them are finer than any knife. */
+const MOST_STEPS = 2000
+const MUSCLE_DENSITY = 1.06
+/** A weight so many times off its measures is a slip: a nought too many, or inches for millimetres. */
+const MOST_OFF = 5
+
+const millimetres = z.number().min(0).max(MOST_MM)
+const positiveMm = z.number().positive().max(MOST_MM)
+
+const area = z
+  .number()
+  .positive()
+  .max(MOST_MM ** 2)
+
+/** A station as it is given back. */
+const station = z.union([
+  z.object({ at: millimetres, girth: positiveMm }),
+  z.object({ at: millimetres, width: positiveMm, height: positiveMm }),
+  z.object({ at: millimetres, area }),
+])
+
+/** A station as it is sent: its fields are refused one by one, not as "none of three forms". */
+const stationSent = z
+  .strictObject({
+    at: millimetres,
+    girth: positiveMm.optional(),
+    width: positiveMm.optional(),
+    height: positiveMm.optional(),
+    area: area.optional(),
+  })
+  .transform((sent, context): Station => {
+    const { at, girth, width, height, area: measured } = sent
+    const ways = [girth, width ?? height, measured].filter((way) => way !== undefined).length
+    if (ways === 1 && girth !== undefined) return { at, girth }
+    if (ways === 1 && measured !== undefined) return { at, area: measured }
+    if (ways === 1 && width !== undefined && height !== undefined) return { at, width, height }
+    context.addIssue({ code: 'custom', message: 'must have a girth, or width and height, or an area' })
+    return z.NEVER
+  })
+
+export const portionPiece = z
+  .strictObject({
+    weight: positiveGrams,
+    length: positiveMm,
+    profile: z.array(stationSent).min(2).max(MOST_STATIONS),
+    /** Degrees between the blade and a square cut. */
+    biasAngle: z.number().min(0).max(75).optional(),
+  })
+  .superRefine(({ length, profile, weight }, context) => {
+    const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
+    if (profile[0]?.at !== 0) refuse(['profile', 0, 'at'], 'must be 0: the first station is one end')
+    profile.forEach((each, at) => {
+      const before = profile[at - 1]
+      if (before && each.at <= before.at) refuse(['profile', at, 'at'], 'must be further than the one before')
+    })
+    const last = profile.length - 1
+    if (profile[last]?.at !== length) refuse(['length'], `must be where the last station is, ${profile[last]?.at}`)
+    if (context.issues.length > 0) return
+    const off = weightAgainstMeasures({ weight, length, profile }, MUSCLE_DENSITY)
+    if (off > MOST_OFF || off < 1 / MOST_OFF) {
+      const measured = Math.round(weight / off)
+      refuse(['weight'], `does not go with the measures, which make about ${measured} g`)
+    }
+  }) satisfies z.ZodType<Piece>
+
+export const portionProduct = z
+  .strictObject({
+    name,
+    target: positiveGrams,
+    low: grams,
+    high: positiveGrams,
+    minThickness: millimetres.optional(),
+    maxThickness: positiveMm.optional(),
+    minFace: millimetres.optional(),
+    targetThickness: positiveMm.optional(),
+    value: money,
+    max: count.max(1000).optional(),
+    min: count.max(1000).optional(),
+    within: z.tuple([millimetres, millimetres]).optional(),
+    folded: z.boolean().optional(),
+  })
+  .superRefine(({ low, high, minThickness, maxThickness, min, max, within }, context) => {
+    const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    if (low > high) refuse('low', 'must not be above high')
+    if ((minThickness ?? 0) > (maxThickness ?? MOST_MM)) refuse('minThickness', 'must not be above maxThickness')
+    if ((min ?? 0) > (max ?? Number.POSITIVE_INFINITY)) refuse('min', 'must not be above max')
+    if (within && within[0] >= within[1]) refuse('within', 'must go from a place to one further on')
+  }) satisfies z.ZodType<PortionProduct>
+
+const rules = {
+  products: z.array(portionProduct).min(1).max(MOST_PRODUCTS),
+  scrap: z
+    .strictObject({ name: name.optional(), valuePerKg: money.default(0), atLeast: grams.optional() })
+    .default({ valuePerKg: 0 }),
+  minScrap: millimetres.default(10),
+  kerf: z.number().min(0).max(20).default(0),
+  step: z.number().positive().max(100).default(1),
+}
+
+interface Stepped {
+  products: readonly { name: string }[]
+  step: number
+}
+
+function refuseRules({ products, step }: Stepped, lengths: readonly number[], context: z.RefinementCtx): void {
+  products.forEach((product, at) => {
+    if (products.findIndex((each) => each.name === product.name) < at) {
+      context.addIssue({ code: 'custom', path: ['products', at, 'name'], message: 'is there twice' })
+    }
+  })
+  if (Math.max(...lengths) / step > MOST_STEPS) {
+    context.addIssue({ code: 'custom', path: ['step'], message: `makes more than ${MOST_STEPS} places` })
+  }
+}
+
+/** Where to cut one piece. */
+export const portionWish = z
+  .strictObject({ piece: portionPiece, ...rules })
+  .superRefine((wish, context) => refuseRules(wish, [wish.piece.length], context))
+  .meta({ id: 'PortionWish' })
+
+/** Two pieces as one log, and each alone. */
+export const bondedWish = z
+  .strictObject({
+    pieces: z.tuple([portionPiece, portionPiece]),
+    ...rules,
+    costs: z
+      .strictObject({
+        enzymeShare: z.number().min(0).max(0.1).optional(),
+        enzymePerKg: money.optional(),
+        film: money.optional(),
+        minutes: z.number().min(0).max(1000).optional(),
+        wagePerHour: money.optional(),
+        settingHours: z.number().min(0).max(72).optional(),
+      })
+      .optional(),
+  })
+  .superRefine((wish, context) => refuseRules(wish, [wish.pieces[0].length + wish.pieces[1].length], context))
+  .meta({ id: 'BondedWish' })
+
+const plannedPiece = z.object({
+  product: z.string(),
+  from: z.number(),
+  to: z.number(),
+  weight: z.number(),
+  thickness: z.number(),
+  faces: z.tuple([z.number(), z.number()]).readonly(),
+})
+
+export const portionPlan = z
+  .object({
+    cuts: z.array(z.number()),
+    pieces: z.array(plannedPiece),
+    scrap: z.object({ weight: z.number(), parts: z.array(z.tuple([z.number(), z.number()])) }),
+    value: z.number(),
+    portions: z.record(z.string(), z.number()),
+    spreads: z.array(
+      z.object({
+        product: z.string(),
+        count: z.number(),
+        mean: z.number(),
+        sd: z.number().nullable(),
+        lightest: z.number(),
+        heaviest: z.number(),
+        givenAwayGrams: z.number(),
+        givenAway: z.number(),
+      }),
+    ),
+    unmet: z.array(z.object({ product: z.string(), min: z.number() })),
+    wish: z.object({ isMet: z.boolean(), costs: z.number(), raisedTo: z.number() }).nullable(),
+  })
+  .meta({ id: 'PortionPlan' })
+
+export const bondedPlan = z
+  .object({
+    overlap: z.number(),
+    bonded: portionPlan,
+    piece: z.object({ weight: z.number(), length: z.number(), profile: z.array(station).readonly() }),
+    alone: z.tuple([portionPlan, portionPlan]),
+    extraPortions: z.number(),
+    enzymeGrams: z.number(),
+    cost: z.object({ enzyme: z.number(), film: z.number(), labour: z.number(), total: z.number() }),
+    settingHours: z.number(),
+    gain: z.number(),
+  })
+  .meta({ id: 'BondedPlan' })
+
+const MOST_RIBS = 13
+const MOST_RACKS = 8
+
+export const rack = z
+  .strictObject({
+    weight: positiveGrams,
+    bones: z.number().int().min(1).max(MOST_RIBS),
+    boneWeight: grams,
+    eye: z.array(z.number().positive().max(1000)).min(1).max(MOST_RIBS),
+  })
+  .superRefine(({ weight, bones, boneWeight, eye }, context) => {
+    if (eye.length !== bones) {
+      context.addIssue({ code: 'custom', path: ['eye'], message: `must have one size for each of ${bones} bones` })
+    }
+    if (boneWeight >= weight) {
+      context.addIssue({ code: 'custom', path: ['boneWeight'], message: 'must be less than the weight' })
+    }
+  }) satisfies z.ZodType<Rack>
+
+/** Racks cut into portions: one as `rack`, or several together as `racks`. */
+export const rackWish = z
+  .strictObject({
+    rack: rack.optional(),
+    racks: z.array(rack).min(1).max(MOST_RACKS).optional(),
+    target: positiveGrams,
+    low: grams,
+    high: positiveGrams,
+    perPortion: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal('any')]).default('any'),
+    style: z.enum(RACK_STYLES).default('straight'),
+  })
+  .superRefine(({ rack: one, racks, low, high }, context) => {
+    if ((one === undefined) === (racks === undefined)) {
+      context.addIssue({ code: 'custom', path: ['rack'], message: 'must be given, or racks, and not both' })
+    }
+    if (low > high) context.addIssue({ code: 'custom', path: ['low'], message: 'must not be above high' })
+  })
+  .meta({ id: 'RackWish' })
+
+const ribRef = z.tuple([z.number(), z.number()])
+
+export const rackPlan = z
+  .object({
+    portions: z.array(z.object({ bones: z.array(ribRef), weight: z.number() })),
+    boundaries: z.array(z.array(z.number())),
+    spread: z.number().nullable(),
+    spreadStraight: z.number().nullable(),
+    left: z.array(ribRef),
+  })
+  .meta({ id: 'RackPlan' })

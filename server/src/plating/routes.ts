@@ -1,0 +1,12 @@
+import { plating, platingWish } from '@fleam/contract'
+import type { Compute } from '../compute/compute.ts'
+import type { Server } from '../http/schemas.ts'
+
+/** Stateless: weighed pieces in, plates out. */
+export function platingRoutes(app: Server, compute: Compute): void {
+  app.post(
+    '/api/plating',
+    { schema: { tags: ['plating'], body: platingWish, response: { 200: plating } } },
+    (request) => compute.do('plating', request.body),
+  )
+}
