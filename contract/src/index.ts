@@ -74,7 +74,18 @@ export {
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingWish } from './plating.ts'
-export { bondedPlan, bondedWish, portionPlan, portionWish, rackPlan, rackWish } from './portioning.ts'
+export type { KnifeLines } from './portioning.ts'
+export {
+  bondedPlan,
+  bondedWish,
+  KNIFE_LINES_FORMAT,
+  knifeLines,
+  portionPiece,
+  portionPlan,
+  portionWish,
+  rackPlan,
+  rackWish,
+} from './portioning.ts'
 export type { PriceColumn, PriceMapping } from './price-columns.ts'
 export { guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './price-columns.ts'
 export type { NumberedLine, PriceList, PriceTable } from './price-list.ts'

@@ -1,4 +1,5 @@
 import {
+  MEASURING_WAYS,
   type Piece,
   type PortionProduct,
   RACK_STYLES,
@@ -90,7 +91,7 @@ export const portionProduct = z
     value: money,
     max: count.max(1000).optional(),
     min: count.max(1000).optional(),
-    within: z.tuple([millimetres, millimetres]).optional(),
+    within: z.tuple([millimetres, millimetres]).readonly().optional(),
     folded: z.boolean().optional(),
   })
   .superRefine(({ low, high, minThickness, maxThickness, min, max, within }, context) => {
@@ -248,3 +249,40 @@ export const rackPlan = z
     left: z.array(ribRef),
   })
   .meta({ id: 'RackPlan' })
+
+export const KNIFE_LINES_FORMAT = 'fleam/knife-lines'
+
+/** A piece with its plan as it is saved to a file and kept on the device: how it was measured, and its lines. */
+export const knifeLines = z
+  .strictObject({
+    format: z.literal(KNIFE_LINES_FORMAT),
+    version: z.literal(1),
+    /** Id of the usual shape. */
+    shape: z.string().max(60),
+    way: z.enum(MEASURING_WAYS),
+    weight: positiveGrams,
+    length: positiveMm,
+    girths: z.array(z.strictObject({ at: millimetres, girth: positiveMm })).max(MOST_STATIONS),
+    outline: z.array(z.strictObject({ at: millimetres, width: positiveMm })).max(MOST_STATIONS),
+    biasAngle: z.number().min(0).max(75),
+    products: rules.products,
+    scrap: z.strictObject({ name: name.optional(), valuePerKg: money, atLeast: grams.optional() }),
+    minScrap: millimetres,
+    kerf: z.number().min(0).max(20),
+    step: z.number().positive().max(100),
+    /** Places of the knife, mm. */
+    lines: z.array(millimetres).max(500),
+    /** Cut already, from the beginning of the piece. */
+    taken: z
+      .array(
+        z.strictObject({
+          thickness: positiveMm,
+          weight: positiveGrams,
+          product: name.nullable(),
+          planned: positiveGrams,
+        }),
+      )
+      .max(500),
+  })
+  .meta({ id: 'KnifeLines' })
+export type KnifeLines = z.infer<typeof knifeLines>

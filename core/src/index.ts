@@ -201,6 +201,7 @@ export {
   areaOf,
   DEFAULT_BONDED_COSTS,
   DEFAULT_PLAN_RULES,
+  explainJudged,
   faceOf,
   girthOf,
   howFarOff,
@@ -209,7 +210,7 @@ export {
   MEASURING_WAYS,
   measurePiece,
   misfits,
-  nextCut,
+  nextCutOf,
   pieceFromGirths,
   pieceFromOutline,
   pieceFromTemplate,
@@ -243,6 +244,7 @@ export {
   SHORT_SHARE,
   stockInOrder,
 } from './receiving/index.ts'
+export { summarise } from './statistics/index.ts'
 export type {
   Chosen,
   ChosenOption,

@@ -1,4 +1,4 @@
-import { type PortionWish, planPortions } from './plan.ts'
+import { type PortionPlan, type PortionWish, planPortions } from './plan.ts'
 import { type Piece, type Station, shapeOf } from './profile.ts'
 
 /** What was cut off the beginning of a piece, and what is known of the rest. */
@@ -58,14 +58,19 @@ export interface NextCut {
 }
 
 /** The next cut of a piece, from its beginning; null where nothing is to be cut off it any more. */
-export function nextCut(wish: PortionWish): NextCut | null {
-  const plan = planPortions(wish)
+export const nextCut = (wish: PortionWish): NextCut | null => nextCutOf(planPortions(wish), wish.piece)
+
+/** The first cut of a plan. */
+export function nextCutOf(plan: PortionPlan, piece: Piece): NextCut | null {
   const parts = [
     ...plan.pieces.map(({ from, to, product, weight }) => ({ from, to, product, weight })),
-    ...plan.scrap.parts.map(([from, to]) => ({ from, to, product: null, weight: shapeWeight(wish.piece, from, to) })),
+    ...plan.scrap.parts.map(([from, to]) => ({
+      from,
+      to,
+      product: null,
+      weight: shapeOf(piece).weightBetween(from, to),
+    })),
   ].sort((a, b) => a.from - b.from)
   const [first] = parts
   return first ? { thickness: first.to - first.from, product: first.product, weight: first.weight } : null
 }
-
-const shapeWeight = (piece: Piece, from: number, to: number) => shapeOf(piece).weightBetween(from, to)

@@ -1,10 +1,11 @@
 export type { BondedCosts, BondedPlan, BondedWish } from './bonded.ts'
 export { DEFAULT_BONDED_COSTS, planBonded } from './bonded.ts'
 export type { NextCut, TakenCut } from './closed-loop.ts'
-export { afterCut, nextCut } from './closed-loop.ts'
+export { afterCut, nextCut, nextCutOf } from './closed-loop.ts'
+export { explainJudged } from './explain-judged.ts'
 export type { CutPiece, MisfitReason } from './fit.ts'
 export { measurePiece, misfits } from './fit.ts'
-export type { JudgedCuts, JudgedPart, PlanVariant } from './judge.ts'
+export type { JudgedCuts, JudgedPart } from './judge.ts'
 export { judgeCuts, planVariants } from './judge.ts'
 export type { MeasuringWay, ShapeTemplate } from './measuring.ts'
 export {

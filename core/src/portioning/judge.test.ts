@@ -1,4 +1,5 @@
-import { judgeCuts, type PortionWish, planPortions, planVariants } from './index.ts'
+import { evaluate } from '../index.ts'
+import { explainJudged, judgeCuts, type PortionWish, planPortions, planVariants } from './index.ts'
 
 const wish: PortionWish = {
   piece: {
@@ -44,4 +45,11 @@ test('variants are the whole wish and each product alone, without its counts', (
   const variants = planVariants(wish)
   expect(variants.map((variant) => variant.name)).toEqual(['most money', 'only steak', 'only small'])
   expect(variants[2]?.wish.products[0]).not.toHaveProperty('max')
+})
+
+test('worth, scrap and what is given away open to themselves', () => {
+  const judged = judgeCuts(wish, [40, 82, 110])
+  for (const figure of ['value', 'scrapWeight', 'givenAway'] as const) {
+    expect(evaluate(explainJudged(judged, wish.scrap.valuePerKg, figure).expression)).toBeCloseTo(judged[figure], 9)
+  }
 })

@@ -14,14 +14,6 @@ export interface RoomToCome extends Room {
 
 export const ROOMS_TO_COME: readonly RoomToCome[] = [
   {
-    name: 'Knife lines',
-    path: '/knife',
-    letter: 'k',
-    purpose:
-      'Where to cut a loin, a fillet or a rack so that every portion is right, before the first cut and after each one.',
-    meanwhile: 'The bench shows each cut on a drawing, and counts each piece as below, within or above its bounds.',
-  },
-  {
     name: 'Plan',
     path: '/plan',
     letter: 'p',
@@ -52,7 +44,7 @@ export const ROOMS: readonly Room[] = [
   { name: 'Buying', path: '/buying', letter: 'u' },
   { name: 'Bench', path: '/bench', letter: 'b' },
   { name: 'Verdict', path: '/verdict', letter: 'v' },
-  toCome('Knife lines'),
+  { name: 'Knife lines', path: '/knife', letter: 'k' },
   toCome('Plan'),
   toCome('Logbook'),
   toCome('Practice'),

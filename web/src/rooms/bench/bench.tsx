@@ -12,6 +12,7 @@ import { BenchCautions } from './cautions.tsx'
 import { ChecksLine } from './checks-line.tsx'
 import { KeysHelp } from './keys-help.tsx'
 import { LossCauses } from './loss-causes.tsx'
+import { NextCut } from './next-cut.tsx'
 import { PieceList } from './piece-list.tsx'
 import { PileTiles } from './pile-tiles.tsx'
 import { Running } from './running.tsx'
@@ -59,6 +60,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
         <div className="bench-surface">
           <StepCard bench={bench} />
           <div className="bench-piles">
+            <NextCut live={bench.live} />
             <PileTiles bench={bench} />
             <PieceList bench={bench} />
             <BenchCautions

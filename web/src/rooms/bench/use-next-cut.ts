@@ -1,0 +1,133 @@
+import { type ItemShape, shapeOfItem } from '@fleam/catalogue'
+import {
+  afterCut,
+  type NextCut,
+  nextCutOf,
+  type Piece,
+  type PlannedPile,
+  type PortionWish,
+  pieceFromTemplate,
+} from '@fleam/core'
+import { useEffect, useMemo, useState } from 'react'
+import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { workAside } from '../../workers/core-client.ts'
+import type { StandingReading } from './merge.ts'
+import type { LiveFabrication } from './use-live-fabrication.ts'
+
+/** The piece on the board as it was laid there, and what was cut off it. */
+interface OnBoard {
+  weight: number
+  length: number
+  /** Weighings before this one belong to earlier pieces. */
+  since: string
+  cuts: { readingId: string | null; thickness: number; planned: number }[]
+}
+
+export interface NextCutState {
+  shape: ItemShape
+  onBoard: OnBoard | null
+  /** The next cut; null while it is worked out, or where nothing is left to cut. */
+  next: NextCut | null
+  isWorking: boolean
+  /** Lays a piece on the board. */
+  lay: (weight: number, length: number) => void
+  /** The scrap that was to be cut off first is off. */
+  scrapIsOff: () => void
+  clear: () => void
+}
+
+const GRAMS_PER_KILOGRAM = 1000
+
+/** Portions that the record wants by the piece, with what the shape knows of their thickness and faces. */
+function productsOf(piles: readonly PlannedPile[], shape: ItemShape): PortionWish['products'] {
+  // Where the kitchen has said no value, a gram is worth what the dearest usual portion of it is.
+  const usualPerGram = Math.max(...shape.products.map((product) => product.value / product.target))
+  return piles.flatMap(({ name, class: of, weighing, target, low, high, valuePerKg }) => {
+    if (of !== 'primary' || weighing !== 'pieces' || target === null || target <= 0) return []
+    const usual = shape.products.find((product) => product.name === name)
+    const { minThickness, minFace } = usual ?? {}
+    const value = valuePerKg === null ? usualPerGram * target : (valuePerKg * target) / GRAMS_PER_KILOGRAM
+    return [{ name, target, low: low ?? target * 0.9, high: high ?? target * 1.1, minThickness, minFace, value }]
+  })
+}
+
+function kept(key: string): OnBoard | null {
+  try {
+    return JSON.parse(readSetting(key) ?? 'null') as OnBoard | null
+  } catch {
+    return null
+  }
+}
+
+/**
+ * The loop between planner and scale at the bench: each portion that is weighed was the next cut, the curve
+ * of what is left is corrected by it, and the next cut is answered again. Null where the item is not cut
+ * along its length.
+ */
+export function useNextCut({ record, standing }: LiveFabrication): NextCutState | null {
+  const shape = useMemo(() => shapeOfItem(record.item), [record.item])
+  const products = useMemo(() => (shape ? productsOf(record.piles, shape) : []), [record.piles, shape])
+  const key = `next-cut.${record.id}`
+  const [onBoard, setOnBoard] = useState<OnBoard | null>(() => kept(key))
+  const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)
+  const change = (next: OnBoard | null) => {
+    setOnBoard(next)
+    writeSetting(key, JSON.stringify(next))
+  }
+  const portionPiles = new Set(
+    record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
+  )
+  const weighed = onBoard
+    ? standing.filter((each) => portionPiles.has(each.pileId) && each.takenAt > onBoard.since)
+    : []
+  const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
+  const wish = rest && shape && products.length > 0 ? { piece: rest, products, scrap: shape.scrap, step: 1 } : null
+  const asked = JSON.stringify(wish)
+  useEffect(() => {
+    const wanted = JSON.parse(asked) as PortionWish | null
+    if (!wanted) return
+    const leaving = new AbortController()
+    void workAside('portion-plan', wanted, { signal: leaving.signal }).then(
+      (plan) => leaving.signal.aborted || setAnswer({ of: asked, next: nextCutOf(plan, wanted.piece) }),
+      () => {},
+    )
+    return () => leaving.abort()
+  }, [asked])
+  const next = answer?.of === asked ? answer.next : null
+  // A portion that was weighed since was the cut that was asked for.
+  const fresh = weighed.find((each) => !onBoard?.cuts.some((cut) => cut.readingId === each.id))
+  useEffect(() => {
+    if (!fresh || !next || !onBoard) return
+    const cut = { readingId: fresh.id, thickness: next.thickness, planned: next.weight }
+    const more = { ...onBoard, cuts: [...onBoard.cuts, cut] }
+    setOnBoard(more)
+    writeSetting(key, JSON.stringify(more))
+  }, [fresh, next, onBoard, key])
+  if (!shape || products.length === 0) return null
+  return {
+    shape,
+    onBoard,
+    next,
+    isWorking: wish !== null && answer?.of !== asked,
+    lay: (weight, length) => change({ weight, length, since: new Date().toISOString(), cuts: [] }),
+    scrapIsOff: () => {
+      if (!onBoard || !next) return
+      const cut = { readingId: null, thickness: next.thickness, planned: next.weight }
+      change({ ...onBoard, cuts: [...onBoard.cuts, cut] })
+    },
+    clear: () => change(null),
+  }
+}
+
+/** What is left of the piece on the board: a cut whose weighing was taken back did not happen. */
+function restOf(shape: ItemShape | null, onBoard: OnBoard | null, standing: readonly StandingReading[]): Piece | null {
+  if (!shape || !onBoard) return null
+  const grams = new Map(standing.map((each) => [each.id, each.grams]))
+  return onBoard.cuts.reduce<Piece | null>(
+    (piece, { readingId, thickness, planned }) => {
+      const weight = readingId === null ? planned : grams.get(readingId)
+      return piece && weight !== undefined ? afterCut(piece, { thickness, weight }) : piece
+    },
+    pieceFromTemplate(shape.template, onBoard.weight, onBoard.length),
+  )
+}

@@ -1,0 +1,96 @@
+import type { KnifeLines } from '@fleam/contract'
+import { type JudgedCuts, summarise } from '@fleam/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { useScale } from '../../data/scale.ts'
+import { NumberField } from '../../parts/number-field.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { WeightField } from '../../parts/weight-field.tsx'
+
+interface CutLoopProps {
+  draft: KnifeLines
+  judged: JudgedCuts
+  onChange: (changes: Partial<KnifeLines>) => void
+}
+
+/** The next cut, and what it weighed: after each one the rest is planned anew. */
+export function CutLoop({ draft, judged, onChange }: CutLoopProps) {
+  const format = useFormat()
+  const { reading, connected } = useScale()
+  const [typed, setTyped] = useState<number | null>(null)
+  const [measured, setMeasured] = useState<number | null>(null)
+  const [next] = judged.parts
+  if (!next) return null
+  const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+  const weight = typed ?? onScale
+  const thickness = measured ?? next.to - next.from
+  const take = () => {
+    if (weight === null) return
+    const cut = { thickness, weight, product: next.product, planned: next.weight }
+    setTyped(null)
+    setMeasured(null)
+    // No lines: what is left is planned anew.
+    onChange({ taken: [...draft.taken, cut], lines: [] })
+  }
+  const portions = draft.taken.filter(({ product }) => product !== null)
+  const { mean, sd } = summarise(portions.map((cut) => cut.weight))
+  return (
+    <section className="cut-loop no-print" aria-labelledby="next-cut">
+      <div>
+        <h2 id="next-cut">Next cut</h2>
+        <p className="next-cut">
+          <strong>{Math.round(next.to - next.from)}</strong> mm
+        </p>
+        <p>
+          {next.product ?? 'scrap'}, about {format.weight(next.weight)}
+        </p>
+      </div>
+      <div className="cut-loop-fields">
+        <WeightField
+          key={`weight-${draft.taken.length}`}
+          label="It weighs"
+          hint={onScale === null ? 'type it, or lay it on the scale' : `on the scale: ${format.weight(onScale)}`}
+          grams={null}
+          onChange={setTyped}
+        />
+        <NumberField
+          key={`thickness-${draft.taken.length}`}
+          label="It came out thick, mm"
+          hint="only where it is not as said"
+          value={null}
+          min={1}
+          onChange={setMeasured}
+        />
+        <div className="actions">
+          <Button className="main-action" disabled={weight === null} onClick={take}>
+            Cut, and plan the rest
+          </Button>
+          {draft.taken.length > 0 ? (
+            <Button variant="outline-dark" onClick={() => onChange({ taken: draft.taken.slice(0, -1), lines: [] })}>
+              Take the last one back
+            </Button>
+          ) : null}
+        </div>
+      </div>
+      {draft.taken.length > 0 ? (
+        <div>
+          <h3>Cut so far</h3>
+          <ol className="cuts-taken">
+            {draft.taken.map((cut, at) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: cuts are in their order and only the last is taken back
+              <li key={at}>
+                {cut.product ?? 'scrap'} {format.weight(cut.weight)}{' '}
+                <span className="quiet">planned {format.weight(cut.planned)}</span>
+              </li>
+            ))}
+          </ol>
+          {mean === null || sd === null ? null : (
+            <p>
+              Portions weigh {format.weight(mean)} in the mean, and spread by {format.weight(sd)}.
+            </p>
+          )}
+        </div>
+      ) : null}
+    </section>
+  )
+}

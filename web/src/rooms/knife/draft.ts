@@ -1,0 +1,98 @@
+import { type ItemShape, SHAPES } from '@fleam/catalogue'
+import { KNIFE_LINES_FORMAT, type KnifeLines } from '@fleam/contract'
+import {
+  afterCut,
+  type Piece,
+  type PortionWish,
+  pieceFromGirths,
+  pieceFromOutline,
+  pieceFromTemplate,
+} from '@fleam/core'
+
+/** The shape of a draft; one that is not known here any more stands for the first. */
+export const shapeById = (id: string): ItemShape => SHAPES.find((shape) => shape.id === id) ?? (SHAPES[0] as ItemShape)
+
+/** Shares of the length at which a tape is usually laid. */
+const TAPED = [0, 0.25, 0.5, 0.75, 1]
+
+/** A usual piece of a shape, measured by nothing but weight and length. */
+export function freshDraft(shape: ItemShape): KnifeLines {
+  const { weight, length, template } = shape
+  const usual = pieceFromTemplate(template, weight, length)
+  return withUsualMeasures(
+    {
+      format: KNIFE_LINES_FORMAT,
+      version: 1,
+      shape: shape.id,
+      way: 'template',
+      weight,
+      length,
+      girths: [],
+      outline: [],
+      biasAngle: 0,
+      products: [...shape.products],
+      scrap: { ...shape.scrap },
+      minScrap: 10,
+      kerf: 0,
+      step: 1,
+      lines: [],
+      taken: [],
+    },
+    usual,
+  )
+}
+
+/** Girths and widths to begin with, as the usual shape has them: whoever measures changes them. */
+function withUsualMeasures(draft: KnifeLines, usual: Piece): KnifeLines {
+  const girthAt = (share: number) => {
+    const at = share * draft.length
+    const stations = usual.profile as readonly { at: number; girth: number }[]
+    const next = Math.max(
+      1,
+      stations.findIndex((station) => station.at >= at - 1e-9),
+    )
+    const [low, high] = [stations[next - 1], stations[next]] as [(typeof stations)[number], (typeof stations)[number]]
+    return Math.round(low.girth + ((high.girth - low.girth) * (at - low.at)) / (high.at - low.at))
+  }
+  const places = TAPED.map((share) => ({ at: Math.round(share * draft.length), girth: girthAt(share) }))
+  return {
+    ...draft,
+    girths: places,
+    outline: places.map(({ at, girth }) => ({ at, width: Math.round(girth / 2.6) })),
+  }
+}
+
+/** The piece of a draft as it was measured, before anything was cut off. */
+export function wholePiece(draft: KnifeLines): Piece {
+  const { template } = shapeById(draft.shape)
+  const { weight, length, way, girths, outline, biasAngle } = draft
+  const piece =
+    way === 'girths'
+      ? pieceFromGirths(weight, length, girths)
+      : way === 'outline'
+        ? pieceFromOutline(weight, length, outline, template)
+        : pieceFromTemplate(template, weight, length)
+  return biasAngle > 0 ? { ...piece, biasAngle } : piece
+}
+
+/** The piece that is left after what was cut; null where nothing is. */
+export function restPiece(draft: KnifeLines): Piece | null {
+  return draft.taken.reduce<Piece | null>(
+    (piece, cut) => piece && afterCut(piece, cut, cut.product === null ? 0 : draft.kerf),
+    wholePiece(draft),
+  )
+}
+
+/** What the planner is asked about a piece; places that a product is bound to move with what was cut. */
+export function wishOf(draft: KnifeLines, piece: Piece): PortionWish {
+  const { products, scrap, minScrap, kerf, step, taken, length } = draft
+  const cutOff = length - piece.length
+  const left = products.map(({ max, within, ...product }) => ({
+    ...product,
+    ...(max === undefined
+      ? {}
+      : { max: Math.max(0, max - taken.filter((cut) => cut.product === product.name).length) }),
+    ...(within ? { within: [within[0] - cutOff, within[1] - cutOff] as const } : {}),
+  }))
+  return { piece, products: left, scrap, minScrap, kerf, step }
+}

@@ -1,0 +1,145 @@
+import { SHAPES } from '@fleam/catalogue'
+import type { KnifeLines } from '@fleam/contract'
+import { howFarOff, MEASURING_WAYS, type MeasuringWay } from '@fleam/core'
+import { lazy, Suspense } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { NumberField } from '../../parts/number-field.tsx'
+import { Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { WeightField } from '../../parts/weight-field.tsx'
+import { freshDraft, shapeById } from './draft.ts'
+
+const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
+
+const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {
+  template: 'by weight and length alone',
+  girths: 'by tape around it',
+  outline: 'by a photograph from above',
+}
+
+interface PieceFieldsProps {
+  draft: KnifeLines
+  onChange: (changes: Partial<KnifeLines>) => void
+  onReplace: (draft: KnifeLines) => void
+}
+
+/** What lies on the board, and how its shape is known. */
+export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
+  const format = useFormat()
+  const off = howFarOff(
+    draft.way,
+    draft.taken.flatMap(({ planned, weight, product }) => (product === null ? [] : { planned, weighed: weight })),
+  )
+  // Whatever the piece was, other measures make another piece: its lines and cuts go with it.
+  const measure = (changes: Partial<KnifeLines>) => onChange({ ...changes, lines: [], taken: [] })
+  const setLength = (length: number) => {
+    const stretch = length / draft.length
+    measure({
+      length,
+      girths: draft.girths.map((each) => ({ ...each, at: each.at * stretch })),
+      outline: draft.outline.map((each) => ({ ...each, at: each.at * stretch })),
+    })
+  }
+  return (
+    <section className="knife-piece no-print" aria-label="The piece">
+      <div className="knife-fields">
+        <Form.Group controlId="knife-shape">
+          <Form.Label>What it is</Form.Label>
+          <Form.Select value={draft.shape} onChange={(event) => onReplace(freshDraft(shapeById(event.target.value)))}>
+            {SHAPES.map((shape) => (
+              <option key={shape.id} value={shape.id}>
+                {shape.name}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <WeightField
+          label="It weighs"
+          grams={draft.weight}
+          onChange={(weight) => weight !== null && weight > 0 && measure({ weight })}
+        />
+        <NumberField
+          label="It is long, mm"
+          value={draft.length}
+          min={20}
+          max={2000}
+          onChange={(length) => length !== null && setLength(length)}
+        />
+        <Form.Group controlId="knife-way">
+          <Form.Label>Its shape is known</Form.Label>
+          <Form.Select
+            value={draft.way}
+            onChange={(event) => measure({ way: event.target.value as MeasuringWay })}
+            aria-describedby="knife-off"
+          >
+            {MEASURING_WAYS.map((way) => (
+              <option key={way} value={way}>
+                {WAY_WORDS[way]}
+              </option>
+            ))}
+          </Form.Select>
+          <Form.Text id="knife-off">
+            a portion may be off by {format.share(off.share)},{' '}
+            {off.isOwn ? `as ${off.portions} portions of this piece were` : 'assumed until portions are weighed'}
+          </Form.Text>
+        </Form.Group>
+      </div>
+      {draft.way === 'girths' ? <Girths draft={draft} measure={measure} /> : null}
+      {draft.way === 'outline' ? (
+        <Suspense fallback={<Loading what="the tracer" />}>
+          <OutlineTracer draft={draft} measure={measure} />
+        </Suspense>
+      ) : null}
+    </section>
+  )
+}
+
+interface GirthsProps {
+  draft: KnifeLines
+  measure: (changes: Partial<KnifeLines>) => void
+}
+
+const MOST_GIRTHS = 8
+
+/** Girths on the drawing itself: each field stands where the tape lies. */
+function Girths({ draft: { girths, length }, measure }: GirthsProps) {
+  const change = (which: number, girth: number | null) => {
+    if (girth !== null && girth > 0) {
+      measure({ girths: girths.map((each, at) => (at === which ? { ...each, girth } : each)) })
+    }
+  }
+  const widestGap = girths.slice(1).map((each, at) => ({ at, gap: each.at - (girths[at]?.at ?? 0) }))
+  const add = () => {
+    const gap = [...widestGap].sort((a, b) => b.gap - a.gap)[0]
+    const [before, after] = gap ? [girths[gap.at], girths[gap.at + 1]] : []
+    if (!before || !after) return
+    const between = { at: Math.round((before.at + after.at) / 2), girth: Math.round((before.girth + after.girth) / 2) }
+    measure({ girths: [...girths, between].sort((a, b) => a.at - b.at) })
+  }
+  return (
+    <fieldset className="knife-girths">
+      <legend>Around it, mm</legend>
+      <div className="girth-row">
+        {girths.map((each, which) => (
+          <div key={each.at} className="girth-field" style={{ left: `${(each.at / length) * 100}%` }}>
+            <NumberField
+              label={`Girth at ${Math.round(each.at)} mm`}
+              isLabelHidden
+              value={each.girth}
+              min={1}
+              max={2000}
+              onChange={(girth) => change(which, girth)}
+            />
+            <span className="quiet">at {Math.round(each.at)}</span>
+          </div>
+        ))}
+      </div>
+      {girths.length < MOST_GIRTHS ? (
+        <Button size="sm" variant="outline-dark" onClick={add}>
+          Measure one more
+        </Button>
+      ) : null}
+    </fieldset>
+  )
+}

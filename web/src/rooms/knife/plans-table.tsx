@@ -1,0 +1,124 @@
+import { explainJudged, type JudgedCuts, judgeCuts, type PortionPlan, type PortionWish } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Table from 'react-bootstrap/Table'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import type { NamedPlan } from './use-plans.ts'
+
+interface PlansTableProps {
+  plans: readonly NamedPlan[]
+  /** The lines as they lie on the board. */
+  judged: JudgedCuts
+  wish: PortionWish
+  onTake: (plan: PortionPlan) => void
+}
+
+/** Up to four plans beside what lies on the board: portions, money, what is given away and what is scrap. */
+export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
+  const rows = [
+    { name: 'on the board', judged, plan: null as PortionPlan | null },
+    ...plans.map(({ name, plan, wish: asked }) => ({ name, plan, judged: judgeCuts(asked, plan.cuts) })),
+  ]
+  return (
+    <section aria-labelledby="plans">
+      <h2 id="plans">Plans side by side</h2>
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Plan</th>
+            <th scope="col">Portions</th>
+            <th scope="col" className="number">
+              Worth
+            </th>
+            <th scope="col" className="number">
+              Given away
+            </th>
+            <th scope="col" className="number">
+              Scrap
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Do</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <PlanRow key={row.name} {...row} onTake={onTake} scrapPerKg={wish.scrap.valuePerKg} />
+          ))}
+        </tbody>
+      </Table>
+      {plans[0] ? <PlanWords plan={plans[0].plan} /> : null}
+    </section>
+  )
+}
+
+interface PlanRowProps {
+  name: string
+  plan: PortionPlan | null
+  judged: JudgedCuts
+  scrapPerKg: number
+  onTake: (plan: PortionPlan) => void
+}
+
+function PlanRow({ name, plan, judged, scrapPerKg, onTake }: PlanRowProps) {
+  const format = useFormat()
+  const counts = new Map<string, number>()
+  for (const { product } of judged.parts) if (product !== null) counts.set(product, (counts.get(product) ?? 0) + 1)
+  return (
+    <tr className={plan ? '' : 'first'}>
+      <th scope="row">{name}</th>
+      <td>{[...counts].map(([product, count]) => `${count} ${product}`).join(', ') || 'none: it is all scrap'}</td>
+      <td className="number">
+        <OpenFigure explain={() => explainJudged(judged, scrapPerKg, 'value')} format={format}>
+          {format.money(judged.value)}
+        </OpenFigure>
+      </td>
+      <td className="number">
+        <OpenFigure explain={() => explainJudged(judged, scrapPerKg, 'givenAway')} format={format}>
+          {format.money(judged.givenAway)}
+        </OpenFigure>
+      </td>
+      <td className="number">
+        <OpenFigure explain={() => explainJudged(judged, scrapPerKg, 'scrapWeight')} format={format}>
+          {format.weight(judged.scrapWeight)}
+        </OpenFigure>
+      </td>
+      <td>
+        {plan ? (
+          <Button size="sm" variant="outline-dark" aria-label={`Lay out ${name}`} onClick={() => onTake(plan)}>
+            Lay it out
+          </Button>
+        ) : null}
+      </td>
+    </tr>
+  )
+}
+
+/** What a plan could not meet, and what a wish for scrap costs. */
+function PlanWords({ plan: { unmet, wish, spreads } }: { plan: PortionPlan }) {
+  const format = useFormat()
+  return (
+    <>
+      {unmet.map(({ product, min }) => (
+        <p key={product} className="refusal" role="alert">
+          {min} of {product} cannot be met with this piece.
+        </p>
+      ))}
+      {wish ? (
+        <p>
+          {wish.isMet
+            ? `That much scrap costs ${format.money(wish.costs)}.`
+            : 'That much scrap cannot be had from this piece.'}
+        </p>
+      ) : null}
+      {spreads.map(({ product, count, mean, lightest, heaviest, givenAway }) =>
+        count < 2 ? null : (
+          <p key={product} className="quiet">
+            {product}: {count} of {format.weight(lightest)} to {format.weight(heaviest)}, {format.weight(mean)} in the
+            mean; what is over gives away {format.money(givenAway)}.
+          </p>
+        ),
+      )}
+    </>
+  )
+}

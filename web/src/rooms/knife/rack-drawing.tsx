@@ -1,0 +1,78 @@
+import type { Rack, RackPlan } from '@fleam/core'
+
+interface RackDrawingProps {
+  rack: Rack
+  /** Place of the rack among those that are cut together. */
+  at: number
+  plan: RackPlan
+}
+
+const UNIT = 84
+const BONE_TOP = 14
+const EYE_MIDDLE = 150
+const HEIGHT = 220
+const REACH = 62
+
+/** The rack from the side, loin end at the left: ribs, eyes to scale among themselves, and the angle of each cut. */
+export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
+  const most = Math.max(...rack.eye)
+  const width = rack.bones * UNIT
+  const boundaries = (plan.boundaries[at] ?? []).filter((place) => place > 0 && place < rack.bones)
+  const plateOf = (rib: number) => plan.portions.findIndex(({ bones }) => bones.some(([r, b]) => r === at && b === rib))
+  const radius = (rib: number) => ((rack.eye[rib] ?? 0) / most) * REACH
+  const top = rack.eye.map((_, rib) => `${(rib + 0.5) * UNIT},${EYE_MIDDLE - radius(rib)}`)
+  const bottom = [...rack.eye.keys()].reverse().map((rib) => `${(rib + 0.5) * UNIT},${EYE_MIDDLE + radius(rib) * 0.8}`)
+  return (
+    <svg
+      className="rack-drawing"
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      role="img"
+      aria-label={`Rack ${at + 1} with ${boundaries.length} cuts`}
+    >
+      <polygon
+        className="rack-meat"
+        points={[
+          `0,${EYE_MIDDLE - radius(0)}`,
+          ...top,
+          `${width},${EYE_MIDDLE - radius(rack.bones - 1)}`,
+          `${width},${EYE_MIDDLE + radius(rack.bones - 1) * 0.8}`,
+          ...bottom,
+          `0,${EYE_MIDDLE + radius(0) * 0.8}`,
+        ].join(' ')}
+      />
+      {rack.eye.map((_, rib) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
+        <g key={rib}>
+          <rect
+            className="rack-bone"
+            x={(rib + 0.5) * UNIT - 6}
+            y={BONE_TOP}
+            width={12}
+            height={EYE_MIDDLE - BONE_TOP - 10}
+            rx={6}
+          />
+          <text x={(rib + 0.5) * UNIT} y={EYE_MIDDLE + 6} textAnchor="middle">
+            {plateOf(rib) < 0 ? '–' : plateOf(rib) + 1}
+          </text>
+        </g>
+      ))}
+      {boundaries.map((place, which) => {
+        const gap = Math.round(place)
+        // The blade goes in at the middle of the gap between the bones, and out where the meat is parted.
+        const shift = (place - gap) * UNIT * 2
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: cuts are told by their order
+          <g key={which}>
+            <line
+              className="rack-cut"
+              x1={gap * UNIT - shift / 2}
+              y1={BONE_TOP}
+              x2={gap * UNIT + shift}
+              y2={HEIGHT - 8}
+            />
+          </g>
+        )
+      })}
+    </svg>
+  )
+}

@@ -1,0 +1,46 @@
+import type { PortionPlan, PortionWish } from '@fleam/core'
+import { planVariants } from '@fleam/core'
+import { useEffect, useState } from 'react'
+import { workAside } from '../../workers/core-client.ts'
+
+export interface NamedPlan {
+  name: string
+  plan: PortionPlan
+  /** What the plan was asked for. */
+  wish: PortionWish
+}
+
+export interface PlansState {
+  /** The last plans that were worked out; null while the first are not there. */
+  plans: NamedPlan[] | null
+  /** They are those of the piece as it is now. */
+  isFresh: boolean
+  error: unknown
+}
+
+/** Up to four plans of a piece, worked out aside. A new wish drops the old one; its plans stand until others are there. */
+export function usePlans(wish: PortionWish | null): PlansState {
+  const [known, setKnown] = useState<{ plans: NamedPlan[] | null; of: string; error: unknown }>({
+    plans: null,
+    of: '',
+    error: null,
+  })
+  const key = JSON.stringify(wish)
+  useEffect(() => {
+    const wanted = JSON.parse(key) as PortionWish | null
+    if (!wanted) return
+    const leaving = new AbortController()
+    const { signal } = leaving
+    const planned = planVariants(wanted).map(async ({ name, wish: each }) => ({
+      name,
+      wish: each,
+      plan: await workAside('portion-plan', each, { signal }),
+    }))
+    void Promise.all(planned).then(
+      (plans) => signal.aborted || setKnown({ plans, of: key, error: null }),
+      (error: unknown) => signal.aborted || setKnown({ plans: null, of: key, error }),
+    )
+    return () => leaving.abort()
+  }, [key])
+  return { plans: known.plans, isFresh: known.of === key, error: known.error }
+}
