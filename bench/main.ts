@@ -5,6 +5,7 @@ import { benchAppraisal } from './appraisal.ts'
 import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
 import { benchForecast } from './forecast.ts'
+import { benchPortioning } from './portioning.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
 import { benchScreen } from './screen.ts'
@@ -16,6 +17,7 @@ const DATA_FOLDER = '.fleam/bench'
 async function main(): Promise<void> {
   await benchAppraisal()
   await benchForecast()
+  await benchPortioning()
   rmSync(DATA_FOLDER, { recursive: true, force: true })
   const emitter = await startEmitter()
   const house = new House({

@@ -93,7 +93,6 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'bench-causes', path: bench, act: finishEarly },
     { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
-    { name: 'guide-change', path: `${rack}/change` },
     { name: 'verdict', path: verdict },
     { name: 'verdict-sure', path: verdict, act: scrollToForecast, isScrolled: true },
     {
@@ -110,8 +109,20 @@ async function shotsOf(url: string): Promise<Shot[]> {
     },
     { name: 'buying-list', path: '/buying/lists', act: chooseList },
     { name: 'receiving', path: '/buying/receiving/new', act: scanCase },
-    { name: 'room-to-come', path: '/plan' },
+    {
+      name: 'knife',
+      path: '/knife',
+      act: (page) => page.getByRole('button', { name: 'Lay out most money' }).waitFor(),
+    },
+    { name: 'knife-rack', path: '/knife/racks', act: showRack, isScrolled: true },
   ]
+}
+
+/** A rack with its cuts, when they are there. */
+async function showRack(page: Page): Promise<void> {
+  const drawing = page.locator('.rack-drawing')
+  await drawing.waitFor()
+  await drawing.evaluate((element) => element.scrollIntoView({ block: 'center' }))
 }
 
 /** Something is tried out, kept, and stands beside the record. */

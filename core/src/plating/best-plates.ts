@@ -1,6 +1,6 @@
 import { ANY_KIND, type PlatePiece, type PlateSet, type PlateWish, type Plating, platingOf } from './plate.ts'
 import { platePieces } from './plate-pieces.ts'
-import { possibleSets, programmeOf, type SolveProgramme, setsTaken } from './programme.ts'
+import { bestSets, possibleSets, type SolveProgramme } from './programme.ts'
 
 const SOLVER_SECONDS = 10
 
@@ -24,11 +24,8 @@ export function bestPlates(
       return possible !== null
     })
     const wish = wishOf(1)
-    if (isAll && sets.length === 0) return platingOf(wish, [], 0)
-    if (isAll) {
-      const answer = solve(programmeOf(wish, sets), SOLVER_SECONDS)
-      if (answer.isOptimal) return platingOf(wish, setsTaken(sets, answer), 0)
-    }
+    const best = isAll ? bestSets(wish, sets, { solve, seconds: SOLVER_SECONDS }) : null
+    if (best) return platingOf(wish, best, 0)
   }
   const [first, ...others] = counts.map((count) => platePieces(wishOf(count), solve)) as [Plating, ...Plating[]]
   return others.reduce((best, each) => (each.plates.length > best.plates.length ? each : best), first)

@@ -1,6 +1,6 @@
 import { leastDeviation } from './bounds.ts'
 import { type PlateSet, type Plating, type PlatingWish, platingOf, weightOfSet } from './plate.ts'
-import { possibleSets, programmeOf, type SolveProgramme, setsTaken } from './programme.ts'
+import { bestSets, possibleSets, type SolveProgramme } from './programme.ts'
 import { PlatingSearch } from './search.ts'
 
 /** Up to so many pieces the answer is proven. */
@@ -8,7 +8,7 @@ const MOST_PROVEN = 60
 const SEED = 0.42
 /** Exchanges tried in a step, for each piece: some milliseconds. */
 const TRIES_A_PIECE = 300
-const STEPS = { few: 2, small: 12, large: 300 }
+const STEPS = { few: 2, small: 5, large: 300 }
 /** So few pieces are proven faster than they are exchanged. */
 const FEW = 20
 const SOLVER_SECONDS = 20
@@ -63,10 +63,8 @@ export class PlatingRun {
     const reach = sets.length === most ? deviation : Number.POSITIVE_INFINITY
     const possible = possibleSets(this.#wish, reach)
     if (!possible) return this.#withGap(sets)
-    if (possible.length === 0) return platingOf(this.#wish, [], 0)
-    const answer = this.#solve(programmeOf(this.#wish, possible), SOLVER_SECONDS)
-    if (answer.isOptimal) return platingOf(this.#wish, setsTaken(possible, answer), 0)
-    return this.#withGap(sets)
+    const best = bestSets(this.#wish, possible, { solve: this.#solve, seconds: SOLVER_SECONDS })
+    return best ? platingOf(this.#wish, best, 0) : this.#withGap(sets)
   }
 
   /** How far off the best the plates may be: plates that are missing first, then distance from the target. */

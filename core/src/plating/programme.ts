@@ -67,8 +67,11 @@ export function possibleSets({ pieces, plate }: PlatingWish, reach: number): Pla
   return first && go(0, first.count, 0, 0, []) ? sets : null
 }
 
-/** The programme that takes most plates, and of those the nearest to their target. */
-export function programmeOf({ pieces, plate }: PlatingWish, sets: readonly PlateSet[]): string {
+/**
+ * The programme that takes most plates, and of those the nearest to their target. Relaxed, a plate may be
+ * taken in part: where the answer is whole all the same, and it mostly is, it is the best there is.
+ */
+function programmeOf({ pieces, plate }: PlatingWish, sets: readonly PlateSet[], isRelaxed: boolean): string {
   // One plate more outweighs all distances that the others can have.
   const plateWorth = reachOf(plate) * pieces.length + 1
   const rows: string[][] = pieces.map(() => [])
@@ -82,14 +85,24 @@ export function programmeOf({ pieces, plate }: PlatingWish, sets: readonly Plate
     ` worth: ${terms.join('\n + ')}`,
     'Subject To',
     ...limits,
-    'Binary',
-    ` ${sets.map((_, at) => `x${at}`).join('\n ')}`,
+    ...(isRelaxed ? [] : ['Binary', ` ${sets.map((_, at) => `x${at}`).join('\n ')}`]),
     'End',
   ].join('\n')
 }
 
 const reachOf = ({ low, target, high }: PlateWish) => Math.max(high - target, target - low, 0)
 
-/** The plates that an answer takes. */
-export const setsTaken = (sets: readonly PlateSet[], { values }: ProgrammeAnswer): PlateSet[] =>
-  sets.filter((_, at) => (values.get(`x${at}`) ?? 0) > 0.5)
+const WHOLE = 1e-6
+
+/** The best plates out of all that are possible; null where it is not proven in time. */
+export function bestSets(
+  wish: PlatingWish,
+  sets: readonly PlateSet[],
+  { solve, seconds }: { solve: SolveProgramme; seconds: number },
+): PlateSet[] | null {
+  if (sets.length === 0) return []
+  const relaxed = solve(programmeOf(wish, sets, true), seconds)
+  const isWhole = [...relaxed.values.values()].every((value) => value < WHOLE || value > 1 - WHOLE)
+  const answer = relaxed.isOptimal && isWhole ? relaxed : solve(programmeOf(wish, sets, false), seconds)
+  return answer.isOptimal ? sets.filter((_, at) => (answer.values.get(`x${at}`) ?? 0) > 0.5) : null
+}

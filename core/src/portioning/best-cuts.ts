@@ -1,4 +1,3 @@
-import { misfits } from './fit.ts'
 import { type PlanRules, type PortionProduct, worthOf } from './product.ts'
 import type { Shape } from './profile.ts'
 
@@ -21,20 +20,19 @@ export interface CountBound {
   max: number
 }
 
-/** A piece of a product that may be cut from one place. */
-interface Option {
-  product: number
-  /** Place at which it ends, and the place from which the rest is planned: after the kerf of a saw. */
-  to: number
-  next: number
-  worth: number
-}
-
 /** Everything that can be cut from each place of a piece, worked out once. Places are numbers into `at`. */
 export interface CutGraph {
   /** Where each place is, mm: cuts, where a saw has been, and the end. */
   at: Float64Array
-  options: readonly (readonly Option[])[]
+  /** Pieces of products that may be cut, those from place p from `start[p]` up to, but not, `start[p + 1]`. */
+  options: {
+    start: Int32Array
+    product: Int32Array
+    /** Place at which it ends, and the place from which the rest is planned: after the kerf of a saw. */
+    to: Int32Array
+    next: Int32Array
+    worth: Float64Array
+  }
   /** For each place the first one at which scrap from it may end; beyond the last where none is. */
   scrapEnds: Int32Array
   /** Grams from the beginning to each place. */
@@ -65,17 +63,13 @@ export function cutGraph(shape: Shape, products: readonly PortionProduct[], rule
   )
   const grams = Float64Array.from(at, (place) => shape.weightBetween(0, place))
   const faces = Float64Array.from(at, (place) => shape.faceAt(place))
-  const next = nextPlaces(at, kerf)
-  const thickness = shape.thicknessBetween(0, 1)
-  const measure = { at, grams, faces, isCut, next, thickness, step }
+  const measures = { at, grams, faces, isCut, thickness: shape.thicknessBetween(0, 1), step }
   return {
     at,
     grams,
     isCut,
     scrapEnds: firstAtLeast(at, minScrap),
-    options: Array.from(at, (_, from) =>
-      products.flatMap((product, place) => optionsOf(product, place, from, measure)),
-    ),
+    options: allOptions(products, measures, nextPlaces(at, kerf)),
     products: products.length,
   }
 }
@@ -102,32 +96,69 @@ interface Measures {
   grams: Float64Array
   faces: Float64Array
   isCut: Uint8Array
-  next: Int32Array
   /** Thickness as cut of one millimetre along the piece. */
   thickness: number
   step: number
 }
 
-/** Pieces of one product from one place: they grow heavier with their end, so that one pass finds them. */
-function optionsOf(product: PortionProduct, place: number, from: number, measures: Measures): Option[] {
-  const { at, grams, faces, isCut, next, thickness, step } = measures
-  const layers = product.folded ? 2 : 1
-  const options: Option[] = []
-  for (let to = from + 1; to < at.length; to++) {
-    const weight = (grams[to] as number) - (grams[from] as number)
-    if (weight > product.high + NEAR) break
-    if (weight < product.low - NEAR || isCut[to] === 0) continue
-    const piece = {
-      from: at[from] as number,
-      to: at[to] as number,
-      weight,
-      thickness: (((at[to] as number) - (at[from] as number)) * thickness) / layers,
-      faces: [(faces[from] as number) * Math.sqrt(layers), (faces[to] as number) * Math.sqrt(layers)] as const,
-    }
-    if (misfits(piece, product, step).length > 0) continue
-    options.push({ product: place, to, next: next[to] as number, worth: worthOf(product, weight) })
+/** The pieces of every product from every place, laid out flat: there are tens of thousands of them. */
+function allOptions(products: readonly PortionProduct[], measures: Measures, nextOf: Int32Array): CutGraph['options'] {
+  const start = new Int32Array(measures.at.length + 1)
+  const [product, to, next, worth]: [number[], number[], number[], number[]] = [[], [], [], []]
+  const fits = products.map((each) => fitFrom(each, measures))
+  for (let from = 0; from < measures.at.length; from++) {
+    start[from] = product.length
+    products.forEach((each, place) => {
+      fits[place]?.(from, (end, weight) => {
+        product.push(place)
+        to.push(end)
+        next.push(nextOf[end] as number)
+        worth.push(worthOf(each, weight))
+      })
+    })
   }
-  return options
+  start[measures.at.length] = product.length
+  return {
+    start,
+    product: Int32Array.from(product),
+    to: Int32Array.from(to),
+    next: Int32Array.from(next),
+    worth: Float64Array.from(worth),
+  }
+}
+
+type Found = (end: number, weight: number) => void
+
+/**
+ * Finds the ends of the pieces of one product from a place, by the same limits as `misfits`: weight and
+ * thickness grow with the end, so that one pass between the lightest and the heaviest finds them. Places are
+ * asked for in order.
+ */
+function fitFrom(product: PortionProduct, { at, grams, faces, isCut, thickness, step }: Measures) {
+  const { low, high, within, targetThickness, folded } = product
+  const layers = folded ? 2 : 1
+  const along = layers / thickness
+  const least = Math.max(product.minThickness ?? 0, targetThickness === undefined ? 0 : targetThickness - step / 2)
+  const most = Math.min(
+    product.maxThickness ?? Number.POSITIVE_INFINITY,
+    targetThickness === undefined ? Number.POSITIVE_INFINITY : targetThickness + step / 2,
+  )
+  const face = (product.minFace ?? 0) / Math.sqrt(layers) - NEAR
+  let first = 0
+  return (from: number, found: Found) => {
+    const place = at[from] as number
+    if ((faces[from] as number) < face || (within && place < within[0] - NEAR)) return
+    const [shortest, longest] = [place + least * along - NEAR, place + most * along + NEAR]
+    const before = grams[from] as number
+    first = Math.max(first, from + 1)
+    while (first < at.length && (grams[first] as number) - before < low - NEAR) first++
+    for (let to = first; to < at.length; to++) {
+      const weight = (grams[to] as number) - before
+      const end = at[to] as number
+      if (weight > high + NEAR || end > longest || (within && end > within[1] + NEAR)) return
+      if (end >= shortest && isCut[to] === 1 && (faces[to] as number) >= face) found(to, weight)
+    }
+  }
 }
 
 export interface BestCuts {
@@ -149,6 +180,7 @@ export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly 
   const { count, after } = states
   const places = graph.at.length
   const end = places - 1
+  const { start, product, next: nextOf, worth } = graph.options
   if (places * count > MOST_CELLS) throw new RangeError('Too many products have a least or a greatest number')
   // Best of the rest from a place in a state: with anything next, and with a piece (or the end) next.
   const any = new Float64Array(places * count).fill(NOT_POSSIBLE)
@@ -177,11 +209,11 @@ export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly 
         }
       }
     }
-    const options = graph.options[place] as readonly Option[]
-    for (let which = 0; which < options.length; which++) {
-      const { product, next, worth } = options[which] as Option
-      const nextState = after[product] as Int32Array
-      const gain = worth - PIECE_COST
+    const last = start[place + 1] as number
+    for (let which = start[place] as number; which < last; which++) {
+      const nextState = after[product[which] as number] as Int32Array
+      const next = nextOf[which] as number
+      const gain = (worth[which] as number) - PIECE_COST
       for (let state = 0; state < count; state++) {
         const then = nextState[state] as number
         if (then < 0) continue
@@ -209,6 +241,7 @@ export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly 
 /** Reads the chosen cuts back, from the beginning of the piece. */
 function follow(graph: CutGraph, { count, after }: CountStates, chosen: Int32Array, scrapTo: Int32Array): Cut[] {
   const cuts: Cut[] = []
+  const { options } = graph
   const end = graph.at.length - 1
   let [place, state, isAfterScrap] = [0, 0, false]
   while (place !== end) {
@@ -221,10 +254,11 @@ function follow(graph: CutGraph, { count, after }: CountStates, chosen: Int32Arr
       isAfterScrap = true
       continue
     }
-    const option = graph.options[place]?.[chosen[here] as number] as Option
-    cuts.push({ product: option.product, from, to: graph.at[option.to] as number })
-    state = after[option.product]?.[state] as number
-    place = option.next
+    const which = chosen[here] as number
+    const product = options.product[which] as number
+    cuts.push({ product, from, to: graph.at[options.to[which] as number] as number })
+    state = after[product]?.[state] as number
+    place = options.next[which] as number
     isAfterScrap = false
   }
   return cuts

@@ -75,6 +75,12 @@ export function wholePiece(draft: KnifeLines): Piece {
   return biasAngle > 0 ? { ...piece, biasAngle } : piece
 }
 
+/** The usual shape at the length of a draft, as thick as a usual one is, with the draft's own weight. */
+export function usualPiece({ shape, weight, length }: KnifeLines): Piece {
+  const { stations } = shapeById(shape).template
+  return { weight, length, profile: stations.map(({ at, girth }) => ({ at: at * length, girth })) }
+}
+
 /** The piece that is left after what was cut; null where nothing is. */
 export function restPiece(draft: KnifeLines): Piece | null {
   return draft.taken.reduce<Piece | null>(

@@ -6,7 +6,7 @@ import { JsonFileButton } from '../../parts/json-file-button.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { Board } from './board.tsx'
 import { CutLoop } from './cut-loop.tsx'
-import { freshDraft, restPiece, shapeById, wholePiece, wishOf } from './draft.ts'
+import { freshDraft, restPiece, shapeById, usualPiece, wholePiece, wishOf } from './draft.ts'
 import { KnifeRoom } from './knife-room.tsx'
 import { OneToOne } from './one-to-one.tsx'
 import { PartsTable } from './parts-table.tsx'
@@ -44,7 +44,9 @@ export function Component() {
 
 /** What is wrong with the measures, as the contract words it; null where nothing is. */
 function refusalOf(draft: KnifeLines): string | null {
-  const result = portionPiece.safeParse(wholePiece(draft))
+  // A template is filled to any weight: what lies on the board is compared with the usual one, drawn out to its length.
+  const measured = draft.way === 'template' ? usualPiece(draft) : wholePiece(draft)
+  const result = portionPiece.safeParse(measured)
   if (result.success) return null
   const issue = result.error.issues[0]
   return issue ? `${issue.path.join(' ')} ${issue.message}`.trim() : 'These measures cannot be.'

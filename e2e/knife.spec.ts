@@ -1,0 +1,71 @@
+import { expect, test } from './house.ts'
+import { items, larchHalt, tile, typeWeight } from './kitchen.ts'
+
+test('a loin is planned on the board, a line dragged, and the cuts follow the scale', async ({ page }) => {
+  await page.goto('/knife')
+  const board = page.getByRole('row', { name: /^on the board/ })
+  await expect(board).toContainText('9 centre steak', { timeout: 20_000 })
+  const line = page.getByRole('slider', { name: 'Knife line' }).nth(2)
+  const before = Number(await line.getAttribute('aria-valuenow'))
+  const grip = await line.locator('circle').boundingBox()
+  if (!grip) throw new Error('No knife line')
+  const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 60, y, { steps: 12 })
+  await page.mouse.up()
+  await expect.poll(async () => Number(await line.getAttribute('aria-valuenow'))).toBeGreaterThan(before + 15)
+  await expect(board).not.toContainText('9 centre steak')
+  await page.getByRole('button', { name: 'Lay out most money' }).click()
+  await expect(board).toContainText('9 centre steak')
+  const loop = page.getByRole('region', { name: 'Next cut' })
+  await loop.getByLabel('It weighs').fill('214')
+  await loop.getByRole('button', { name: 'Cut, and plan the rest' }).click()
+  await expect(loop.getByRole('listitem')).toContainText('centre steak 214 g')
+  await expect(board).toContainText('8 centre steak', { timeout: 20_000 })
+  await page.reload()
+  await expect(page.getByRole('region', { name: 'Next cut' }).getByRole('listitem')).toHaveCount(1)
+})
+
+test('plates are matched in the page by the solver, with no other machine asked', async ({ page }) => {
+  const asked: string[] = []
+  page.on('request', (request) => asked.push(new URL(request.url()).pathname))
+  await page.goto('/knife/plates')
+  const field = page.getByLabel('It weighs')
+  for (const weight of [77, 120, 108, 104, 101, 118, 103, 93, 95, 116, 99]) {
+    await field.fill(String(weight))
+    await page.getByRole('button', { name: /^Take it/ }).click()
+  }
+  await expect(page.getByText('No better way is possible.')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByRole('heading', { name: '11 weighed' })).toBeVisible()
+  expect(asked.filter((path) => path.startsWith('/api/plating'))).toEqual([])
+})
+
+test('at the bench a weighed portion answers with the next cut', async ({ page, request }) => {
+  const kitchen = await larchHalt(request)
+  const loin = (await items(request)).find((item) => item.name.startsWith('Beef tenderloin'))
+  const style = loin?.styles.find((each) => each.name === 'Steaks throughout')
+  const id = '019b76da-a8f2-7000-8003-0000000000c1'
+  await request.post(`/api/kitchens/${kitchen.id}/fabrications`, {
+    data: {
+      id,
+      styleId: style?.id,
+      units: 1,
+      purchase: { price: { amount: 40, per: 'kg' }, invoiceWeight: 2600 },
+      cookId: null,
+      supplier: null,
+      lot: null,
+      date: '2026-11-25',
+      startedAt: new Date().toISOString(),
+    },
+  })
+  await page.goto(`/bench/${id}`)
+  const next = page.getByRole('region', { name: 'Next cut' })
+  await next.getByRole('button', { name: 'Where to cut?' }).click()
+  await expect(next.locator('strong')).toHaveText(/^\d+$/, { timeout: 20_000 })
+  const first = await next.locator('strong').textContent()
+  await tile(page, 'steaks').click()
+  await typeWeight(page, '231')
+  await expect(next.locator('strong')).not.toHaveText(first as string, { timeout: 20_000 })
+  await expect(next).toContainText('steaks')
+})

@@ -1,0 +1,169 @@
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { renderPart, touch } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
+import { Component as Bonded } from './bonded.tsx'
+import { Component as Piece } from './piece.tsx'
+import { Component as Plates } from './plates.tsx'
+import { Component as Racks } from './racks.tsx'
+
+jest.mock('../../workers/core-client.ts', () => ({
+  workAside: jest.requireActual('../../../test/compute.ts').workAtOnce,
+}))
+
+beforeEach(() => {
+  localStorage.clear()
+  answerWith({})
+  Object.assign(globalThis, {
+    ResizeObserver: class {
+      observe() {}
+      disconnect() {}
+    },
+    EventSource: class {
+      close() {}
+    },
+  })
+})
+
+const settle = () => act(async () => void (await new Promise((resolve) => setTimeout(resolve, 20))))
+async function show(part: React.ReactNode) {
+  const view = renderPart(part)
+  await settle()
+  await settle()
+  return view
+}
+const fill = (label: string | RegExp, value: string, at = 0) =>
+  fireEvent.change(screen.getAllByLabelText(label)[at] as HTMLElement, { target: { value } })
+const onTheBoard = () => screen.getByRole('row', { name: /^on the board/ }).textContent
+const knifeLines = () => screen.getAllByRole('slider', { name: 'Knife line' })
+const placeOf = (line: HTMLElement | undefined) => Number(line?.getAttribute('aria-valuenow'))
+
+test('a piece known by weight and length alone is planned at once, with plans beside it', async () => {
+  await show(<Piece />)
+  expect(knifeLines().length).toBeGreaterThan(5)
+  expect(onTheBoard()).toBe(
+    screen
+      .getByRole('row', { name: /^most money/ })
+      .textContent?.replace('most money', 'on the board')
+      .replace('Lay it out', ''),
+  )
+  expect(screen.getByText(/a portion may be off by 12.0/)).toBeTruthy()
+})
+
+test('a line that is moved makes other portions, says why something is none, and stays on the device', async () => {
+  const { unmount } = await show(<Piece />)
+  const before = onTheBoard()
+  const [first] = knifeLines()
+  const place = placeOf(first)
+  for (let step = 0; step < 12; step++) fireEvent.keyDown(first as HTMLElement, { key: 'ArrowRight' })
+  expect(placeOf(knifeLines()[0])).toBe(place + 12)
+  expect(onTheBoard()).not.toBe(before)
+  expect(screen.getAllByText(/too heavy|too light/).length).toBeGreaterThan(0)
+  unmount()
+  await show(<Piece />)
+  expect(placeOf(knifeLines()[0])).toBe(place + 12)
+})
+
+test('Delete takes a line away, and another plan can be laid out', async () => {
+  await show(<Piece />)
+  const count = knifeLines().length
+  fireEvent.keyDown(knifeLines()[0] as HTMLElement, { key: 'Delete' })
+  expect(knifeLines()).toHaveLength(count - 1)
+  await touch(screen.getByRole('button', { name: 'Lay out only head roast' }))
+  expect(onTheBoard()).toContain('3 head roast')
+})
+
+test('a cut that was weighed is off the piece, and the rest is planned anew', async () => {
+  await show(<Piece />)
+  const next = () =>
+    Number(screen.getByRole('heading', { name: 'Next cut' }).parentElement?.querySelector('strong')?.textContent)
+  const first = next()
+  expect(first).toBeGreaterThan(20)
+  fill(/^It weighs/, '230', 1)
+  await touch(screen.getByRole('button', { name: 'Cut, and plan the rest' }))
+  await settle()
+  await settle()
+  expect(screen.getByText(/planned 207/)).toBeTruthy()
+  expect(next()).not.toBe(first)
+  await touch(screen.getByRole('button', { name: 'Take the last one back' }))
+  await settle()
+  expect(next()).toBe(first)
+})
+
+test('measures that cannot be are refused in words, and nothing is planned', async () => {
+  await show(<Piece />)
+  fill(/^It weighs/, '90 kg')
+  await settle()
+  expect(screen.getByRole('alert').textContent).toMatch(/weight does not go with the measures/)
+  expect(screen.queryByRole('heading', { name: 'Next cut' })).toBeNull()
+})
+
+test('girths by tape stand where the tape lies, and make another plan', async () => {
+  await show(<Piece />)
+  const before = onTheBoard()
+  fireEvent.change(screen.getByLabelText('Its shape is known'), { target: { value: 'girths' } })
+  await settle()
+  fill('Girth at 480 mm', '200')
+  await settle()
+  await settle()
+  expect(onTheBoard()).not.toBe(before)
+  expect(screen.getByText(/a portion may be off by 5.0/)).toBeTruthy()
+})
+
+test('a file that is no piece is refused by field, and one that is takes its place', async () => {
+  await show(<Piece />)
+  const link = screen.getByRole('link', { name: 'Save as JSON' }) as HTMLAnchorElement
+  const saved = JSON.parse(decodeURIComponent(link.href.split(',').slice(1).join(',')))
+  const load = async (content: unknown) => {
+    const file = new File([JSON.stringify(content)], 'piece.json', { type: 'application/json' })
+    Object.assign(file, { text: async () => JSON.stringify(content) })
+    await act(
+      async () =>
+        void fireEvent.change(screen.getByLabelText('Knife lines', { selector: 'input' }), {
+          target: { files: [file] },
+        }),
+    )
+    await settle()
+  }
+  await load({ ...saved, kerf: -1 })
+  expect(screen.getByRole('alert').textContent).toContain('kerf')
+  await load({ ...saved, weight: 1800, lines: [] })
+  await settle()
+  expect((screen.getAllByLabelText(/^It weighs/)[0] as HTMLInputElement).value).toMatch(/1,800/)
+})
+
+test('a rack shows its portions, what spreads, and its cuts at an angle', async () => {
+  await show(<Racks />)
+  expect(screen.getByText(/heaviest less lightest 23/).textContent).toMatch(/4 portions, 4 within/)
+  expect(screen.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeTruthy()
+  fireEvent.change(screen.getByLabelText('Ribs in it'), { target: { value: '3' } })
+  await settle()
+  expect(screen.getByText(/Left over: 7, 8/)).toBeTruthy()
+  await touch(screen.getByRole('button', { name: 'Lay another rack beside it' }))
+  await settle()
+  expect(screen.getAllByRole('img')).toHaveLength(2)
+})
+
+test('pieces are weighed one after the other, and each gets the number of its plate', async () => {
+  await show(<Plates />)
+  for (const weight of ['92', '118', '101', '108']) {
+    fill('It weighs', weight)
+    await act(
+      async () =>
+        void fireEvent.submit(screen.getByRole('button', { name: /^Take it/ }).closest('form') as HTMLFormElement),
+    )
+    await settle()
+  }
+  expect(screen.getByText(/No better way is possible/)).toBeTruthy()
+  const list = screen.getByRole('heading', { name: '4 weighed' }).parentElement as HTMLElement
+  expect(within(list).getAllByText(/^plate [12]$/)).toHaveLength(4)
+  await touch(screen.getByRole('button', { name: 'Take no. 2 away' }))
+  await settle()
+  expect(screen.getByText('left over')).toBeTruthy()
+})
+
+test('a bonded log stands beside both pieces alone, with its cautions and its money', async () => {
+  await show(<Bonded />)
+  expect(screen.getByText(/Overlapped by/).textContent).toMatch(/bonding (keeps|costs)/)
+  expect(screen.getByLabelText('Cautions').textContent).toMatch(/non-intact/)
+  expect(screen.getByRole('row', { name: /^two alone/ })).toBeTruthy()
+})
