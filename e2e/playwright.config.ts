@@ -7,6 +7,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   timeout: 60_000,
+  // Two whole houses share two cores.
+  expect: { timeout: 15_000 },
   reporter: process.env.CI ? 'line' : 'list',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -11,6 +11,10 @@ export interface ItemShape {
   weight: number
   length: number
   products: readonly PortionProduct[]
+  /** A fillet: its belly and the notch along its pin bones come off before it is portioned. */
+  isFillet?: boolean
+  /** Cut with a saw that takes so many mm. */
+  kerf?: number
   scrap: { name: string; valuePerKg: number }
 }
 
@@ -70,6 +74,7 @@ export const SHAPES: readonly ItemShape[] = [
   },
   {
     id: 'char-fillet',
+    isFillet: true,
     name: 'Char or salmon fillet',
     items: ['Arctic char'],
     template: {
@@ -97,6 +102,7 @@ export const SHAPES: readonly ItemShape[] = [
   },
   {
     id: 'white-fillet',
+    isFillet: true,
     name: 'Hake or white fish fillet',
     items: ['Hake', 'Round white fish'],
     template: {
@@ -125,6 +131,21 @@ export const SHAPES: readonly ItemShape[] = [
     length: 300,
     products: [{ name: 'portion', target: 170, low: 150, high: 190, minThickness: 40, value: 9.5 }],
     scrap: { name: 'trim', valuePerKg: 10 },
+  },
+  {
+    id: 'flatfish-on-bone',
+    name: 'Flatfish, sections on the bone',
+    items: ['Turbot'],
+    template: {
+      stations: stations([0, 260], [0.25, 380], [0.55, 400], [0.85, 300], [1, 190]),
+      roundness: 0.22,
+      density: 1.06,
+    },
+    weight: 2400,
+    length: 330,
+    products: [{ name: 'section', target: 290, low: 260, high: 320, minThickness: 25, value: 12.5 }],
+    scrap: { name: 'trim for fumet', valuePerKg: 3 },
+    kerf: 1.5,
   },
 ]
 

@@ -84,6 +84,7 @@ export {
   portionPlan,
   portionWish,
   rackPlan,
+  racksWished,
   rackWish,
 } from './portioning.ts'
 export type { PriceColumn, PriceMapping } from './price-columns.ts'

@@ -4,6 +4,7 @@ import {
   type PortionProduct,
   RACK_STYLES,
   type Rack,
+  type RackWish,
   type Station,
   weightAgainstMeasures,
 } from '@fleam/core'
@@ -238,6 +239,11 @@ export const rackWish = z
   })
   .meta({ id: 'RackWish' })
 
+/** The racks of a wish that came in either form. */
+export const racksWished = rackWish.transform(
+  ({ rack: one, racks, ...wish }): RackWish => ({ ...wish, racks: racks ?? (one ? [one] : []) }),
+)
+
 const ribRef = z.tuple([z.number(), z.number()])
 
 export const rackPlan = z
@@ -270,6 +276,9 @@ export const knifeLines = z
     minScrap: millimetres,
     kerf: z.number().min(0).max(20),
     step: z.number().positive().max(100),
+    /** What comes off a fillet along its length before it is cut across; null for none. */
+    belly: z.strictObject({ share: z.number().min(0).max(0.9), from: millimetres, to: millimetres }).nullable(),
+    notch: z.strictObject({ from: millimetres, to: millimetres, width: millimetres, depth: millimetres }).nullable(),
     /** Places of the knife, mm. */
     lines: z.array(millimetres).max(500),
     /** Cut already, from the beginning of the piece. */

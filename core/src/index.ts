@@ -221,6 +221,7 @@ export {
   RACK_STYLES,
   ribWeights,
   shapeOf,
+  trimFillet,
   weightAgainstMeasures,
 } from './portioning/index.ts'
 export type {

@@ -1,5 +1,7 @@
 import type { Work, WorkName } from '@fleam/contract'
-import { planBonded, planPortions, planRacks, platePieces, type SolveProgramme } from '@fleam/core'
+import { type PortionWish, planBonded, planPortions, planRacks, platePieces, type SolveProgramme } from '@fleam/core'
+
+const COARSE = 4
 
 /** A solver that tries everything: enough for the few plates of a page's test. */
 const solve: SolveProgramme = (programme) => {
@@ -28,7 +30,8 @@ const solve: SolveProgramme = (programme) => {
 /** What the worker would answer, at once. */
 export async function workAtOnce<N extends WorkName>(name: N, wish: Work[N]['wish']): Promise<Work[N]['answer']> {
   const all: { [K in WorkName]: (each: never) => Work[K]['answer'] } = {
-    'portion-plan': planPortions,
+    // Coarser than on the page: the tests ask what is shown, not where the best cut lies.
+    'portion-plan': (each: PortionWish) => planPortions({ ...each, step: COARSE }),
     'bonded-plan': planBonded,
     'rack-plan': (each) => planRacks(each, solve),
     plating: (each) => platePieces(each, solve),

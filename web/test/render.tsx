@@ -19,6 +19,8 @@ export const LARCH_HALT: Kitchen = {
 interface RenderOptions {
   kitchen?: Kitchen
   document?: FabricationDocument
+  /** Address at which it stands. */
+  path?: string
 }
 
 function Appraised({ document, children }: { document: FabricationDocument; children: ReactNode }) {
@@ -26,10 +28,10 @@ function Appraised({ document, children }: { document: FabricationDocument; chil
 }
 
 /** Renders a part as it stands in a room: with a kitchen, a router, and a document where it needs one. */
-export function renderPart(part: ReactNode, { kitchen = LARCH_HALT, document }: RenderOptions = {}) {
+export function renderPart(part: ReactNode, { kitchen = LARCH_HALT, document, path = '/' }: RenderOptions = {}) {
   return render(
     <QueryClientProvider client={new QueryClient()}>
-      <MemoryRouter>
+      <MemoryRouter initialEntries={[path]}>
         <KitchenContext value={kitchen}>
           {document ? <Appraised document={document}>{part}</Appraised> : part}
         </KitchenContext>

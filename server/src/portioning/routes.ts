@@ -1,4 +1,4 @@
-import { bondedPlan, bondedWish, portionPlan, portionWish, rackPlan, rackWish } from '@fleam/contract'
+import { bondedPlan, bondedWish, portionPlan, portionWish, rackPlan, racksWished, rackWish } from '@fleam/contract'
 import type { Compute } from '../compute/compute.ts'
 import type { Server } from '../http/schemas.ts'
 
@@ -15,7 +15,6 @@ export function portioningRoutes(app: Server, compute: Compute): void {
   )
 
   app.post('/api/rack-plan', { schema: { tags, body: rackWish, response: { 200: rackPlan } } }, (request) => {
-    const { rack, racks, ...wish } = request.body
-    return compute.do('rack-plan', { ...wish, racks: racks ?? (rack ? [rack] : []) })
+    return compute.do('rack-plan', racksWished.parse(request.body))
   })
 }

@@ -1,5 +1,6 @@
 import { boundOf, type PieceBound, type PileResult } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
+import { Link } from 'react-router-dom'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import type { StandingReading } from './merge.ts'
@@ -46,6 +47,12 @@ export function PieceList({ bench }: { bench: Bench }) {
           />
           {' · '}
           {result.within} in bounds, {result.below} too light, {result.above} too heavy
+          {readings.length > 1 ? (
+            <>
+              {' · '}
+              <Link to={`/knife/plates?of=${live.record.id}`}>match plates</Link>
+            </>
+          ) : null}
         </p>
       ) : null}
       {readings.length === 0 ? <p className="quiet">Nothing weighed onto it yet.</p> : null}

@@ -6,6 +6,7 @@ import { useScale } from '../../data/scale.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { keepMeasured } from './measured.ts'
 
 interface CutLoopProps {
   draft: KnifeLines
@@ -27,6 +28,7 @@ export function CutLoop({ draft, judged, onChange }: CutLoopProps) {
   const take = () => {
     if (weight === null) return
     const cut = { thickness, weight, product: next.product, planned: next.weight }
+    if (next.product !== null) keepMeasured(draft.way, draft.shape, { planned: next.weight, weighed: weight })
     setTyped(null)
     setMeasured(null)
     // No lines: what is left is planned anew.

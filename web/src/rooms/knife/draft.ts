@@ -7,6 +7,7 @@ import {
   pieceFromGirths,
   pieceFromOutline,
   pieceFromTemplate,
+  trimFillet,
 } from '@fleam/core'
 
 /** The shape of a draft; one that is not known here any more stands for the first. */
@@ -33,7 +34,9 @@ export function freshDraft(shape: ItemShape): KnifeLines {
       products: [...shape.products],
       scrap: { ...shape.scrap },
       minScrap: 10,
-      kerf: 0,
+      belly: null,
+      notch: null,
+      kerf: shape.kerf ?? 0,
       step: 1,
       lines: [],
       taken: [],
@@ -62,8 +65,8 @@ function withUsualMeasures(draft: KnifeLines, usual: Piece): KnifeLines {
   }
 }
 
-/** The piece of a draft as it was measured, before anything was cut off. */
-export function wholePiece(draft: KnifeLines): Piece {
+/** The piece of a draft as it was measured, before anything came off. */
+export function measuredPiece(draft: KnifeLines): Piece {
   const { template } = shapeById(draft.shape)
   const { weight, length, way, girths, outline, biasAngle } = draft
   const piece =
@@ -73,6 +76,20 @@ export function wholePiece(draft: KnifeLines): Piece {
         ? pieceFromOutline(weight, length, outline, template)
         : pieceFromTemplate(template, weight, length)
   return biasAngle > 0 ? { ...piece, biasAngle } : piece
+}
+
+/** The piece that is cut across: a fillet without its belly and without the notch along its pin bones. */
+export function wholePiece(draft: KnifeLines): Piece {
+  return trimmed(draft).loin
+}
+
+/** What comes off a fillet first, and what is left of it. */
+export function trimmed(draft: KnifeLines) {
+  const { belly, notch } = draft
+  return trimFillet(measuredPiece(draft), {
+    ...(belly ? { belly } : {}),
+    ...(notch ? { notch } : {}),
+  })
 }
 
 /** The usual shape at the length of a draft, as thick as a usual one is, with the draft's own weight. */

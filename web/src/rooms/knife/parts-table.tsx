@@ -1,22 +1,19 @@
-import type { KnifeLines } from '@fleam/contract'
 import { formatNumber, howFarOff, type JudgedCuts, type MeasuringWay } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { useFormat } from '../../parts/use-format.ts'
+import { measuredCuts } from './measured.ts'
 import { misfitWords } from './misfit-words.ts'
 
 interface PartsTableProps {
   judged: JudgedCuts
   way: MeasuringWay
-  taken: KnifeLines['taken']
+  shape: string
 }
 
 /** Every part between two lines, from the end where the knife begins. */
-export function PartsTable({ judged, way, taken }: PartsTableProps) {
+export function PartsTable({ judged, way, shape }: PartsTableProps) {
   const format = useFormat()
-  const off = howFarOff(
-    way,
-    taken.flatMap(({ planned, weight, product }) => (product === null ? [] : { planned, weighed: weight })),
-  )
+  const off = howFarOff(way, measuredCuts(way, shape))
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">Cut by cut</h2>

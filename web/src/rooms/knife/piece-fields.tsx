@@ -8,7 +8,8 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { freshDraft, shapeById } from './draft.ts'
+import { freshDraft, shapeById, trimmed } from './draft.ts'
+import { measuredCuts } from './measured.ts'
 
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
 
@@ -27,10 +28,7 @@ interface PieceFieldsProps {
 /** What lies on the board, and how its shape is known. */
 export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
   const format = useFormat()
-  const off = howFarOff(
-    draft.way,
-    draft.taken.flatMap(({ planned, weight, product }) => (product === null ? [] : { planned, weighed: weight })),
-  )
+  const off = howFarOff(draft.way, measuredCuts(draft.way, draft.shape))
   // Whatever the piece was, other measures make another piece: its lines and cuts go with it.
   const measure = (changes: Partial<KnifeLines>) => onChange({ ...changes, lines: [], taken: [] })
   const setLength = (length: number) => {
@@ -81,10 +79,11 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
           </Form.Select>
           <Form.Text id="knife-off">
             a portion may be off by {format.share(off.share)},{' '}
-            {off.isOwn ? `as ${off.portions} portions of this piece were` : 'assumed until portions are weighed'}
+            {off.isOwn ? `as ${off.portions} portions here were` : 'assumed until portions are weighed'}
           </Form.Text>
         </Form.Group>
       </div>
+      {shapeById(draft.shape).isFillet ? <FilletTrim draft={draft} measure={measure} /> : null}
       {draft.way === 'girths' ? <Girths draft={draft} measure={measure} /> : null}
       {draft.way === 'outline' ? (
         <Suspense fallback={<Loading what="the tracer" />}>
@@ -92,6 +91,44 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
         </Suspense>
       ) : null}
     </section>
+  )
+}
+
+/** Places of the pin bones and of the belly on a usual fillet, as shares of its length. */
+const PIN_BONES = [0.08, 0.5] as const
+const BELLY = [0.05, 0.55] as const
+
+/** What comes off along a fillet before it is cut across: the belly, and a notch along the pin bones. */
+function FilletTrim({ draft, measure }: GirthsProps) {
+  const format = useFormat()
+  const { belly, notch, length } = draft
+  const { bellyWeight, notchWeight } = trimmed(draft)
+  const place = ([from, to]: readonly [number, number]) => ({ from: from * length, to: to * length })
+  return (
+    <div className="knife-fields">
+      <NumberField
+        label="Belly that comes off, % of the section"
+        hint={belly ? `${format.weight(bellyWeight)} of belly, a product of its own` : 'nothing: it stays on'}
+        value={belly ? belly.share * 100 : null}
+        max={60}
+        onChange={(percent) => measure({ belly: percent ? { share: percent / 100, ...place(BELLY) } : null })}
+      />
+      <NumberField
+        label="Notch along the pin bones, mm wide"
+        hint={notch ? `${format.weight(notchWeight)} of scrap` : 'nothing: they are tweezed'}
+        value={notch?.width ?? null}
+        max={60}
+        onChange={(width) => measure({ notch: width ? { depth: 12, ...notch, ...place(PIN_BONES), width } : null })}
+      />
+      {notch ? (
+        <NumberField
+          label="and deep, mm"
+          value={notch.depth}
+          max={60}
+          onChange={(depth) => depth !== null && measure({ notch: { ...notch, depth } })}
+        />
+      ) : null}
+    </div>
   )
 }
 

@@ -1,12 +1,12 @@
 import { type KnifeLines, knifeLines, portionPiece } from '@fleam/contract'
 import { judgeCuts } from '@fleam/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
-import { JsonFileButton } from '../../parts/json-file-button.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { Board } from './board.tsx'
 import { CutLoop } from './cut-loop.tsx'
-import { freshDraft, restPiece, shapeById, usualPiece, wholePiece, wishOf } from './draft.ts'
+import { freshDraft, measuredPiece, restPiece, shapeById, usualPiece, wishOf } from './draft.ts'
+import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { OneToOne } from './one-to-one.tsx'
 import { PartsTable } from './parts-table.tsx'
@@ -37,7 +37,18 @@ export function Component() {
       {wish && rest ? <OnTheBoard draft={draft} wish={wish} plans={plans} isFresh={isFresh} onChange={change} /> : null}
       {refusal === null && !rest ? <p className="quiet">Nothing is left of this piece.</p> : null}
       <ProductFields key={`products-${fill}`} draft={draft} onChange={change} />
-      <Files draft={draft} onReplace={replace} />
+      <div className="actions no-print">
+        <JsonFiles
+          what="Knife lines"
+          fileName={`knife-lines-${draft.shape}`}
+          value={draft}
+          schema={knifeLines}
+          onLoad={replace}
+        />
+        <Button variant="outline-dark" onClick={() => replace(freshDraft(shapeById(draft.shape)))}>
+          Begin a new piece
+        </Button>
+      </div>
     </KnifeRoom>
   )
 }
@@ -45,7 +56,7 @@ export function Component() {
 /** What is wrong with the measures, as the contract words it; null where nothing is. */
 function refusalOf(draft: KnifeLines): string | null {
   // A template is filled to any weight: what lies on the board is compared with the usual one, drawn out to its length.
-  const measured = draft.way === 'template' ? usualPiece(draft) : wholePiece(draft)
+  const measured = draft.way === 'template' ? usualPiece(draft) : measuredPiece(draft)
   const result = portionPiece.safeParse(measured)
   if (result.success) return null
   const issue = result.error.issues[0]
@@ -100,46 +111,8 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
       ) : (
         <Loading what="the next cut" />
       )}
-      <PartsTable judged={judged} way={draft.way} taken={draft.taken} />
+      <PartsTable judged={judged} way={draft.way} shape={draft.shape} />
       <OneToOne wish={wish} lines={lines} />
     </>
-  )
-}
-
-interface FilesProps {
-  draft: KnifeLines
-  onReplace: (draft: KnifeLines) => void
-}
-
-/** Saves the piece to a file, and loads one. */
-function Files({ draft, onReplace }: FilesProps) {
-  const [refused, setRefused] = useState<string | null>(null)
-  const load = (content: unknown) => {
-    const read = knifeLines.safeParse(content)
-    if (read.success) {
-      setRefused(null)
-      return onReplace(read.data)
-    }
-    const issue = read.error.issues[0]
-    setRefused(`${issue?.path.join('.')} ${issue?.message}. Nothing was changed.`)
-  }
-  const href = `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(draft, null, 2))}`
-  return (
-    <section className="no-print" aria-label="Files">
-      <div className="actions">
-        <a className="btn btn-outline-dark" href={href} download={`knife-lines-${draft.shape}.json`}>
-          Save as JSON
-        </a>
-        <JsonFileButton words="Load from JSON" what="Knife lines" isPending={false} error={null} onRead={load} />
-        <Button variant="outline-dark" onClick={() => onReplace(freshDraft(shapeById(draft.shape)))}>
-          Begin a new piece
-        </Button>
-      </div>
-      {refused ? (
-        <p className="refusal" role="alert">
-          {refused}
-        </p>
-      ) : null}
-    </section>
   )
 }

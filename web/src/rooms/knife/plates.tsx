@@ -1,15 +1,18 @@
 import { platingWish } from '@fleam/contract'
-import { formatNumber, type PlatePiece, type PlatingWish } from '@fleam/core'
+import { documentOf, formatNumber, type PlatePiece, type PlatingWish } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
+import { useSearchParams } from 'react-router-dom'
+import { useFabrication } from '../../data/queries.ts'
 import { useScale } from '../../data/scale.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Progress } from '../../parts/progress.tsx'
-import { Failed } from '../../parts/states.tsx'
+import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'
@@ -50,6 +53,7 @@ export function Component() {
         </p>
       ) : null}
       {error ? <Failed error={error} /> : null}
+      <FromFabrication onTake={(pieces) => setWish({ ...wish, pieces })} />
       <Weighing wish={wish} onAdd={(piece) => setWish({ ...wish, pieces: [...wish.pieces, piece] })} />
       {progress === null ? null : (
         <div className="forecast-progress">
@@ -100,7 +104,39 @@ export function Component() {
         onRemove={(id) => setWish({ ...wish, pieces: wish.pieces.filter((piece) => piece.id !== id) })}
         onClear={() => setWish({ ...wish, pieces: [] })}
       />
+      <div className="actions no-print">
+        <JsonFiles what="Plates" fileName="plates" value={wish} schema={platingWish} onLoad={setWish} />
+      </div>
     </KnifeRoom>
+  )
+}
+
+/** Pieces that were weighed at the bench: each pile is a kind. */
+function FromFabrication({ onTake }: { onTake: (pieces: PlatePiece[]) => void }) {
+  const [search] = useSearchParams()
+  const id = search.get('of')
+  return id ? <TakePieces id={id} onTake={onTake} /> : null
+}
+
+function TakePieces({ id, onTake }: { id: string; onTake: (pieces: PlatePiece[]) => void }) {
+  const fabrication = useFabrication(id)
+  if (fabrication.isError) return <Failed error={fabrication.error} retry={() => void fabrication.refetch()} />
+  if (!fabrication.data) return <Loading what="the pieces" />
+  const { record } = fabrication.data
+  const pieces = documentOf(record, fabrication.data)
+    .piles.filter((pile) => pile.class === 'primary')
+    .flatMap(({ name, pieces: grams = [] }) => grams.map((weight) => ({ weight, kind: name })))
+    .map((piece, at) => ({ ...piece, id: String(at + 1) }))
+  return (
+    <p className="no-print">
+      {pieces.length === 0 ? (
+        'Nothing was weighed piece by piece in that fabrication yet.'
+      ) : (
+        <Button variant="outline-dark" onClick={() => onTake(pieces)}>
+          Lay out the {pieces.length} pieces of {record.item.toLowerCase()}
+        </Button>
+      )}
+    </p>
   )
 }
 
@@ -137,7 +173,7 @@ function Needs({ wish, onChange }: NeedsProps) {
           <Form.Control
             aria-label={`Kind ${at + 1}`}
             value={need.kind}
-            maxLength={60}
+            maxLength={120}
             onChange={(event) => event.target.value.trim() && set(at, { kind: event.target.value })}
           />
           {needs.length > 1 ? (

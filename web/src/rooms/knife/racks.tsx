@@ -1,5 +1,5 @@
 import { USUAL_RACK } from '@fleam/catalogue'
-import { rackWish } from '@fleam/contract'
+import { racksWished, rackWish } from '@fleam/contract'
 import {
   formatNumber,
   RACK_STYLES,
@@ -16,6 +16,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { RackDrawing } from './rack-drawing.tsx'
 import { useKept } from './use-kept.ts'
@@ -111,6 +112,7 @@ export function Component() {
         <Button size="sm" variant="outline-dark" onClick={() => window.print()}>
           Print
         </Button>
+        <JsonFiles what="Racks" fileName="racks" value={wish} schema={racksWished} onLoad={setWish} />
       </div>
       {issue ? (
         <p className="refusal" role="alert">

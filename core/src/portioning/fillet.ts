@@ -1,0 +1,59 @@
+import { areaOf, type Piece, type Station, shapeOf } from './profile.ts'
+
+/** What is taken off a fillet before it is portioned. Places in mm from its thick end. */
+export interface FilletTrim {
+  /** Share of each cross section that is belly, between two places; it is cut off along the fillet. */
+  belly?: { share: number; from: number; to: number } | undefined
+  /** V-notch along the pin bones: a triangle so wide and deep at the surface. */
+  notch?: { from: number; to: number; width: number; depth: number } | undefined
+}
+
+export interface TrimmedFillet {
+  /** What is left to be portioned: loin and tail. */
+  loin: Piece
+  bellyWeight: number
+  notchWeight: number
+}
+
+/** Just beside an edge the area jumps: a second station there keeps it a step and not a slope. */
+const EDGE = 0.5
+
+/**
+ * A fillet without its belly and without the notch along its pin bones. What comes off weighs by its share
+ * of the areas, like everything else; a notch takes no more than a cross section has.
+ */
+export function trimFillet(piece: Piece, { belly, notch }: FilletTrim): TrimmedFillet {
+  const shape = shapeOf(piece)
+  const places = new Set(piece.profile.map(({ at }) => at))
+  for (const edge of [belly?.from, belly?.to, notch?.from, notch?.to]) {
+    if (edge === undefined || edge <= EDGE || edge >= piece.length - EDGE) continue
+    places.add(edge - EDGE)
+    places.add(edge + EDGE)
+  }
+  const sorted = [...places].sort((a, b) => a - b)
+  const bellyAt = (at: number) => (belly && at >= belly.from && at <= belly.to ? shape.areaAt(at) * belly.share : 0)
+  const notchAt = (at: number) => {
+    if (!notch || at < notch.from || at > notch.to) return 0
+    return Math.min((notch.width * notch.depth) / 2, shape.areaAt(at) - bellyAt(at))
+  }
+  const stationsOf = (area: (at: number) => number): Station[] => sorted.map((at) => ({ at, area: area(at) }))
+  const whole = volumeOf(stationsOf((at) => shape.areaAt(at)))
+  const weigh = (area: (at: number) => number) => (piece.weight * volumeOf(stationsOf(area))) / whole
+  const bellyWeight = weigh(bellyAt)
+  const notchWeight = weigh(notchAt)
+  const loin = {
+    ...piece,
+    weight: piece.weight - bellyWeight - notchWeight,
+    profile: stationsOf((at) => shape.areaAt(at) - bellyAt(at) - notchAt(at)),
+  }
+  return { loin, bellyWeight, notchWeight }
+}
+
+function volumeOf(stations: readonly Station[]): number {
+  let volume = 0
+  for (let at = 1; at < stations.length; at++) {
+    const [one, other] = [stations[at - 1] as Station, stations[at] as Station]
+    volume += ((areaOf(one) + areaOf(other)) / 2) * (other.at - one.at)
+  }
+  return volume
+}

@@ -1,0 +1,45 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { APIRequestContext } from '@playwright/test'
+import { expect, test } from './house.ts'
+import { fabrications, items } from './kitchen.ts'
+
+/** What a room is called, and where it is in the demo kitchen. */
+export type RoomPlace = readonly [name: string, pathOf: (request: APIRequestContext) => string | Promise<string>]
+
+export async function rowOf(request: APIRequestContext, status: 'open' | 'closed'): Promise<string | undefined> {
+  return (await fabrications(request)).find((row) => row.status === status)?.id
+}
+
+export async function styleOf(request: APIRequestContext): Promise<string | undefined> {
+  return (await items(request))[0]?.styles[0]?.id
+}
+
+const SIZES = [
+  [1280, 800],
+  [800, 1280],
+  [390, 844],
+] as const
+
+/** Tests for each room that axe finds nothing in it, light or dark, and that nothing is cut off at any size. */
+export function checkRooms(rooms: readonly RoomPlace[]): void {
+  for (const [name, pathOf] of rooms) {
+    test(`${name}: axe finds nothing, light or dark, and nothing is cut off at any size`, async ({ page, request }) => {
+      await page.emulateMedia({ reducedMotion: 'reduce' })
+      await page.goto(await pathOf(request))
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      for (const colorScheme of ['light', 'dark'] as const) {
+        await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' })
+        const axe = new AxeBuilder({ page })
+        // In the dark nothing but the colours is another.
+        const { violations } = await (colorScheme === 'light' ? axe : axe.withRules(['color-contrast'])).analyze()
+        const faults = violations.map((each) => `${each.id} ${each.nodes.map((node) => node.target).join(' | ')}`)
+        expect({ colorScheme, faults }).toEqual({ colorScheme, faults: [] })
+      }
+      for (const [width, height] of SIZES) {
+        await page.setViewportSize({ width, height })
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+        expect({ width, overflow: Math.max(0, overflow) }).toEqual({ width, overflow: 0 })
+      }
+    })
+  }
+}
