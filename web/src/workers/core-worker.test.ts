@@ -1,6 +1,10 @@
-import { type ForecastModel, ForecastRun, forecastModel, forecastOf, type Spreads } from '@fleam/core'
+import { type ForecastModel, ForecastRun, forecastModel, forecastOf, planPortions, type Spreads } from '@fleam/core'
 import { sixChickens } from '../../../core/test/documents.ts'
 import type { WorkerReply, WorkerRequest } from './protocol.ts'
+
+jest.mock('./load-solver.ts', () => ({
+  loadSolver: async () => () => ({ isOptimal: false, values: new Map() }),
+}))
 
 const model = forecastModel(sixChickens(), 0) as ForecastModel
 const spreads: Spreads = {
@@ -72,4 +76,56 @@ test('what goes wrong is said, under the number of its request', async () => {
   ask({ id: 4, type: 'read-price-list', csv: null as never, mapping: {} as never, context: {} as never, shown: 1 })
   await until(() => said.length > 0)
   expect(said).toMatchObject([{ id: 4, type: 'failed' }])
+})
+
+describe('work', () => {
+  const loin = {
+    piece: {
+      weight: 900,
+      length: 200,
+      profile: [
+        { at: 0, area: 4000 },
+        { at: 200, area: 4000 },
+      ],
+    },
+    products: [{ name: 'steak', target: 200, low: 190, high: 215, value: 11 }],
+    scrap: { valuePerKg: 8 },
+  }
+  const rack = { weight: 780, bones: 8, boneWeight: 150, eye: [62, 61, 58, 55, 52, 49, 45, 42] }
+
+  test('a plan of cuts is what the core plans', async () => {
+    ask({ id: 5, type: 'work', name: 'portion-plan', wish: loin })
+    await until(() => said.length > 0)
+    expect(said).toEqual([{ id: 5, type: 'worked', answer: planPortions(loin) }])
+  })
+
+  test('a bonded log and a rack are worked out too', async () => {
+    ask({ id: 6, type: 'work', name: 'bonded-plan', wish: { ...loin, pieces: [loin.piece, loin.piece] } })
+    ask({
+      id: 7,
+      type: 'work',
+      name: 'rack-plan',
+      wish: { racks: [rack], target: 195, low: 175, high: 215, perPortion: 2, style: 'graded' },
+    })
+    await until(() => said.length === 2)
+    expect(said.map((reply) => [reply.id, reply.type]).sort()).toEqual([
+      [6, 'worked'],
+      [7, 'worked'],
+    ])
+  })
+
+  test('plates tell how far they are, and a cancelled wish is not answered', async () => {
+    const weights = Array.from({ length: 90 }, (_, at) => 95 + ((at * 37) % 23))
+    const pieces = weights.map((weight, at) => ({ id: String(at), weight, kind: 'any' }))
+    const plate = { low: 180, target: 211.3, high: 240, needs: [{ kind: 'any', count: 2 }] }
+    const alike = pieces.map((piece) => ({ ...piece, weight: 100 }))
+    ask({ id: 8, type: 'work', name: 'plating', wish: { pieces: alike, plate: { ...plate, target: 200 } } })
+    await until(() => kinds().includes('worked'))
+    expect(kinds()[0]).toBe('progress')
+    said.length = 0
+    ask({ id: 9, type: 'work', name: 'plating', wish: { pieces, plate } })
+    ask({ id: 9, type: 'cancel' })
+    await new Promise((resolve) => setTimeout(resolve, 200))
+    expect(kinds()).not.toContain('worked')
+  })
 })

@@ -1,0 +1,112 @@
+import type { FabricationRecord } from '@fleam/contract'
+import type { PlannedPile } from '@fleam/core'
+import { act, fireEvent, screen, waitFor } from '@testing-library/react'
+import { useState } from 'react'
+import { renderPart, touch } from '../../../test/render.tsx'
+import { NextCut } from './next-cut.tsx'
+import type { LiveFabrication, StandingReading } from './use-live-fabrication.ts'
+
+jest.mock('../../workers/core-client.ts', () => ({
+  workAside: jest.requireActual('../../../test/compute.ts').workAtOnce,
+}))
+
+const pile = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
+  id,
+  name: id,
+  class: 'primary',
+  weighing: 'pieces',
+  expectedShare: null,
+  portions: 7,
+  target: 212,
+  low: 190,
+  high: 235,
+  valuePerKg: null,
+  usedShare: null,
+  processingPerKg: null,
+  ...changes,
+})
+
+let weigh: (grams: number) => void
+let takeBack: () => void
+
+/** A fabrication at the bench, as far as the next cut looks at it. */
+function AtTheBench({ record }: { record: Partial<FabricationRecord> }) {
+  const [standing, setStanding] = useState<StandingReading[]>([])
+  weigh = (grams) =>
+    setStanding((before) => [
+      ...before,
+      {
+        id: `r${before.length}`,
+        pileId: 'steaks',
+        grams,
+        takenAt: new Date(Date.now() + 1000).toISOString(),
+      } as StandingReading,
+    ])
+  takeBack = () => setStanding((before) => before.slice(0, -1))
+  return <NextCut live={{ record, standing } as LiveFabrication} />
+}
+
+const RECORD: Partial<FabricationRecord> = {
+  id: 'f',
+  status: 'open',
+  item: 'Beef tenderloin, peeled, side muscle on',
+  piles: [pile('steaks'), pile('tips', { class: 'by-product', weighing: 'whole', target: null })],
+}
+
+beforeEach(() => localStorage.clear())
+
+const region = () => screen.getByRole('region', { name: 'Next cut' })
+const next = () => Number(region().querySelector('strong')?.textContent)
+const answered = () => waitFor(() => expect(next()).toBeGreaterThan(0), { timeout: 15_000 })
+async function lay(record = RECORD) {
+  renderPart(<AtTheBench record={record} />)
+  await touch(screen.getByRole('button', { name: 'Where to cut?' }))
+  await answered()
+}
+
+test('a piece that is laid on the board answers with the first cut', async () => {
+  await lay()
+  expect(region().textContent).toMatch(/\d+ mm steaks about \d+\s?g/)
+})
+
+test('a weighed portion was that cut: the rest is planned, and what is heavier makes the next one another', async () => {
+  await lay()
+  const [first, words] = [next(), region().textContent]
+  await act(async () => weigh(232))
+  await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
+  await answered()
+  const second = region().textContent
+  // Taken back, the piece is whole again and the first cut stands as before.
+  await act(async () => takeBack())
+  await waitFor(() => expect(region().textContent).toBe(words), { timeout: 15_000 })
+  expect(next()).toBe(first)
+  expect(second).toMatch(/mm/)
+})
+
+test('it is exactly where it was left after the page was closed', async () => {
+  const { unmount } = renderPart(<AtTheBench record={RECORD} />)
+  await touch(screen.getByRole('button', { name: 'Where to cut?' }))
+  await answered()
+  const words = region().textContent
+  unmount()
+  renderPart(<AtTheBench record={RECORD} />)
+  await answered()
+  expect(region().textContent).toBe(words)
+})
+
+test('another piece begins with its own weight and length', async () => {
+  await lay()
+  await touch(screen.getByRole('button', { name: 'Another piece' }))
+  fireEvent.change(screen.getByLabelText(/weighs/), { target: { value: '1500' } })
+  fireEvent.change(screen.getByLabelText(/is long/), { target: { value: '300' } })
+  await touch(screen.getByRole('button', { name: 'Where to cut?' }))
+  await answered()
+  expect(next()).toBeLessThan(60)
+})
+
+test('a bird has no next cut, and a finished fabrication none either', () => {
+  renderPart(<AtTheBench record={{ ...RECORD, item: 'Chicken, eviscerated' }} />)
+  renderPart(<AtTheBench record={{ ...RECORD, status: 'closed' }} />)
+  renderPart(<AtTheBench record={{ ...RECORD, piles: [pile('steaks', { target: null })] }} />)
+  expect(screen.queryByRole('region', { name: 'Next cut' })).toBeNull()
+})

@@ -1,0 +1,124 @@
+import { judgeCuts, type PortionWish } from '@fleam/core'
+import { fireEvent, render, screen } from '@testing-library/react'
+import { useState } from 'react'
+import { renderPart } from '../../../test/render.tsx'
+import { Board } from './board.tsx'
+import { freshDraft, shapeById } from './draft.ts'
+import { OneToOne } from './one-to-one.tsx'
+import OutlineTracer from './outline-tracer.tsx'
+
+beforeAll(() => {
+  Object.assign(globalThis, {
+    ResizeObserver: class {
+      observe() {}
+      disconnect() {}
+    },
+  })
+  // jsdom lays nothing out and captures no pointers.
+  Object.assign(Element.prototype, { setPointerCapture() {} })
+  Element.prototype.getBoundingClientRect = () => ({ left: 0, top: 0, width: 900, height: 420 }) as DOMRect
+})
+
+const wish: PortionWish = {
+  piece: {
+    weight: 1000,
+    length: 292,
+    profile: [
+      { at: 0, girth: 240 },
+      { at: 292, girth: 180 },
+    ],
+  },
+  products: [{ name: 'steak', target: 200, low: 180, high: 220, value: 10 }],
+  scrap: { valuePerKg: 8 },
+  step: 1,
+}
+
+let lines: number[] = []
+function Laid({ first }: { first: number[] }) {
+  const [now, setNow] = useState(first)
+  lines = now
+  return <Board wish={wish} judged={judgeCuts(wish, now)} lines={now} onLines={setNow} />
+}
+const line = (at = 0) => screen.getAllByRole('slider')[at] as HTMLElement
+const drag = (element: Element, x: number) => {
+  fireEvent.pointerDown(element, { pointerId: 1, clientX: 0 })
+  fireEvent(element, Object.assign(new Event('pointermove', { bubbles: true }), { clientX: x, clientY: 100 }))
+  fireEvent.pointerUp(element, { pointerId: 1 })
+}
+
+describe('the board', () => {
+  test('a dragged line snaps to whole steps, and moves only while it is held', () => {
+    renderPart(<Laid first={[50, 120]} />)
+    // 1200 pixels wide less a margin of 16 on either side: 4 pixels a millimetre.
+    drag(line(), 16 + 83.4 * 4)
+    expect(lines[0]).toBe(83)
+    fireEvent(line(), Object.assign(new Event('pointermove', { bubbles: true }), { clientX: 700 }))
+    expect(lines[0]).toBe(83)
+  })
+
+  test('no line leaves the piece', () => {
+    renderPart(<Laid first={[50]} />)
+    drag(line(), -500)
+    expect(lines).toEqual([1])
+    drag(line(), 5000)
+    expect(lines).toEqual([291])
+  })
+
+  test('keys move it by a step or by ten, and Delete or a double touch takes it away', () => {
+    renderPart(<Laid first={[50, 120, 200]} />)
+    fireEvent.keyDown(line(), { key: 'ArrowRight' })
+    fireEvent.keyDown(line(), { key: 'PageUp' })
+    fireEvent.keyDown(line(), { key: 'ArrowLeft' })
+    expect(lines[0]).toBe(60)
+    fireEvent.keyDown(line(), { key: 'Delete' })
+    fireEvent.doubleClick(line())
+    expect(lines).toEqual([200])
+  })
+
+  test('each part says what it weighs and how thick it is, scrap apart from portions', () => {
+    const { container } = renderPart(<Laid first={[60, 130]} />)
+    const [first] = judgeCuts(wish, [60, 130]).parts
+    expect(container.textContent).toContain(`${Math.round(first?.weight ?? 0)}\u00a0g`)
+    expect(container.querySelectorAll('rect.portion, rect.scrap')).toHaveLength(3)
+    expect(container.querySelectorAll('.ruler g')).toHaveLength(30)
+  })
+
+  test('lines that only lie there are no sliders', () => {
+    renderPart(<Board wish={wish} judged={judgeCuts(wish, [60])} lines={[60]} onLines={null} />)
+    expect(screen.queryByRole('slider')).toBeNull()
+  })
+})
+
+test('on paper the edge is one to one, in strips that fit a sheet', () => {
+  const { container } = render(<OneToOne wish={wish} lines={[60, 270]} />)
+  const strips = [...container.querySelectorAll('svg')].slice(1)
+  expect(strips.map((strip) => strip.getAttribute('width'))).toEqual(['250mm', '42mm'])
+  expect(strips[0]?.getAttribute('viewBox')).toBe('0 0 250 46')
+  expect(strips.map((strip) => strip.querySelectorAll('.cut').length)).toEqual([1, 1])
+})
+
+describe('the traced photograph', () => {
+  const draft = freshDraft(shapeById('tenderloin'))
+  const handle = (name: string) =>
+    [...document.querySelectorAll('.trace-handle')].find((each) => each.textContent === name) as Element
+
+  test('reads length and widths by the ruler in it', () => {
+    const read: object[] = []
+    renderPart(<OutlineTracer draft={draft} measure={(changes) => read.push(changes)} />)
+    // The ruler's marks lie 360 pixels apart and stand for 200 mm.
+    drag(handle('Right end'), 800)
+    expect(read.at(-1)).toMatchObject({ length: Math.round((800 - 0.08 * 900) * (200 / 360)) })
+    fireEvent.change(screen.getByLabelText(/Between the two ruler marks/), { target: { value: '400' } })
+    expect(read.at(-1)).toMatchObject({ length: Math.round((800 - 0.08 * 900) * (400 / 360)) })
+  })
+
+  test('a moved edge makes it wider there and nowhere else', () => {
+    const read: { outline: { width: number }[] }[] = []
+    renderPart(<OutlineTracer draft={draft} measure={(changes) => read.push(changes as never)} />)
+    drag(handle('top edge, place 3'), 300)
+    const widths = read.at(-1)?.outline.map((point) => point.width) ?? []
+    // From 100 to 273 pixels down, at 200 ÷ 360 mm a pixel.
+    expect(widths[2]).toBe(Math.round((0.65 * 420 - 100) * (200 / 360)))
+    expect(new Set([widths[0], widths[1], widths[3], widths[4], widths[5]]).size).toBe(1)
+  })
+})
