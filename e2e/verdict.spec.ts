@@ -194,3 +194,45 @@ test('batch size, portions and steps stand with the verdict, and its factors on 
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cost factors: Chicken, eviscerated')
   await expect(page.getByRole('row', { name: /supremes/ })).toContainText(/from €\d+\.\d\d a\skilo/)
 })
+
+test('the verdict is one page of PDF, also of a what-if, and is not there for one that was let go', async ({
+  page,
+  request,
+}) => {
+  const id = await closedId(request, 1)
+  const kitchen = await larchHalt(request)
+  await page.goto(`/verdict/${id}`)
+  const link = page.getByRole('link', { name: 'One page to print, PDF' })
+  const record = await request.get((await link.getAttribute('href')) as string)
+  expect(record.headers()['content-type']).toBe('application/pdf')
+  expect((await record.body()).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+  await page.getByLabel('Charges, EUR').fill('9')
+  // What was only typed has no sheet: it is neither the record nor kept.
+  await expect(link).toBeHidden()
+  await page.getByLabel('Name of this what-if').fill('Dear delivery')
+  await page.getByRole('button', { name: 'Keep as a what-if' }).click()
+  await expect(link).toHaveAttribute('href', /what-if=/)
+  const href = (await link.getAttribute('href')) as string
+  expect((await request.get(href)).status()).toBe(200)
+  await page.getByRole('button', { name: 'Let go of Dear delivery' }).click()
+  await expect(link).not.toHaveAttribute('href', /what-if=/)
+  expect((await request.get(href)).status()).toBe(404)
+  expect(href).toContain(kitchen.id)
+})
+
+test('cut styles of one item stand side by side, and the link keeps which', async ({ page, context }) => {
+  await page.goto('/verdict/styles?of=Chicken%2C+eviscerated')
+  const rows = page.locator('.side-table').getByRole('rowheader')
+  await expect(rows).toHaveCount(6)
+  await page.getByText('Which stand here').click()
+  await page
+    .getByRole('group', { name: 'Cut styles and forms that stand side by side' })
+    .getByRole('checkbox', { checked: true })
+    .first()
+    .click()
+  await expect(rows).toHaveCount(5)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(other.locator('.side-table').getByRole('rowheader')).toHaveText(await rows.allTextContents())
+  await other.close()
+})

@@ -12,6 +12,7 @@ import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { IssueWords } from './issue-words.tsx'
 import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { useKept } from './use-kept.ts'
@@ -47,11 +48,7 @@ export function Component() {
         </div>
         <Needs wish={wish} onChange={(needs) => setPlate({ needs })} />
       </section>
-      {issue ? (
-        <p className="refusal" role="alert">
-          {issue.path.join(' ')} {issue.message}
-        </p>
-      ) : null}
+      <IssueWords issue={issue} />
       {error ? <Failed error={error} /> : null}
       <FromFabrication onTake={(pieces) => setWish({ ...wish, pieces })} />
       <Weighing wish={wish} onAdd={(piece) => setWish({ ...wish, pieces: [...wish.pieces, piece] })} />

@@ -16,6 +16,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { IssueWords } from './issue-words.tsx'
 import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { RackDrawing } from './rack-drawing.tsx'
@@ -114,11 +115,7 @@ export function Component() {
         </Button>
         <JsonFiles what="Racks" fileName="racks" value={wish} schema={racksWished} onLoad={setWish} />
       </div>
-      {issue ? (
-        <p className="refusal" role="alert">
-          {issue.path.join(' ')} {issue.message}
-        </p>
-      ) : null}
+      <IssueWords issue={issue} />
       {error ? <Failed error={error} /> : null}
       {issue ? null : answer ? <RackAnswer wish={wish} plan={answer} /> : <Loading what="the cuts" />}
     </KnifeRoom>
