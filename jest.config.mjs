@@ -16,6 +16,8 @@ const transformIgnorePatterns = ['/node_modules/(?!(uuid|idb|d3-random|@fleam)/)
 const shared = { transform, transformIgnorePatterns }
 
 export default {
+  // A page of many fields takes its time to be searched by role, on a busy machine most of all.
+  testTimeout: 60_000,
   projects: [
     {
       ...shared,

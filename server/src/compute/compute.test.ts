@@ -1,9 +1,6 @@
 import { Compute } from './compute.ts'
 import { work } from './work.ts'
 
-// A process of its own takes its time to start on a busy machine.
-jest.setTimeout(30_000)
-
 const loin = {
   piece: {
     weight: 900,
