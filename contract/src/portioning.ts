@@ -197,6 +197,9 @@ export const bondedPlan = z
     enzymeGrams: z.number(),
     cost: z.object({ enzyme: z.number(), film: z.number(), labour: z.number(), total: z.number() }),
     settingHours: z.number(),
+    net: z.number(),
+    aloneValue: z.number(),
+    aloneScrap: z.number(),
     gain: z.number(),
   })
   .meta({ id: 'BondedPlan' })

@@ -218,6 +218,7 @@ export {
   planPortions,
   planRacks,
   planVariants,
+  productsOfPiles,
   RACK_STYLES,
   ribWeights,
   shapeOf,

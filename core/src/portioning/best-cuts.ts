@@ -1,7 +1,7 @@
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type PlanRules, type PortionProduct, worthOf } from './product.ts'
 import type { Shape } from './profile.ts'
 
-const GRAMS_PER_KILOGRAM = 1000
 /** Between plans of equal worth the one with fewer pieces wins: each piece costs less than worth can differ by. */
 const PIECE_COST = 1e-11
 const NOT_POSSIBLE = Number.NEGATIVE_INFINITY

@@ -1,3 +1,5 @@
+import { MINUTES_PER_HOUR } from '../costing/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type PortionPlan, type PortionWish, planPortions } from './plan.ts'
 import { type Piece, type Station, shapeOf } from './profile.ts'
 
@@ -38,7 +40,12 @@ export interface BondedPlan {
   enzymeGrams: number
   cost: { enzyme: number; film: number; labour: number; total: number }
   settingHours: number
-  /** Value of the bonded plan less its costs, less the value of both alone: above zero, bonding pays. */
+  /** Value of the bonded plan less its costs. */
+  net: number
+  /** Value and scrap of both alone together. */
+  aloneValue: number
+  aloneScrap: number
+  /** `net` less `aloneValue`: above zero, bonding pays. */
   gain: number
 }
 
@@ -112,8 +119,14 @@ export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedP
   const bonded = planPortions({ ...wish, piece })
   const alone = pieces.map((each) => planPortions({ ...wish, piece: each })) as [PortionPlan, PortionPlan]
   const enzymeGrams = piece.weight * enzymeShare
-  const cost = { enzyme: (enzymeGrams / 1000) * enzymePerKg, film, labour: (minutes / 60) * wagePerHour }
+  const cost = {
+    enzyme: (enzymeGrams / GRAMS_PER_KILOGRAM) * enzymePerKg,
+    film,
+    labour: (minutes / MINUTES_PER_HOUR) * wagePerHour,
+  }
   const total = cost.enzyme + cost.film + cost.labour
+  const net = bonded.value - total
+  const aloneValue = alone[0].value + alone[1].value
   return {
     overlap,
     bonded,
@@ -123,7 +136,10 @@ export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedP
     enzymeGrams,
     cost: { ...cost, total },
     settingHours,
-    gain: bonded.value - total - alone[0].value - alone[1].value,
+    net,
+    aloneValue,
+    aloneScrap: alone[0].scrap.weight + alone[1].scrap.weight,
+    gain: net - aloneValue,
   }
 }
 

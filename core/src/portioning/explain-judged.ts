@@ -1,7 +1,6 @@
 import { constant, type Explanation, over, plus, times, value } from '../explanation/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { JudgedCuts } from './judge.ts'
-
-const GRAMS_PER_KILOGRAM = 1000
 
 export type JudgedFigure = 'value' | 'givenAway' | 'scrapWeight'
 

@@ -1,9 +1,8 @@
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type CutPiece, type MisfitReason, measurePiece, misfits } from './fit.ts'
 import type { PortionWish } from './plan.ts'
 import { DEFAULT_PLAN_RULES, type PortionProduct, worthOf } from './product.ts'
 import { shapeOf } from './profile.ts'
-
-const GRAMS_PER_KILOGRAM = 1000
 
 /** What lies between two knife lines that somebody drew. */
 export interface JudgedPart extends CutPiece {

@@ -1,10 +1,9 @@
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type BestCuts, bestCuts, type CountBound, type Cut, type CutGraph, cutGraph } from './best-cuts.ts'
 import { measurePiece, type PlannedPiece } from './fit.ts'
 import { DEFAULT_PLAN_RULES, type PlanRules, type PortionProduct, type ScrapWish, worthOf } from './product.ts'
 import { type Piece, type Shape, shapeOf } from './profile.ts'
 import { type ProductSpread, spreadsOf } from './spread.ts'
-
-const GRAMS_PER_KILOGRAM = 1000
 
 export interface PortionWish extends Partial<PlanRules> {
   piece: Piece

@@ -4,9 +4,9 @@ import {
   type NextCut,
   nextCutOf,
   type Piece,
-  type PlannedPile,
   type PortionWish,
   pieceFromTemplate,
+  productsOfPiles,
 } from '@fleam/core'
 import { useEffect, useMemo, useState } from 'react'
 import { readSetting, writeSetting } from '../../parts/settings.ts'
@@ -36,21 +36,6 @@ export interface NextCutState {
   clear: () => void
 }
 
-const GRAMS_PER_KILOGRAM = 1000
-
-/** Portions that the record wants by the piece, with what the shape knows of their thickness and faces. */
-function productsOf(piles: readonly PlannedPile[], shape: ItemShape): PortionWish['products'] {
-  // Where the kitchen has said no value, a gram is worth what the dearest usual portion of it is.
-  const usualPerGram = Math.max(...shape.products.map((product) => product.value / product.target))
-  return piles.flatMap(({ name, class: of, weighing, target, low, high, valuePerKg }) => {
-    if (of !== 'primary' || weighing !== 'pieces' || target === null || target <= 0) return []
-    const usual = shape.products.find((product) => product.name === name)
-    const { minThickness, minFace } = usual ?? {}
-    const value = valuePerKg === null ? usualPerGram * target : (valuePerKg * target) / GRAMS_PER_KILOGRAM
-    return [{ name, target, low: low ?? target * 0.9, high: high ?? target * 1.1, minThickness, minFace, value }]
-  })
-}
-
 function kept(key: string): OnBoard | null {
   try {
     return JSON.parse(readSetting(key) ?? 'null') as OnBoard | null
@@ -66,7 +51,7 @@ function kept(key: string): OnBoard | null {
  */
 export function useNextCut({ record, standing }: LiveFabrication): NextCutState | null {
   const shape = useMemo(() => shapeOfItem(record.item), [record.item])
-  const products = useMemo(() => (shape ? productsOf(record.piles, shape) : []), [record.piles, shape])
+  const products = useMemo(() => (shape ? productsOfPiles(record.piles, shape.products) : []), [record.piles, shape])
   const key = `next-cut.${record.id}`
   const [onBoard, setOnBoard] = useState<OnBoard | null>(() => kept(key))
   const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)

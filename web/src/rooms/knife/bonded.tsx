@@ -154,16 +154,16 @@ function BondedAnswer({ wish, plan }: { wish: BondedWish; plan: BondedPlan }) {
             <td>{portionWords([plan.bonded])}</td>
             <td className="number">{format.money(plan.bonded.value)}</td>
             <td className="number">{format.money(plan.cost.total)}</td>
-            <td className="number">{format.money(plan.bonded.value - plan.cost.total)}</td>
+            <td className="number">{format.money(plan.net)}</td>
             <td className="number">{format.weight(plan.bonded.scrap.weight)}</td>
           </tr>
           <tr>
             <th scope="row">two alone</th>
             <td>{portionWords(alone)}</td>
-            <td className="number">{format.money(alone[0].value + alone[1].value)}</td>
+            <td className="number">{format.money(plan.aloneValue)}</td>
             <td className="number">–</td>
-            <td className="number">{format.money(alone[0].value + alone[1].value)}</td>
-            <td className="number">{format.weight(alone[0].scrap.weight + alone[1].scrap.weight)}</td>
+            <td className="number">{format.money(plan.aloneValue)}</td>
+            <td className="number">{format.weight(plan.aloneScrap)}</td>
           </tr>
         </tbody>
       </Table>
