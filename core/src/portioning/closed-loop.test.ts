@@ -75,7 +75,7 @@ function cutEqual(hidden: Piece, random: () => number): number[] {
 
 test('with the scale in the loop portions spread half as much as equal slices, and more are within bounds', () => {
   const random = randomLcg(0.31)
-  const loins = Array.from({ length: 25 }, () => hiddenLoin(random))
+  const loins = Array.from({ length: 14 }, () => hiddenLoin(random))
   const closed = loins.flatMap((loin) => cutClosed(loin, random))
   const equal = loins.flatMap((loin) => cutEqual(loin, random))
   const within = (weights: readonly number[]) => weights.filter((weight) => weight >= LOW && weight <= HIGH).length
