@@ -186,7 +186,7 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   await page.waitForURL(/\/verdict\//)
   const { record } = await stateOf(request, id)
   expect(record.causes).toEqual([{ pile: 'supremes', cause: 'meat-on-bones' }])
-  await expect(page.getByText('meat left on carcass or frame')).toBeVisible()
+  await expect(page.locator('.verdict').getByText('meat left on carcass or frame')).toBeVisible()
   await page.request.post('/api/scale/commands', { data: { command: 'zero' } })
 })
 
