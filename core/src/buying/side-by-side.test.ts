@@ -51,6 +51,8 @@ test('what is not used of a by-product is waste, with what is lost', () => {
 test('what is bought ready has rejects and handling, and no by-products', () => {
   const side = sideOf(readyForm({ usableShare: 0.9, handlingMinutesPerPiece: 0.5 }), wish, 'supremes')
   expect(figure(side, 'byProductsPerPlate')).toBeNull()
+  // 76 for twenty, half a minute at 20 an hour for each, and one in ten cannot be served.
+  expect(figure(side, 'costPerPlate')).toBeCloseTo((76 / 20 + (0.5 / 60) * 20) / 0.9, 12)
   expect(figure(side, 'minutesPerPlate')).toBeCloseTo(0.5 / 0.9, 12)
   expect(figure(side, 'wastePerPlate')).toBeCloseTo((280 * 0.1) / 0.9, 9)
   expect((side as SideBySide).count * 0.9).toBeGreaterThanOrEqual(10)

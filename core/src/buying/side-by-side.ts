@@ -1,5 +1,5 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
-import { buyPerPortion } from '../comparison/index.ts'
+import { buyPerPortion, handlingPerPiece, pricePerPiece } from '../comparison/index.ts'
 import { labourMinutes } from '../costing/index.ts'
 import { constant, type Explanation, minus, over, plus, type Quantity, times, value } from '../explanation/index.ts'
 import { pileWeight, usedShareOf } from '../fabrication/index.ts'
@@ -130,7 +130,13 @@ function readySide(form: ReadyForm, wish: SideBySideWish, product: string): Side
       costPerPlate: {
         title: 'Cost of a plate',
         quantity: 'money',
-        expression: value('a piece, handled, rejects paid', perPlate, 'money'),
+        expression: over(
+          plus(
+            value('price of a piece', pricePerPiece(offer), 'money'),
+            value('handling of it', handlingPerPiece(offer), 'money'),
+          ),
+          served,
+        ),
       },
       costPer100gEdible: edibleExplanation(
         over(

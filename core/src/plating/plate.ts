@@ -60,7 +60,7 @@ export const slotsOf = ({ needs }: PlateWish): string[] =>
     .sort((a, b) => Number(a.kind === ANY_KIND) - Number(b.kind === ANY_KIND))
     .flatMap(({ kind, count }) => Array.from({ length: count }, () => kind))
 
-/** The answer for the plates that were made, heaviest first in no particular order of guests. */
+/** The answer for the plates that were made, in the order in which they are given. */
 export function platingOf({ pieces }: PlatingWish, sets: readonly PlateSet[], gap: number): Plating {
   const plates = sets.map((set) => ({
     ids: set.map((at) => (pieces[at] as PlatePiece).id),

@@ -82,9 +82,6 @@ test('with the scale in the loop portions spread half as much as equal slices, a
   const [before, after] = [summarise(equal).sd as number, summarise(closed).sd as number]
   expect(after).toBeLessThan(before / 2)
   expect(within(closed)).toBeGreaterThan(within(equal))
-  process.stdout.write(
-    `closed loop: sd ${before.toFixed(1)} -> ${after.toFixed(1)} g, within ${within(equal)}/${equal.length} -> ${within(closed)}/${closed.length}\n`,
-  )
 })
 
 const log: Piece = {

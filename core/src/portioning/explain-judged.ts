@@ -15,7 +15,11 @@ export function explainJudged(judged: JudgedCuts, scrapPerKg: number, figure: Ju
       return {
         title: 'Given away',
         quantity: 'money',
-        expression: value('what weighs more than its target, at its price', judged.givenAway, 'money'),
+        expression: plus(
+          ...judged.parts.flatMap((part) =>
+            part.givenAway > 0 ? value(`${part.product} above its target`, part.givenAway, 'money') : [],
+          ),
+        ),
         note: `${Math.round(judged.givenAwayGrams)} g above the targets of ${judged.portions} portions.`,
       }
     case 'value':

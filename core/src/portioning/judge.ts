@@ -9,6 +9,8 @@ export interface JudgedPart extends CutPiece {
   /** The product that it is; null where it is scrap. */
   product: string | null
   worth: number
+  /** What it weighs above its target, at the price of the product; nothing for scrap. */
+  givenAway: number
   /** Why it is not the product that it comes nearest to; empty where it is one. */
   reasons: MisfitReason[]
   nearest: string | null
@@ -52,7 +54,7 @@ export function judgeCuts(wish: PortionWish, lines: readonly number[]): JudgedCu
     portions: served.length,
     scrapWeight: parts.reduce((sum, part) => sum + (part.product === null ? part.weight : 0), 0),
     givenAwayGrams: served.reduce((sum, { grams }) => sum + grams, 0),
-    givenAway: served.reduce((sum, { grams, product }) => sum + (grams * product.value) / product.target, 0),
+    givenAway: parts.reduce((sum, part) => sum + part.givenAway, 0),
   }
 }
 
@@ -67,12 +69,28 @@ function judgePart(
   })
   const fitting = judged.filter(({ reasons }) => reasons.length === 0).sort((a, b) => b.worth - a.worth)[0]
   if (fitting) {
-    return { ...fitting.piece, product: fitting.product.name, worth: fitting.worth, reasons: [], nearest: null }
+    const { value, target } = fitting.product
+    const givenAway = (Math.max(0, fitting.piece.weight - target) * value) / target
+    return {
+      ...fitting.piece,
+      product: fitting.product.name,
+      worth: fitting.worth,
+      givenAway,
+      reasons: [],
+      nearest: null,
+    }
   }
   const distance = ({ piece, product }: (typeof judged)[number]) => Math.abs(piece.weight / product.target - 1)
   const nearest = [...judged].sort((a, b) => a.reasons.length - b.reasons.length || distance(a) - distance(b))[0]
   const bare = measure({})
-  return { ...bare, product: null, worth: 0, reasons: nearest?.reasons ?? [], nearest: nearest?.product.name ?? null }
+  return {
+    ...bare,
+    product: null,
+    worth: 0,
+    givenAway: 0,
+    reasons: nearest?.reasons ?? [],
+    nearest: nearest?.product.name ?? null,
+  }
 }
 
 export interface PlanVariant {

@@ -58,7 +58,7 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
               y={LABELS}
               width={Math.max(0, (part.to - part.from) * scale)}
               height={2 * half}
-              className={part.product === null ? (part.reasons.length > 0 ? 'scrap' : 'scrap') : 'portion'}
+              className={part.product === null ? 'scrap' : 'portion'}
               fill={
                 part.product === null
                   ? `url(#${id}-scrap)`

@@ -105,9 +105,6 @@ function BondedCautions() {
         {bonded.map((caution) => (
           <li key={caution.id}>{caution.text}</li>
         ))}
-        <li>
-          Label: formed from two pieces of meat; the enzyme stands among the ingredients. It cooks as non-intact meat.
-        </li>
       </ul>
       <p>{DEFERS_TO}</p>
     </aside>
