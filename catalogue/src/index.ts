@@ -26,7 +26,7 @@ export type {
 } from './schema.ts'
 export { DRAWINGS } from './schema.ts'
 export type { ItemShape } from './shapes.ts'
-export { SHAPES, shapeOfItem, USUAL_RACK } from './shapes.ts'
+export { BONDED_SHAPES, SHAPES, shapeOfItem, USUAL_RACK } from './shapes.ts'
 export type { KeepingTime, KeptKind } from './storage.ts'
 export { keepingOf } from './storage.ts'
 export { WHOLE_WORDS } from './whole-words.ts'

@@ -149,6 +149,9 @@ export const SHAPES: readonly ItemShape[] = [
   },
 ]
 
+/** Shapes of which two may be bonded into a log: what is sawn through its bones cannot be. */
+export const BONDED_SHAPES: readonly ItemShape[] = SHAPES.filter(({ kerf }) => !kerf)
+
 /** The shape of an item that is cut along its length; null where its portions are not. */
 export const shapeOfItem = (item: string): ItemShape | null =>
   SHAPES.find(({ items }) => items.some((beginning) => item.startsWith(beginning))) ?? null

@@ -71,11 +71,15 @@ export {
   kitchenSetUp,
   kitchens,
 } from './kitchen.ts'
+export type { MeasuredCut } from './measured-cut.ts'
+export { measuredCut, measuredCuts } from './measured-cut.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingWish } from './plating.ts'
-export type { KnifeLines } from './portioning.ts'
+export type { BondedLines, KnifeLines } from './portioning.ts'
 export {
+  BONDED_FORMAT,
+  bondedLines,
   bondedPlan,
   bondedWish,
   KNIFE_LINES_FORMAT,

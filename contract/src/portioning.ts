@@ -9,7 +9,7 @@ import {
   weightAgainstMeasures,
 } from '@fleam/core'
 import { z } from 'zod'
-import { count, grams, money, name, positiveGrams } from './numbers.ts'
+import { count, grams, id, money, name, positiveGrams } from './numbers.ts'
 
 const MOST_MM = 5000
 const MOST_STATIONS = 200
@@ -189,6 +189,7 @@ export const portionPlan = z
 
 export const bondedPlan = z
   .object({
+    offset: z.number(),
     overlap: z.number(),
     bonded: portionPlan,
     piece: z.object({ weight: z.number(), length: z.number(), profile: z.array(station).readonly() }),
@@ -280,7 +281,15 @@ export const knifeLines = z
     kerf: z.number().min(0).max(20),
     step: z.number().positive().max(100),
     /** What comes off a fillet along its length before it is cut across; null for none. */
-    belly: z.strictObject({ share: z.number().min(0).max(0.9), from: millimetres, to: millimetres }).nullable(),
+    belly: z
+      .strictObject({
+        share: z.number().min(0).max(0.9),
+        from: millimetres,
+        to: millimetres,
+        /** What a kilo of it is worth: it is a product of its own. */
+        valuePerKg: money.optional(),
+      })
+      .nullable(),
     notch: z.strictObject({ from: millimetres, to: millimetres, width: millimetres, depth: millimetres }).nullable(),
     /** Places of the knife, mm. */
     lines: z.array(millimetres).max(500),
@@ -292,9 +301,35 @@ export const knifeLines = z
           weight: positiveGrams,
           product: name.nullable(),
           planned: positiveGrams,
+          /** Under which it is known to the kitchen as a measured cut. */
+          id: id.optional(),
         }),
       )
       .max(500),
   })
   .meta({ id: 'KnifeLines' })
 export type KnifeLines = z.infer<typeof knifeLines>
+
+export const BONDED_FORMAT = 'fleam/bonded'
+
+const bondedPieceSent = z.strictObject({ weight: positiveGrams, length: z.number().min(20).max(MOST_MM) })
+
+/** Two pieces that are to be bonded, as they are saved to a file and kept on the device. */
+export const bondedLines = z
+  .strictObject({
+    format: z.literal(BONDED_FORMAT),
+    version: z.literal(1),
+    /** Id of the usual shape of both. */
+    shape: z.string().max(60),
+    pair: z.tuple([bondedPieceSent, bondedPieceSent]),
+    costs: z.strictObject({
+      enzymeShare: z.number().min(0).max(0.05),
+      enzymePerKg: money,
+      film: money,
+      minutes: z.number().min(0).max(600),
+      wagePerHour: money,
+      settingHours: z.number().min(0).max(48),
+    }),
+  })
+  .meta({ id: 'BondedLines' })
+export type BondedLines = z.infer<typeof bondedLines>

@@ -166,19 +166,32 @@ export {
   testsToSettle,
 } from './forecasting/index.ts'
 export type { PlatePiece, PlateWish, Plating, PlatingWish, ProgrammeAnswer, SolveProgramme } from './plating/index.ts'
-export { PlatingRun, platePieces, solveWith } from './plating/index.ts'
+export {
+  explainPlate,
+  explainPlating,
+  numbersOf,
+  PlatingRun,
+  plateOfPiles,
+  platePieces,
+  platesAsWeighed,
+  platingByNumbers,
+  solveWith,
+} from './plating/index.ts'
 export type { PortionControl, PortionFigure } from './portion-control/index.ts'
 export { givenAwayAWeek, portionControl, portionFigure, servedWeight } from './portion-control/index.ts'
 export type {
   BondedCosts,
+  BondedFigure,
   BondedPlan,
   BondedWish,
   CutPiece,
   JudgedCuts,
   JudgedPart,
+  MeasuredPortion,
   MeasuringWay,
   MisfitReason,
   NextCut,
+  PartFigure,
   Piece,
   PlanRules,
   PortionPlan,
@@ -201,7 +214,15 @@ export {
   areaOf,
   DEFAULT_BONDED_COSTS,
   DEFAULT_PLAN_RULES,
+  explainBelly,
+  explainBonded,
+  explainHowFarOff,
   explainJudged,
+  explainOff,
+  explainOffTarget,
+  explainPart,
+  explainRackWeight,
+  explainSpread,
   faceOf,
   girthOf,
   howFarOff,
@@ -220,6 +241,7 @@ export {
   planVariants,
   productsOfPiles,
   RACK_STYLES,
+  rackCuts,
   ribWeights,
   shapeOf,
   trimFillet,

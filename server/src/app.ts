@@ -18,6 +18,7 @@ import { answerWithProblems } from './http/problems.ts'
 import { withSchemas } from './http/schemas.ts'
 import { secureAnswer } from './http/security.ts'
 import { kitchenRoutes } from './kitchen/routes.ts'
+import { measuredCutRoutes } from './measured-cuts/routes.ts'
 import { platingRoutes } from './plating/routes.ts'
 import { portioningRoutes } from './portioning/routes.ts'
 import { receivingRoutes } from './receiving/routes.ts'
@@ -88,6 +89,7 @@ export async function buildApp({
     receivingRoutes(server, database, clock)
     forecastingRoutes(server, database, clock)
     whatIfRoutes(server, database)
+    measuredCutRoutes(server, database)
     sheetRoutes(server, database, clock)
     portioningRoutes(server, compute)
     platingRoutes(server, compute)

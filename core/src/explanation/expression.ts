@@ -1,5 +1,16 @@
 /** What a number counts, so that each screen can word it in the kitchen's own units. */
-export type Quantity = 'weight' | 'money' | 'money-per-kg' | 'money-per-hour' | 'share' | 'count' | 'minutes' | 'factor'
+export type Quantity =
+  | 'weight'
+  | 'money'
+  | 'money-per-kg'
+  | 'money-per-hour'
+  | 'share'
+  | 'count'
+  | 'minutes'
+  | 'factor'
+  | 'length'
+  | 'area'
+  | 'volume'
 
 /** A formula with its numbers in it: it can be worded with names, worded with values, and worked out again. */
 export type Expression =
@@ -9,6 +20,7 @@ export type Expression =
   | { kind: 'difference'; from: Expression; less: readonly Expression[] }
   | { kind: 'product'; factors: readonly Expression[] }
   | { kind: 'quotient'; over: Expression; under: Expression }
+  | { kind: 'root'; of: Expression }
 
 type Leaf = Extract<Expression, { kind: 'value' }>
 
@@ -23,6 +35,8 @@ export const plus = (...terms: Expression[]): Expression => ({ kind: 'sum', term
 export const minus = (from: Expression, ...less: Expression[]): Expression => ({ kind: 'difference', from, less })
 export const times = (...factors: Expression[]): Expression => ({ kind: 'product', factors })
 export const over = (top: Expression, under: Expression): Expression => ({ kind: 'quotient', over: top, under })
+/** The square root of something that is not below zero. */
+export const root = (of: Expression): Expression => ({ kind: 'root', of })
 
 /** Works the expression out; an empty sum is zero. */
 export function evaluate(expression: Expression): number {
@@ -38,6 +52,8 @@ export function evaluate(expression: Expression): number {
       return expression.factors.reduce((product, factor) => product * evaluate(factor), 1)
     case 'quotient':
       return evaluate(expression.over) / evaluate(expression.under)
+    case 'root':
+      return Math.sqrt(evaluate(expression.of))
   }
 }
 
@@ -64,5 +80,7 @@ export function word(expression: Expression, leaf: (value: Leaf) => string): str
         isSum(expression.under) || expression.under.kind === 'product' || expression.under.kind === 'quotient'
       return `${grouped(expression.over)} \u00f7 ${under ? `(${inner(expression.under)})` : inner(expression.under)}`
     }
+    case 'root':
+      return `√(${inner(expression.of)})`
   }
 }

@@ -1,5 +1,5 @@
-import { leastDeviation } from './bounds.ts'
-import { type PlateSet, type Plating, type PlatingWish, platingOf, weightOfSet } from './plate.ts'
+import { leastDeviation, mostPlates } from './bounds.ts'
+import { type PlateSet, type Plating, type PlatingWish, piecesOnPlate, platingOf, weightOfSet } from './plate.ts'
 import { bestSets, possibleSets, type SolveProgramme } from './programme.ts'
 import { PlatingSearch } from './search.ts'
 
@@ -67,15 +67,18 @@ export class PlatingRun {
     return best ? platingOf(this.#wish, best, 0) : this.#withGap(sets)
   }
 
-  /** How far off the best the plates may be: plates that are missing first, then distance from the target. */
   #withGap(sets: readonly PlateSet[]): Plating {
-    const { most } = this.#search
-    const { pieces, plate } = this.#wish
-    const missing = most > 0 ? (most - sets.length) / most : 0
-    const off = sets.reduce((sum, set) => sum + Math.abs(weightOfSet(pieces, set) - plate.target), 0)
-    const further = Math.max(0, off - leastDeviation(this.#wish, sets.length)) / Math.max(1, sets.length * plate.target)
-    return platingOf(this.#wish, sets, missing > 0 ? missing : further)
+    return platingOf(this.#wish, sets, gapOf(this.#wish, sets))
   }
+}
+
+/** How far off the best these plates may be, as a share: plates that are missing first, then distance from the target. */
+export function gapOf(wish: PlatingWish, sets: readonly PlateSet[]): number {
+  const { pieces, plate } = wish
+  const most = piecesOnPlate(plate) > 0 ? mostPlates(wish) : 0
+  if (sets.length < most) return (most - sets.length) / most
+  const off = sets.reduce((sum, set) => sum + Math.abs(weightOfSet(pieces, set) - plate.target), 0)
+  return Math.max(0, off - leastDeviation(wish, sets.length)) / Math.max(1, sets.length * plate.target)
 }
 
 /** The whole answer at once. */

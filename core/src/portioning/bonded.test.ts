@@ -19,7 +19,7 @@ const loin = (weight = 1900, length = 450): Piece =>
 
 test('two pieces head to tail weigh as much as both, and areas add where they lie beside each other', () => {
   const [first, second] = [loin(), loin(1700, 420)]
-  const log = bondedPiece([first, second], 300)
+  const log = bondedPiece([first, second], 150)
   expect(log.length).toBe(570)
   expect(log.weight).toBe(3600)
   const shape = shapeOf(log)
@@ -43,4 +43,20 @@ test('an even log gives portions of one size, with enzyme, film and labour in th
   const alone = plan.alone[0].value + plan.alone[1].value
   expect(plan.gain).toBeCloseTo(plan.bonded.value - plan.cost.total - alone, 9)
   for (const piece of plan.bonded.pieces) expect(piece.weight).toBeLessThanOrEqual(240 + 1e-9)
+})
+
+test('a short piece may lie wholly beside a long one, and the log is no longer than that', () => {
+  const log = bondedPiece([loin(), loin(700, 200)], 100)
+  expect(log.length).toBe(450)
+  expect(shapeOf(log).weightBetween(0, 450)).toBeCloseTo(2600, 6)
+  expect(shapeOf(log).areaAt(400)).toBeCloseTo(shapeOf(loin()).areaAt(400), 6)
+})
+
+test('where the second begins and how far both overlap are one thing', () => {
+  const pieces = [loin(), loin(1500, 400)] as const
+  const products = [{ name: 'steak', target: 220, low: 205, high: 240, minThickness: 20, minFace: 70, value: 12 }]
+  const { offset, overlap, piece } = planBonded({ pieces, products, scrap: { valuePerKg: 10 } })
+  expect(piece.length).toBe(Math.max(450, offset + 400))
+  expect(overlap).toBe(Math.min(450, offset + 400) - offset)
+  expect(overlap).toBeGreaterThanOrEqual(0.3 * 400 - 1)
 })

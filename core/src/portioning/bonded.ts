@@ -1,7 +1,7 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type PortionPlan, type PortionWish, planPortions } from './plan.ts'
-import { type Piece, type Station, shapeOf } from './profile.ts'
+import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
 
 export interface BondedCosts {
   /** Enzyme, as a share of the weight; 0.01 where not given. */
@@ -30,7 +30,9 @@ export interface BondedWish extends Omit<PortionWish, 'piece'> {
 }
 
 export interface BondedPlan {
-  /** Millimetres by which the second, turned round, lies beside the first. */
+  /** Where the second piece, turned round, begins, mm from the beginning of the first. */
+  offset: number
+  /** Millimetres by which both lie beside each other. */
   overlap: number
   bonded: PortionPlan
   piece: Piece
@@ -49,17 +51,17 @@ export interface BondedPlan {
   gain: number
 }
 
-/** Two pieces head to tail, the second turned round: their areas add where they lie beside each other. */
-export function bondedPiece([first, second]: readonly [Piece, Piece], overlap: number): Piece {
+/**
+ * Two pieces head to tail, the second turned round and beginning `offset` mm from the beginning of the first:
+ * their areas add where they lie beside each other. `offset` is from 0 to below the length of the first.
+ */
+export function bondedPiece([first, second]: readonly [Piece, Piece], offset: number): Piece {
   const [one, other] = [shapeOf(first), shapeOf(second)]
-  const length = first.length + second.length - overlap
-  const start = first.length - overlap
-  const places = new Set([
-    ...first.profile.map(({ at }) => at),
-    ...second.profile.map(({ at }) => start + second.length - at),
-  ])
+  const end = offset + second.length
+  const length = Math.max(first.length, end)
+  const places = new Set([...first.profile.map(({ at }) => at), ...second.profile.map(({ at }) => end - at)])
   // Just beside an end the area jumps: a second station there keeps it a step and not a slope.
-  for (const edge of [start, first.length]) {
+  for (const edge of [offset, first.length, end]) {
     if (edge > EDGE && edge < length - EDGE) {
       places.add(edge - EDGE)
       places.add(edge + EDGE)
@@ -67,9 +69,9 @@ export function bondedPiece([first, second]: readonly [Piece, Piece], overlap: n
     }
   }
   const areaOfFirst = (at: number) => (at <= first.length ? one.areaAt(at) : 0)
-  const areaOfSecond = (at: number) => (at >= start ? other.areaAt(second.length - (at - start)) : 0)
+  const areaOfSecond = (at: number) => (at >= offset && at <= end ? other.areaAt(end - at) : 0)
   // Areas are compared by what they weigh: a fuller piece counts as more.
-  const density = second.weight / volumeOf(second) / (first.weight / volumeOf(first))
+  const density = second.weight / volumeOf(second.profile) / (first.weight / volumeOf(first.profile))
   const profile = [...places]
     .filter((at) => at >= 0 && at <= length)
     .sort((a, b) => a - b)
@@ -79,23 +81,44 @@ export function bondedPiece([first, second]: readonly [Piece, Piece], overlap: n
 
 const EDGE = 0.5
 
-function volumeOf(piece: Piece): number {
-  const shape = shapeOf(piece)
-  let volume = 0
-  for (let at = 1; at < piece.profile.length; at++) {
-    const [from, to] = [piece.profile[at - 1]?.at as number, piece.profile[at]?.at as number]
-    volume += ((shape.areaAt(from) + shape.areaAt(to)) / 2) * (to - from)
-  }
-  return volume
-}
-
-/** Overlaps are tried so far apart, mm, at so coarse a step; the chosen one is planned anew. */
+/** Offsets are tried so far apart, mm, at so coarse a step; then nearer ones around the best. */
 const TRIED = 20
+const TRIED_NEARER = 5
 const COARSE = 4
+/** Less than this share of the shorter piece beside the other does not hold together. */
 const LEAST_OVERLAP = 0.3
 
-/** The overlap that gives most full portions, then most value, and whether bonding pays against both pieces alone. */
-export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedPlan {
+interface Tried {
+  offset: number
+  full: number
+  value: number
+}
+
+const isBetter = (one: Tried, other: Tried): boolean =>
+  one.full > other.full || (one.full === other.full && one.value > other.value)
+
+/** Where the second piece begins for the most full portions, then for the most value. */
+function bestOffset({ pieces, ...wish }: Omit<BondedWish, 'costs'>): number {
+  const step = Math.max(wish.step ?? 1, COARSE)
+  const most = Math.floor(pieces[0].length - Math.min(pieces[0].length, pieces[1].length) * LEAST_OVERLAP)
+  const tryAt = (offset: number): Tried => {
+    const plan = planPortions({ ...wish, step, piece: bondedPiece(pieces, offset) })
+    return { offset, full: fullPortions(plan, wish.products), value: plan.value }
+  }
+  const bestOf = (from: number, to: number, apart: number, first: Tried): Tried => {
+    let best = first
+    for (let offset = Math.max(0, from); offset <= Math.min(to, most); offset += apart) {
+      const tried = tryAt(offset)
+      if (isBetter(tried, best)) best = tried
+    }
+    return best
+  }
+  const coarse = bestOf(0, most, TRIED, tryAt(most))
+  return bestOf(coarse.offset - TRIED + TRIED_NEARER, coarse.offset + TRIED - TRIED_NEARER, TRIED_NEARER, coarse).offset
+}
+
+/** What bonding costs, the usual where nothing is said. */
+export function bondedCosts(costs: BondedWish['costs'] = {}): BondedCosts {
   const usual = DEFAULT_BONDED_COSTS
   const {
     enzymeShare = usual.enzymeShare,
@@ -105,17 +128,15 @@ export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedP
     wagePerHour = usual.wagePerHour,
     settingHours = usual.settingHours,
   } = costs
-  const shorter = Math.min(pieces[0].length, pieces[1].length)
-  let best: { overlap: number; full: number; value: number } | null = null
-  const coarse = Math.max(wish.step ?? 1, COARSE)
-  for (let overlap = Math.ceil(shorter * LEAST_OVERLAP); overlap <= shorter; overlap += TRIED) {
-    const plan = planPortions({ ...wish, step: coarse, piece: bondedPiece(pieces, overlap) })
-    const full = fullPortions(plan, wish.products)
-    if (!best || full > best.full || (full === best.full && plan.value > best.value))
-      best = { overlap, full, value: plan.value }
-  }
-  const { overlap } = best as { overlap: number }
-  const piece = bondedPiece(pieces, overlap)
+  return { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours }
+}
+
+/** Where two pieces are bonded best, and whether that pays against both pieces alone. */
+export function planBonded({ pieces, costs, ...wish }: BondedWish): BondedPlan {
+  const { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours } = bondedCosts(costs)
+  const offset = bestOffset({ ...wish, pieces })
+  const overlap = Math.min(pieces[0].length, offset + pieces[1].length) - offset
+  const piece = bondedPiece(pieces, offset)
   const bonded = planPortions({ ...wish, piece })
   const alone = pieces.map((each) => planPortions({ ...wish, piece: each })) as [PortionPlan, PortionPlan]
   const enzymeGrams = piece.weight * enzymeShare
@@ -128,6 +149,7 @@ export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedP
   const net = bonded.value - total
   const aloneValue = alone[0].value + alone[1].value
   return {
+    offset,
     overlap,
     bonded,
     piece,
@@ -143,8 +165,10 @@ export function planBonded({ pieces, costs = {}, ...wish }: BondedWish): BondedP
   }
 }
 
-/** Pieces at their target or above. */
-const fullPortions = (plan: PortionPlan, products: BondedWish['products']): number =>
-  plan.pieces.filter(
-    (piece) => piece.weight >= (products.find(({ name }) => name === piece.product)?.target ?? 0) * 0.97,
-  ).length
+/** A portion so near to its target is a full one: nobody sees or weighs the difference on a plate. */
+const NEARLY_FULL = 0.97
+
+function fullPortions(plan: PortionPlan, products: BondedWish['products']): number {
+  const targets = new Map(products.map(({ name, target }) => [name, target]))
+  return plan.pieces.filter(({ product, weight }) => weight >= (targets.get(product) ?? 0) * NEARLY_FULL).length
+}

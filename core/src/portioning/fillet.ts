@@ -1,9 +1,11 @@
-import { areaOf, type Piece, type Station, shapeOf } from './profile.ts'
+import { constant, type Explanation, over, times, value } from '../explanation/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
 
 /** What is taken off a fillet before it is portioned. Places in mm from its thick end. */
 export interface FilletTrim {
   /** Share of each cross section that is belly, between two places; it is cut off along the fillet. */
-  belly?: { share: number; from: number; to: number } | undefined
+  belly?: { share: number; from: number; to: number; valuePerKg?: number | undefined } | undefined
   /** V-notch along the pin bones: a triangle so wide and deep at the surface. */
   notch?: { from: number; to: number; width: number; depth: number } | undefined
 }
@@ -12,8 +14,20 @@ export interface TrimmedFillet {
   /** What is left to be portioned: loin and tail. */
   loin: Piece
   bellyWeight: number
+  /** Money for the belly at its own price a kilo; nothing where it has none. */
+  bellyWorth: number
   notchWeight: number
 }
+
+/** How the worth of a belly is worked out. */
+export const explainBelly = ({ bellyWeight }: Pick<TrimmedFillet, 'bellyWeight'>, perKg: number): Explanation => ({
+  title: 'Worth of the belly',
+  quantity: 'money',
+  expression: times(
+    over(value('belly', bellyWeight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+    value('a kilo of it', perKg, 'money-per-kg'),
+  ),
+})
 
 /** Just beside an edge the area jumps: a second station there keeps it a step and not a slope. */
 const EDGE = 0.5
@@ -46,14 +60,6 @@ export function trimFillet(piece: Piece, { belly, notch }: FilletTrim): TrimmedF
     weight: piece.weight - bellyWeight - notchWeight,
     profile: stationsOf((at) => shape.areaAt(at) - bellyAt(at) - notchAt(at)),
   }
-  return { loin, bellyWeight, notchWeight }
-}
-
-function volumeOf(stations: readonly Station[]): number {
-  let volume = 0
-  for (let at = 1; at < stations.length; at++) {
-    const [one, other] = [stations[at - 1] as Station, stations[at] as Station]
-    volume += ((areaOf(one) + areaOf(other)) / 2) * (other.at - one.at)
-  }
-  return volume
+  const bellyWorth = (bellyWeight / GRAMS_PER_KILOGRAM) * (belly?.valuePerKg ?? 0)
+  return { loin, bellyWeight, bellyWorth, notchWeight }
 }

@@ -60,7 +60,10 @@ export const pieceFromOutline = (
 /** Assumed until a kitchen's own portions tell: how far a portion may be from what was planned, as a share. */
 const ASSUMED_OFF: Readonly<Record<MeasuringWay, number>> = { template: 0.12, outline: 0.09, girths: 0.05 }
 /** The assumed share counts as so many portions. */
-const ASSUMED_PORTIONS = 6
+export const ASSUMED_PORTIONS = 6
+
+/** How far off a way of measuring is taken to be before any portion was weighed, as a share. */
+export const assumedOff = (way: MeasuringWay): number => ASSUMED_OFF[way]
 
 export interface MeasuredPortion {
   planned: number

@@ -34,6 +34,8 @@ export interface Shape {
   areaAt: (at: number) => number
   /** Face of a cut at `at`, mm, with the bias of the blade. */
   faceAt: (at: number) => number
+  /** What lies under its curve between two places, mm³ as measured. */
+  volumeBetween: (from: number, to: number) => number
   /** Grams between two places. */
   weightBetween: (from: number, to: number) => number
   /** Thickness of what lies between two places, mm, measured as it is cut. */
@@ -78,19 +80,24 @@ export function shapeOf({ weight, length, profile, biasAngle = 0 }: Piece): Shap
     weight,
     areaAt,
     faceAt: (at) => faceOf(areaAt(at) / tilt),
+    volumeBetween: (from, to) => volumeTo(to) - volumeTo(from),
     weightBetween: (from, to) => (weight * (volumeTo(to) - volumeTo(from))) / total,
     thicknessBetween: (from, to) => (to - from) / tilt,
   }
 }
 
-const CUBIC_MM_PER_CUBIC_CM = 1000
-
-/** Grams that a piece would weigh by its measures alone; `density` in g/cm³. Only to see whether a weight can be. */
-export function weightByMeasures({ profile }: Pick<Piece, 'profile'>, density: number): number {
+/** What lies under the curve of stations, mm³: area is linear between them. */
+export function volumeOf(profile: readonly Station[]): number {
   let volume = 0
   for (let at = 1; at < profile.length; at++) {
     const [one, other] = [profile[at - 1] as Station, profile[at] as Station]
     volume += ((areaOf(one) + areaOf(other)) / 2) * (other.at - one.at)
   }
-  return (volume / CUBIC_MM_PER_CUBIC_CM) * density
+  return volume
 }
+
+const CUBIC_MM_PER_CUBIC_CM = 1000
+
+/** Grams that a piece would weigh by its measures alone; `density` in g/cm³. Only to see whether a weight can be. */
+export const weightByMeasures = ({ profile }: Pick<Piece, 'profile'>, density: number): number =>
+  (volumeOf(profile) / CUBIC_MM_PER_CUBIC_CM) * density

@@ -39,6 +39,20 @@ export interface RackPlan {
   left: RibRef[]
 }
 
+/** A cut between two ribs. */
+export interface RackCut {
+  /** The gap, by the number of ribs before it. */
+  gap: number
+  /** Units by which the blade leaves the middle of the gap: above zero towards the thin end. */
+  shift: number
+}
+
+/** The cuts of one rack, by its boundaries; its ends are no cuts. */
+export const rackCuts = ({ bones }: Pick<Rack, 'bones'>, boundaries: readonly number[]): RackCut[] =>
+  boundaries
+    .filter((place) => place > 0 && place < bones)
+    .map((place) => ({ gap: Math.round(place), shift: place - Math.round(place) }))
+
 /** Grams of meat from the loin end to a place in units, spread evenly over each unit. */
 export function meatTo({ weight, boneWeight, eye }: Rack, place: number): number {
   const total = eye.reduce((sum, each) => sum + each, 0)

@@ -19,6 +19,9 @@ export interface Format {
 /** Below this, tenths of a minute matter. */
 const FEW_MINUTES = 10
 
+const SQUARE_MM_PER_SQUARE_CM = 100
+const CUBIC_MM_PER_CUBIC_CM = 1000
+
 /** How this kitchen reads weights and money. Rounding happens here and nowhere before. */
 export function formatFor(currency: string, units: WeightSystem): Format {
   const weight = (grams: number) => formatWeight(grams, units)
@@ -47,6 +50,12 @@ export function formatFor(currency: string, units: WeightSystem): Format {
         return formatNumber(value, 3)
       case 'count':
         return plain(value)
+      case 'length':
+        return `${plain(value)}\u00a0mm`
+      case 'area':
+        return `${formatNumber(value / SQUARE_MM_PER_SQUARE_CM, 1)}\u00a0cm²`
+      case 'volume':
+        return `${formatNumber(value / CUBIC_MM_PER_CUBIC_CM, 0)}\u00a0cm³`
     }
   }
   const formula = (value: number, kind: Quantity) => {

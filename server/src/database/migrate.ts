@@ -4,6 +4,7 @@ import { up as foundation } from './migrations/001-foundation.ts'
 import { up as bench } from './migrations/002-bench.ts'
 import { up as buying } from './migrations/003-buying.ts'
 import { up as whatIfs } from './migrations/004-what-ifs.ts'
+import { up as measuredCuts } from './migrations/005-measured-cuts.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -11,6 +12,7 @@ const MIGRATIONS = [
   { name: '002-bench', up: bench },
   { name: '003-buying', up: buying },
   { name: '004-what-ifs', up: whatIfs },
+  { name: '005-measured-cuts', up: measuredCuts },
 ]
 
 function migrator(database: Sequelize) {

@@ -50,6 +50,22 @@ const OwnFormula = ({ explain: explanation, format }: Pick<OpenFigureProps, 'exp
   <FormulaBody explanation={explanation()} format={format} />
 )
 
+interface ExplainedProps {
+  explanation: Explanation | null
+  format: Format
+  className?: string
+}
+
+/** A figure that is worked out from its own formula, or a dash where it does not apply. */
+export function Explained({ explanation, format, className = '' }: ExplainedProps) {
+  if (!explanation) return <span className="none">–</span>
+  return (
+    <OpenFigure explain={() => explanation} format={format} className={className}>
+      {format.quantity(evaluate(explanation.expression), explanation.quantity)}
+    </OpenFigure>
+  )
+}
+
 interface OpeningProps {
   className: string
   /** Drawn only while it is open: a verdict has hundreds of figures. */

@@ -2,7 +2,8 @@ import type { FabricationRecord } from '@fleam/contract'
 import type { PlannedPile } from '@fleam/core'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
-import { renderPart, touch } from '../../../test/render.tsx'
+import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
 import { NextCut } from './next-cut.tsx'
 import type { LiveFabrication, StandingReading } from './use-live-fabrication.ts'
 
@@ -25,6 +26,11 @@ const pile = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
   processingPerKg: null,
   ...changes,
 })
+
+let mockReading: { grams: number; state: string } | null = null
+jest.mock('../../data/scale.ts', () => ({
+  useScale: () => ({ reading: mockReading, connected: mockReading !== null }),
+}))
 
 let weigh: (grams: number) => void
 let takeBack: () => void
@@ -53,7 +59,14 @@ const RECORD: Partial<FabricationRecord> = {
   piles: [pile('steaks'), pile('tips', { class: 'by-product', weighing: 'whole', target: null })],
 }
 
-beforeEach(() => localStorage.clear())
+beforeEach(() => {
+  localStorage.clear()
+  answerWith({})
+  mockReading = null
+})
+
+/** What the device knows of portions and the server, which does not answer here, does not. */
+const learned = () => localStorage.getItem(`fleam.measured-cuts.${LARCH_HALT.id}`) ?? ''
 
 const region = () => screen.getByRole('region', { name: 'Next cut' })
 const next = () => Number(region().querySelector('strong')?.textContent)
@@ -76,11 +89,28 @@ test('a weighed portion was that cut: the rest is planned, and what is heavier m
   await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
   await answered()
   const second = region().textContent
+  expect(JSON.parse(learned())).toMatchObject([{ kind: 'weighed', cut: { id: 'r0', weighed: 232, way: 'template' } }])
   // Taken back, the piece is whole again and the first cut stands as before.
   await act(async () => takeBack())
   await waitFor(() => expect(region().textContent).toBe(words), { timeout: 15_000 })
   expect(next()).toBe(first)
   expect(second).toMatch(/mm/)
+  expect(JSON.parse(learned()).at(-1)).toEqual({ kind: 'taken-back', id: 'r0' })
+})
+
+test('a cut that came out thicker than said leaves a shorter piece', async () => {
+  await lay()
+  const words = region().textContent
+  await act(async () => weigh(212))
+  await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
+  await answered()
+  const last = () => Number(/the last one was (\d+) mm/.exec(region().textContent ?? '')?.[1])
+  const before = [last(), region().textContent]
+  await touch(screen.getByRole('button', { name: 'It came out 1 mm thicker' }))
+  await waitFor(() => expect(last()).toBe((before[0] as number) + 1))
+  await answered()
+  await touch(screen.getByRole('button', { name: 'It came out 1 mm thinner' }))
+  await waitFor(() => expect(region().textContent).toBe(before[1]), { timeout: 15_000 })
 })
 
 test('it is exactly where it was left after the page was closed', async () => {
@@ -102,6 +132,21 @@ test('another piece begins with its own weight and length', async () => {
   await touch(screen.getByRole('button', { name: 'Where to cut?' }))
   await answered()
   expect(next()).toBeLessThan(60)
+})
+
+test('a piece that lies on the scale need not be typed', async () => {
+  mockReading = { grams: 1400, state: 'stable' }
+  renderPart(<AtTheBench record={RECORD} />)
+  expect(screen.getByText(/on the scale: 1,400/)).toBeTruthy()
+  await touch(screen.getByRole('button', { name: 'Where to cut?' }))
+  await answered()
+  const slender = region().textContent
+  mockReading = null
+  await touch(screen.getByRole('button', { name: 'Another piece' }))
+  await touch(screen.getByRole('button', { name: 'Where to cut?' }))
+  await answered()
+  // The usual piece is heavier at the same length: it is cut elsewhere.
+  expect(region().textContent).not.toBe(slender)
 })
 
 test('a bird has no next cut, and a finished fabrication none either', () => {

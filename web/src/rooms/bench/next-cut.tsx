@@ -1,6 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useScale } from '../../data/scale.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
@@ -29,6 +30,21 @@ export function NextCut({ live }: { live: LiveFabrication }) {
               <span>{isWorking ? 'Next cut …' : 'Nothing is left to cut of this piece.'}</span>
             )}
           </p>
+          {state.lastThickness === null ? null : (
+            <fieldset className="next-cut-last" aria-label="The last cut">
+              <span>the last one was {Math.round(state.lastThickness)} mm</span>
+              <Button
+                variant="outline-dark"
+                aria-label="It came out 1 mm thinner"
+                onClick={() => state.correctLast(-1)}
+              >
+                −
+              </Button>
+              <Button variant="outline-dark" aria-label="It came out 1 mm thicker" onClick={() => state.correctLast(1)}>
+                +
+              </Button>
+            </fieldset>
+          )}
           <div className="next-cut-actions">
             {next && next.product === null ? (
               <Button variant="outline-dark" onClick={state.scrapIsOff}>
@@ -50,18 +66,28 @@ interface LayOnProps {
   onLay: (weight: number, length: number) => void
 }
 
+/** A piece on the scale need not be typed; without one, a usual piece is taken. */
 function LayOn({ usual, onLay }: LayOnProps) {
-  const [weight, setWeight] = useState<number | null>(usual.weight)
+  const format = useFormat()
+  const { reading, connected } = useScale()
+  const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+  const [typed, setTyped] = useState<number | null>(null)
   const [length, setLength] = useState<number | null>(usual.length)
+  const weight = typed ?? onScale ?? usual.weight
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    if (weight && length) onLay(weight, length)
+    if (length) onLay(weight, length)
   }
   return (
     <Form onSubmit={submit} className="next-cut-lay">
-      <WeightField label={`${usual.name}: weighs`} grams={weight} onChange={setWeight} />
+      <WeightField
+        label={`${usual.name}: weighs`}
+        hint={onScale === null ? `usually ${format.weight(usual.weight)}` : `on the scale: ${format.weight(onScale)}`}
+        grams={null}
+        onChange={setTyped}
+      />
       <NumberField label="is long, mm" value={length} min={20} max={2000} onChange={setLength} />
-      <Button type="submit" variant="outline-dark" disabled={!weight || !length}>
+      <Button type="submit" variant="outline-dark" disabled={!length}>
         Where to cut?
       </Button>
     </Form>

@@ -1,10 +1,11 @@
 import { boundOf, type PieceBound, type PileResult } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
-import { Link } from 'react-router-dom'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import type { StandingReading } from './merge.ts'
+import { PlatesLine } from './plates-line.tsx'
 import type { Bench } from './use-bench.ts'
+import { usePlates } from './use-plates.ts'
 
 const MARKS: Readonly<Record<PieceBound, string>> = { below: '▽', within: '', above: '△' }
 const BOUND_WORDS: Readonly<Record<PieceBound, string>> = { below: 'too light', within: '', above: 'too heavy' }
@@ -16,6 +17,7 @@ const MOST_SHOWN = 48
 export function PieceList({ bench }: { bench: Bench }) {
   const { appraisal, format } = useAppraised()
   const { activePile: pile, live } = bench
+  const plates = usePlates(live)
   const result = appraisal.piles.find((each) => each.name === pile.name) as PileResult
   const readings = live.standing.filter((each) => each.pileId === pile.id).reverse()
   const isPieces = pile.weighing === 'pieces'
@@ -47,14 +49,9 @@ export function PieceList({ bench }: { bench: Bench }) {
           />
           {' · '}
           {result.within} in bounds, {result.below} too light, {result.above} too heavy
-          {readings.length > 1 ? (
-            <>
-              {' · '}
-              <Link to={`/knife/plates?of=${live.record.id}`}>match plates</Link>
-            </>
-          ) : null}
         </p>
       ) : null}
+      {plates && live.record.status === 'open' ? <PlatesLine plates={plates} fabricationId={live.record.id} /> : null}
       {readings.length === 0 ? <p className="quiet">Nothing weighed onto it yet.</p> : null}
       <ol reversed>
         {last && lastPile && last.pileId !== pile.id ? (
@@ -63,6 +60,7 @@ export function PieceList({ bench }: { bench: Bench }) {
             reading={last}
             bound="within"
             words={`just now ${format.weight(last.grams)} ${lastPile.name}`}
+            plate={plates?.numberOf(last.id) ?? null}
             isPicked={last.id === bench.picked?.id}
             onPick={() => bench.pick(last.id)}
           />
@@ -73,6 +71,7 @@ export function PieceList({ bench }: { bench: Bench }) {
             reading={reading}
             bound={isPieces ? boundOf(reading.grams, pile.low, pile.high) : 'within'}
             words={format.weight(reading.grams)}
+            plate={plates?.numberOf(reading.id) ?? null}
             isPicked={reading.id === bench.picked?.id}
             onPick={() => bench.pick(reading.id)}
           />
@@ -108,17 +107,20 @@ interface PieceProps {
   reading: StandingReading
   bound: PieceBound
   words: string
+  /** Number of its plate; null where it has none. */
+  plate: number | null
   isPicked: boolean
   onPick: () => void
 }
 
-function Piece({ reading, bound, words, isPicked, onPick }: PieceProps) {
+function Piece({ reading, bound, words, plate, isPicked, onPick }: PieceProps) {
   return (
     <li className={bound === 'within' ? '' : 'out-of-bounds'}>
       <button type="button" aria-pressed={isPicked} onClick={onPick} title="Touch to take it back or to move it">
         <span aria-hidden>{MARKS[bound]}</span>
         {words}
         {bound === 'within' ? null : <span className="visually-hidden">, {BOUND_WORDS[bound]}</span>}
+        {plate === null ? null : <strong> plate {plate}</strong>}
         {reading.isKeptHere ? <em> kept here</em> : null}
         <span className="visually-hidden">, take back or move</span>
       </button>

@@ -8,7 +8,8 @@ import {
   pieceFromTemplate,
   productsOfPiles,
 } from '@fleam/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMeasuredCuts } from '../../data/measured-cuts.ts'
 import { readSetting, writeSetting } from '../../parts/settings.ts'
 import { workAside } from '../../workers/core-client.ts'
 import type { StandingReading } from './merge.ts'
@@ -31,6 +32,10 @@ export interface NextCutState {
   isWorking: boolean
   /** Lays a piece on the board. */
   lay: (weight: number, length: number) => void
+  /** Millimetres that the last cut is taken to have been; null before the first. */
+  lastThickness: number | null
+  /** The last cut came out so much thicker, or thinner below zero, mm. */
+  correctLast: (by: number) => void
   /** The scrap that was to be cut off first is off. */
   scrapIsOff: () => void
   clear: () => void
@@ -53,6 +58,7 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   const shape = useMemo(() => shapeOfItem(record.item), [record.item])
   const products = useMemo(() => (shape ? productsOfPiles(record.piles, shape.products) : []), [record.piles, shape])
   const key = `next-cut.${record.id}`
+  const { keep, forget } = useMeasuredCuts()
   const [onBoard, setOnBoard] = useState<OnBoard | null>(() => kept(key))
   const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)
   const change = (next: OnBoard | null) => {
@@ -84,10 +90,27 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   useEffect(() => {
     if (!fresh || !next || !onBoard) return
     const cut = { readingId: fresh.id, thickness: next.thickness, planned: next.weight }
+    if (shape) {
+      const { id, grams, takenAt } = fresh
+      keep({ id, way: 'template', shape: shape.id, planned: next.weight, weighed: grams, takenAt })
+    }
     const more = { ...onBoard, cuts: [...onBoard.cuts, cut] }
     setOnBoard(more)
     writeSetting(key, JSON.stringify(more))
-  }, [fresh, next, onBoard, key])
+  }, [fresh, next, onBoard, key, shape, keep])
+  // A portion that was taken back tells nothing of the shape. One that is not there yet, after the page was
+  // opened anew, was not taken back: only what stood and stands no more.
+  const stood = useRef(new Set<string>())
+  useEffect(() => {
+    const stands = new Set(standing.map((each) => each.id))
+    const undone = onBoard?.cuts.find(({ readingId: id }) => id && stood.current.has(id) && !stands.has(id))
+    stood.current = stands
+    if (!onBoard || !undone?.readingId) return
+    forget(undone.readingId)
+    const fewer = { ...onBoard, cuts: onBoard.cuts.filter((cut) => cut !== undone) }
+    setOnBoard(fewer)
+    writeSetting(key, JSON.stringify(fewer))
+  }, [standing, onBoard, key, forget])
   if (!shape || products.length === 0) return null
   return {
     shape,
@@ -95,6 +118,12 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     next,
     isWorking: wish !== null && answer?.of !== asked,
     lay: (weight, length) => change({ weight, length, since: new Date().toISOString(), cuts: [] }),
+    lastThickness: onBoard?.cuts.at(-1)?.thickness ?? null,
+    correctLast: (by) => {
+      const last = onBoard?.cuts.at(-1)
+      if (!onBoard || !last || last.thickness + by < 1) return
+      change({ ...onBoard, cuts: [...onBoard.cuts.slice(0, -1), { ...last, thickness: last.thickness + by }] })
+    },
     scrapIsOff: () => {
       if (!onBoard || !next) return
       const cut = { readingId: null, thickness: next.thickness, planned: next.weight }

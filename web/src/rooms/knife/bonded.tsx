@@ -1,98 +1,166 @@
-import { DEFERS_TO, SHAPES } from '@fleam/catalogue'
-import { type BondedPlan, type BondedWish, DEFAULT_BONDED_COSTS, judgeCuts, pieceFromTemplate } from '@fleam/core'
+import { BONDED_SHAPES, DEFERS_TO, type ItemShape } from '@fleam/catalogue'
+import { BONDED_FORMAT, type BondedLines, bondedLines } from '@fleam/contract'
+import { type BondedWish, DEFAULT_BONDED_COSTS, pieceFromTemplate } from '@fleam/core'
 import { useState } from 'react'
-import Table from 'react-bootstrap/Table'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
-import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { Board } from './board.tsx'
+import { BondedAnswer } from './bonded-answer.tsx'
+import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
+import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'
 
-interface Measured {
-  weight: number
-  length: number
+const isWhole = (read: unknown): read is BondedLines => bondedLines.safeParse(read).success
+
+/** The second of a pair is never quite like the first. */
+const SECOND = 0.95
+
+function freshPair({ id, weight, length }: ItemShape, wagePerHour: number): BondedLines {
+  return {
+    format: BONDED_FORMAT,
+    version: 1,
+    shape: id,
+    pair: [
+      { weight, length },
+      { weight: weight * SECOND, length: Math.round(length * SECOND) },
+    ],
+    costs: { ...DEFAULT_BONDED_COSTS, wagePerHour },
+  }
+}
+
+const shapeOf = (id: string): ItemShape =>
+  BONDED_SHAPES.find((shape) => shape.id === id) ?? (BONDED_SHAPES[0] as ItemShape)
+
+function wishOf({ shape: id, pair, costs }: BondedLines): BondedWish {
+  const { template, products, scrap } = shapeOf(id)
+  const [one, other] = pair
+  return {
+    pieces: [
+      pieceFromTemplate(template, one.weight, one.length),
+      pieceFromTemplate(template, other.weight, other.length),
+    ],
+    // What only one end of a single piece gives has no place in an even log.
+    products: products.filter(({ max, within }) => max === undefined && !within),
+    scrap,
+    costs,
+  }
 }
 
 /** Two tapered pieces as one even log: what it brings, what it costs, and both pieces alone beside it. */
 export function Component() {
-  const { wagePerHour, currency } = useKitchen()
-  const shape = SHAPES[0] as (typeof SHAPES)[number]
-  const [pair, setPair] = useState<[Measured, Measured]>([
-    { weight: 2100, length: 480 },
-    { weight: 2000, length: 470 },
-  ])
-  const [costs, setCosts] = useState({ ...DEFAULT_BONDED_COSTS, wagePerHour })
-  const products = shape.products.filter((product) => product.max === undefined)
-  const wish: BondedWish = {
-    pieces: [
-      pieceFromTemplate(shape.template, pair[0].weight, pair[0].length),
-      pieceFromTemplate(shape.template, pair[1].weight, pair[1].length),
-    ],
-    products,
-    scrap: shape.scrap,
-    costs,
+  const { wagePerHour } = useKitchen()
+  const [lines, setLines] = useKept('bonded', freshPair(shapeOf(''), wagePerHour), isWhole)
+  const [fill, setFill] = useState(0)
+  const replace = (next: BondedLines) => {
+    setLines(next)
+    setFill((before) => before + 1)
   }
+  const wish = wishOf(lines)
   const { answer, error } = useWork('bonded-plan', wish)
-  const setPiece = (which: 0 | 1, changes: Partial<Measured>) =>
-    setPair(which === 0 ? [{ ...pair[0], ...changes }, pair[1]] : [pair[0], { ...pair[1], ...changes }])
   return (
     <KnifeRoom title="Two pieces bonded into one log">
-      <section className="knife-piece no-print" aria-label="The two pieces">
-        <div className="knife-fields">
-          {([0, 1] as const).map((which) => (
-            <div key={which} className="field-pair">
-              <WeightField
-                label={`${which === 0 ? 'One' : 'The other'} weighs`}
-                grams={pair[which].weight}
-                onChange={(weight) => weight && setPiece(which, { weight })}
-              />
-              <NumberField
-                label="and is long, mm"
-                value={pair[which].length}
-                min={100}
-                max={1000}
-                onChange={(length) => length && setPiece(which, { length })}
-              />
-            </div>
-          ))}
-          <NumberField
-            label="Enzyme, % of the weight"
-            value={costs.enzymeShare * 100}
-            max={5}
-            onChange={(percent) => percent !== null && setCosts({ ...costs, enzymeShare: percent / 100 })}
-          />
-          <NumberField
-            label={`A kilo of enzyme, ${currency}`}
-            value={costs.enzymePerKg}
-            onChange={(enzymePerKg) => enzymePerKg !== null && setCosts({ ...costs, enzymePerKg })}
-          />
-          <NumberField
-            label={`Film, ${currency}`}
-            value={costs.film}
-            onChange={(film) => film !== null && setCosts({ ...costs, film })}
-          />
-          <NumberField
-            label="Minutes to bond and wrap"
-            value={costs.minutes}
-            max={600}
-            onChange={(minutes) => minutes !== null && setCosts({ ...costs, minutes })}
-          />
-          <NumberField
-            label="Sets, hours"
-            value={costs.settingHours}
-            max={48}
-            onChange={(settingHours) => settingHours !== null && setCosts({ ...costs, settingHours })}
-          />
-        </div>
-      </section>
+      <PairFields
+        key={fill}
+        lines={lines}
+        onChange={setLines}
+        onShape={(shape) => replace(freshPair(shape, wagePerHour))}
+      />
       <BondedCautions />
       {error ? <Failed error={error} /> : null}
       {answer ? <BondedAnswer wish={wish} plan={answer} /> : <Loading what="the log" />}
+      <div className="actions no-print">
+        <JsonFiles what="Two bonded" fileName="bonded" value={lines} schema={bondedLines} onLoad={replace} />
+        <Button variant="outline-dark" onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
     </KnifeRoom>
+  )
+}
+
+interface PairFieldsProps {
+  lines: BondedLines
+  onChange: (lines: BondedLines) => void
+  onShape: (shape: ItemShape) => void
+}
+
+function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
+  const { currency } = useKitchen()
+  const { shape, pair, costs } = lines
+  const setPiece = (which: 0 | 1, changes: Partial<BondedLines['pair'][0]>) => {
+    const changed = { ...pair[which], ...changes }
+    onChange({ ...lines, pair: which === 0 ? [changed, pair[1]] : [pair[0], changed] })
+  }
+  const setCost = (changes: Partial<BondedLines['costs']>) => onChange({ ...lines, costs: { ...costs, ...changes } })
+  return (
+    <section className="knife-piece no-print" aria-label="The two pieces">
+      <div className="knife-fields">
+        <Form.Group controlId="bonded-shape">
+          <Form.Label>What they are</Form.Label>
+          <Form.Select value={shape} onChange={(event) => onShape(shapeOf(event.target.value))}>
+            {BONDED_SHAPES.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {([0, 1] as const).map((which) => (
+          <div key={which} className="field-pair">
+            <WeightField
+              label={`${which === 0 ? 'One' : 'The other'} weighs`}
+              grams={pair[which].weight}
+              onChange={(weight) => weight && setPiece(which, { weight })}
+            />
+            <NumberField
+              label="and is long, mm"
+              value={pair[which].length}
+              min={100}
+              max={1000}
+              onChange={(length) => length && setPiece(which, { length })}
+            />
+          </div>
+        ))}
+        <NumberField
+          label="Enzyme, % of the weight"
+          value={costs.enzymeShare * 100}
+          max={5}
+          onChange={(percent) => percent !== null && setCost({ enzymeShare: percent / 100 })}
+        />
+        <NumberField
+          label={`A kilo of enzyme, ${currency}`}
+          value={costs.enzymePerKg}
+          onChange={(enzymePerKg) => enzymePerKg !== null && setCost({ enzymePerKg })}
+        />
+        <NumberField
+          label={`Film, ${currency}`}
+          value={costs.film}
+          onChange={(film) => film !== null && setCost({ film })}
+        />
+        <NumberField
+          label="Minutes to bond and wrap"
+          value={costs.minutes}
+          max={600}
+          onChange={(minutes) => minutes !== null && setCost({ minutes })}
+        />
+        <NumberField
+          label={`An hour of work, ${currency}`}
+          value={costs.wagePerHour}
+          onChange={(wagePerHour) => wagePerHour !== null && setCost({ wagePerHour })}
+        />
+        <NumberField
+          label="Sets, hours"
+          value={costs.settingHours}
+          max={48}
+          onChange={(settingHours) => settingHours !== null && setCost({ settingHours })}
+        />
+      </div>
+    </section>
   )
 }
 
@@ -109,67 +177,4 @@ function BondedCautions() {
       <p>{DEFERS_TO}</p>
     </aside>
   )
-}
-
-function BondedAnswer({ wish, plan }: { wish: BondedWish; plan: BondedPlan }) {
-  const format = useFormat()
-  const log = { ...wish, piece: plan.piece }
-  const alone = plan.alone
-  const portions = (which: BondedPlan['bonded']) => which.pieces.length
-  return (
-    <>
-      <p className="forecast-sentence">
-        Overlapped by {plan.overlap} mm they give <strong>{portions(plan.bonded)}</strong> portions, alone{' '}
-        {portions(alone[0])} and {portions(alone[1])}. With {format.weight(plan.enzymeGrams)} of enzyme, film and labour
-        for {format.money(plan.cost.total)}, bonding {plan.gain >= 0 ? 'keeps' : 'costs'}{' '}
-        <strong className={plan.gain > 0 ? 'kept' : ''}>{format.money(Math.abs(plan.gain))}</strong>
-        {plan.gain >= 0 ? '' : ' more than it brings'}. It sets for {plan.settingHours} hours in the cold.
-      </p>
-      <Board wish={log} judged={judgeCuts(log, plan.bonded.cuts)} lines={plan.bonded.cuts} onLines={null} />
-      <Table className="buying-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Cut as</th>
-            <th scope="col">Portions</th>
-            <th scope="col" className="number">
-              Worth
-            </th>
-            <th scope="col" className="number">
-              Enzyme, film, labour
-            </th>
-            <th scope="col" className="number">
-              Left over
-            </th>
-            <th scope="col" className="number">
-              Scrap
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">one log</th>
-            <td>{portionWords([plan.bonded])}</td>
-            <td className="number">{format.money(plan.bonded.value)}</td>
-            <td className="number">{format.money(plan.cost.total)}</td>
-            <td className="number">{format.money(plan.net)}</td>
-            <td className="number">{format.weight(plan.bonded.scrap.weight)}</td>
-          </tr>
-          <tr>
-            <th scope="row">two alone</th>
-            <td>{portionWords(alone)}</td>
-            <td className="number">{format.money(plan.aloneValue)}</td>
-            <td className="number">–</td>
-            <td className="number">{format.money(plan.aloneValue)}</td>
-            <td className="number">{format.weight(plan.aloneScrap)}</td>
-          </tr>
-        </tbody>
-      </Table>
-    </>
-  )
-}
-
-function portionWords(plans: readonly BondedPlan['bonded'][]): string {
-  const counts = new Map<string, number>()
-  for (const { pieces } of plans) for (const { product } of pieces) counts.set(product, (counts.get(product) ?? 0) + 1)
-  return [...counts].map(([product, count]) => `${count} ${product}`).join(', ')
 }

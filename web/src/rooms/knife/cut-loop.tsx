@@ -2,11 +2,12 @@ import type { KnifeLines } from '@fleam/contract'
 import { type JudgedCuts, summarise } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { v7 as newId } from 'uuid'
+import { useMeasuredCuts } from '../../data/measured-cuts.ts'
 import { useScale } from '../../data/scale.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { keepMeasured } from './measured.ts'
 
 interface CutLoopProps {
   draft: KnifeLines
@@ -18,21 +19,31 @@ interface CutLoopProps {
 export function CutLoop({ draft, judged, onChange }: CutLoopProps) {
   const format = useFormat()
   const { reading, connected } = useScale()
+  const measured = useMeasuredCuts()
   const [typed, setTyped] = useState<number | null>(null)
-  const [measured, setMeasured] = useState<number | null>(null)
+  const [cameOut, setCameOut] = useState<number | null>(null)
   const [next] = judged.parts
   if (!next) return null
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   const weight = typed ?? onScale
-  const thickness = measured ?? next.to - next.from
+  const thickness = cameOut ?? next.to - next.from
   const take = () => {
     if (weight === null) return
-    const cut = { thickness, weight, product: next.product, planned: next.weight }
-    if (next.product !== null) keepMeasured(draft.way, draft.shape, { planned: next.weight, weighed: weight })
+    const cut = { id: newId(), thickness, weight, product: next.product, planned: next.weight }
+    if (next.product !== null) {
+      const { way, shape } = draft
+      const takenAt = new Date().toISOString()
+      measured.keep({ id: cut.id, way, shape, planned: next.weight, weighed: weight, takenAt })
+    }
     setTyped(null)
-    setMeasured(null)
+    setCameOut(null)
     // No lines: what is left is planned anew.
     onChange({ taken: [...draft.taken, cut], lines: [] })
+  }
+  const takeBack = () => {
+    const last = draft.taken.at(-1)
+    if (last?.id && last.product !== null) measured.forget(last.id)
+    onChange({ taken: draft.taken.slice(0, -1), lines: [] })
   }
   const portions = draft.taken.filter(({ product }) => product !== null)
   const { mean, sd } = summarise(portions.map((cut) => cut.weight))
@@ -61,14 +72,14 @@ export function CutLoop({ draft, judged, onChange }: CutLoopProps) {
           hint="only where it is not as said"
           value={null}
           min={1}
-          onChange={setMeasured}
+          onChange={setCameOut}
         />
         <div className="actions">
           <Button className="main-action" disabled={weight === null} onClick={take}>
             Cut, and plan the rest
           </Button>
           {draft.taken.length > 0 ? (
-            <Button variant="outline-dark" onClick={() => onChange({ taken: draft.taken.slice(0, -1), lines: [] })}>
+            <Button variant="outline-dark" onClick={takeBack}>
               Take the last one back
             </Button>
           ) : null}

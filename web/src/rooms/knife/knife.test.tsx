@@ -40,6 +40,7 @@ const fill = (label: string | RegExp, value: string, at = 0) =>
   fireEvent.change(screen.getAllByLabelText(label)[at] as HTMLElement, { target: { value } })
 const onTheBoard = () => screen.getByRole('row', { name: /^on the board/ }).textContent
 const knifeLines = () => screen.getAllByRole('slider', { name: 'Knife line' })
+const off = () => screen.getByText(/a portion may be off by/).textContent as string
 const placeOf = (line: HTMLElement | undefined) => Number(line?.getAttribute('aria-valuenow'))
 
 test('a piece known by weight and length alone is planned at once, with plans beside it', async () => {
@@ -51,7 +52,7 @@ test('a piece known by weight and length alone is planned at once, with plans be
       .textContent?.replace('most money', 'on the board')
       .replace('Lay it out', ''),
   )
-  expect(screen.getByText(/a portion may be off by 12.0/)).toBeTruthy()
+  expect(off()).toMatch(/off by 12.0.%, assumed/)
 })
 
 test('a line that is moved makes other portions, says why something is none, and stays on the device', async () => {
@@ -111,7 +112,7 @@ test('girths by tape stand where the tape lies, and make another plan', async ()
   await settle()
   await settle()
   expect(onTheBoard()).not.toBe(before)
-  expect(screen.getByText(/a portion may be off by 5.0/)).toBeTruthy()
+  expect(off()).toMatch(/off by 5.0.%, assumed/)
 })
 
 test('a file that is no piece is refused by field, and one that is takes its place', async () => {
@@ -138,7 +139,9 @@ test('a file that is no piece is refused by field, and one that is takes its pla
 
 test('a rack shows its portions, what spreads, and its cuts at an angle', async () => {
   await show(<Racks />)
-  expect(screen.getByText(/heaviest less lightest 23/).textContent).toMatch(/4 portions, 4 within/)
+  expect(screen.getByText(/heaviest less lightest/).textContent).toMatch(
+    /4 portions, 4 within.*lightest 23.g, cut straight 53/,
+  )
   expect(screen.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeTruthy()
   fireEvent.change(screen.getByLabelText('Ribs in it'), { target: { value: '3' } })
   await settle()
@@ -168,9 +171,22 @@ test('pieces are weighed one after the other, and each gets the number of its pl
 
 test('a bonded log stands beside both pieces alone, with its cautions and its money', async () => {
   await show(<Bonded />)
-  expect(screen.getByText(/Overlapped by/).textContent).toMatch(/bonding (keeps|costs)/)
+  expect(screen.getByText(/overlapping by/).textContent).toMatch(/bonding keeps|worth less than both alone/)
   expect(screen.getByLabelText('Cautions').textContent).toMatch(/non-intact/)
   expect(screen.getByRole('row', { name: /^two alone/ })).toBeTruthy()
+})
+
+test('what is bonded may be another thing, and what it costs is kept on the device', async () => {
+  const { unmount } = await show(<Bonded />)
+  fireEvent.change(screen.getByLabelText('What they are'), { target: { value: 'white-fillet' } })
+  fill(/^Sets, hours/, '10')
+  await settle()
+  expect(screen.getByText(/It sets for 10 hours/)).toBeTruthy()
+  expect(screen.getByRole('row', { name: /^one log/ }).textContent).toMatch(/\d+ portion/)
+  unmount()
+  await show(<Bonded />)
+  expect((screen.getByLabelText('What they are') as HTMLSelectElement).value).toBe('white-fillet')
+  expect(screen.queryByRole('option', { name: /on the bone/ })).toBeNull()
 })
 
 test('a fillet may lose its belly and a notch first, and says what they weigh', async () => {
@@ -186,6 +202,11 @@ test('a fillet may lose its belly and a notch first, and says what they weigh', 
   expect(screen.getByText(/of belly, a product of its own/)).toBeTruthy()
   expect(screen.getByText(/of scrap$/)).toBeTruthy()
   expect(onTheBoard()).not.toBe(before)
+  fill(/A kilo of belly is worth/, '20')
+  await settle()
+  const belly = screen.getByRole('row', { name: /^along it belly/ })
+  await touch(within(belly).getByRole('button'))
+  expect(screen.getByRole('tooltip').textContent).toMatch(/Worth of the belly.*20.00/)
 })
 
 test('portions that were weighed teach how far off a plan is, also for the next piece', async () => {
@@ -198,8 +219,7 @@ test('portions that were weighed teach how far off a plan is, also for the next 
   }
   await touch(screen.getByRole('button', { name: 'Begin a new piece' }))
   await settle()
-  const words = screen.getByText(/a portion may be off by/).textContent as string
-  expect(Number(/by ([\d.]+)/.exec(words)?.[1])).toBeLessThan(12)
+  expect(Number(/by ([\d.]+)/.exec(off())?.[1])).toBeLessThan(12)
 })
 
 test('pieces of a fabrication are laid out by their piles', async () => {

@@ -1,19 +1,30 @@
-import { formatNumber, howFarOff, type JudgedCuts, type MeasuringWay } from '@fleam/core'
+import type { KnifeLines } from '@fleam/contract'
+import {
+  explainBelly,
+  explainOff,
+  explainPart,
+  type JudgedCuts,
+  type JudgedPart,
+  type PartFigure,
+  type PortionWish,
+} from '@fleam/core'
 import Table from 'react-bootstrap/Table'
+import { useMeasuredCuts } from '../../data/measured-cuts.ts'
+import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { measuredCuts } from './measured.ts'
+import { trimmed } from './draft.ts'
 import { misfitWords } from './misfit-words.ts'
 
 interface PartsTableProps {
+  wish: PortionWish
   judged: JudgedCuts
-  way: MeasuringWay
-  shape: string
+  draft: KnifeLines
 }
 
-/** Every part between two lines, from the end where the knife begins. */
-export function PartsTable({ judged, way, shape }: PartsTableProps) {
+/** Every part between two lines, from the end where the knife begins; what came off along a fillet stands below. */
+export function PartsTable({ wish, judged, draft }: PartsTableProps) {
   const format = useFormat()
-  const off = howFarOff(way, measuredCuts(way, shape))
+  const measured = useMeasuredCuts().of(draft.way, draft.shape)
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">Cut by cut</h2>
@@ -23,13 +34,13 @@ export function PartsTable({ judged, way, shape }: PartsTableProps) {
             <th scope="col">Cut</th>
             <th scope="col">Product</th>
             <th scope="col" className="number">
-              Thick, mm
+              Thick
             </th>
             <th scope="col" className="number">
               Weighs about
             </th>
             <th scope="col" className="number">
-              Faces, mm
+              Faces
             </th>
             <th scope="col" className="number">
               Worth
@@ -44,18 +55,73 @@ export function PartsTable({ judged, way, shape }: PartsTableProps) {
                 {part.product ?? 'scrap'}
                 {misfitWords(part) ? <span className="quiet"> {misfitWords(part)}</span> : null}
               </td>
-              <td className="number">{formatNumber(part.thickness, 0)}</td>
               <td className="number">
-                {format.weight(part.weight)} <span className="quiet">± {format.weight(part.weight * off.share)}</span>
+                <PartNumber wish={wish} part={part} figure="thickness" />
               </td>
               <td className="number">
-                {formatNumber(part.faces[0], 0)} and {formatNumber(part.faces[1], 0)}
+                <PartNumber wish={wish} part={part} figure="weight" />{' '}
+                <span className="quiet">
+                  ± <Explained explanation={explainOff(part, draft.way, measured)} format={format} />
+                </span>
               </td>
-              <td className="number">{format.money(part.worth)}</td>
+              <td className="number">
+                <PartNumber wish={wish} part={part} figure="first-face" /> and{' '}
+                <PartNumber wish={wish} part={part} figure="second-face" />
+              </td>
+              <td className="number">
+                <PartNumber wish={wish} part={part} figure="worth" />
+              </td>
             </tr>
           ))}
+          <CameOff draft={draft} />
         </tbody>
       </Table>
     </section>
+  )
+}
+
+interface PartNumberProps {
+  wish: PortionWish
+  part: JudgedPart
+  figure: PartFigure
+}
+
+function PartNumber({ wish, part, figure }: PartNumberProps) {
+  const format = useFormat()
+  return <Explained explanation={explainPart(wish, part, figure)} format={format} />
+}
+
+/** The belly and the notch of a fillet, which come off before it is cut across. */
+function CameOff({ draft }: { draft: KnifeLines }) {
+  const format = useFormat()
+  const { belly, notch } = draft
+  const off = trimmed(draft)
+  return (
+    <>
+      {belly ? (
+        <tr>
+          <th scope="row">along it</th>
+          <td>belly</td>
+          <td />
+          <td className="number">{format.weight(off.bellyWeight)}</td>
+          <td />
+          <td className="number">
+            <Explained explanation={explainBelly(off, belly.valuePerKg ?? 0)} format={format} />
+          </td>
+        </tr>
+      ) : null}
+      {notch ? (
+        <tr>
+          <th scope="row">along it</th>
+          <td>
+            notch <span className="quiet">scrap</span>
+          </td>
+          <td />
+          <td className="number">{format.weight(off.notchWeight)}</td>
+          <td />
+          <td />
+        </tr>
+      ) : null}
+    </>
   )
 }

@@ -1,15 +1,17 @@
 import { SHAPES } from '@fleam/catalogue'
 import type { KnifeLines } from '@fleam/contract'
-import { howFarOff, MEASURING_WAYS, type MeasuringWay } from '@fleam/core'
+import { explainHowFarOff, howFarOff, MEASURING_WAYS, type MeasuringWay } from '@fleam/core'
 import { lazy, Suspense } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useMeasuredCuts } from '../../data/measured-cuts.ts'
+import { Explained } from '../../parts/figure.tsx'
+import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { freshDraft, shapeById, trimmed } from './draft.ts'
-import { measuredCuts } from './measured.ts'
 
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
 
@@ -28,7 +30,8 @@ interface PieceFieldsProps {
 /** What lies on the board, and how its shape is known. */
 export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
   const format = useFormat()
-  const off = howFarOff(draft.way, measuredCuts(draft.way, draft.shape))
+  const measured = useMeasuredCuts().of(draft.way, draft.shape)
+  const off = howFarOff(draft.way, measured)
   // Whatever the piece was, other measures make another piece: its lines and cuts go with it.
   const measure = (changes: Partial<KnifeLines>) => onChange({ ...changes, lines: [], taken: [] })
   const setLength = (length: number) => {
@@ -78,12 +81,12 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
             ))}
           </Form.Select>
           <Form.Text id="knife-off">
-            a portion may be off by {format.share(off.share)},{' '}
-            {off.isOwn ? `as ${off.portions} portions here were` : 'assumed until portions are weighed'}
+            a portion may be off by <Explained explanation={explainHowFarOff(draft.way, measured)} format={format} />,{' '}
+            {off.isOwn ? `as ${off.portions} portions of this kitchen were` : 'assumed until portions are weighed'}
           </Form.Text>
         </Form.Group>
       </div>
-      {shapeById(draft.shape).isFillet ? <FilletTrim draft={draft} measure={measure} /> : null}
+      {shapeById(draft.shape).isFillet ? <FilletTrim draft={draft} measure={measure} onChange={onChange} /> : null}
       {draft.way === 'girths' ? <Girths draft={draft} measure={measure} /> : null}
       {draft.way === 'outline' ? (
         <Suspense fallback={<Loading what="the tracer" />}>
@@ -99,8 +102,9 @@ const PIN_BONES = [0.08, 0.5] as const
 const BELLY = [0.05, 0.55] as const
 
 /** What comes off along a fillet before it is cut across: the belly, and a notch along the pin bones. */
-function FilletTrim({ draft, measure }: GirthsProps) {
+function FilletTrim({ draft, measure, onChange }: GirthsProps & Pick<PieceFieldsProps, 'onChange'>) {
   const format = useFormat()
+  const { currency } = useKitchen()
   const { belly, notch, length } = draft
   const { bellyWeight, notchWeight } = trimmed(draft)
   const place = ([from, to]: readonly [number, number]) => ({ from: from * length, to: to * length })
@@ -111,8 +115,15 @@ function FilletTrim({ draft, measure }: GirthsProps) {
         hint={belly ? `${format.weight(bellyWeight)} of belly, a product of its own` : 'nothing: it stays on'}
         value={belly ? belly.share * 100 : null}
         max={60}
-        onChange={(percent) => measure({ belly: percent ? { share: percent / 100, ...place(BELLY) } : null })}
+        onChange={(percent) => measure({ belly: percent ? { ...belly, share: percent / 100, ...place(BELLY) } : null })}
       />
+      {belly ? (
+        <NumberField
+          label={`A kilo of belly is worth, ${currency}`}
+          value={belly.valuePerKg ?? null}
+          onChange={(valuePerKg) => onChange({ belly: { ...belly, valuePerKg: valuePerKg ?? undefined } })}
+        />
+      ) : null}
       <NumberField
         label="Notch along the pin bones, mm wide"
         hint={notch ? `${format.weight(notchWeight)} of scrap` : 'nothing: they are tweezed'}

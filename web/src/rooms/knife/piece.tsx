@@ -111,7 +111,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
       ) : (
         <Loading what="the next cut" />
       )}
-      <PartsTable judged={judged} way={draft.way} shape={draft.shape} />
+      <PartsTable wish={wish} judged={judged} draft={draft} />
       <OneToOne wish={wish} lines={lines} />
     </>
   )

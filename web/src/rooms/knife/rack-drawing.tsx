@@ -1,4 +1,4 @@
-import type { Rack, RackPlan } from '@fleam/core'
+import { formatNumber, type Rack, type RackPlan, rackCuts } from '@fleam/core'
 
 interface RackDrawingProps {
   rack: Rack
@@ -10,14 +10,16 @@ interface RackDrawingProps {
 const UNIT = 84
 const BONE_TOP = 14
 const EYE_MIDDLE = 150
-const HEIGHT = 220
+const HEIGHT = 234
 const REACH = 62
+/** Nobody turns the blade by less than this, in units of one rib and its gap. */
+const LEAST_SHIFT = 0.005
 
 /** The rack from the side, loin end at the left: ribs, eyes to scale among themselves, and the angle of each cut. */
 export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
   const most = Math.max(...rack.eye)
   const width = rack.bones * UNIT
-  const boundaries = (plan.boundaries[at] ?? []).filter((place) => place > 0 && place < rack.bones)
+  const cuts = rackCuts(rack, plan.boundaries[at] ?? [])
   const plateOf = (rib: number) => plan.portions.findIndex(({ bones }) => bones.some(([r, b]) => r === at && b === rib))
   const radius = (rib: number) => ((rack.eye[rib] ?? 0) / most) * REACH
   const top = rack.eye.map((_, rib) => `${(rib + 0.5) * UNIT},${EYE_MIDDLE - radius(rib)}`)
@@ -27,7 +29,7 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
       className="rack-drawing"
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
-      aria-label={`Rack ${at + 1} with ${boundaries.length} cuts`}
+      aria-label={`Rack ${at + 1} with ${cuts.length} cuts`}
     >
       <polygon
         className="rack-meat"
@@ -56,20 +58,17 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
           </text>
         </g>
       ))}
-      {boundaries.map((place, which) => {
-        const gap = Math.round(place)
+      {cuts.map(({ gap, shift }) => {
         // The blade goes in at the middle of the gap between the bones, and out where the meat is parted.
-        const shift = (place - gap) * UNIT * 2
+        const out = shift * UNIT * 2
         return (
-          // biome-ignore lint/suspicious/noArrayIndexKey: cuts are told by their order
-          <g key={which}>
-            <line
-              className="rack-cut"
-              x1={gap * UNIT - shift / 2}
-              y1={BONE_TOP}
-              x2={gap * UNIT + shift}
-              y2={HEIGHT - 8}
-            />
+          <g key={gap}>
+            <line className="rack-cut" x1={gap * UNIT - out / 2} y1={BONE_TOP} x2={gap * UNIT + out} y2={HEIGHT - 20} />
+            <text className="rack-shift" x={gap * UNIT + out} y={HEIGHT - 5} textAnchor="middle">
+              {Math.abs(shift) < LEAST_SHIFT
+                ? 'straight'
+                : `${shift < 0 ? '←' : '→'} ${formatNumber(Math.abs(shift), 2)}`}
+            </text>
           </g>
         )
       })}

@@ -1,7 +1,9 @@
 import { USUAL_RACK } from '@fleam/catalogue'
 import { racksWished, rackWish } from '@fleam/contract'
 import {
-  formatNumber,
+  explainOffTarget,
+  explainRackWeight,
+  explainSpread,
   RACK_STYLES,
   type Rack,
   type RackPlan,
@@ -12,6 +14,7 @@ import {
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
+import { Explained } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -179,7 +182,10 @@ function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
       <p className="forecast-sentence">
         {plan.portions.length} portions, <strong>{within}</strong> within {format.weight(wish.low)} to{' '}
         {format.weight(wish.high)}
-        {plan.spread === null ? '.' : `; heaviest less lightest ${format.weight(plan.spread)}`}
+        {plan.spread === null ? '.' : '; heaviest less lightest '}
+        {plan.spread === null ? null : (
+          <Explained explanation={explainSpread(plan.portions.map(({ weight }) => weight))} format={format} />
+        )}
         {plan.spreadStraight === null || plan.spread === null
           ? ''
           : `, cut straight ${format.weight(plan.spreadStraight)}.`}
@@ -206,8 +212,12 @@ function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
             <tr key={portion.bones.join(' ')}>
               <th scope="row">{at + 1}</th>
               <td>{ribWords(portion.bones)}</td>
-              <td className="number">{format.weight(portion.weight)}</td>
-              <td className="number">{formatNumber(portion.weight - wish.target, 0)} g</td>
+              <td className="number">
+                <Explained explanation={explainRackWeight(wish, plan, portion)} format={format} />
+              </td>
+              <td className="number">
+                <Explained explanation={explainOffTarget(wish, portion)} format={format} />
+              </td>
             </tr>
           ))}
         </tbody>

@@ -1,0 +1,115 @@
+import { MINUTES_PER_HOUR } from '../costing/index.ts'
+import { constant, type Explanation, minus, over, plus, times, value } from '../explanation/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type BondedPlan, type BondedWish, bondedCosts } from './bonded.ts'
+import { worthOf } from './product.ts'
+
+export type BondedFigure =
+  | 'enzyme-grams'
+  | 'cost'
+  | 'bonded-value'
+  | 'net'
+  | 'alone-value'
+  | 'alone-scrap'
+  | 'gain'
+  | 'extra-portions'
+
+/** How a figure of two pieces bonded into one is worked out. */
+export function explainBonded(wish: BondedWish, plan: BondedPlan, figure: BondedFigure): Explanation {
+  const costs = bondedCosts(wish.costs)
+  const enzyme = value('enzyme', plan.enzymeGrams, 'weight')
+  switch (figure) {
+    case 'enzyme-grams':
+      return {
+        title: 'Enzyme',
+        quantity: 'weight',
+        expression: times(
+          value('both pieces', plan.piece.weight, 'weight'),
+          value('share of enzyme', costs.enzymeShare, 'share'),
+        ),
+      }
+    case 'cost':
+      return {
+        title: 'Enzyme, film and labour',
+        quantity: 'money',
+        expression: plus(
+          times(over(enzyme, constant(GRAMS_PER_KILOGRAM)), value('a kilo of it', costs.enzymePerKg, 'money-per-kg')),
+          value('film', costs.film, 'money'),
+          times(
+            over(value('minutes', costs.minutes, 'minutes'), constant(MINUTES_PER_HOUR)),
+            value('an hour', costs.wagePerHour, 'money-per-hour'),
+          ),
+        ),
+        note: 'The hours in which it sets cost nobody’s time.',
+      }
+    case 'bonded-value':
+      return worthOfPlan('Worth of the log', wish, [plan.bonded])
+    case 'alone-value':
+      return worthOfPlan('Worth of both pieces alone', wish, plan.alone)
+    case 'net':
+      return {
+        title: 'Left over from the log',
+        quantity: 'money',
+        expression: minus(
+          value('worth of the log', plan.bonded.value, 'money'),
+          value('enzyme, film, labour', plan.cost.total, 'money'),
+        ),
+      }
+    case 'alone-scrap':
+      return {
+        title: 'Scrap of both pieces alone',
+        quantity: 'weight',
+        expression: plus(
+          value('of the one', plan.alone[0].scrap.weight, 'weight'),
+          value('of the other', plan.alone[1].scrap.weight, 'weight'),
+        ),
+      }
+    case 'gain':
+      return {
+        title: 'What bonding brings',
+        quantity: 'money',
+        expression: minus(
+          value('left over from the log', plan.net, 'money'),
+          value('worth of both alone', plan.aloneValue, 'money'),
+        ),
+        note: 'Above zero, bonding pays.',
+      }
+    case 'extra-portions':
+      return {
+        title: 'Portions that bonding adds',
+        quantity: 'count',
+        expression: minus(
+          value('portions of the log', plan.bonded.pieces.length, 'count'),
+          value('of the one', plan.alone[0].pieces.length, 'count'),
+          value('of the other', plan.alone[1].pieces.length, 'count'),
+        ),
+      }
+  }
+}
+
+/** Portions at their prices, product by product, and scrap at its own. */
+function worthOfPlan(
+  title: string,
+  { products, scrap }: BondedWish,
+  plans: readonly BondedPlan['bonded'][],
+): Explanation {
+  const pieces = plans.flatMap((plan) => plan.pieces)
+  const scrapWeight = plans.reduce((sum, plan) => sum + plan.scrap.weight, 0)
+  const portions = products.flatMap((product) => {
+    const of = pieces.filter((piece) => piece.product === product.name)
+    const worth = of.reduce((sum, { weight }) => sum + worthOf(product, weight), 0)
+    return of.length === 0 ? [] : value(`${of.length} ${product.name}`, worth, 'money')
+  })
+  return {
+    title,
+    quantity: 'money',
+    expression: plus(
+      ...portions,
+      times(
+        over(value('scrap', scrapWeight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+        value('a kilo of it', scrap.valuePerKg, 'money-per-kg'),
+      ),
+    ),
+    note: 'A portion is worth all of its price at its target, less below it, and nothing more above it.',
+  }
+}

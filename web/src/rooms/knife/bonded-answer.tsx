@@ -1,0 +1,75 @@
+import { type BondedFigure, type BondedPlan, type BondedWish, explainBonded, judgeCuts } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { Explained } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { Board } from './board.tsx'
+
+interface BondedAnswerProps {
+  wish: BondedWish
+  plan: BondedPlan
+}
+
+/** The log on the board, and what it brings beside both pieces alone. */
+export function BondedAnswer({ wish, plan }: BondedAnswerProps) {
+  const format = useFormat()
+  const log = { ...wish, piece: plan.piece }
+  const { alone, bonded } = plan
+  const figure = (name: BondedFigure) => <Explained explanation={explainBonded(wish, plan, name)} format={format} />
+  return (
+    <>
+      <p className="forecast-sentence">
+        The second lies turned round beside the first from {plan.offset} mm on, overlapping by {plan.overlap} mm. So
+        they give <strong>{bonded.pieces.length}</strong> portions, alone {alone[0].pieces.length} and{' '}
+        {alone[1].pieces.length}. With {figure('enzyme-grams')} of enzyme, film and labour for {figure('cost')},{' '}
+        {plan.gain >= 0 ? 'bonding keeps' : 'the log is worth less than both alone:'}{' '}
+        <strong className={plan.gain > 0 ? 'kept' : ''}>{figure('gain')}</strong>. It sets for {plan.settingHours} hours
+        in the cold.
+      </p>
+      <Board wish={log} judged={judgeCuts(log, bonded.cuts)} lines={bonded.cuts} onLines={null} />
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Cut as</th>
+            <th scope="col">Portions</th>
+            <th scope="col" className="number">
+              Worth
+            </th>
+            <th scope="col" className="number">
+              Enzyme, film, labour
+            </th>
+            <th scope="col" className="number">
+              Left over
+            </th>
+            <th scope="col" className="number">
+              Scrap
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row">one log</th>
+            <td>{portionWords([bonded])}</td>
+            <td className="number">{figure('bonded-value')}</td>
+            <td className="number">{figure('cost')}</td>
+            <td className="number">{figure('net')}</td>
+            <td className="number">{format.weight(bonded.scrap.weight)}</td>
+          </tr>
+          <tr>
+            <th scope="row">two alone</th>
+            <td>{portionWords(alone)}</td>
+            <td className="number">{figure('alone-value')}</td>
+            <td className="number">–</td>
+            <td className="number">{figure('alone-value')}</td>
+            <td className="number">{figure('alone-scrap')}</td>
+          </tr>
+        </tbody>
+      </Table>
+    </>
+  )
+}
+
+function portionWords(plans: readonly BondedPlan['bonded'][]): string {
+  const counts = new Map<string, number>()
+  for (const { pieces } of plans) for (const { product } of pieces) counts.set(product, (counts.get(product) ?? 0) + 1)
+  return [...counts].map(([product, count]) => `${count} ${product}`).join(', ')
+}
