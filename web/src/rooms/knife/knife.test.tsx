@@ -169,6 +169,28 @@ test('pieces are weighed one after the other, and each gets the number of its pl
   expect(screen.getByText('left over')).toBeTruthy()
 })
 
+test('numbered as it is weighed, a piece keeps its plate when another is taken away', async () => {
+  await show(<Plates />)
+  fireEvent.change(screen.getByLabelText('A piece gets its plate'), { target: { value: 'as-weighed' } })
+  for (const weight of ['120', '95', '86', '110']) {
+    fill('It weighs', weight)
+    await act(
+      async () =>
+        void fireEvent.submit(screen.getByRole('button', { name: /^Take it/ }).closest('form') as HTMLFormElement),
+    )
+  }
+  const pieces = () => {
+    const list = screen.getByRole('heading', { name: /weighed$/ }).parentElement as HTMLElement
+    return within(list)
+      .getAllByRole('listitem')
+      .map((each) => /plate \d/.exec(each.textContent ?? '')?.[0])
+  }
+  expect(pieces()).toEqual(['plate 1', 'plate 1', 'plate 2', 'plate 2'])
+  await touch(screen.getByRole('button', { name: 'Take no. 1 away' }))
+  expect(pieces()).toEqual(['plate 1', 'plate 2', 'plate 2'])
+  expect(screen.getByText(/1 wait for their like/)).toBeTruthy()
+})
+
 test('a bonded log stands beside both pieces alone, with its cautions and its money', async () => {
   await show(<Bonded />)
   expect(screen.getByText(/overlapping by/).textContent).toMatch(/bonding keeps|worth less than both alone/)

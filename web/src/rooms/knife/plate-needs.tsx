@@ -1,0 +1,53 @@
+import type { PlatingWish } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { NumberField } from '../../parts/number-field.tsx'
+
+interface PlateNeedsProps {
+  wish: PlatingWish
+  onChange: (needs: PlatingWish['plate']['needs']) => void
+}
+
+/** Kinds and counts of one plate. */
+export function PlateNeeds({ wish, onChange }: PlateNeedsProps) {
+  const { needs } = wish.plate
+  const set = (at: number, changes: Partial<(typeof needs)[number]>) =>
+    onChange(needs.map((need, each) => (each === at ? { ...need, ...changes } : need)))
+  return (
+    <fieldset className="plate-needs">
+      <legend>One plate takes</legend>
+      {needs.map((need, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: needs are told by their place while their kind is typed
+        <div key={at} className="plate-need">
+          <NumberField
+            label={`Count ${at + 1}`}
+            isLabelHidden
+            value={need.count}
+            min={1}
+            max={12}
+            onChange={(count) => count && Number.isInteger(count) && set(at, { count })}
+          />
+          <Form.Control
+            aria-label={`Kind ${at + 1}`}
+            value={need.kind}
+            maxLength={120}
+            onChange={(event) => event.target.value.trim() && set(at, { kind: event.target.value })}
+          />
+          {needs.length > 1 ? (
+            <Button size="sm" variant="outline-dark" onClick={() => onChange(needs.filter((_, each) => each !== at))}>
+              Leave out
+            </Button>
+          ) : null}
+        </div>
+      ))}
+      <Button
+        size="sm"
+        variant="outline-dark"
+        onClick={() => onChange([...needs, { kind: `kind ${needs.length + 1}`, count: 1 }])}
+      >
+        And another kind
+      </Button>
+      <p className="quiet">“any” takes pieces of every kind.</p>
+    </fieldset>
+  )
+}

@@ -1,0 +1,64 @@
+import { explainPlate, explainPlating, type PlatePiece, type Plating } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { Explained } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+
+interface PlatesAnswerProps {
+  pieces: readonly PlatePiece[]
+  plating: Plating
+  /** Plates were numbered one piece after the other: what could have been matched at the end is not known. */
+  isAsWeighed: boolean
+}
+
+/** The plates that were made, how fair they are, and how far off the best they may be. */
+export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps) {
+  const format = useFormat()
+  const { plates, left, gap } = plating
+  return (
+    <>
+      <p className="forecast-sentence">
+        <strong>{plates.length}</strong> {plates.length === 1 ? 'plate' : 'plates'}
+        {plates.length === 0 ? '' : ' of '}
+        {plates.length === 0 ? null : (
+          <>
+            <Explained explanation={explainPlating(plating, 'mean')} format={format} /> in the mean; heaviest less
+            lightest <Explained explanation={explainPlating(plating, 'spread')} format={format} />, heaviest ÷ lightest{' '}
+            <Explained explanation={explainPlating(plating, 'fairness')} format={format} />
+          </>
+        )}
+        . {left.length > 0 ? `${left.length} ${isAsWeighed ? 'wait for their like' : 'left over'}. ` : ''}
+        <span className="quiet">
+          {gap === 0 ? 'No better way is possible.' : `Within ${format.share(gap)} of the best there could be.`}
+        </span>
+      </p>
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Plate</th>
+            <th scope="col">Pieces</th>
+            <th scope="col" className="number">
+              Weighs
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {plates.map((plate, at) => (
+            <tr key={plate.ids.join(' ')}>
+              <th scope="row">{at + 1}</th>
+              <td>{plate.ids.map((id) => wordsOf(pieces, id, format.weight)).join(' + ')}</td>
+              <td className="number">
+                <Explained explanation={explainPlate(pieces, plate)} format={format} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </>
+  )
+}
+
+function wordsOf(pieces: readonly PlatePiece[], id: string, weight: (grams: number) => string): string {
+  const piece = pieces.find((each) => each.id === id)
+  if (!piece) return id
+  return ['no.', id, ...(piece.kind === 'piece' ? [] : [piece.kind]), weight(piece.weight)].join(' ')
+}
