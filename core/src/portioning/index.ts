@@ -23,6 +23,8 @@ export {
   pieceFromTemplate,
   weightAgainstMeasures,
 } from './measuring.ts'
+export type { OutlineMarks, PicturePoint } from './outline-marks.ts'
+export { outlineFromMarks } from './outline-marks.ts'
 export type { PortionPlan, PortionWish } from './plan.ts'
 export { planPortions } from './plan.ts'
 export type { PlanRules, PortionProduct, ScrapWish } from './product.ts'

@@ -121,4 +121,23 @@ describe('the traced photograph', () => {
     expect(widths[2]).toBe(Math.round((0.65 * 420 - 100) * (200 / 360)))
     expect(new Set([widths[0], widths[1], widths[3], widths[4], widths[5]]).size).toBe(1)
   })
+
+  test('a mark is moved with the arrow keys too', () => {
+    const read: { length: number }[] = []
+    renderPart(<OutlineTracer draft={draft} measure={(changes) => read.push(changes as never)} />)
+    const end = screen.getByRole('slider', { name: 'Right end' })
+    fireEvent.keyDown(end, { key: 'ArrowLeft' })
+    fireEvent.keyDown(end, { key: 'Enter' })
+    expect(read).toHaveLength(1)
+    expect(read[0]?.length).toBe(Math.round((0.915 - 0.08) * 900 * (200 / 360)))
+  })
+
+  test('a file that is no picture is refused in words', async () => {
+    renderPart(<OutlineTracer draft={draft} measure={() => {}} />)
+    Object.assign(URL, { createObjectURL: () => 'blob:none', revokeObjectURL() {} })
+    HTMLImageElement.prototype.decode = () => Promise.reject(new Error('no picture'))
+    const file = new File(['words'], 'words.txt', { type: 'text/plain' })
+    fireEvent.change(screen.getByLabelText(/Photograph from above/), { target: { files: [file] } })
+    expect(await screen.findByText(/cannot be shown as a picture/)).toBeTruthy()
+  })
 })

@@ -95,6 +95,14 @@ test('a cut that was weighed is off the piece, and the rest is planned anew', as
   expect(next()).toBe(first)
 })
 
+test('a product that is left out takes its own measures with it, and the others keep theirs', async () => {
+  await show(<Piece />)
+  await touch(screen.getByRole('button', { name: 'Leave out head roast' }))
+  await settle()
+  expect((screen.getByLabelText('target of medallion') as HTMLInputElement).value).toMatch(/^90/)
+  expect(screen.queryByLabelText('target of head roast')).toBeNull()
+})
+
 test('measures that cannot be are refused in words, and nothing is planned', async () => {
   await show(<Piece />)
   fill(/^It weighs/, '90 kg')

@@ -16,9 +16,9 @@ import { freshDraft, shapeById, trimmed } from './draft.ts'
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
 
 const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {
-  template: 'by weight and length alone',
+  template: 'by weight and length',
   girths: 'by tape around it',
-  outline: 'by a photograph from above',
+  outline: 'by a photograph',
 }
 
 interface PieceFieldsProps {

@@ -1,5 +1,6 @@
 import type { KnifeLines } from '@fleam/contract'
 import type { PortionProduct } from '@fleam/core'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
@@ -18,6 +19,8 @@ const MOST_PRODUCTS = 8
 export function ProductFields({ draft, onChange }: ProductFieldsProps) {
   const { currency } = useKitchen()
   const { products, scrap } = draft
+  // Fields keep what was typed: when a row goes, those below it are filled anew.
+  const [fill, setFill] = useState(0)
   const set = (next: PortionProduct[]) => onChange({ products: next, lines: [] })
   const change = (which: number, changes: Partial<PortionProduct>) =>
     set(products.map((each, at) => (at === which ? { ...each, ...changes } : each)))
@@ -63,7 +66,7 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
         <tbody>
           {products.map((product, which) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: products are told by their place while their names are typed
-            <tr key={which}>
+            <tr key={`${fill}-${which}`}>
               <td>
                 <Form.Control
                   aria-label={`Name of product ${which + 1}`}
@@ -102,7 +105,10 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
                     size="sm"
                     variant="outline-dark"
                     aria-label={`Leave out ${product.name}`}
-                    onClick={() => set(products.filter((_, at) => at !== which))}
+                    onClick={() => {
+                      set(products.filter((_, at) => at !== which))
+                      setFill(fill + 1)
+                    }}
                   >
                     Leave out
                   </Button>
@@ -112,7 +118,12 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
           ))}
         </tbody>
       </Table>
-      <div className="knife-fields">
+      {products.length < MOST_PRODUCTS ? (
+        <Button size="sm" variant="outline-dark" onClick={add}>
+          Add a product
+        </Button>
+      ) : null}
+      <div className="knife-fields knife-rules">
         <NumberField
           label={`A kilo of ${scrap.name ?? 'scrap'} is worth, ${currency}`}
           value={scrap.valuePerKg}
@@ -142,11 +153,6 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
           onChange={(biasAngle) => biasAngle !== null && onChange({ biasAngle, lines: [] })}
         />
       </div>
-      {products.length < MOST_PRODUCTS ? (
-        <Button size="sm" variant="outline-dark" onClick={add}>
-          Add a product
-        </Button>
-      ) : null}
     </section>
   )
 }
