@@ -13,3 +13,13 @@ Object.assign(globalThis, {
   structuredClone: (value: unknown) => JSON.parse(JSON.stringify(value)),
   ResizeObserver: NoResizeObserver,
 })
+
+/** The labels of a field, by its id or around it: jsdom walks the whole page for each of them, and rooms have many. */
+function labelsOf(this: HTMLElement): HTMLLabelElement[] {
+  const named = this.id ? [...this.ownerDocument.querySelectorAll<HTMLLabelElement>(`label[for="${this.id}"]`)] : []
+  const around = this.closest('label')
+  return around && !around.htmlFor ? [...named, around] : named
+}
+for (const field of [HTMLInputElement, HTMLSelectElement, HTMLTextAreaElement, HTMLButtonElement]) {
+  Object.defineProperty(field.prototype, 'labels', { get: labelsOf })
+}
