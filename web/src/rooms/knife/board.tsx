@@ -1,7 +1,9 @@
 import { type JudgedCuts, type JudgedPart, type PortionWish, shapeOf } from '@fleam/core'
-import { type KeyboardEvent, type PointerEvent, useId, useMemo, useRef } from 'react'
+import { useId, useMemo } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
+import { outlinePath, outlinePlaces } from './piece-outline.ts'
+import { SlidingLine } from './sliding-line.tsx'
 
 interface BoardProps {
   wish: PortionWish
@@ -14,8 +16,6 @@ interface BoardProps {
 const MARGIN = 16
 const RULER = 40
 const LABELS = 46
-/** The outline is drawn by stations so far apart, mm. */
-const FINE = 4
 const PATTERNS = ['plain', 'lines', 'dots', 'cross'] as const
 
 /** The piece to scale, seen from above, with knife lines that can be dragged and a ruler's edge below it. */
@@ -26,15 +26,16 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
   const { piece, products, step = 1 } = wish
   const shape = useMemo(() => shapeOf(piece), [piece])
   const scale = (width - 2 * MARGIN) / piece.length
-  const outline = useMemo(() => outlineOf(shape.faceAt, piece.length), [shape, piece.length])
+  const outline = useMemo(() => outlinePlaces(shape.faceAt, piece.length), [shape, piece.length])
   const thickest = Math.max(...outline.map(({ face }) => face))
   const half = Math.min(110, (thickest * scale) / 2)
   // A long thin piece is as tall as it is; a short thick one is made to fit, and its ruler with it.
   const across = half / (thickest / 2)
   const middle = LABELS + half
+  const edge = middle + half + 8
   const height = middle + half + RULER
   const x = (at: number) => MARGIN + at * scale
-  const path = pathOf(outline, (at, side) => `${x(at)},${middle + side * across}`)
+  const path = outlinePath(outline, (at, side) => `${x(at)},${middle + side * across}`)
   const snap = (at: number) => Math.min(piece.length - step, Math.max(step, Math.round(at / step) * step))
   const move = (which: number, at: number) => {
     const moved = lines.map((line, each) => (each === which ? snap(at) : line))
@@ -77,44 +78,31 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
             weight={format.weight(part.weight)}
           />
         ))}
-        <Ruler length={piece.length} x={x} y={middle + half + 8} />
-        {lines.map((line, which) => (
-          <KnifeLine
-            // biome-ignore lint/suspicious/noArrayIndexKey: a line that is dragged stays the same line
-            key={which}
-            at={line}
-            length={piece.length}
-            step={step}
-            left={x(line)}
-            top={LABELS - 12}
-            bottom={middle + half + 8}
-            placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
-            onMove={onLines ? (at) => move(which, at) : null}
-            onRemove={() => onLines?.(lines.filter((_, each) => each !== which))}
-          />
-        ))}
+        <Ruler length={piece.length} x={x} y={edge} />
+        {lines.map((line, which) =>
+          onLines ? (
+            <SlidingLine
+              // biome-ignore lint/suspicious/noArrayIndexKey: a line that is dragged stays the same line
+              key={which}
+              name="Knife line"
+              className="knife-line"
+              at={line}
+              length={piece.length}
+              step={step}
+              left={x(line)}
+              top={LABELS - 12}
+              bottom={edge}
+              placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
+              onMove={(at) => move(which, at)}
+              onRemove={() => onLines(lines.filter((_, each) => each !== which))}
+            />
+          ) : (
+            <line key={line} className="still-line" x1={x(line)} x2={x(line)} y1={LABELS - 12} y2={edge} />
+          ),
+        )}
       </svg>
     </div>
   )
-}
-
-interface OutlinePlace {
-  at: number
-  face: number
-}
-
-function outlineOf(faceAt: (at: number) => number, length: number): OutlinePlace[] {
-  const count = Math.max(2, Math.ceil(length / FINE))
-  return Array.from({ length: count + 1 }, (_, step) => {
-    const at = (length * step) / count
-    return { at, face: faceAt(at) }
-  })
-}
-
-function pathOf(outline: readonly OutlinePlace[], point: (at: number, side: number) => string): string {
-  const top = outline.map(({ at, face }) => point(at, -face / 2))
-  const bottom = [...outline].reverse().map(({ at, face }) => point(at, face / 2))
-  return `M${[...top, ...bottom].join('L')}Z`
 }
 
 /** Products are told apart by pattern, scrap by its hatching: never by hue alone. */
@@ -194,69 +182,6 @@ function Ruler({ length, x, y }: RulerProps) {
           ) : null}
         </g>
       ))}
-    </g>
-  )
-}
-
-interface KnifeLineProps {
-  at: number
-  length: number
-  step: number
-  left: number
-  top: number
-  bottom: number
-  placeOf: (clientX: number, svgLeft: number) => number
-  onMove: ((at: number) => void) | null
-  onRemove: () => void
-}
-
-/** Wide enough for a wet finger. */
-const GRIP = 28
-
-/** One cut: dragged, or moved by the arrow keys; Delete takes it away. */
-function KnifeLine({ at, length, step, left, top, bottom, placeOf, onMove, onRemove }: KnifeLineProps) {
-  const isDragged = useRef(false)
-  const drag = (event: PointerEvent<SVGGElement>) => {
-    if (!isDragged.current) return
-    const svg = event.currentTarget.ownerSVGElement as SVGSVGElement
-    onMove?.(placeOf(event.clientX, svg.getBoundingClientRect().left))
-  }
-  const press = (event: KeyboardEvent) => {
-    const by = { ArrowLeft: -step, ArrowRight: step, PageDown: -10 * step, PageUp: 10 * step }[event.key]
-    if (by !== undefined) {
-      event.preventDefault()
-      onMove?.(at + by)
-    }
-    if (event.key === 'Delete' || event.key === 'Backspace') onRemove()
-  }
-  if (!onMove) return <line className="still-line" x1={left} x2={left} y1={top} y2={bottom} />
-  return (
-    <g
-      className="knife-line"
-      role="slider"
-      tabIndex={0}
-      aria-label="Knife line"
-      aria-valuemin={0}
-      aria-valuemax={Math.round(length)}
-      aria-valuenow={Math.round(at)}
-      aria-valuetext={`${Math.round(at)} millimetres`}
-      onPointerDown={(event) => {
-        isDragged.current = true
-        event.currentTarget.setPointerCapture(event.pointerId)
-      }}
-      onPointerMove={drag}
-      onPointerUp={() => {
-        isDragged.current = false
-      }}
-      onPointerCancel={() => {
-        isDragged.current = false
-      }}
-      onDoubleClick={onRemove}
-      onKeyDown={press}
-    >
-      <rect x={left - GRIP / 2} y={top} width={GRIP} height={bottom - top} className="grip" />
-      <line x1={left} x2={left} y1={top} y2={bottom} />
-      <circle cx={left} cy={bottom} r={7} />
     </g>
   )
 }

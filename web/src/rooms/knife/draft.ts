@@ -1,7 +1,8 @@
 import { type ItemShape, SHAPES } from '@fleam/catalogue'
-import { KNIFE_LINES_FORMAT, type KnifeLines } from '@fleam/contract'
+import { KNIFE_LINES_FORMAT, type KnifeLines, portionWish } from '@fleam/contract'
 import {
   afterCut,
+  girthsAlong,
   type Piece,
   type PortionWish,
   pieceFromGirths,
@@ -47,22 +48,48 @@ export function freshDraft(shape: ItemShape): KnifeLines {
 
 /** Girths and widths to begin with, as the usual shape has them: whoever measures changes them. */
 function withUsualMeasures(draft: KnifeLines, usual: Piece): KnifeLines {
-  const girthAt = (share: number) => {
-    const at = share * draft.length
-    const stations = usual.profile as readonly { at: number; girth: number }[]
-    const next = Math.max(
-      1,
-      stations.findIndex((station) => station.at >= at - 1e-9),
-    )
-    const [low, high] = [stations[next - 1], stations[next]] as [(typeof stations)[number], (typeof stations)[number]]
-    return Math.round(low.girth + ((high.girth - low.girth) * (at - low.at)) / (high.at - low.at))
-  }
-  const places = TAPED.map((share) => ({ at: Math.round(share * draft.length), girth: girthAt(share) }))
+  const places = girthsAlong(usual, TAPED)
   return {
     ...draft,
     girths: places,
     outline: places.map(({ at, girth }) => ({ at, width: Math.round(girth / 2.6) })),
   }
+}
+
+/** The changes that another length makes: every place along the piece goes with it. */
+export function stretched(draft: KnifeLines, length: number): Partial<KnifeLines> {
+  const stretch = length / draft.length
+  const place = (at: number) => at * stretch
+  const along = <T extends { from: number; to: number }>(each: T): T => ({
+    ...each,
+    from: place(each.from),
+    to: place(each.to),
+  })
+  return {
+    length,
+    girths: draft.girths.map((each) => ({ ...each, at: place(each.at) })),
+    outline: draft.outline.map((each) => ({ ...each, at: place(each.at) })),
+    products: draft.products.map(({ within, ...product }) =>
+      within ? { ...product, within: [place(within[0]), place(within[1])] as const } : product,
+    ),
+    belly: draft.belly && along(draft.belly),
+    notch: draft.notch && along(draft.notch),
+  }
+}
+
+/** What is wrong with the measures or with what is wanted, as the contract words it; null where nothing is. */
+export function refusalOf(draft: KnifeLines): string | null {
+  // A template is filled to any weight: what lies on the board is compared with the usual one, drawn out to its length.
+  const piece = draft.way === 'template' ? usualPiece(draft) : measuredPiece(draft)
+  const { products, scrap, minScrap, kerf, step } = draft
+  const result = portionWish.safeParse({ piece, products, scrap, minScrap, kerf, step })
+  const issue = result.success ? undefined : result.error.issues[0]
+  if (!issue) return null
+  const [part, which, ...field] = issue.path
+  const product = part === 'products' && typeof which === 'number' ? products[which] : undefined
+  // The board knows one piece only: its fields need not be told apart from others.
+  const place = product ? [`${product.name}:`, ...field] : part === 'piece' ? issue.path.slice(1) : issue.path
+  return `${place.join(' ')} ${issue.message}`.trim()
 }
 
 /** The piece of a draft as it was measured, before anything came off. */

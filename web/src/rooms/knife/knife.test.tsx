@@ -1,6 +1,7 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { act, fireEvent, screen, within } from '@testing-library/react'
 import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
+import { fakeDrawing, fill, settle, showSettled } from '../../../test/settled.tsx'
 import { Component as Bonded } from './bonded.tsx'
 import { Component as Piece } from './piece.tsx'
 import { Component as Plates } from './plates.tsx'
@@ -13,38 +14,16 @@ jest.mock('../../workers/core-client.ts', () => ({
 beforeEach(() => {
   localStorage.clear()
   answerWith({})
-  Object.assign(globalThis, {
-    ResizeObserver: class {
-      observe() {}
-      disconnect() {}
-    },
-    EventSource: class {
-      close() {}
-    },
-  })
+  fakeDrawing()
 })
 
-/** Until nothing is fetched or worked out any more. */
-async function settle() {
-  await act(async () => void (await new Promise((resolve) => setTimeout(resolve, 30))))
-  await waitFor(() => expect(screen.queryAllByText(/^Fetching/)).toHaveLength(0), { timeout: 15_000 })
-  await act(async () => void (await new Promise((resolve) => setTimeout(resolve, 30))))
-}
-async function show(part: React.ReactNode) {
-  const view = renderPart(part)
-  await settle()
-  await settle()
-  return view
-}
-const fill = (label: string | RegExp, value: string, at = 0) =>
-  fireEvent.change(screen.getAllByLabelText(label)[at] as HTMLElement, { target: { value } })
 const onTheBoard = () => screen.getByRole('row', { name: /^on the board/ }).textContent
 const knifeLines = () => screen.getAllByRole('slider', { name: 'Knife line' })
 const off = () => screen.getByText(/a portion may be off by/).textContent as string
 const placeOf = (line: HTMLElement | undefined) => Number(line?.getAttribute('aria-valuenow'))
 
 test('a piece known by weight and length alone is planned at once, with plans beside it', async () => {
-  await show(<Piece />)
+  await showSettled(<Piece />)
   expect(knifeLines().length).toBeGreaterThan(5)
   expect(onTheBoard()).toBe(
     screen
@@ -56,7 +35,7 @@ test('a piece known by weight and length alone is planned at once, with plans be
 })
 
 test('a line that is moved makes other portions, says why something is none, and stays on the device', async () => {
-  const { unmount } = await show(<Piece />)
+  const { unmount } = await showSettled(<Piece />)
   const before = onTheBoard()
   const [first] = knifeLines()
   const place = placeOf(first)
@@ -65,12 +44,12 @@ test('a line that is moved makes other portions, says why something is none, and
   expect(onTheBoard()).not.toBe(before)
   expect(screen.getAllByText(/too heavy|too light/).length).toBeGreaterThan(0)
   unmount()
-  await show(<Piece />)
+  await showSettled(<Piece />)
   expect(placeOf(knifeLines()[0])).toBe(place + 12)
 })
 
 test('Delete takes a line away, and another plan can be laid out', async () => {
-  await show(<Piece />)
+  await showSettled(<Piece />)
   const count = knifeLines().length
   fireEvent.keyDown(knifeLines()[0] as HTMLElement, { key: 'Delete' })
   expect(knifeLines()).toHaveLength(count - 1)
@@ -79,7 +58,7 @@ test('Delete takes a line away, and another plan can be laid out', async () => {
 })
 
 test('a cut that was weighed is off the piece, and the rest is planned anew', async () => {
-  await show(<Piece />)
+  await showSettled(<Piece />)
   const next = () =>
     Number(screen.getByRole('heading', { name: 'Next cut' }).parentElement?.querySelector('strong')?.textContent)
   const first = next()
@@ -96,35 +75,15 @@ test('a cut that was weighed is off the piece, and the rest is planned anew', as
 })
 
 test('a product that is left out takes its own measures with it, and the others keep theirs', async () => {
-  await show(<Piece />)
+  await showSettled(<Piece />)
   await touch(screen.getByRole('button', { name: 'Leave out head roast' }))
   await settle()
   expect((screen.getByLabelText('target of medallion') as HTMLInputElement).value).toMatch(/^90/)
   expect(screen.queryByLabelText('target of head roast')).toBeNull()
 })
 
-test('measures that cannot be are refused in words, and nothing is planned', async () => {
-  await show(<Piece />)
-  fill(/^It weighs/, '90 kg')
-  await settle()
-  expect(screen.getByRole('alert').textContent).toMatch(/weight does not go with the measures/)
-  expect(screen.queryByRole('heading', { name: 'Next cut' })).toBeNull()
-})
-
-test('girths by tape stand where the tape lies, and make another plan', async () => {
-  await show(<Piece />)
-  const before = onTheBoard()
-  fireEvent.change(screen.getByLabelText('Its shape is known'), { target: { value: 'girths' } })
-  await settle()
-  fill('Girth at 480 mm', '200')
-  await settle()
-  await settle()
-  expect(onTheBoard()).not.toBe(before)
-  expect(off()).toMatch(/off by 5.0.%, assumed/)
-})
-
 test('a file that is no piece is refused by field, and one that is takes its place', async () => {
-  await show(<Piece />)
+  await showSettled(<Piece />)
   const link = screen.getByRole('link', { name: 'Save as JSON' }) as HTMLAnchorElement
   const saved = JSON.parse(decodeURIComponent(link.href.split(',').slice(1).join(',')))
   const load = async (content: unknown) => {
@@ -146,7 +105,7 @@ test('a file that is no piece is refused by field, and one that is takes its pla
 })
 
 test('a rack shows its portions, what spreads, and its cuts at an angle', async () => {
-  await show(<Racks />)
+  await showSettled(<Racks />)
   expect(screen.getByText(/heaviest less lightest/).textContent).toMatch(
     /4 portions, 4 within.*lightest 23.g, cut straight 53/,
   )
@@ -160,7 +119,7 @@ test('a rack shows its portions, what spreads, and its cuts at an angle', async 
 })
 
 test('pieces are weighed one after the other, and each gets the number of its plate', async () => {
-  await show(<Plates />)
+  await showSettled(<Plates />)
   for (const weight of ['92', '118', '101', '108']) {
     fill('It weighs', weight)
     await act(
@@ -178,7 +137,7 @@ test('pieces are weighed one after the other, and each gets the number of its pl
 })
 
 test('numbered as it is weighed, a piece keeps its plate when another is taken away', async () => {
-  await show(<Plates />)
+  await showSettled(<Plates />)
   fireEvent.change(screen.getByLabelText('A piece gets its plate'), { target: { value: 'as-weighed' } })
   for (const weight of ['120', '95', '86', '110']) {
     fill('It weighs', weight)
@@ -200,47 +159,27 @@ test('numbered as it is weighed, a piece keeps its plate when another is taken a
 })
 
 test('a bonded log stands beside both pieces alone, with its cautions and its money', async () => {
-  await show(<Bonded />)
+  await showSettled(<Bonded />)
   expect(screen.getByText(/overlapping by/).textContent).toMatch(/bonding keeps|worth less than both alone/)
   expect(screen.getByLabelText('Cautions').textContent).toMatch(/non-intact/)
   expect(screen.getByRole('row', { name: /^two alone/ })).toBeTruthy()
 })
 
 test('what is bonded may be another thing, and what it costs is kept on the device', async () => {
-  const { unmount } = await show(<Bonded />)
+  const { unmount } = await showSettled(<Bonded />)
   fireEvent.change(screen.getByLabelText('What they are'), { target: { value: 'white-fillet' } })
   fill(/^Sets, hours/, '10')
   await settle()
   expect(screen.getByText(/It sets for 10 hours/)).toBeTruthy()
   expect(screen.getByRole('row', { name: /^one log/ }).textContent).toMatch(/\d+ portion/)
   unmount()
-  await show(<Bonded />)
+  await showSettled(<Bonded />)
   expect((screen.getByLabelText('What they are') as HTMLSelectElement).value).toBe('white-fillet')
   expect(screen.queryByRole('option', { name: /on the bone/ })).toBeNull()
 })
 
-test('a fillet may lose its belly and a notch first, and says what they weigh', async () => {
-  await show(<Piece />)
-  fireEvent.change(screen.getByLabelText('What it is'), { target: { value: 'char-fillet' } })
-  await settle()
-  await settle()
-  const before = onTheBoard()
-  fill(/Belly that comes off/, '15')
-  fill(/Notch along the pin bones/, '14')
-  await settle()
-  await settle()
-  expect(screen.getByText(/of belly, a product of its own/)).toBeTruthy()
-  expect(screen.getByText(/of scrap$/)).toBeTruthy()
-  expect(onTheBoard()).not.toBe(before)
-  fill(/A kilo of belly is worth/, '20')
-  await settle()
-  const belly = screen.getByRole('row', { name: /^along it belly/ })
-  await touch(within(belly).getByRole('button'))
-  expect(screen.getByRole('tooltip').textContent).toMatch(/Worth of the belly.*20.00/)
-})
-
 test('portions that were weighed teach how far off a plan is, also for the next piece', async () => {
-  await show(<Piece />)
+  await showSettled(<Piece />)
   for (let cut = 0; cut < 2; cut++) {
     const planned = /about ([\d,]+)/.exec(screen.getByText(/, about /).textContent as string)?.[1]
     fill(/^It weighs/, String(planned), 1)

@@ -2,7 +2,6 @@ import { SHAPES } from '@fleam/catalogue'
 import type { KnifeLines } from '@fleam/contract'
 import { explainHowFarOff, howFarOff, MEASURING_WAYS, type MeasuringWay } from '@fleam/core'
 import { lazy, Suspense } from 'react'
-import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
@@ -11,7 +10,8 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { freshDraft, shapeById, trimmed } from './draft.ts'
+import { freshDraft, shapeById, stretched, trimmed } from './draft.ts'
+import { GirthDrawing } from './girth-drawing.tsx'
 
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
 
@@ -34,14 +34,6 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
   const off = howFarOff(draft.way, measured)
   // Whatever the piece was, other measures make another piece: its lines and cuts go with it.
   const measure = (changes: Partial<KnifeLines>) => onChange({ ...changes, lines: [], taken: [] })
-  const setLength = (length: number) => {
-    const stretch = length / draft.length
-    measure({
-      length,
-      girths: draft.girths.map((each) => ({ ...each, at: each.at * stretch })),
-      outline: draft.outline.map((each) => ({ ...each, at: each.at * stretch })),
-    })
-  }
   return (
     <section className="knife-piece no-print" aria-label="The piece">
       <div className="knife-fields">
@@ -65,7 +57,7 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
           value={draft.length}
           min={20}
           max={2000}
-          onChange={(length) => length !== null && setLength(length)}
+          onChange={(length) => length !== null && measure(stretched(draft, length))}
         />
         <Form.Group controlId="knife-way">
           <Form.Label>Its shape is known</Form.Label>
@@ -87,7 +79,7 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
         </Form.Group>
       </div>
       {shapeById(draft.shape).isFillet ? <FilletTrim draft={draft} measure={measure} onChange={onChange} /> : null}
-      {draft.way === 'girths' ? <Girths draft={draft} measure={measure} /> : null}
+      {draft.way === 'girths' ? <GirthDrawing draft={draft} measure={measure} /> : null}
       {draft.way === 'outline' ? (
         <Suspense fallback={<Loading what="the tracer" />}>
           <OutlineTracer draft={draft} measure={measure} />
@@ -101,8 +93,12 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
 const PIN_BONES = [0.08, 0.5] as const
 const BELLY = [0.05, 0.55] as const
 
+interface FilletTrimProps extends Pick<PieceFieldsProps, 'draft' | 'onChange'> {
+  measure: (changes: Partial<KnifeLines>) => void
+}
+
 /** What comes off along a fillet before it is cut across: the belly, and a notch along the pin bones. */
-function FilletTrim({ draft, measure, onChange }: GirthsProps & Pick<PieceFieldsProps, 'onChange'>) {
+function FilletTrim({ draft, measure, onChange }: FilletTrimProps) {
   const format = useFormat()
   const { currency } = useKitchen()
   const { belly, notch, length } = draft
@@ -140,54 +136,5 @@ function FilletTrim({ draft, measure, onChange }: GirthsProps & Pick<PieceFields
         />
       ) : null}
     </div>
-  )
-}
-
-interface GirthsProps {
-  draft: KnifeLines
-  measure: (changes: Partial<KnifeLines>) => void
-}
-
-const MOST_GIRTHS = 8
-
-/** Girths on the drawing itself: each field stands where the tape lies. */
-function Girths({ draft: { girths, length }, measure }: GirthsProps) {
-  const change = (which: number, girth: number | null) => {
-    if (girth !== null && girth > 0) {
-      measure({ girths: girths.map((each, at) => (at === which ? { ...each, girth } : each)) })
-    }
-  }
-  const widestGap = girths.slice(1).map((each, at) => ({ at, gap: each.at - (girths[at]?.at ?? 0) }))
-  const add = () => {
-    const gap = [...widestGap].sort((a, b) => b.gap - a.gap)[0]
-    const [before, after] = gap ? [girths[gap.at], girths[gap.at + 1]] : []
-    if (!before || !after) return
-    const between = { at: Math.round((before.at + after.at) / 2), girth: Math.round((before.girth + after.girth) / 2) }
-    measure({ girths: [...girths, between].sort((a, b) => a.at - b.at) })
-  }
-  return (
-    <fieldset className="knife-girths">
-      <legend>Around it, mm</legend>
-      <div className="girth-row">
-        {girths.map((each, which) => (
-          <div key={each.at} className="girth-field" style={{ left: `${(each.at / length) * 100}%` }}>
-            <NumberField
-              label={`Girth at ${Math.round(each.at)} mm`}
-              isLabelHidden
-              value={each.girth}
-              min={1}
-              max={2000}
-              onChange={(girth) => change(which, girth)}
-            />
-            <span className="quiet">at {Math.round(each.at)}</span>
-          </div>
-        ))}
-      </div>
-      {girths.length < MOST_GIRTHS ? (
-        <Button size="sm" variant="outline-dark" onClick={add}>
-          Measure one more
-        </Button>
-      ) : null}
-    </fieldset>
   )
 }

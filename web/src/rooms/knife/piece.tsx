@@ -1,13 +1,14 @@
-import { type KnifeLines, knifeLines, portionPiece } from '@fleam/contract'
+import { type KnifeLines, knifeLines } from '@fleam/contract'
 import { judgeCuts } from '@fleam/core'
-import { useEffect, useMemo } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { Board } from './board.tsx'
 import { CutLoop } from './cut-loop.tsx'
-import { freshDraft, measuredPiece, restPiece, shapeById, usualPiece, wishOf } from './draft.ts'
+import { freshDraft, refusalOf, restPiece, shapeById, wishOf } from './draft.ts'
 import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
+import { Misfits } from './misfits.tsx'
 import { OneToOne } from './one-to-one.tsx'
 import { PartsTable } from './parts-table.tsx'
 import { PieceFields } from './piece-fields.tsx'
@@ -53,14 +54,17 @@ export function Component() {
   )
 }
 
-/** What is wrong with the measures, as the contract words it; null where nothing is. */
-function refusalOf(draft: KnifeLines): string | null {
-  // A template is filled to any weight: what lies on the board is compared with the usual one, drawn out to its length.
-  const measured = draft.way === 'template' ? usualPiece(draft) : measuredPiece(draft)
-  const result = portionPiece.safeParse(measured)
-  if (result.success) return null
-  const issue = result.error.issues[0]
-  return issue ? `${issue.path.join(' ')} ${issue.message}`.trim() : 'These measures cannot be.'
+/**
+ * The lines to be shown: until a piece that was measured anew is planned, those of before stay where they lay, so that
+ * nothing flickers while somebody types.
+ */
+function useSteadyLines(lines: readonly number[], isFresh: boolean): readonly number[] {
+  const last = useRef(lines)
+  const shown = lines.length > 0 || isFresh ? lines : last.current
+  useEffect(() => {
+    last.current = shown
+  }, [shown])
+  return shown
 }
 
 /** A piece that has no lines yet gets those of the plan that brings most. */
@@ -82,7 +86,8 @@ interface OnTheBoardProps {
 
 function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) {
   const { length } = wish.piece
-  const lines = useMemo(() => draft.lines.filter((line) => line > 0 && line < length), [draft.lines, length])
+  const laid = useSteadyLines(draft.lines, isFresh)
+  const lines = useMemo(() => laid.filter((line) => line > 0 && line < length), [laid, length])
   const judged = useMemo(() => judgeCuts(wish, lines), [wish, lines])
   const addLine = () => {
     const widest = [...judged.parts].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
@@ -100,6 +105,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
         </Button>
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
+      <Misfits judged={judged} />
       {plans ? (
         <PlansTable plans={plans} judged={judged} wish={wish} onTake={(plan) => onChange({ lines: plan.cuts })} />
       ) : (

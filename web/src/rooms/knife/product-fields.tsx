@@ -7,6 +7,8 @@ import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
+import { shapeById } from './draft.ts'
+import { PlaceFields } from './place-fields.tsx'
 
 interface ProductFieldsProps {
   draft: KnifeLines
@@ -19,6 +21,8 @@ const MOST_PRODUCTS = 8
 export function ProductFields({ draft, onChange }: ProductFieldsProps) {
   const { currency } = useKitchen()
   const { products, scrap } = draft
+  // Places and folds are a fillet's matter: a loin's table stays short.
+  const hasPlaces = shapeById(draft.shape).isFillet || products.some((each) => each.within || each.folded)
   // Fields keep what was typed: when a row goes, those below it are filled anew.
   const [fill, setFill] = useState(0)
   const set = (next: PortionProduct[]) => onChange({ products: next, lines: [] })
@@ -58,6 +62,13 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
             <th scope="col">Face from</th>
             <th scope="col">At least</th>
             <th scope="col">At most</th>
+            {hasPlaces ? (
+              <>
+                <th scope="col">Only from, mm</th>
+                <th scope="col">to, mm</th>
+                <th scope="col">Folded</th>
+              </>
+            ) : null}
             <th scope="col">
               <span className="visually-hidden">Do</span>
             </th>
@@ -99,6 +110,14 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
               {field(which, 'Least face', 'minFace')}
               {field(which, 'Least number', 'min')}
               {field(which, 'Greatest number', 'max')}
+              {hasPlaces ? (
+                <PlaceFields
+                  key={draft.length}
+                  product={product}
+                  length={draft.length}
+                  onChange={(changes) => change(which, changes)}
+                />
+              ) : null}
               <td>
                 {products.length > 1 ? (
                   <Button

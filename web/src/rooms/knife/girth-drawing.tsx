@@ -1,0 +1,107 @@
+import type { KnifeLines } from '@fleam/contract'
+import { addTape, LEAST_GIRTHS, MOST_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { NumberField } from '../../parts/number-field.tsx'
+import { useWidth } from '../../parts/use-width.ts'
+import { measuredPiece } from './draft.ts'
+import { outlinePath, outlinePlaces } from './piece-outline.ts'
+import { SlidingLine } from './sliding-line.tsx'
+
+interface GirthDrawingProps {
+  draft: KnifeLines
+  measure: (changes: Partial<KnifeLines>) => void
+}
+
+/** Room at both sides for half a field. */
+const MARGIN = 46
+const TOP = 10
+const MOST_HALF = 64
+const PLACES = 34
+
+/** The piece as the tape reads it: each girth is typed on the tape that lies there, and the tape is dragged along. */
+export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
+  const [ref, width] = useWidth<HTMLDivElement>(1200)
+  // Fields keep what was typed: when a tape comes or goes, all are filled anew.
+  const [fill, setFill] = useState(0)
+  const { girths, length } = draft
+  const outline = outlinePlaces(shapeOf(measuredPiece(draft)).faceAt, length)
+  const scale = (width - 2 * MARGIN) / length
+  const thickest = Math.max(...outline.map(({ face }) => face))
+  const half = Math.min(MOST_HALF, (thickest * scale) / 2)
+  const middle = TOP + half
+  const x = (at: number) => MARGIN + at * scale
+  const path = outlinePath(outline, (at, side) => `${x(at)},${middle + (side * half * 2) / thickest}`)
+  const lay = (next: typeof girths) => {
+    measure({ girths: next })
+    setFill(fill + 1)
+  }
+  const type = (which: number, girth: number | null) => {
+    if (girth !== null && girth > 0) {
+      measure({ girths: girths.map((each, at) => (at === which ? { ...each, girth } : each)) })
+    }
+  }
+  return (
+    <fieldset className="knife-girths">
+      <legend>Around it, mm</legend>
+      <div className="girth-drawing" ref={ref} style={{ height: middle + half + PLACES }}>
+        <svg width={width} height={middle + half + PLACES} viewBox={`0 0 ${width} ${middle + half + PLACES}`}>
+          <title>The piece with the tape around it</title>
+          <path d={path} className="outline" />
+          {girths.map((each, which) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
+            <g key={`${fill}-${which}`}>
+              {which === 0 || which === girths.length - 1 ? (
+                <line x1={x(each.at)} x2={x(each.at)} y1={TOP - 6} y2={middle + half + 6} className="tape" />
+              ) : (
+                <SlidingLine
+                  name={`Tape ${which + 1}`}
+                  className="tape-line"
+                  at={each.at}
+                  length={length}
+                  step={1}
+                  left={x(each.at)}
+                  top={TOP - 6}
+                  bottom={middle + half + 6}
+                  placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
+                  onMove={(at) => measure({ girths: moveTape(girths, which, at) })}
+                  onRemove={() => lay(removeTape(girths, which))}
+                />
+              )}
+              <text x={x(each.at)} y={middle + half + PLACES - 4} textAnchor="middle">
+                {Math.round(each.at)}
+              </text>
+            </g>
+          ))}
+        </svg>
+        {girths.map((each, which) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
+          <div key={`${fill}-${which}`} className="girth-field" style={{ left: x(each.at), top: middle - 22 }}>
+            <NumberField
+              label={`Girth at ${Math.round(each.at)} mm`}
+              isLabelHidden
+              value={each.girth}
+              min={1}
+              max={2000}
+              onChange={(girth) => type(which, girth)}
+            />
+          </div>
+        ))}
+      </div>
+      <div className="actions">
+        <Button
+          size="sm"
+          variant="outline-dark"
+          disabled={girths.length >= MOST_GIRTHS}
+          onClick={() => lay(addTape(girths))}
+        >
+          Measure one more
+        </Button>
+        <span className="quiet">
+          {LEAST_GIRTHS} to {MOST_GIRTHS} places. Drag a tape by its foot, or move it with the arrow keys; a double
+          touch takes it away.
+        </span>
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,25 @@
+import type { Shape } from '@fleam/core'
+
+/** The outline is drawn by stations so far apart, mm. */
+const FINE = 4
+
+interface OutlinePlace {
+  at: number
+  face: number
+}
+
+/** The faces along a piece, close enough together to be drawn as one curve. */
+export function outlinePlaces(faceAt: Shape['faceAt'], length: number): OutlinePlace[] {
+  const count = Math.max(2, Math.ceil(length / FINE))
+  return Array.from({ length: count + 1 }, (_, step) => {
+    const at = (length * step) / count
+    return { at, face: faceAt(at) }
+  })
+}
+
+/** Both sides of a piece seen from above, as the path of a drawing; `point` puts a place, and how far aside, on it. */
+export function outlinePath(outline: readonly OutlinePlace[], point: (at: number, side: number) => string): string {
+  const top = outline.map(({ at, face }) => point(at, -face / 2))
+  const bottom = [...outline].reverse().map(({ at, face }) => point(at, face / 2))
+  return `M${[...top, ...bottom].join('L')}Z`
+}

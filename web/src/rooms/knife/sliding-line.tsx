@@ -1,0 +1,68 @@
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
+
+interface SlidingLineProps {
+  name: string
+  /** What it looks like: a knife's cut, or a tape around the piece. */
+  className: 'knife-line' | 'tape-line'
+  /** Where it lies, and how long the piece is, mm. */
+  at: number
+  length: number
+  step: number
+  left: number
+  top: number
+  bottom: number
+  /** The place on the piece, in mm, under a place on the screen. */
+  placeOf: (clientX: number, svgLeft: number) => number
+  onMove: (at: number) => void
+  onRemove: () => void
+}
+
+/** Wide enough for a wet finger. */
+const GRIP = 28
+
+/** A line across the piece: dragged, or moved by the arrow keys; Delete or a double touch takes it away. */
+export function SlidingLine(props: SlidingLineProps) {
+  const { name, className, at, length, step, left, top, bottom, placeOf, onMove, onRemove } = props
+  const isDragged = useRef(false)
+  const drag = (event: PointerEvent<SVGGElement>) => {
+    if (!isDragged.current) return
+    const svg = event.currentTarget.ownerSVGElement as SVGSVGElement
+    onMove(placeOf(event.clientX, svg.getBoundingClientRect().left))
+  }
+  const press = (event: KeyboardEvent) => {
+    const by = { ArrowLeft: -step, ArrowRight: step, PageDown: -10 * step, PageUp: 10 * step }[event.key]
+    if (by !== undefined) {
+      event.preventDefault()
+      onMove(at + by)
+    }
+    if (event.key === 'Delete' || event.key === 'Backspace') onRemove()
+  }
+  const stop = () => {
+    isDragged.current = false
+  }
+  return (
+    <g
+      className={className}
+      role="slider"
+      tabIndex={0}
+      aria-label={name}
+      aria-valuemin={0}
+      aria-valuemax={Math.round(length)}
+      aria-valuenow={Math.round(at)}
+      aria-valuetext={`${Math.round(at)} millimetres`}
+      onPointerDown={(event) => {
+        isDragged.current = true
+        event.currentTarget.setPointerCapture(event.pointerId)
+      }}
+      onPointerMove={drag}
+      onPointerUp={stop}
+      onPointerCancel={stop}
+      onDoubleClick={onRemove}
+      onKeyDown={press}
+    >
+      <rect x={left - GRIP / 2} y={top} width={GRIP} height={bottom - top} className="grip" />
+      <line x1={left} x2={left} y1={top} y2={bottom} />
+      <circle cx={left} cy={bottom} r={7} />
+    </g>
+  )
+}
