@@ -41,6 +41,26 @@ test('plates are matched in the page by the solver, with no other machine asked'
   expect(asked.filter((path) => path.startsWith('/api/plating'))).toEqual([])
 })
 
+test('on paper the plan is alone, and its strip is one to one', async ({ page }) => {
+  await page.goto('/knife')
+  await expect(page.getByRole('row', { name: /^on the board/ })).toContainText('centre steak', { timeout: 20_000 })
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('.knife-fields').first()).toBeHidden()
+  await expect(page.getByRole('region', { name: 'Next cut' })).toBeHidden()
+  await expect(page.locator('.sheet-facts')).toContainText('2,100 g, 480 mm, known by weight and length')
+  const bar = await page.locator('.one-to-one svg rect').boundingBox()
+  // 96 pixels an inch, as a printer counts them.
+  expect(((bar?.width ?? 0) / 96) * 25.4).toBeCloseTo(100, 0)
+})
+
+test('a rack is graded, and each blade says where it comes out', async ({ page }) => {
+  await page.goto('/knife/racks')
+  await expect(page.getByText(/heaviest less lightest/)).toContainText('23 g, cut straight 53 g', { timeout: 20_000 })
+  await expect(page.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeVisible()
+  await page.getByRole('listitem').filter({ hasText: 'after rib 4' }).getByRole('button').click()
+  await expect(page.getByRole('tooltip')).toContainText('a rib and its gap')
+})
+
 test('at the bench a weighed portion answers with the next cut', async ({ page, request }) => {
   const kitchen = await larchHalt(request)
   const loin = (await items(request)).find((item) => item.name.startsWith('Beef tenderloin'))

@@ -162,4 +162,5 @@ export const USUAL_RACK = {
   bones: 8,
   boneWeight: 150,
   eye: [62, 61, 58, 55, 52, 49, 45, 42],
+  length: 200,
 } as const

@@ -214,6 +214,7 @@ export const rack = z
     bones: z.number().int().min(1).max(MOST_RIBS),
     boneWeight: grams,
     eye: z.array(z.number().positive().max(1000)).min(1).max(MOST_RIBS),
+    length: positiveMm.optional(),
   })
   .superRefine(({ weight, bones, boneWeight, eye }, context) => {
     if (eye.length !== bones) {

@@ -1,5 +1,5 @@
 import { constant, type Explanation, type Expression, minus, over, plus, times, value } from '../explanation/index.ts'
-import type { Rack, RackPlan, RackPortion, RackWish } from './rack.ts'
+import { type Rack, type RackCut, type RackPlan, type RackPortion, type RackWish, ribPitch } from './rack.ts'
 
 /** How the weight of one portion of a rack is worked out: its share of the meat by its eyes, and its bones. */
 export function explainRackWeight(
@@ -66,6 +66,18 @@ function weightOfRun(rack: Rack, { first, last, from, to }: Places): Expression[
     count === 1 ? bone : times(constant(count), bone),
   ]
 }
+
+/** How far a blade that leans comes out beside the middle of its gap. */
+export const explainBlade = (rack: Pick<Rack, 'bones' | 'length'>, { shift }: RackCut): Explanation => ({
+  title: 'Beside the middle of the gap',
+  quantity: 'length',
+  expression: times(
+    constant(2),
+    value('the meat moves by', Math.abs(shift), 'count'),
+    value('a rib and its gap', ribPitch(rack), 'length'),
+  ),
+  note: 'It goes in at the middle of the gap between the bones and leans evenly: in the mean it moves half as far as where it comes out.',
+})
 
 /** By how much a portion is above its target; below zero where it is under it. */
 export const explainOffTarget = ({ target }: Pick<RackWish, 'target'>, { weight }: RackPortion): Explanation => ({

@@ -2,6 +2,7 @@ import { loadSolver } from '../../test/solver.ts'
 import { evaluate, planBonded, type Rack, type SolveProgramme } from '../index.ts'
 import {
   type BondedWish,
+  explainBlade,
   explainBonded,
   explainHowFarOff,
   explainOff,
@@ -14,6 +15,8 @@ import {
   type PortionWish,
   planRacks,
   RACK_STYLES,
+  type RackCut,
+  rackCuts,
 } from './index.ts'
 
 let solve: SolveProgramme
@@ -90,6 +93,10 @@ test.each(RACK_STYLES)('weights of racks cut %s open to themselves', (style) => 
     expect(evaluate(explainRackWeight(racks, plan, portion).expression)).toBeCloseTo(portion.weight, 6)
     expect(evaluate(explainOffTarget(racks, portion).expression)).toBeCloseTo(portion.weight - 190, 6)
   }
+  const [cut] = rackCuts({ bones: 8, length: 208 }, [0, 2.2, 8])
+  expect(cut).toMatchObject({ gap: 2, out: expect.closeTo(10.4, 9) })
+  expect(evaluate(explainBlade({ bones: 8, length: 208 }, cut as RackCut).expression)).toBeCloseTo(10.4, 9)
+  expect(rackCuts({ bones: 8 }, [0, 1.8, 8])[0]?.out).toBeCloseTo(-10, 9)
   const spread = explainSpread(plan.portions.map(({ weight }) => weight))
   expect(spread && evaluate(spread.expression)).toBeCloseTo(plan.spread as number, 9)
   expect(explainSpread([])).toBeNull()

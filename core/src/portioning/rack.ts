@@ -4,7 +4,12 @@ export interface Rack {
   bones: number
   boneWeight: number
   eye: readonly number[]
+  /** How long it is along its ribs, mm: only to say in millimetres how far a blade leans; usual where not given. */
+  length?: number | undefined
 }
+
+/** One rib and its gap on a usual rack, mm. */
+const USUAL_PITCH = 25
 
 export const RACK_STYLES = ['straight', 'graded', 'pairs'] as const
 export type RackStyle = (typeof RACK_STYLES)[number]
@@ -45,13 +50,26 @@ export interface RackCut {
   gap: number
   /** Units by which the blade leaves the middle of the gap: above zero towards the thin end. */
   shift: number
+  /**
+   * Millimetres by which the blade comes out beside the middle of the gap, having gone in there at the bones: it leans
+   * evenly, so that half of it is the shift of the meat. Above zero towards the thin end.
+   */
+  out: number
 }
 
+/** Millimetres of one rib and its gap. */
+export const ribPitch = ({ bones, length = bones * USUAL_PITCH }: Pick<Rack, 'bones' | 'length'>): number =>
+  length / bones
+
 /** The cuts of one rack, by its boundaries; its ends are no cuts. */
-export const rackCuts = ({ bones }: Pick<Rack, 'bones'>, boundaries: readonly number[]): RackCut[] =>
+export const rackCuts = (rack: Pick<Rack, 'bones' | 'length'>, boundaries: readonly number[]): RackCut[] =>
   boundaries
-    .filter((place) => place > 0 && place < bones)
-    .map((place) => ({ gap: Math.round(place), shift: place - Math.round(place) }))
+    .filter((place) => place > 0 && place < rack.bones)
+    .map((place) => {
+      const gap = Math.round(place)
+      const shift = place - gap
+      return { gap, shift, out: 2 * shift * ribPitch(rack) }
+    })
 
 /** Grams of meat from the loin end to a place in units, spread evenly over each unit. */
 export function meatTo({ weight, boneWeight, eye }: Rack, place: number): number {

@@ -40,6 +40,9 @@ export function WeightField({
     const parsed = parseWeight(next, bareUnit)
     onChange(parsed.ok ? parsed.grams : null)
   }
+  // In a table there is no room to say again what stands there already.
+  const isPlain = isLabelHidden && result.ok && format.weight(result.grams) === text.trim()
+  const understood = result.ok && !isEmptyFine && !isPlain ? `= ${format.weight(result.grams)}` : hint
   return (
     <Form.Group controlId={id}>
       <Form.Label visuallyHidden={isLabelHidden}>{label}</Form.Label>
@@ -53,7 +56,7 @@ export function WeightField({
         onChange={(event) => change(event.target.value)}
       />
       <Form.Text id={`${id}-hint`} className={refusal ? 'refusal' : ''}>
-        {refusal ?? (result.ok && !isEmptyFine ? `= ${format.weight(result.grams)}` : hint)}
+        {refusal ?? understood}
       </Form.Text>
     </Form.Group>
   )

@@ -8,6 +8,7 @@ import { useKitchenCautions } from '../../parts/cautions.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { BondedAnswer } from './bonded-answer.tsx'
 import { JsonFiles } from './json-files.tsx'
@@ -61,9 +62,13 @@ export function Component() {
     setFill((before) => before + 1)
   }
   const wish = wishOf(lines)
+  const format = useFormat()
   const { answer, error } = useWork('bonded-plan', wish)
   return (
-    <KnifeRoom title="Two pieces bonded into one log">
+    <KnifeRoom
+      title="Two pieces bonded into one log"
+      facts={`${shapeOf(lines.shape).name}: ${lines.pair.map(({ weight, length }) => `${format.weight(weight)}, ${length} mm`).join('; ')}`}
+    >
       <PairFields
         key={fill}
         lines={lines}

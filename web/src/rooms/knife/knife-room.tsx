@@ -1,6 +1,8 @@
 import './knife.css'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router-dom'
+import { dateWords, dayIn } from '../../parts/dates.ts'
+import { useKitchen } from '../../parts/kitchen-context.ts'
 
 const WAYS = [
   ['A piece', '/knife'],
@@ -11,20 +13,28 @@ const WAYS = [
 
 interface KnifeRoomProps {
   title: string
+  /** What a printed sheet says of what was asked: the fields are not on it. */
+  facts: string
   children: ReactNode
 }
 
 /** The frame of every page of Knife lines. */
-export const KnifeRoom = ({ title, children }: KnifeRoomProps) => (
-  <div className="room knife">
-    <nav className="knife-ways" aria-label="Knife lines">
-      {WAYS.map(([name, path]) => (
-        <NavLink key={path} to={path} end={path === '/knife'}>
-          {name}
-        </NavLink>
-      ))}
-    </nav>
-    <h1>{title}</h1>
-    {children}
-  </div>
-)
+export function KnifeRoom({ title, facts, children }: KnifeRoomProps) {
+  const { timeZone } = useKitchen()
+  return (
+    <div className="room knife">
+      <nav className="knife-ways" aria-label="Knife lines">
+        {WAYS.map(([name, path]) => (
+          <NavLink key={path} to={path} end={path === '/knife'}>
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <h1>{title}</h1>
+      <p className="sheet-facts">
+        {facts}; {dateWords(dayIn(timeZone, new Date()))}
+      </p>
+      {children}
+    </div>
+  )
+}

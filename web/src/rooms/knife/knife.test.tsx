@@ -110,6 +110,11 @@ test('a rack shows its portions, what spreads, and its cuts at an angle', async 
     /4 portions, 4 within.*lightest 23.g, cut straight 53/,
   )
   expect(screen.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeTruthy()
+  const blade = () => screen.getByText(/^after rib 4:/).textContent
+  expect(blade()).toMatch(/out 10.0.mm towards the loin end/)
+  fill('It is long, mm', '160')
+  await settle()
+  expect(blade()).toMatch(/out 8.0.mm towards/)
   fireEvent.change(screen.getByLabelText('Ribs in it'), { target: { value: '3' } })
   await settle()
   expect(screen.getByText(/Left over: 7, 8/)).toBeTruthy()

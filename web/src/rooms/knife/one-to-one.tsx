@@ -32,16 +32,6 @@ export function OneToOne({ wish, lines }: OneToOneProps) {
           viewBox={`${from} 0 ${to - from} ${STRIP_HEIGHT}`}
         >
           <line x1={from} x2={to} y1="12" y2="12" />
-          {Array.from({ length: Math.floor((to - from) / 5) + 1 }, (_, at) => from + at * 5).map((at) => (
-            <g key={at}>
-              <line x1={at} x2={at} y1="12" y2={at % 10 === 0 ? 17 : 15} />
-              {at % 50 === 0 ? (
-                <text x={at + 0.5} y="21" fontSize="4">
-                  {at}
-                </text>
-              ) : null}
-            </g>
-          ))}
           {lines
             .filter((line) => line >= from && line <= to)
             .map((line) => (
@@ -55,6 +45,16 @@ export function OneToOne({ wish, lines }: OneToOneProps) {
                 </text>
               </g>
             ))}
+          {Array.from({ length: Math.floor((to - from) / 5) + 1 }, (_, at) => from + at * 5).map((at) => (
+            <g key={at}>
+              <line x1={at} x2={at} y1="12" y2={at % 10 === 0 ? 17 : 15} />
+              {at % 50 === 0 ? (
+                <text x={at + 0.5} y="21" fontSize="4">
+                  {at}
+                </text>
+              ) : null}
+            </g>
+          ))}
         </svg>
       ))}
     </section>

@@ -15,7 +15,7 @@ import { GirthDrawing } from './girth-drawing.tsx'
 
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
 
-const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {
+export const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {
   template: 'by weight and length',
   girths: 'by tape around it',
   outline: 'by a photograph',

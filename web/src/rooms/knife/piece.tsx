@@ -3,6 +3,7 @@ import { judgeCuts } from '@fleam/core'
 import { useEffect, useMemo, useRef } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 import { Board } from './board.tsx'
 import { CutLoop } from './cut-loop.tsx'
 import { freshDraft, refusalOf, restPiece, shapeById, wishOf } from './draft.ts'
@@ -11,7 +12,7 @@ import { KnifeRoom } from './knife-room.tsx'
 import { Misfits } from './misfits.tsx'
 import { OneToOne } from './one-to-one.tsx'
 import { PartsTable } from './parts-table.tsx'
-import { PieceFields } from './piece-fields.tsx'
+import { PieceFields, WAY_WORDS } from './piece-fields.tsx'
 import { PlansTable } from './plans-table.tsx'
 import { ProductFields } from './product-fields.tsx'
 import { useDraft } from './use-draft.ts'
@@ -21,13 +22,14 @@ import { type NamedPlan, usePlans } from './use-plans.ts'
 export function Component() {
   const state = useDraft()
   const { draft, change, replace, fill } = state
+  const format = useFormat()
   const refusal = useMemo(() => refusalOf(draft), [draft])
   const rest = useMemo(() => (refusal === null ? restPiece(draft) : null), [draft, refusal])
   const wish = useMemo(() => (rest ? wishOf(draft, rest) : null), [draft, rest])
   const { plans, isFresh, error } = usePlans(wish)
   useFirstPlan(isFresh ? plans : null, draft, change)
   return (
-    <KnifeRoom title={shapeById(draft.shape).name}>
+    <KnifeRoom title={shapeById(draft.shape).name} facts={factsOf(draft, format)}>
       <PieceFields key={`piece-${fill}`} draft={draft} onChange={change} onReplace={replace} />
       {refusal ? (
         <p className="refusal" role="alert">
@@ -53,6 +55,14 @@ export function Component() {
     </KnifeRoom>
   )
 }
+
+/** What lies on the board, in the words of a sheet. */
+const factsOf = ({ weight, length, way, taken }: KnifeLines, format: Format) =>
+  [
+    `${format.weight(weight)}, ${Math.round(length)} mm`,
+    `known ${WAY_WORDS[way]}`,
+    ...(taken.length > 0 ? [`${taken.length} cut already`] : []),
+  ].join(', ')
 
 /**
  * The lines to be shown: until a piece that was measured anew is planned, those of before stay where they lay, so that

@@ -29,14 +29,15 @@ export function PlatePieces({ pieces, plateOf, isWhole, onRemove, onClear }: Pla
             <span className="quiet">no. {piece.id}</span> {piece.kind === 'piece' ? '' : piece.kind}{' '}
             {format.weight(piece.weight)} <strong>{plateWords(plateOf(piece.id))}</strong>
             {plateOf(piece.id) === null || isWhole(piece.id) ? null : <span className="quiet"> waits for more</span>}
-            <button
-              type="button"
-              className="figure no-print"
+            <Button
+              size="sm"
+              variant="outline-dark"
+              className="no-print"
               aria-label={`Take no. ${piece.id} away`}
               onClick={() => onRemove(piece.id)}
             >
-              ×
-            </button>
+              Take away
+            </Button>
           </li>
         ))}
       </ul>

@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Progress } from '../../parts/progress.tsx'
 import { Failed } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { IssueWords } from './issue-words.tsx'
 import { JsonFiles } from './json-files.tsx'
@@ -32,6 +33,7 @@ export function Component() {
   const [wish, setWish] = useKept('plates', FIRST, isWhole)
   const [isAsWeighed, setAsWeighed] = useKept('plates-as-weighed', false, isFlag)
   const [numbers, setNumbers] = useKept<Numbers>('plates-numbers', {}, areNumbers)
+  const format = useFormat()
   const checked = platingWish.safeParse(wish)
   const issue = checked.success ? null : checked.error.issues[0]
   const isWorking = !issue && wish.pieces.length > 0
@@ -54,7 +56,10 @@ export function Component() {
   }
   const setPlate = (changes: Partial<PlatingWish['plate']>) => begin({ ...wish, plate: { ...wish.plate, ...changes } })
   return (
-    <KnifeRoom title="Plates made of pieces">
+    <KnifeRoom
+      title="Plates made of pieces"
+      facts={`plates of ${format.weight(wish.plate.target)}, ${format.weight(wish.plate.low)} to ${format.weight(wish.plate.high)}, each ${wish.plate.needs.map(({ count, kind }) => `${count} ${kind}`).join(' and ')}`}
+    >
       <section className="knife-piece no-print" aria-label="What is on a plate">
         <div className="knife-fields">
           <WeightField
@@ -73,9 +78,12 @@ export function Component() {
                 setAsWeighed(event.target.value === 'as-weighed')
               }}
             >
-              <option value="at-the-end">at the end: all are matched</option>
-              <option value="as-weighed">as it is weighed, and it stays</option>
+              <option value="at-the-end">at the end</option>
+              <option value="as-weighed">as it is weighed</option>
             </Form.Select>
+            <Form.Text>
+              {isAsWeighed ? 'what was said of a piece stays' : 'all are matched anew with each piece'}
+            </Form.Text>
           </Form.Group>
         </div>
         <PlateNeeds wish={wish} onChange={(needs) => setPlate({ needs })} />

@@ -12,8 +12,8 @@ const BONE_TOP = 14
 const EYE_MIDDLE = 150
 const HEIGHT = 234
 const REACH = 62
-/** Nobody turns the blade by less than this, in units of one rib and its gap. */
-const LEAST_SHIFT = 0.005
+/** Nobody leans a blade by less than this, mm. */
+export const LEAST_OUT = 0.5
 
 /** The rack from the side, loin end at the left: ribs, eyes to scale among themselves, and the angle of each cut. */
 export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
@@ -58,16 +58,16 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
           </text>
         </g>
       ))}
-      {cuts.map(({ gap, shift }) => {
-        // The blade goes in at the middle of the gap between the bones, and out where the meat is parted.
-        const out = shift * UNIT * 2
+      {cuts.map(({ gap, shift, out }) => {
+        // The blade goes in at the middle of the gap where the eye begins, and leans evenly.
+        const [above, below] = [radius(gap - 1), radius(gap - 1) * 0.8]
+        const leanTo = (y: number) => gap * UNIT + (2 * shift * UNIT * (y - EYE_MIDDLE + above)) / (above + below)
+        const foot = HEIGHT - 20
         return (
           <g key={gap}>
-            <line className="rack-cut" x1={gap * UNIT - out / 2} y1={BONE_TOP} x2={gap * UNIT + out} y2={HEIGHT - 20} />
-            <text className="rack-shift" x={gap * UNIT + out} y={HEIGHT - 5} textAnchor="middle">
-              {Math.abs(shift) < LEAST_SHIFT
-                ? 'straight'
-                : `${shift < 0 ? '←' : '→'} ${formatNumber(Math.abs(shift), 2)}`}
+            <line className="rack-cut" x1={leanTo(BONE_TOP)} y1={BONE_TOP} x2={leanTo(foot)} y2={foot} />
+            <text className="rack-shift" x={leanTo(foot)} y={HEIGHT - 5} textAnchor="middle">
+              {Math.abs(out) < LEAST_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${formatNumber(Math.abs(out), 0)} mm`}
             </text>
           </g>
         )

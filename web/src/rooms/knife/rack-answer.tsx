@@ -1,0 +1,101 @@
+import {
+  explainBlade,
+  explainOffTarget,
+  explainRackWeight,
+  explainSpread,
+  type Rack,
+  type RackPlan,
+  type RackWish,
+  type RibRef,
+  rackCuts,
+} from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { Explained } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { LEAST_OUT, RackDrawing } from './rack-drawing.tsx'
+
+/** Portions, cuts and what is left over of the racks. */
+export function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
+  const format = useFormat()
+  const ribWords = (refs: readonly RibRef[]) =>
+    refs.map(([rack, rib]) => (wish.racks.length > 1 ? `${rack + 1}/${rib + 1}` : String(rib + 1))).join(', ')
+  const within = plan.portions.filter(({ weight }) => weight >= wish.low && weight <= wish.high).length
+  return (
+    <>
+      <p className="forecast-sentence">
+        {plan.portions.length} portions, <strong>{within}</strong> within {format.weight(wish.low)} to{' '}
+        {format.weight(wish.high)}
+        {plan.spread === null ? '.' : '; heaviest less lightest '}
+        {plan.spread === null ? null : (
+          <Explained explanation={explainSpread(plan.portions.map(({ weight }) => weight))} format={format} />
+        )}
+        {plan.spreadStraight === null || plan.spread === null
+          ? ''
+          : `, cut straight ${format.weight(plan.spreadStraight)}.`}
+      </p>
+      {wish.racks.map((rack, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
+        <div key={at}>
+          <RackDrawing rack={rack} at={at} plan={plan} />
+          <RackCuts rack={rack} boundaries={plan.boundaries[at] ?? []} />
+        </div>
+      ))}
+      <Table className="buying-table" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Plate</th>
+            <th scope="col">Ribs, from the loin end</th>
+            <th scope="col" className="number">
+              Weighs
+            </th>
+            <th scope="col" className="number">
+              Off the target
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {plan.portions.map((portion, at) => (
+            <tr key={portion.bones.join(' ')}>
+              <th scope="row">{at + 1}</th>
+              <td>{ribWords(portion.bones)}</td>
+              <td className="number">
+                <Explained explanation={explainRackWeight(wish, plan, portion)} format={format} />
+              </td>
+              <td className="number">
+                <Explained explanation={explainOffTarget(wish, portion)} format={format} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {plan.left.length > 0 ? (
+        <p>
+          Left over: {ribWords(plan.left)}. Odd ribs make a tasting plate, a staff meal, or go with the next rack: lay
+          it beside this one.
+        </p>
+      ) : null}
+    </>
+  )
+}
+
+/** Each cut in words: after which rib, and where a blade that leans comes out. */
+function RackCuts({ rack, boundaries }: { rack: Rack; boundaries: readonly number[] }) {
+  const format = useFormat()
+  return (
+    <ul className="rack-cuts">
+      {rackCuts(rack, boundaries).map((cut) => (
+        <li key={cut.gap}>
+          after rib {cut.gap}:{' '}
+          {Math.abs(cut.out) < LEAST_OUT ? (
+            'straight'
+          ) : (
+            <>
+              out <Explained explanation={explainBlade(rack, cut)} format={format} /> towards the{' '}
+              {cut.out < 0 ? 'loin end' : 'thin end'}
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
+  )
+}

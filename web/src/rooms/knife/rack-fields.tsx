@@ -1,0 +1,59 @@
+import type { Rack } from '@fleam/core'
+import { NumberField } from '../../parts/number-field.tsx'
+import { WeightField } from '../../parts/weight-field.tsx'
+
+interface RackFieldsProps {
+  rack: Rack
+  name: string
+  onChange: (changes: Partial<Rack>) => void
+}
+
+/** What one rack is: its weights, its ribs and its eyes. */
+export function RackFields({ rack, name, onChange }: RackFieldsProps) {
+  const setBones = (bones: number) =>
+    onChange({ bones, eye: Array.from({ length: bones }, (_, at) => rack.eye[at] ?? rack.eye.at(-1) ?? 50) })
+  return (
+    <fieldset className="knife-piece no-print">
+      <legend>{name}</legend>
+      <div className="knife-fields">
+        <WeightField label="Weighs" grams={rack.weight} onChange={(weight) => weight && onChange({ weight })} />
+        <NumberField
+          label="Ribs"
+          value={rack.bones}
+          min={1}
+          max={13}
+          onChange={(bones) => bones && Number.isInteger(bones) && setBones(bones)}
+        />
+        <WeightField
+          label="Bones weigh"
+          grams={rack.boneWeight}
+          onChange={(boneWeight) => boneWeight !== null && onChange({ boneWeight })}
+        />
+        <NumberField
+          label="It is long, mm"
+          hint="only to say how far the blade leans"
+          value={rack.length ?? null}
+          min={20}
+          max={1000}
+          onChange={(length) => onChange({ length: length ?? undefined })}
+        />
+      </div>
+      <div className="eye-row">
+        {rack.eye.map((eye, at) => (
+          <NumberField
+            // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
+            key={`${rack.bones}-${at}`}
+            label={`Eye ${at + 1}`}
+            value={eye}
+            min={1}
+            max={1000}
+            onChange={(size) =>
+              size !== null && onChange({ eye: rack.eye.map((each, rib) => (rib === at ? size : each)) })
+            }
+          />
+        ))}
+      </div>
+      <p className="quiet">Widths of the eye at each rib, from the loin end: only their ratio counts.</p>
+    </fieldset>
+  )
+}
