@@ -19,7 +19,8 @@ const FINE = 20
 const LEAST_REST = 1
 
 /**
- * The piece that is left after a cut: its curve begins at the cut, and its weight is what is left. Where the
+ * The piece that is left after a cut: its curve begins at the cut, and its weight is what is left, less what a saw took
+ * where `kerf` mm are lost. Where the
  * cut weighed more or less than its curve said, the curve was too thin or too thick there, and most likely
  * just behind it too: it is corrected by the same factor, less and less along the piece. Null where nothing
  * worth planning is left.
@@ -27,9 +28,10 @@ const LEAST_REST = 1
 export function afterCut(piece: Piece, { thickness, weight, left }: TakenCut, kerf = 0): Piece | null {
   const from = thickness + kerf
   const length = piece.length - from
-  const rest = left ?? piece.weight - weight
-  if (length < LEAST_REST || rest <= 0) return null
   const shape = shapeOf(piece)
+  const sawn = shape.weightBetween(Math.min(thickness, piece.length), Math.min(from, piece.length))
+  const rest = left ?? piece.weight - weight - sawn
+  if (length < LEAST_REST || rest <= 0) return null
   const said = shape.weightBetween(0, Math.min(thickness, piece.length))
   const factor = said > 0 && weight > 0 ? weight / said : 1
   const places = stationsOf(piece, from)

@@ -4,6 +4,8 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
 import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
+import { keepKnifeLines, shapeById } from '../../parts/measured-piece.ts'
+import { freshDraft } from '../knife/draft.ts'
 import { NextCut } from './next-cut.tsx'
 import type { LiveFabrication, StandingReading } from './use-live-fabrication.ts'
 
@@ -154,4 +156,29 @@ test('a bird has no next cut, and a finished fabrication none either', () => {
   renderPart(<AtTheBench record={{ ...RECORD, status: 'closed' }} />)
   renderPart(<AtTheBench record={{ ...RECORD, piles: [pile('steaks', { target: null })] }} />)
   expect(screen.queryByRole('region', { name: 'Next cut' })).toBeNull()
+})
+
+test('a piece that was measured by tape in Knife lines is laid as it is, and teaches of the tape', async () => {
+  const usual = freshDraft(shapeById('tenderloin'))
+  const girths = usual.girths.map((each) => ({ ...each, girth: each.at === 0 ? 300 : each.girth }))
+  keepKnifeLines({ ...usual, way: 'girths', girths, weight: 2050 })
+  renderPart(<AtTheBench record={RECORD} />)
+  await touch(screen.getByRole('button', { name: /As measured by tape around it: 2,050.g, 480 mm/ }))
+  await answered()
+  const [taped, words] = [next(), region().textContent]
+  await act(async () => weigh(212))
+  await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
+  expect(JSON.parse(learned())).toMatchObject([{ cut: { way: 'girths' } }])
+  await touch(screen.getByRole('button', { name: 'Another piece' }))
+  await touch(screen.getByRole('button', { name: 'Where to cut?' }))
+  await answered()
+  // The tape found a thick head: the first steak from it is thinner than a usual one.
+  expect(taped).toBeLessThan(next())
+})
+
+test('what was measured of another thing, or is cut already, is not offered', () => {
+  keepKnifeLines({ ...freshDraft(shapeById('char-fillet')), way: 'girths' })
+  renderPart(<AtTheBench record={RECORD} />)
+  expect(screen.queryByRole('button', { name: /As measured/ })).toBeNull()
+  expect(screen.getByRole('link', { name: /Measure it/ }).getAttribute('href')).toBe('/knife?shape=tenderloin')
 })

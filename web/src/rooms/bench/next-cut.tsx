@@ -1,12 +1,14 @@
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { Link } from 'react-router-dom'
 import { useScale } from '../../data/scale.ts'
+import { WAY_WORDS } from '../../parts/measured-piece.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import type { LiveFabrication } from './use-live-fabrication.ts'
-import { useNextCut } from './use-next-cut.ts'
+import { type LaidPiece, useNextCut } from './use-next-cut.ts'
 
 /** Where the knife goes next: weigh the portion, and the next cut is there. */
 export function NextCut({ live }: { live: LiveFabrication }) {
@@ -17,7 +19,7 @@ export function NextCut({ live }: { live: LiveFabrication }) {
   return (
     <section className="bench-next-cut" aria-label="Next cut">
       {onBoard === null ? (
-        <LayOn usual={shape} onLay={state.lay} />
+        <LayOn usual={shape} measured={state.measured} onLay={state.lay} />
       ) : (
         <>
           <p className="next-cut-mm" role="status">
@@ -62,12 +64,13 @@ export function NextCut({ live }: { live: LiveFabrication }) {
 }
 
 interface LayOnProps {
-  usual: { name: string; weight: number; length: number }
-  onLay: (weight: number, length: number) => void
+  usual: { id: string; name: string; weight: number; length: number }
+  measured: LaidPiece | null
+  onLay: (piece: LaidPiece) => void
 }
 
 /** A piece on the scale need not be typed; without one, a usual piece is taken. */
-function LayOn({ usual, onLay }: LayOnProps) {
+function LayOn({ usual, measured, onLay }: LayOnProps) {
   const format = useFormat()
   const { reading, connected } = useScale()
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
@@ -76,7 +79,7 @@ function LayOn({ usual, onLay }: LayOnProps) {
   const weight = typed ?? onScale ?? usual.weight
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    if (length) onLay(weight, length)
+    if (length) onLay({ weight, length, way: 'template' })
   }
   return (
     <Form onSubmit={submit} className="next-cut-lay">
@@ -90,6 +93,13 @@ function LayOn({ usual, onLay }: LayOnProps) {
       <Button type="submit" variant="outline-dark" disabled={!length}>
         Where to cut?
       </Button>
+      {measured ? (
+        <Button variant="outline-dark" onClick={() => onLay(measured)}>
+          As measured {WAY_WORDS[measured.way]}: {format.weight(measured.weight)}, {Math.round(measured.length)} mm
+        </Button>
+      ) : (
+        <Link to={`/knife?shape=${usual.id}`}>Measure it by tape or by a photograph</Link>
+      )}
     </Form>
   )
 }

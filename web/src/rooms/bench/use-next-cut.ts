@@ -1,15 +1,18 @@
 import { type ItemShape, shapeOfItem } from '@fleam/catalogue'
 import {
   afterCut,
+  type MeasuringWay,
   type NextCut,
   nextCutOf,
   type Piece,
   type PortionWish,
   pieceFromTemplate,
   productsOfPiles,
+  type Station,
 } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
+import { keptKnifeLines, wholePiece } from '../../parts/measured-piece.ts'
 import { readSetting, writeSetting } from '../../parts/settings.ts'
 import { workAside } from '../../workers/core-client.ts'
 import type { StandingReading } from './merge.ts'
@@ -19,10 +22,15 @@ import type { LiveFabrication } from './use-live-fabrication.ts'
 interface OnBoard {
   weight: number
   length: number
+  /** Its stations where it was measured; without them the usual shape is filled to its weight. */
+  profile?: readonly Station[]
+  way: MeasuringWay
   /** Weighings before this one belong to earlier pieces. */
   since: string
   cuts: { readingId: string | null; thickness: number; planned: number }[]
 }
+
+export type LaidPiece = Pick<OnBoard, 'weight' | 'length' | 'profile' | 'way'>
 
 export interface NextCutState {
   shape: ItemShape
@@ -31,7 +39,9 @@ export interface NextCutState {
   next: NextCut | null
   isWorking: boolean
   /** Lays a piece on the board. */
-  lay: (weight: number, length: number) => void
+  lay: (piece: LaidPiece) => void
+  /** The piece that was measured in Knife lines on this device; null where none was, or of another shape. */
+  measured: LaidPiece | null
   /** Millimetres that the last cut is taken to have been; null before the first. */
   lastThickness: number | null
   /** The last cut came out so much thicker, or thinner below zero, mm. */
@@ -43,7 +53,8 @@ export interface NextCutState {
 
 function kept(key: string): OnBoard | null {
   try {
-    return JSON.parse(readSetting(key) ?? 'null') as OnBoard | null
+    const read = JSON.parse(readSetting(key) ?? 'null') as OnBoard | null
+    return read && { ...read, way: read.way ?? 'template' }
   } catch {
     return null
   }
@@ -72,7 +83,10 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     ? standing.filter((each) => portionPiles.has(each.pileId) && each.takenAt > onBoard.since)
     : []
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
-  const wish = rest && shape && products.length > 0 ? { piece: rest, products, scrap: shape.scrap, step: 1 } : null
+  const wish =
+    rest && shape && products.length > 0
+      ? { piece: rest, products, scrap: shape.scrap, kerf: shape.kerf ?? 0, step: 1 }
+      : null
   const asked = JSON.stringify(wish)
   useEffect(() => {
     const wanted = JSON.parse(asked) as PortionWish | null
@@ -92,7 +106,7 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     const cut = { readingId: fresh.id, thickness: next.thickness, planned: next.weight }
     if (shape) {
       const { id, grams, takenAt } = fresh
-      keep({ id, way: 'template', shape: shape.id, planned: next.weight, weighed: grams, takenAt })
+      keep({ id, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams, takenAt })
     }
     const more = { ...onBoard, cuts: [...onBoard.cuts, cut] }
     setOnBoard(more)
@@ -117,7 +131,8 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     onBoard,
     next,
     isWorking: wish !== null && answer?.of !== asked,
-    lay: (weight, length) => change({ weight, length, since: new Date().toISOString(), cuts: [] }),
+    lay: (piece) => change({ ...piece, since: new Date().toISOString(), cuts: [] }),
+    measured: measuredBefore(shape),
     lastThickness: onBoard?.cuts.at(-1)?.thickness ?? null,
     correctLast: (by) => {
       const last = onBoard?.cuts.at(-1)
@@ -133,6 +148,13 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   }
 }
 
+/** What Knife lines know on this device of a piece of this shape, uncut, by tape or by a photograph. */
+function measuredBefore(shape: ItemShape): LaidPiece | null {
+  const draft = keptKnifeLines()
+  if (draft?.shape !== shape.id || draft.way === 'template' || draft.taken.length > 0) return null
+  return { ...wholePiece(draft), way: draft.way }
+}
+
 /** What is left of the piece on the board: a cut whose weighing was taken back did not happen. */
 function restOf(shape: ItemShape | null, onBoard: OnBoard | null, standing: readonly StandingReading[]): Piece | null {
   if (!shape || !onBoard) return null
@@ -140,8 +162,12 @@ function restOf(shape: ItemShape | null, onBoard: OnBoard | null, standing: read
   return onBoard.cuts.reduce<Piece | null>(
     (piece, { readingId, thickness, planned }) => {
       const weight = readingId === null ? planned : grams.get(readingId)
-      return piece && weight !== undefined ? afterCut(piece, { thickness, weight }) : piece
+      // A saw goes through after a portion; scrap falls off without one.
+      const kerf = readingId === null ? 0 : (shape.kerf ?? 0)
+      return piece && weight !== undefined ? afterCut(piece, { thickness, weight }, kerf) : piece
     },
-    pieceFromTemplate(shape.template, onBoard.weight, onBoard.length),
+    onBoard.profile
+      ? { weight: onBoard.weight, length: onBoard.length, profile: onBoard.profile }
+      : pieceFromTemplate(shape.template, onBoard.weight, onBoard.length),
   )
 }

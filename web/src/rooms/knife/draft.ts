@@ -1,18 +1,7 @@
-import { type ItemShape, SHAPES } from '@fleam/catalogue'
+import type { ItemShape } from '@fleam/catalogue'
 import { KNIFE_LINES_FORMAT, type KnifeLines, portionWish } from '@fleam/contract'
-import {
-  afterCut,
-  girthsAlong,
-  type Piece,
-  type PortionWish,
-  pieceFromGirths,
-  pieceFromOutline,
-  pieceFromTemplate,
-  trimFillet,
-} from '@fleam/core'
-
-/** The shape of a draft; one that is not known here any more stands for the first. */
-export const shapeById = (id: string): ItemShape => SHAPES.find((shape) => shape.id === id) ?? (SHAPES[0] as ItemShape)
+import { afterCut, girthsAlong, type Piece, type PortionWish, pieceFromTemplate } from '@fleam/core'
+import { measuredPiece, shapeById, wholePiece } from '../../parts/measured-piece.ts'
 
 /** Shares of the length at which a tape is usually laid. */
 const TAPED = [0, 0.25, 0.5, 0.75, 1]
@@ -90,33 +79,6 @@ export function refusalOf(draft: KnifeLines): string | null {
   // The board knows one piece only: its fields need not be told apart from others.
   const place = product ? [`${product.name}:`, ...field] : part === 'piece' ? issue.path.slice(1) : issue.path
   return `${place.join(' ')} ${issue.message}`.trim()
-}
-
-/** The piece of a draft as it was measured, before anything came off. */
-export function measuredPiece(draft: KnifeLines): Piece {
-  const { template } = shapeById(draft.shape)
-  const { weight, length, way, girths, outline, biasAngle } = draft
-  const piece =
-    way === 'girths'
-      ? pieceFromGirths(weight, length, girths)
-      : way === 'outline'
-        ? pieceFromOutline(weight, length, outline, template)
-        : pieceFromTemplate(template, weight, length)
-  return biasAngle > 0 ? { ...piece, biasAngle } : piece
-}
-
-/** The piece that is cut across: a fillet without its belly and without the notch along its pin bones. */
-export function wholePiece(draft: KnifeLines): Piece {
-  return trimmed(draft).loin
-}
-
-/** What comes off a fillet first, and what is left of it. */
-export function trimmed(draft: KnifeLines) {
-  const { belly, notch } = draft
-  return trimFillet(measuredPiece(draft), {
-    ...(belly ? { belly } : {}),
-    ...(notch ? { notch } : {}),
-  })
 }
 
 /** The usual shape at the length of a draft, as thick as a usual one is, with the draft's own weight. */

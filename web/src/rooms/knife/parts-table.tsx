@@ -11,8 +11,8 @@ import {
 import Table from 'react-bootstrap/Table'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
+import { trimmed } from '../../parts/measured-piece.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { trimmed } from './draft.ts'
 import { misfitWords } from './misfit-words.ts'
 
 interface PartsTableProps {

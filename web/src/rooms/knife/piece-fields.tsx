@@ -6,20 +6,15 @@ import Form from 'react-bootstrap/Form'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
 import { useKitchen } from '../../parts/kitchen-context.ts'
+import { shapeById, trimmed, WAY_WORDS } from '../../parts/measured-piece.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { freshDraft, shapeById, stretched, trimmed } from './draft.ts'
+import { freshDraft, stretched } from './draft.ts'
 import { GirthDrawing } from './girth-drawing.tsx'
 
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
-
-export const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {
-  template: 'by weight and length',
-  girths: 'by tape around it',
-  outline: 'by a photograph',
-}
 
 interface PieceFieldsProps {
   draft: KnifeLines

@@ -2,17 +2,19 @@ import { type KnifeLines, knifeLines } from '@fleam/contract'
 import { judgeCuts } from '@fleam/core'
 import { useEffect, useMemo, useRef } from 'react'
 import Button from 'react-bootstrap/Button'
+import { useSearchParams } from 'react-router-dom'
+import { shapeById, WAY_WORDS } from '../../parts/measured-piece.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
 import { Board } from './board.tsx'
 import { CutLoop } from './cut-loop.tsx'
-import { freshDraft, refusalOf, restPiece, shapeById, wishOf } from './draft.ts'
+import { freshDraft, refusalOf, restPiece, wishOf } from './draft.ts'
 import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { Misfits } from './misfits.tsx'
 import { OneToOne } from './one-to-one.tsx'
 import { PartsTable } from './parts-table.tsx'
-import { PieceFields, WAY_WORDS } from './piece-fields.tsx'
+import { PieceFields } from './piece-fields.tsx'
 import { PlansTable } from './plans-table.tsx'
 import { ProductFields } from './product-fields.tsx'
 import { useDraft } from './use-draft.ts'
@@ -20,7 +22,8 @@ import { type NamedPlan, usePlans } from './use-plans.ts'
 
 /** Where to put the knife along one piece: before the first cut, and again after each one. */
 export function Component() {
-  const state = useDraft()
+  const [asked] = useSearchParams()
+  const state = useDraft(asked.get('shape'))
   const { draft, change, replace, fill } = state
   const format = useFormat()
   const refusal = useMemo(() => refusalOf(draft), [draft])

@@ -5,9 +5,9 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../parts/kitchen-context.ts'
+import { shapeById } from '../../parts/measured-piece.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { shapeById } from './draft.ts'
 import { PlaceFields } from './place-fields.tsx'
 
 interface ProductFieldsProps {

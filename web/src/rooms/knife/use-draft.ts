@@ -1,21 +1,8 @@
-import { SHAPES } from '@fleam/catalogue'
-import { type KnifeLines, knifeLines } from '@fleam/contract'
+import { type ItemShape, SHAPES } from '@fleam/catalogue'
+import type { KnifeLines } from '@fleam/contract'
 import { useCallback, useState } from 'react'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { keepKnifeLines, keptKnifeLines, shapeById } from '../../parts/measured-piece.ts'
 import { freshDraft } from './draft.ts'
-
-const KEPT = 'knife-lines'
-
-/** What was on this device last; a piece of the first shape where there is nothing, or nothing that can be read. */
-function kept(): KnifeLines {
-  try {
-    const read = knifeLines.safeParse(JSON.parse(readSetting(KEPT) ?? 'null'))
-    if (read.success) return read.data
-  } catch {
-    // Half a text is no piece.
-  }
-  return freshDraft(SHAPES[0] as (typeof SHAPES)[number])
-}
 
 export interface DraftState {
   draft: KnifeLines
@@ -26,14 +13,21 @@ export interface DraftState {
   fill: number
 }
 
-/** The piece that is planned; it stays on this device. */
-export function useDraft(): DraftState {
-  const [draft, setDraft] = useState(kept)
+/** The piece to begin with: the one that was here last, unless another shape was asked for. */
+function first(shape: string | null): KnifeLines {
+  const kept = keptKnifeLines()
+  if (kept && (shape === null || kept.shape === shape)) return kept
+  return freshDraft(shape === null ? (SHAPES[0] as ItemShape) : shapeById(shape))
+}
+
+/** The piece that is planned; it stays on this device. `shape` is one that was asked for. */
+export function useDraft(shape: string | null): DraftState {
+  const [draft, setDraft] = useState(() => first(shape))
   const [fill, setFill] = useState(0)
   const change = useCallback((changes: Partial<KnifeLines>) => {
     setDraft((before) => {
       const next = { ...before, ...changes }
-      writeSetting(KEPT, JSON.stringify(next))
+      keepKnifeLines(next)
       return next
     })
   }, [])
