@@ -5,6 +5,7 @@ import { benchAppraisal } from './appraisal.ts'
 import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
 import { benchForecast } from './forecast.ts'
+import { benchKnifeDrag } from './knife-drag.ts'
 import { benchPortioning } from './portioning.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
@@ -31,6 +32,7 @@ async function main(): Promise<void> {
     await house.start()
     await benchScreen(house.url, emitter)
     await benchVerdictTyping(house.url)
+    await benchKnifeDrag(house.url)
     await benchDevices(house.url)
     await benchReadings(house.url, house.databaseUrl)
     await benchPriceLists(house.url, house.databaseUrl)

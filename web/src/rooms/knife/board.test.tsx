@@ -35,10 +35,21 @@ const wish: PortionWish = {
 }
 
 let lines: number[] = []
+let held: boolean[] = []
 function Laid({ first }: { first: number[] }) {
   const [now, setNow] = useState(first)
   lines = now
-  return <Board wish={wish} judged={judgeCuts(wish, now)} lines={now} onLines={setNow} />
+  return (
+    <Board
+      wish={wish}
+      judged={judgeCuts(wish, now)}
+      lines={now}
+      onLines={(next, isHeld) => {
+        held.push(isHeld)
+        setNow([...next])
+      }}
+    />
+  )
 }
 const line = (at = 0) => screen.getAllByRole('slider')[at] as HTMLElement
 const drag = (element: Element, x: number) => {
@@ -55,6 +66,17 @@ describe('the board', () => {
     expect(lines[0]).toBe(83)
     fireEvent(line(), Object.assign(new Event('pointermove', { bubbles: true }), { clientX: 700 }))
     expect(lines[0]).toBe(83)
+  })
+
+  test('a line is held until it is let go; a key lets it go at once', () => {
+    renderPart(<Laid first={[50, 120]} />)
+    held = []
+    drag(line(), 16 + 83 * 4)
+    expect(held).toEqual([true, false])
+    expect(lines[0]).toBe(83)
+    fireEvent.keyDown(line(), { key: 'ArrowRight' })
+    expect(held).toEqual([true, false, true, false])
+    expect(lines[0]).toBe(84)
   })
 
   test('no line leaves the piece', () => {

@@ -1,5 +1,5 @@
 import { type JudgedCuts, type JudgedPart, type PortionWish, shapeOf } from '@fleam/core'
-import { useId, useMemo } from 'react'
+import { useId, useMemo, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
 import { outlinePath, outlinePlaces } from './piece-outline.ts'
@@ -9,8 +9,8 @@ interface BoardProps {
   wish: PortionWish
   judged: JudgedCuts
   lines: readonly number[]
-  /** Null where the lines only lie there. */
-  onLines: ((lines: number[]) => void) | null
+  /** Null where the lines only lie there. `isHeld` while a finger still moves one of them. */
+  onLines: ((lines: readonly number[], isHeld: boolean) => void) | null
 }
 
 const MARGIN = 16
@@ -37,9 +37,11 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
   const x = (at: number) => MARGIN + at * scale
   const path = outlinePath(outline, (at, side) => `${x(at)},${middle + side * across}`)
   const snap = (at: number) => Math.min(piece.length - step, Math.max(step, Math.round(at / step) * step))
+  const moved = useRef(lines)
+  moved.current = lines
   const move = (which: number, at: number) => {
-    const moved = lines.map((line, each) => (each === which ? snap(at) : line))
-    onLines?.(moved)
+    moved.current = lines.map((line, each) => (each === which ? snap(at) : line))
+    onLines?.(moved.current, true)
   }
   return (
     <div className="knife-board" ref={ref}>
@@ -94,7 +96,13 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
               bottom={edge}
               placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
               onMove={(at) => move(which, at)}
-              onRemove={() => onLines(lines.filter((_, each) => each !== which))}
+              onSettle={() => onLines(moved.current, false)}
+              onRemove={() =>
+                onLines(
+                  lines.filter((_, each) => each !== which),
+                  false,
+                )
+              }
             />
           ) : (
             <line key={line} className="still-line" x1={x(line)} x2={x(line)} y1={LABELS - 12} y2={edge} />

@@ -1,4 +1,5 @@
 import { type PortionWish, shapeOf } from '@fleam/core'
+import { memo } from 'react'
 
 interface OneToOneProps {
   wish: PortionWish
@@ -10,7 +11,7 @@ const SHEET = 250
 const STRIP_HEIGHT = 46
 
 /** Only on paper: the piece's edge one to one, in strips to be laid beside the meat. */
-export function OneToOne({ wish, lines }: OneToOneProps) {
+export const OneToOne = memo(function OneToOne({ wish, lines }: OneToOneProps) {
   const { length } = wish.piece
   const shape = shapeOf(wish.piece)
   const sheets = Array.from(
@@ -33,7 +34,7 @@ export function OneToOne({ wish, lines }: OneToOneProps) {
         >
           <line x1={from} x2={to} y1="12" y2="12" />
           {lines
-            .filter((line) => line >= from && line <= to)
+            .filter((line) => line > 0 && line < length && line >= from && line <= to)
             .map((line) => (
               <g key={line}>
                 <line x1={line} x2={line} y1="0" y2={STRIP_HEIGHT} className="cut" />
@@ -59,4 +60,4 @@ export function OneToOne({ wish, lines }: OneToOneProps) {
       ))}
     </section>
   )
-}
+})

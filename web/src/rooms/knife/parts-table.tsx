@@ -5,9 +5,12 @@ import {
   explainPart,
   type JudgedCuts,
   type JudgedPart,
+  type MeasuredPortion,
+  type MeasuringWay,
   type PartFigure,
   type PortionWish,
 } from '@fleam/core'
+import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
@@ -23,7 +26,6 @@ interface PartsTableProps {
 
 /** Every part between two lines, from the end where the knife begins; what came off along a fillet stands below. */
 export function PartsTable({ wish, judged, draft }: PartsTableProps) {
-  const format = useFormat()
   const measured = useMeasuredCuts().of(draft.way, draft.shape)
   return (
     <section aria-labelledby="parts">
@@ -49,29 +51,8 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
         </thead>
         <tbody>
           {judged.parts.map((part, at) => (
-            <tr key={part.from}>
-              <th scope="row">{at + 1}</th>
-              <td>
-                {part.product ?? 'scrap'}
-                {misfitWords(part) ? <span className="quiet"> {misfitWords(part)}</span> : null}
-              </td>
-              <td className="number">
-                <PartNumber wish={wish} part={part} figure="thickness" />
-              </td>
-              <td className="number">
-                <PartNumber wish={wish} part={part} figure="weight" />{' '}
-                <span className="quiet">
-                  ± <Explained explanation={explainOff(part, draft.way, measured)} format={format} />
-                </span>
-              </td>
-              <td className="number">
-                <PartNumber wish={wish} part={part} figure="first-face" /> and{' '}
-                <PartNumber wish={wish} part={part} figure="second-face" />
-              </td>
-              <td className="number">
-                <PartNumber wish={wish} part={part} figure="worth" />
-              </td>
-            </tr>
+            // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that its row stays while it is moved
+            <PartRow key={at} wish={wish} part={part} at={at} way={draft.way} measured={measured} />
           ))}
           <CameOff draft={draft} />
         </tbody>
@@ -79,6 +60,61 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
     </section>
   )
 }
+
+interface PartRowProps {
+  wish: PortionWish
+  part: JudgedPart
+  at: number
+  way: MeasuringWay
+  measured: readonly MeasuredPortion[]
+}
+
+/** The row of a part; a line that is dragged changes two of them, and only they are drawn anew. */
+const PartRow = memo(function PartRow({ wish, part, at, way, measured }: PartRowProps) {
+  const format = useFormat()
+  const why = misfitWords(part)
+  return (
+    <tr>
+      <th scope="row">{at + 1}</th>
+      <td>
+        {part.product ?? 'scrap'}
+        {why ? <span className="quiet"> {why}</span> : null}
+      </td>
+      <td className="number">
+        <PartNumber wish={wish} part={part} figure="thickness" />
+      </td>
+      <td className="number">
+        <PartNumber wish={wish} part={part} figure="weight" />{' '}
+        <span className="quiet">
+          ± <Explained explanation={explainOff(part, way, measured)} format={format} />
+        </span>
+      </td>
+      <td className="number">
+        <PartNumber wish={wish} part={part} figure="first-face" /> and{' '}
+        <PartNumber wish={wish} part={part} figure="second-face" />
+      </td>
+      <td className="number">
+        <PartNumber wish={wish} part={part} figure="worth" />
+      </td>
+    </tr>
+  )
+}, isSameRow)
+
+/** A part between the same two lines of the same piece is the same part. */
+function isSameRow(before: PartRowProps, after: PartRowProps): boolean {
+  return (
+    before.part.from === after.part.from &&
+    before.part.to === after.part.to &&
+    before.at === after.at &&
+    before.wish === after.wish &&
+    before.way === after.way &&
+    areSame(before.measured, after.measured)
+  )
+}
+
+const areSame = (one: readonly MeasuredPortion[], other: readonly MeasuredPortion[]) =>
+  one.length === other.length &&
+  one.every(({ planned, weighed }, at) => planned === other[at]?.planned && weighed === other[at]?.weighed)
 
 interface PartNumberProps {
   wish: PortionWish

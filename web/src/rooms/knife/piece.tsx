@@ -1,6 +1,6 @@
 import { type KnifeLines, knifeLines } from '@fleam/contract'
 import { judgeCuts } from '@fleam/core'
-import { useEffect, useMemo, useRef } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router-dom'
 import { shapeById, WAY_WORDS } from '../../parts/measured-piece.ts'
@@ -100,15 +100,22 @@ interface OnTheBoardProps {
 function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) {
   const { length } = wish.piece
   const laid = useSteadyLines(draft.lines, isFresh)
-  const lines = useMemo(() => laid.filter((line) => line > 0 && line < length), [laid, length])
+  // A line that is held moves here alone: what else is on the page need not follow each pixel.
+  const [held, setHeld] = useState<readonly number[] | null>(null)
+  const lines = useMemo(() => (held ?? laid).filter((line) => line > 0 && line < length), [held, laid, length])
+  const take = useCallback((next: readonly number[]) => onChange({ lines: [...next] }), [onChange])
+  const move = (next: readonly number[], isHeld: boolean) => {
+    setHeld(isHeld ? next : null)
+    if (!isHeld) take(next)
+  }
   const judged = useMemo(() => judgeCuts(wish, lines), [wish, lines])
   const addLine = () => {
     const widest = [...judged.parts].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
-    if (widest) onChange({ lines: [...lines, Math.round((widest.from + widest.to) / 2)] })
+    if (widest) take([...lines, Math.round((widest.from + widest.to) / 2)])
   }
   return (
     <>
-      <Board wish={wish} judged={judged} lines={lines} onLines={(next) => onChange({ lines: next })} />
+      <Board wish={wish} judged={judged} lines={lines} onLines={move} />
       <div className="actions no-print">
         <Button variant="outline-dark" onClick={addLine}>
           Add a line
@@ -119,11 +126,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
       <Misfits judged={judged} />
-      {plans ? (
-        <PlansTable plans={plans} judged={judged} wish={wish} onTake={(plan) => onChange({ lines: plan.cuts })} />
-      ) : (
-        <Loading what="the plans" />
-      )}
+      {plans ? <PlansTable plans={plans} judged={judged} wish={wish} onTake={take} /> : <Loading what="the plans" />}
       {/* Before the first plan is there, the whole piece would be the next cut. */}
       {lines.length > 0 || isFresh ? (
         <CutLoop draft={draft} judged={judged} onChange={onChange} />
@@ -131,7 +134,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
         <Loading what="the next cut" />
       )}
       <PartsTable wish={wish} judged={judged} draft={draft} />
-      <OneToOne wish={wish} lines={lines} />
+      <OneToOne wish={wish} lines={laid} />
     </>
   )
 }

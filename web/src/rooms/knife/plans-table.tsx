@@ -1,4 +1,5 @@
 import { explainJudged, type JudgedCuts, judgeCuts, type PortionPlan, type PortionWish } from '@fleam/core'
+import { memo, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { OpenFigure } from '../../parts/figure.tsx'
@@ -10,15 +11,16 @@ interface PlansTableProps {
   /** The lines as they lie on the board. */
   judged: JudgedCuts
   wish: PortionWish
-  onTake: (plan: PortionPlan) => void
+  onTake: (cuts: readonly number[]) => void
 }
 
 /** Up to four plans beside what lies on the board: portions, money, what is given away and what is scrap. */
 export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
-  const rows = [
-    { name: 'on the board', judged, plan: null as PortionPlan | null },
-    ...plans.map(({ name, plan, wish: asked }) => ({ name, plan, judged: judgeCuts(asked, plan.cuts) })),
-  ]
+  const planned = useMemo(
+    () => plans.map(({ name, plan, wish: asked }) => ({ name, plan, judged: judgeCuts(asked, plan.cuts) })),
+    [plans],
+  )
+  const scrapPerKg = wish.scrap.valuePerKg
   return (
     <section aria-labelledby="plans">
       <h2 id="plans">Plans side by side</h2>
@@ -42,8 +44,9 @@ export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
           </tr>
         </thead>
         <tbody>
-          {rows.map((row) => (
-            <PlanRow key={row.name} {...row} onTake={onTake} scrapPerKg={wish.scrap.valuePerKg} />
+          <PlanRow name="on the board" plan={null} judged={judged} onTake={onTake} scrapPerKg={scrapPerKg} />
+          {planned.map((row) => (
+            <PlanRow key={row.name} {...row} onTake={onTake} scrapPerKg={scrapPerKg} />
           ))}
         </tbody>
       </Table>
@@ -57,10 +60,11 @@ interface PlanRowProps {
   plan: PortionPlan | null
   judged: JudgedCuts
   scrapPerKg: number
-  onTake: (plan: PortionPlan) => void
+  onTake: (cuts: readonly number[]) => void
 }
 
-function PlanRow({ name, plan, judged, scrapPerKg, onTake }: PlanRowProps) {
+/** Only the row of the board changes while a line is dragged. */
+const PlanRow = memo(function PlanRow({ name, plan, judged, scrapPerKg, onTake }: PlanRowProps) {
   const format = useFormat()
   const counts = new Map<string, number>()
   for (const { product } of judged.parts) if (product !== null) counts.set(product, (counts.get(product) ?? 0) + 1)
@@ -85,14 +89,14 @@ function PlanRow({ name, plan, judged, scrapPerKg, onTake }: PlanRowProps) {
       </td>
       <td>
         {plan ? (
-          <Button size="sm" variant="outline-dark" aria-label={`Lay out ${name}`} onClick={() => onTake(plan)}>
+          <Button size="sm" variant="outline-dark" aria-label={`Lay out ${name}`} onClick={() => onTake(plan.cuts)}>
             Lay it out
           </Button>
         ) : null}
       </td>
     </tr>
   )
-}
+})
 
 /** What a plan could not meet, and what a wish for scrap costs. */
 function PlanWords({ plan: { unmet, wish, spreads } }: { plan: PortionPlan }) {

@@ -14,6 +14,8 @@ interface SlidingLineProps {
   /** The place on the piece, in mm, under a place on the screen. */
   placeOf: (clientX: number, svgLeft: number) => number
   onMove: (at: number) => void
+  /** It was let go, or a key moved it: where it lies now is where it stays. */
+  onSettle: () => void
   onRemove: () => void
 }
 
@@ -22,22 +24,25 @@ const GRIP = 28
 
 /** A line across the piece: dragged, or moved by the arrow keys; Delete or a double touch takes it away. */
 export function SlidingLine(props: SlidingLineProps) {
-  const { name, className, at, length, step, left, top, bottom, placeOf, onMove, onRemove } = props
+  const { name, className, at, length, step, left, top, bottom, placeOf, onMove, onSettle, onRemove } = props
   const isDragged = useRef(false)
+  // Asked for once: asked for at each move, the whole page would be laid out for it.
+  const svgLeft = useRef(0)
   const drag = (event: PointerEvent<SVGGElement>) => {
     if (!isDragged.current) return
-    const svg = event.currentTarget.ownerSVGElement as SVGSVGElement
-    onMove(placeOf(event.clientX, svg.getBoundingClientRect().left))
+    onMove(placeOf(event.clientX, svgLeft.current))
   }
   const press = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -step, ArrowRight: step, PageDown: -10 * step, PageUp: 10 * step }[event.key]
     if (by !== undefined) {
       event.preventDefault()
       onMove(at + by)
+      onSettle()
     }
     if (event.key === 'Delete' || event.key === 'Backspace') onRemove()
   }
   const stop = () => {
+    if (isDragged.current) onSettle()
     isDragged.current = false
   }
   return (
@@ -52,6 +57,7 @@ export function SlidingLine(props: SlidingLineProps) {
       aria-valuetext={`${Math.round(at)} millimetres`}
       onPointerDown={(event) => {
         isDragged.current = true
+        svgLeft.current = (event.currentTarget.ownerSVGElement as SVGSVGElement).getBoundingClientRect().left
         event.currentTarget.setPointerCapture(event.pointerId)
       }}
       onPointerMove={drag}
