@@ -83,8 +83,9 @@ function LayOn({ usual, measured, onLay }: LayOnProps) {
   }
   return (
     <Form onSubmit={submit} className="next-cut-lay">
+      <strong>{usual.name}</strong>
       <WeightField
-        label={`${usual.name}: weighs`}
+        label="weighs"
         hint={onScale === null ? `usually ${format.weight(usual.weight)}` : `on the scale: ${format.weight(onScale)}`}
         grams={null}
         onChange={setTyped}

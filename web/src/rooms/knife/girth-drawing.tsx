@@ -18,6 +18,8 @@ const MARGIN = 46
 const TOP = 10
 const MOST_HALF = 64
 const PLACES = 34
+/** Width of a field with a gap beside it. */
+const FIELD = 78
 
 /** The piece as the tape reads it: each girth is typed on the tape that lies there, and the tape is dragged along. */
 export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
@@ -41,6 +43,25 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
       measure({ girths: girths.map((each, at) => (at === which ? { ...each, girth } : each)) })
     }
   }
+  // Fields that would lie on each other stand below the drawing, each with its place.
+  const isCrowded = girths.slice(1).some((each, at) => (each.at - (girths[at]?.at ?? 0)) * scale < FIELD)
+  const fields = girths.map((each, which) => (
+    <div
+      // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
+      key={`${fill}-${which}`}
+      className={isCrowded ? '' : 'girth-field'}
+      style={isCrowded ? {} : { left: x(each.at), top: middle - 22 }}
+    >
+      <NumberField
+        label={isCrowded ? `at ${Math.round(each.at)} mm` : `Girth at ${Math.round(each.at)} mm`}
+        isLabelHidden={!isCrowded}
+        value={each.girth}
+        min={1}
+        max={2000}
+        onChange={(girth) => type(which, girth)}
+      />
+    </div>
+  ))
   return (
     <fieldset className="knife-girths">
       <legend>Around it, mm</legend>
@@ -75,20 +96,9 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
             </g>
           ))}
         </svg>
-        {girths.map((each, which) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
-          <div key={`${fill}-${which}`} className="girth-field" style={{ left: x(each.at), top: middle - 22 }}>
-            <NumberField
-              label={`Girth at ${Math.round(each.at)} mm`}
-              isLabelHidden
-              value={each.girth}
-              min={1}
-              max={2000}
-              onChange={(girth) => type(which, girth)}
-            />
-          </div>
-        ))}
+        {isCrowded ? null : fields}
       </div>
+      {isCrowded ? <div className="girths-below">{fields}</div> : null}
       <div className="actions">
         <Button
           size="sm"

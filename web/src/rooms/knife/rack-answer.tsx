@@ -36,7 +36,9 @@ export function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
       {wish.racks.map((rack, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
         <div key={at}>
-          <RackDrawing rack={rack} at={at} plan={plan} />
+          <div className="rack-frame">
+            <RackDrawing rack={rack} at={at} plan={plan} />
+          </div>
           <RackCuts rack={rack} boundaries={plan.boundaries[at] ?? []} />
         </div>
       ))}
