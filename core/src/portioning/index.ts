@@ -12,7 +12,7 @@ export { explainBelly, trimFillet } from './fillet.ts'
 export type { CutPiece, MisfitReason } from './fit.ts'
 export { measurePiece, misfits } from './fit.ts'
 export type { JudgedCuts, JudgedPart } from './judge.ts'
-export { judgeCuts, planVariants } from './judge.ts'
+export { judgeCuts } from './judge.ts'
 export type { MeasuredPortion, MeasuringWay, ShapeTemplate } from './measuring.ts'
 export {
   howFarOff,
@@ -36,3 +36,4 @@ export type { Rack, RackCut, RackPlan, RackPortion, RackStyle, RackWish, RibRef 
 export { RACK_STYLES, rackCuts, ribWeights } from './rack.ts'
 export { planRacks } from './rack-plan.ts'
 export { addTape, girthsAlong, LEAST_GIRTHS, MOST_GIRTHS, moveTape, removeTape } from './taping.ts'
+export { planVariants } from './variants.ts'

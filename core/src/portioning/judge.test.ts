@@ -1,5 +1,5 @@
 import { evaluate } from '../index.ts'
-import { explainJudged, judgeCuts, type PortionWish, planPortions, planVariants } from './index.ts'
+import { explainJudged, judgeCuts, type PortionWish, planPortions } from './index.ts'
 
 const wish: PortionWish = {
   piece: {
@@ -39,12 +39,6 @@ test('lines outside the piece, and the same line twice, change nothing', () => {
 test('a saw takes its kerf after a product', () => {
   const { parts } = judgeCuts({ ...wish, kerf: 2 }, [40, 82])
   expect(parts[1]?.from).toBe(42)
-})
-
-test('variants are the whole wish and each product alone, without its counts', () => {
-  const variants = planVariants(wish)
-  expect(variants.map((variant) => variant.name)).toEqual(['most money', 'only steak', 'only small'])
-  expect(variants[2]?.wish.products[0]).not.toHaveProperty('max')
 })
 
 test('worth, scrap and what is given away open to themselves', () => {

@@ -92,23 +92,3 @@ function judgePart(
     nearest: nearest?.product.name ?? null,
   }
 }
-
-export interface PlanVariant {
-  name: string
-  wish: PortionWish
-}
-
-/** So many plans stand side by side. */
-const MOST_VARIANTS = 4
-
-/** Ways to cut the same piece that a cook would weigh against each other: by value, and each product alone. */
-export function planVariants(wish: PortionWish): PlanVariant[] {
-  const alone = wish.products.length < 2 ? [] : wish.products
-  return [
-    { name: 'most money', wish },
-    ...alone.map((product) => {
-      const { max: _max, min: _min, ...free } = product
-      return { name: `only ${product.name}`, wish: { ...wish, products: [free] } }
-    }),
-  ].slice(0, MOST_VARIANTS)
-}

@@ -53,8 +53,8 @@ test('Delete takes a line away, and another plan can be laid out', async () => {
   const count = knifeLines().length
   fireEvent.keyDown(knifeLines()[0] as HTMLElement, { key: 'Delete' })
   expect(knifeLines()).toHaveLength(count - 1)
-  await touch(screen.getByRole('button', { name: 'Lay out only head roast' }))
-  expect(onTheBoard()).toContain('3 head roast')
+  await touch(screen.getByRole('button', { name: 'Lay out head roast and centre steak' }))
+  expect(onTheBoard()).toContain('1 head roast')
 })
 
 test('a cut that was weighed is off the piece, and the rest is planned anew', async () => {

@@ -6,7 +6,7 @@ import { workAside } from '../../workers/core-client.ts'
 export interface NamedPlan {
   name: string
   plan: PortionPlan
-  /** What the plan was asked for. */
+  /** What it is judged by: the wish that it varies. */
   wish: PortionWish
 }
 
@@ -33,7 +33,7 @@ export function usePlans(wish: PortionWish | null): PlansState {
     const { signal } = leaving
     const planned = planVariants(wanted).map(async ({ name, wish: each }) => ({
       name,
-      wish: each,
+      wish: wanted,
       plan: await workAside('portion-plan', each, { signal }),
     }))
     void Promise.all(planned).then(

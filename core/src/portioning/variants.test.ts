@@ -1,0 +1,54 @@
+import { judgeCuts, type PortionWish, planPortions, planVariants } from './index.ts'
+
+const steak = { name: 'steak', target: 220, low: 200, high: 240, minFace: 50, value: 12 }
+const roast = { name: 'roast', target: 600, low: 500, high: 700, value: 25, max: 1 }
+const small = { name: 'small', target: 100, low: 90, high: 110, value: 4 }
+const wish: PortionWish = {
+  piece: {
+    weight: 2000,
+    length: 400,
+    profile: [
+      { at: 0, girth: 260 },
+      { at: 400, girth: 200 },
+    ],
+  },
+  products: [small, roast, steak],
+  scrap: { valuePerKg: 8 },
+}
+const countsOf = (asked: PortionWish) => {
+  const counts: Record<string, number> = {}
+  for (const { product } of planPortions(asked).pieces) counts[product] = (counts[product] ?? 0) + 1
+  return counts
+}
+const named = (name: string) => planVariants(wish).find((variant) => variant.name === name)?.wish as PortionWish
+
+test('a cook compares most money, the dearest alone, it beside a roast, and most portions', () => {
+  expect(planVariants(wish).map(({ name }) => name)).toEqual([
+    'most money',
+    'only steak',
+    'roast and steak',
+    'most portions',
+  ])
+  expect(Object.keys(countsOf(named('only steak')))).toEqual(['steak'])
+  expect(countsOf(named('roast and steak'))).toMatchObject({ roast: 1, steak: expect.any(Number) })
+})
+
+test('no other plan brings more money, and none more portions', () => {
+  const plans = planVariants(wish).map((variant) => judgeCuts(wish, planPortions(variant.wish).cuts))
+  const [money, , , many] = plans
+  expect(Math.max(...plans.map(({ value }) => value))).toBe(money?.value)
+  expect(Math.max(...plans.map(({ portions }) => portions))).toBe(many?.portions)
+  expect(many?.portions).toBeGreaterThan(money?.portions ?? 0)
+})
+
+test('one product alone is also cut thick: none is under its target', () => {
+  const variants = planVariants({ ...wish, products: [steak] })
+  expect(variants.map(({ name }) => name)).toEqual(['most money', 'no steak under its target', 'most portions'])
+  const { pieces } = planPortions(variants[1]?.wish as PortionWish)
+  expect(Math.min(...pieces.map(({ weight }) => weight))).toBeGreaterThanOrEqual(220)
+})
+
+test('a product that may weigh anything keeps its target when portions are counted', () => {
+  const [, , , many] = planVariants({ ...wish, products: [steak, { ...small, low: 0 }] })
+  expect(many?.wish.products[1]?.target).toBe(100)
+})
