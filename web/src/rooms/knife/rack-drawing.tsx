@@ -59,13 +59,16 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
         </g>
       ))}
       {cuts.map(({ gap, shift, out }) => {
-        // The blade goes in at the middle of the gap where the eye begins, and leans evenly.
+        // Straight down the middle of the gap between the bones, and from where the eye begins it leans evenly.
         const [above, below] = [radius(gap - 1), radius(gap - 1) * 0.8]
         const leanTo = (y: number) => gap * UNIT + (2 * shift * UNIT * (y - EYE_MIDDLE + above)) / (above + below)
         const foot = HEIGHT - 20
         return (
           <g key={gap}>
-            <line className="rack-cut" x1={leanTo(BONE_TOP)} y1={BONE_TOP} x2={leanTo(foot)} y2={foot} />
+            <polyline
+              className="rack-cut"
+              points={`${gap * UNIT},${BONE_TOP} ${gap * UNIT},${EYE_MIDDLE - above} ${leanTo(foot)},${foot}`}
+            />
             <text className="rack-shift" x={leanTo(foot)} y={HEIGHT - 5} textAnchor="middle">
               {Math.abs(out) < LEAST_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${formatNumber(Math.abs(out), 0)} mm`}
             </text>
