@@ -1,7 +1,7 @@
 import { expect, test } from './house.ts'
 import { items, larchHalt, tile, typeWeight } from './kitchen.ts'
 
-test('a loin is planned on the board, a line dragged, and the cuts follow the scale', async ({ page }) => {
+test('a loin is planned on the board, a line dragged, and the cuts follow the scale', async ({ page, browser }) => {
   await page.goto('/knife')
   const board = page.getByRole('row', { name: /^on the board/ })
   await expect(board).toContainText('9 centre steak', { timeout: 20_000 })
@@ -25,6 +25,15 @@ test('a loin is planned on the board, a line dragged, and the cuts follow the sc
   await expect(board).toContainText('8 centre steak', { timeout: 20_000 })
   await page.reload()
   await expect(page.getByRole('region', { name: 'Next cut' }).getByRole('listitem')).toHaveCount(1)
+  // What was weighed here teaches another device how far off a plan may be.
+  const elsewhere = await (await browser.newContext()).newPage()
+  const off = elsewhere.getByText(/a portion may be off by/)
+  await expect(async () => {
+    await elsewhere.goto(new URL('/knife', page.url()).href)
+    await expect(off).toBeVisible()
+    await expect(off).not.toContainText('12.0', { timeout: 2000 })
+  }).toPass({ timeout: 30_000 })
+  await elsewhere.context().close()
 })
 
 test('plates are matched in the page by the solver, with no other machine asked', async ({ page }) => {

@@ -1,22 +1,9 @@
 import { type ItemShape, SHAPES } from '@fleam/catalogue'
 import { type KnifeLines, knifeLines } from '@fleam/contract'
-import {
-  type MeasuringWay,
-  type Piece,
-  pieceFromGirths,
-  pieceFromOutline,
-  pieceFromTemplate,
-  trimFillet,
-} from '@fleam/core'
+import { type Piece, pieceFromGirths, pieceFromOutline, pieceFromTemplate, trimFillet } from '@fleam/core'
 import { readSetting, writeSetting } from './settings.ts'
 
 const KEPT = 'knife-lines'
-
-export const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {
-  template: 'by weight and length',
-  girths: 'by tape around it',
-  outline: 'by a photograph',
-}
 
 /** The piece that was planned on this device last; null where there is none, or none that can be read. */
 export function keptKnifeLines(): KnifeLines | null {

@@ -3,11 +3,12 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
 import { useScale } from '../../data/scale.ts'
-import { WAY_WORDS } from '../../parts/measured-piece.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { WAY_WORDS } from '../../parts/way-words.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import type { LiveFabrication } from './use-live-fabrication.ts'
+import { useMeasuredBefore } from './use-measured-before.ts'
 import { type LaidPiece, useNextCut } from './use-next-cut.ts'
 
 /** Where the knife goes next: weigh the portion, and the next cut is there. */
@@ -19,7 +20,7 @@ export function NextCut({ live }: { live: LiveFabrication }) {
   return (
     <section className="bench-next-cut" aria-label="Next cut">
       {onBoard === null ? (
-        <LayOn usual={shape} measured={state.measured} onLay={state.lay} />
+        <LayOn usual={shape} onLay={state.lay} />
       ) : (
         <>
           <p className="next-cut-mm" role="status">
@@ -65,13 +66,13 @@ export function NextCut({ live }: { live: LiveFabrication }) {
 
 interface LayOnProps {
   usual: { id: string; name: string; weight: number; length: number }
-  measured: LaidPiece | null
   onLay: (piece: LaidPiece) => void
 }
 
 /** A piece on the scale need not be typed; without one, a usual piece is taken. */
-function LayOn({ usual, measured, onLay }: LayOnProps) {
+function LayOn({ usual, onLay }: LayOnProps) {
   const format = useFormat()
+  const measured = useMeasuredBefore(usual.id)
   const { reading, connected } = useScale()
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   const [typed, setTyped] = useState<number | null>(null)

@@ -12,7 +12,6 @@ import {
 } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
-import { keptKnifeLines, wholePiece } from '../../parts/measured-piece.ts'
 import { readSetting, writeSetting } from '../../parts/settings.ts'
 import { workAside } from '../../workers/core-client.ts'
 import type { StandingReading } from './merge.ts'
@@ -40,8 +39,6 @@ export interface NextCutState {
   isWorking: boolean
   /** Lays a piece on the board. */
   lay: (piece: LaidPiece) => void
-  /** The piece that was measured in Knife lines on this device; null where none was, or of another shape. */
-  measured: LaidPiece | null
   /** Millimetres that the last cut is taken to have been; null before the first. */
   lastThickness: number | null
   /** The last cut came out so much thicker, or thinner below zero, mm. */
@@ -132,7 +129,6 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     next,
     isWorking: wish !== null && answer?.of !== asked,
     lay: (piece) => change({ ...piece, since: new Date().toISOString(), cuts: [] }),
-    measured: measuredBefore(shape),
     lastThickness: onBoard?.cuts.at(-1)?.thickness ?? null,
     correctLast: (by) => {
       const last = onBoard?.cuts.at(-1)
@@ -146,13 +142,6 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     },
     clear: () => change(null),
   }
-}
-
-/** What Knife lines know on this device of a piece of this shape, uncut, by tape or by a photograph. */
-function measuredBefore(shape: ItemShape): LaidPiece | null {
-  const draft = keptKnifeLines()
-  if (draft?.shape !== shape.id || draft.way === 'template' || draft.taken.length > 0) return null
-  return { ...wholePiece(draft), way: draft.way }
 }
 
 /** What is left of the piece on the board: a cut whose weighing was taken back did not happen. */

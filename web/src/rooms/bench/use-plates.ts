@@ -1,4 +1,3 @@
-import { platingWish } from '@fleam/contract'
 import {
   numbersOf,
   type PlatePiece,
@@ -41,10 +40,17 @@ export interface BenchPlates {
   match: () => void
 }
 
+/** Half a setting is none. The contract would say which half, and weigh more than the bench may. */
+const isWhole = ({ plate, numbers }: KeptPlates): boolean =>
+  typeof numbers === 'object' &&
+  numbers !== null &&
+  [plate.low, plate.target, plate.high].every((grams) => Number.isFinite(grams)) &&
+  plate.needs.every(({ kind, count }) => typeof kind === 'string' && Number.isInteger(count))
+
 function kept(key: string): KeptPlates | null {
   try {
     const read = JSON.parse(readSetting(key) ?? 'null') as KeptPlates | null
-    return read && platingWish.safeParse({ pieces: [], plate: read.plate }).success ? read : null
+    return read && isWhole(read) ? read : null
   } catch {
     return null
   }

@@ -1,4 +1,4 @@
-import { judgeCuts, type PortionWish } from '@fleam/core'
+import { judgeCuts, type PortionWish, shapeOf } from '@fleam/core'
 import { fireEvent, render, screen } from '@testing-library/react'
 import { useState } from 'react'
 import { renderPart } from '../../../test/render.tsx'
@@ -77,6 +77,13 @@ describe('the board', () => {
     fireEvent.keyDown(line(), { key: 'ArrowRight' })
     expect(held).toEqual([true, false, true, false])
     expect(lines[0]).toBe(84)
+  })
+
+  test('each line says which face it makes', () => {
+    renderPart(<Laid first={[50]} />)
+    const face = Math.round(shapeOf(wish.piece).faceAt(50))
+    expect(line().getAttribute('aria-valuetext')).toBe(`50 millimetres, face ${face}`)
+    expect(screen.getByText(`50 mm, face ${face}`)).toBeTruthy()
   })
 
   test('no line leaves the piece', () => {

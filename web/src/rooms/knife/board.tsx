@@ -91,6 +91,7 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
               at={line}
               length={piece.length}
               step={step}
+              words={`face ${Math.round(shape.faceAt(line))}`}
               left={x(line)}
               top={LABELS - 12}
               bottom={edge}

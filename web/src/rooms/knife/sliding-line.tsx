@@ -11,6 +11,8 @@ interface SlidingLineProps {
   left: number
   top: number
   bottom: number
+  /** What is said beside it while it is held, besides its place: the face that it makes. */
+  words?: string
   /** The place on the piece, in mm, under a place on the screen. */
   placeOf: (clientX: number, svgLeft: number) => number
   onMove: (at: number) => void
@@ -24,7 +26,7 @@ const GRIP = 28
 
 /** A line across the piece: dragged, or moved by the arrow keys; Delete or a double touch takes it away. */
 export function SlidingLine(props: SlidingLineProps) {
-  const { name, className, at, length, step, left, top, bottom, placeOf, onMove, onSettle, onRemove } = props
+  const { name, className, at, length, step, left, top, bottom, words, placeOf, onMove, onSettle, onRemove } = props
   const isDragged = useRef(false)
   // Asked for once: asked for at each move, the whole page would be laid out for it.
   const svgLeft = useRef(0)
@@ -54,7 +56,7 @@ export function SlidingLine(props: SlidingLineProps) {
       aria-valuemin={0}
       aria-valuemax={Math.round(length)}
       aria-valuenow={Math.round(at)}
-      aria-valuetext={`${Math.round(at)} millimetres`}
+      aria-valuetext={`${Math.round(at)} millimetres${words ? `, ${words}` : ''}`}
       onPointerDown={(event) => {
         isDragged.current = true
         svgLeft.current = (event.currentTarget.ownerSVGElement as SVGSVGElement).getBoundingClientRect().left
@@ -69,6 +71,11 @@ export function SlidingLine(props: SlidingLineProps) {
       <rect x={left - GRIP / 2} y={top} width={GRIP} height={bottom - top} className="grip" />
       <line x1={left} x2={left} y1={top} y2={bottom} />
       <circle cx={left} cy={bottom} r={7} />
+      {words ? (
+        <text className="line-words" x={left + 10} y={bottom - 12}>
+          {Math.round(at)} mm, {words}
+        </text>
+      ) : null}
     </g>
   )
 }
