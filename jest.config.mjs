@@ -18,6 +18,8 @@ const shared = { transform, transformIgnorePatterns }
 export default {
   // A page of many fields takes its time to be searched by role, on a busy machine most of all.
   testTimeout: 60_000,
+  // Two cores are the usual machine, and all but one of them would be one.
+  maxWorkers: '100%',
   projects: [
     {
       ...shared,
