@@ -109,7 +109,7 @@ describe('the board', () => {
     const { container } = renderPart(<Laid first={[60, 130]} />)
     const [first] = judgeCuts(wish, [60, 130]).parts
     expect(container.textContent).toContain(`${Math.round(first?.weight ?? 0)}\u00a0g`)
-    expect(container.querySelectorAll('rect.portion, rect.scrap')).toHaveLength(3)
+    expect(container.querySelectorAll('path.portion, path.scrap')).toHaveLength(3)
     expect(container.querySelectorAll('.ruler g')).toHaveLength(30)
   })
 

@@ -35,7 +35,7 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
   const edge = middle + half + 8
   const height = middle + half + RULER
   const x = (at: number) => MARGIN + at * scale
-  const path = outlinePath(outline, (at, side) => `${x(at)},${middle + side * across}`)
+  const pathOf = (places: typeof outline) => outlinePath(places, (at, side) => `${x(at)},${middle + side * across}`)
   const snap = (at: number) => Math.min(piece.length - step, Math.max(step, Math.round(at / step) * step))
   const moved = useRef(lines)
   moved.current = lines
@@ -48,29 +48,20 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
       <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
         <title>The piece with its knife lines</title>
         <Patterns id={id} />
-        <defs>
-          <clipPath id={`${id}-outline`}>
-            <path d={path} />
-          </clipPath>
-        </defs>
-        <g clipPath={`url(#${id}-outline)`}>
-          {judged.parts.map((part) => (
-            <rect
-              key={part.from}
-              x={x(part.from)}
-              y={LABELS}
-              width={Math.max(0, (part.to - part.from) * scale)}
-              height={2 * half}
-              className={part.product === null ? 'scrap' : 'portion'}
-              fill={
-                part.product === null
-                  ? `url(#${id}-scrap)`
-                  : `url(#${id}-${PATTERNS[products.findIndex(({ name }) => name === part.product) % PATTERNS.length]})`
-              }
-            />
-          ))}
-        </g>
-        <path d={path} className="outline" />
+        {judged.parts.map((part, at) => (
+          <path
+            // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that it stays while it is moved
+            key={at}
+            d={pathOf(outlinePlaces(shape.faceAt, part.to, part.from))}
+            className={part.product === null ? 'scrap' : 'portion'}
+            fill={
+              part.product === null
+                ? `url(#${id}-scrap)`
+                : `url(#${id}-${PATTERNS[products.findIndex(({ name }) => name === part.product) % PATTERNS.length]})`
+            }
+          />
+        ))}
+        <path d={pathOf(outline)} className="outline" />
         {judged.parts.map((part) => (
           <PartLabel
             key={part.from}

@@ -1,6 +1,6 @@
 import type { KnifeLines } from '@fleam/contract'
-import { type JudgedCuts, summarise } from '@fleam/core'
-import { useState } from 'react'
+import { type JudgedPart, summarise } from '@fleam/core'
+import { memo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'
 import { useMeasuredCuts } from '../../data/measured-cuts.ts'
@@ -11,19 +11,18 @@ import { WeightField } from '../../parts/weight-field.tsx'
 
 interface CutLoopProps {
   draft: KnifeLines
-  judged: JudgedCuts
+  /** The part before the first line. */
+  next: JudgedPart
   onChange: (changes: Partial<KnifeLines>) => void
 }
 
 /** The next cut, and what it weighed: after each one the rest is planned anew. */
-export function CutLoop({ draft, judged, onChange }: CutLoopProps) {
+export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopProps) {
   const format = useFormat()
   const { reading, connected } = useScale()
   const measured = useMeasuredCuts()
   const [typed, setTyped] = useState<number | null>(null)
   const [cameOut, setCameOut] = useState<number | null>(null)
-  const [next] = judged.parts
-  if (!next) return null
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   const weight = typed ?? onScale
   const thickness = cameOut ?? next.to - next.from
@@ -105,5 +104,16 @@ export function CutLoop({ draft, judged, onChange }: CutLoopProps) {
         </div>
       ) : null}
     </section>
+  )
+}, isSameCut)
+
+/** Other lines may move: the next cut is the same one between the same two faces. */
+function isSameCut(before: CutLoopProps, after: CutLoopProps): boolean {
+  return (
+    before.draft === after.draft &&
+    before.onChange === after.onChange &&
+    before.next.to === after.next.to &&
+    before.next.product === after.next.product &&
+    before.next.weight === after.next.weight
   )
 }

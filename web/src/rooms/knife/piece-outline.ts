@@ -8,11 +8,11 @@ interface OutlinePlace {
   face: number
 }
 
-/** The faces along a piece, close enough together to be drawn as one curve. */
-export function outlinePlaces(faceAt: Shape['faceAt'], length: number): OutlinePlace[] {
-  const count = Math.max(2, Math.ceil(length / FINE))
+/** The faces along a piece up to a place, from its beginning or from another, close enough to be drawn as one curve. */
+export function outlinePlaces(faceAt: Shape['faceAt'], to: number, from = 0): OutlinePlace[] {
+  const count = Math.max(2, Math.ceil((to - from) / FINE))
   return Array.from({ length: count + 1 }, (_, step) => {
-    const at = (length * step) / count
+    const at = from + ((to - from) * step) / count
     return { at, face: faceAt(at) }
   })
 }

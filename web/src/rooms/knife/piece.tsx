@@ -110,6 +110,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
     if (!isHeld) take(next)
   }
   const judged = useMemo(() => judgeCuts(wish, lines), [wish, lines])
+  const [next] = judged.parts
   const addLine = () => {
     const widest = [...judged.parts].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
     if (widest) take([...lines, Math.round((widest.from + widest.to) / 2)])
@@ -129,8 +130,8 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
       <Misfits judged={judged} />
       {plans ? <PlansTable plans={plans} judged={judged} wish={wish} onTake={take} /> : <Loading what="the plans" />}
       {/* Before the first plan is there, the whole piece would be the next cut. */}
-      {lines.length > 0 || isFresh ? (
-        <CutLoop draft={draft} judged={judged} onChange={onChange} />
+      {next && (lines.length > 0 || isFresh) ? (
+        <CutLoop draft={draft} next={next} onChange={onChange} />
       ) : (
         <Loading what="the next cut" />
       )}

@@ -87,7 +87,7 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
                 />
               </td>
               {(['target', 'low', 'high'] as const).map((key) => (
-                <td key={key}>
+                <td key={key} className="weight">
                   <WeightField
                     isLabelHidden
                     label={`${key} of ${product.name}`}

@@ -72,7 +72,7 @@ export function SlidingLine(props: SlidingLineProps) {
       <line x1={left} x2={left} y1={top} y2={bottom} />
       <circle cx={left} cy={bottom} r={7} />
       {words ? (
-        <text className="line-words" x={left + 10} y={bottom - 12}>
+        <text className="line-words" x={left + 10} y={(top + bottom) / 2}>
           {Math.round(at)} mm, {words}
         </text>
       ) : null}
