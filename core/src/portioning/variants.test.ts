@@ -34,7 +34,7 @@ test('a cook compares most money, the dearest alone, it beside a roast, and most
 })
 
 test('no other plan brings more money, and none more portions', () => {
-  const plans = planVariants(wish).map((variant) => judgeCuts(wish, planPortions(variant.wish).cuts))
+  const plans = planVariants(wish).map((variant) => judgeCuts(variant.judgedBy, planPortions(variant.wish).cuts))
   const [money, , , many] = plans
   expect(Math.max(...plans.map(({ value }) => value))).toBe(money?.value)
   expect(Math.max(...plans.map(({ portions }) => portions))).toBe(many?.portions)

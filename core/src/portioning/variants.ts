@@ -3,8 +3,10 @@ import type { PortionProduct } from './product.ts'
 
 export interface PlanVariant {
   name: string
-  /** What the planner is asked; its lines are judged by the wish that it varies. */
+  /** What the planner is asked. */
   wish: PortionWish
+  /** What its lines are judged by: its own products, at what they are really worth. */
+  judgedBy: PortionWish
 }
 
 /** Weighs against one portion more as next to nothing: it only parts plans of as many portions. */
@@ -18,19 +20,23 @@ const NEARLY_NOTHING = 1e-4
 export function planVariants(wish: PortionWish): PlanVariant[] {
   const [main, ...others] = [...wish.products].sort((a, b) => b.value / b.target - a.value / a.target)
   if (!main) return []
-  const byMoney = { name: 'most money', wish }
-  const mostPortions = { name: 'most portions', wish: countingPortions(wish) }
+  const asked = (name: string, products: PortionProduct[]): PlanVariant => {
+    const own = { ...wish, products }
+    return { name, wish: own, judgedBy: own }
+  }
+  const byMoney = { name: 'most money', wish, judgedBy: wish }
+  const mostPortions = { name: 'most portions', wish: countingPortions(wish), judgedBy: wish }
   // What is wanted so many times at most, a roast, is what a cook would not cut every piece into.
   const beside = others.find(({ max }) => max !== undefined) ?? others[0]
   if (!beside) {
-    const thick = { ...wish, products: [{ ...main, low: main.target }] }
-    return [byMoney, { name: `no ${main.name} under its target`, wish: thick }, mostPortions]
+    const thick = [{ ...main, low: main.target }]
+    return [byMoney, asked(`no ${main.name} under its target`, thick), mostPortions]
   }
   const both = [free(main), { ...beside, min: Math.max(1, beside.min ?? 0) }]
   return [
     byMoney,
-    { name: `only ${main.name}`, wish: { ...wish, products: [free(main)] } },
-    { name: `${beside.name} and ${main.name}`, wish: { ...wish, products: both } },
+    asked(`only ${main.name}`, [free(main)]),
+    asked(`${beside.name} and ${main.name}`, both),
     mostPortions,
   ]
 }

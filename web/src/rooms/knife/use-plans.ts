@@ -6,7 +6,7 @@ import { workAside } from '../../workers/core-client.ts'
 export interface NamedPlan {
   name: string
   plan: PortionPlan
-  /** What it is judged by: the wish that it varies. */
+  /** What its lines are judged by. */
   wish: PortionWish
 }
 
@@ -31,16 +31,20 @@ export function usePlans(wish: PortionWish | null): PlansState {
     if (!wanted) return
     const leaving = new AbortController()
     const { signal } = leaving
-    const planned = planVariants(wanted).map(async ({ name, wish: each }) => ({
+    const planned = planVariants(wanted).map(async ({ name, wish: each, judgedBy }) => ({
       name,
-      wish: wanted,
+      wish: judgedBy,
       plan: await workAside('portion-plan', each, { signal }),
     }))
     void Promise.all(planned).then(
-      (plans) => signal.aborted || setKnown({ plans, of: key, error: null }),
+      (plans) => signal.aborted || setKnown({ plans: plans.filter(isAnother), of: key, error: null }),
       (error: unknown) => signal.aborted || setKnown({ plans: null, of: key, error }),
     )
     return () => leaving.abort()
   }, [key])
   return { plans: known.plans, isFresh: known.of === key, error: known.error }
 }
+
+/** Two ways to the same lines are one plan. */
+const isAnother = ({ plan }: NamedPlan, at: number, plans: readonly NamedPlan[]) =>
+  plans.findIndex((each) => each.plan.cuts.join() === plan.cuts.join()) === at
