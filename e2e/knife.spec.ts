@@ -1,3 +1,4 @@
+import type { APIRequestContext } from '@playwright/test'
 import { expect, test } from './house.ts'
 import { items, larchHalt, tile, typeWeight } from './kitchen.ts'
 
@@ -70,11 +71,11 @@ test('a rack is graded, and each blade says where it comes out', async ({ page }
   await expect(page.getByRole('tooltip')).toContainText('a rib and its gap')
 })
 
-test('at the bench a weighed portion answers with the next cut', async ({ page, request }) => {
+/** A tenderloin for steaks throughout, begun at the bench. */
+async function startLoin(request: APIRequestContext, id: string): Promise<void> {
   const kitchen = await larchHalt(request)
   const loin = (await items(request)).find((item) => item.name.startsWith('Beef tenderloin'))
   const style = loin?.styles.find((each) => each.name === 'Steaks throughout')
-  const id = '019b76da-a8f2-7000-8003-0000000000c1'
   await request.post(`/api/kitchens/${kitchen.id}/fabrications`, {
     data: {
       id,
@@ -88,6 +89,11 @@ test('at the bench a weighed portion answers with the next cut', async ({ page, 
       startedAt: new Date().toISOString(),
     },
   })
+}
+
+test('at the bench a weighed portion answers with the next cut', async ({ page, request }) => {
+  const id = '019b76da-a8f2-7000-8003-0000000000c1'
+  await startLoin(request, id)
   await page.goto(`/bench/${id}`)
   const next = page.getByRole('region', { name: 'Next cut' })
   await next.getByRole('button', { name: 'Where to cut?' }).click()
@@ -97,4 +103,26 @@ test('at the bench a weighed portion answers with the next cut', async ({ page, 
   await typeWeight(page, '231')
   await expect(next.locator('strong')).not.toHaveText(first as string, { timeout: 20_000 })
   await expect(next).toContainText('steaks')
+})
+
+test('at the bench each piece gets the number of its plate as it is weighed, or all are matched at the end', async ({
+  page,
+  request,
+}) => {
+  const id = '019b76da-a8f2-7000-8003-0000000000c2'
+  await startLoin(request, id)
+  await page.goto(`/bench/${id}`)
+  await tile(page, 'steaks').click()
+  await page.getByRole('button', { name: 'Number the plates' }).click()
+  const plates = page.getByRole('region', { name: 'Plates' })
+  for (const grams of ['215', '207', '222']) await typeWeight(page, grams)
+  await expect(plates.locator('strong')).toHaveText(/^\d+$/)
+  await page.reload()
+  await expect(page.getByText(/plate \d/).first()).toBeVisible()
+  await plates.getByRole('button', { name: 'Change' }).click()
+  await plates.getByLabel('A piece gets its number').selectOption('at-the-end')
+  await plates.getByRole('button', { name: 'Done' }).click()
+  await plates.getByRole('button', { name: 'Match all 3 now' }).click()
+  await expect(plates).toContainText('whole of')
+  await expect(page.getByText(/plate \d/).first()).toBeVisible()
 })
