@@ -116,6 +116,9 @@ test('a plate takes one of each portion that is weighed in pieces, two where the
     ],
   })
   expect(plateOfPiles([pile('medallion'), bones])).toMatchObject({ target: 320, needs: [{ count: 2 }] })
+  // A kitchen may weigh by-products piece by piece too: two medallions for a plate.
+  const medallions = pile('medallion', { class: 'by-product', target: 90, low: 80, high: 105 })
+  expect(plateOfPiles([medallions, bones])).toMatchObject({ low: 160, high: 210, needs: [{ count: 2 }] })
   expect(plateOfPiles([bones, pile('roast', { target: null })])).toBeNull()
 })
 

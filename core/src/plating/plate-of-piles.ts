@@ -5,14 +5,12 @@ import type { PlateWish } from './plate.ts'
 const ALONE = 2
 
 /**
- * What a plate would usually take of the portions of a fabrication: of each portion that is weighed piece by
- * piece and has its bounds, with the sum of their targets and bounds. Null where there is none.
+ * What a plate would usually take of what a fabrication makes: of each pile that is weighed piece by piece and has its
+ * bounds, portions and by-products alike, with the sum of their targets and bounds. Null where there is none.
  */
 export function plateOfPiles(piles: readonly PlannedPile[]): PlateWish | null {
-  const portions = piles.flatMap(({ name, class: kind, weighing, target, low, high }) =>
-    kind === 'primary' && weighing === 'pieces' && target !== null
-      ? [{ name, target, low: low ?? target, high: high ?? target }]
-      : [],
+  const portions = piles.flatMap(({ name, weighing, target, low, high }) =>
+    weighing === 'pieces' && target !== null ? [{ name, target, low: low ?? target, high: high ?? target }] : [],
   )
   if (portions.length === 0) return null
   const count = portions.length === 1 ? ALONE : 1
