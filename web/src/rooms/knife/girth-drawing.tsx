@@ -86,7 +86,6 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
                   bottom={middle + half + 6}
                   placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
                   onMove={(at) => measure({ girths: moveTape(girths, which, at) })}
-                  onSettle={() => {}}
                   onRemove={() => lay(removeTape(girths, which))}
                 />
               )}

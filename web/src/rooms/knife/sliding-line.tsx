@@ -17,7 +17,7 @@ interface SlidingLineProps {
   placeOf: (clientX: number, svgLeft: number) => number
   onMove: (at: number) => void
   /** It was let go, or a key moved it: where it lies now is where it stays. */
-  onSettle: () => void
+  onSettle?: () => void
   onRemove: () => void
 }
 
@@ -39,12 +39,12 @@ export function SlidingLine(props: SlidingLineProps) {
     if (by !== undefined) {
       event.preventDefault()
       onMove(at + by)
-      onSettle()
+      onSettle?.()
     }
     if (event.key === 'Delete' || event.key === 'Backspace') onRemove()
   }
   const stop = () => {
-    if (isDragged.current) onSettle()
+    if (isDragged.current) onSettle?.()
     isDragged.current = false
   }
   return (
