@@ -10,6 +10,7 @@ export type BondedFigure =
   | 'bonded-value'
   | 'net'
   | 'alone-value'
+  | 'bonded-scrap'
   | 'alone-scrap'
   | 'gain'
   | 'extra-portions'
@@ -53,6 +54,19 @@ export function explainBonded(wish: BondedWish, plan: BondedPlan, figure: Bonded
         expression: minus(
           value('worth of the log', plan.bonded.value, 'money'),
           value('enzyme, film, labour', plan.cost.total, 'money'),
+        ),
+      }
+    case 'bonded-scrap':
+      return {
+        title: 'Scrap of the log',
+        quantity: 'weight',
+        expression: minus(
+          value('the log', plan.piece.weight, 'weight'),
+          value(
+            'its portions',
+            plan.bonded.pieces.reduce((sum, { weight }) => sum + weight, 0),
+            'weight',
+          ),
         ),
       }
     case 'alone-scrap':

@@ -115,6 +115,7 @@ test('every figure of a bonded log opens to itself', () => {
     'bonded-value': plan.bonded.value,
     net: plan.net,
     'alone-value': plan.aloneValue,
+    'bonded-scrap': plan.bonded.scrap.weight,
     'alone-scrap': plan.aloneScrap,
     gain: plan.gain,
     'extra-portions': plan.extraPortions,

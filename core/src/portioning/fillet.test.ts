@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { type Piece, shapeOf, trimFillet } from './index.ts'
+import { evaluate } from '../index.ts'
+import { explainCameOff, type Piece, shapeOf, trimFillet } from './index.ts'
 
 const fillet: Piece = {
   weight: 800,
@@ -28,6 +29,15 @@ test('a notch weighs its triangle along the pin bones', () => {
   const area = shapeOf(fillet).areaAt(120)
   const share = notchWeight / shapeOf(fillet).weightBetween(50, 190)
   expect(share).toBeCloseTo(60 / area, 2)
+})
+
+test('what came off opens to its share of what the fillet measures', () => {
+  const off = trimFillet(fillet, {
+    belly: { share: 0.2, from: 0, to: 200 },
+    notch: { from: 50, to: 190, width: 12, depth: 10 },
+  })
+  expect(evaluate(explainCameOff(800, off, 'belly').expression)).toBeCloseTo(off.bellyWeight, 9)
+  expect(evaluate(explainCameOff(800, off, 'notch').expression)).toBeCloseTo(off.notchWeight, 9)
 })
 
 test('nothing is lost: loin, belly and notch weigh the fillet', () => {

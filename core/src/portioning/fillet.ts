@@ -17,7 +17,19 @@ export interface TrimmedFillet {
   /** Money for the belly at its own price a kilo; nothing where it has none. */
   bellyWorth: number
   notchWeight: number
+  /** What lies under the curves of the whole, the belly and the notch, mm³ as measured: weights are shares of it. */
+  volumes: { whole: number; belly: number; notch: number }
 }
+
+/** How the weight of what came off along a fillet is worked out: its share of what the fillet measures. */
+export const explainCameOff = (weight: number, { volumes }: TrimmedFillet, part: 'belly' | 'notch'): Explanation => ({
+  title: `Weight of the ${part}`,
+  quantity: 'weight',
+  expression: times(
+    value('the fillet', weight, 'weight'),
+    over(value(`the ${part} measures`, volumes[part], 'volume'), value('all of it', volumes.whole, 'volume')),
+  ),
+})
 
 /** How the worth of a belly is worked out. */
 export const explainBelly = ({ bellyWeight }: Pick<TrimmedFillet, 'bellyWeight'>, perKg: number): Explanation => ({
@@ -52,14 +64,14 @@ export function trimFillet(piece: Piece, { belly, notch }: FilletTrim): TrimmedF
   }
   const stationsOf = (area: (at: number) => number): Station[] => sorted.map((at) => ({ at, area: area(at) }))
   const whole = volumeOf(stationsOf((at) => shape.areaAt(at)))
-  const weigh = (area: (at: number) => number) => (piece.weight * volumeOf(stationsOf(area))) / whole
-  const bellyWeight = weigh(bellyAt)
-  const notchWeight = weigh(notchAt)
+  const volumes = { whole, belly: volumeOf(stationsOf(bellyAt)), notch: volumeOf(stationsOf(notchAt)) }
+  const bellyWeight = (piece.weight * volumes.belly) / whole
+  const notchWeight = (piece.weight * volumes.notch) / whole
   const loin = {
     ...piece,
     weight: piece.weight - bellyWeight - notchWeight,
     profile: stationsOf((at) => shape.areaAt(at) - bellyAt(at) - notchAt(at)),
   }
   const bellyWorth = (bellyWeight / GRAMS_PER_KILOGRAM) * (belly?.valuePerKg ?? 0)
-  return { loin, bellyWeight, bellyWorth, notchWeight }
+  return { loin, bellyWeight, bellyWorth, notchWeight, volumes }
 }

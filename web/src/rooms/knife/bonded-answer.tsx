@@ -52,7 +52,7 @@ export function BondedAnswer({ wish, plan }: BondedAnswerProps) {
             <td className="number">{figure('bonded-value')}</td>
             <td className="number">{figure('cost')}</td>
             <td className="number">{figure('net')}</td>
-            <td className="number">{format.weight(bonded.scrap.weight)}</td>
+            <td className="number">{figure('bonded-scrap')}</td>
           </tr>
           <tr>
             <th scope="row">two alone</th>

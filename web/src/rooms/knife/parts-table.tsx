@@ -1,6 +1,7 @@
 import type { KnifeLines } from '@fleam/contract'
 import {
   explainBelly,
+  explainCameOff,
   explainOff,
   explainPart,
   type JudgedCuts,
@@ -139,7 +140,9 @@ function CameOff({ draft }: { draft: KnifeLines }) {
           <th scope="row">along it</th>
           <td>belly</td>
           <td />
-          <td className="number">{format.weight(off.bellyWeight)}</td>
+          <td className="number">
+            <Explained explanation={explainCameOff(draft.weight, off, 'belly')} format={format} />
+          </td>
           <td />
           <td className="number">
             <Explained explanation={explainBelly(off, belly.valuePerKg ?? 0)} format={format} />
@@ -153,7 +156,9 @@ function CameOff({ draft }: { draft: KnifeLines }) {
             notch <span className="quiet">scrap</span>
           </td>
           <td />
-          <td className="number">{format.weight(off.notchWeight)}</td>
+          <td className="number">
+            <Explained explanation={explainCameOff(draft.weight, off, 'notch')} format={format} />
+          </td>
           <td />
           <td />
         </tr>

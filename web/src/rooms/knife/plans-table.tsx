@@ -1,8 +1,18 @@
-import { explainJudged, type JudgedCuts, judgeCuts, type PortionPlan, type PortionWish } from '@fleam/core'
+import {
+  explainGivenAwayOf,
+  explainJudged,
+  explainMeanOf,
+  explainWishCost,
+  type JudgedCuts,
+  judgeCuts,
+  type PortionPlan,
+  type PortionProduct,
+  type PortionWish,
+} from '@fleam/core'
 import { memo, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
-import { OpenFigure } from '../../parts/figure.tsx'
+import { Explained, OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import type { NamedPlan } from './use-plans.ts'
 
@@ -50,7 +60,7 @@ export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
           ))}
         </tbody>
       </Table>
-      {plans[0] ? <PlanWords plan={plans[0].plan} /> : null}
+      {plans[0] ? <PlanWords plan={plans[0].plan} products={plans[0].wish.products} /> : null}
     </section>
   )
 }
@@ -99,8 +109,9 @@ const PlanRow = memo(function PlanRow({ name, plan, judged, scrapPerKg, onTake }
 })
 
 /** What a plan could not meet, and what a wish for scrap costs. */
-function PlanWords({ plan: { unmet, wish, spreads } }: { plan: PortionPlan }) {
+function PlanWords({ plan, products }: { plan: PortionPlan; products: readonly PortionProduct[] }) {
   const format = useFormat()
+  const { unmet, wish, spreads } = plan
   return (
     <>
       {unmet.map(({ product, min }) => (
@@ -110,19 +121,26 @@ function PlanWords({ plan: { unmet, wish, spreads } }: { plan: PortionPlan }) {
       ))}
       {wish ? (
         <p>
-          {wish.isMet
-            ? `That much scrap costs ${format.money(wish.costs)}.`
-            : 'That much scrap cannot be had from this piece.'}
+          {wish.isMet ? (
+            <>
+              That much scrap costs <Explained explanation={explainWishCost(plan)} format={format} />.
+            </>
+          ) : (
+            'That much scrap cannot be had from this piece.'
+          )}
         </p>
       ) : null}
-      {spreads.map(({ product, count, mean, lightest, heaviest, givenAway }) =>
-        count < 2 ? null : (
-          <p key={product} className="quiet">
-            {product}: {count} of {format.weight(lightest)} to {format.weight(heaviest)}, {format.weight(mean)} in the
-            mean; what is over gives away {format.money(givenAway)}.
+      {products.map((product) => {
+        const spread = spreads.find((each) => each.product === product.name)
+        if (!spread || spread.count < 2) return null
+        return (
+          <p key={product.name} className="quiet">
+            {product.name}: {spread.count} of {format.weight(spread.lightest)} to {format.weight(spread.heaviest)},{' '}
+            <Explained explanation={explainMeanOf(plan, product.name)} format={format} /> in the mean; what is over
+            gives away <Explained explanation={explainGivenAwayOf(plan, product)} format={format} />.
           </p>
-        ),
-      )}
+        )
+      })}
     </>
   )
 }

@@ -1,0 +1,42 @@
+import { evaluate } from '../index.ts'
+import { explainGivenAwayOf, explainMeanOf, explainWishCost, type PortionWish, planPortions } from './index.ts'
+
+const steak = { name: 'steak', target: 200, low: 180, high: 225, value: 11 }
+const wish: PortionWish = {
+  piece: {
+    weight: 1480,
+    length: 420,
+    profile: [
+      { at: 0, girth: 150 },
+      { at: 120, girth: 250 },
+      { at: 300, girth: 260 },
+      { at: 420, girth: 120 },
+    ],
+  },
+  products: [steak],
+  scrap: { valuePerKg: 8 },
+}
+
+test('the mean of a product and what it gives away open to what the plan says', () => {
+  const plan = planPortions({ ...wish, products: [{ ...steak, low: 205 }] })
+  const [spread] = plan.spreads
+  expect(spread?.givenAway).toBeGreaterThan(0)
+  expect(evaluate(explainMeanOf(plan, 'steak')?.expression as never)).toBeCloseTo(spread?.mean as number, 9)
+  expect(evaluate(explainGivenAwayOf(plan, steak)?.expression as never)).toBeCloseTo(spread?.givenAway as number, 9)
+})
+
+test('one cut by thickness is paid for at its own mean', () => {
+  const thick = { ...steak, low: 50, high: 400, targetThickness: 40 }
+  const plan = planPortions({ ...wish, products: [thick] })
+  const given = explainGivenAwayOf(plan, thick)
+  expect(evaluate(given?.expression as never)).toBeCloseTo(plan.spreads[0]?.givenAway as number, 9)
+})
+
+test('a wish for scrap opens to the worth with and without it; what is not cut opens to nothing', () => {
+  const plan = planPortions({ ...wish, scrap: { valuePerKg: 8, atLeast: 450 } })
+  expect(evaluate(explainWishCost(plan)?.expression as never)).toBeCloseTo(plan.wish?.costs as number, 9)
+  expect(plan.wish?.costs).toBeGreaterThan(0)
+  expect(explainWishCost(planPortions(wish))).toBeNull()
+  expect(explainMeanOf(plan, 'roast')).toBeNull()
+  expect(explainGivenAwayOf(plan, { ...steak, name: 'roast' })).toBeNull()
+})

@@ -1,0 +1,50 @@
+import { type Explanation, minus, over, plus, times, value } from '../explanation/index.ts'
+import type { PortionPlan } from './plan.ts'
+import type { PortionProduct } from './product.ts'
+
+/** The mean weight of what a plan cuts of a product; null where it cuts none. */
+export function explainMeanOf({ pieces }: Pick<PortionPlan, 'pieces'>, product: string): Explanation | null {
+  const own = pieces.filter((piece) => piece.product === product)
+  if (own.length === 0) return null
+  return {
+    title: `Mean of ${own.length} ${product}`,
+    quantity: 'weight',
+    expression: over(
+      plus(...own.map(({ weight }, at) => value(`no. ${at + 1}`, weight, 'weight'))),
+      value('pieces', own.length, 'count'),
+    ),
+  }
+}
+
+/** What all pieces of a product weigh above what is paid for, at its price; null where a plan cuts none. */
+export function explainGivenAwayOf(
+  { spreads }: Pick<PortionPlan, 'spreads'>,
+  { name, value: price, target, targetThickness }: PortionProduct,
+): Explanation | null {
+  const spread = spreads.find(({ product }) => product === name)
+  if (!spread) return null
+  const paid =
+    targetThickness === undefined ? value('its target', target, 'weight') : value('their mean', spread.mean, 'weight')
+  return {
+    title: `Given away of ${name}`,
+    quantity: 'money',
+    expression: times(
+      value('above it in all', spread.givenAwayGrams, 'weight'),
+      over(value('price of one', price, 'money'), paid),
+    ),
+  }
+}
+
+/** What a wish for scrap takes from the worth of a plan; null where there is none. */
+export function explainWishCost({ value: worth, wish }: Pick<PortionPlan, 'value' | 'wish'>): Explanation | null {
+  if (!wish) return null
+  return {
+    title: 'What so much scrap costs',
+    quantity: 'money',
+    expression: minus(
+      value('worth without the wish', worth + wish.costs, 'money'),
+      value('worth with it', worth, 'money'),
+    ),
+    note: 'Scrap is cut at what it is really worth: only as many portions are given up as the wish needs.',
+  }
+}
