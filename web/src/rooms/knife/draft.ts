@@ -47,8 +47,8 @@ function withUsualMeasures(draft: KnifeLines, usual: Piece): KnifeLines {
 
 /** The changes that another length makes: every place along the piece goes with it. */
 export function stretched(draft: KnifeLines, length: number): Partial<KnifeLines> {
-  const stretch = length / draft.length
-  const place = (at: number) => at * stretch
+  // The end stays the end to the last digit: a last station beside it would be refused.
+  const place = (at: number) => (at === draft.length ? length : (at * length) / draft.length)
   const along = <T extends { from: number; to: number }>(each: T): T => ({
     ...each,
     from: place(each.from),
