@@ -1,18 +1,10 @@
+import { LOIN } from '../../test/loin.ts'
 import { evaluate } from '../index.ts'
 import { explainGivenAwayOf, explainMeanOf, explainWishCost, type PortionWish, planPortions } from './index.ts'
 
 const steak = { name: 'steak', target: 200, low: 180, high: 225, value: 11 }
 const wish: PortionWish = {
-  piece: {
-    weight: 1480,
-    length: 420,
-    profile: [
-      { at: 0, girth: 150 },
-      { at: 120, girth: 250 },
-      { at: 300, girth: 260 },
-      { at: 420, girth: 120 },
-    ],
-  },
+  piece: LOIN,
   products: [steak],
   scrap: { valuePerKg: 8 },
 }

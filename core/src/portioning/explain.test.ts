@@ -1,3 +1,4 @@
+import { LOIN } from '../../test/loin.ts'
 import { loadSolver } from '../../test/solver.ts'
 import { evaluate, planBonded, type Rack, type SolveProgramme } from '../index.ts'
 import {
@@ -25,16 +26,7 @@ beforeAll(async () => {
 })
 
 const wish: PortionWish = {
-  piece: {
-    weight: 1480,
-    length: 420,
-    profile: [
-      { at: 0, girth: 150 },
-      { at: 120, girth: 250 },
-      { at: 300, girth: 260 },
-      { at: 420, girth: 120 },
-    ],
-  },
+  piece: LOIN,
   products: [
     { name: 'steak', target: 200, low: 180, high: 230, value: 11 },
     { name: 'tail', target: 120, low: 60, high: 150, value: 5, folded: true },

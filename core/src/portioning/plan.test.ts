@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import cases from '../../cases/portion-plan.json'
+import { LOIN } from '../../test/loin.ts'
 import { bestByTrying } from '../../test/portions.ts'
 import { type PortionPlan, type PortionWish, planPortions } from './index.ts'
 
@@ -89,16 +90,7 @@ test('agrees with trying everything on small pieces', () => {
 })
 
 const loin = (changes: Partial<PortionWish> = {}): PortionWish => ({
-  piece: {
-    weight: 1480,
-    length: 420,
-    profile: [
-      { at: 0, girth: 150 },
-      { at: 120, girth: 250 },
-      { at: 300, girth: 260 },
-      { at: 420, girth: 120 },
-    ],
-  },
+  piece: LOIN,
   products: [
     {
       name: 'centre steak',
