@@ -58,6 +58,7 @@ export const appraisal = z
       z.object({
         offer: z.string(),
         pile: z.string(),
+        plateWeight: maybe,
         pricePerPiece: figure,
         buyPerPortion: figure,
         buyPerPortionSameWeight: maybe,

@@ -52,6 +52,7 @@ export {
   isSamePrice,
   keptUntil,
   mealView,
+  offerOfForm,
   orderFor,
   overlaps,
   partedValue,
@@ -74,7 +75,7 @@ export type {
   Verdict,
   YearlyResult,
 } from './comparison/index.ts'
-export { leadingComparison, minutesPerPortion, yearly } from './comparison/index.ts'
+export { leadingComparison, minutesPerPortion, plateYield, yearly } from './comparison/index.ts'
 export type { PieceBound, PileResult } from './costing/index.ts'
 export { boundOf, labourMinutes, ratio } from './costing/index.ts'
 export type { AssumptionChange, Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
@@ -156,6 +157,7 @@ export {
   batchCurve,
   estimateForSupplier,
   estimateFrom,
+  evenShareOfPile,
   ForecastRun,
   forecastFigure,
   forecastModel,

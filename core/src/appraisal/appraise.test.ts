@@ -203,10 +203,9 @@ test('what an offer costs opens to its formula before anything is weighed', () =
     piles: sixChickens().piles.map(({ pieces: _pieces, ...pile }) => ({ ...pile, weight: 0 })),
   })
   const appraisal = appraise(bare)
-  const explanation = explain(bare, appraisal, { group: 'comparison', at: 0, figure: 'buyPerPortionSameWeight' })
-  expect(evaluate(explanation?.expression as never)).toBeCloseTo(
-    appraisal.comparisons[0]?.buyPerPortionSameWeight as number,
-    9,
-  )
+  const explanation = explain(bare, appraisal, { group: 'comparison', at: 0, figure: 'buyPerPortion' })
+  expect(evaluate(explanation?.expression as never)).toBeCloseTo(appraisal.comparisons[0]?.buyPerPortion as number, 9)
+  // How much a plate carries is not known before, so nothing is compared.
+  expect(appraisal.comparisons[0]).toMatchObject({ plateWeight: null, buyPerPortionSameWeight: null, verdict: null })
   expect(explain(bare, appraisal, { group: 'comparison', at: 0, figure: 'saving' })).toBeNull()
 })

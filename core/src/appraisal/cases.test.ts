@@ -87,6 +87,7 @@ function figuresOf(
   comparisons.forEach((comparison, at) => {
     for (const figure of [
       'pricePerPiece',
+      'plateWeight',
       'buyPerPortion',
       'buyPerPortionSameWeight',
       'saving',

@@ -1,4 +1,4 @@
-import { handlingPerPiece, portionWeightOf, pricePerPiece } from '../comparison/index.ts'
+import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import type { Appraisal } from './appraise.ts'
 
@@ -23,15 +23,13 @@ export function moneyBars(document: FabricationDocument, appraisal: Appraisal, a
   const comparison = appraisal.comparisons[at]
   const offer = document.offers?.[at]
   const pile = document.piles.find((each) => each.name === offer?.pile)
-  const result = appraisal.piles.find((each) => each.name === offer?.pile)
-  if (!comparison || !offer || !pile || !result) return null
-  const { costPerPortion, buyPerPortionSameWeight } = comparison
-  const weight = portionWeightOf(pile, result)
-  if (costPerPortion === null || buyPerPortionSameWeight === null || weight === null || appraisal.cost.net === 0)
+  if (!comparison || !offer || !pile) return null
+  const { costPerPortion, buyPerPortionSameWeight, plateWeight } = comparison
+  if (costPerPortion === null || buyPerPortionSameWeight === null || plateWeight === null || appraisal.cost.net === 0)
     return null
   const { cost } = appraisal
   const made = costPerPortion / cost.net
-  const scale = weight / offer.pieceWeight
+  const scale = plateWeight / servedOfBought(offer, pile.target)
   const price = pricePerPiece(offer) * scale
   const handling = handlingPerPiece(offer) * scale
   return {

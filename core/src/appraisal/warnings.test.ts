@@ -53,6 +53,17 @@ test('light pieces are counted over all piles in one warning', () => {
   expect(message(one, 'underweight-pieces')).toMatch(/^1 piece is/)
 })
 
+test('a pile weighed together is too light where its mean portion is', () => {
+  const together = (weight: number) =>
+    sixChickens({
+      piles: sixChickens().piles.map((pile) =>
+        pile.name === 'supremes' ? { name: pile.name, class: pile.class, low: 270, portions: 6, weight } : pile,
+      ),
+    })
+  expect(message(together(6 * 269.9), 'underweight-pieces')).toBe('The mean portion is too light to serve: supremes.')
+  expect(message(together(6 * 270), 'underweight-pieces')).toBeUndefined()
+})
+
 test('work that loses money is named under the net policy alone', () => {
   const piles = sixChickens().piles.map((pile) => (pile.name === 'bones' ? { ...pile, processingPerKg: 5 } : pile))
   expect(message(sixChickens({ piles, creditPolicy: 'net' }), 'credit-negative')).toBe(

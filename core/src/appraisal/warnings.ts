@@ -1,5 +1,5 @@
-import { type AllocationResult, creditOf, type PileResult } from '../costing/index.ts'
-import type { FabricationDocument, Limits, WeightsResult } from '../fabrication/index.ts'
+import { type AllocationResult, creditOf, type PileResult, ratio } from '../costing/index.ts'
+import type { FabricationDocument, Limits, Pile, WeightsResult } from '../fabrication/index.ts'
 import { formatNumber } from '../units/index.ts'
 
 export const WARNING_CODES = [
@@ -63,13 +63,27 @@ export function warningsOf(input: WarningInput): Warning[] {
     )
     if (losing.length > 0) say('credit-negative', `Processing costs more than it brings: ${names(losing)}.`)
   }
-  const underweight = primaries.filter((pile) => (pile.below ?? 0) > 0)
-  if (underweight.length > 0) {
-    const count = underweight.reduce((sum, pile) => sum + (pile.below ?? 0), 0)
-    say(
-      'underweight-pieces',
-      `${count} ${count === 1 ? 'piece is' : 'pieces are'} too light to serve (${names(underweight)}), yet still paid for.`,
-    )
-  }
+  const underweight = underweightWords(document, piles)
+  if (underweight.length > 0) say('underweight-pieces', underweight.join(' '))
   return found
+}
+
+/** Pieces under their lower bound, and piles weighed together whose mean portion is under theirs. */
+function underweightWords(document: FabricationDocument, piles: readonly PileResult[]): string[] {
+  const single = piles.filter((pile) => (pile.below ?? 0) > 0)
+  const together = piles.filter((pile, at) => isMeanTooLight(document.piles[at], pile))
+  const count = single.reduce((sum, pile) => sum + (pile.below ?? 0), 0)
+  const words: string[] = []
+  if (count > 0) {
+    const pieces = count === 1 ? 'piece is' : 'pieces are'
+    words.push(`${count} ${pieces} too light to serve (${names(single)}), yet still paid for.`)
+  }
+  if (together.length > 0) words.push(`The mean portion is too light to serve: ${names(together)}.`)
+  return words
+}
+
+function isMeanTooLight(pile: Pile | undefined, { weight, portions }: PileResult): boolean {
+  if (!pile || pile.pieces || pile.low === undefined) return false
+  const mean = ratio(weight, portions)
+  return mean !== null && mean < pile.low
 }

@@ -1,5 +1,5 @@
 import type { Appraisal } from '../appraisal/index.ts'
-import { handlingPerPiece, pricePerPiece } from '../comparison/index.ts'
+import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
 import { constant, type Explanation, explain, over, plus, times, value } from '../explanation/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { TrueCost } from './true-cost.ts'
@@ -33,10 +33,14 @@ export function explainTrueCost(
         return explain(document, appraisal, { group: 'cost', figure })
     }
   }
-  return explainReady(cost, figure)
+  return explainReady(cost, figure, plateWeight)
 }
 
-function explainReady(cost: TrueCost, figure: Exclude<TrueCostFigure, 'costPerPlate'>): Explanation | null {
+function explainReady(
+  cost: TrueCost,
+  figure: Exclude<TrueCostFigure, 'costPerPlate'>,
+  plateWeight: number,
+): Explanation | null {
   if ('appraisal' in cost.basis) return null
   const { offer } = cost.basis
   const piece = plus(
@@ -71,11 +75,11 @@ function explainReady(cost: TrueCost, figure: Exclude<TrueCostFigure, 'costPerPl
         expression: times(
           over(
             over(piece, value('usable share', offer.usableShare ?? 1, 'share')),
-            value('one piece', offer.pieceWeight, 'weight'),
+            value('one piece gives a plate', servedOfBought(offer, plateWeight), 'weight'),
           ),
           constant(GRAMS_PER_KILOGRAM),
         ),
-        note: 'Rejects are paid for and handled too.',
+        note: 'Rejects are paid for and handled too; what a piece weighs over the plate is given away.',
       }
   }
 }

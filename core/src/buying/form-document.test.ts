@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { appraise, type Order } from '../index.ts'
 import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
-import type { Order } from './index.ts'
 
 const wish = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
 const order: Order = { pieces: 6, packs: null, weight: 12_000, goods: 36, isRaised: false }
@@ -35,6 +35,12 @@ describe('the fabrication of an order', () => {
     expect(documentOfOrder(wholeForm(), order, wish, { shares: { supremes: 0.3 } }).piles[0]?.weight).toBe(3600)
   })
 
+  test('of several lots is one lot of all their money', () => {
+    const lots: Order = { pieces: 10, packs: 2, weight: 20_000, goods: 60, isRaised: false }
+    const lot = documentOfOrder(wholeForm({ quote: quote(30, 'lot', { packPieces: 5 }) }), lots, wish)
+    expect(appraise(lot).cost.ap).toBe(60)
+  })
+
   test('has no bags where none are used', () => {
     expect(documentOfOrder(wholeForm({ consumablesPerUnit: 0 }), order, wish).consumables).toEqual([])
   })
@@ -57,9 +63,9 @@ test('the order gives the plates that are wanted, whatever the yield', () => {
 describe('what is bought ready as an offer', () => {
   test('carries its part of the delivery', () => {
     const form = readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20, delivery: 12 }) })
-    // 20 plates of 250 g at 97 % are one case; 60 plates are three, and each carries a third.
-    expect(offerOfForm(form, wish)?.extras).toBeCloseTo(12, 12)
-    expect(offerOfForm(form, { ...wish, plates: 60 })?.extras).toBeCloseTo(4, 12)
+    // 19 plates at 97 % are one case; 58 are three, and each carries a third.
+    expect(offerOfForm(form, { ...wish, plates: 19 })?.extras).toBeCloseTo(12, 12)
+    expect(offerOfForm(form, { ...wish, plates: 58 })?.extras).toBeCloseTo(4, 12)
   })
 
   test('by weight spreads it over the pieces ordered', () => {

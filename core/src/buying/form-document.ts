@@ -1,3 +1,4 @@
+import { servedOfBought } from '../comparison/index.ts'
 import {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
@@ -10,13 +11,15 @@ import type { BuyingWish, FormPile, ReadyForm, WholeForm } from './form.ts'
 import { type Order, orderFor, pieceWeightOf } from './quote.ts'
 
 /** What an order of something whole says on its invoice. */
-function purchaseOf(form: Pick<WholeForm, 'quote'>, order: Order): Purchase {
+function purchaseOf({ quote }: Pick<WholeForm, 'quote'>, order: Order): Purchase {
+  const { amount, per } = quote.price
   return {
-    price: form.quote.price,
+    // A lot is the whole purchase in a document, however many lots it was bought in.
+    price: per === 'lot' ? { amount: amount * (order.packs ?? 1), per } : { amount, per },
     invoiceWeight: order.weight,
     pieces: Math.max(1, Math.round(order.pieces)),
     cases: order.packs ?? 1,
-    extras: form.quote.delivery,
+    extras: quote.delivery,
   }
 }
 
@@ -83,13 +86,22 @@ export function documentOfOrder(
   }
 }
 
-/** A ready form as an offer for the product, its delivery spread over the pieces ordered; null where its size is unknown. */
+/** The order of what is bought ready that gives the plates wanted; null where its size is unknown. */
+export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingWish): Order | null {
+  const pieceWeight = pieceWeightOf(form.quote)
+  if (pieceWeight === null || pieceWeight <= 0) return null
+  const served = servedOfBought({ pieceWeight }, plateWeight)
+  return orderFor(form.quote, (plates * plateWeight) / served / form.usableShare)
+}
+
+/**
+ * A ready form as an offer for the product, its delivery spread over the pieces that the plates need. The
+ * one way from the price book to an offer: a verdict and the true cost both take it. Null where its size is unknown.
+ */
 export function offerOfForm(form: ReadyForm, wish: BuyingWish): Offer | null {
   const pieceWeight = pieceWeightOf(form.quote)
-  if (pieceWeight === null) return null
-  const wanted = (wish.plates * wish.plateWeight) / pieceWeight / form.usableShare
-  const order = orderFor(form.quote, wanted)
-  if (!order) return null
+  const order = orderOfReady(form, wish)
+  if (pieceWeight === null || order === null) return null
   // An offer is one pack where it is sold in packs, so the delivery falls on the pieces of one pack in proportion.
   const pieces = order.packs === null ? order.pieces : order.pieces / order.packs
   const extras = (form.quote.delivery * pieces) / order.pieces

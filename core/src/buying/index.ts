@@ -1,6 +1,7 @@
 export type { TrueCostFigure } from './explain-cost.ts'
 export { explainByFactor, explainTrueCost } from './explain-cost.ts'
 export type { BuyingForm, BuyingWish, FormPile, ReadyForm, WholeForm } from './form.ts'
+export { offerOfForm } from './form-document.ts'
 export type { Keeping, MealPart, MealUse, MealView, MealWish } from './meal-view.ts'
 export { keptUntil, mealView } from './meal-view.ts'
 export type { PartedFigure, PartedValue, PartedWish, PartPrice } from './parted-value.ts'

@@ -1,5 +1,5 @@
+import { type Amounts, pricedUnits } from '../costing/index.ts'
 import type { Price } from '../fabrication/index.ts'
-import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
 
 /** What a supplier asks for an article, as it was quoted. */
 export interface Quote {
@@ -22,24 +22,6 @@ const isPack = (quote: Quote) => quote.price.per === 'case' || quote.price.per =
 export function pieceWeightOf(quote: Quote): number | null {
   if (quote.pieceWeight !== null) return quote.pieceWeight
   return quote.packWeight !== null && quote.packPieces ? quote.packWeight / quote.packPieces : null
-}
-
-/** Price of one piece of `pieceWeight` grams without delivery; null for a pack of unknown size. */
-export function priceOfPiece(quote: Quote, pieceWeight: number): number | null {
-  const { amount, per } = quote.price
-  switch (per) {
-    case 'kg':
-      return (amount * pieceWeight) / GRAMS_PER_KILOGRAM
-    case 'lb':
-      return (amount * pieceWeight) / GRAMS_PER_POUND
-    case 'piece':
-      return amount
-    case 'case':
-    case 'lot': {
-      const pieces = piecesInPack(quote, pieceWeight)
-      return pieces === null ? null : amount / pieces
-    }
-  }
 }
 
 /** Whole pieces of a case or lot: as said, or its weight over a piece's; null where neither is known. */
@@ -67,15 +49,20 @@ export interface Order {
 export function orderFor(quote: Quote, wanted: number, usualPieceWeight: number | null = null): Order | null {
   const pieceWeight = pieceWeightOf(quote) ?? usualPieceWeight
   if (pieceWeight === null || pieceWeight <= 0) return null
-  const each = priceOfPiece(quote, pieceWeight)
   const perPack = isPack(quote) ? piecesInPack(quote, pieceWeight) : null
-  if (each === null || (isPack(quote) && (perPack === null || perPack <= 0))) return null
+  if (isPack(quote) && (perPack === null || perPack <= 0)) return null
+  const amounts = (pieces: number, packs: number | null) => ({
+    pieces,
+    packs: packs ?? 0,
+    weight: packs !== null && quote.packWeight !== null ? packs * quote.packWeight : pieces * pieceWeight,
+  })
+  const goodsOf = (all: Amounts) => quote.price.amount * pricedUnits(quote.price.per, all)
+  const each = perPack === null ? goodsOf(amounts(1, null)) : goodsOf(amounts(perPack, 1)) / perPack
   const least = quote.minimumOrder !== null && each > 0 ? quote.minimumOrder / each : 0
   const needed = Math.max(1, Math.ceil(wanted - TOLERANCE), Math.ceil(least - TOLERANCE))
   const packs = perPack === null ? null : Math.ceil(needed / perPack - TOLERANCE)
-  const pieces = packs === null || perPack === null ? needed : packs * perPack
-  const weight = packs !== null && quote.packWeight !== null ? packs * quote.packWeight : pieces * pieceWeight
-  return { pieces, packs, weight, goods: pieces * each, isRaised: pieces > wanted + 1 - TOLERANCE }
+  const ordered = amounts(packs === null || perPack === null ? needed : packs * perPack, packs)
+  return { ...ordered, packs, goods: goodsOf(ordered), isRaised: ordered.pieces > wanted + 1 - TOLERANCE }
 }
 
 /** A quotient this close to a whole number is that number. */

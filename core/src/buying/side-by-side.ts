@@ -4,7 +4,7 @@ import { labourMinutes } from '../costing/index.ts'
 import { constant, type Explanation, minus, over, plus, type Quantity, times, value } from '../explanation/index.ts'
 import { pileWeight, usedShareOf } from '../fabrication/index.ts'
 import type { BuyingForm, ReadyForm, WholeForm } from './form.ts'
-import { documentOfOrder, offerOfForm, type Terms } from './form-document.ts'
+import { documentOfOrder, offerOfForm, orderOfReady, type Terms } from './form-document.ts'
 import { orderFor, pieceWeightOf } from './quote.ts'
 
 export const SIDE_FIGURES = [
@@ -111,14 +111,9 @@ const edibleExplanation = (perGram: Explanation['expression']): Explanation => (
 function readySide(form: ReadyForm, wish: SideBySideWish, product: string): SideBySide | null {
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null) return null
-  const offer = offerOfForm(form, {
-    product,
-    plates: wish.units,
-    plateWeight: pieceWeight,
-    wagePerHour: wish.wagePerHour,
-    currency: wish.currency,
-  })
-  const order = orderFor(form.quote, wish.units / form.usableShare)
+  const plates = { ...wish, product, plates: wish.units, plateWeight: pieceWeight }
+  const offer = offerOfForm(form, plates)
+  const order = orderOfReady(form, plates)
   if (!offer || !order) return null
   const served = value('can be served', form.usableShare, 'share')
   const perPlate = buyPerPortion(offer)

@@ -1,6 +1,9 @@
 import fc from 'fast-check'
+import { sixChickens } from '../../test/documents.ts'
 import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
-import { appraise, evaluate } from '../index.ts'
+import { pricePerPiece } from '../comparison/index.ts'
+import { appraise, evaluate, type Offer } from '../index.ts'
+import { offerOfForm } from './form-document.ts'
 import { canTellApart, compareForms, explainTrueCost, type TrueCost } from './index.ts'
 
 const wish = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
@@ -41,10 +44,11 @@ describe('something whole', () => {
 
 test('what is bought ready costs its price, handling and rejects', () => {
   const cost = only(readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20, delivery: 8 }) }))
-  // 5 kg at 97 % are 18.4 pieces: one case.
-  expect(cost.order).toMatchObject({ pieces: 20, packs: 1 })
-  const piece = (76 + 8) / 20 + (0.2 / 60) * 20
-  expect(cost.costPerKg).toBeCloseTo((piece / 0.97 / 280) * 1000, 9)
+  // A piece serves one plate of 250 g and gives 30 g away: 20 plates at 97 % are 20.6 pieces, two cases.
+  expect(cost.order).toMatchObject({ pieces: 40, packs: 2 })
+  const piece = (76 + 8 / 2) / 20 + (0.2 / 60) * 20
+  expect(cost.costPerKg).toBeCloseTo((piece / 0.97 / 250) * 1000, 9)
+  expect(cost.costPerPlate).toBeCloseTo(piece / 0.97, 9)
   expect(cost.halfWidth).toBe(0)
 })
 
@@ -120,5 +124,36 @@ test('a dearer quote never costs less', () => {
       },
     ),
     { seed: 4, numRuns: 60 },
+  )
+})
+
+test('the same offer costs the same in the true cost and in a verdict whose plates carry their target', () => {
+  const per = fc.constantFrom('kg' as const, 'lb' as const, 'piece' as const, 'case' as const, 'lot' as const)
+  const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+  fc.assert(
+    fc.property(
+      per,
+      positive(1, 100),
+      positive(80, 600),
+      fc.integer({ min: 1, max: 40 }),
+      positive(0, 30),
+      positive(0.5, 1),
+      fc.integer({ min: 1, max: 200 }),
+      (unit, amount, pieceWeight, packPieces, delivery, usableShare, plates) => {
+        const form = readyForm({ quote: quote(amount, unit, { pieceWeight, packPieces, delivery }), usableShare })
+        const served = { ...wish, plates }
+        const [cost] = compareForms([form], served).ranked
+        const offer = offerOfForm(form, served) as Offer
+        const piles = [{ name: 'supremes', class: 'primary' as const, target: 250, weight: 250 * 12, portions: 12 }]
+        const [comparison] = appraise(sixChickens({ piles, offers: [offer] })).comparisons
+        expect(comparison?.plateWeight).toBe(250)
+        const share = (cost?.costPerPlate as number) / (comparison?.buyPerPortionSameWeight as number)
+        expect(share).toBeCloseTo(1, 9)
+        // And the order is the same money, counted the other way: all pieces at the price of one, delivery in.
+        const paid = (pricePerPiece(offer) * (cost?.order.pieces as number)) / (cost?.outlay as number)
+        expect(paid).toBeCloseTo(1, 9)
+      },
+    ),
+    { seed: 12, numRuns: 300 },
   )
 })

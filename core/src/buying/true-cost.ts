@@ -1,11 +1,11 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
-import { buyPerPortion, handlingPerPiece } from '../comparison/index.ts'
+import { buyPerPortion, handlingPerPiece, servedOfBought } from '../comparison/index.ts'
 import type { FabricationDocument, Offer } from '../fabrication/index.ts'
 import type { Estimate } from '../forecasting/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { BuyingForm, BuyingWish, ReadyForm, WholeForm } from './form.ts'
-import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
-import { type Order, orderFor, pieceWeightOf } from './quote.ts'
+import { documentOfOrder, offerOfForm, orderForPlates, orderOfReady } from './form-document.ts'
+import type { Order } from './quote.ts'
 
 export interface TrueCost {
   form: BuyingForm
@@ -95,10 +95,9 @@ const costOfProduct = (appraisal: Appraisal, product: string) =>
 
 function readyCost(form: ReadyForm, wish: BuyingWish): TrueCost | NotComparable['why'] {
   const offer = offerOfForm(form, wish)
-  const pieceWeight = pieceWeightOf(form.quote)
-  if (!offer || pieceWeight === null) return 'size-unknown'
-  const order = orderFor(form.quote, (wish.plates * wish.plateWeight) / pieceWeight / form.usableShare) as Order
-  const costPerKg = (buyPerPortion(offer) / pieceWeight) * GRAMS_PER_KILOGRAM
+  const order = orderOfReady(form, wish)
+  if (!offer || !order) return 'size-unknown'
+  const costPerKg = (buyPerPortion(offer) / servedOfBought(offer, wish.plateWeight)) * GRAMS_PER_KILOGRAM
   return {
     form,
     order,

@@ -2,6 +2,7 @@ import { type CostIn, MINUTES_PER_HOUR, ratio } from '../costing/index.ts'
 import type { Offer } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { extrasPerPiece, handlingPerPiece, unitsPerPiece } from './buy-price.ts'
+import { plateYield } from './plate-weight.ts'
 
 /** Where making costs the same as buying, each with all else held; null where no finite value of zero or more does it. */
 export interface BreakEven {
@@ -25,8 +26,10 @@ export interface BreakEvenInput {
   portions: number | null
   /** `s`: share of the net cost that the pile carries. */
   costShare: number | null
-  /** `t`: weight of one portion, grams. */
-  portionWeight: number
+  /** `t`: what one plate really carries, grams. */
+  plateWeight: number
+  /** Grams of a bought piece that a plate asks for. */
+  boughtWeight: number
   costPerPortion: number | null
   /** `b`: buying one portion of the same weight. */
   buySameWeight: number
@@ -44,7 +47,7 @@ export function netCostAtBreakEven(portions: number | null, buySameWeight: numbe
 
 /** All six turning points in closed form. */
 export function breakEven(input: BreakEvenInput): BreakEven {
-  const { costs, credit, ap, offer, costShare, portionWeight, buySameWeight } = input
+  const { costs, credit, ap, costShare, buySameWeight } = input
   const net = costs.in - credit
   const netAtEven = netCostAtBreakEven(input.portions, buySameWeight, costShare)
   const given = (value: (netAtEven: number) => number | null) =>
@@ -52,18 +55,18 @@ export function breakEven(input: BreakEvenInput): BreakEven {
   const portions = costShare === null ? null : reachable(ratio(costShare * net, buySameWeight))
   return {
     apPricePerKg: given((n) => ((n - costs.labour - costs.consumables + credit) / ap) * GRAMS_PER_KILOGRAM),
-    offerAmount: reachable(offerAmount(input.costPerPortion, portionWeight, offer)),
+    offerAmount: reachable(offerAmount(input)),
     portions,
-    pileYield: portions === null ? null : (portions * portionWeight) / ap,
+    pileYield: plateYield(portions, input.plateWeight, ap),
     labourMinutes: given((n) => labourMinutesAt(n, input)),
     creditMultiple: given((n) => (credit > 0 ? (costs.in - n) / credit : null)),
   }
 }
 
 /** The amount, in the offer's unit, that makes buying the same weight cost what making costs. */
-function offerAmount(costPerPortion: number | null, portionWeight: number, offer: Offer): number | null {
+function offerAmount({ costPerPortion, plateWeight, boughtWeight, offer }: BreakEvenInput): number | null {
   if (costPerPortion === null) return null
-  const perPortion = (costPerPortion * offer.pieceWeight) / portionWeight
+  const perPortion = (costPerPortion * boughtWeight) / plateWeight
   const perPiece = perPortion * (offer.usableShare ?? 1) - handlingPerPiece(offer)
   return (perPiece - extrasPerPiece(offer)) / unitsPerPiece(offer)
 }

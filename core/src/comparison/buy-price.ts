@@ -1,20 +1,9 @@
-import { MINUTES_PER_HOUR } from '../costing/index.ts'
+import { MINUTES_PER_HOUR, pricedUnits } from '../costing/index.ts'
 import type { Offer } from '../fabrication/index.ts'
-import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
 
 /** What one piece is of the unit that the offer's price counts: so many kilos, pounds, pieces, or a part of a case. */
-export function unitsPerPiece(offer: Offer): number {
-  switch (offer.price.per) {
-    case 'kg':
-      return offer.pieceWeight / GRAMS_PER_KILOGRAM
-    case 'lb':
-      return offer.pieceWeight / GRAMS_PER_POUND
-    case 'piece':
-      return 1
-    case 'case':
-    case 'lot':
-      return 1 / (offer.pieces ?? 1)
-  }
+export function unitsPerPiece({ price, pieceWeight, pieces = 1 }: Offer): number {
+  return pricedUnits(price.per, { weight: pieceWeight, pieces: 1, packs: 1 / pieces })
 }
 
 /** The offer's charges, spread over its pieces. */

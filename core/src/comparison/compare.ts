@@ -2,6 +2,7 @@ import { type CostIn, type PileResult, ratio } from '../costing/index.ts'
 import type { CreditPolicy, Offer, Pile } from '../fabrication/index.ts'
 import { type BreakEven, breakEven } from './break-even.ts'
 import { buyPerPortion, pricePerPiece } from './buy-price.ts'
+import { plateWeight, servedOfBought } from './plate-weight.ts'
 
 export type Verdict = 'make' | 'buy' | 'even'
 
@@ -14,9 +15,11 @@ export interface PolicyVerdict {
 export interface Comparison {
   offer: string
   pile: string
+  /** What one plate really carries, as far as it asks for it, grams; null without portions. */
+  plateWeight: number | null
   pricePerPiece: number
   buyPerPortion: number
-  /** Buying at our own portion weight: this is what is compared. Null where our portion weight is unknown. */
+  /** Buying what our plate carries: this is what is compared. Null where that is unknown. */
   buyPerPortionSameWeight: number | null
   costPerPortion: number | null
   saving: number | null
@@ -52,11 +55,6 @@ const NO_BREAK_EVEN: BreakEven = {
   creditMultiple: null,
 }
 
-/** Portion weight to compare at, grams: the pile's target, else its mean portion weight. */
-export function portionWeightOf(pile: Pile, result: PileResult): number | null {
-  return pile.target ?? (ratio(result.weight, result.portions) || null)
-}
-
 /** `make` where it saves more than the band, `buy` where it costs more than the band, else `even`. */
 export function verdictOf(saving: number, buySameWeight: number, band: number): Verdict {
   if (saving > band * buySameWeight) return 'make'
@@ -66,9 +64,10 @@ export function verdictOf(saving: number, buySameWeight: number, band: number): 
 /** One offer against its primary pile: price at the same weight, verdict, all policies, all turning points. */
 export function compare(input: ComparisonInput): Comparison {
   const { offer, pile, result, costs, credits } = input
-  const portionWeight = portionWeightOf(pile, result)
+  const carried = plateWeight(pile, result)
+  const bought = servedOfBought(offer, pile.target)
   const perPortion = buyPerPortion(offer)
-  const sameWeight = portionWeight === null ? null : (perPortion * portionWeight) / offer.pieceWeight
+  const sameWeight = carried === null ? null : (perPortion * carried) / bought
   const now = judge(result.costPerPortion, sameWeight, input)
   const under = (policy: CreditPolicy): PolicyVerdict => {
     const cost = input.costShare === null ? null : input.costShare * (costs.in - credits[policy])
@@ -77,6 +76,7 @@ export function compare(input: ComparisonInput): Comparison {
   return {
     offer: offer.name,
     pile: offer.pile,
+    plateWeight: carried,
     pricePerPiece: pricePerPiece(offer),
     buyPerPortion: perPortion,
     buyPerPortionSameWeight: sameWeight,
@@ -86,7 +86,7 @@ export function compare(input: ComparisonInput): Comparison {
     verdict: now.verdict,
     byPolicy: { none: under('none'), book: under('book'), used: under('used'), net: under('net') },
     breakEven:
-      portionWeight === null || sameWeight === null
+      carried === null || sameWeight === null
         ? NO_BREAK_EVEN
         : breakEven({
             costs,
@@ -96,7 +96,8 @@ export function compare(input: ComparisonInput): Comparison {
             offer,
             portions: result.portions,
             costShare: input.costShare,
-            portionWeight,
+            plateWeight: carried,
+            boughtWeight: bought,
             costPerPortion: result.costPerPortion,
             buySameWeight: sameWeight,
           }),

@@ -58,7 +58,8 @@ describe('turning points', () => {
     offer: offer('piece', 8, { pieceWeight: 250 }),
     portions: 10,
     costShare: 1,
-    portionWeight: 250,
+    plateWeight: 250,
+    boughtWeight: 250,
     costPerPortion: 7,
     buySameWeight: 8,
   }

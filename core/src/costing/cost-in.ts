@@ -1,22 +1,11 @@
 import type { Consumable, FabricationDocument, LabourEntry, Purchase } from '../fabrication/index.ts'
-import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
+import { pricedUnits } from './priced-units.ts'
 
 export const MINUTES_PER_HOUR = 60
 
 /** What the price counts: kilos or pounds of AP, pieces, cases, or one lot. */
-export function purchasedUnits(purchase: Purchase): number {
-  switch (purchase.price.per) {
-    case 'kg':
-      return purchase.invoiceWeight / GRAMS_PER_KILOGRAM
-    case 'lb':
-      return purchase.invoiceWeight / GRAMS_PER_POUND
-    case 'piece':
-      return purchase.pieces ?? 0
-    case 'case':
-      return purchase.cases ?? 0
-    case 'lot':
-      return 1
-  }
+export function purchasedUnits({ price: { per }, invoiceWeight, pieces = 0, cases = 0 }: Purchase): number {
+  return pricedUnits(per, { weight: invoiceWeight, pieces, packs: per === 'lot' ? 1 : cases })
 }
 
 /** Cost of what was purchased, charges included. */
@@ -25,10 +14,8 @@ export function apCost(purchase: Purchase): number {
 }
 
 /** What the missing weight would have cost, where the price is by weight; zero otherwise. `short` in grams. */
-export function shortClaim(purchase: Purchase, short: number): number {
-  const { amount, per } = purchase.price
-  if (per === 'kg') return (amount * short) / GRAMS_PER_KILOGRAM
-  return per === 'lb' ? (amount * short) / GRAMS_PER_POUND : 0
+export function shortClaim({ price: { amount, per } }: Purchase, short: number): number {
+  return amount * pricedUnits(per, { weight: short, pieces: 0, packs: 0 })
 }
 
 export function labourCost(labour: readonly LabourEntry[] = []): number {

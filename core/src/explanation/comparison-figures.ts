@@ -4,11 +4,18 @@ import {
   type Comparison,
   extrasPerPiece,
   handlingPerPiece,
-  portionWeightOf,
+  servedOfBought,
   unitsPerPiece,
 } from '../comparison/index.ts'
-import { allocate, creditByPolicy, labourMinutes, MINUTES_PER_HOUR, type PileResult } from '../costing/index.ts'
-import type { CreditPolicy, FabricationDocument, Offer } from '../fabrication/index.ts'
+import {
+  allocate,
+  creditByPolicy,
+  labourMinutes,
+  MINUTES_PER_HOUR,
+  type PileResult,
+  servedPieces,
+} from '../costing/index.ts'
+import type { CreditPolicy, FabricationDocument, Offer, Pile } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { isByWeight, priceUnits } from './cost-figures.ts'
 import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
@@ -19,8 +26,11 @@ interface ComparisonContext {
   appraisal: Appraisal
   comparison: Comparison
   offer: Offer
+  pile: Pile
   result: PileResult
-  portionWeight: number
+  /** Grams that one plate carries, and that one bought piece gives a plate. */
+  plateWeight: number
+  boughtWeight: number
   /** Share of the net cost that the pile carries. */
   share: number
 }
@@ -51,8 +61,9 @@ export function comparisonFigure(
   // What an offer costs stands before anything is weighed; only what rests on our cost needs its share.
   const isOfOffer = ref.group === 'comparison' && OF_OFFER.has(ref.figure)
   if (share == null && !isOfOffer) return null
-  const portionWeight = portionWeightOf(pile, result) ?? 0
-  const context = { document, appraisal, comparison, offer, result, portionWeight, share: share ?? 0 }
+  const plateWeight = comparison.plateWeight ?? 0
+  const boughtWeight = servedOfBought(offer, pile.target)
+  const context = { document, appraisal, comparison, offer, pile, result, plateWeight, boughtWeight, share: share ?? 0 }
   if (ref.group === 'policy') return policyExplanation(context, ref.policy)
   return figureOf(comparison, ref.figure) === null ? null : FIGURES[ref.figure](context)
 }
@@ -67,6 +78,8 @@ function figureOf(comparison: Comparison, figure: ComparisonFigureName): number 
       return comparison.breakEven[figure]
     case 'breakEvenPortions':
       return comparison.breakEven.portions
+    case 'plateYieldNow':
+      return comparison.plateWeight
     default:
       return comparison[figure]
   }
@@ -81,6 +94,21 @@ const evenNet = (context: ComparisonContext) =>
   over(times(value('portions', context.result.portions ?? 0, 'count'), same(context)), costShare(context))
 
 const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Explanation> = {
+  plateWeight: ({ pile, result }) => ({
+    title: 'What one plate carries',
+    quantity: 'weight',
+    expression: over(carried(pile, result), value('portions', result.portions ?? 0, 'count')),
+    note: 'What a portion weighs over its target is given away, and not compared.',
+  }),
+  plateYieldNow: ({ appraisal, result, plateWeight }) => ({
+    title: 'Yield on the plates',
+    quantity: 'share',
+    expression: over(
+      times(value('portions', result.portions ?? 0, 'count'), grams('our plate carries', plateWeight)),
+      grams('invoice weight', appraisal.weights.ap),
+    ),
+    note: 'Of what was paid for, what the plates really carry.',
+  }),
   pricePerPiece: ({ offer }) => ({
     title: 'Price of one bought piece',
     quantity: 'money',
@@ -98,14 +126,14 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
     ),
     note: 'Rejects are paid for and handled too.',
   }),
-  buyPerPortionSameWeight: ({ offer, comparison, portionWeight }) => ({
+  buyPerPortionSameWeight: ({ comparison, plateWeight, boughtWeight }) => ({
     title: 'One bought portion, at our weight',
     quantity: 'money',
     expression: times(
       money('bought portion', comparison.buyPerPortion),
-      over(grams('our portion', portionWeight), grams('their portion', offer.pieceWeight)),
+      over(grams('our plate carries', plateWeight), grams('theirs carries', boughtWeight)),
     ),
-    note: 'This is what is compared.',
+    note: 'This is what is compared. What lies over the target is given away on both sides.',
   }),
   saving: (context) => ({
     title: 'Saved on each portion',
@@ -136,14 +164,14 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
       note: 'Charges included, all else as it is.',
     }
   },
-  offerAmount: ({ offer, comparison, portionWeight }) => ({
+  offerAmount: ({ offer, comparison, plateWeight, boughtWeight }) => ({
     title: `Offer at which it turns, per ${offer.price.per}`,
     quantity: 'money',
     expression: over(
       minus(
         times(
           money('making', comparison.costPerPortion ?? 0),
-          over(grams('their portion', offer.pieceWeight), grams('our portion', portionWeight)),
+          over(grams('theirs carries', boughtWeight), grams('our plate carries', plateWeight)),
           value('share that can be served', offer.usableShare ?? 1, 'share'),
         ),
         money('handling', handlingPerPiece(offer)),
@@ -164,7 +192,7 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
     expression: over(
       times(
         value('portions at which it turns', context.comparison.breakEven.portions ?? 0, 'count'),
-        grams('our portion', context.portionWeight),
+        grams('our plate carries', context.plateWeight),
       ),
       grams('invoice weight', context.appraisal.weights.ap),
     ),
@@ -197,6 +225,22 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
     ),
     note: 'Above 100 % the by-products would have to bring more than they do.',
   }),
+}
+
+/** Grams on all plates up to the target. */
+function carried(pile: Pile, { weight, portions }: PileResult): Expression {
+  const target = pile.target ?? null
+  if (!pile.pieces) {
+    const isCut = target !== null && portions !== null && weight > target * portions
+    return isCut ? times(grams('target', target), value('portions', portions, 'count')) : grams('weight', weight)
+  }
+  const served = servedPieces(pile)
+  const over = served.reduce((sum, piece) => sum + (target === null ? 0 : Math.max(0, piece - target)), 0)
+  const all = grams(
+    'pieces served',
+    served.reduce((sum, piece) => sum + piece, 0),
+  )
+  return over === 0 ? all : minus(all, grams('over the target', over))
 }
 
 function pieceUnits(offer: Offer): Expression {

@@ -17,6 +17,8 @@ export type PileFigureName =
   | 'factorPerKg'
   | 'factorPerPortion'
 export type ComparisonFigureName =
+  | 'plateWeight'
+  | 'plateYieldNow'
   | 'pricePerPiece'
   | 'buyPerPortion'
   | 'buyPerPortionSameWeight'

@@ -1,5 +1,5 @@
 import { type Appraisal, type MoneyPartName, moneyBars } from '../appraisal/index.ts'
-import { handlingPerPiece, portionWeightOf, pricePerPiece } from '../comparison/index.ts'
+import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import { type Expression, minus, over, times, value } from './expression.ts'
 import type { Explanation } from './figure-ref.ts'
@@ -24,8 +24,8 @@ export function moneyPartFigure(
   const bars = moneyBars(document, appraisal, at)
   const offer = document.offers?.[at]
   const pile = document.piles.find((each) => each.name === offer?.pile)
-  const result = appraisal.piles.find((each) => each.name === offer?.pile)
-  if (!bars || !offer || !pile || !result) return null
+  const comparison = appraisal.comparisons[at]
+  if (!bars || !offer || !pile || !comparison) return null
   const { cost } = appraisal
   const money = (name: string, amount: number) => value(name, amount, 'money')
   const ofPortion = (name: string, amount: number) =>
@@ -34,8 +34,8 @@ export function moneyPartFigure(
     times(
       money(name, amount),
       over(
-        value('portion', portionWeightOf(pile, result) ?? 0, 'weight'),
-        value('bought piece', offer.pieceWeight, 'weight'),
+        value('our plate carries', comparison.plateWeight ?? 0, 'weight'),
+        value('theirs carries', servedOfBought(offer, pile.target), 'weight'),
       ),
     )
   const price = sameWeight('price of a piece', pricePerPiece(offer))

@@ -75,13 +75,15 @@ function ofUnits(
  */
 export function batchCurve(document: FabricationDocument, { at, units, setUpMinutes, most }: BatchWish): BatchCurve {
   const points: BatchPoint[] = []
+  // What a plate carries, and so what buying one costs, does not hang on how many are cut at once.
+  const buyPerPortion = appraise(document).comparisons[at]?.buyPerPortionSameWeight ?? null
   for (let count = 1; count <= most; count++) {
     const comparison = appraise(ofUnits(document, count, units, setUpMinutes)).comparisons[at]
     if (comparison?.costPerPortion === null || comparison?.costPerPortion === undefined) continue
     points.push({
       units: count,
       costPerPortion: comparison.costPerPortion,
-      buyPerPortion: comparison.buyPerPortionSameWeight,
+      buyPerPortion,
     })
   }
   const isCheaper = (point: BatchPoint) => point.buyPerPortion !== null && point.costPerPortion < point.buyPerPortion

@@ -1,5 +1,5 @@
-import { type Appraisal, appraise } from '../appraisal/index.ts'
-import { extrasPerPiece, handlingPerPiece, portionWeightOf, unitsPerPiece } from '../comparison/index.ts'
+import { appraise } from '../appraisal/index.ts'
+import { extrasPerPiece, handlingPerPiece, servedOfBought, unitsPerPiece } from '../comparison/index.ts'
 import { labourMinutes, MINUTES_PER_HOUR } from '../costing/index.ts'
 import type { FabricationDocument, Offer, Pile } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
@@ -55,19 +55,25 @@ export function forecastModel(document: FabricationDocument, at: number): Foreca
     credit: appraisal.cost.credit,
     ratePerHour: minutes > 0 ? (appraisal.cost.labour / minutes) * MINUTES_PER_HOUR : 0,
     portions: result.portions,
-    offer: offerPart(offer, pile, appraisal),
+    offer: offerPart(offer, pile, comparison.plateWeight),
   }
 }
 
-function offerPart(offer: Offer, pile: Pile, appraisal: Appraisal): ForecastModel['offer'] {
-  const result = appraisal.piles.find((each) => each.name === offer.pile)
-  const weight = result ? portionWeightOf(pile, result) : null
+function offerPart(offer: Offer, pile: Pile, plateWeight: number | null): ForecastModel['offer'] {
   return {
     unitsPerPiece: unitsPerPiece(offer),
     extrasPerPiece: extrasPerPiece(offer),
     handling: handlingPerPiece(offer),
-    perPortion: weight === null ? 1 : weight / offer.pieceWeight,
+    perPortion: plateWeight === null ? 1 : plateWeight / servedOfBought(offer, pile.target),
   }
+}
+
+/**
+ * Share of AP that the pile must weigh for making and buying to be even, as the kitchen's tests say theirs:
+ * portions move with it. Null where no yield does it. See `breakEven.pileYield` for the same on the plates.
+ */
+export function evenShareOfPile(model: ForecastModel, breakEvenPortions: number | null): number | null {
+  return breakEvenPortions === null ? null : (model.centre.yield * breakEvenPortions) / model.portions
 }
 
 /** What making saves on a portion with these inputs, money; negative where buying is cheaper. */

@@ -14,7 +14,7 @@ const said = (document: FabricationDocument, whole = 'bird') => {
 
 test('the sentence has both amounts, the word, and what turns it', () => {
   expect(said(at(2.5))).toMatch(
-    /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.99: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
+    /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.97: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
   )
   expect(said(at(6), 'fish')).toMatch(
     /: buy, and you save €\d\.\d\d on each plate\. It turns if the fish goes below €4/,

@@ -6,6 +6,7 @@ import {
   priceOn,
   productOf,
   type Quote,
+  type ReadyForm,
   type WholeForm,
 } from '@fleam/core'
 import type { Sequelize } from 'sequelize'
@@ -67,25 +68,35 @@ export async function formsOf(
   const wanted = (await wantedProducts(database, kitchen.id)).find((each) => each.name === product)
   if (!wanted) return []
   const whole = await wholeForms(database, kitchen.id, wanted.ways, day)
-  const ready = await store.articlesOfProducts(database, kitchen.id, [product])
-  const terms = await termsOf(database, kitchen.id)
-  const readyForms = ready.flatMap(({ article, prices }): BuyingForm[] => {
+  const ready = await readyForms(database, kitchen.id, [product], day)
+  return [...whole, ...ready.map(({ form }) => form)]
+}
+
+/** What can be bought ready of some products, at the prices of a day, with the product that each is. */
+export async function readyForms(
+  database: Sequelize,
+  kitchenId: string,
+  products: readonly string[],
+  day: string,
+): Promise<{ product: string; form: ReadyForm }[]> {
+  const articles = await store.articlesOfProducts(database, kitchenId, products)
+  if (articles.length === 0) return []
+  const terms = await termsOf(database, kitchenId)
+  return articles.flatMap(({ article, prices }) => {
     const price = priceOn(prices, day)
-    if (!price) return []
-    return [
-      {
-        kind: 'ready',
-        id: article.id,
-        supplier: article.supplier,
-        article: article.name,
-        quote: quoteOf(price, terms(article.supplier)),
-        since: price.from,
-        usableShare: article.usableShare ?? 1,
-        handlingMinutesPerPiece: article.handlingMinutesPerPiece ?? 0,
-      },
-    ]
+    if (!price || article.product === null) return []
+    const form: ReadyForm = {
+      kind: 'ready',
+      id: article.id,
+      supplier: article.supplier,
+      article: article.name,
+      quote: quoteOf(price, terms(article.supplier)),
+      since: price.from,
+      usableShare: article.usableShare ?? 1,
+      handlingMinutesPerPiece: article.handlingMinutesPerPiece ?? 0,
+    }
+    return [{ product: article.product, form }]
   })
-  return [...whole, ...readyForms]
 }
 
 /** Every cut style of an item with every price of it: what it would be worth parted, or as meals. */

@@ -81,7 +81,12 @@ export async function start(database: Sequelize, kitchenId: string, wish: Fabric
   refuseUnknownChoices(known, wish.chosen)
   if (wish.lotId !== null) await requireLot(database, kitchenId, wish.lotId)
   const settled = settleStyle(known.style, wish.chosen)
-  const listed = await offersOfStyle(database, kitchen, known.item.name, known.style, wish.date)
+  const listed = await offersOfStyle(database, kitchen, {
+    item: known.item.name,
+    style: known.style,
+    units: wish.units,
+    day: wish.date,
+  })
   const said = (await offers(database, kitchenId)).filter((each) => each.styleId === known.style.id)
   // The price book knows today's price of an offer that was said once.
   const saidOnly = said.map((each) => each.offer).filter((each) => !listed.some(({ name }) => name === each.name))

@@ -11,6 +11,7 @@ import {
   minorDigits,
   moneyBars,
   POLICY_WORDS,
+  plateYield,
   roundParts,
   VERDICT_WORDS,
   verdictSentence,
@@ -112,7 +113,12 @@ export function sheetContent(
             turn('Portions from it', pile?.portions ?? null, comparison.breakEven.portions, (value) =>
               format.quantity(value, 'count'),
             ),
-            turn(`Yield of ${comparison.pile}`, pile?.share ?? null, comparison.breakEven.pileYield, format.share),
+            turn(
+              `Yield of ${comparison.pile} on the plates`,
+              plateYield(pile?.portions ?? null, comparison.plateWeight, weights.ap),
+              comparison.breakEven.pileYield,
+              format.share,
+            ),
             turn('Labour', labourMinutes(document.labour), comparison.breakEven.labourMinutes, (value) =>
               format.quantity(value, 'minutes'),
             ),

@@ -23,7 +23,7 @@ const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type \/Page\b/g
 test('the sheet says what the verdict says, and its money adds up', () => {
   const content = sheetContent(state.record, sixChickens(), options)
   expect(content.sentence.replaceAll('\u00a0', ' ')).toMatch(
-    /^Making supremes costs €\d\.\d\d a portion, buying them ready €3\.99: (make|buy|even).* a kilo\.$/,
+    /^Making supremes costs €\d\.\d\d a portion, buying them ready €3\.97: (make|buy|even).* a kilo\.$/,
   )
   const cents = (words: string | undefined) =>
     Math.round(Number(words?.replace('−', '-').replace(/[^\d.-]/g, '')) * 100)

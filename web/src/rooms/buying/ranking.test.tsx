@@ -18,7 +18,7 @@ const sure = (id: string, amount: number, halfWidth: number) => {
 test('the answer is a sentence, and each form says whose yield it rests on', () => {
   show(wholeForm({ quote: quote(1) }), readyForm())
   expect(screen.getByText(/is cheapest/).textContent).toBe(
-    'Chicken from Ostravale Poultry Yard is cheapest: €2.15 a plate. Next is Supremes, 20 x 280 g from Plattenkar Provisions at €3.56.',
+    'Chicken from Ostravale Poultry Yard is cheapest: €2.15 a plate. Next is Supremes, 20 x 280 g from Plattenkar Provisions at €3.99.',
   )
   const [, first, second] = screen.getAllByRole('row')
   expect(first?.textContent).toContain('25.0\u00a0%our own, 5 tests')

@@ -1,4 +1,11 @@
-import { type Comparison, type FigureRef, labourMinutes, leadingComparison, type Quantity } from '@fleam/core'
+import {
+  type Comparison,
+  type FigureRef,
+  labourMinutes,
+  leadingComparison,
+  plateYield,
+  type Quantity,
+} from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
@@ -114,11 +121,11 @@ function turningPoints(
       turnsAt: breakEven.portions,
     },
     {
-      label: `Yield of ${comparison.pile}`,
+      label: `Yield of ${comparison.pile} on the plates`,
       figure: 'pileYield',
       quantity: 'share',
-      now: pile?.share ?? null,
-      nowRef: { group: 'pile', pile: comparison.pile, figure: 'share' },
+      now: plateYield(pile?.portions ?? null, comparison.plateWeight, appraisal.weights.ap),
+      nowRef: { group: 'comparison', at, figure: 'plateYieldNow' },
       turnsAt: breakEven.pileYield,
     },
     {

@@ -1,6 +1,7 @@
 import type { FabricationRecord, ForecastEvidence } from '@fleam/contract'
 import {
   appraise,
+  evenShareOfPile,
   type FabricationDocument,
   type Forecast,
   type ForecastFigure,
@@ -58,7 +59,7 @@ function ForecastSection({ document, at, evidence, units }: ForecastSectionProps
   const { forecast, progress, cancel, again } = useForecast(model, spreads)
   if (!model || !spreads) return null
   const tests = known.yields.length
-  const evenYield = appraise(document).comparisons[at]?.breakEven.pileYield ?? null
+  const evenYield = evenShareOfPile(model, appraise(document).comparisons[at]?.breakEven.portions ?? null)
   return (
     <section aria-labelledby="how-sure" className="how-sure">
       <h2 id="how-sure">How sure is it</h2>

@@ -18,8 +18,9 @@ export function Offers() {
 
 function OfferSums({ comparison, at }: { comparison: Comparison; at: number }) {
   const { format } = useAppraised()
-  const figure = (name: 'pricePerPiece' | 'buyPerPortion' | 'buyPerPortionSameWeight' | 'saving' | 'savingShare') =>
-    ({ group: 'comparison', at, figure: name }) as const
+  const figure = (
+    name: 'plateWeight' | 'pricePerPiece' | 'buyPerPortion' | 'buyPerPortionSameWeight' | 'saving' | 'savingShare',
+  ) => ({ group: 'comparison', at, figure: name }) as const
   return (
     <>
       <h3>
@@ -42,7 +43,13 @@ function OfferSums({ comparison, at }: { comparison: Comparison; at: number }) {
           </dd>
         </div>
         <div>
-          <dt>A portion of our weight</dt>
+          <dt>Our plate carries</dt>
+          <dd>
+            <MaybeFigure of={figure('plateWeight')} value={comparison.plateWeight} word={format.weight} />
+          </dd>
+        </div>
+        <div>
+          <dt>As much bought</dt>
           <dd>
             <MaybeFigure
               of={figure('buyPerPortionSameWeight')}

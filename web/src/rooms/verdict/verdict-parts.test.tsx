@@ -20,7 +20,7 @@ const sentence = (document: FabricationDocument, species: 'poultry' | null = 'po
 describe('the sentence', () => {
   test('says make, what is kept, and what turns it', () => {
     expect(sentence(at(2.5))).toMatch(
-      /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.99: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
+      /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.97: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
     )
   })
 
