@@ -4,6 +4,6 @@ export { buyPerPortion, extrasPerPiece, handlingPerPiece, pricePerPiece, unitsPe
 export type { Comparison, PolicyVerdict, Verdict } from './compare.ts'
 export { compare } from './compare.ts'
 export { leadingComparison } from './leading.ts'
-export { plateWeight, plateYield, servedOfBought } from './plate-weight.ts'
+export { plateYield, servedOfBought } from './plate-weight.ts'
 export type { YearlyResult } from './yearly.ts'
 export { minutesPerPortion, yearly } from './yearly.ts'

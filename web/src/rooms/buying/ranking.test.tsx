@@ -23,7 +23,7 @@ test('the answer is a sentence, and each form says whose yield it rests on', () 
   const [, first, second] = screen.getAllByRole('row')
   expect(first?.textContent).toContain('25.0\u00a0%our own, 5 tests')
   expect(second?.textContent).toContain('bought ready')
-  expect(second?.textContent).toContain('20 pieces, 1 pack')
+  expect(second?.textContent).toContain('40 pieces, 2 packs')
 })
 
 test('forms that cannot be told apart share a place and are said to be equal', () => {
