@@ -18,6 +18,7 @@ interface Place {
   /** Where a reading is posted, and where the events of the others come from. */
   postUrl: string
   streamUrl: string
+  fabricationId: string
   pileId: string
 }
 
@@ -32,10 +33,11 @@ interface Heard {
 }
 
 /** Every device sends five readings a second and hears all others; all clocks are one. */
-async function listenAndSend({ postUrl, streamUrl, pileId }: Place, seconds: number): Promise<Heard> {
+async function listenAndSend({ postUrl, streamUrl, fabricationId, pileId }: Place, seconds: number): Promise<Heard> {
   const sentAt = new Map<string, { at: number; device: number }>()
   const heard = Array.from({ length: DEVICES }, () => new Map<string, number>())
   let doubled = 0
+  let order = 0
   const aborter = new AbortController()
   await Promise.all(heard.map((mine) => follow(streamUrl, aborter.signal, mine, () => doubled++)))
   await Promise.all(
@@ -46,11 +48,12 @@ async function listenAndSend({ postUrl, streamUrl, pileId }: Place, seconds: num
         await sleep(Math.max(0, due - performance.now()))
         const id = newId()
         sentAt.set(id, { at: performance.now(), device })
-        const reading = { id, pileId, grams: 250 + device, takenAt: new Date().toISOString(), source: 'scale' }
+        const made = { id, order: ++order, fabricationId, takenAt: new Date().toISOString() }
+        const reading = { kind: 'reading', ...made, pileId, grams: 250 + device, source: 'scale' }
         void fetch(postUrl, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ readings: [reading] }),
+          body: JSON.stringify({ facts: [reading] }),
         }).then((response) => response.arrayBuffer())
       }
     }),
@@ -89,8 +92,8 @@ async function follow(
       for (const line of lines) {
         if (!line.startsWith('data: ')) continue
         const now = performance.now()
-        const news = JSON.parse(line.slice('data: '.length)) as { readings: { id: string }[] } | null
-        for (const { id } of news?.readings ?? []) {
+        const news = JSON.parse(line.slice('data: '.length)) as { facts: { id: string }[] } | null
+        for (const { id } of news?.facts ?? []) {
           if (mine.has(id)) onDouble()
           else mine.set(id, now)
         }
@@ -118,7 +121,7 @@ async function startBare() {
 }
 
 /** A turkey batch of its own, so that the demo's half-done birds stay as they are. */
-async function openFabrication(url: string): Promise<{ path: string; state: FabricationState }> {
+async function openFabrication(url: string): Promise<{ kitchenId: string; path: string; state: FabricationState }> {
   const get = async <T>(path: string) => (await (await fetch(url + path)).json()) as T
   const [kitchen] = await get<Kitchen[]>('/api/kitchens')
   const [item] = await get<Item[]>(`/api/kitchens/${kitchen?.id}/items`)
@@ -132,14 +135,15 @@ async function openFabrication(url: string): Promise<{ path: string; state: Fabr
       units: 4000,
       purchase: { price: { amount: 3, per: 'kg' }, invoiceWeight: 8_400_000, pieces: 4000 },
       cookId: null,
-      supplier: null,
+      supplierId: null,
       lot: null,
       date: now.slice(0, 10),
       startedAt: now,
     }),
   })
   const state = (await response.json()) as FabricationState
-  return { path: `/api/kitchens/${kitchen?.id}/fabrications/${state.record.id}`, state }
+  const kitchenId = kitchen?.id as string
+  return { kitchenId, path: `/api/kitchens/${kitchenId}/fabrications/${state.record.id}`, state }
 }
 
 interface Frames {
@@ -176,7 +180,8 @@ async function watchFrames(page: Page): Promise<() => Promise<Frames>> {
 
 /** Twelve devices at one bench, five readings a second each, and the page of a thirteenth while they stream. */
 export async function benchDevices(url: string): Promise<void> {
-  const { path, state } = await openFabrication(url)
+  const { kitchenId, path, state } = await openFabrication(url)
+  const fabricationId = state.record.id
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -188,15 +193,18 @@ export async function benchDevices(url: string): Promise<void> {
   const stopFrames = await watchFrames(page)
   const pileId = state.record.piles[0]?.id as string
   const ours = await listenAndSend(
-    { postUrl: `${url}${path}/readings`, streamUrl: `${url}${path}/stream`, pileId },
+    { postUrl: `${url}/api/kitchens/${kitchenId}/facts`, streamUrl: `${url}${path}/stream`, fabricationId, pileId },
     SECONDS,
   )
   const frames = await stopFrames()
-  const stored = ((await (await fetch(url + path)).json()) as FabricationState).readings.length
+  const stored = ((await (await fetch(url + path)).json()) as FabricationState).facts.length
   const blank = await browser.newPage()
   const stopBlank = await watchFrames(blank)
   const bare = await startBare()
-  const plain = await listenAndSend({ postUrl: `${bare.url}/`, streamUrl: `${bare.url}/stream`, pileId }, BARE_SECONDS)
+  const plain = await listenAndSend(
+    { postUrl: `${bare.url}/`, streamUrl: `${bare.url}/stream`, fabricationId, pileId },
+    BARE_SECONDS,
+  )
   const blankFrames = await stopBlank()
   await bare.close()
   await browser.close()

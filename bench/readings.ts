@@ -25,8 +25,11 @@ async function openTarget(url: string): Promise<Target> {
   return { kitchenId, fabricationId, pileId: record.piles[0]?.id as string }
 }
 
-const reading = (pileId: string) => ({
+const reading = ({ fabricationId, pileId }: Target) => ({
+  kind: 'reading',
   id: newId(),
+  order: 1,
+  fabricationId,
   pileId,
   grams: 281,
   takenAt: new Date().toISOString(),
@@ -34,7 +37,7 @@ const reading = (pileId: string) => ({
 })
 
 /** Requests a second, each with one new reading, over so many connections. Every one must be stored. */
-async function post(url: string, connections: number, pileId: string): Promise<number> {
+async function post(url: string, connections: number, target: Target): Promise<number> {
   const result = await autocannon({
     url,
     connections,
@@ -43,7 +46,7 @@ async function post(url: string, connections: number, pileId: string): Promise<n
       {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
-        setupRequest: (request) => ({ ...request, body: JSON.stringify({ readings: [reading(pileId)] }) }),
+        setupRequest: (request) => ({ ...request, body: JSON.stringify({ facts: [reading(target)] }) }),
       },
     ],
   })
@@ -60,8 +63,8 @@ async function insertBare(databaseUrl: string, connections: number, target: Targ
   const insert = async (link: mysql.Connection) => {
     while (performance.now() < end) {
       await link.query(
-        'INSERT INTO bench_readings (id, kitchen_id, fabrication_id, pile_id, grams, taken_at, source) VALUES (?, ?, ?, ?, ?, ?, ?)',
-        [newId(), target.kitchenId, target.fabricationId, target.pileId, 281, new Date(), 'scale'],
+        'INSERT INTO bench_facts (id, kitchen_id, fabrication_id, kind, order_no, pile_id, grams, taken_at, source) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
+        [newId(), target.kitchenId, target.fabricationId, 'reading', 1, target.pileId, 281, new Date(), 'scale'],
       )
       count++
     }
@@ -76,18 +79,18 @@ async function insertBare(databaseUrl: string, connections: number, target: Targ
 export async function benchReadings(url: string, databaseUrl: string): Promise<void> {
   const target = await openTarget(url)
   const admin = await mysql.createConnection(databaseUrl)
-  await admin.query('CREATE TABLE bench_readings LIKE readings')
+  await admin.query('CREATE TABLE bench_facts LIKE facts')
   const bare = Fastify()
   bare.post('/', () => ({ kept: [] }))
   const bareUrl = await bare.listen({ port: 0, host: '127.0.0.1' })
-  const path = `${url}/api/kitchens/${target.kitchenId}/fabrications/${target.fabricationId}/readings`
+  const path = `${url}/api/kitchens/${target.kitchenId}/facts`
   for (const connections of CONNECTIONS) {
     const [api, driver, route]: [number[], number[], number[]] = [[], [], []]
     // In turn, so that a slow minute of the machine falls on all of them.
     for (let round = 0; round < ROUNDS; round++) {
-      api.push(await post(path, connections, target.pileId))
+      api.push(await post(path, connections, target))
       driver.push(await insertBare(databaseUrl, connections, target))
-      route.push(await post(bareUrl, connections, target.pileId))
+      route.push(await post(bareUrl, connections, target))
     }
     const ours = median(api)
     const ratios = api.map((rate, at) => rate / (driver[at] as number))
@@ -100,8 +103,8 @@ export async function benchReadings(url: string, databaseUrl: string): Promise<v
     )
     report('', '', `bare route, nothing stored ${median(route).toFixed(0)}/s`, ours / median(route), '')
   }
-  const [[row]] = (await admin.query('SELECT COUNT(*) AS count FROM readings')) as unknown as [[{ count: number }]]
-  process.stdout.write(`${row.count} readings were stored\n`)
+  const [[row]] = (await admin.query('SELECT COUNT(*) AS count FROM facts')) as unknown as [[{ count: number }]]
+  process.stdout.write(`${row.count} facts are stored\n`)
   await admin.end()
   await bare.close()
 }

@@ -1,5 +1,5 @@
 import { expect, test } from './house.ts'
-import { putOn, startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
+import { putOn, readingsOf, startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
 
 test.beforeEach(({ request }) => putOn(request, 0))
 test.afterEach(({ request }) => putOn(request, 0))
@@ -35,7 +35,7 @@ test('a settled load is taken by itself when it changes, undo leaves it alone, a
   await expect(tile(page, 'supremes')).toContainText('2 of 12 pieces')
   expect(await page.evaluate('window.spoken')).toEqual(['taken', 'taken', 'too light'])
   await expect
-    .poll(async () => (await stateOf(request, id)).readings.map((each) => each.grams))
+    .poll(async () => readingsOf(await stateOf(request, id)).map((each) => each.grams))
     .toEqual([281, 279, 220])
 })
 

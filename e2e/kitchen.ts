@@ -1,4 +1,5 @@
 import type { FabricationRow, FabricationState, Item, Kitchen, ScaleStatus } from '@fleam/contract'
+import type { Reading } from '@fleam/core'
 import { type APIRequestContext, expect, type Page } from '@playwright/test'
 
 export async function larchHalt(request: APIRequestContext): Promise<Kitchen> {
@@ -20,6 +21,9 @@ export async function stateOf(request: APIRequestContext, id: string): Promise<F
   const kitchen = await larchHalt(request)
   return (await request.get(`/api/kitchens/${kitchen.id}/fabrications/${id}`)).json()
 }
+
+/** The readings of a state, in the order of the work; those that were taken back too. */
+export const readingsOf = ({ facts }: FabricationState): Reading[] => facts.filter((fact) => fact.kind === 'reading')
 
 export interface StartWish {
   item: string

@@ -83,7 +83,7 @@ async function startLoin(request: APIRequestContext, id: string): Promise<void> 
       units: 1,
       purchase: { price: { amount: 40, per: 'kg' }, invoiceWeight: 2600 },
       cookId: null,
-      supplier: null,
+      supplierId: null,
       lot: null,
       date: '2026-11-25',
       startedAt: new Date().toISOString(),

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { expect, test } from './house.ts'
-import { startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
+import { readingsOf, startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
 
 const WEIGHTS = ['284', '279', '281', '290', '276']
 const keptHere = (page: Page) => page.locator('.kept-here')
@@ -14,15 +14,15 @@ test('a cut network: what is weighed is kept here, shown so, and stored once whe
 }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   await typeWeight(page, WEIGHTS[0] as string)
-  await expect.poll(async () => (await stateOf(request, id)).readings.length).toBe(1)
+  await expect.poll(async () => readingsOf(await stateOf(request, id)).length).toBe(1)
   await context.setOffline(true)
   for (const weight of WEIGHTS.slice(1)) await typeWeight(page, weight)
   await expect(tile(page, 'supremes')).toContainText('5 of 12 pieces')
   await expect(keptHere(page)).toHaveText('4 kept here')
-  expect((await stateOf(request, id)).readings).toHaveLength(1)
+  expect(readingsOf(await stateOf(request, id))).toHaveLength(1)
   await context.setOffline(false)
   await expect(keptHere(page)).toHaveText('', { timeout: 15_000 })
-  const { readings } = await stateOf(request, id)
+  const readings = readingsOf(await stateOf(request, id))
   expect(sorted(readings.map((each) => each.grams))).toEqual(sorted(WEIGHTS.map(Number)))
   await page.reload()
   await expect(tile(page, 'supremes')).toContainText('5 of 12 pieces')
@@ -39,7 +39,7 @@ test('a tab that dies without a network leaves its readings to the next one', as
   await next.goto(`/bench/${id}`)
   await expect(tile(next, 'supremes')).toContainText('5 of 12 pieces')
   await expect(keptHere(next)).toHaveText('')
-  await expect.poll(async () => (await stateOf(request, id)).readings.length).toBe(5)
+  await expect.poll(async () => readingsOf(await stateOf(request, id)).length).toBe(5)
 })
 
 test('a server that is killed in the middle of weighing comes back with everything', async ({ page, request, own }) => {
@@ -51,7 +51,7 @@ test('a server that is killed in the middle of weighing comes back with everythi
   for (const weight of WEIGHTS) await typeWeight(page, weight)
   await expect(tile(page, 'supremes')).toContainText('6 of 12 pieces')
   await expect(keptHere(page)).toHaveText('', { timeout: 30_000 })
-  expect((await stateOf(request, id)).readings).toHaveLength(6)
+  expect(readingsOf(await stateOf(request, id))).toHaveLength(6)
 })
 
 test('two minutes without a network, a dead tab and a page that opens offline: every reading is there once', async ({
@@ -63,7 +63,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   // The page has been visited once the device keeps it.
   await page.evaluate(() => navigator.serviceWorker.ready)
   await typeWeight(page, '285')
-  await expect.poll(async () => (await stateOf(request, id)).readings.length).toBe(1)
+  await expect.poll(async () => readingsOf(await stateOf(request, id)).length).toBe(1)
   await page.waitForTimeout(5_000)
   await page.clock.install()
   await context.setOffline(true)
@@ -82,7 +82,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   await typeWeight(next, '310')
   await context.setOffline(false)
   await expect(keptHere(next)).toHaveText('', { timeout: 15_000 })
-  const { readings } = await stateOf(request, id)
+  const readings = readingsOf(await stateOf(request, id))
   expect(sorted(readings.map((each) => each.grams))).toEqual(sorted([285, ...weights.map(Number), 310]))
   const [first, last] = [readings[1], readings.at(-2)]
   expect(Date.parse(last?.takenAt as string) - Date.parse(first?.takenAt as string)).toBeGreaterThan(110_000)

@@ -1,7 +1,17 @@
 import type { Appraisal } from '@fleam/core'
 import type { Page } from '@playwright/test'
 import { expect, test } from './house.ts'
-import { larchHalt, nextOnScale, putOn, type StartWish, startAt, startBirds, stateOf, tile } from './kitchen.ts'
+import {
+  larchHalt,
+  nextOnScale,
+  putOn,
+  readingsOf,
+  type StartWish,
+  startAt,
+  startBirds,
+  stateOf,
+  tile,
+} from './kitchen.ts'
 
 const WHOLE_PILES: readonly [string, number][] = [
   ['thighs, boneless', 1640],
@@ -42,7 +52,9 @@ test('six chickens from the invoice to the verdict, one touch for each weighing'
   expect(touches).toBe(supremes.length + WHOLE_PILES.length + 3)
 
   // Every reading is stored once, and the sentence says what the core says of them.
-  const { readings, record } = await stateOf(request, id)
+  const state = await stateOf(request, id)
+  const { record } = state
+  const readings = readingsOf(state)
   expect(readings.map((each) => each.grams)).toEqual([...supremes, ...WHOLE_PILES.map(([, grams]) => grams)])
   expect(record.status).toBe('closed')
   const kitchen = await larchHalt(request)
@@ -102,7 +114,9 @@ for (const { what, wish, weights, most } of ROADS) {
     await page.waitForURL(/\/verdict\//)
     expect(actions).toBe(most)
     expect(actions).toBeLessThanOrEqual(20)
-    const { readings, record } = await stateOf(request, id)
+    const state = await stateOf(request, id)
+    const { record } = state
+    const readings = readingsOf(state)
     expect(readings.map((each) => each.grams)).toEqual(weights)
     const weighed = new Set(readings.map((each) => each.pileId))
     expect(weighed.size).toBe(record.piles.length)
@@ -120,8 +134,10 @@ test('a load is taken once, and undo takes it back', async ({ page, request }) =
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(tile(page, 'supremes')).toContainText('0 of 2 pieces')
   await expect(page.locator('.scale-state')).toContainText('settled')
-  await expect.poll(async () => (await stateOf(request, id)).voids.length).toBe(1)
-  expect((await stateOf(request, id)).readings).toHaveLength(1)
+  await expect
+    .poll(async () => (await stateOf(request, id)).facts.filter((fact) => fact.kind === 'void').length)
+    .toBe(1)
+  expect(readingsOf(await stateOf(request, id))).toHaveLength(1)
 })
 
 test('everything at the bench works by keys alone', async ({ page }) => {

@@ -107,9 +107,7 @@ test('a record exported and imported again says the same; a broken one is refuse
   await page.goto('/')
   await page.getByLabel('Fabrication document').setInputFiles(file)
   await page.waitForURL(/\/verdict\//)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
-    (before as string).replace('the bird', 'the purchase'),
-  )
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(before as string)
 
   const document = JSON.parse(readFileSync(file, 'utf8'))
   document.piles[2].weight = -5

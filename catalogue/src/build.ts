@@ -1,30 +1,36 @@
-import type { StyleOption, StyleStep, Tool } from '@fleam/core'
+import type { PileKind, StyleOption, StyleStep, Tool } from '@fleam/core'
+import { type Animal, factsOf } from './pile-facts.ts'
 import type { StylePile } from './schema.ts'
 
-interface PieceOptions {
+interface PortionOptions {
   /** The drawing's region it comes from. */
   region?: string | null
   landmark?: string
   /** Bounds as shares of the target, where the usual ones are too wide or too narrow. */
   within?: number
+  /** Share of the raw portion that is bone; none where it is not said. */
+  bone?: number
+  /** Share of the raw weight that cooking takes, where it is not as usual for the animal. */
+  loss?: number
 }
 
 const USUAL_BOUNDS = 0.12
 
 /** Piles of an item whose usual unit weighs `usual` grams: portions get their bounds from the share that is expected. */
-export function pilesFor(usual: number) {
+export function pilesFor(animal: Animal, usual: number) {
   const portion =
     (weighing: StylePile['weighing']) =>
     (
       name: string,
       percent: number,
       perUnit: number,
-      { region = null, landmark = '', within = USUAL_BOUNDS }: PieceOptions = {},
+      { region = null, landmark = '', within = USUAL_BOUNDS, bone = 0, loss }: PortionOptions = {},
     ): StylePile => {
       const target = Math.round((usual * percent) / 100 / perUnit)
       return {
         name,
         class: 'primary',
+        ...factsOf(animal, 'portions', bone, loss),
         weighing,
         expectedShare: percent / 100,
         portionsPerUnit: perUnit,
@@ -34,10 +40,17 @@ export function pilesFor(usual: number) {
       }
     }
   const other =
-    (pileClass: 'by-product' | 'waste') =>
-    (name: string, percent: number, region: string | null = null, landmark = ''): StylePile => ({
+    (pileClass: 'by-product' | 'waste', kind: PileKind) =>
+    (
+      name: string,
+      percent: number,
+      region: string | null = null,
+      landmark = '',
+      { bone = 0, loss }: Pick<PortionOptions, 'bone' | 'loss'> = {},
+    ): StylePile => ({
       name,
       class: pileClass,
+      ...factsOf(animal, kind, bone, loss),
       weighing: 'whole',
       expectedShare: percent / 100,
       portionsPerUnit: null,
@@ -50,8 +63,12 @@ export function pilesFor(usual: number) {
     pieces: portion('pieces'),
     /** Portions weighed together. */
     together: portion('whole'),
-    use: other('by-product'),
-    waste: other('waste'),
+    /** What is served too, though it was not bought for it. */
+    parts: other('by-product', 'portions'),
+    trim: other('by-product', 'trim'),
+    bones: other('by-product', 'bones'),
+    fat: other('by-product', 'fat'),
+    waste: other('waste', 'waste'),
   }
 }
 

@@ -9,6 +9,8 @@ import {
   DEFERS_TO,
   DRAWINGS,
   drawingOf,
+  RECEIVING_CHECKS,
+  receivingChecksFor,
 } from './index.ts'
 
 const styles = CATALOGUE.flatMap((item) => item.styles.map((style) => [style.id, style, item] as const))
@@ -87,6 +89,23 @@ describe.each(styles)('%s', (_id, style, item) => {
       if (!when) continue
       const option = style.options.find((each) => each.id === when.option)
       expect(option?.choices.map((choice) => choice.id)).toContain(when.choice)
+    }
+  })
+
+  test('every pile says what it is, how it keeps, and what of it is bone', () => {
+    for (const { class: pileClass, kind, boneShare, cookingLoss, chilledDays, frozenMonths } of style.piles) {
+      expect(
+        { primary: ['portions'], waste: ['waste', 'liquid'], 'by-product': ['portions', 'trim', 'bones', 'fat'] }[
+          pileClass
+        ],
+      ).toContain(kind)
+      expect(boneShare >= 0 && boneShare < 0.5).toBe(true)
+      expect(cookingLoss > 0 && cookingLoss < 0.5).toBe(true)
+      // What is eaten has a day in the cold and a month frozen; what is thrown away is not kept.
+      const isKept = pileClass !== 'waste'
+      expect([chilledDays === null, frozenMonths === null]).toEqual([!isKept, !isKept])
+      if (isKept) expect((chilledDays ?? 0) >= 1 && (frozenMonths ?? 0) >= 2).toBe(true)
+      if (kind === 'trim') expect(chilledDays).toBe(1)
     }
   })
 
@@ -172,4 +191,49 @@ test('questions on which cooks differ are there to choose', () => {
   ]) {
     expect(questions).toContain(question)
   }
+})
+
+describe('what piles are', () => {
+  const pileOf = (item: string, name: string) =>
+    CATALOGUE.find((each) => each.name.startsWith(item))
+      ?.styles.flatMap((style) => style.piles)
+      .find((pile) => pile.name === name)
+
+  test.each([
+    ['Chicken, eviscerated', 'supremes', 'portions', 0.07, 0.22, 2],
+    ['Chicken, eviscerated', 'thighs, boneless', 'portions', 0, 0.22, 2],
+    ['Chicken, eviscerated', 'wing tips and flats', 'portions', 0, 0.22, 2],
+    ['Chicken, eviscerated', 'bones and back', 'bones', 0, 0.22, 2],
+    ['Chicken, eviscerated', 'drumsticks', 'portions', 0.3, 0.22, 2],
+    ['Duck', 'legs', 'portions', 0.26, 0.35, 2],
+    ['Beef tenderloin', 'tips', 'trim', 0, 0.15, 1],
+    ['Beef tenderloin', 'medallions', 'portions', 0, 0.15, 4],
+    ['Lamb rack, eight ribs, chined', 'frenched racks', 'portions', 0.2, 0.18, 4],
+    ['Turbot', 'frame, head, skirt', 'bones', 0, 0.14, 2],
+    ['Turbot', 'sections', 'portions', 0.22, 0.14, 1],
+  ] as const)('%s: %s are %s', (item, name, kind, boneShare, cookingLoss, chilledDays) => {
+    expect(pileOf(item, name)).toMatchObject({ kind, boneShare, cookingLoss, chilledDays })
+  })
+})
+
+test('items of one family are of one species', () => {
+  for (const { family, species } of CATALOGUE) {
+    expect(new Set(CATALOGUE.filter((item) => item.family === family).map((item) => item.species))).toEqual(
+      new Set([species]),
+    )
+  }
+})
+
+test('checks at the door fit the animal, and each animal’s temperature has a limit', () => {
+  const ids = (species: 'poultry' | 'fish' | 'red-meat') => receivingChecksFor(species).map((check) => check.id)
+  expect(ids('poultry')).toEqual(expect.arrayContaining(['temperature', 'seal', 'liquid', 'skin', 'keel', 'size']))
+  expect(ids('fish')).toEqual(expect.arrayContaining(['fish-temperature', 'stiffness', 'days-since-catch']))
+  expect(ids('fish')).not.toContain('skin')
+  expect(ids('red-meat')).toContain('fat-cover')
+  for (const species of ['poultry', 'fish', 'red-meat'] as const) {
+    expect(
+      receivingChecksFor(species).some((check) => check.number?.unit === '°C' && check.number.faultAbove !== null),
+    ).toBe(true)
+  }
+  expect(new Set(RECEIVING_CHECKS.map((check) => check.id)).size).toBe(RECEIVING_CHECKS.length)
 })

@@ -8,11 +8,11 @@ import { CHAR, HAKE, TURBOT, WHITE_FISH } from './fish/fish.ts'
 import { RACK_CHINE_ON, RACK_CHINED } from './lamb/lamb.ts'
 import type { CatalogueItem } from './schema.ts'
 
-export { boneShareOf } from './bone-share.ts'
 export { CAUTIONS, cautionById, cautionsFor, DEFERS_TO } from './cautions.ts'
-export { cookingLossOf } from './cooking-loss.ts'
 export type { Drawing, DrawingView } from './drawings/index.ts'
 export { drawingOf } from './drawings/index.ts'
+export type { Animal, KeepingTime } from './pile-facts.ts'
+export { factsOf, keepingOpened } from './pile-facts.ts'
 export type { ReceivingCheck } from './receiving-checks.ts'
 export { faultWords, RECEIVING_CHECKS, receivingChecksFor } from './receiving-checks.ts'
 export type {
@@ -26,9 +26,7 @@ export type {
 } from './schema.ts'
 export { DRAWINGS } from './schema.ts'
 export type { ItemShape } from './shapes.ts'
-export { BONDED_SHAPES, SHAPES, shapeOfItem, USUAL_RACK } from './shapes.ts'
-export type { KeepingTime, KeptKind } from './storage.ts'
-export { keepingOf } from './storage.ts'
+export { BONDED_SHAPES, SHAPES, shapeById, USUAL_RACK } from './shapes.ts'
 export { WHOLE_WORDS } from './whole-words.ts'
 
 /** Everything a new kitchen starts with, in the order in which it is offered. */

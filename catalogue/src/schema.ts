@@ -31,8 +31,12 @@ export type DrawingName = (typeof DRAWINGS)[number]
 export interface CatalogueItem {
   id: string
   name: string
+  /** The animal or cut in the name of a product, `Chicken: supremes`: items of one family give the same products. */
+  family: string
   species: Species
   drawing: DrawingName
+  /** Id of the usual shape of what is cut along its length, see `shapes.ts`; null where its portions are not. */
+  shape: string | null
   /** What one unit is called on the board. */
   unitName: { one: string; many: string }
   /** Usual weight of one unit as purchased, grams. */

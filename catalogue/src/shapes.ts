@@ -4,8 +4,6 @@ import type { PortionProduct, ShapeTemplate } from '@fleam/core'
 export interface ItemShape {
   id: string
   name: string
-  /** Beginnings of the names of the items that have it. */
-  items: readonly string[]
   template: ShapeTemplate
   /** Grams and millimetres of a usual one. */
   weight: number
@@ -25,7 +23,6 @@ export const SHAPES: readonly ItemShape[] = [
   {
     id: 'tenderloin',
     name: 'Tenderloin, trimmed',
-    items: ['Beef tenderloin'],
     template: {
       stations: stations(
         [0, 215],
@@ -61,7 +58,6 @@ export const SHAPES: readonly ItemShape[] = [
   {
     id: 'rib-eye',
     name: 'Rib eye, boneless',
-    items: ['Rib eye'],
     template: {
       stations: stations([0, 380], [0.3, 420], [0.7, 430], [1, 390]),
       roundness: 0.6,
@@ -76,7 +72,6 @@ export const SHAPES: readonly ItemShape[] = [
     id: 'char-fillet',
     isFillet: true,
     name: 'Char or salmon fillet',
-    items: ['Arctic char'],
     template: {
       stations: stations([0, 170], [0.12, 200], [0.35, 195], [0.6, 160], [0.8, 113], [1, 48]),
       roundness: 0.26,
@@ -104,7 +99,6 @@ export const SHAPES: readonly ItemShape[] = [
     id: 'white-fillet',
     isFillet: true,
     name: 'Hake or white fish fillet',
-    items: ['Hake', 'Round white fish'],
     template: {
       stations: stations([0, 175], [0.15, 200], [0.4, 186], [0.7, 137], [1, 60]),
       roundness: 0.3,
@@ -121,7 +115,6 @@ export const SHAPES: readonly ItemShape[] = [
   {
     id: 'turbot-quarter',
     name: 'Turbot quarter fillet',
-    items: ['Turbot'],
     template: {
       stations: stations([0, 103], [0.2, 147], [0.5, 140], [0.8, 96], [1, 41]),
       roundness: 0.3,
@@ -135,7 +128,6 @@ export const SHAPES: readonly ItemShape[] = [
   {
     id: 'flatfish-on-bone',
     name: 'Flatfish, sections on the bone',
-    items: ['Turbot'],
     template: {
       stations: stations([0, 260], [0.25, 380], [0.55, 400], [0.85, 300], [1, 190]),
       roundness: 0.22,
@@ -152,9 +144,8 @@ export const SHAPES: readonly ItemShape[] = [
 /** Shapes of which two may be bonded into a log: what is sawn through its bones cannot be. */
 export const BONDED_SHAPES: readonly ItemShape[] = SHAPES.filter(({ kerf }) => !kerf)
 
-/** The shape of an item that is cut along its length; null where its portions are not. */
-export const shapeOfItem = (item: string): ItemShape | null =>
-  SHAPES.find(({ items }) => items.some((beginning) => item.startsWith(beginning))) ?? null
+/** The shape of an id; null where there is none, or it is not known here. */
+export const shapeById = (id: string | null): ItemShape | null => SHAPES.find((shape) => shape.id === id) ?? null
 
 /** A usual rack of eight ribs: weights in grams, eyes from the loin end relative to each other. */
 export const USUAL_RACK = {

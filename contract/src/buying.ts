@@ -25,7 +25,7 @@ export type Supplier = z.infer<typeof supplier>
 
 export const ARTICLE_KINDS = ['whole', 'ready'] as const
 
-/** `Chicken: supremes`: an animal and the pile of it that is served. */
+/** `Chicken: supremes`: what is served and can be bought ready, by its name. */
 const productName = z.string().trim().min(1).max(243)
 
 /** Where an article has a size: it stands with the price, because suppliers change it. */
@@ -46,14 +46,17 @@ const readyFields = {
 export const article = z
   .strictObject({
     id,
+    supplierId: id,
     supplier: name,
     /** The supplier's own number or, without one, its name: unique with the supplier. */
     code: name,
     name,
     kind: z.enum(ARTICLE_KINDS),
-    /** Name of the item that is cut from it; null where it is tied to none. */
+    /** Item that is cut from it; null where it is tied to none. */
+    itemId: id.nullable(),
     item: name.nullable(),
     /** Product that it is ready, such as `Chicken: supremes`; null where it is tied to none. */
+    productId: id.nullable(),
     product: productName.nullable(),
     ...readyFields,
   })
@@ -76,14 +79,10 @@ export const articlePrice = z
   .meta({ id: 'ArticlePrice' })
 export type ArticlePrice = z.infer<typeof articlePrice>
 
-/** One line of a price list: an article with a price. */
-export const priceLineFields = z.strictObject({
-  supplier: name,
+const priceFields = {
   code: name,
   name,
   kind: z.enum(ARTICLE_KINDS),
-  item: name.nullable(),
-  product: productName.nullable(),
   price,
   ...sizeFields,
   ...readyFields,
@@ -91,8 +90,22 @@ export const priceLineFields = z.strictObject({
   minimumOrder: money.nullable(),
   from: day,
   until: day.nullable(),
+}
+
+/** One line of a price list as a document has it: an article with a price, by names. */
+export const priceListLine = z.strictObject({
+  ...priceFields,
+  supplier: name,
+  item: name.nullable(),
+  product: productName.nullable(),
 })
-export type PriceListLine = z.infer<typeof priceLineFields>
+export type PriceListLine = z.infer<typeof priceListLine>
+
+/** A price that is added by hand, of an article that is tied by ids. */
+export const priceAdded = z
+  .strictObject({ ...priceFields, supplierId: id, itemId: id.nullable(), productId: id.nullable() })
+  .meta({ id: 'PriceAdded' })
+export type PriceAdded = z.infer<typeof priceAdded>
 
 export const articleRow = z
   .object({ article, current: articlePrice.nullable(), prices: count })
@@ -131,12 +144,13 @@ const formPile = z.object({
   class: z.enum(PILE_CLASSES),
   share: estimate,
   target: grams.nullable(),
+  keeping: z.object({ chilledDays: count, frozenMonths: count.nullable() }).nullable(),
   valuePerKg: signedMoney.nullable(),
   usedShare: share.nullable(),
   processingPerKg: money.nullable(),
 }) satisfies z.ZodType<FormPile>
 
-const anyForm = { id: z.string(), supplier: name, article: name, quote, since: day }
+const anyForm = { id: z.string(), articleId: id, supplierId: id, supplier: name, article: name, quote, since: day }
 
 /** One way to come by a product, with what the kitchen expects of it. */
 const buyingForm: z.ZodType<BuyingForm> = z
@@ -163,7 +177,7 @@ export const buyingForms = z.array(buyingForm)
 
 /** What can be compared: every product that a style gives, with how many forms have a price today. */
 export const products = z.array(
-  z.object({ name: productName, pile: name, plateWeight: grams.nullable(), forms: count }),
+  z.object({ id, name: productName, pile: name, plateWeight: grams.nullable(), forms: count }),
 )
 export type Product = z.infer<typeof products>[number]
 

@@ -1,13 +1,20 @@
 import type { FabricationEdit, FabricationRecord } from './fabrication.ts'
+import type { Lot, LotEdit } from './receiving.ts'
 import type { Assumptions } from './what-if.ts'
 
 /** The editable part of a record with some of it changed, at the version it was read at. */
 export function editOf(record: FabricationRecord, changes: Partial<FabricationEdit> = {}): FabricationEdit {
   const { id: _id, currency: _currency, item: _item, style: _style, species: _species, ...rest } = record
   const { startedAt: _startedAt, closedAt: _closedAt, updatedAt: _updatedAt, ...planned } = rest
-  const { styleId: _styleId, lotId: _lotId, units: _units, rhythm: _rhythm, drawing: _drawing, ...board } = planned
-  const { steps: _steps, choices: _choices, ...editable } = board
+  const { styleId: _styleId, lotId: _lotId, units: _units, rhythm: _rhythm, drawing: _drawing, ...drawn } = planned
+  const { shape: _shape, ...board } = drawn
+  const { steps: _steps, choices: _choices, itemId: _itemId, cook: _cook, supplier: _supplier, ...editable } = board
   return { ...editable, ...changes }
+}
+
+/** What may be sent of a lot: its names are for reading. */
+export function lotEditOf({ item: _item, supplier: _supplier, ...lot }: Lot): LotEdit {
+  return lot
 }
 
 /** What a record rests on that is not a weighing. */

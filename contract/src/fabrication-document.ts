@@ -5,6 +5,7 @@ import {
   DOCUMENT_VERSION,
   type FabricationDocument,
   PILE_CLASSES,
+  type PlannedOffer,
   PRICE_UNITS,
 } from '@fleam/core'
 import { z } from 'zod'
@@ -13,6 +14,7 @@ import {
   currency,
   day,
   grams,
+  id,
   minutes,
   money,
   name,
@@ -80,28 +82,40 @@ const pile = z
     if (sign) refuse('valuePerKg', sign)
   })
 
-export const offer = z
-  .strictObject({
-    name,
-    pile: name,
-    price,
-    pieces: positiveCount.optional(),
-    pieceWeight: positiveGrams,
-    usableShare: z.number().gt(0).max(1).optional(),
-    handlingMinutesPerPiece: minutes.optional(),
-    ratePerHour: money.optional(),
-    extras: money.optional(),
-  })
-  .superRefine((value, context) => {
-    const isPack = value.price.per === 'case' || value.price.per === 'lot'
-    if (value.pieces === undefined && (isPack || (value.extras ?? 0) > 0)) {
-      context.addIssue({
-        code: 'custom',
-        path: ['pieces'],
-        message: 'is needed to spread a pack or charges over its pieces',
-      })
-    }
-  })
+const offerFields = {
+  name,
+  pile: name,
+  price,
+  pieces: positiveCount.optional(),
+  pieceWeight: positiveGrams,
+  usableShare: z.number().gt(0).max(1).optional(),
+  handlingMinutesPerPiece: minutes.optional(),
+  ratePerHour: money.optional(),
+  extras: money.optional(),
+}
+
+function refuseOffer(value: OfferToCheck, context: z.RefinementCtx): void {
+  const isPack = value.price.per === 'case' || value.price.per === 'lot'
+  if (value.pieces === undefined && (isPack || (value.extras ?? 0) > 0)) {
+    context.addIssue({
+      code: 'custom',
+      path: ['pieces'],
+      message: 'is needed to spread a pack or charges over its pieces',
+    })
+  }
+}
+interface OfferToCheck {
+  price: { per: string }
+  pieces?: number | undefined
+  extras?: number | undefined
+}
+
+export const offer = z.strictObject(offerFields).superRefine(refuseOffer)
+
+/** An offer with the article of the price book that it is; null or absent where it was typed. */
+export const plannedOffer = z
+  .strictObject({ ...offerFields, articleId: id.nullable().optional() })
+  .superRefine(refuseOffer) satisfies z.ZodType<PlannedOffer>
 
 interface Named {
   name: string

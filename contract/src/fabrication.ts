@@ -1,23 +1,15 @@
-import {
-  ALLOCATIONS,
-  CREDIT_POLICIES,
-  LOSS_CAUSES,
-  MARK_KINDS,
-  type Mark,
-  PILE_CLASSES,
-  type PlannedPile,
-  RHYTHMS,
-} from '@fleam/core'
+import { ALLOCATIONS, CREDIT_POLICIES, LOSS_CAUSES, PILE_CLASSES, type PlannedPile, RHYTHMS } from '@fleam/core'
 import { z } from 'zod'
 import {
   consumable,
   fabricationDocument,
   labourEntry,
-  offer,
   pileRuleIssues,
+  plannedOffer,
   purchase,
   valueSignMessage,
 } from './fabrication-document.ts'
+import { fact } from './fact.ts'
 import {
   count,
   currency,
@@ -38,8 +30,12 @@ import { SPECIES, styleStep } from './style.ts'
 export const plannedPile = z
   .strictObject({
     id,
+    /** The pile of the style that it was planned by; null or absent where it came from a document. */
+    stylePileId: id.nullable().optional(),
     name,
     class: z.enum(PILE_CLASSES),
+    /** What cooking takes of it, as the style had it; null or absent where nobody said. */
+    cookingLoss: share.nullable().optional(),
     weighing: z.enum(['pieces', 'whole']),
     expectedShare: share.nullable(),
     portions: count.nullable(),
@@ -63,7 +59,7 @@ export const assumptionFields = {
   labour: z.array(labourEntry).max(MOST_ROWS),
   consumables: z.array(consumable).max(MOST_ROWS),
   piles: z.array(plannedPile).min(1).max(500),
-  offers: z.array(offer).max(MOST_ROWS),
+  offers: z.array(plannedOffer).max(MOST_ROWS),
   creditPolicy: z.enum(CREDIT_POLICIES),
   allocation: z.enum(ALLOCATIONS),
 }
@@ -72,8 +68,9 @@ const editable = {
   ...assumptionFields,
   confirmed: z.boolean(),
   date: day,
-  cook: name.nullable(),
-  supplier: name.nullable(),
+  cookId: id.nullable(),
+  supplierId: id.nullable(),
+  /** The supplier's lot as it is written on the label. */
   lot: name.nullable(),
   notes: notes.nullable(),
   status: z.enum(['open', 'closed']),
@@ -106,8 +103,12 @@ export const fabricationRecord = editFields
   .extend({
     id,
     currency,
+    itemId: id.nullable(),
+    /** Names are for reading; where there is no id, they are as the document had them. */
     item: name,
     style: name,
+    cook: name.nullable(),
+    supplier: name.nullable(),
     species: z.enum(SPECIES).nullable(),
     styleId: id.nullable(),
     /** The raw lot that it was cut from, where it was received here. */
@@ -117,6 +118,8 @@ export const fabricationRecord = editFields
     /** Bird by bird, or one step for all birds. */
     rhythm: z.enum(RHYTHMS),
     drawing: z.string().max(60).nullable(),
+    /** Usual shape of what is cut along its length, as the item has it; null where it is not. */
+    shape: z.string().max(60).nullable(),
     /** Steps as they were when it started, with the options that were chosen. */
     steps: z.array(fabricationStep),
     choices: z.array(z.strictObject({ question: name, choice: name })),
@@ -134,7 +137,7 @@ export const fabricationStart = z.strictObject({
   units: positiveCount,
   purchase,
   cookId: id.nullable(),
-  supplier: name.nullable(),
+  supplierId: id.nullable(),
   lot: name.nullable(),
   lotId: id.nullable().default(null),
   date: day,
@@ -146,75 +149,20 @@ export const fabricationStart = z.strictObject({
 export type FabricationStart = z.input<typeof fabricationStart>
 export type FabricationWish = z.infer<typeof fabricationStart>
 
-export const READING_SOURCES = ['scale', 'typed', 'imported'] as const
-
-/** One weighing: a fact with an id made on the device. Never changed; voided by another row. */
-export const reading = z
-  .strictObject({
-    id,
-    pileId: id,
-    grams: positiveGrams,
-    takenAt: instant,
-    source: z.enum(READING_SOURCES),
-    /** Who weighed it; null where nobody said. */
-    cook: name.nullable().default(null),
-  })
-  .meta({ id: 'Reading' })
-export type KeptReading = z.infer<typeof reading>
-
-export const readingVoid = z.strictObject({ id, readingId: id, takenAt: instant }).meta({ id: 'ReadingVoid' })
-export type KeptVoid = z.infer<typeof readingVoid>
-
-/** A weighing that belongs to another pile; of several the latest holds. */
-export const readingMove = z
-  .strictObject({ id, readingId: id, pileId: id, takenAt: instant })
-  .meta({ id: 'ReadingMove' })
-export type KeptMove = z.infer<typeof readingMove>
-
-/** A clock started or paused, the batch out of the cold or back in it, a step done. */
-export const mark = z
-  .strictObject({
-    id,
-    kind: z.enum(MARK_KINDS),
-    cook: name.nullable().default(null),
-    ratePerHour: money.nullable().default(null),
-    step: z.string().max(60).nullable().default(null),
-    takenAt: instant,
-  })
-  .meta({ id: 'Mark' }) satisfies z.ZodType<Mark>
-export type KeptMark = z.infer<typeof mark>
-
-const MOST_SENT = 500
-
-/** What a device sends: weighings and withdrawals in the order they happened. Sending any of it twice changes nothing. */
-export const readingsSent = z.strictObject({
-  readings: z.array(reading).max(MOST_SENT).default([]),
-  voids: z.array(readingVoid).max(MOST_SENT).default([]),
-  moves: z.array(readingMove).max(MOST_SENT).default([]),
-  marks: z.array(mark).max(MOST_SENT).default([]),
-})
-export type ReadingsSent = z.infer<typeof readingsSent>
-
-/** The ids that are stored now, after the commit. */
-export const readingsKept = z.object({ kept: z.array(id) })
-
 export const fabricationState = z
-  .object({
-    record: fabricationRecord,
-    readings: z.array(reading),
-    voids: z.array(readingVoid),
-    moves: z.array(readingMove),
-    marks: z.array(mark),
-  })
+  .object({ record: fabricationRecord, facts: z.array(fact) })
   .meta({ id: 'FabricationState' })
 export type FabricationState = z.infer<typeof fabricationState>
 
 /** What happened at one bench since the last event: facts of every device, and the record's version. */
-export type FabricationNews = Omit<FabricationState, 'record'> & { version: number }
+export type FabricationNews = Pick<FabricationState, 'facts'> & { version: number }
 
 export const fabricationRow = z.object({
   id,
   status: z.enum(['open', 'closed']),
+  itemId: id.nullable(),
+  styleId: id.nullable(),
+  cookId: id.nullable(),
   startedAt: instant,
   updatedAt: instant,
   document: fabricationDocument,

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { day, minutes, money, name, positiveCount, positiveGrams } from './numbers.ts'
+import { day, id, minutes, money, name, positiveCount, positiveGrams } from './numbers.ts'
 
 /** Records of the same style and prices of the last year that the forecast of a record can rest on. */
 export const forecastEvidence = z
@@ -8,7 +8,7 @@ export const forecastEvidence = z
     tests: z.array(
       z.object({
         date: day,
-        cook: name.nullable(),
+        cookId: id.nullable(),
         units: positiveCount,
         /** Grams of one unit as purchased. */
         unitWeight: positiveGrams,

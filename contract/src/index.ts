@@ -5,6 +5,7 @@ export type {
   ArticlePrice,
   ArticleRow,
   ArticleRows,
+  PriceAdded,
   PriceListLine,
   Product,
   Supplier,
@@ -16,7 +17,7 @@ export {
   articlePrice,
   articleRows,
   buyingForms,
-  priceLineFields,
+  priceAdded,
   products,
   supplier,
   suppliers,
@@ -26,7 +27,7 @@ export type { ClaimedFault } from './claim-csv.ts'
 export { claimCsv } from './claim-csv.ts'
 export type { DecodedText } from './decode-text.ts'
 export { decodeText } from './decode-text.ts'
-export { assumptionsOf, editOf } from './edit.ts'
+export { assumptionsOf, editOf, lotEditOf } from './edit.ts'
 export type {
   FabricationEdit,
   FabricationNews,
@@ -36,11 +37,6 @@ export type {
   FabricationState,
   FabricationStep,
   FabricationWish,
-  KeptMark,
-  KeptMove,
-  KeptReading,
-  KeptVoid,
-  ReadingsSent,
 } from './fabrication.ts'
 export {
   fabricationEdit,
@@ -48,14 +44,10 @@ export {
   fabricationRows,
   fabricationStart,
   fabricationState,
-  mark,
-  reading,
-  readingMove,
-  readingsKept,
-  readingsSent,
-  readingVoid,
 } from './fabrication.ts'
 export { fabricationDocument } from './fabrication-document.ts'
+export type { FactsSent } from './fact.ts'
+export { fact, factsKept, factsSent, measuredCuts } from './fact.ts'
 export type { ForecastEvidence } from './forecasting.ts'
 export { forecastEvidence } from './forecasting.ts'
 export type { Health } from './health.ts'
@@ -71,8 +63,6 @@ export {
   kitchenSetUp,
   kitchens,
 } from './kitchen.ts'
-export type { MeasuredCut } from './measured-cut.ts'
-export { measuredCut, measuredCuts } from './measured-cut.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingWish } from './plating.ts'
@@ -99,8 +89,8 @@ export { priceListCsv } from './price-list-csv.ts'
 export type { PriceIssue, PriceIssueCode, PriceListContext } from './price-row.ts'
 export type { Problem, ProblemCode } from './problem.ts'
 export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
-export type { Lot, LotCase, LotCheck, LotPhoto, LotRow, LotTrace } from './receiving.ts'
-export { lot, lotPhoto, lotRows, lotTrace } from './receiving.ts'
+export type { Lot, LotCase, LotCheck, LotEdit, LotPhoto, LotRow, LotTrace } from './receiving.ts'
+export { lot, lotEdit, lotPhoto, lotRows, lotTrace } from './receiving.ts'
 export type { ScaleLine, ScaleReading, ScaleState, ScaleStatus } from './scale-line.ts'
 export { formatScaleLine, parseScaleLine, scaleCommand, scaleReading, scaleStatus, standInLoad } from './scale-line.ts'
 export type {

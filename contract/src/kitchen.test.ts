@@ -1,4 +1,4 @@
-import { fabricationEdit, issuesOf, kitchenOffer, kitchenSetUp, pathText, readingsSent } from './index.ts'
+import { fabricationEdit, factsSent, issuesOf, kitchenOffer, kitchenSetUp, pathText } from './index.ts'
 
 const paths = (schema: { safeParse: (input: unknown) => { success: boolean; error?: unknown } }, input: unknown) => {
   const result = schema.safeParse(input)
@@ -41,27 +41,33 @@ describe('a kitchen', () => {
 
 test('an offer for a kitchen follows the rules of an offer in a document', () => {
   const offer = { name: 'Ready', pile: 'supremes', price: { amount: 76, per: 'case' }, pieceWeight: 280 }
-  expect(paths(kitchenOffer, { id, styleId: id, supplier: 'Plattenkar Provisions', offer })).toEqual(['offer.pieces'])
-  expect(
-    paths(kitchenOffer, { id, styleId: id, supplier: 'Plattenkar Provisions', offer: { ...offer, pieces: 20 } }),
-  ).toEqual([])
+  expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer })).toEqual(['offer.pieces'])
+  expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer: { ...offer, pieces: 20 } })).toEqual([])
 })
 
 describe('what a device sends', () => {
-  const reading = { id, pileId: id, grams: 281, takenAt: '2026-11-24T08:00:00.000Z', source: 'scale' }
+  const made = { id, order: 1, takenAt: '2026-11-24T08:00:00.000Z', fabricationId: id }
+  const reading = { kind: 'reading', ...made, pileId: id, grams: 281, source: 'scale' }
 
-  test('may be readings, withdrawals, both or nothing', () => {
-    expect(paths(readingsSent, {})).toEqual([])
-    expect(
-      paths(readingsSent, { readings: [reading], voids: [{ id, readingId: id, takenAt: reading.takenAt }] }),
-    ).toEqual([])
+  test('may be any facts, in their order', () => {
+    const sent = [reading, { kind: 'void', ...made, factId: id }, { kind: 'mark', ...made, mark: 'cold-in' }]
+    expect(paths(factsSent, { facts: sent })).toEqual([])
+    expect(paths(factsSent, { facts: [] })).toEqual(['facts'])
   })
 
-  test('is refused at the reading that is wrong', () => {
-    expect(paths(readingsSent, { readings: [reading, { ...reading, grams: -1 }] })).toEqual(['readings[1].grams'])
-    expect(paths(readingsSent, { readings: [{ ...reading, source: 'guess' }] })).toEqual(['readings[0].source'])
-    expect(paths(readingsSent, { readings: [{ ...reading, takenAt: '2026-11-24' }] })).toEqual(['readings[0].takenAt'])
-    expect(paths(readingsSent, { readings: Array.from({ length: 501 }, () => reading) })).toEqual(['readings'])
+  test('has weights of whole milligrams, whatever the scale took off', () => {
+    const grams = (value: number) => factsSent.parse({ facts: [{ ...reading, grams: value }] }).facts[0]
+    expect(grams(1000.7 - 640.3)).toMatchObject({ grams: 360.4 })
+    expect(paths(factsSent, { facts: [{ ...reading, grams: 0.0004 }] })).toEqual(['facts[0].grams'])
+  })
+
+  test('is refused at the fact that is wrong', () => {
+    expect(paths(factsSent, { facts: [reading, { ...reading, grams: -1 }] })).toEqual(['facts[1].grams'])
+    expect(paths(factsSent, { facts: [{ ...reading, source: 'guess' }] })).toEqual(['facts[0].source'])
+    expect(paths(factsSent, { facts: [{ ...reading, takenAt: '2026-11-24' }] })).toEqual(['facts[0].takenAt'])
+    expect(paths(factsSent, { facts: [{ ...reading, order: 0 }] })).toEqual(['facts[0].order'])
+    expect(paths(factsSent, { facts: [{ ...reading, kind: 'dance' }] })).toEqual(['facts[0].kind'])
+    expect(paths(factsSent, { facts: Array.from({ length: 501 }, () => reading) })).toEqual(['facts'])
   })
 })
 

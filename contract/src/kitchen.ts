@@ -28,6 +28,6 @@ export const cooks = z.array(cook)
 export type Cook = z.infer<typeof cook>
 
 /** A supplier's ready-portioned offer as the kitchen keeps it, for one style's pile. */
-export const kitchenOffer = z.strictObject({ id, styleId: id, supplier: name, offer }).meta({ id: 'KitchenOffer' })
+export const kitchenOffer = z.strictObject({ id, styleId: id, supplierId: id, offer }).meta({ id: 'KitchenOffer' })
 export const kitchenOffers = z.array(kitchenOffer)
 export type KitchenOffer = z.infer<typeof kitchenOffer>

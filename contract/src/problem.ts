@@ -13,6 +13,7 @@ export const PROBLEMS = {
   'stale-version': { status: 409, title: 'Somebody changed it meanwhile' },
   'id-taken': { status: 409, title: 'This id stands for something else already' },
   'pile-unknown': { status: 422, title: 'This fabrication has no such pile' },
+  'name-unknown': { status: 422, title: 'A name in it is not known here' },
   'price-list-wrong': { status: 422, title: 'This price list cannot be taken in' },
   cancelled: { status: 409, title: 'It was broken off' },
   'feed-away': { status: 503, title: 'The price feed does not answer' },
@@ -34,7 +35,7 @@ export const problem = z
     issues: z.array(z.object({ path: z.string(), message: z.string() })),
     /** What was kept, and what was not changed. */
     kept: z.string(),
-    /** With `stale-version`: the record as it is now. */
+    /** With `stale-version`: the record as it is now; with `name-unknown`: each open name and what it may be. */
     current: z.unknown().optional(),
   })
   .meta({ id: 'Problem' })

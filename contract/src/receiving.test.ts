@@ -1,9 +1,11 @@
-import { claimCsv, type Lot, lot, lotPhoto } from './index.ts'
+import { claimCsv, type Lot, lotEdit, lotEditOf, lotPhoto } from './index.ts'
 
 const LOT: Lot = {
   id: '019b76da-a8f2-7000-8003-000000000001',
   version: 1,
+  itemId: '019b76da-a8f2-7000-8003-00000000000a',
   item: 'Chicken, eviscerated',
+  supplierId: '019b76da-a8f2-7000-8003-00000000000b',
   supplier: 'Ostravale Poultry Yard',
   code: 'L-1',
   gtin: '09012345000127',
@@ -24,11 +26,11 @@ const LOT: Lot = {
 }
 const [first, second] = LOT.cases as [Lot['cases'][number], Lot['cases'][number]]
 const paths = (changes: object) =>
-  lot.safeParse({ ...LOT, ...changes }).error?.issues.map((issue) => issue.path.join('.'))
+  lotEdit.safeParse({ ...lotEditOf(LOT), ...changes }).error?.issues.map((issue) => issue.path.join('.'))
 
 describe('a lot', () => {
   test('that is whole is taken as it is', () => {
-    expect(lot.parse(LOT)).toEqual(LOT)
+    expect(lotEdit.parse(lotEditOf(LOT))).toEqual(lotEditOf(LOT))
   })
 
   test.each([

@@ -25,8 +25,9 @@ export type LotCheck = z.infer<typeof lotCheck>
 const MOST_CASES = 500
 
 const lotFields = {
-  item: name,
-  supplier: name,
+  /** Null where nobody knows any more which item it was. */
+  itemId: id.nullable(),
+  supplierId: id,
   /** The supplier's lot; null where the label has none. */
   code: name.nullable(),
   gtin: z
@@ -68,10 +69,16 @@ function refuseLot(
   })
 }
 
-/** A lot as it was received; `version` is the one it was read at, and a stale one gets 409. */
-export const lot = z
+/** A lot as it is received or changed; `version` is the one it was read at, and a stale one gets 409. */
+export const lotEdit = z
   .strictObject({ ...lotFields, id, version: positiveCount.default(1) })
   .superRefine(refuseLot)
+  .meta({ id: 'LotEdit' })
+export type LotEdit = z.infer<typeof lotEdit>
+
+/** A lot as it is kept, with the names to read it by. */
+export const lot = z
+  .object({ ...lotFields, id, version: positiveCount, item: name, supplier: name })
   .meta({ id: 'Lot' })
 export type Lot = z.infer<typeof lot>
 

@@ -2,6 +2,7 @@ import { issuesOf, style, styleFile } from './index.ts'
 
 const id = '019b76da-a8f2-7000-8003-cbb2874dc7a1'
 const PILE = {
+  id,
   name: 'bin',
   class: 'waste',
   weighing: 'whole',
@@ -12,8 +13,21 @@ const PILE = {
   valuePerKg: -0.1,
   usedShare: null,
   processingPerKg: null,
+  kind: 'waste',
+  boneShare: 0,
+  cookingLoss: 0,
+  chilledDays: null,
+  frozenMonths: null,
 }
-const PORTIONS = { ...PILE, name: 'portions', class: 'primary', expectedShare: 0.9, valuePerKg: 12 }
+const PORTIONS = {
+  ...PILE,
+  id: id.replace('a1', 'a2'),
+  name: 'portions',
+  class: 'primary',
+  kind: 'portions',
+  expectedShare: 0.9,
+  valuePerKg: 12,
+}
 const STEP = {
   id: 'cut',
   title: 'Cut',
@@ -79,7 +93,8 @@ for (const [what, changes, expected] of [
 }
 
 test('a style file says what it is', () => {
-  const { id: _id, ...bare } = STYLE
+  const { id: _id, piles, ...rest } = STYLE
+  const bare = { ...rest, piles: piles.map(({ id: _pileId, ...pile }) => pile) }
   const item = {
     name: 'Chicken',
     species: 'poultry',
@@ -89,6 +104,7 @@ test('a style file says what it is', () => {
   expect(styleFile.safeParse({ format: 'fleam/style', version: 1, item, style: bare }).success).toBe(true)
   expect(styleFile.safeParse({ format: 'fleam/fabrication', version: 1, item, style: bare }).success).toBe(false)
   expect(
-    styleFile.safeParse({ format: 'fleam/style', version: 1, item, style: { ...bare, piles: [PILE] } }).success,
+    styleFile.safeParse({ format: 'fleam/style', version: 1, item, style: { ...bare, piles: bare.piles.slice(1) } })
+      .success,
   ).toBe(false)
 })

@@ -1,4 +1,4 @@
-import { type CutStyle, PILE_CLASSES, shareLeft, TOOLS } from '@fleam/core'
+import { PILE_CLASSES, PILE_KINDS, shareLeft, TOOLS } from '@fleam/core'
 import { z } from 'zod'
 import { valueSignMessage } from './fabrication-document.ts'
 import { count, grams, id, minutes, money, name, positiveCount, positiveGrams, share, signedMoney } from './numbers.ts'
@@ -17,24 +17,54 @@ const bounds = z
   .strictObject({ target: positiveGrams, low: positiveGrams, high: positiveGrams })
   .refine((value) => value.low <= value.high, { path: ['low'], message: 'must not be above high' })
 
+const MOST_DAYS = 400
+const MOST_MONTHS = 36
+
+/** What a pile is, whatever it is called. */
+const pileFacts = {
+  kind: z.enum(PILE_KINDS),
+  boneShare: share,
+  cookingLoss: share,
+  chilledDays: count.max(MOST_DAYS).nullable(),
+  frozenMonths: count.max(MOST_MONTHS).nullable(),
+}
+
+/** The same in a file that may have been written before there were such fields: then the item's kitchen says them. */
+const saidPileFacts = z.object(pileFacts).partial().shape
+
+const stylePileFields = {
+  name,
+  class: z.enum(PILE_CLASSES),
+  ...pileFacts,
+  weighing: z.enum(['pieces', 'whole']),
+  expectedShare: share.nullable(),
+  portionsPerUnit: z.number().min(0).max(1000).nullable(),
+  bounds: bounds.nullable(),
+  landmark: z.string().max(200),
+  region: key.nullable().default(null),
+  valuePerKg: signedMoney.nullable(),
+  usedShare: share.nullable(),
+  processingPerKg: money.nullable(),
+}
+
+type PileToCheck = Parameters<typeof valueSignMessage>[0]
+function refusePile(value: PileToCheck, context: z.RefinementCtx): void {
+  const sign = valueSignMessage(value)
+  if (sign) context.addIssue({ code: 'custom', path: ['valuePerKg'], message: sign })
+}
+
+/** A pile as a style file has it. */
+const bareStylePile = z.strictObject({ ...stylePileFields, ...saidPileFacts }).superRefine(refusePile)
+
+/** A pile of a kitchen's style. Its name may change; what refers to it refers to its id. */
 export const stylePile = z
   .strictObject({
-    name,
-    class: z.enum(PILE_CLASSES),
-    weighing: z.enum(['pieces', 'whole']),
-    expectedShare: share.nullable(),
-    portionsPerUnit: z.number().min(0).max(1000).nullable(),
-    bounds: bounds.nullable(),
-    landmark: z.string().max(200),
-    region: key.nullable().default(null),
-    valuePerKg: signedMoney.nullable(),
-    usedShare: share.nullable(),
-    processingPerKg: money.nullable(),
+    id,
+    ...stylePileFields,
+    /** What it is as a product that can be bought ready; a portion pile without one gets it when it is kept. */
+    productId: id.nullable().default(null),
   })
-  .superRefine((value, context) => {
-    const sign = valueSignMessage(value)
-    if (sign) context.addIssue({ code: 'custom', path: ['valuePerKg'], message: sign })
-  })
+  .superRefine(refusePile)
 
 export const styleStep = z.strictObject({
   id: key,
@@ -62,15 +92,16 @@ const styleChoice = z.strictObject({
 const styleOption = z.strictObject({ id: key, question: name, choices: z.array(styleChoice).min(1).max(20) })
 const styleConsumable = z.strictObject({ name, costPerUnit: money.nullable() })
 
+const MOST_PILES = 50
+
 const styleFields = {
   name,
   minutesPerUnit: minutes,
-  piles: z.array(stylePile).min(1).max(50),
   steps: z.array(styleStep).max(100).default([]),
   options: z.array(styleOption).max(20).default([]),
   consumables: z.array(styleConsumable).max(50).default([]),
 }
-const bareStyle = z.strictObject(styleFields)
+const bareStyle = z.strictObject({ ...styleFields, piles: z.array(bareStylePile).min(1).max(MOST_PILES) })
 type BareStyle = z.infer<typeof bareStyle>
 
 /** More than this above the whole is not rounding. */
@@ -82,7 +113,7 @@ interface StyleIssue {
 }
 
 /** What no field can say alone: names once, steps and options that point at what is there, shares within the whole. */
-export function styleIssues(style: BareStyle & CutStyle): StyleIssue[] {
+export function styleIssues(style: BareStyle): StyleIssue[] {
   const piles = style.piles.map((pile) => pile.name)
   const stepIds = style.steps.map((step) => step.id)
   const issues: StyleIssue[] = [
@@ -114,7 +145,13 @@ function refuseStyle(style: BareStyle, context: z.RefinementCtx): void {
 
 /** A cut style as a kitchen keeps it; `version` is the one it was read at, and a stale one gets 409. */
 export const style = z
-  .strictObject({ ...styleFields, id, version: positiveCount.default(1), isArchived: z.boolean().default(false) })
+  .strictObject({
+    ...styleFields,
+    piles: z.array(stylePile).min(1).max(MOST_PILES),
+    id,
+    version: positiveCount.default(1),
+    isArchived: z.boolean().default(false),
+  })
   .superRefine(refuseStyle)
   .meta({ id: 'Style' })
 export type Style = z.infer<typeof style>
@@ -128,6 +165,8 @@ const itemFields = {
   species: z.enum(SPECIES),
   /** Name of the drawing that shows its cuts; null for none. */
   drawing: key.nullable().default(null),
+  /** Id of the usual shape of what is cut along its length; null where its portions are not. */
+  shape: key.nullable().default(null),
   unitName: z.strictObject({ one: name, many: name }),
   unitWeight: z.strictObject({ low: positiveGrams, usual: positiveGrams, high: positiveGrams }),
   landmarks: z.array(words).max(20).default([]),

@@ -17,6 +17,7 @@ export const formPile = (name: string, share: number, changes: Partial<FormPile>
   class: 'primary',
   share: estimate(share),
   target: null,
+  keeping: { chilledDays: 2, frozenMonths: 9 },
   valuePerKg: null,
   usedShare: null,
   processingPerKg: null,
@@ -27,6 +28,8 @@ export const formPile = (name: string, share: number, changes: Partial<FormPile>
 export const wholeForm = (changes: Partial<WholeForm> = {}): WholeForm => ({
   kind: 'whole',
   id: 'whole',
+  articleId: 'whole-article',
+  supplierId: 'ostravale',
   supplier: 'Ostravale Poultry Yard',
   article: 'Chicken',
   quote: quote(3),
@@ -48,6 +51,8 @@ export const wholeForm = (changes: Partial<WholeForm> = {}): WholeForm => ({
 export const readyForm = (changes: Partial<ReadyForm> = {}): ReadyForm => ({
   kind: 'ready',
   id: 'ready',
+  articleId: 'ready-article',
+  supplierId: 'plattenkar',
   supplier: 'Plattenkar Provisions',
   article: 'Supremes, 20 x 280 g',
   quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20 }),

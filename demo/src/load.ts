@@ -3,11 +3,12 @@ import {
   type FabricationState,
   guessMapping,
   type Item,
-  type Lot,
+  type LotEdit,
   readTable,
   type Style,
   type Supplier,
 } from '@fleam/contract'
+import { v7 as newId } from 'uuid'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
@@ -65,13 +66,14 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
     await client.send('POST', `${path}/cooks`, { id: cookIds[at], ...cook }, [STALE])
   const styles = await valueStyles(client, path, script)
   const { supplier, ...offered } = offer
+  const supplierId = await supplierIdOf(client, path, supplier)
   await client.send(
     'POST',
     `${path}/offers`,
     {
       id: offerId,
       styleId: styles.get(CHICKEN_STYLE)?.id,
-      supplier,
+      supplierId,
       offer: { ...offered, usableShare: 0.97, handlingMinutesPerPiece: 0.2, ratePerHour: wagePerHour, extras: 0 },
     },
     [STALE],
@@ -85,12 +87,23 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
   }
 }
 
+/** The supplier of a name, added where it is not there yet. */
+async function supplierIdOf(client: Client, path: string, name: string): Promise<string> {
+  const suppliers = await client.send<Supplier[]>('PUT', `${path}/suppliers`, { id: newId(), name })
+  return suppliers.find((each) => each.name === name)?.id as string
+}
+
 /** Prices as one list, the suppliers' terms, and what is in the cold. */
 async function loadBuying(client: Client, path: string, { lots }: DemoKitchen, now: Date): Promise<void> {
   // Broken off after the prices, it goes on without them: their days have moved with today.
-  const known = (await client.get<Supplier[]>(`${path}/suppliers`)) ?? []
-  if (known.length === 0) await loadPrices(client, path, now)
-  for (const lot of lots) await client.send('POST', `${path}/lots`, lotOf(lot, now))
+  const known = await client.get<{ total: number }>(`${path}/articles?limit=1`)
+  if (!known?.total) await loadPrices(client, path, now)
+  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  for (const lot of lots) {
+    const itemId = items.find((item) => item.name === lot.script.item)?.id as string
+    const supplierId = await supplierIdOf(client, path, lot.script.supplier)
+    await client.send('POST', `${path}/lots`, lotOf(lot, { itemId, supplierId }, now))
+  }
 }
 
 async function loadPrices(client: Client, path: string, now: Date): Promise<void> {
@@ -107,13 +120,12 @@ async function loadPrices(client: Client, path: string, now: Date): Promise<void
 const DAY_MS = 24 * 3600 * 1000
 const dayAfter = (now: Date, days: number) => new Date(now.getTime() + days * DAY_MS).toISOString().slice(0, 10)
 
-function lotOf({ id, script, caseIds }: DemoLot, now: Date): Lot {
-  const { item, supplier, code, price, pieces, checks, openedDaysAgo } = script
+function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierId: string }, now: Date): LotEdit {
+  const { code, price, pieces, checks, openedDaysAgo } = script
   return {
     id,
     version: 1,
-    item,
-    supplier,
+    ...of,
     code,
     gtin: null,
     price,
@@ -176,19 +188,22 @@ async function loadSession(
       extras: script.extras,
     },
     cookId,
-    supplier: script.supplier,
+    supplierId: await supplierIdOf(client, path, script.supplier),
     lot: lot?.script.code ?? null,
     lotId: lot?.id ?? null,
     date: session.date,
     startedAt: session.startedAt,
   })
   const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id
-  const readings = session.weighings.map(({ pile, ...weighing }) => ({
+  const facts = session.weighings.map(({ pile, ...weighing }, at) => ({
+    kind: 'reading',
     ...weighing,
+    order: at + 1,
+    fabricationId: session.id,
     pileId: pileId(pile),
     source: 'scale',
   }))
-  await client.send('POST', `${path}/fabrications/${session.id}/readings`, { readings })
+  await client.send('POST', `${path}/facts`, { facts })
   if (record.status === 'open' && record.version === 1)
     await client.send('PUT', `${path}/fabrications/${session.id}`, asItEnded(record, session))
 }

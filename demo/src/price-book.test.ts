@@ -1,6 +1,5 @@
 import { CATALOGUE } from '@fleam/catalogue'
 import { guessMapping, readPriceList, readTable } from '@fleam/contract'
-import { productOf } from '@fleam/core'
 import { LOTS } from './lots.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 
@@ -11,7 +10,7 @@ const context = {
   items: new Set(CATALOGUE.map((item) => item.name)),
   products: new Set(
     CATALOGUE.flatMap((item) =>
-      item.styles.flatMap((style) => style.piles.map((pile) => productOf(item.name, pile.name))),
+      item.styles.flatMap((style) => style.piles.map((pile) => `${item.family}: ${pile.name}`)),
     ),
   ),
 }

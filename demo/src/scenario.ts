@@ -135,7 +135,7 @@ type Normal = ReturnType<typeof randomNormal.source>
 function weighPiles(script: SessionScript, received: number, normal: Normal, random: () => number) {
   const { piles } = styleOf(script).style
   // What is missed stays on the bones, or goes with the trim.
-  const leftOver = piles.findLast((pile) => /bones|carcass|frame|tips/.test(pile.name))
+  const leftOver = piles.findLast((pile) => pile.kind === 'bones') ?? piles.findLast((pile) => pile.kind === 'trim')
   const expected = (pile: StylePile) => received * (pile.expectedShare ?? 0)
   const gain = (pile: StylePile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
   const factors = piles.map(gain)

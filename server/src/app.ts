@@ -2,36 +2,37 @@ import compress from '@fastify/compress'
 import swagger from '@fastify/swagger'
 import Fastify, { type FastifyServerOptions } from 'fastify'
 import { createJsonSchemaTransform, jsonSchemaTransformObject } from 'fastify-type-provider-zod'
-import type { Sequelize } from 'sequelize'
 import { appraisalRoutes } from './appraisal/routes.ts'
-import { priceListRoutes } from './buying/price-list-routes.ts'
-import { buyingRoutes } from './buying/routes.ts'
+import { buyingRoutes, priceListRoutes } from './buying/index.ts'
 import { cautionRoutes } from './cautions/routes.ts'
 import { Compute } from './compute/compute.ts'
 import { containerRoutes } from './containers/routes.ts'
-import { readingRoutes } from './fabrication/reading-routes.ts'
-import { type Clock, fabricationRoutes } from './fabrication/routes.ts'
+import type { Database } from './database/index.ts'
+import { fabricationRoutes } from './fabrication/index.ts'
+import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/routes.ts'
 import { healthRoutes } from './health/routes.ts'
 import { servePages } from './http/pages.ts'
 import { answerWithProblems } from './http/problems.ts'
 import { withSchemas } from './http/schemas.ts'
 import { secureAnswer } from './http/security.ts'
-import { kitchenRoutes } from './kitchen/routes.ts'
-import { measuredCutRoutes } from './measured-cuts/routes.ts'
+import { kitchenRoutes } from './kitchen/index.ts'
+import { newRecordRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/routes.ts'
 import { portioningRoutes } from './portioning/routes.ts'
-import { receivingRoutes } from './receiving/routes.ts'
+import { receivingRoutes } from './receiving/index.ts'
 import type { ScaleGateway } from './scale/gateway.ts'
 import { scaleRoutes } from './scale/routes.ts'
+import { type Clock, scopesOf } from './scope/index.ts'
 import { sheetRoutes } from './sheet/routes.ts'
-import { styleRoutes } from './style/routes.ts'
-import { whatIfRoutes } from './what-if/routes.ts'
+import { styleRoutes } from './style/index.ts'
+import { supplierRoutes } from './supplier/index.ts'
+import { whatIfRoutes } from './what-if/index.ts'
 
 const BODY_LIMIT_BYTES = 1024 * 1024
 
 export interface AppOptions {
-  database: Sequelize
+  database: Database
   scale: ScaleGateway
   clock?: Clock
   logger?: FastifyServerOptions['logger']
@@ -65,32 +66,34 @@ export async function buildApp({
   })
   const compute = new Compute()
   app.addHook('onClose', () => compute.close())
+  const scopeOf = scopesOf(database, clock)
   // Weighing comes first: what it needs is answered without the extras that larger answers get.
   await app.register(async (scope) => {
     const server = withSchemas(scope)
     scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database)
     appraisalRoutes(server)
-    readingRoutes(server, database)
+    factRoutes(server, database, scopeOf)
     scaleRoutes(server, scale)
     // Told step by step: compressing it would hold the steps back.
-    priceListRoutes(server, database, clock, priceFeed)
+    priceListRoutes(server, scopeOf, priceFeed)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope)
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
-    kitchenRoutes(server, database)
-    styleRoutes(server, database)
-    containerRoutes(server, database)
-    cautionRoutes(server, database)
-    fabricationRoutes(server, database, clock)
-    buyingRoutes(server, database, clock)
-    receivingRoutes(server, database, clock)
-    forecastingRoutes(server, database, clock)
-    whatIfRoutes(server, database)
-    measuredCutRoutes(server, database)
-    sheetRoutes(server, database, clock)
+    kitchenRoutes(server, database, scopeOf, clock)
+    styleRoutes(server, scopeOf)
+    supplierRoutes(server, scopeOf)
+    containerRoutes(server, scopeOf)
+    cautionRoutes(server, scopeOf)
+    newRecordRoutes(server, scopeOf)
+    fabricationRoutes(server, scopeOf)
+    buyingRoutes(server, scopeOf)
+    receivingRoutes(server, scopeOf)
+    forecastingRoutes(server, scopeOf)
+    whatIfRoutes(server, scopeOf)
+    sheetRoutes(server, scopeOf)
     portioningRoutes(server, compute)
     platingRoutes(server, compute)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))

@@ -14,6 +14,7 @@ const environment = z.object({
     .optional(),
   FLEAM_PRICE_FEED: z.url({ protocol: /^https?$/ }).optional(),
   FLEAM_PAGES: z.string().optional(),
+  FLEAM_BACKUPS: z.string().optional(),
   FLEAM_LOG: z.enum(['info', 'warn', 'error']).default('warn'),
 })
 export type Environment = z.infer<typeof environment>

@@ -1,10 +1,11 @@
 import { buildApp } from './app.ts'
-import { isDatabaseAway, openDatabase } from './database/connection.ts'
-import { migrate } from './database/migrate.ts'
+import { isDatabaseAway, migrate, openDatabase, UnusableDatabase } from './database/index.ts'
 import { readEnvironment } from './environment.ts'
 import { ScaleGateway } from './scale/gateway.ts'
 
 const DATABASE_RETRY_MS = 500
+/** Tells whoever started it that starting it again would end the same way. */
+const CANNOT_GO_ON = 78
 
 const environment = readEnvironment(process.env)
 const database = openDatabase(environment.FLEAM_DATABASE_URL)
@@ -21,20 +22,35 @@ const app = await buildApp({
 async function migrateWhenReachable(): Promise<void> {
   for (;;) {
     try {
-      await migrate(database)
+      await migrate(database.sequelize, { backups: environment.FLEAM_BACKUPS ?? null })
       return
     } catch (error) {
-      if (!isDatabaseAway(error)) throw error
+      if (error instanceof UnusableDatabase) await giveUp(error.message)
+      if (!isDatabaseAway(error)) {
+        await giveUp(
+          `The database could not be brought up to date; it goes on from there at the next start. ${messageOf(error)}`,
+        )
+      }
       app.log.warn('The database does not answer yet.')
       await new Promise((resolve) => setTimeout(resolve, DATABASE_RETRY_MS))
     }
   }
 }
 
+const messageOf = (error: unknown) => (error instanceof Error ? error.message : String(error))
+
+/** Says why it cannot go on, in words, where whoever started it looks, and ends. */
+async function giveUp(reason: string): Promise<never> {
+  process.stderr.write(`${reason}\n`)
+  scale.close()
+  await app.close()
+  process.exit(CANNOT_GO_ON)
+}
+
 async function stop(): Promise<void> {
   scale.close()
   await app.close()
-  await database.close()
+  await database.sequelize.close()
   process.exit(0)
 }
 process.once('SIGTERM', () => void stop())

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto'
-import type { FabricationState, Item, Kitchen } from '@fleam/contract'
+import type { FabricationState, Item, Kitchen, PriceListLine, Supplier } from '@fleam/contract'
+import type { Reading } from '@fleam/core'
 import { Sequelize } from 'sequelize'
 import { v7 as newId } from 'uuid'
 import { buildApp, migrate, openDatabase, ScaleGateway } from '../src/index.ts'
@@ -14,7 +15,7 @@ export async function openTestApp(scaleAddress: string | null = null) {
   await admin.query(`CREATE DATABASE ${name}`)
   base.pathname = `/${name}`
   const database = openDatabase(base.href)
-  await migrate(database)
+  await migrate(database.sequelize)
   const scale = new ScaleGateway(scaleAddress)
   const app = await buildApp({ database, scale })
   return {
@@ -24,7 +25,7 @@ export async function openTestApp(scaleAddress: string | null = null) {
     async close() {
       scale.close()
       await app.close()
-      await database.close()
+      await database.sequelize.close()
       await admin.query(`DROP DATABASE ${name}`)
       await admin.close()
     },
@@ -64,16 +65,48 @@ export const startOf = (styleId: string) => ({
   units: 6,
   purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540, purge: 90, extras: 3 },
   cookId: null,
-  supplier: 'Ostravale Poultry Yard',
+  supplierId: null,
   lot: null,
   date: '2026-11-24',
   startedAt: '2026-11-24T08:00:00.000Z',
 })
 
-export const weighing = (pileId: string, grams: number) => ({
+/** A weighing as a bench sends it. */
+export const weighing = (fabricationId: string, pileId: string, grams: number, order = 1): Reading => ({
+  kind: 'reading',
   id: newId(),
+  order,
+  fabricationId,
   pileId,
   grams,
   takenAt: '2026-11-24T08:10:00.000Z',
-  source: 'scale' as const,
+  source: 'scale',
+  cookId: null,
 })
+
+/** Sends facts as a device does. */
+export const sendFacts = (test: TestApp, kitchen: Pick<Kitchen, 'id'>, ...facts: unknown[]) =>
+  send(test, 'POST', `/api/kitchens/${kitchen.id}/facts`, { facts })
+
+/** Adds a supplier and answers with its id. */
+export async function addSupplier(test: TestApp, kitchen: Pick<Kitchen, 'id'>, name: string): Promise<string> {
+  const path = `/api/kitchens/${kitchen.id}/suppliers`
+  const { body } = await send(test, 'PUT', path, { id: newId(), name })
+  return (body as Supplier[]).find((each) => each.name.toLowerCase() === name.toLowerCase())?.id as string
+}
+
+/** Adds a price by the names that a list would have; a name that is not here gets an id that stands for nothing. */
+export async function addPrice(test: TestApp, kitchen: Pick<Kitchen, 'id'>, line: PriceListLine) {
+  const { supplier, item, product, ...price } = line
+  const idOf = async (path: string, name: string | null): Promise<string | null> => {
+    if (name === null) return null
+    const rows = (await send(test, 'GET', `/api/kitchens/${kitchen.id}/${path}`)).body as { id: string; name: string }[]
+    return rows.find((row) => row.name === name)?.id ?? newId()
+  }
+  return send(test, 'POST', `/api/kitchens/${kitchen.id}/prices`, {
+    ...price,
+    supplierId: await addSupplier(test, kitchen, supplier),
+    itemId: await idOf('items', item),
+    productId: await idOf('products', product),
+  })
+}

@@ -1,5 +1,5 @@
-import type { FabricationRecord, FabricationStep, KeptMark, ScaleReading } from '@fleam/contract'
-import { documentOf, type PlannedPile, viewOf, type WeighingCheck } from '@fleam/core'
+import type { FabricationRecord, FabricationStep, ScaleReading } from '@fleam/contract'
+import { documentOf, type Mark, type PlannedPile, viewOf, type WeighingCheck } from '@fleam/core'
 import { progressOf } from '../src/rooms/bench/progress.ts'
 import type { Bench } from '../src/rooms/bench/use-bench.ts'
 
@@ -18,6 +18,9 @@ const pile = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
   processingPerKg: null,
   ...changes,
 })
+
+/** Cooks of the bench by id. */
+const COOKS: Readonly<Record<string, string>> = { ondine: 'Ondine', marit: 'Marit' }
 
 /** A step with nothing but what is said of it. */
 export const step = (id: string, changes: Partial<FabricationStep> = {}): FabricationStep => ({
@@ -55,7 +58,10 @@ export const RECORD = {
   allocation: 'value',
   confirmed: false,
   date: '2026-11-24',
+  itemId: 'i',
+  cookId: 'ondine',
   cook: 'Ondine',
+  supplierId: null,
   supplier: null,
   lot: null,
   notes: null,
@@ -73,7 +79,7 @@ export const RECORD = {
 interface BenchOptions {
   grams?: number[]
   keptHere?: boolean
-  marks?: KeptMark[]
+  marks?: Mark[]
   checks?: WeighingCheck[]
   changes?: Partial<Bench>
   reading?: ScaleReading | null
@@ -83,16 +89,19 @@ interface BenchOptions {
 export function benchWith(options: BenchOptions = {}) {
   const { grams = [], keptHere = false, reading = null, marks = [], checks = [], changes = {} } = options
   const standing = grams.map((each, at) => ({
+    kind: 'reading' as const,
     id: String(at),
+    order: at + 1,
+    fabricationId: 'f',
     pileId: 'supremes',
     grams: each,
     takenAt: `2026-11-24T08:00:0${at}.000Z`,
     source: 'scale' as const,
-    cook: null,
+    cookId: null,
     isKeptHere: keptHere,
     isMine: true,
   }))
-  const document = documentOf(RECORD, { readings: standing, voids: [], moves: [], marks })
+  const document = documentOf(RECORD, [...standing, ...marks])
   const done: string[] = []
   const bench: Bench = {
     live: {
@@ -101,12 +110,13 @@ export function benchWith(options: BenchOptions = {}) {
       document,
       expected: document,
       marks,
+      cookName: (id) => COOKS[id],
       nowMs: Date.parse('2026-11-24T08:26:00.000Z'),
       take: async () => {},
       withdraw: async () => {},
       move: async () => {},
       mark: async (mark) => {
-        done.push(`mark ${mark.kind} ${mark.cook ?? mark.step ?? ''}`.trim())
+        done.push(`mark ${mark.mark} ${mark.cookId ?? mark.step ?? ''}`.trim())
       },
     },
     scale: {
@@ -116,7 +126,7 @@ export function benchWith(options: BenchOptions = {}) {
       markTaken: () => {},
       forgetTaken: () => {},
     },
-    settings: { takesItself: false, sound: false, voice: false, cook: null, change: () => {} },
+    settings: { takesItself: false, sound: false, voice: false, cookId: null, change: () => {} },
     view: viewOf(reading, null),
     containers: { containers: [], of: () => null, choose: () => {} },
     checks: { open: checks, confirm: (check) => done.push(`confirm ${check.code}`) },

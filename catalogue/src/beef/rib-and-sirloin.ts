@@ -2,9 +2,9 @@ import { option, pilesFor, portionControl } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { beefStep as step } from './steps.ts'
 
-const eye = pilesFor(5500)
-const rib = pilesFor(9000)
-const sirloin = pilesFor(6000)
+const eye = pilesFor('red-meat', 5500)
+const rib = pilesFor('red-meat', 9000)
+const sirloin = pilesFor('red-meat', 6000)
 
 const cover = (steaks: string, fat: string) =>
   option('cover', 'Fat cover', {
@@ -15,8 +15,10 @@ const cover = (steaks: string, fat: string) =>
 export const RIB_EYE: CatalogueItem = {
   id: 'rib-eye',
   name: 'Rib eye, boneless, lip on',
+  family: 'Rib eye',
   species: 'red-meat',
   drawing: 'block',
+  shape: 'rib-eye',
   unitName: { one: 'piece', many: 'pieces' },
   unitWeight: { low: 4500, usual: 5500, high: 6500 },
   landmarks: ['lip along one side', 'fatty shoulder end, lean loin end', 'bone groove: feel it for chips'],
@@ -28,8 +30,8 @@ export const RIB_EYE: CatalogueItem = {
       normalLoss: 0.01,
       piles: [
         eye.pieces('steaks', 82, 11, { region: 'eye', landmark: '3 to 4 cm thick' }),
-        eye.use('strips', 4, 'ends', 'from the ends'),
-        eye.use('fat', 9, 'lip', 'to render'),
+        eye.trim('strips', 4, 'ends', 'from the ends'),
+        eye.fat('fat', 9, 'lip', 'to render'),
         eye.waste('bin', 4),
       ],
       steps: [
@@ -48,8 +50,10 @@ export const RIB_EYE: CatalogueItem = {
 export const RIB: CatalogueItem = {
   id: 'rib',
   name: 'Rib, bone in, seven ribs',
+  family: 'Rib',
   species: 'red-meat',
   drawing: 'block',
+  shape: null,
   unitName: { one: 'rib', many: 'ribs' },
   unitWeight: { low: 8000, usual: 9000, high: 10000 },
   landmarks: ['seven ribs, chine along their heads', 'blade end and loin end', 'lip and hard fat'],
@@ -61,9 +65,9 @@ export const RIB: CatalogueItem = {
       normalLoss: 0.01,
       piles: [
         rib.pieces('steaks', 66, 14, { region: 'eye', landmark: '3 to 4 cm thick' }),
-        rib.together('back ribs', 16, 3, { region: 'bone', landmark: 'in one piece, sold by the rack' }),
-        rib.use('trim', 5, 'ends', 'for mince'),
-        rib.use('fat', 8, 'lip', 'to render'),
+        rib.together('back ribs', 16, 3, { region: 'bone', landmark: 'in one piece, sold by the rack', bone: 0.45 }),
+        rib.trim('trim', 5, 'ends', 'for mince'),
+        rib.fat('fat', 8, 'lip', 'to render'),
         rib.waste('bin', 4),
       ],
       steps: [
@@ -84,8 +88,10 @@ export const RIB: CatalogueItem = {
 export const TOP_SIRLOIN: CatalogueItem = {
   id: 'top-sirloin',
   name: 'Top sirloin, cap on',
+  family: 'Top sirloin',
   species: 'red-meat',
   drawing: 'block',
+  shape: null,
   unitName: { one: 'piece', many: 'pieces' },
   unitWeight: { low: 5500, usual: 6000, high: 6500 },
   landmarks: [
@@ -104,7 +110,7 @@ export const TOP_SIRLOIN: CatalogueItem = {
         sirloin.pieces('cap steaks', 14, 4, { region: 'cap', landmark: 'across the grain' }),
         sirloin.pieces('filet steaks', 17, 5, { region: 'eye', landmark: 'thick and square' }),
         sirloin.pieces('broad steaks', 29, 7, { region: 'heart', landmark: 'across the grain' }),
-        sirloin.use('stew and strips', 18, 'ends', 'top muscle and ends'),
+        sirloin.trim('stew and strips', 18, 'ends', 'top muscle and ends'),
         sirloin.waste('fat and sinew', 21, 'lip'),
       ],
       steps: [

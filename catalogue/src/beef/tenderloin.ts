@@ -2,7 +2,7 @@ import { option, pilesFor, portionControl } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { beefStep as step } from './steps.ts'
 
-const { pieces, together, use, waste } = pilesFor(2600)
+const { fat, parts, pieces, together, trim, waste } = pilesFor('red-meat', 2600)
 
 const trimTo = (steaks: string, waste_: string) =>
   option('cover', 'Fat and silverskin', {
@@ -26,8 +26,10 @@ const tailSteps = (pile: string) => [
 export const TENDERLOIN: CatalogueItem = {
   id: 'tenderloin',
   name: 'Beef tenderloin, peeled, side muscle on',
+  family: 'Beef tenderloin',
   species: 'red-meat',
   drawing: 'loin',
+  shape: 'tenderloin',
   unitName: { one: 'loin', many: 'loins' },
   unitWeight: { low: 2200, usual: 2600, high: 3200 },
   landmarks: [
@@ -45,9 +47,9 @@ export const TENDERLOIN: CatalogueItem = {
       piles: [
         pieces('centre steaks', 41, 5, { region: 'centre', landmark: '4 to 5 cm thick, faces square' }),
         together('head roast', 19, 2, { region: 'head', landmark: 'in one piece' }),
-        use('medallions', 9, 'tail', 'two to a plate'),
-        use('tips', 13, 'chain', 'from tail and chain'),
-        use('fat', 6, 'fat', 'to render'),
+        parts('medallions', 9, 'tail', 'two to a plate'),
+        trim('tips', 13, 'chain', 'from tail and chain'),
+        fat('fat', 6, 'fat', 'to render'),
         waste('sinew', 10, 'silverskin'),
       ],
       steps: [
@@ -86,8 +88,8 @@ export const TENDERLOIN: CatalogueItem = {
       normalLoss: 0.02,
       piles: [
         pieces('steaks', 57, 7, { region: 'centre', landmark: 'head split into less pretty ones' }),
-        use('medallions', 9, 'tail', 'two to a plate'),
-        use('tips', 15, 'chain', 'from tail and chain'),
+        parts('medallions', 9, 'tail', 'two to a plate'),
+        trim('tips', 15, 'chain', 'from tail and chain'),
         waste('fat and sinew', 17, 'silverskin'),
       ],
       steps: [
@@ -111,7 +113,7 @@ export const TENDERLOIN: CatalogueItem = {
       normalLoss: 0.02,
       piles: [
         pieces('bonded steaks', 76, 9, { region: 'centre', landmark: 'formed meat: say so on the label' }),
-        use('tips and mince', 9, 'chain', 'from chain and ends'),
+        trim('tips and mince', 9, 'chain', 'from chain and ends'),
         waste('fat and sinew', 13, 'silverskin'),
       ],
       steps: [

@@ -3,7 +3,7 @@ import type { CatalogueItem, CatalogueStyle } from '../schema.ts'
 import { birdStep as step } from './steps.ts'
 
 const USUAL = 2100
-const { pieces, together, use, waste } = pilesFor(USUAL)
+const { bones, fat, parts, pieces, together, trim, waste } = pilesFor('poultry', USUAL)
 
 const BIN = waste('bin', 2, null, 'glands, torn skin, what is thrown away')
 
@@ -48,17 +48,17 @@ const styles: CatalogueStyle[] = [
     normalLoss: 0.015,
     piles: [
       {
-        ...pieces('supremes', 27, 2, { region: 'breast', landmark: 'breast with its wing bone, skin on' }),
+        ...pieces('supremes', 27, 2, { region: 'breast', landmark: 'breast with its wing bone, skin on', bone: 0.07 }),
         bounds: { target: 280, low: 235, high: 310 },
       },
       {
         ...together('thighs, boneless', 13, 2, { region: 'thigh', landmark: 'skin on, kneecap out' }),
         bounds: { target: 136, low: 115, high: 160 },
       },
-      use('drumsticks', 13.5, 'drumstick', 'cut just below the fat line'),
-      use('wing tips and flats', 8, 'wing-tip', 'beyond the first wing joint'),
-      use('bones and back', 31, 'back', 'carcass, back, neck, thigh bones'),
-      use('fat', 4, 'vent', 'loose yellow fat, to render'),
+      parts('drumsticks', 13.5, 'drumstick', 'cut just below the fat line', { bone: 0.3 }),
+      parts('wing tips and flats', 8, 'wing-tip', 'beyond the first wing joint'),
+      bones('bones and back', 31, 'back', 'carcass, back, neck, thigh bones'),
+      fat('fat', 4, 'vent', 'loose yellow fat, to render'),
       BIN,
     ],
     steps: [
@@ -84,12 +84,17 @@ const styles: CatalogueStyle[] = [
     minutesPerUnit: 5,
     normalLoss: 0.01,
     piles: [
-      pieces('breasts with ribs', 33, 2, { region: 'breast', landmark: 'split along the keel' }),
-      pieces('thighs', 17, 2, { region: 'thigh', landmark: 'oyster on', within: 0.15 }),
-      pieces('drumsticks', 13.5, 2, { region: 'drumstick', landmark: 'cut just below the fat line', within: 0.15 }),
-      pieces('wings', 11.5, 2, { region: 'wing', landmark: 'no breast meat on them', within: 0.17 }),
-      use('back and neck', 20, 'back', 'for stock'),
-      use('fat and skin', 3, 'vent', 'to render'),
+      pieces('breasts with ribs', 33, 2, { region: 'breast', landmark: 'split along the keel', bone: 0.18 }),
+      pieces('thighs', 17, 2, { region: 'thigh', landmark: 'oyster on', within: 0.15, bone: 0.2 }),
+      pieces('drumsticks', 13.5, 2, {
+        region: 'drumstick',
+        landmark: 'cut just below the fat line',
+        within: 0.15,
+        bone: 0.3,
+      }),
+      pieces('wings', 11.5, 2, { region: 'wing', landmark: 'no breast meat on them', within: 0.17, bone: 0.45 }),
+      bones('back and neck', 20, 'back', 'for stock'),
+      fat('fat and skin', 3, 'vent', 'to render'),
       { ...BIN, expectedShare: 0.01 },
     ],
     steps: [
@@ -112,10 +117,15 @@ const styles: CatalogueStyle[] = [
     piles: [
       pieces('breasts', 20, 2, { region: 'breast', landmark: 'no rib, no blade marks' }),
       together('tenders', 4.5, 2, { region: 'tender', landmark: 'tendon drawn', within: 0.25 }),
-      together('leg meat', 17.5, 2, { region: 'thigh', landmark: 'kneecap and cartilage out', within: 0.18 }),
-      use('wings', 11.5, 'wing', 'whole'),
-      use('bones and back', 32, 'back', 'for stock'),
-      use('skin and fat', 11, 'vent', 'to render'),
+      together('leg meat', 17.5, 2, {
+        region: 'thigh',
+        landmark: 'kneecap and cartilage out',
+        within: 0.18,
+        loss: 0.35,
+      }),
+      parts('wings', 11.5, 'wing', 'whole', { bone: 0.45 }),
+      bones('bones and back', 32, 'back', 'for stock'),
+      fat('skin and fat', 11, 'vent', 'to render'),
       BIN,
     ],
     steps: [
@@ -139,11 +149,16 @@ const styles: CatalogueStyle[] = [
     minutesPerUnit: 5,
     normalLoss: 0.01,
     piles: [
-      pieces('split breasts', 35, 2, { region: 'breast', landmark: 'on the bone, skin shared evenly' }),
-      pieces('leg quarters', 31, 2, { region: 'thigh', landmark: 'thigh and drumstick in one' }),
-      use('wings', 11.5, 'wing', 'whole'),
-      use('back', 18, 'back', 'for stock'),
-      use('fat', 2.5, 'vent', 'to render'),
+      pieces('split breasts', 35, 2, { region: 'breast', landmark: 'on the bone, skin shared evenly', bone: 0.18 }),
+      pieces('leg quarters', 31, 2, {
+        region: 'thigh',
+        landmark: 'thigh and drumstick in one',
+        bone: 0.26,
+        loss: 0.35,
+      }),
+      parts('wings', 11.5, 'wing', 'whole', { bone: 0.45 }),
+      bones('back', 18, 'back', 'for stock'),
+      fat('fat', 2.5, 'vent', 'to render'),
       { ...BIN, expectedShare: 0.01 },
     ],
     steps: [
@@ -163,8 +178,8 @@ const styles: CatalogueStyle[] = [
     minutesPerUnit: 3,
     normalLoss: 0.01,
     piles: [
-      pieces('halves', 91, 2, { region: 'breast', landmark: 'scored to the bone for the marinade' }),
-      use('neck and fat', 6, 'vent', 'neck to stock, fat to render'),
+      pieces('halves', 91, 2, { region: 'breast', landmark: 'scored to the bone for the marinade', bone: 0.26 }),
+      bones('neck and fat', 6, 'vent', 'neck to stock, fat to render'),
       BIN,
     ],
     steps: [step('dry', ['neck and fat']), step('halve', ['halves']), step('clean-down', ['bin'])],
@@ -177,9 +192,9 @@ const styles: CatalogueStyle[] = [
     minutesPerUnit: 7,
     normalLoss: 0.01,
     piles: [
-      together('pieces', 74, 5, { region: 'breast', landmark: 'for stew or curry', within: 0.15 }),
-      use('bones', 12, 'back', 'back and neck, for stock'),
-      use('skin and fat', 11, 'vent', 'to render'),
+      together('pieces', 74, 5, { region: 'breast', landmark: 'for stew or curry', within: 0.15, bone: 0.26 }),
+      bones('bones', 12, 'back', 'back and neck, for stock'),
+      fat('skin and fat', 11, 'vent', 'to render'),
       BIN,
     ],
     steps: [
@@ -201,8 +216,8 @@ const styles: CatalogueStyle[] = [
       normalLoss: 0.01,
       piles: [
         together('boneless sheet', 63, 6, { region: 'breast', landmark: 'skin on, in one piece, as thick everywhere' }),
-        use('bones', 29, 'back', 'for stock'),
-        use('fat and trim', 5, 'vent', 'to render'),
+        bones('bones', 29, 'back', 'for stock'),
+        trim('fat and trim', 5, 'vent', 'to render'),
         BIN,
       ],
       steps: [
@@ -222,11 +237,11 @@ const styles: CatalogueStyle[] = [
     normalLoss: 0.015,
     piles: [
       pieces('cutlets', 23, 4, { region: 'breast', landmark: 'sliced level, beaten even' }),
-      use('leg meat', 17.5, 'thigh', 'boneless'),
-      use('wings', 11.5, 'wing', 'whole'),
-      use('cutlet trim', 1.5, 'tender', 'for mince'),
-      use('bones and back', 32, 'back', 'for stock'),
-      use('skin and fat', 11, 'vent', 'to render'),
+      parts('leg meat', 17.5, 'thigh', 'boneless', { loss: 0.35 }),
+      parts('wings', 11.5, 'wing', 'whole', { bone: 0.45 }),
+      trim('cutlet trim', 1.5, 'tender', 'for mince'),
+      bones('bones and back', 32, 'back', 'for stock'),
+      fat('skin and fat', 11, 'vent', 'to render'),
       BIN,
     ],
     steps: [
@@ -248,8 +263,10 @@ const styles: CatalogueStyle[] = [
 export const CHICKEN: CatalogueItem = {
   id: 'chicken',
   name: 'Chicken, eviscerated',
+  family: 'Chicken',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: { one: 'bird', many: 'birds' },
   unitWeight: { low: 1600, usual: USUAL, high: 2600 },
   landmarks: [
@@ -264,13 +281,15 @@ export const CHICKEN: CatalogueItem = {
   styles,
 }
 
-const leg = pilesFor(340)
+const leg = pilesFor('poultry', 340)
 
 export const CHICKEN_LEGS: CatalogueItem = {
   id: 'chicken-legs',
   name: 'Chicken legs, whole',
+  family: 'Chicken legs',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: { one: 'leg', many: 'legs' },
   unitWeight: { low: 280, usual: 340, high: 430 },
   landmarks: ['the pale fat line between thigh and drumstick', 'the needle bone beside the drum bone', 'kneecap'],
@@ -282,7 +301,7 @@ export const CHICKEN_LEGS: CatalogueItem = {
       normalLoss: 0.01,
       piles: [
         leg.pieces('rolls', 78, 1, { region: 'thigh', landmark: 'skin outside, tied four or five times' }),
-        leg.use('bones', 19, 'drumstick', 'for stock'),
+        leg.bones('bones', 19, 'drumstick', 'for stock'),
         leg.waste('bin', 2),
       ],
       steps: [step('leg-bone', ['bones']), step('roll', ['rolls']), step('clean-down', ['bin'])],

@@ -3,10 +3,10 @@ import type { CatalogueItem } from '../schema.ts'
 import { birdStep as step } from './steps.ts'
 
 const BIRDS = { one: 'bird', many: 'birds' }
-const turkey = pilesFor(9000)
-const duck = pilesFor(2400)
-const goose = pilesFor(4500)
-const capon = pilesFor(3500)
+const turkey = pilesFor('poultry', 9000)
+const duck = pilesFor('poultry', 2400)
+const goose = pilesFor('poultry', 4500)
+const capon = pilesFor('poultry', 3500)
 
 const fatOrder = option('order', 'Order', {
   'Legs, wings, breasts': { id: 'legs-first', why: 'The bird lies still while the breasts come off.' },
@@ -20,8 +20,10 @@ const fatOrder = option('order', 'Order', {
 export const TURKEY: CatalogueItem = {
   id: 'turkey',
   name: 'Turkey, eviscerated',
+  family: 'Turkey',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: BIRDS,
   unitWeight: { low: 6000, usual: 9000, high: 12000 },
   landmarks: ['joints as on a chicken, larger', 'long tendons in the drumstick', 'keel as long as a hand'],
@@ -34,10 +36,10 @@ export const TURKEY: CatalogueItem = {
       piles: [
         turkey.together('breasts, boneless', 33, 12, { region: 'breast', landmark: 'one breast may serve six' }),
         turkey.together('thighs, boneless', 13, 6, { region: 'thigh', landmark: 'kneecap out' }),
-        turkey.use('drumsticks', 12, 'drumstick', 'to braise'),
-        turkey.use('wings', 11, 'wing', 'to braise or for stock'),
-        turkey.use('carcass', 24, 'back', 'split for the pot'),
-        turkey.use('fat and giblets', 5, 'vent', 'liver apart'),
+        turkey.parts('drumsticks', 12, 'drumstick', 'to braise', { bone: 0.3 }),
+        turkey.parts('wings', 11, 'wing', 'to braise or for stock', { bone: 0.45 }),
+        turkey.bones('carcass', 24, 'back', 'split for the pot'),
+        turkey.fat('fat and giblets', 5, 'vent', 'liver apart'),
         turkey.waste('bin', 1.5),
       ],
       steps: [
@@ -68,8 +70,8 @@ export const TURKEY: CatalogueItem = {
       minutesPerUnit: 6,
       normalLoss: 0.005,
       piles: [
-        turkey.together('flat bird', 90, 20, { region: 'breast', landmark: 'lies flat by itself' }),
-        turkey.use('backbone, neck, giblets', 8.5, 'back', 'for stock'),
+        turkey.together('flat bird', 90, 20, { region: 'breast', landmark: 'lies flat by itself', bone: 0.26 }),
+        turkey.bones('backbone, neck, giblets', 8.5, 'back', 'for stock'),
         turkey.waste('bin', 1),
       ],
       steps: [
@@ -87,8 +89,10 @@ export const TURKEY: CatalogueItem = {
 export const DUCK: CatalogueItem = {
   id: 'duck',
   name: 'Duck',
+  family: 'Duck',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: BIRDS,
   unitWeight: { low: 2200, usual: 2400, high: 2600 },
   landmarks: ['long keel, thick skin', 'hip socket further back than on a chicken', 'neck skin: keep it'],
@@ -100,10 +104,10 @@ export const DUCK: CatalogueItem = {
       normalLoss: 0.005,
       piles: [
         duck.pieces('breasts', 23, 2, { region: 'breast', landmark: 'skin scored cold' }),
-        duck.pieces('legs', 25, 2, { region: 'thigh', landmark: 'knuckle ringed, for confit' }),
-        duck.use('wings', 9, 'wing', 'for stock or confit'),
-        duck.use('carcass and neck', 25, 'back', 'for stock'),
-        duck.use('fat and skin', 16, 'vent', 'every scrap, to render'),
+        duck.pieces('legs', 25, 2, { region: 'thigh', landmark: 'knuckle ringed, for confit', bone: 0.26, loss: 0.35 }),
+        duck.parts('wings', 9, 'wing', 'for stock or confit', { bone: 0.45 }),
+        duck.bones('carcass and neck', 25, 'back', 'for stock'),
+        duck.fat('fat and skin', 16, 'vent', 'every scrap, to render'),
         duck.waste('bin', 1.5),
       ],
       steps: [
@@ -126,8 +130,10 @@ export const DUCK: CatalogueItem = {
 export const GOOSE: CatalogueItem = {
   id: 'goose',
   name: 'Goose',
+  family: 'Goose',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: BIRDS,
   unitWeight: { low: 4000, usual: 4500, high: 5000 },
   landmarks: ['very thick fat at vent and neck', 'strong wing joints', 'neck skin: keep it'],
@@ -139,10 +145,10 @@ export const GOOSE: CatalogueItem = {
       normalLoss: 0.01,
       piles: [
         goose.pieces('breasts', 20, 2, { region: 'breast', landmark: 'skin scored cold' }),
-        goose.pieces('legs', 22, 2, { region: 'thigh', landmark: 'knuckle ringed' }),
-        goose.use('wings', 11, 'wing', 'for stock'),
-        goose.use('carcass', 22, 'back', 'for stock'),
-        goose.use('fat and skin', 22, 'vent', 'every scrap, to render'),
+        goose.pieces('legs', 22, 2, { region: 'thigh', landmark: 'knuckle ringed', bone: 0.26, loss: 0.35 }),
+        goose.parts('wings', 11, 'wing', 'for stock', { bone: 0.45 }),
+        goose.bones('carcass', 22, 'back', 'for stock'),
+        goose.fat('fat and skin', 22, 'vent', 'every scrap, to render'),
         goose.waste('bin', 2),
       ],
       steps: [
@@ -165,8 +171,10 @@ export const GOOSE: CatalogueItem = {
 export const CAPON: CatalogueItem = {
   id: 'capon',
   name: 'Capon',
+  family: 'Capon',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: BIRDS,
   unitWeight: { low: 3000, usual: 3500, high: 4000 },
   landmarks: ['where ribs end and legs begin: the bird folds there', 'broad breast, much fat under the skin'],
@@ -177,9 +185,14 @@ export const CAPON: CatalogueItem = {
       minutesPerUnit: 5,
       normalLoss: 0.01,
       piles: [
-        capon.together('front, on the bone', 52, 4, { region: 'breast', landmark: 'roasted on its bones' }),
-        capon.pieces('legs', 34, 2, { region: 'thigh', landmark: 'thigh and drumstick in one' }),
-        capon.use('back and fat', 11, 'back', 'back to stock, fat to render'),
+        capon.together('front, on the bone', 52, 4, { region: 'breast', landmark: 'roasted on its bones', bone: 0.22 }),
+        capon.pieces('legs', 34, 2, {
+          region: 'thigh',
+          landmark: 'thigh and drumstick in one',
+          bone: 0.26,
+          loss: 0.35,
+        }),
+        capon.bones('back and fat', 11, 'back', 'back to stock, fat to render'),
         capon.waste('bin', 2),
       ],
       steps: [

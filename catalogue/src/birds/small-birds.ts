@@ -13,19 +13,21 @@ interface SmallBird {
 const bird = ({ id, name, weights: [low, usual, high], landmarks, style }: SmallBird): CatalogueItem => ({
   id,
   name,
+  family: name,
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   unitName: { one: 'bird', many: 'birds' },
   unitWeight: { low, usual, high },
   landmarks,
   styles: [style],
 })
 
-const guinea = pilesFor(1450)
-const pheasant = pilesFor(1050)
-const poussin = pilesFor(525)
-const quail = pilesFor(185)
-const squab = pilesFor(450)
+const guinea = pilesFor('poultry', 1450)
+const pheasant = pilesFor('poultry', 1050)
+const poussin = pilesFor('poultry', 525)
+const quail = pilesFor('poultry', 185)
+const squab = pilesFor('poultry', 450)
 
 export const GUINEA_FOWL = bird({
   id: 'guinea-fowl',
@@ -38,9 +40,9 @@ export const GUINEA_FOWL = bird({
     minutesPerUnit: 10,
     normalLoss: 0.005,
     piles: [
-      guinea.pieces('halves', 76, 2, { region: 'breast', landmark: 'one boned, one on the bone' }),
-      guinea.use('bones', 17, 'back', 'for stock'),
-      guinea.use('wing ends', 5, 'wing-tip', 'for stock'),
+      guinea.pieces('halves', 76, 2, { region: 'breast', landmark: 'one boned, one on the bone', bone: 0.26 }),
+      guinea.bones('bones', 17, 'back', 'for stock'),
+      guinea.parts('wing ends', 5, 'wing-tip', 'for stock'),
       guinea.waste('bin', 1.5),
     ],
     steps: [
@@ -66,10 +68,10 @@ export const PHEASANT = bird({
     minutesPerUnit: 7,
     normalLoss: 0.01,
     piles: [
-      pheasant.pieces('breasts with wing', 37, 2, { region: 'breast', landmark: 'wing bone on' }),
-      pheasant.pieces('thighs', 17, 2, { region: 'thigh', landmark: 'oyster on', within: 0.16 }),
-      pheasant.pieces('drumsticks', 12, 2, { region: 'drumstick', landmark: 'tendons drawn', within: 0.16 }),
-      pheasant.use('carcass', 29, 'back', 'for game stock'),
+      pheasant.pieces('breasts with wing', 37, 2, { region: 'breast', landmark: 'wing bone on', bone: 0.1 }),
+      pheasant.pieces('thighs', 17, 2, { region: 'thigh', landmark: 'oyster on', within: 0.16, bone: 0.2 }),
+      pheasant.pieces('drumsticks', 12, 2, { region: 'drumstick', landmark: 'tendons drawn', within: 0.16, bone: 0.3 }),
+      pheasant.bones('carcass', 29, 'back', 'for game stock'),
       pheasant.waste('bin', 4),
     ],
     steps: [
@@ -97,8 +99,8 @@ export const POUSSIN = bird({
     normalLoss: 0.01,
     piles: [
       poussin.pieces('boneless birds', 62, 1, { region: 'breast', landmark: 'one sheet, skin whole' }),
-      poussin.use('bones', 30, 'back', 'for stock'),
-      poussin.use('wing ends', 5, 'wing-tip', 'for stock'),
+      poussin.bones('bones', 30, 'back', 'for stock'),
+      poussin.parts('wing ends', 5, 'wing-tip', 'for stock'),
       poussin.waste('bin', 2),
     ],
     steps: [
@@ -137,8 +139,13 @@ export const QUAIL = bird({
     minutesPerUnit: 6,
     normalLoss: 0.01,
     piles: [
-      quail.pieces('boned quail', 72, 1, { region: 'breast', landmark: 'legs and wings left in', within: 0.15 }),
-      quail.use('bones and neck', 24, 'back', 'for stock'),
+      quail.pieces('boned quail', 72, 1, {
+        region: 'breast',
+        landmark: 'legs and wings left in',
+        within: 0.15,
+        bone: 0.08,
+      }),
+      quail.bones('bones and neck', 24, 'back', 'for stock'),
       quail.waste('bin', 3),
     ],
     steps: [step('dry'), step('tunnel', ['bones and neck', 'boned quail']), step('clean-down', ['bin'])],
@@ -159,8 +166,8 @@ export const SQUAB = bird({
     normalLoss: 0.01,
     piles: [
       squab.pieces('breasts', 34, 2, { region: 'breast', landmark: 'wing bone scraped clean', within: 0.16 }),
-      squab.use('legs', 16, 'thigh', 'for confit or the sauce'),
-      squab.use('carcass', 44, 'back', 'for sauce'),
+      squab.parts('legs', 16, 'thigh', 'for confit or the sauce', { bone: 0.26, loss: 0.35 }),
+      squab.bones('carcass', 44, 'back', 'for sauce'),
       squab.waste('bin', 5),
     ],
     steps: [

@@ -57,16 +57,18 @@ const pinSteps = (portions: string) => [
   step('pin-notch', [], { when: { option: 'pins', choice: 'notch' } }),
 ]
 
-const white = pilesFor(3000)
-const hake = pilesFor(2000)
-const char = pilesFor(1500)
-const turbot = pilesFor(2000)
+const white = pilesFor('fish', 3000)
+const hake = pilesFor('fish', 2000)
+const char = pilesFor('fish', 1500)
+const turbot = pilesFor('fish', 2000)
 
 export const WHITE_FISH: CatalogueItem = {
   id: 'white-fish',
   name: 'Round white fish, gutted, head on',
+  family: 'Round white fish',
   species: 'fish',
   drawing: 'round-fish',
+  shape: 'white-fillet',
   unitName: FISH,
   unitWeight: { low: 2000, usual: 3000, high: 4000 },
   landmarks: ROUND_LANDMARKS,
@@ -78,8 +80,8 @@ export const WHITE_FISH: CatalogueItem = {
       normalLoss: 0.02,
       piles: [
         white.pieces('portions', 40, 7, { region: 'loin', landmark: 'no skin, no bones' }),
-        white.use('trim', 4, 'belly', 'for mince'),
-        white.use('frame and head', 44, 'frame', 'gills out, for stock'),
+        white.trim('trim', 4, 'belly', 'for mince'),
+        white.bones('frame and head', 44, 'frame', 'gills out, for stock'),
         white.waste('skin and guts', 10, 'tail'),
       ],
       steps: [
@@ -108,8 +110,10 @@ export const WHITE_FISH: CatalogueItem = {
 export const HAKE: CatalogueItem = {
   id: 'hake',
   name: 'Hake, gutted, head off',
+  family: 'Hake',
   species: 'fish',
   drawing: 'round-fish',
+  shape: 'white-fillet',
   unitName: FISH,
   unitWeight: { low: 1500, usual: 2000, high: 3000 },
   landmarks: ROUND_LANDMARKS,
@@ -121,8 +125,8 @@ export const HAKE: CatalogueItem = {
       normalLoss: 0.02,
       piles: [
         hake.pieces('portions', 60, 7, { region: 'loin', landmark: 'skin on, scaled' }),
-        hake.use('trim', 6, 'belly', 'for mince'),
-        hake.use('frame', 27, 'frame', 'for stock'),
+        hake.trim('trim', 6, 'belly', 'for mince'),
+        hake.bones('frame', 27, 'frame', 'for stock'),
         hake.waste('bin', 5, 'tail'),
       ],
       steps: [
@@ -149,8 +153,10 @@ export const HAKE: CatalogueItem = {
 export const CHAR: CatalogueItem = {
   id: 'char',
   name: 'Arctic char or salmon, gutted, head on',
+  family: 'Arctic char or salmon',
   species: 'fish',
   drawing: 'round-fish',
+  shape: 'char-fillet',
   unitName: FISH,
   unitWeight: { low: 1200, usual: 1500, high: 2000 },
   landmarks: [...ROUND_LANDMARKS, 'a dark bloodline under the skin: off if wanted'],
@@ -162,8 +168,8 @@ export const CHAR: CatalogueItem = {
       normalLoss: 0.01,
       piles: [
         char.pieces('portions', 56, 5, { region: 'loin', landmark: 'skin on, pins out' }),
-        char.use('tail and belly trim', 8, 'belly', 'for tartare or mince'),
-        char.use('frame, head, collars', 32, 'frame', 'gills out; collars to grill'),
+        char.trim('tail and belly trim', 8, 'belly', 'for tartare or mince'),
+        char.bones('frame, head, collars', 32, 'frame', 'gills out; collars to grill'),
         char.waste('bin', 3, 'tail'),
       ],
       steps: [
@@ -191,8 +197,10 @@ export const CHAR: CatalogueItem = {
 export const TURBOT: CatalogueItem = {
   id: 'turbot',
   name: 'Turbot, gutted',
+  family: 'Turbot',
   species: 'fish',
   drawing: 'flat-fish',
+  shape: 'turbot-quarter',
   unitName: FISH,
   unitWeight: { low: 1500, usual: 2000, high: 3000 },
   landmarks: ['the central line on the dark side', 'skirt: the fringe of fin all round', 'thick shoulder by the head'],
@@ -204,8 +212,8 @@ export const TURBOT: CatalogueItem = {
       normalLoss: 0.02,
       piles: [
         turbot.pieces('fillets', 34, 4, { region: 'upper', landmark: 'four, off the central line' }),
-        turbot.use('trim', 3, 'lower', 'for mousse'),
-        turbot.use('frame, head, skirt', 55, 'frame', 'gills out, for stock'),
+        turbot.trim('trim', 3, 'lower', 'for mousse'),
+        turbot.bones('frame, head, skirt', 55, 'frame', 'gills out, for stock'),
         turbot.waste('skin', 6, 'skirt'),
       ],
       steps: [
@@ -226,8 +234,8 @@ export const TURBOT: CatalogueItem = {
       minutesPerUnit: 5,
       normalLoss: 0.01,
       piles: [
-        turbot.pieces('sections', 58, 4, { region: 'upper', landmark: 'on the bone, skin on' }),
-        turbot.use('head and trim', 37, 'head', 'gills out, for stock'),
+        turbot.pieces('sections', 58, 4, { region: 'upper', landmark: 'on the bone, skin on', bone: 0.22 }),
+        turbot.trim('head and trim', 37, 'head', 'gills out, for stock'),
         turbot.waste('bin', 4, 'skirt'),
       ],
       steps: [

@@ -165,14 +165,16 @@ const LANDMARKS = [
   'yellow elastic cord along the chine',
   'age: a large rack with a large blade end is from an older animal, darker and stronger',
 ]
-const full = pilesFor(1500)
-const chined = pilesFor(1050)
+const full = pilesFor('lamb', 1500)
+const chined = pilesFor('lamb', 1050)
 
 export const RACK_CHINE_ON: CatalogueItem = {
   id: 'lamb-rack-chine-on',
   name: 'Lamb rack, eight ribs, chine and cap on',
+  family: 'Lamb rack',
   species: 'red-meat',
   drawing: 'rack',
+  shape: null,
   unitName,
   unitWeight: { low: 1300, usual: 1500, high: 1700 },
   landmarks: LANDMARKS,
@@ -183,10 +185,10 @@ export const RACK_CHINE_ON: CatalogueItem = {
       minutesPerUnit: 15,
       normalLoss: 0.02,
       piles: [
-        full.together('frenched racks', 44, 2, { region: 'eye', landmark: 'bones clean, cap off' }),
-        full.use('cap muscle', 9, 'cap', 'to grill or mince'),
-        full.use('rib strip', 9, 'strip', 'for sausage'),
-        full.use('bones', 19, 'chine', 'for stock'),
+        full.together('frenched racks', 44, 2, { region: 'eye', landmark: 'bones clean, cap off', bone: 0.2 }),
+        full.parts('cap muscle', 9, 'cap', 'to grill or mince'),
+        full.trim('rib strip', 9, 'strip', 'for sausage'),
+        full.bones('bones', 19, 'chine', 'for stock'),
         full.waste('fat and skin', 17, 'fell'),
       ],
       steps: [
@@ -227,8 +229,10 @@ export const RACK_CHINE_ON: CatalogueItem = {
 export const RACK_CHINED: CatalogueItem = {
   id: 'lamb-rack-chined',
   name: 'Lamb rack, eight ribs, chined, cap on',
+  family: 'Lamb rack',
   species: 'red-meat',
   drawing: 'rack',
+  shape: null,
   unitName,
   unitWeight: { low: 900, usual: 1050, high: 1200 },
   landmarks: LANDMARKS,
@@ -239,9 +243,9 @@ export const RACK_CHINED: CatalogueItem = {
       minutesPerUnit: 11,
       normalLoss: 0.02,
       piles: [
-        chined.together('frenched racks', 63, 2, { region: 'eye', landmark: '5 mm of fat, scored' }),
-        chined.use('rib strip', 11, 'strip', 'for sausage'),
-        chined.use('trim', 9, 'cap', 'picked for mince'),
+        chined.together('frenched racks', 63, 2, { region: 'eye', landmark: '5 mm of fat, scored', bone: 0.2 }),
+        chined.trim('rib strip', 11, 'strip', 'for sausage'),
+        chined.trim('trim', 9, 'cap', 'picked for mince'),
         chined.waste('fat and skin', 15, 'fell'),
       ],
       steps: [
@@ -272,9 +276,9 @@ export const RACK_CHINED: CatalogueItem = {
       minutesPerUnit: 13,
       normalLoss: 0.02,
       piles: [
-        chined.pieces('cutlets', 60, 8, { region: 'eye', landmark: 'one rib each', within: 0.16 }),
-        chined.use('rib strip', 11, 'strip', 'for sausage'),
-        chined.use('trim', 11, 'cap', 'picked for mince'),
+        chined.pieces('cutlets', 60, 8, { region: 'eye', landmark: 'one rib each', within: 0.16, bone: 0.2 }),
+        chined.trim('rib strip', 11, 'strip', 'for sausage'),
+        chined.trim('trim', 11, 'cap', 'picked for mince'),
         chined.waste('fat and skin', 16, 'fell'),
       ],
       steps: [

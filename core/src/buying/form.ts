@@ -2,6 +2,14 @@ import type { PileClass } from '../fabrication/index.ts'
 import type { Estimate } from '../forecasting/index.ts'
 import type { Quote } from './quote.ts'
 
+/** How long something keeps. */
+export interface Keeping {
+  /** Days in the cold, from the day it is cut. */
+  chilledDays: number
+  /** Months frozen, for quality; null where it is not frozen. */
+  frozenMonths: number | null
+}
+
 /** A pile that comes with the product, as one unit of the whole thing gives it. */
 export interface FormPile {
   name: string
@@ -10,6 +18,8 @@ export interface FormPile {
   share: Estimate
   /** Grams of one portion of a primary pile; null where it is not portioned. */
   target: number | null
+  /** How long it keeps; null for what is not kept. */
+  keeping: Keeping | null
   valuePerKg: number | null
   usedShare: number | null
   processingPerKg: number | null
@@ -18,6 +28,8 @@ export interface FormPile {
 interface AnyForm {
   /** Unique among the forms that are compared. */
   id: string
+  articleId: string
+  supplierId: string
   supplier: string
   /** What the supplier calls it. */
   article: string

@@ -1,17 +1,9 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
 import { addDays, addMonths, type Day } from '../calendar/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
-import type { WholeForm } from './form.ts'
+import type { Keeping, WholeForm } from './form.ts'
 import { documentOfOrder, type Terms } from './form-document.ts'
 import { type Order, orderFor } from './quote.ts'
-
-/** How long something keeps. */
-export interface Keeping {
-  /** Days in the cold, from the day it is cut. */
-  chilledDays: number
-  /** Months frozen, for quality; null where it is not frozen. */
-  frozenMonths: number | null
-}
 
 /** What one part becomes: so many grams a serving, and how it keeps. */
 export interface MealUse {

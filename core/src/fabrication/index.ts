@@ -24,11 +24,11 @@ export {
   pileWeight,
   usedShareOf,
 } from './document.ts'
-export type { ColdClock, ColdLimits, LabourClock, Mark, MarkKind } from './marks.ts'
-export { coldClock, DEFAULT_COLD_LIMITS, labourClocks, labourFromMarks, MARK_KINDS } from './marks.ts'
-export type { PlannedPile, Reading, ReadingMove, ReadingVoid, Weighing } from './readings.ts'
-export { expectedWeight, pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
-export type { BenchFacts, DocumentOptions, FabricationPlan } from './record.ts'
+export type { ColdClock, ColdLimits, CookName, LabourClock } from './marks.ts'
+export { coldClock, DEFAULT_COLD_LIMITS, labourClocks, labourFromMarks } from './marks.ts'
+export type { PlannedPile, Weighing } from './readings.ts'
+export { expectedWeight, pilesAsExpected, pilesFromReadings } from './readings.ts'
+export type { DocumentOptions, FabricationPlan, PlannedOffer } from './record.ts'
 export { documentOf } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'
 export { DEFAULT_LIMITS, weigh } from './weights.ts'

@@ -1,48 +1,51 @@
-import { coldClock, labourClocks, labourFromMarks, type Mark, type MarkKind } from './marks.ts'
+import { mark as madeMark } from '../../test/facts.ts'
+import type { MarkKind } from '../facts/index.ts'
+import { coldClock, labourClocks, labourFromMarks } from './marks.ts'
 
 let count = 0
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 24, 8, minute)).toISOString()
-const mark = (kind: MarkKind, minute: number, cook: string | null = null): Mark => ({
-  id: `m${String(count++).padStart(3, '0')}`,
-  kind,
-  cook,
-  ratePerHour: kind === 'labour-start' ? 21.4 : null,
-  step: null,
-  takenAt: at(minute),
-})
+/** Marks are told in the order in which they are written here. */
+const mark = (kind: MarkKind, minute: number, cookId: string | null = null) =>
+  madeMark(`m${count}`, kind, ++count, {
+    cookId,
+    ratePerHour: kind === 'labour-start' ? 21.4 : null,
+    takenAt: at(minute),
+  })
+const cookName = (id: string) => ({ marit: 'Marit', bruno: 'Bruno' })[id]
 const now = Date.parse(at(60))
 
 describe('clocks of cooks', () => {
   test('without one, the minutes of the style hold', () => {
-    expect(labourFromMarks([mark('cold-in', 3)], now)).toBeNull()
+    expect(labourFromMarks([mark('cold-in', 3)], now, cookName)).toBeNull()
   })
 
   test('add what each cook worked, pauses left out, up to now', () => {
     const marks = [
-      mark('labour-start', 0, 'Marit'),
-      mark('labour-start', 10, 'Bruno'),
-      mark('labour-pause', 20, 'Marit'),
-      mark('labour-start', 50, 'Marit'),
-      mark('labour-pause', 15, 'Bruno'),
+      mark('labour-start', 0, 'marit'),
+      mark('labour-start', 10, 'bruno'),
+      mark('labour-pause', 15, 'bruno'),
+      mark('labour-pause', 20, 'marit'),
+      mark('labour-start', 50, 'marit'),
     ]
     expect(labourClocks(marks, now)).toEqual([
-      { cook: 'Marit', ratePerHour: 21.4, minutes: 30, isRunning: true },
-      { cook: 'Bruno', ratePerHour: 21.4, minutes: 5, isRunning: false },
+      { cookId: 'marit', ratePerHour: 21.4, minutes: 30, isRunning: true },
+      { cookId: 'bruno', ratePerHour: 21.4, minutes: 5, isRunning: false },
     ])
-    expect(labourFromMarks([...marks].reverse(), now)).toEqual([
+    expect(labourFromMarks(marks, now, () => undefined)?.[0]?.task).toBe('break down')
+    expect(labourFromMarks([...marks].reverse(), now, cookName)).toEqual([
       { task: 'break down, Marit', minutes: 30, ratePerHour: 21.4 },
       { task: 'break down, Bruno', minutes: 5, ratePerHour: 21.4 },
     ])
   })
 
   test('started twice, or sent twice, run once; a pause without a start changes nothing', () => {
-    const start = mark('labour-start', 0, 'Marit')
-    const marks = [mark('labour-pause', 0, 'Bruno'), start, start, mark('labour-start', 30, 'Marit')]
-    expect(labourClocks(marks, now)).toEqual([{ cook: 'Marit', ratePerHour: 21.4, minutes: 60, isRunning: true }])
+    const start = mark('labour-start', 0, 'marit')
+    const marks = [mark('labour-pause', 0, 'bruno'), start, start, mark('labour-start', 30, 'marit')]
+    expect(labourClocks(marks, now)).toEqual([{ cookId: 'marit', ratePerHour: 21.4, minutes: 60, isRunning: true }])
   })
 
   test('never run backwards where two devices disagree about the time', () => {
-    expect(labourClocks([mark('labour-start', 90, 'Marit')], now)[0]?.minutes).toBe(0)
+    expect(labourClocks([mark('labour-start', 90, 'marit')], now)[0]?.minutes).toBe(0)
   })
 })
 

@@ -1,37 +1,6 @@
+import { reading } from '../../test/facts.ts'
 import { planned as plan } from '../../test/planned.ts'
-import { pilesAsExpected, pilesFromReadings, standingReadings } from './readings.ts'
-
-const reading = (id: string, pileId: string, grams: number, takenAt = `2026-01-01T00:00:0${id}Z`) => ({
-  id,
-  pileId,
-  grams,
-  takenAt,
-})
-
-test('a reading sent twice counts once, and a voided one not at all', () => {
-  const readings = [reading('2', 'a', 20), reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'a', 30)]
-  const standing = standingReadings(readings, [{ id: 'v', readingId: '3' }])
-  expect(standing.map((each) => each.id)).toEqual(['1', '2'])
-})
-
-test('a moved reading lies on the pile it was moved to last, and keeps its place', () => {
-  const readings = [reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'b', 30)]
-  const move = (id: string, readingId: string, pileId: string, takenAt: string) => ({ id, readingId, pileId, takenAt })
-  const moves = [move('m2', '1', 'c', '2026-01-01T00:00:09Z'), move('m1', '1', 'b', '2026-01-01T00:00:08Z')]
-  const standing = standingReadings(readings, [], moves)
-  expect(standing.map((each) => [each.id, each.pileId])).toEqual([
-    ['1', 'c'],
-    ['2', 'a'],
-    ['3', 'b'],
-  ])
-  expect(standingReadings(readings, [{ id: 'v', readingId: '1' }], moves)).toHaveLength(2)
-})
-
-test('the order is the same whatever order the readings arrived in', () => {
-  const at = '2026-01-01T00:00:00Z'
-  const readings = [reading('b', 'a', 2, at), reading('a', 'a', 1, at)]
-  expect(standingReadings(readings, [])).toEqual(standingReadings([...readings].reverse(), []))
-})
+import { pilesAsExpected, pilesFromReadings } from './readings.ts'
 
 test('pieces stay apart, a pile weighed whole is the sum of its containers', () => {
   const piles = pilesFromReadings(

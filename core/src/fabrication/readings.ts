@@ -1,3 +1,4 @@
+import type { Reading } from '../facts/index.ts'
 import { type Pile, type PileClass, pileWeight } from './document.ts'
 
 /** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
@@ -6,8 +7,12 @@ export type Weighing = 'pieces' | 'whole'
 /** A pile as planned for a fabrication, before anything lies on it. */
 export interface PlannedPile {
   id: string
+  /** The pile of the style that it was planned by, where it was. */
+  stylePileId?: string | null | undefined
   name: string
   class: PileClass
+  /** What cooking takes of the raw weight, 0 to 1, where somebody said it. */
+  cookingLoss?: number | null | undefined
   weighing: Weighing
   /** Share of AP that the style expects, 0 to 1; null where nothing is known. */
   expectedShare: number | null
@@ -21,56 +26,11 @@ export interface PlannedPile {
   processingPerKg: number | null
 }
 
-/** A weighing: a fact that is never changed, only voided by another row. */
-export interface Reading {
-  id: string
-  pileId: string
-  grams: number
-  takenAt: string
-}
-
-export interface ReadingVoid {
-  id: string
-  readingId: string
-}
-
-/** A reading that belongs to another pile than it was taken onto; of several moves the latest holds. */
-export interface ReadingMove {
-  id: string
-  readingId: string
-  pileId: string
-  takenAt: string
-}
-
-/**
- * The readings that count, in the order they were taken: each id once, those voided left out, those moved
- * on the pile they were moved to last. Order is by time and then by id, so that every device derives the same list.
- */
-export function standingReadings<T extends Reading>(
-  readings: readonly T[],
-  voids: readonly ReadingVoid[],
-  moves: readonly ReadingMove[] = [],
-): T[] {
-  const voided = new Set(voids.map((each) => each.readingId))
-  const pileOf = new Map<string, string>()
-  for (const move of [...moves].sort((a, b) => compare(a.takenAt, b.takenAt) || compare(a.id, b.id))) {
-    pileOf.set(move.readingId, move.pileId)
-  }
-  const seen = new Map<string, T>()
-  for (const reading of readings) {
-    if (voided.has(reading.id)) continue
-    const pileId = pileOf.get(reading.id)
-    seen.set(reading.id, pileId === undefined ? reading : { ...reading, pileId })
-  }
-  return [...seen.values()].sort(
-    (a, b) => compare(a.takenAt, b.takenAt) || compare(a.id, b.id), // ids are time-ordered, so ties keep their order
-  )
-}
-
-const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
-
 /** Piles with their weights, derived from what was planned and what was weighed. */
-export function pilesFromReadings(planned: readonly PlannedPile[], standing: readonly Reading[]): Pile[] {
+export function pilesFromReadings(
+  planned: readonly PlannedPile[],
+  standing: readonly Pick<Reading, 'pileId' | 'grams'>[],
+): Pile[] {
   const grams = new Map<string, number[]>()
   for (const reading of standing) {
     const list = grams.get(reading.pileId)

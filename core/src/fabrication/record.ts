@@ -1,3 +1,4 @@
+import { type Fact, type Reading, standingReadings } from '../facts/index.ts'
 import {
   type Allocation,
   type Consumable,
@@ -9,16 +10,13 @@ import {
   type Offer,
   type Purchase,
 } from './document.ts'
-import { labourFromMarks, type Mark } from './marks.ts'
-import {
-  type PlannedPile,
-  pilesAsExpected,
-  pilesFromReadings,
-  type Reading,
-  type ReadingMove,
-  type ReadingVoid,
-  standingReadings,
-} from './readings.ts'
+import { type CookName, labourFromMarks } from './marks.ts'
+import { type PlannedPile, pilesAsExpected, pilesFromReadings } from './readings.ts'
+
+/** An offer as a kitchen keeps it, with the article of its price book that it is. */
+export interface PlannedOffer extends Offer {
+  articleId?: string | null | undefined
+}
 
 /** A fabrication as a kitchen keeps it: what was bought and planned. What was weighed stands in the readings. */
 export interface FabricationPlan {
@@ -30,7 +28,7 @@ export interface FabricationPlan {
   labour: readonly LabourEntry[]
   consumables: readonly Consumable[]
   piles: readonly PlannedPile[]
-  offers: readonly Offer[]
+  offers: readonly PlannedOffer[]
   creditPolicy: CreditPolicy
   allocation: Allocation
   confirmed: boolean
@@ -42,21 +40,15 @@ export interface FabricationPlan {
   status: 'open' | 'closed'
 }
 
-/** What was done at the bench, as facts: nothing of it is ever changed. */
-export interface BenchFacts {
-  readings: readonly Reading[]
-  voids: readonly ReadingVoid[]
-  moves: readonly ReadingMove[]
-  marks: readonly Mark[]
-  /** The readings that stand, where they have been worked out already. */
-  standing?: readonly Reading[]
-}
-
 export interface DocumentOptions {
   /** Fill the piles that nobody has weighed yet with what the style expects of them. */
   asExpected?: boolean
   /** Where clocks still run, up to when, milliseconds since 1970, UTC; without it the plan's labour holds. */
   nowMs?: number
+  /** Names the cooks whose clocks run. */
+  cookName?: CookName
+  /** The readings that stand, where they have been worked out already. */
+  standing?: readonly Reading[]
 }
 
 /**
@@ -66,12 +58,12 @@ export interface DocumentOptions {
  */
 export function documentOf(
   plan: FabricationPlan,
-  facts: BenchFacts,
-  { asExpected = false, nowMs }: DocumentOptions = {},
+  facts: readonly Fact[],
+  { asExpected = false, nowMs, cookName = () => undefined, standing = standingReadings(facts) }: DocumentOptions = {},
 ): FabricationDocument {
-  const standing = facts.standing ?? standingReadings(facts.readings, facts.voids, facts.moves)
   const weighed = pilesFromReadings(plan.piles, standing)
-  const measured = plan.status === 'open' && nowMs !== undefined ? labourFromMarks(facts.marks, nowMs) : null
+  const isRunning = plan.status === 'open' && nowMs !== undefined
+  const measured = isRunning ? labourFromMarks(facts, nowMs, cookName) : null
   const { cook, supplier, lot, notes } = plan
   return {
     format: DOCUMENT_FORMAT,
@@ -85,7 +77,7 @@ export function documentOf(
     piles: asExpected ? pilesAsExpected(plan.piles, weighed, plan.purchase.invoiceWeight) : weighed,
     creditPolicy: plan.creditPolicy,
     allocation: plan.allocation,
-    offers: plan.offers,
+    offers: plan.offers.map(({ articleId: _article, ...offer }) => offer),
     ...(plan.confirmed ? { confirmed: true } : {}),
     meta: {
       id: plan.id,

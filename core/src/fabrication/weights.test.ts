@@ -1,4 +1,5 @@
 import { sixChickens } from '../../test/documents.ts'
+import { factVoid, reading } from '../../test/facts.ts'
 import { pileWeight, usedShareOf } from './document.ts'
 import { documentOf, type FabricationPlan } from './record.ts'
 import { balanceOf, DEFAULT_LIMITS, weigh } from './weights.ts'
@@ -81,12 +82,12 @@ test('a document is its plan, with what was weighed', () => {
     notes: null,
     status: 'open',
   }
-  const facts = { readings: [{ id: '1', pileId: 'p', grams: 240, takenAt: 'a' }], voids: [], moves: [], marks: [] }
+  const facts = [reading('1', 'p', 240)]
   const document = documentOf(plan, facts)
   expect(document.piles).toEqual([{ name: 'supremes', class: 'primary', pieces: [240], target: 250, valuePerKg: 9 }])
   expect(document.meta).toEqual({ id: 'f', date: '2026-11-24', cook: 'Ondine' })
   expect(document).not.toHaveProperty('confirmed')
   expect(documentOf({ ...plan, confirmed: true }, facts).confirmed).toBe(true)
   expect(documentOf(plan, facts, { asExpected: true }).piles[0]?.pieces).toEqual([240, 240])
-  expect(documentOf(plan, { ...facts, voids: [{ id: 'v', readingId: '1' }] }).piles[0]?.pieces).toEqual([])
+  expect(documentOf(plan, [...facts, factVoid('v', '1')]).piles[0]?.pieces).toEqual([])
 })

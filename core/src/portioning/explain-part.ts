@@ -9,16 +9,10 @@ import {
   times,
   value,
 } from '../explanation/index.ts'
+import type { MeasuringWay } from '../facts/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { JudgedPart } from './judge.ts'
-import {
-  ASSUMED_PORTIONS,
-  assumedOff,
-  type HowFarOff,
-  howFarOff,
-  type MeasuredPortion,
-  type MeasuringWay,
-} from './measuring.ts'
+import { ASSUMED_PORTIONS, assumedOff, type HowFarOff, howFarOff, type MeasuredPortion } from './measuring.ts'
 import type { PortionWish } from './plan.ts'
 import { shapeOf } from './profile.ts'
 

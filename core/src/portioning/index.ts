@@ -14,11 +14,10 @@ export type { CutPiece, MisfitReason } from './fit.ts'
 export { measurePiece, misfits } from './fit.ts'
 export type { JudgedCuts, JudgedPart } from './judge.ts'
 export { judgeCuts } from './judge.ts'
-export type { MeasuredPortion, MeasuringWay, ShapeTemplate } from './measuring.ts'
+export type { MeasuredPortion, ShapeTemplate } from './measuring.ts'
 export {
   howFarOff,
   largestArea,
-  MEASURING_WAYS,
   pieceFromGirths,
   pieceFromOutline,
   pieceFromTemplate,

@@ -1,3 +1,4 @@
+import type { MeasuringWay } from '../facts/index.ts'
 import { areaOf, type Piece, type Station, weightByMeasures } from './profile.ts'
 
 /** The usual shape of an item: stations as shares of its length, girths relative to each other. */
@@ -9,10 +10,6 @@ export interface ShapeTemplate {
   /** g/cm³. */
   density: number
 }
-
-/** Ways to know the shape of a piece. */
-export const MEASURING_WAYS = ['template', 'girths', 'outline'] as const
-export type MeasuringWay = (typeof MEASURING_WAYS)[number]
 
 /** A piece known by weight and length alone: the template's curve, drawn out to its length and filled to its weight. */
 export function pieceFromTemplate({ stations, density }: ShapeTemplate, weight: number, length: number): Piece {

@@ -74,7 +74,24 @@ export interface PortionBounds {
   high: number
 }
 
-export interface StylePile {
+/** What is in a pile, whatever it is called: this decides how it is kept and cooked. */
+export const PILE_KINDS = ['portions', 'trim', 'bones', 'fat', 'liquid', 'waste'] as const
+export type PileKind = (typeof PILE_KINDS)[number]
+
+/** What a pile is, as data: starting values that a kitchen may replace. */
+export interface PileFacts {
+  kind: PileKind
+  /** What of the raw weight is bone, 0 to 1. */
+  boneShare: number
+  /** What cooking takes of the raw weight, 0 to 1. */
+  cookingLoss: number
+  /** Days in the cold at or below 5 °C; null for what is not kept. */
+  chilledDays: number | null
+  /** Months frozen, for quality; null for what is not frozen. */
+  frozenMonths: number | null
+}
+
+export interface StylePile extends PileFacts {
   name: string
   class: PileClass
   weighing: Weighing

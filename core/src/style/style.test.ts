@@ -1,5 +1,13 @@
 import { evaluate } from '../explanation/index.ts'
-import { type CutStyle, choicesOf, type StyleStep, settleStyle, stepWorth } from './index.ts'
+import {
+  type CutStyle,
+  choicesOf,
+  type PileFacts,
+  type PileKind,
+  type StyleStep,
+  settleStyle,
+  stepWorth,
+} from './index.ts'
 
 const step = (id: string, changes: Partial<StyleStep> = {}): StyleStep => ({
   id,
@@ -16,6 +24,13 @@ const step = (id: string, changes: Partial<StyleStep> = {}): StyleStep => ({
   when: null,
   ...changes,
 })
+const facts = (kind: PileKind): PileFacts => ({
+  kind,
+  boneShare: 0,
+  cookingLoss: 0.2,
+  chilledDays: 2,
+  frozenMonths: 3,
+})
 const STYLE: CutStyle = {
   name: 'supremes',
   minutesPerUnit: 9,
@@ -23,6 +38,7 @@ const STYLE: CutStyle = {
     {
       name: 'supremes',
       class: 'primary',
+      ...facts('portions'),
       weighing: 'pieces',
       expectedShare: 0.27,
       portionsPerUnit: 2,
@@ -33,6 +49,7 @@ const STYLE: CutStyle = {
     {
       name: 'bones',
       class: 'by-product',
+      ...facts('bones'),
       weighing: 'whole',
       expectedShare: 0.31,
       portionsPerUnit: null,
@@ -43,6 +60,7 @@ const STYLE: CutStyle = {
     {
       name: 'surprise',
       class: 'waste',
+      ...facts('waste'),
       weighing: 'whole',
       expectedShare: null,
       portionsPerUnit: null,

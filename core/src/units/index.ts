@@ -10,6 +10,7 @@ export {
   HEAVIEST_GRAMS,
   parseNumber,
   parseWeight,
+  wholeMilligrams,
 } from './weight.ts'
 export type { WeightListResult } from './weight-list.ts'
 export { parseWeights } from './weight-list.ts'

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import {
   formatPoundsOunces,
   formatWeight,
@@ -5,6 +6,7 @@ import {
   GRAMS_PER_POUND,
   parseNumber,
   parseWeight,
+  wholeMilligrams,
 } from './weight.ts'
 
 describe('parseWeight', () => {
@@ -80,4 +82,20 @@ describe('formatWeight', () => {
       expect(parseWeight(formatWeight(grams, 'metric'))).toEqual({ ok: true, grams })
     }
   })
+})
+
+test('whole milligrams are the same number however a net weight came about', () => {
+  expect(1000.7 - 640.3).not.toBe(360.4)
+  expect(wholeMilligrams(1000.7 - 640.3)).toBe(360.4)
+  const step = fc.constantFrom(0.1, 0.005 * GRAMS_PER_POUND, 0.05 * GRAMS_PER_OUNCE)
+  fc.assert(
+    fc.property(step, fc.integer({ min: 0, max: 300_000 }), fc.integer({ min: 0, max: 20_000 }), (by, gross, tare) => {
+      const net = wholeMilligrams(gross * by - tare * by)
+      expect(wholeMilligrams(net)).toBe(net)
+      // What a DECIMAL column with three places gives back is the number that was sent.
+      expect(Number(net.toFixed(3))).toBe(net)
+      expect(JSON.parse(JSON.stringify(net))).toBe(net)
+    }),
+    { seed: 3, numRuns: 500 },
+  )
 })

@@ -8,6 +8,14 @@ const OUNCES_PER_POUND = 16
 /** The heaviest weight that is believed, in grams: a hundred tonnes. Above it somebody slipped. */
 export const HEAVIEST_GRAMS = 100_000_000
 
+const MILLIGRAMS_PER_GRAM = 1000
+
+/**
+ * Grams as a reading keeps them: whole milligrams, as the number nearest to them. A net weight is a difference, and
+ * 1000.7 g less 640.3 g is not 360.4 before it is rounded: stored, read back and sent again it would be another one.
+ */
+export const wholeMilligrams = (grams: number): number => Math.round(grams * MILLIGRAMS_PER_GRAM) / MILLIGRAMS_PER_GRAM
+
 export type WeightSystem = 'metric' | 'imperial'
 export type WeightUnit = 'g' | 'kg' | 'lb' | 'oz'
 

@@ -1,4 +1,5 @@
-import { type FabricationDocument, type Limits, type PlannedPile, type Reading, weigh } from '../fabrication/index.ts'
+import { type FabricationDocument, type Limits, type PlannedPile, weigh } from '../fabrication/index.ts'
+import type { Reading } from '../facts/index.ts'
 import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
 import { expectedReading } from './likeness.ts'
 
@@ -72,7 +73,7 @@ function readingChecks({ piles, standing, document }: CheckInput): WeighingCheck
 }
 
 const isTwice = (before: Reading, after: Reading) =>
-  before.grams === after.grams && Date.parse(after.takenAt) - Date.parse(before.takenAt) < TWICE_WITHIN_MS
+  before.grams === after.grams && Math.abs(Date.parse(after.takenAt) - Date.parse(before.takenAt)) < TWICE_WITHIN_MS
 
 /** Wrong by the factor between pound and kilo, either way, and not within the portion's bounds. */
 function isWrongUnit(grams: number, expected: number, { low, high }: PlannedPile): boolean {

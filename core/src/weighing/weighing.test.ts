@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { sixChickens } from '../../test/documents.ts'
+import { reading as madeReading } from '../../test/facts.ts'
 import { planned, SIX_BIRDS } from '../../test/planned.ts'
-import { DEFAULT_LIMITS, type PlannedPile, pilesFromReadings, type Reading } from '../fabrication/index.ts'
+import { DEFAULT_LIMITS, type PlannedPile, pilesFromReadings } from '../fabrication/index.ts'
+import type { Reading } from '../facts/index.ts'
 import {
   likelyCauses,
   looksLike,
@@ -115,12 +117,8 @@ describe('checks while weighing', () => {
   const reading = (pileId: string, grams: number, seconds?: number): Reading => {
     second += 5
     const at = (seconds ?? second) * 1000
-    return {
-      id: `${pileId}-${at}`,
-      pileId,
-      grams,
-      takenAt: new Date(Date.UTC(2026, 10, 24, 8, 0, 0, at)).toISOString(),
-    }
+    const takenAt = new Date(Date.UTC(2026, 10, 24, 8, 0, 0, at)).toISOString()
+    return madeReading(`${pileId}-${at}`, pileId, grams, { takenAt })
   }
   const check = (standing: Reading[], isAllWeighed = false) =>
     weighingChecks({

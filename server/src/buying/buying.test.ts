@@ -5,10 +5,22 @@ import {
   type Item,
   type Kitchen,
   type PriceListLine,
+  type Product,
+  type Supplier,
 } from '@fleam/contract'
 import { type Appraisal, type BuyingForm, compareForms, type FabricationDocument, type TrueCost } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { openTestApp, send, setUpKitchen, startOf, type TestApp, weighing } from '../../test/harness.ts'
+import {
+  addPrice,
+  addSupplier,
+  openTestApp,
+  send,
+  sendFacts,
+  setUpKitchen,
+  startOf,
+  type TestApp,
+  weighing,
+} from '../../test/harness.ts'
 
 let test_: TestApp
 let kitchen: Kitchen
@@ -50,10 +62,14 @@ const ready = (changes: Partial<PriceListLine> = {}) =>
     handlingMinutesPerPiece: 0.2,
     ...changes,
   })
-const add = (each: PriceListLine) => send(test_, 'POST', path('/prices'), each)
+const add = (each: PriceListLine) => addPrice(test_, kitchen, each)
 const articles = async (query = ''): Promise<ArticleRows> => (await send(test_, 'GET', path(`/articles${query}`))).body
+const productId = async (): Promise<string> => {
+  const known: Product[] = (await send(test_, 'GET', path('/products'))).body
+  return known.find((each) => each.name === SUPREMES)?.id as string
+}
 const forms = async (): Promise<BuyingForm[]> =>
-  (await send(test_, 'GET', path(`/forms?product=${encodeURIComponent(SUPREMES)}`))).body
+  (await send(test_, 'GET', path(`/forms?product=${await productId()}`))).body
 
 beforeAll(async () => {
   test_ = await openTestApp()
@@ -84,7 +100,7 @@ describe('the price book', () => {
       'Nothing of the list was taken in.',
     ])
     const stranger = await add(line({ code: 'X', item: 'Dodo' }))
-    expect([stranger.status, stranger.body.issues[0].path]).toEqual([400, 'item'])
+    expect([stranger.status, stranger.body.issues[0].path]).toEqual([400, 'itemId'])
     const ended = await add(line({ code: 'Y', until: '2025-01-01' }))
     expect([ended.status, ended.body.issues[0].path]).toEqual([400, 'until'])
     expect((await articles()).total).toBe(1)
@@ -168,7 +184,7 @@ describe('true cost', () => {
     await add(ready())
     const { body } = await send(test_, 'GET', path('/products'))
     const supremes = body.find((each: { name: string }) => each.name === SUPREMES)
-    expect(supremes).toEqual({ name: SUPREMES, pile: 'supremes', plateWeight: 280, forms: 2 })
+    expect(supremes).toEqual({ id: await productId(), name: SUPREMES, pile: 'supremes', plateWeight: 280, forms: 2 })
     expect(body[0].name).toBe(SUPREMES)
     expect(body[1].forms).toBeGreaterThanOrEqual(body[2].forms)
   })
@@ -179,21 +195,27 @@ async function closedRecord({
   bones = 9400,
   supplier = 'Ostravale Poultry Yard',
   price = 3.1,
+  style: styleName = 'Supremes',
+  pile: portions = 'supremes',
 } = {}): Promise<FabricationState> {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
-  const style = items[0]?.styles.find((each) => each.name.startsWith('Supremes'))
+  const style = items[0]?.styles.find((each) => each.name.startsWith(styleName))
   const wish = startOf(style?.id as string)
   const purchase = { price: { amount: price, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540, extras: 3 }
-  const started = await send(test_, 'POST', path('/fabrications'), { ...wish, purchase, supplier })
+  const started = await send(test_, 'POST', path('/fabrications'), {
+    ...wish,
+    purchase,
+    supplierId: await addSupplier(test_, kitchen, supplier),
+  })
   const { record } = started.body as FabricationState
   const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id as string
   const readings = [
-    weighing(pileId('supremes'), 3000),
-    ...(bones > 0 ? [weighing(pileId('bones and back'), bones)] : []),
+    weighing(record.id, pileId(portions), 3000),
+    ...(bones > 0 ? [weighing(record.id, pileId('bones and back'), bones, 2)] : []),
   ]
-  await send(test_, 'POST', path(`/fabrications/${record.id}/readings`), { readings })
+  await sendFacts(test_, kitchen, ...readings)
   const piles = record.piles.map((pile) =>
-    pile.name === 'supremes'
+    pile.name === portions
       ? { ...pile, target: null, low: null, high: null, weighing: 'whole' as const, portions: 12 }
       : pile,
   )
@@ -206,6 +228,62 @@ async function closedRecord({
   if (closed.status !== 200) throw new Error(JSON.stringify(closed.body))
   return closed.body
 }
+
+describe('ids, not names', () => {
+  test('two suppliers of one name each keep their own price, in the comparison and in what turned', async () => {
+    await add(line({ price: { amount: 1, per: 'kg' } }))
+    await add(ready())
+    await add(ready({ supplier: 'Brindlemere Meats', code: 'B20', price: { amount: 61, per: 'case' } }))
+    const { record } = await closedRecord({ price: 1 })
+    expect(record.offers.map((offer) => [offer.name, offer.price.amount])).toEqual([
+      ['Supremes, 20 x 280 g, Brindlemere Meats', 61],
+      ['Supremes, 20 x 280 g, Plattenkar Provisions', 76],
+    ])
+    await add(ready({ supplier: 'Brindlemere Meats', code: 'B20', price: { amount: 10, per: 'case' }, from: today }))
+    const [turned] = (await send(test_, 'GET', path('/turned'))).body
+    expect(turned.changes).toMatchObject([{ kind: 'offer', offer: 'Supremes, 20 x 280 g, Brindlemere Meats' }])
+  })
+
+  test('an item, a style and a pile that are renamed leave no article, lot, record or test behind', async () => {
+    await add(line())
+    await add(ready())
+    await closedRecord()
+    const [{ styles, id, ...item }] = (await send(test_, 'GET', path('/items'))).body
+    await send(test_, 'PUT', path(`/items/${id}`), { ...item, name: 'Hen' })
+    const supremes = styles.find((style: { name: string }) => style.name.startsWith('Supremes'))
+    // Within a style the steps speak of piles by name, so the editor renames it there too.
+    const renamed = JSON.parse(JSON.stringify(supremes).replaceAll('"supremes"', '"wings-on"'))
+    await send(test_, 'PUT', path(`/styles/${supremes.id}`), { ...renamed, name: 'On the wing' })
+    const form = (await forms()).find((each) => each.kind === 'whole' && each.style === 'On the wing')
+    expect(form).toMatchObject({ kind: 'whole', item: 'Hen' })
+    expect(form?.kind === 'whole' && form.piles[0]).toMatchObject({ share: { basis: 'blended', tests: 1 } })
+    expect((await articles()).rows[0]?.article.item).toBe('Hen')
+    const [row] = (await send(test_, 'GET', path('/fabrications'))).body
+    expect(row.document).toMatchObject({ item: 'Hen', style: 'On the wing' })
+    const next = await closedRecord({ style: 'On the wing', pile: 'wings-on' })
+    expect(next.record.offers.map((offer) => offer.pile)).toEqual(['wings-on'])
+  })
+
+  test('a supplier is one whatever its capitals, and two can be merged with all that is theirs', async () => {
+    await add(line())
+    await add(line({ supplier: 'OSTRAVALE poultry yard', code: 'C2', name: 'Capon' }))
+    await add(line({ supplier: 'Ostravale', price: { amount: 3, per: 'kg' } }))
+    const { record } = await closedRecord({ supplier: 'Ostravale' })
+    const known: Supplier[] = (await send(test_, 'GET', path('/suppliers'))).body
+    expect(known.map((each) => each.name)).toEqual(['Ostravale', 'Ostravale Poultry Yard'])
+    const [short, long] = known as [Supplier, Supplier]
+    const itself = await send(test_, 'POST', path(`/suppliers/${short.id}/merge`), { into: short.id })
+    expect([itself.status, itself.body.issues[0].path]).toEqual([400, 'into'])
+    const merged = await send(test_, 'POST', path(`/suppliers/${short.id}/merge`), { into: long.id })
+    expect(merged.body).toEqual([long])
+    expect((await send(test_, 'GET', path(`/fabrications/${record.id}`))).body.record.supplier).toBe(long.name)
+    const { rows } = await articles()
+    expect(rows.map(({ article }) => article.supplierId)).toEqual([long.id, long.id, long.id])
+    expect(new Set(rows.map(({ article }) => article.code)).size).toBe(3)
+    const renamed = await send(test_, 'PUT', path('/suppliers'), { ...long, name: 'The Yard' })
+    expect(renamed.body[0].name).toBe('The Yard')
+  })
+})
 
 describe('a new price', () => {
   test('that turns the verdict of a record is told, with what it was and is', async () => {

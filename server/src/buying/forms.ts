@@ -1,39 +1,41 @@
-import type { Item, Kitchen, Product, Style } from '@fleam/contract'
+import type { Item, Product, Style } from '@fleam/contract'
 import {
   type BuyingForm,
   type Estimate,
   estimateForSupplier,
   priceOn,
-  productOf,
   type Quote,
   type ReadyForm,
   type WholeForm,
 } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
-import { type StyleTest, styleTests } from '../forecasting/tests.ts'
-import * as styles from '../style/store.ts'
+import { type StyleTest, styleTests } from '../fabrication/index.ts'
+import type { Scope } from '../scope/index.ts'
+import { items, products as knownProducts } from '../style/index.ts'
+import { suppliers } from '../supplier/index.ts'
 import * as store from './store.ts'
 
-/** A pile that can be wanted, with every cut style that gives it. */
+/** A product with every pile of every cut style that gives it. */
 interface WantedProduct {
+  id: string
   name: string
   pile: string
   plateWeight: number | null
-  ways: { item: Item; style: Style }[]
+  ways: { item: Item; style: Style; pile: string }[]
 }
 
-async function wantedProducts(database: Sequelize, kitchenId: string): Promise<WantedProduct[]> {
+async function wantedProducts(scope: Scope): Promise<WantedProduct[]> {
+  const names = new Map((await knownProducts(scope)).map(({ id, name }) => [id, name]))
   const wanted = new Map<string, WantedProduct>()
-  for (const item of await styles.items(database, kitchenId)) {
+  for (const item of await items(scope)) {
     for (const style of item.styles) {
       if (item.isArchived || style.isArchived) continue
-      for (const pile of style.piles) {
-        if (pile.class !== 'primary') continue
-        const name = productOf(item.name, pile.name)
-        const known = wanted.get(name) ?? { name, pile: pile.name, plateWeight: null, ways: [] }
-        known.plateWeight ??= pile.bounds?.target ?? null
-        known.ways.push({ item, style })
-        wanted.set(name, known)
+      for (const { productId: id, name: pile, bounds } of style.piles) {
+        const name = id === null ? undefined : names.get(id)
+        if (id === null || name === undefined) continue
+        const known = wanted.get(id) ?? { id, name, pile, plateWeight: null, ways: [] }
+        known.plateWeight ??= bounds?.target ?? null
+        known.ways.push({ item, style, pile })
+        wanted.set(id, known)
       }
     }
   }
@@ -41,13 +43,14 @@ async function wantedProducts(database: Sequelize, kitchenId: string): Promise<W
 }
 
 /** Products that can be compared: those that can be bought ready first, then those with most priced forms. */
-export async function products(database: Sequelize, kitchenId: string): Promise<Product[]> {
-  const count = await store.tieCounts(database, kitchenId)
-  return (await wantedProducts(database, kitchenId))
-    .map(({ name, pile, plateWeight, ways }) => {
-      const ready = count('ready', name)
-      const forms = ready + ways.reduce((sum, { item }) => sum + count('whole', item.name), 0)
-      return { ready, product: { name, pile, plateWeight, forms } }
+export async function products(scope: Scope): Promise<Product[]> {
+  const counts = await store.tieCounts(scope)
+  const count = (id: string) => counts.get(id) ?? 0
+  return (await wantedProducts(scope))
+    .map(({ id, name, pile, plateWeight, ways }) => {
+      const ready = count(id)
+      const forms = ready + ways.reduce((sum, { item }) => sum + count(item.id), 0)
+      return { ready, product: { id, name, pile, plateWeight, forms } }
     })
     .sort(
       (a, b) =>
@@ -59,63 +62,66 @@ export async function products(database: Sequelize, kitchenId: string): Promise<
 }
 
 /** Every way to come by a product that has a price on a day, with the yields that the kitchen expects. */
-export async function formsOf(
-  database: Sequelize,
-  kitchen: Kitchen,
-  product: string,
-  day: string,
-): Promise<BuyingForm[]> {
-  const wanted = (await wantedProducts(database, kitchen.id)).find((each) => each.name === product)
+export async function formsOf(scope: Scope, productId: string, day: string): Promise<BuyingForm[]> {
+  const wanted = (await wantedProducts(scope)).find((each) => each.id === productId)
   if (!wanted) return []
-  const whole = await wholeForms(database, kitchen.id, wanted.ways, day)
-  const ready = await readyForms(database, kitchen.id, [product], day)
-  return [...whole, ...ready.map(({ form }) => form)]
+  const whole = await wholeForms(scope, wanted.ways, day)
+  // A pile may be called otherwise in another style: in a comparison it bears the name of what is wanted.
+  const named = whole.map((form) => {
+    const way = wanted.ways.find(({ style }) => form.id.endsWith(style.id))
+    return way ? { ...form, piles: renamed(form.piles, way.pile, wanted.pile) } : form
+  })
+  const ready = await readyForms(scope, [productId], day)
+  return [...named, ...ready.map(({ form }) => form)]
 }
+
+const renamed = (piles: WholeForm['piles'], from: string, to: string) =>
+  from === to ? piles : piles.map((pile) => (pile.name === from ? { ...pile, name: to } : pile))
 
 /** What can be bought ready of some products, at the prices of a day, with the product that each is. */
 export async function readyForms(
-  database: Sequelize,
-  kitchenId: string,
-  products: readonly string[],
+  scope: Scope,
+  productIds: readonly string[],
   day: string,
-): Promise<{ product: string; form: ReadyForm }[]> {
-  const articles = await store.articlesOfProducts(database, kitchenId, products)
+): Promise<{ productId: string; form: ReadyForm }[]> {
+  const articles = await store.articlesOfProducts(scope, productIds)
   if (articles.length === 0) return []
-  const terms = await termsOf(database, kitchenId)
+  const terms = await termsOf(scope)
   return articles.flatMap(({ article, prices }) => {
     const price = priceOn(prices, day)
-    if (!price || article.product === null) return []
+    if (!price || article.productId === null) return []
     const form: ReadyForm = {
       kind: 'ready',
       id: article.id,
-      supplier: article.supplier,
-      article: article.name,
-      quote: quoteOf(price, terms(article.supplier)),
+      ...saidOf(article),
+      quote: quoteOf(price, terms(article.supplierId)),
       since: price.from,
       usableShare: article.usableShare ?? 1,
       handlingMinutesPerPiece: article.handlingMinutesPerPiece ?? 0,
     }
-    return [{ product: article.product, form }]
+    return [{ productId: article.productId, form }]
   })
 }
 
 /** Every cut style of an item with every price of it: what it would be worth parted, or as meals. */
-export async function formsOfItem(
-  database: Sequelize,
-  kitchenId: string,
-  itemId: string,
-  day: string,
-): Promise<WholeForm[]> {
-  const item = (await styles.items(database, kitchenId)).find((each) => each.id === itemId)
+export async function formsOfItem(scope: Scope, itemId: string, day: string): Promise<WholeForm[]> {
+  const [item] = await items(scope, { id: itemId })
   if (!item) return []
   const ways = item.styles.filter((style) => !style.isArchived).map((style) => ({ item, style }))
-  return wholeForms(database, kitchenId, ways, day)
+  return wholeForms(scope, ways, day)
 }
 
-async function termsOf(database: Sequelize, kitchenId: string) {
-  const suppliers = new Map((await store.suppliers(database, kitchenId)).map((each) => [each.name, each]))
-  return (name: string) => suppliers.get(name) ?? { delivery: 0, minimumOrder: null }
+async function termsOf(scope: Scope) {
+  const known = new Map((await suppliers(scope)).map((each) => [each.id, each]))
+  return (id: string) => known.get(id) ?? { delivery: 0, minimumOrder: null }
 }
+
+const saidOf = ({ id, supplierId, supplier, name }: store.PricedArticle['article']) => ({
+  articleId: id,
+  supplierId,
+  supplier,
+  article: name,
+})
 
 type Asked = Pick<Quote, 'price' | 'pieceWeight' | 'packPieces' | 'packWeight'> & {
   delivery: number | null
@@ -133,67 +139,59 @@ const quoteOf = (price: Asked, terms: { delivery: number; minimumOrder: number |
 })
 
 async function wholeForms(
-  database: Sequelize,
-  kitchenId: string,
+  scope: Scope,
   ways: readonly { item: Item; style: Style }[],
   day: string,
 ): Promise<WholeForm[]> {
-  const items = [...new Set(ways.map(({ item }) => item.name))]
-  const articles = await store.articlesOfItems(database, kitchenId, items)
+  const articles = await store.articlesOfItems(scope, [...new Set(ways.map(({ item }) => item.id))])
   if (articles.length === 0) return []
-  const terms = await termsOf(database, kitchenId)
-  const forms: WholeForm[] = []
-  for (const { item, style } of ways) {
-    const priced = articles.filter(({ article }) => article.item === item.name)
-    if (priced.length === 0) continue
-    const tests = await styleTests(database, kitchenId, style.id)
-    for (const { article, prices } of priced) {
-      const price = priceOn(prices, day)
-      if (!price) continue
-      forms.push({
-        kind: 'whole',
-        id: `${article.id} ${style.id}`,
-        supplier: article.supplier,
-        article: article.name,
-        quote: quoteOf(price, terms(article.supplier)),
-        since: price.from,
-        item: item.name,
-        style: style.name,
-        unitWeight: item.unitWeight.usual,
-        ...expectedOf(style, tests, article.supplier),
-      })
-    }
-  }
-  return forms
+  const terms = await termsOf(scope)
+  const tests = await styleTests(
+    scope,
+    ways.map(({ style }) => style.id),
+  )
+  return ways.flatMap(({ item, style }) =>
+    articles.flatMap(({ article, prices }): WholeForm[] => {
+      const price = article.itemId === item.id ? priceOn(prices, day) : null
+      if (!price) return []
+      return [
+        {
+          kind: 'whole',
+          id: `${article.id} ${style.id}`,
+          ...saidOf(article),
+          quote: quoteOf(price, terms(article.supplierId)),
+          since: price.from,
+          item: item.name,
+          style: style.name,
+          unitWeight: item.unitWeight.usual,
+          ...expectedOf(style, tests.get(style.id) ?? [], article.supplierId),
+        },
+      ]
+    }),
+  )
 }
 
 const known = (estimate: Estimate | null): Estimate =>
   estimate ?? { basis: 'assumed', tests: 0, value: 0, halfWidth: 0 }
 
 /** What to expect of a style with a supplier's goods: yields differ by supplier, minutes do not. */
-function expectedOf(style: Style, tests: readonly StyleTest[], supplier: string) {
+function expectedOf(style: Style, tests: readonly StyleTest[], supplierId: string) {
   const priced = style.consumables.reduce((sum, each) => sum + (each.costPerUnit ?? 0), 0)
-  const sharesOf = (pile: string, of: readonly StyleTest[]) => of.flatMap((test) => test.shares.get(pile) ?? [])
+  const sharesOf = (pileId: string, of: readonly StyleTest[]) => of.flatMap((test) => test.shares.get(pileId) ?? [])
   const minutes = tests.map((test) => test.minutes)
-  const own = tests.filter((test) => test.supplier === supplier)
+  const own = tests.filter((test) => test.supplierId === supplierId)
   return {
     minutesPerUnit: known(estimateForSupplier(style.minutesPerUnit, minutes, [])),
     consumablesPerUnit: tests[0]?.consumables ?? priced,
     piles: style.piles.map((pile) => ({
       name: pile.name,
       class: pile.class,
-      share: known(estimateForSupplier(pile.expectedShare, sharesOf(pile.name, tests), sharesOf(pile.name, own))),
+      share: known(estimateForSupplier(pile.expectedShare, sharesOf(pile.id, tests), sharesOf(pile.id, own))),
       target: pile.bounds?.target ?? null,
+      keeping: pile.chilledDays === null ? null : { chilledDays: pile.chilledDays, frozenMonths: pile.frozenMonths },
       valuePerKg: pile.valuePerKg,
       usedShare: pile.usedShare,
       processingPerKg: pile.processingPerKg,
     })),
   }
-}
-
-/** Names that a row of a price list may be tied to. */
-export async function tieNames(database: Sequelize, kitchenId: string) {
-  const items = await styles.items(database, kitchenId)
-  const names = (await wantedProducts(database, kitchenId)).map((each) => each.name)
-  return { items: new Set(items.map((item) => item.name)), products: new Set(names) }
 }

@@ -1,5 +1,4 @@
 import {
-  type Article,
   type ArticlePrice,
   type NumberedLine,
   PRICE_COLUMNS,
@@ -7,11 +6,10 @@ import {
   type PriceMapping,
 } from '@fleam/contract'
 import { overlaps } from '@fleam/core'
-import type { Sequelize, Transaction } from 'sequelize'
 import { v7 as newId } from 'uuid'
-import { insertRows, updateRow } from '../database/rows.ts'
 import { Refusal } from '../http/problems.ts'
-import { articleColumns, articleRow, priceRow } from './rows.ts'
+import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { type ArticleFields, articleColumns, rowOfPrice } from './rows.ts'
 import * as store from './store.ts'
 
 /** Rows of one statement: large enough to be quick, small enough to report progress. */
@@ -26,87 +24,81 @@ export interface ImportResult {
   known: number
 }
 
+/** A line of a price list whose names have been resolved. */
+export type TiedLine = Omit<NumberedLine, 'supplier' | 'item' | 'product'> & {
+  supplierId: string
+  itemId: string | null
+  productId: string | null
+}
+
 export interface ImportOptions {
-  lines: readonly NumberedLine[]
+  lines: readonly TiedLine[]
   mapping: PriceMapping
   source: ArticlePrice['source']
-  now: Date
   /** Told how many of all rows are done. */
   onProgress?: (done: number, of: number) => void
   /** Asked between statements: a reader that has gone away wants nothing any more. */
   isCancelled?: () => boolean
 }
 
-const keyOf = ({ supplier, code }: { supplier: string; code: string }) => `${supplier}\n${code}`
+interface KnownArticle extends ArticleFields {
+  id: string
+  supplierId: string
+  code: string
+}
+
+const keyOf = ({ supplierId, code }: { supplierId: string; code: string }) => `${supplierId}\n${code}`
 
 /**
  * Takes a price list into the price book: all of it or nothing. An article is known by its supplier and
  * number; a price that is there to the letter is left; one that contradicts another is refused by row.
  */
-export async function importLines(
-  database: Sequelize,
-  kitchenId: string,
-  options: ImportOptions,
-): Promise<ImportResult> {
+export async function importLines(scope: Scope, options: ImportOptions): Promise<ImportResult> {
   const { lines, onProgress = () => {} } = options
-  return database.transaction(async (transaction) => {
-    // Two imports at once would each miss the other's articles: they take turns by the kitchen's row.
-    await database.query('SELECT id FROM kitchens WHERE id = :kitchenId FOR UPDATE', {
-      replacements: { kitchenId },
-      transaction,
-    })
-    await addSuppliers(database, kitchenId, lines, transaction)
-    const known = new Map(
-      (await store.allArticles(database, kitchenId, transaction)).map((each) => [keyOf(each), each]),
-    )
+  return inTransaction(scope, async (inside) => {
+    await holdPriceBook(inside)
+    const known = new Map<string, KnownArticle>((await store.allArticles(inside)).map((each) => [keyOf(each), each]))
     const result: ImportResult = { rows: lines.length, newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
     for (let from = 0; from < lines.length; from += CHUNK) {
       if (options.isCancelled?.()) throw new Refusal('cancelled', 'The import was broken off.')
       const chunk = lines.slice(from, from + CHUNK)
-      await importChunk(database, kitchenId, { ...options, lines: chunk }, known, result, transaction)
+      await importChunk(inside, { ...options, lines: chunk }, known, result)
       onProgress(Math.min(lines.length, from + CHUNK), lines.length)
     }
     return result
   })
 }
 
-async function addSuppliers(
-  database: Sequelize,
-  kitchenId: string,
-  lines: readonly NumberedLine[],
-  transaction: Transaction,
-) {
-  const there = new Set((await store.suppliers(database, kitchenId, transaction)).map((each) => each.name))
-  const missing = [...new Set(lines.map((line) => line.supplier))].filter((name) => !there.has(name))
-  const added = missing.map((name) => ({ id: newId(), name, delivery: 0, minimumOrder: null }))
-  await store.insertSuppliers(database, kitchenId, added, transaction)
+/** Two imports at once would each miss the other's suppliers and articles: they take turns by the kitchen's row. */
+export async function holdPriceBook(scope: Scope): Promise<void> {
+  await scope.database.models.Kitchen.findByPk(scope.kitchen.id, { attributes: ['id'], lock: true, ...within(scope) })
 }
 
 async function importChunk(
-  database: Sequelize,
-  kitchenId: string,
-  { lines, mapping, source, now }: ImportOptions,
-  known: Map<string, Article>,
+  scope: Scope,
+  { lines, mapping, source }: ImportOptions,
+  known: Map<string, KnownArticle>,
   result: ImportResult,
-  transaction: Transaction,
 ): Promise<void> {
+  const now = scope.clock.now()
   const ids = lines.flatMap((line) => known.get(keyOf(line))?.id ?? [])
-  const prices = await store.pricesOf(database, kitchenId, [...new Set(ids)], transaction)
-  const newArticles = new Map<string, Article>()
+  const prices = await store.pricesOf(scope, [...new Set(ids)])
+  const newArticles = new Map<string, KnownArticle>()
   const newPrices: { articleId: string; price: Omit<ArticlePrice, 'recordedAt'> }[] = []
   const issues: PriceIssue[] = []
   for (const line of lines) {
-    const article = articleOf(line, known.get(keyOf(line))?.id ?? newId())
     const before = known.get(keyOf(line))
+    const article = articleOf(line, before?.id ?? newId())
     if (!before || newArticles.has(article.id)) newArticles.set(article.id, article)
     else if (!isSame(articleColumns(before), articleColumns(article))) {
-      await updateRow(database, 'articles', { kitchenId, id: article.id }, articleColumns(article), transaction)
+      const where = ofKitchen(scope, { id: article.id })
+      await scope.database.models.Article.update(articleColumns(article), { where, ...within(scope) })
       result.changedArticles++
     }
     known.set(keyOf(line), article)
     const price = { id: newId(), source, ...priceOf(line) }
     const there = prices.get(article.id) ?? []
-    if (there.some((each) => isSame(priceOf(each), priceOf(line)))) result.known++
+    if (there.some((each) => isSamePriceSaid(each, line))) result.known++
     else if (there.some((each) => overlaps(each, line))) {
       const column = mapping.columns.from ?? PRICE_COLUMNS.from
       issues.push({ row: line.row, column, code: 'overlap', cell: line.from })
@@ -116,32 +108,26 @@ async function importChunk(
     }
   }
   if (issues.length > 0) throw refuseRows(issues)
-  await insertRows(
-    database,
-    'articles',
-    [...newArticles.values()].map((each) => articleRow(kitchenId, each.id, each)),
-    transaction,
+  const { id: kitchenId } = scope.kitchen
+  await store.insertMany(
+    scope,
+    'Article',
+    [...newArticles.values()].map((each) => ({ ...each, kitchenId })),
   )
-  await insertRows(
-    database,
-    'article_prices',
-    newPrices.map(({ articleId, price }) => priceRow(kitchenId, articleId, price, now)),
-    transaction,
+  await store.insertMany(
+    scope,
+    'ArticlePrice',
+    newPrices.map(({ articleId, price }) => rowOfPrice(kitchenId, articleId, price, now)),
   )
   result.newArticles += newArticles.size
   result.newPrices += newPrices.length
 }
 
-const articleOf = (line: NumberedLine, id: string): Article => ({
+const articleOf = ({ supplierId, code, ...line }: TiedLine, id: string): KnownArticle => ({
   id,
-  supplier: line.supplier,
-  code: line.code,
-  name: line.name,
-  kind: line.kind,
-  item: line.item,
-  product: line.product,
-  usableShare: line.usableShare,
-  handlingMinutesPerPiece: line.handlingMinutesPerPiece,
+  supplierId,
+  code,
+  ...articleColumns(line),
 })
 
 /** What a price says, without who said it and when. */
@@ -166,6 +152,20 @@ const priceOf = ({
 })
 
 const isSame = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
+
+type PriceSaid = ReturnType<typeof priceOf>
+
+/** True where two prices say the same, field by field: a long list compares each row with every price before it. */
+const isSamePriceSaid = (a: PriceSaid, b: PriceSaid): boolean =>
+  a.price.amount === b.price.amount &&
+  a.price.per === b.price.per &&
+  a.pieceWeight === b.pieceWeight &&
+  a.packPieces === b.packPieces &&
+  a.packWeight === b.packWeight &&
+  a.delivery === b.delivery &&
+  a.minimumOrder === b.minimumOrder &&
+  a.from === b.from &&
+  a.until === b.until
 
 /** A refusal of a price list, with every row that is wrong. */
 export function refuseRows(issues: readonly PriceIssue[]): Refusal {

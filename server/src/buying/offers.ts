@@ -1,39 +1,41 @@
-import type { Kitchen, Style } from '@fleam/contract'
-import { type Offer, offerOfForm, pieceWeightOf, productOf } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
+import type { Style } from '@fleam/contract'
+import { offerOfForm, type PlannedOffer, pieceWeightOf } from '@fleam/core'
+import type { Scope } from '../scope/index.ts'
 import { readyForms } from './forms.ts'
 
 interface OffersWish {
-  item: string
   style: Style
   /** Birds, fish, loins or racks: delivery is spread over what would be ordered for as many plates. */
   units: number
   day: string
 }
 
+/** An offer of the price book, with whose it is. */
+export interface ListedOffer {
+  offer: PlannedOffer
+  supplierId: string
+}
+
 /** What the price book offers ready for the portion piles of a style, at the prices of a day, as the true cost has it. */
-export async function offersOfStyle(
-  database: Sequelize,
-  kitchen: Kitchen,
-  { item, style, units, day }: OffersWish,
-): Promise<Offer[]> {
+export async function offersOfStyle(scope: Scope, { style, units, day }: OffersWish): Promise<ListedOffer[]> {
   const piles = style.piles.filter((pile) => pile.class === 'primary')
-  const pileOf = new Map(piles.map((pile) => [productOf(item, pile.name), pile]))
-  const forms = await readyForms(database, kitchen.id, [...pileOf.keys()], day)
-  return forms.flatMap(({ product, form }) => {
-    const pile = pileOf.get(product)
+  const pileOf = new Map(piles.flatMap((pile) => (pile.productId === null ? [] : [[pile.productId, pile]])))
+  const forms = await readyForms(scope, [...pileOf.keys()], day)
+  return forms.flatMap(({ productId, form }) => {
+    const pile = pileOf.get(productId)
     const plateWeight = pile?.bounds?.target ?? pieceWeightOf(form.quote)
     if (!pile || plateWeight === null) return []
     const offer = offerOfForm(form, {
       product: pile.name,
       plates: Math.max(1, Math.round((pile.portionsPerUnit ?? 1) * units)),
       plateWeight,
-      wagePerHour: kitchen.wagePerHour,
-      currency: kitchen.currency,
+      wagePerHour: scope.kitchen.wagePerHour,
+      currency: scope.kitchen.currency,
     })
     if (!offer) return []
     // Two suppliers may call theirs the same: only then the name says whose it is.
     const isTwice = forms.some((other) => other.form !== form && other.form.article === form.article)
-    return [isTwice ? offer : { ...offer, name: form.article }]
+    const name = isTwice ? offer.name : form.article
+    return [{ offer: { ...offer, name, articleId: form.articleId }, supplierId: form.supplierId }]
   })
 }

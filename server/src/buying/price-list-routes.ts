@@ -1,13 +1,10 @@
 import { Readable } from 'node:stream'
 import { type Problem, priceMapping } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
-import type { Clock } from '../fabrication/routes.ts'
 import { problemOf } from '../http/problems.ts'
 import { kitchenParams, type Server } from '../http/schemas.ts'
-import { requireKitchen } from '../kitchen/service.ts'
-import { dayOfKitchen } from './day.ts'
-import { type ImportResult, importLines } from './import.ts'
+import type { Scopes } from '../scope/index.ts'
+import type { ImportResult } from './import.ts'
 import * as service from './service.ts'
 
 const tags = ['buying']
@@ -18,31 +15,31 @@ const LARGEST_LIST_BYTES = 24 * 1024 * 1024
 type ImportNews = { progress: { done: number; of: number } } | { result: ImportResult } | { problem: Problem }
 
 /** Price lists in, from a file or a feed, told step by step. */
-export function priceListRoutes(app: Server, database: Sequelize, clock: Clock, feed: string | null): void {
+export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | null): void {
   const body = z.strictObject({ csv: z.string(), mapping: priceMapping })
 
   app.post(
     '/api/kitchens/:kitchenId/price-lists',
     { bodyLimit: LARGEST_LIST_BYTES, schema: { tags, params: kitchenParams, body } },
     async (request, reply) => {
-      const { kitchenId } = request.params
+      const scope = await scopeOf(request)
       const { csv, mapping } = request.body
       // What is wrong with the list itself is refused before anything is begun.
-      const lines = await service.readList(database, kitchenId, csv, mapping)
+      const lines = await service.readList(scope, csv, mapping)
       const stream = new Readable({ objectMode: false, read() {} })
       const tell = (news: ImportNews) => stream.push(`${JSON.stringify(news)}\n`)
       let isGone = false
       reply.raw.once('close', () => {
         isGone = true
       })
-      void importLines(database, kitchenId, {
-        lines,
-        mapping,
-        source: 'list',
-        now: clock.now(),
-        onProgress: (done, of) => tell({ progress: { done, of } }),
-        isCancelled: () => isGone,
-      })
+      void service
+        .importList(scope, {
+          lines,
+          mapping,
+          source: 'list',
+          onProgress: (done, of) => tell({ progress: { done, of } }),
+          isCancelled: () => isGone,
+        })
         .then(
           (result) => tell({ result }),
           (error: unknown) => {
@@ -65,10 +62,6 @@ export function priceListRoutes(app: Server, database: Sequelize, clock: Clock, 
   app.post(
     '/api/kitchens/:kitchenId/price-lists/from-feed',
     { schema: { tags, params: kitchenParams } },
-    async (request) => {
-      const kitchen = await requireKitchen(database, request.params.kitchenId)
-      const now = clock.now()
-      return service.pullFeed(database, kitchen.id, feed, now, dayOfKitchen(kitchen, now))
-    },
+    async (request) => service.pullFeed(await scopeOf(request), feed),
   )
 }

@@ -1,39 +1,8 @@
-import type { Article, ArticlePrice, Supplier } from '@fleam/contract'
-import type { Sequelize, Transaction } from 'sequelize'
-import { insertRows, number, type Row, rowsBy, select, text } from '../database/rows.ts'
-import { articleFromRow, priceFromRow, supplierFromRow, supplierRow } from './rows.ts'
-
-export async function suppliers(
-  database: Sequelize,
-  kitchenId: string,
-  transaction?: Transaction,
-): Promise<Supplier[]> {
-  const sql = 'SELECT * FROM suppliers WHERE kitchen_id = :kitchenId ORDER BY name'
-  return (await select(database, sql, { kitchenId }, transaction)).map(supplierFromRow)
-}
-
-/** Writes what a supplier asks for; one of a name that is there keeps its id. */
-export async function putSupplier(database: Sequelize, kitchenId: string, supplier: Supplier): Promise<void> {
-  await database.query(
-    `INSERT INTO suppliers (id, kitchen_id, name, delivery, minimum_order)
-     VALUES (:id, :kitchen_id, :name, :delivery, :minimum_order)
-     ON DUPLICATE KEY UPDATE delivery = VALUES(delivery), minimum_order = VALUES(minimum_order)`,
-    { replacements: supplierRow(kitchenId, supplier) },
-  )
-}
-
-export const insertSuppliers = (
-  database: Sequelize,
-  kitchenId: string,
-  added: readonly Supplier[],
-  transaction: Transaction,
-): Promise<void> =>
-  insertRows(
-    database,
-    'suppliers',
-    added.map((each) => supplierRow(kitchenId, each)),
-    transaction,
-  )
+import type { Article, ArticlePrice } from '@fleam/contract'
+import { col, fn, literal, Op, type Order, where as sqlWhere, type WhereOptions } from 'sequelize'
+import { databaseAttributes } from '../database/index.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
+import { articleOfRow, priceOfRow } from './rows.ts'
 
 /** Articles with all their prices, in the order in which they were recorded. */
 export interface PricedArticle {
@@ -41,63 +10,69 @@ export interface PricedArticle {
   prices: ArticlePrice[]
 }
 
-async function priced(database: Sequelize, kitchenId: string, rows: readonly Row[]): Promise<PricedArticle[]> {
-  if (rows.length === 0) return []
-  const ids = rows.map((row) => text(row.id))
-  const sql = `SELECT * FROM article_prices WHERE kitchen_id = :kitchenId AND article_id IN (:ids)
-     ORDER BY recorded_at, id`
-  const prices = rowsBy(await select(database, sql, { kitchenId, ids }), 'article_id')
+const NAMES = ['supplier', 'item', 'product'].map((association) => ({ association, attributes: ['name'] }))
+const BY_NAME: Order = [
+  [col('supplier.name'), 'ASC'],
+  ['name', 'ASC'],
+  ['id', 'ASC'],
+] as Order
+const AS_RECORDED: Order = ['recordedAt', 'id']
+
+async function pricedWhere(
+  scope: Scope,
+  where: WhereOptions,
+  {
+    order = BY_NAME,
+    prices = AS_RECORDED,
+    ...page
+  }: { order?: Order; prices?: Order; limit?: number; offset?: number } = {},
+): Promise<PricedArticle[]> {
+  const rows = await scope.database.models.Article.findAll({
+    where: { [Op.and]: [ofKitchen(scope), where] },
+    include: [...NAMES, { association: 'prices', separate: true, order: prices }],
+    order,
+    subQuery: false,
+    ...page,
+    ...within(scope),
+  })
   return rows.map((row) => ({
-    article: articleFromRow(row),
-    prices: (prices.get(text(row.id)) ?? []).map(priceFromRow),
+    article: articleOfRow(row),
+    prices: (row.prices ?? []).map((price) => priceOfRow(price.get())),
   }))
 }
 
-export async function pricedArticle(database: Sequelize, kitchenId: string, id: string): Promise<PricedArticle | null> {
-  const sql = 'SELECT * FROM articles WHERE kitchen_id = :kitchenId AND id = :id'
-  const [found] = await priced(database, kitchenId, await select(database, sql, { kitchenId, id }))
+export async function pricedArticle(scope: Scope, id: string): Promise<PricedArticle | null> {
+  const [found] = await pricedWhere(scope, { id })
   return found ?? null
 }
 
 /** Articles that are cut here, of these items, with their prices. */
-export async function articlesOfItems(
-  database: Sequelize,
-  kitchenId: string,
-  items: readonly string[],
-): Promise<PricedArticle[]> {
-  if (items.length === 0) return []
-  const sql = `SELECT * FROM articles WHERE kitchen_id = :kitchenId AND item IN (:items) AND kind = 'whole'
-     ORDER BY supplier, name`
-  return priced(database, kitchenId, await select(database, sql, { kitchenId, items }))
-}
+export const articlesOfItems = async (scope: Scope, itemIds: readonly string[]): Promise<PricedArticle[]> =>
+  itemIds.length === 0 ? [] : pricedWhere(scope, { itemId: [...itemIds], kind: 'whole' })
 
 /** Articles that are one of these products ready, with their prices. */
-export async function articlesOfProducts(
-  database: Sequelize,
-  kitchenId: string,
-  products: readonly string[],
-): Promise<PricedArticle[]> {
-  if (products.length === 0) return []
-  const sql = `SELECT * FROM articles WHERE kitchen_id = :kitchenId AND product IN (:products) AND kind = 'ready'
-     ORDER BY supplier, name`
-  return priced(database, kitchenId, await select(database, sql, { kitchenId, products }))
-}
+export const articlesOfProducts = async (scope: Scope, productIds: readonly string[]): Promise<PricedArticle[]> =>
+  productIds.length === 0 ? [] : pricedWhere(scope, { productId: [...productIds], kind: 'ready' })
 
-/** How many articles are tied to each item and product. */
-export async function tieCounts(database: Sequelize, kitchenId: string) {
-  const sql = `SELECT item, product, kind, COUNT(*) AS count FROM articles
-     WHERE kitchen_id = :kitchenId AND (item IS NOT NULL OR product IS NOT NULL) GROUP BY item, product, kind`
-  const rows = await select(database, sql, { kitchenId })
+/** These articles with their prices. */
+export const articlesById = async (scope: Scope, ids: readonly string[]): Promise<PricedArticle[]> =>
+  ids.length === 0 ? [] : pricedWhere(scope, { id: [...ids] })
+
+/** How many articles are tied to each item and to each product, by its id. */
+export async function tieCounts(scope: Scope): Promise<Map<string, number>> {
+  const rows = (await scope.database.models.Article.findAll({
+    attributes: ['kind', 'itemId', 'productId', [fn('COUNT', literal('*')), 'count']],
+    where: ofKitchen(scope),
+    group: ['kind', 'item_id', 'product_id'],
+    raw: true,
+    ...within(scope),
+  })) as unknown as (Pick<Article, 'kind' | 'itemId' | 'productId'> & { count: number })[]
   const counts = new Map<string, number>()
-  for (const row of rows) {
-    const key = row.kind === 'whole' ? row.item : row.product
-    if (key !== null)
-      counts.set(
-        `${text(row.kind)} ${text(key)}`,
-        (counts.get(`${text(row.kind)} ${text(key)}`) ?? 0) + number(row.count),
-      )
+  for (const { kind, itemId, productId, count } of rows) {
+    const id = kind === 'whole' ? itemId : productId
+    if (id !== null) counts.set(id, (counts.get(id) ?? 0) + Number(count))
   }
-  return (kind: Article['kind'], name: string) => counts.get(`${kind} ${name}`) ?? 0
+  return counts
 }
 
 export interface ArticleSearch {
@@ -107,69 +82,71 @@ export interface ArticleSearch {
   offset: number
 }
 
+const SEARCHED =
+  "CONCAT_WS(' ', `supplier`.`name`, `Article`.`code`, `Article`.`name`, `item`.`name`, `product`.`name`)"
+
 /** Articles that hold all of the words, in pages; tied ones first. */
-export async function search(database: Sequelize, kitchenId: string, wish: ArticleSearch) {
+export async function search(scope: Scope, wish: ArticleSearch): Promise<{ found: PricedArticle[]; total: number }> {
   const words = wish.words.split(/\s+/).filter((word) => word !== '')
-  const likes = words.map(
-    (_, at) => `CONCAT_WS(' ', supplier, code, name, item, product) COLLATE utf8mb4_uca1400_ai_ci LIKE :word${at}`,
+  const holds = words.map((word) =>
+    // Articles' own names tell accents and capitals apart; whoever searches does not.
+    sqlWhere(literal(`${SEARCHED} COLLATE utf8mb4_uca1400_ai_ci`), Op.like, `%${word.replace(/[\\%_]/g, '\\$&')}%`),
   )
-  const where = [
-    'kitchen_id = :kitchenId',
-    ...likes,
-    ...(wish.isTied ? ['(item IS NOT NULL OR product IS NOT NULL)'] : []),
-  ]
-  const parameters = {
-    kitchenId,
+  const isTied = { [Op.or]: [{ itemId: { [Op.ne]: null } }, { productId: { [Op.ne]: null } }] }
+  const where = { [Op.and]: [...holds, ...(wish.isTied ? [isTied] : [])] }
+  const total = await scope.database.models.Article.count({
+    where: { [Op.and]: [ofKitchen(scope), where] },
+    include: NAMES,
+    ...within(scope),
+  })
+  const found = await pricedWhere(scope, where, {
+    order: [[literal('(item_id IS NULL AND product_id IS NULL)'), 'ASC'], ...(BY_NAME as [])],
     limit: wish.limit,
     offset: wish.offset,
-    ...Object.fromEntries(words.map((word, at) => [`word${at}`, `%${word.replace(/[\\%_]/g, '\\$&')}%`])),
-  }
-  const condition = where.join(' AND ')
-  const [total] = await select(database, `SELECT COUNT(*) AS total FROM articles WHERE ${condition}`, parameters)
-  const rows = await select(
-    database,
-    `SELECT * FROM articles WHERE ${condition}
-     ORDER BY (item IS NULL AND product IS NULL), supplier, name, id LIMIT :limit OFFSET :offset`,
-    parameters,
-  )
-  return { found: await priced(database, kitchenId, rows), total: number(total?.total) }
+  })
+  return { found, total }
 }
 
-/** Every article of a kitchen, for an import to look names up in. */
-export async function allArticles(
-  database: Sequelize,
-  kitchenId: string,
-  transaction: Transaction,
-): Promise<Article[]> {
-  const sql = 'SELECT * FROM articles WHERE kitchen_id = :kitchenId'
-  return (await select(database, sql, { kitchenId }, transaction)).map(articleFromRow)
-}
+/** What an import looks articles up in. */
+export const allArticles = (scope: Scope) =>
+  scope.database.models.Article.findAll({ where: ofKitchen(scope), raw: true, ...within(scope) })
 
 /** Prices of some articles by the article's id, as an import compares them. */
-export async function pricesOf(
-  database: Sequelize,
-  kitchenId: string,
-  ids: readonly string[],
-  transaction: Transaction,
-) {
-  if (ids.length === 0) return new Map<string, ArticlePrice[]>()
-  const sql = `SELECT * FROM article_prices WHERE kitchen_id = :kitchenId AND article_id IN (:ids) ORDER BY recorded_at, id`
-  const rows = rowsBy(await select(database, sql, { kitchenId, ids }, transaction), 'article_id')
-  return new Map([...rows].map(([id, list]) => [id, list.map(priceFromRow)]))
+export async function pricesOf(scope: Scope, ids: readonly string[]): Promise<Map<string, ArticlePrice[]>> {
+  const prices = new Map<string, ArticlePrice[]>()
+  if (ids.length === 0) return prices
+  const rows = await scope.database.models.ArticlePrice.findAll({
+    where: ofKitchen(scope, { articleId: [...ids] }),
+    order: AS_RECORDED,
+    raw: true,
+    ...within(scope),
+  })
+  for (const row of rows) {
+    const known = prices.get(row.articleId)
+    if (known) known.push(priceOfRow(row))
+    else prices.set(row.articleId, [priceOfRow(row)])
+  }
+  return prices
 }
 
 /** Every article with every price, for a price list of the whole book. */
-export async function everything(database: Sequelize, kitchenId: string): Promise<PricedArticle[]> {
-  const sql = 'SELECT * FROM articles WHERE kitchen_id = :kitchenId ORDER BY supplier, name, id'
-  const rows = await select(database, sql, { kitchenId })
-  const priceRows = await select(
-    database,
-    'SELECT * FROM article_prices WHERE kitchen_id = :kitchenId ORDER BY valid_from, recorded_at, id',
-    { kitchenId },
-  )
-  const prices = rowsBy(priceRows, 'article_id')
-  return rows.map((row) => ({
-    article: articleFromRow(row),
-    prices: (prices.get(text(row.id)) ?? []).map(priceFromRow),
-  }))
+export const everything = (scope: Scope): Promise<PricedArticle[]> =>
+  pricedWhere(scope, {}, { prices: ['validFrom', 'recordedAt', 'id'] })
+
+/**
+ * Inserts many rows of one table in one statement. Raw, because a price list has tens of thousands of them and
+ * building an instance of each takes longer than storing it (`npm run bench`, prices taken in).
+ */
+export async function insertMany(
+  scope: Scope,
+  table: 'Article' | 'ArticlePrice',
+  rows: readonly object[],
+): Promise<void> {
+  if (rows.length === 0) return
+  const model = scope.database.models[table]
+  const { columns, valuesOf } = databaseAttributes<never>(model as never)
+  await scope.database.sequelize.query(`INSERT INTO ${model.getTableName()} (${columns.join(',')}) VALUES ?`, {
+    replacements: [rows.map(valuesOf)],
+    ...within(scope),
+  })
 }

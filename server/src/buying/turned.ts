@@ -1,15 +1,14 @@
-import type { FabricationState } from '@fleam/contract'
+import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import {
   documentOf,
   type FabricationDocument,
   isSamePrice,
   type PriceChange,
   priceOn,
-  productOf,
   turnedVerdict,
 } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
-import * as fabrications from '../fabrication/store.ts'
+import { latestOfEachStyle } from '../fabrication/index.ts'
+import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
 export type DatedChange = PriceChange & { since: string }
@@ -22,32 +21,33 @@ export interface TurnedRow {
 }
 
 /** Verdicts that stood when the latest record of each style was made, and would not at a day's prices. */
-export async function turnedVerdicts(database: Sequelize, kitchenId: string, day: string): Promise<TurnedRow[]> {
-  const states = await fabrications.latestOfEachStyle(database, kitchenId)
-  const changesOf = await changesSince(database, kitchenId, states, day)
-  return states.flatMap((state) => {
-    const document = documentOf(state.record, state)
-    const changes = changesOf(state)
-    return turnedVerdict(document, changes) === null ? [] : [{ id: state.record.id, document, changes }]
+export async function turnedVerdicts(scope: Scope, day: string): Promise<TurnedRow[]> {
+  const states = await latestOfEachStyle(scope)
+  const changesOf = await changesSince(scope, states, day)
+  return states.flatMap(({ record, facts }) => {
+    const document = documentOf(record, facts)
+    const changes = changesOf(record)
+    return turnedVerdict(document, changes) === null ? [] : [{ id: record.id, document, changes }]
   })
 }
 
 /** Prices of a day that are not those of a record any more: of its purchase from its supplier, and of its offers. */
-export async function changesSince(
-  database: Sequelize,
-  kitchenId: string,
+async function changesSince(
+  scope: Scope,
   states: readonly FabricationState[],
   day: string,
-): Promise<(state: FabricationState) => DatedChange[]> {
-  const items = [...new Set(states.map((state) => state.record.item))]
-  const products = states.flatMap(({ record }) => record.offers.map((offer) => productOf(record.item, offer.pile)))
-  const whole = await store.articlesOfItems(database, kitchenId, items)
-  const ready = await store.articlesOfProducts(database, kitchenId, [...new Set(products)])
-  return ({ record }) => {
+): Promise<(record: FabricationRecord) => DatedChange[]> {
+  const itemIds = [...new Set(states.flatMap(({ record }) => record.itemId ?? []))]
+  const articleIds = states.flatMap(({ record }) => record.offers.flatMap((offer) => offer.articleId ?? []))
+  const whole = await store.articlesOfItems(scope, itemIds)
+  const ready = new Map(
+    (await store.articlesById(scope, [...new Set(articleIds)])).map((each) => [each.article.id, each]),
+  )
+  return (record) => {
     const purchase = whole.find(
       ({ article, prices }) =>
-        article.item === record.item &&
-        article.supplier === record.supplier &&
+        article.itemId === record.itemId &&
+        article.supplierId === record.supplierId &&
         priceOn(prices, day)?.price.per === record.purchase.price.per,
     )
     const bought = purchase && priceOn(purchase.prices, day)
@@ -56,7 +56,7 @@ export async function changesSince(
       changes.push({ kind: 'purchase', price: bought.price, extras: null, since: bought.from })
     }
     for (const offer of record.offers) {
-      const article = ready.find((each) => each.article.name === offer.name)
+      const article = ready.get(offer.articleId ?? '')
       const price = article && priceOn(article.prices, day)
       if (price && price.price.per === offer.price.per && !isSamePrice(price.price, offer.price)) {
         changes.push({ kind: 'offer', offer: offer.name, price: price.price, since: price.from })

@@ -1,8 +1,8 @@
 import { cautionOverride, cautionOverrides } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
 import { refuseOtherId } from '../http/problems.ts'
 import { kitchenParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
@@ -10,25 +10,25 @@ const tags = ['cautions']
 const params = kitchenParams.extend({ cautionId: z.string().max(60) })
 
 /** Cautions as the kitchen's own approved plan has them, each with its reason. */
-export function cautionRoutes(app: Server, database: Sequelize): void {
+export function cautionRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/cautions',
     { schema: { tags, params: kitchenParams, response: { 200: cautionOverrides } } },
-    (request) => store.overrides(database, request.params.kitchenId),
+    async (request) => store.overrides(await scopeOf(request)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/cautions/:cautionId',
     { schema: { tags, params, body: cautionOverride, response: { 200: cautionOverrides } } },
-    (request) => {
+    async (request) => {
       refuseOtherId('cautionId', request.body.cautionId, request.params.cautionId)
-      return service.override(database, request.params.kitchenId, request.body)
+      return service.override(await scopeOf(request), request.body)
     },
   )
 
   app.delete(
     '/api/kitchens/:kitchenId/cautions/:cautionId',
     { schema: { tags, params, response: { 200: cautionOverrides } } },
-    (request) => service.restore(database, request.params.kitchenId, request.params.cautionId),
+    async (request) => service.restore(await scopeOf(request), request.params.cautionId),
   )
 }

@@ -1,34 +1,19 @@
 import type { CautionOverride } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
-import { numberOrNull, type Row, select, text } from '../database/rows.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
-const fromRow = (row: Row): CautionOverride => ({
-  cautionId: text(row.caution_id),
-  text: text(row.text),
-  reason: text(row.reason),
-  boardMinutes: numberOrNull(row.board_minutes),
-  outMinutes: numberOrNull(row.out_minutes),
-})
-
-export async function overrides(database: Sequelize, kitchenId: string): Promise<CautionOverride[]> {
-  const sql = 'SELECT * FROM caution_overrides WHERE kitchen_id = :kitchenId ORDER BY caution_id'
-  return (await select(database, sql, { kitchenId })).map(fromRow)
-}
-
-export async function replaceOverride(
-  database: Sequelize,
-  kitchenId: string,
-  override: CautionOverride,
-): Promise<void> {
-  await database.query(
-    `REPLACE INTO caution_overrides (kitchen_id, caution_id, text, reason, board_minutes, out_minutes)
-     VALUES (:kitchenId, :cautionId, :text, :reason, :boardMinutes, :outMinutes)`,
-    { replacements: { ...override, kitchenId } },
-  )
-}
-
-export async function removeOverride(database: Sequelize, kitchenId: string, cautionId: string): Promise<void> {
-  await database.query('DELETE FROM caution_overrides WHERE kitchen_id = :kitchenId AND caution_id = :cautionId', {
-    replacements: { kitchenId, cautionId },
+export const overrides = (scope: Scope): Promise<CautionOverride[]> =>
+  scope.database.models.CautionOverride.findAll({
+    attributes: { exclude: ['kitchenId'] },
+    where: ofKitchen(scope),
+    order: ['cautionId'],
+    raw: true,
+    ...within(scope),
   })
+
+export async function replaceOverride(scope: Scope, override: CautionOverride): Promise<void> {
+  await scope.database.models.CautionOverride.upsert({ ...override, kitchenId: scope.kitchen.id }, within(scope))
+}
+
+export async function removeOverride(scope: Scope, cautionId: string): Promise<void> {
+  await scope.database.models.CautionOverride.destroy({ where: ofKitchen(scope, { cautionId }), ...within(scope) })
 }

@@ -1,29 +1,28 @@
 import { container, containers } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
 const tags = ['containers']
 
 /** Containers whose weight a kitchen remembers by name. */
-export function containerRoutes(app: Server, database: Sequelize): void {
+export function containerRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/containers',
     { schema: { tags, params: kitchenParams, response: { 200: containers } } },
-    (request) => store.containers(database, request.params.kitchenId),
+    async (request) => store.containers(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/containers',
     { schema: { tags, params: kitchenParams, body: container, response: { 201: containers } } },
-    async (request, reply) =>
-      reply.status(201).send(await service.remember(database, request.params.kitchenId, request.body)),
+    async (request, reply) => reply.status(201).send(await service.remember(await scopeOf(request), request.body)),
   )
 
   app.delete(
     '/api/kitchens/:kitchenId/containers/:id',
     { schema: { tags, params: fabricationParams, response: { 200: containers } } },
-    (request) => service.forget(database, request.params.kitchenId, request.params.id),
+    async (request) => service.forget(await scopeOf(request), request.params.id),
   )
 }

@@ -1,25 +1,23 @@
 import type { Container } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
-import { insertRows, number, select, text } from '../database/rows.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
-export async function containers(database: Sequelize, kitchenId: string): Promise<Container[]> {
-  const rows = await select(database, 'SELECT * FROM containers WHERE kitchen_id = :kitchenId ORDER BY name', {
-    kitchenId,
+export const containers = (scope: Scope): Promise<Container[]> =>
+  scope.database.models.Container.findAll({
+    attributes: { exclude: ['kitchenId'] },
+    where: ofKitchen(scope),
+    order: ['name'],
+    raw: true,
+    ...within(scope),
   })
-  return rows.map((row) => ({ id: text(row.id), name: text(row.name), grams: number(row.grams) }))
+
+export async function insertContainer(scope: Scope, container: Container): Promise<void> {
+  await scope.database.models.Container.create({ ...container, kitchenId: scope.kitchen.id }, within(scope))
 }
 
-export const insertContainer = (database: Sequelize, kitchenId: string, container: Container): Promise<void> =>
-  insertRows(database, 'containers', [{ ...container, kitchen_id: kitchenId }])
-
-export async function reweigh(database: Sequelize, kitchenId: string, { name, grams }: Container): Promise<void> {
-  await database.query('UPDATE containers SET grams = :grams WHERE kitchen_id = :kitchenId AND name = :name', {
-    replacements: { grams, kitchenId, name },
-  })
+export async function reweigh(scope: Scope, { name, grams }: Container): Promise<void> {
+  await scope.database.models.Container.update({ grams }, { where: ofKitchen(scope, { name }), ...within(scope) })
 }
 
-export async function removeContainer(database: Sequelize, kitchenId: string, id: string): Promise<void> {
-  await database.query('DELETE FROM containers WHERE kitchen_id = :kitchenId AND id = :id', {
-    replacements: { kitchenId, id },
-  })
+export async function removeContainer(scope: Scope, id: string): Promise<void> {
+  await scope.database.models.Container.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
 }

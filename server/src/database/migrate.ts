@@ -1,3 +1,5 @@
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import { up as foundation } from './migrations/001-foundation.ts'
@@ -5,6 +7,9 @@ import { up as bench } from './migrations/002-bench.ts'
 import { up as buying } from './migrations/003-buying.ts'
 import { up as whatIfs } from './migrations/004-what-ifs.ts'
 import { up as measuredCuts } from './migrations/005-measured-cuts.ts'
+import { up as facts } from './migrations/006-facts.ts'
+import { up as ids } from './migrations/007-ids.ts'
+import { up as whatPilesAre } from './migrations/008-what-piles-are.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -13,6 +18,9 @@ const MIGRATIONS = [
   { name: '003-buying', up: buying },
   { name: '004-what-ifs', up: whatIfs },
   { name: '005-measured-cuts', up: measuredCuts },
+  { name: '006-facts', up: facts },
+  { name: '007-ids', up: ids },
+  { name: '008-what-piles-are', up: whatPilesAre },
 ]
 
 function migrator(database: Sequelize) {
@@ -25,8 +33,23 @@ function migrator(database: Sequelize) {
 
 const LOCK_SECONDS = 60
 
-/** Brings the schema up to date; several servers starting at once take turns. */
-export async function migrate(database: Sequelize): Promise<void> {
+/** A database that this program must not touch, with what to do about it. */
+export class UnusableDatabase extends Error {}
+
+export interface MigrateOptions {
+  /** Folder that takes the schema as it was before it is changed; null writes none. */
+  backups?: string | null
+  now?: Date
+}
+
+/**
+ * Brings the schema up to date; several servers starting at once take turns. Throws `UnusableDatabase` where it was
+ * made by a later version, and where a migration cannot be finished: it goes on from there at the next start.
+ */
+export async function migrate(
+  database: Sequelize,
+  { backups = null, now = new Date() }: MigrateOptions = {},
+): Promise<void> {
   await database.transaction(async (transaction) => {
     // The lock belongs to this connection, which the transaction holds for as long as the migrations run.
     await database.query('SELECT GET_LOCK("fleam-migrate", :seconds)', {
@@ -34,11 +57,58 @@ export async function migrate(database: Sequelize): Promise<void> {
       transaction,
     })
     try {
+      const applied = await appliedMigrations(database)
+      refuseNewer(applied)
+      if (backups !== null && applied.length > 0 && applied.length < MIGRATIONS.length) {
+        await backUpSchema(database, backups, applied, now)
+      }
       await migrator(database).up()
     } finally {
       await database.query('SELECT RELEASE_LOCK("fleam-migrate")', { transaction })
     }
   })
+}
+
+async function appliedMigrations(database: Sequelize): Promise<string[]> {
+  const tables = await database.query<{ found: number }>(
+    "SELECT COUNT(*) AS found FROM information_schema.tables WHERE table_schema = DATABASE() AND table_name = 'migrations'",
+    { type: QueryTypes.SELECT },
+  )
+  if (Number(tables[0]?.found) === 0) return []
+  const rows = await database.query<{ name: string }>('SELECT name FROM migrations ORDER BY name', {
+    type: QueryTypes.SELECT,
+  })
+  return rows.map((row) => row.name)
+}
+
+function refuseNewer(applied: readonly string[]): void {
+  const known = new Set(MIGRATIONS.map(({ name }) => name))
+  const unknown = applied.filter((name) => !known.has(name))
+  if (unknown.length === 0) return
+  throw new UnusableDatabase(
+    `This database was made by a newer Fleam: it has ${unknown.join(', ')}, which this version does not know. Start the newer version, or give this one another data folder.`,
+  )
+}
+
+/** Writes how every table was made, and which migrations it had, beside the data. */
+async function backUpSchema(database: Sequelize, folder: string, applied: readonly string[], now: Date): Promise<void> {
+  const tables = await database.query<Record<string, string>>(
+    "SELECT table_name AS name FROM information_schema.tables WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE' ORDER BY 1",
+    { type: QueryTypes.SELECT },
+  )
+  const parts = [`-- The schema of Fleam at ${applied.at(-1)}, ${now.toISOString()}`]
+  for (const { name } of tables) {
+    const [row] = await database.query<Record<string, string>>(`SHOW CREATE TABLE \`${name}\``, {
+      type: QueryTypes.SELECT,
+    })
+    const [counted] = await database.query<{ rows: number }>(`SELECT COUNT(*) AS \`rows\` FROM \`${name}\``, {
+      type: QueryTypes.SELECT,
+    })
+    parts.push(`-- ${name}: ${counted?.rows} rows\n${row?.['Create Table']};`)
+  }
+  mkdirSync(folder, { recursive: true })
+  const stamp = now.toISOString().replaceAll(/[:.]/g, '-')
+  writeFileSync(join(folder, `schema-${applied.at(-1)}-${stamp}.sql`), `${parts.join('\n\n')}\n`)
 }
 
 export interface MigrationState {
@@ -47,8 +117,7 @@ export interface MigrationState {
 }
 
 export async function migrationState(database: Sequelize): Promise<MigrationState> {
-  const rows = await database.query<{ name: string }>('SELECT name FROM migrations', { type: QueryTypes.SELECT })
-  const applied = new Set(rows.map((row) => row.name))
+  const applied = new Set(await appliedMigrations(database))
   const pending = MIGRATIONS.filter((each) => !applied.has(each.name)).length
   return { applied: MIGRATIONS.length - pending, pending }
 }

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import type { FabricationState } from '@fleam/contract'
 import { type PrivateDatabase, startPrivateDatabase } from '../../../tools/private-database.ts'
 import { isAlive, until } from '../../../tools/processes.ts'
-import { openTestApp, send, setUpKitchen, startSixChickens, weighing } from '../../test/harness.ts'
+import { openTestApp, send, sendFacts, setUpKitchen, startSixChickens, weighing } from '../../test/harness.ts'
 
 /** A database of its own, because it is killed here. */
 let folder: string
@@ -28,8 +28,8 @@ test('every acknowledged reading survives kill -9 of the database, which is 503 
   const { record } = await startSixChickens(test_, kitchen)
   const path = `/api/kitchens/${kitchen.id}/fabrications/${record.id}`
   const weigh = (grams: number) => {
-    const reading = weighing(record.piles[0]?.id as string, grams)
-    return send(test_, 'POST', `${path}/readings`, { readings: [reading] }).then((answer) => ({ ...answer, reading }))
+    const reading = weighing(record.id, record.piles[0]?.id as string, grams)
+    return sendFacts(test_, kitchen, reading).then((answer) => ({ ...answer, reading }))
   }
 
   // Twenty devices weigh without a pause; the database is killed in the middle of it.
@@ -58,7 +58,7 @@ test('every acknowledged reading survives kill -9 of the database, which is 503 
   database = await startPrivateDatabase(folder)
   await until(async () => (await send(test_, 'GET', '/api/health')).status === 200, { timeoutMs: 20_000, everyMs: 50 })
   const state: FabricationState = (await send(test_, 'GET', path)).body
-  const stored = new Set(state.readings.map((each) => each.id))
+  const stored = new Set(state.facts.map((each) => each.id))
   expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
   expect((await weigh(281)).status).toBe(200)
   await test_.close()

@@ -1,8 +1,17 @@
-import { type FabricationState, type Kitchen, editOf as wholeEdit } from '@fleam/contract'
+import { type FabricationState, type Item, type Kitchen, editOf as wholeEdit } from '@fleam/contract'
 import { appraise } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import cases from '../../../core/cases/appraise.json'
-import { openTestApp, send, setUpKitchen, startSixChickens, type TestApp, weighing } from '../../test/harness.ts'
+import {
+  addSupplier,
+  openTestApp,
+  send,
+  sendFacts,
+  setUpKitchen,
+  startSixChickens,
+  type TestApp,
+  weighing,
+} from '../../test/harness.ts'
 
 /** An edit that may hold anything, right or wrong. */
 const editOf = ({ record }: FabricationState, changes: object = {}) => ({ ...wholeEdit(record), ...changes })
@@ -38,7 +47,7 @@ describe('starting', () => {
       units: 1,
       purchase: record.purchase,
       cookId: null,
-      supplier: null,
+      supplierId: null,
       lot: null,
       date: record.date,
       startedAt: record.startedAt,
@@ -74,7 +83,7 @@ describe('starting', () => {
       units: 6,
       purchase: record.purchase,
       cookId: null,
-      supplier: null,
+      supplierId: null,
       lot: null,
       date: record.date,
       startedAt: record.startedAt,
@@ -82,77 +91,6 @@ describe('starting', () => {
     const unknown = await send(test_, 'POST', `/api/kitchens/${kitchen.id}/fabrications`, start)
     expect([unknown.status, unknown.body.code]).toEqual([404, 'not-found'])
   })
-})
-
-describe('readings', () => {
-  test('are stored once however often they are sent', async () => {
-    const readings = [weighing(pile(0), 281), weighing(pile(0), 276.5), weighing(pile(1), 820)]
-    const first = await send(test_, 'POST', path('/readings'), { readings })
-    expect(first.body.kept).toEqual(readings.map((each) => each.id))
-    const more = weighing(pile(2), 1700)
-    const second = await send(test_, 'POST', path('/readings'), { readings: [...readings, more, more] })
-    expect(second.status).toBe(200)
-    const after = await current()
-    expect(after.readings.map((each) => each.grams).sort()).toEqual([1700, 276.5, 281, 820].sort())
-  })
-
-  test('of many devices at once are all there, and a bad one fails alone', async () => {
-    const good = Array.from({ length: 60 }, (_, at) => weighing(pile(at % 3), 100 + at))
-    const bad = weighing(newId(), 5)
-    const answers = await Promise.all(
-      [...good, bad].map((each) => send(test_, 'POST', path('/readings'), { readings: [each] })),
-    )
-    expect(answers.filter((each) => each.status === 200)).toHaveLength(60)
-    expect(answers.at(-1)?.body).toMatchObject({ code: 'pile-unknown', issues: [{ path: 'readings[0].pileId' }] })
-    expect((await current()).readings).toHaveLength(60)
-  })
-
-  test('are voided by another row and never changed', async () => {
-    const reading = weighing(pile(0), 999)
-    await send(test_, 'POST', path('/readings'), { readings: [reading] })
-    const withdrawal = { id: newId(), readingId: reading.id, takenAt: reading.takenAt }
-    await send(test_, 'POST', path('/readings'), { voids: [withdrawal] })
-    await send(test_, 'POST', path('/readings'), { voids: [withdrawal] })
-    const after = await current()
-    expect(after.readings).toHaveLength(1)
-    expect(after.voids).toEqual([withdrawal])
-    const { body } = await send(test_, 'GET', path('/document.json'))
-    expect(body.piles[0].pieces).toEqual([])
-  })
-
-  test('an id that stands for another weighing is refused', async () => {
-    const reading = weighing(pile(0), 281)
-    await send(test_, 'POST', path('/readings'), { readings: [reading] })
-    const other = await send(test_, 'POST', path('/readings'), { readings: [{ ...reading, grams: 300 }] })
-    expect([other.status, other.body.code]).toEqual([409, 'id-taken'])
-  })
-
-  test('a withdrawal of something that was never weighed is refused', async () => {
-    const lost = { id: newId(), readingId: newId(), takenAt: '2026-11-24T08:00:00.000Z' }
-    expect((await send(test_, 'POST', path('/readings'), { voids: [lost] })).status).toBe(404)
-  })
-
-  for (const [what, changes, field] of [
-    ['negative', { grams: -1 }, 'readings[0].grams'],
-    ['missing', { grams: undefined }, 'readings[0].grams'],
-    ['enormous', { grams: 1e12 }, 'readings[0].grams'],
-    ['text', { grams: '281' }, 'readings[0].grams'],
-    ['not a number', { grams: null }, 'readings[0].grams'],
-    ['unknown field', { colour: 'red' }, 'readings[0].colour'],
-    ['bad id', { id: '7' }, 'readings[0].id'],
-    ['bad time', { takenAt: 'yesterday' }, 'readings[0].takenAt'],
-  ] as const) {
-    test(`refuses a reading: ${what}`, async () => {
-      const { status, body, headers } = await send(test_, 'POST', path('/readings'), {
-        readings: [{ ...weighing(pile(0), 281), ...changes }],
-      })
-      expect(status).toBe(400)
-      expect(headers['content-type']).toContain('application/problem+json')
-      expect(body).toMatchObject({ code: 'invalid-input', kept: 'Nothing was changed.' })
-      expect(body.issues[0].path).toBe(field)
-      expect((await current()).readings).toHaveLength(0)
-    })
-  }
 })
 
 describe('another kitchen', () => {
@@ -163,11 +101,9 @@ describe('another kitchen', () => {
       send(test_, 'GET', stranger),
       send(test_, 'GET', `${stranger}/document.json`),
       send(test_, 'GET', `${stranger}/piles.csv`),
-      send(test_, 'POST', `${stranger}/readings`, { readings: [weighing(pile(0), 281)] }),
       send(test_, 'PUT', stranger, editOf(state)),
     ])
-    expect(answers.map((each) => each.status)).toEqual([404, 404, 404, 404, 404])
-    expect((await current()).readings).toHaveLength(0)
+    expect(answers.map((each) => each.status)).toEqual([404, 404, 404, 404])
   })
 })
 
@@ -218,14 +154,63 @@ describe('open formats', () => {
     '%s comes back from import and export as it was',
     async (_name, input) => {
       const id = newId()
-      const imported = await send(test_, 'POST', `/api/kitchens/${kitchen.id}/fabrications/import?id=${id}`, input)
+      const imported = await send(
+        test_,
+        'POST',
+        `/api/kitchens/${kitchen.id}/fabrications/import?id=${id}&item=none&supplier=none&cook=none`,
+        input,
+      )
       expect(imported.status).toBe(201)
-      const again = await send(test_, 'POST', `/api/kitchens/${kitchen.id}/fabrications/import?id=${id}`, input)
+      const again = await send(
+        test_,
+        'POST',
+        `/api/kitchens/${kitchen.id}/fabrications/import?id=${id}&item=none&supplier=none&cook=none`,
+        input,
+      )
       expect(again.body).toEqual(imported.body)
       const { body } = await send(test_, 'GET', `/api/kitchens/${kitchen.id}/fabrications/${id}/document.json`)
       expect(appraise(body)).toEqual(appraise(input as never))
     },
   )
+
+  test('a document whose names fit nothing is refused with all of them, and nothing of it is kept', async () => {
+    const input = { ...cases[0]?.input, item: 'Dodo', meta: { supplier: 'Nobody', cook: 'No one' } }
+    const own = `/api/kitchens/${kitchen.id}/fabrications`
+    const id = newId()
+    const refused = await send(test_, 'POST', `${own}/import?id=${id}`, input)
+    expect([refused.status, refused.body.code]).toEqual([422, 'name-unknown'])
+    expect(refused.body.issues.map((issue: { path: string }) => issue.path)).toEqual([
+      'item',
+      'meta.supplier',
+      'meta.cook',
+    ])
+    expect(refused.body.current[0].candidates.length).toBeGreaterThan(20)
+    expect((await send(test_, 'GET', `${own}/${id}`)).status).toBe(404)
+  })
+
+  test('a document’s names are resolved once, by themselves or by what was decided', async () => {
+    const items: Item[] = (await send(test_, 'GET', `/api/kitchens/${kitchen.id}/items`)).body
+    const [chicken] = items
+    const style = chicken?.styles[0]
+    const supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
+    const input = {
+      ...cases[0]?.input,
+      item: chicken?.name.toUpperCase(),
+      style: 'Their own words',
+      meta: { supplier: 'ostravale POULTRY yard' },
+    }
+    const own = `/api/kitchens/${kitchen.id}/fabrications/import?id=${newId()}`
+    expect((await send(test_, 'POST', own, input)).body.issues).toMatchObject([{ path: 'style' }])
+    const { body } = await send(test_, 'POST', `${own}&style=${style?.id}`, input)
+    expect(body.record).toMatchObject({ itemId: chicken?.id, styleId: style?.id, supplierId })
+    expect(body.record.item).toBe(chicken?.name)
+    const added = await send(test_, 'POST', `${own.slice(0, -36)}${newId()}&item=none&supplier=add`, {
+      ...input,
+      meta: { supplier: 'New to us' },
+    })
+    expect(added.body.record).toMatchObject({ itemId: null, supplier: 'New to us' })
+    expect(added.body.record.supplierId).not.toBeNull()
+  })
 
   test('half a document is refused and nothing is kept of it', async () => {
     const list = () => send(test_, 'GET', `/api/kitchens/${kitchen.id}/fabrications`)
@@ -233,7 +218,7 @@ describe('open formats', () => {
     const whole = JSON.stringify(cases[0]?.input)
     const response = await test_.app.inject({
       method: 'POST',
-      url: `/api/kitchens/${kitchen.id}/fabrications/import?id=${newId()}`,
+      url: `/api/kitchens/${kitchen.id}/fabrications/import?id=${newId()}&item=none`,
       headers: { 'content-type': 'application/json' },
       payload: whole.slice(0, whole.length / 2),
     })
@@ -242,7 +227,7 @@ describe('open formats', () => {
   })
 
   test('piles as CSV have their units in the header and CRLF line ends', async () => {
-    await send(test_, 'POST', path('/readings'), { readings: [weighing(pile(0), 281)] })
+    await sendFacts(test_, kitchen, weighing(state.record.id, pile(0), 281))
     const response = await test_.app.inject({ url: path('/piles.csv') })
     expect(response.headers['content-type']).toContain('text/csv')
     const lines = response.body.split('\r\n')
@@ -258,4 +243,17 @@ test('all figures of a record are the same as appraising its document', async ()
   const { status, body } = await send(test_, 'GET', path('/appraisal.json'))
   expect(status).toBe(200)
   expect(body).toEqual((await send(test_, 'POST', '/api/appraise', document)).body)
+})
+
+test('causes of loss are kept with the record', async () => {
+  const causes = [{ pile: 'supremes', cause: 'meat-on-bones' as const }]
+  const { body } = await send(test_, 'PUT', path(), editOf(state, { causes }))
+  expect(body.record.causes).toEqual(causes)
+  const bad = await send(
+    test_,
+    'PUT',
+    path(),
+    editOf(state, { version: 2, causes: [{ pile: 'supremes', cause: 'the moon' }] }),
+  )
+  expect(bad.body.issues[0].path).toBe('causes[0].cause')
 })

@@ -1,27 +1,24 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
-import { databaseCode } from '../database/connection.ts'
-import { insertRows } from '../database/rows.ts'
+import type { FabricationRecord } from '@fleam/contract'
+import type { Fact } from '@fleam/core'
+import { databaseCode } from '../database/index.ts'
+import { rowOfFact } from '../facts/index.ts'
 import { Refusal } from '../http/problems.ts'
-import { readingRow } from './rows.ts'
+import { inTransaction, type Scope, within } from '../scope/index.ts'
 import * as store from './store.ts'
 
-/** Inserts a record with its readings, all or nothing; an id that this kitchen has already is left as it is. */
-export async function insertOnce(
-  database: Sequelize,
-  kitchenId: string,
-  record: FabricationRecord,
-  readings: FabricationState['readings'],
-): Promise<void> {
+/** Inserts a record with its facts, all or nothing; an id that this kitchen has already is left as it is. */
+export async function insertOnce(scope: Scope, record: FabricationRecord, facts: readonly Fact[]): Promise<void> {
   try {
-    await database.transaction(async (transaction) => {
-      await store.insertRecord(database, kitchenId, record, transaction)
-      const rows = readings.map((reading) => readingRow(kitchenId, record.id, reading))
-      await insertRows(database, 'readings', rows, transaction)
+    await inTransaction(scope, async (inside) => {
+      await store.insertRecord(inside, record)
+      await inside.database.models.Fact.bulkCreate(
+        facts.map((fact) => rowOfFact(scope.kitchen.id, fact)),
+        within(inside),
+      )
     })
   } catch (error) {
     if (databaseCode(error) !== 'ER_DUP_ENTRY') throw error
-    if (await store.stateById(database, kitchenId, record.id)) return
+    if (await store.stateById(scope, record.id)) return
     throw new Refusal('id-taken', 'This id stands for another record.', {
       issues: [{ path: 'id', message: 'is taken' }],
     })

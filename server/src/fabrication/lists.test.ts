@@ -9,6 +9,7 @@ import { v7 as newId } from 'uuid'
 import {
   openTestApp,
   send,
+  sendFacts,
   setUpKitchen,
   startOf,
   startSixChickens,
@@ -52,7 +53,7 @@ test('open fabrications come first, then the newest', async () => {
 test('an open one says how it will end, a closed one has ended', async () => {
   const state = await startSixChickens(test_, kitchen)
   const pile = state.record.piles[0]?.id as string
-  await send(test_, 'POST', path(`/fabrications/${state.record.id}/readings`), { readings: [weighing(pile, 300)] })
+  await sendFacts(test_, kitchen, weighing(state.record.id, pile, 300))
   const [open] = await rows()
   expect(open?.document.piles[0]?.pieces).toEqual([300])
   expect(open?.expected?.piles[0]?.pieces).toEqual(Array.from({ length: 12 }, () => 300))
@@ -74,13 +75,13 @@ test('closing and opening again keeps every reading and forgets the end', async 
   const state = await startSixChickens(test_, kitchen)
   const pile = state.record.piles[0]?.id as string
   const own = path(`/fabrications/${state.record.id}`)
-  await send(test_, 'POST', `${own}/readings`, { readings: [weighing(pile, 300)] })
+  await sendFacts(test_, kitchen, weighing(state.record.id, pile, 300))
   const closed = await send(test_, 'PUT', own, editOf(state, { status: 'closed' }))
   // A device that was offline delivers late: a fact is a fact, also for a closed record.
-  expect((await send(test_, 'POST', `${own}/readings`, { readings: [weighing(pile, 290)] })).status).toBe(200)
+  expect((await sendFacts(test_, kitchen, weighing(state.record.id, pile, 290, 2))).status).toBe(200)
   const open = await send(test_, 'PUT', own, editOf(closed.body, { status: 'open' }))
   expect(open.body.record).toMatchObject({ status: 'open', closedAt: null, version: 3 })
-  expect(open.body.readings).toHaveLength(2)
+  expect(open.body.facts).toHaveLength(2)
 })
 
 test('many edits at once: one wins, the others are told', async () => {

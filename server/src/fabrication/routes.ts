@@ -3,75 +3,41 @@ import {
   fabricationDocument,
   fabricationEdit,
   fabricationRows,
-  fabricationStart,
   fabricationState,
-  id,
   pilesCsv,
 } from '@fleam/contract'
 import { appraise } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
-import { importDocument } from './import.ts'
+import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
-import { start } from './start.ts'
 
 const tags = ['fabrication']
-const MEGABYTE = 1024 * 1024
-const LARGEST_DOCUMENT = 4 * MEGABYTE
 
-export interface Clock {
-  now: () => Date
-}
-
-export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock): void {
+export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/fabrications',
     { schema: { tags, params: kitchenParams, response: { 200: fabricationRows } } },
-    (request) => service.latest(database, request.params.kitchenId, clock.now()),
-  )
-
-  app.post(
-    '/api/kitchens/:kitchenId/fabrications',
-    { schema: { tags, params: kitchenParams, body: fabricationStart, response: { 201: fabricationState } } },
-    async (request, reply) => reply.status(201).send(await start(database, request.params.kitchenId, request.body)),
-  )
-
-  app.post(
-    '/api/kitchens/:kitchenId/fabrications/import',
-    {
-      bodyLimit: LARGEST_DOCUMENT,
-      schema: {
-        tags,
-        params: kitchenParams,
-        querystring: z.strictObject({ id }),
-        body: fabricationDocument,
-        response: { 201: fabricationState },
-      },
-    },
-    async (request, reply) => {
-      const { params, query, body } = request
-      return reply.status(201).send(await importDocument(database, params.kitchenId, query.id, body, clock.now()))
-    },
+    async (request) => service.latest(await scopeOf(request)),
   )
 
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id',
     { schema: { tags, params: fabricationParams, response: { 200: fabricationState } } },
-    (request) => service.requireState(database, request.params.kitchenId, request.params.id),
+    async (request) => service.requireState(await scopeOf(request), request.params.id),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/fabrications/:id',
     { schema: { tags, params: fabricationParams, body: fabricationEdit, response: { 200: fabricationState } } },
-    (request) => service.change(database, request.params.kitchenId, request.params.id, request.body, clock.now()),
+    async (request) => service.change(await scopeOf(request), request.params.id, request.body),
   )
 
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id/document.json',
     { schema: { tags, params: fabricationParams, response: { 200: fabricationDocument } } },
     async (request, reply) => {
-      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id, clock.now())
+      const document = await service.requireDocument(await scopeOf(request), request.params.id)
       return reply
         .header('content-disposition', `attachment; filename="fabrication-${request.params.id}.json"`)
         .send(document)
@@ -82,7 +48,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
     '/api/kitchens/:kitchenId/fabrications/:id/appraisal.json',
     { schema: { tags, params: fabricationParams, response: { 200: appraisal } } },
     async (request, reply) => {
-      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id, clock.now())
+      const document = await service.requireDocument(await scopeOf(request), request.params.id)
       return reply
         .header('content-disposition', `attachment; filename="appraisal-${request.params.id}.json"`)
         .send(appraise(document))
@@ -99,7 +65,7 @@ export function fabricationRoutes(app: Server, database: Sequelize, clock: Clock
       },
     },
     async (request, reply) => {
-      const document = await service.requireDocument(database, request.params.kitchenId, request.params.id, clock.now())
+      const document = await service.requireDocument(await scopeOf(request), request.params.id)
       return reply
         .header('content-disposition', `attachment; filename="piles-${request.params.id}.csv"`)
         .type('text/csv; charset=utf-8; header=present')

@@ -1,68 +1,80 @@
 import type { FabricationEdit, FabricationRow, FabricationState } from '@fleam/contract'
-import { documentOf, type FabricationDocument, type PlannedPile } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
+import { type CookName, documentOf, type FabricationDocument, type PlannedPile } from '@fleam/core'
 import { notFound, Refusal } from '../http/problems.ts'
-import { requireKitchen } from '../kitchen/service.ts'
+import { cooks, requireCook } from '../kitchen/index.ts'
+import { inTransaction, type Scope } from '../scope/index.ts'
+import { requireSupplier } from '../supplier/index.ts'
 import * as store from './store.ts'
 
-export async function requireState(database: Sequelize, kitchenId: string, id: string): Promise<FabricationState> {
-  const state = await store.stateById(database, kitchenId, id)
+export async function requireState(scope: Scope, id: string): Promise<FabricationState> {
+  const state = await store.stateById(scope, id)
   if (!state) throw notFound('fabrication')
   return state
 }
 
-/** The document as it stands now; clocks that run count up to `now`. */
-const documentOfState = (state: FabricationState, now: Date) =>
-  documentOf(state.record, state, { nowMs: now.getTime() })
+async function cookNames(scope: Scope): Promise<CookName> {
+  const names = new Map((await cooks(scope)).map((cook) => [cook.id, cook.name]))
+  return (id) => names.get(id)
+}
 
-export async function requireDocument(
-  database: Sequelize,
-  kitchenId: string,
-  id: string,
-  now: Date,
-): Promise<FabricationDocument> {
-  return documentOfState(await requireState(database, kitchenId, id), now)
+/** The document as it stands now; clocks that run count up to now. */
+export async function requireDocument(scope: Scope, id: string): Promise<FabricationDocument> {
+  const { record, facts } = await requireState(scope, id)
+  return documentOf(record, facts, { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) })
 }
 
 const MOST_LISTED = 200
 
-export async function latest(database: Sequelize, kitchenId: string, now: Date): Promise<FabricationRow[]> {
-  await requireKitchen(database, kitchenId)
-  const states = await store.latestStates(database, kitchenId, MOST_LISTED)
-  return states.map((state) => {
-    const { id, status, startedAt, updatedAt } = state.record
-    const nowMs = now.getTime()
-    const expected = status === 'open' ? documentOf(state.record, state, { asExpected: true, nowMs }) : null
-    return { id, status, startedAt, updatedAt, document: documentOfState(state, now), expected }
+export async function latest(scope: Scope): Promise<FabricationRow[]> {
+  const states = await store.latestStates(scope, MOST_LISTED)
+  const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }
+  return states.map(({ record, facts }) => {
+    const { id, status, itemId, styleId, cookId, startedAt, updatedAt } = record
+    const expected = status === 'open' ? documentOf(record, facts, { ...options, asExpected: true }) : null
+    return {
+      id,
+      status,
+      itemId,
+      styleId,
+      cookId,
+      startedAt,
+      updatedAt,
+      document: documentOf(record, facts, options),
+      expected,
+    }
   })
 }
 
-/** Changes a record; refused with the current one where somebody changed it meanwhile. Readings are never touched. */
-export async function change(
-  database: Sequelize,
-  kitchenId: string,
-  id: string,
-  edit: FabricationEdit,
-  now: Date,
-): Promise<FabricationState> {
-  const before = await requireState(database, kitchenId, id)
-  refuseOtherPiles(before.record.piles, edit.piles)
-  const closedAt = edit.status === 'open' ? null : (before.record.closedAt ?? now.toISOString())
-  const record = { ...before.record, ...edit, version: edit.version + 1, closedAt, updatedAt: now.toISOString() }
-  await database.transaction(async (transaction) => {
-    const version = await store.lockVersion(database, kitchenId, id, transaction)
+/** Changes a record; refused with the current one where somebody changed it meanwhile. What was weighed is never touched. */
+export async function change(scope: Scope, id: string, edit: FabricationEdit): Promise<FabricationState> {
+  const { record: before } = await requireState(scope, id)
+  refuseOtherPiles(before.piles, edit.piles)
+  const { supplierId, cookId } = edit
+  const now = scope.clock.now().toISOString()
+  const record = {
+    ...before,
+    ...edit,
+    // A name that was only written stays as long as nobody says whose it is.
+    supplier: supplierId === null ? before.supplier : (await requireSupplier(scope, supplierId)).name,
+    cook: cookId === null ? before.cook : (await requireCook(scope, cookId)).name,
+    version: edit.version + 1,
+    closedAt: edit.status === 'open' ? null : (before.closedAt ?? now),
+    updatedAt: now,
+  }
+  await inTransaction(scope, async (inside) => {
+    const version = await store.lockVersion(inside, id)
     if (version !== edit.version) {
-      const current = await store.stateById(database, kitchenId, id, transaction)
+      const current = await store.stateById(inside, id)
       throw new Refusal('stale-version', `It was read at version ${edit.version} and is at ${version} now.`, {
         current,
       })
     }
-    await store.updateRecord(database, kitchenId, record, transaction)
+    await store.updateRecord(inside, record)
   })
-  return requireState(database, kitchenId, id)
+  return requireState(scope, id)
 }
 
-/** Readings hang on piles, so an edit keeps the same piles, in any order. */
+/** What was weighed hangs on piles, so an edit keeps the same piles, in any order. */
 function refuseOtherPiles(before: readonly PlannedPile[], after: readonly PlannedPile[]): void {
   const ids = new Set(before.map((pile) => pile.id))
   const at = after.findIndex((pile) => !ids.delete(pile.id))

@@ -1,7 +1,17 @@
 import type { FabricationState, ForecastEvidence, Item, Kitchen } from '@fleam/contract'
 import { editOf } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { openTestApp, send, setUpKitchen, startOf, type TestApp, weighing } from '../../test/harness.ts'
+import {
+  addPrice,
+  addSupplier,
+  openTestApp,
+  send,
+  sendFacts,
+  setUpKitchen,
+  startOf,
+  type TestApp,
+  weighing,
+} from '../../test/harness.ts'
 
 let test_: TestApp
 let kitchen: Kitchen
@@ -18,14 +28,17 @@ async function record(bones: number): Promise<FabricationState> {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
   const style = items[0]?.styles.find((each) => each.name.startsWith('Supremes'))
   const purchase = { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12_600, extras: 3 }
-  const started = await send(test_, 'POST', path('/fabrications'), { ...startOf(style?.id as string), purchase })
+  const supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
+  const wish = { ...startOf(style?.id as string), purchase, supplierId }
+  const started = await send(test_, 'POST', path('/fabrications'), wish)
   const state = started.body as FabricationState
   const pileId = (name: string) => state.record.piles.find((pile) => pile.name === name)?.id as string
+  const { id } = state.record
   const readings = [
-    weighing(pileId('supremes'), 3150),
-    ...(bones > 0 ? [weighing(pileId('bones and back'), bones)] : []),
+    weighing(id, pileId('supremes'), 3150),
+    ...(bones > 0 ? [weighing(id, pileId('bones and back'), bones, 2)] : []),
   ]
-  await send(test_, 'POST', path(`/fabrications/${state.record.id}/readings`), { readings })
+  await sendFacts(test_, kitchen, ...readings)
   const closed = await send(
     test_,
     'PUT',
@@ -36,7 +49,7 @@ async function record(bones: number): Promise<FabricationState> {
 }
 
 const price = (amount: number, from: string) =>
-  send(test_, 'POST', path('/prices'), {
+  addPrice(test_, kitchen, {
     supplier: 'Ostravale Poultry Yard',
     code: 'C1',
     name: 'Chicken',

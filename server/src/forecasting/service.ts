@@ -1,61 +1,55 @@
 import type { ForecastEvidence } from '@fleam/contract'
-import { addDays, productOf } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
-import * as buying from '../buying/store.ts'
-import { requireState } from '../fabrication/service.ts'
-import * as styles from '../style/store.ts'
-import { styleTests } from './tests.ts'
+import { addDays } from '@fleam/core'
+import { articlesById, articlesOfItems, type PricedArticle } from '../buying/index.ts'
+import { requireState, styleTests } from '../fabrication/index.ts'
+import { dayOf, type Scope } from '../scope/index.ts'
 
 const DAYS_THAT_SPEAK = 365
 
 /** What the kitchen has measured and been asked for that the forecast of a record can rest on. */
-export async function evidenceFor(
-  database: Sequelize,
-  kitchenId: string,
-  fabricationId: string,
-  today: string,
-): Promise<ForecastEvidence> {
-  const { record } = await requireState(database, kitchenId, fabricationId)
-  const styleId = record.styleId ?? (await styleByName(database, kitchenId, record))
-  const tests = styleId === null ? [] : await styleTests(database, kitchenId, styleId)
+export async function evidenceFor(scope: Scope, fabricationId: string): Promise<ForecastEvidence> {
+  const { record } = await requireState(scope, fabricationId)
+  const { styleId, itemId, supplierId } = record
+  const tests = styleId === null ? [] : ((await styleTests(scope, [styleId])).get(styleId) ?? [])
+  const today = dayOf(scope)
   const since = addDays(today, -DAYS_THAT_SPEAK)
-  const whole = await buying.articlesOfItems(database, kitchenId, [record.item])
-  const products = [...new Set(record.offers.map((offer) => productOf(record.item, offer.pile)))]
-  const ready = await buying.articlesOfProducts(database, kitchenId, products)
-  const spoken = (prices: readonly buying.PricedArticle[], per: string) =>
+  const whole = await articlesOfItems(scope, itemId === null ? [] : [itemId])
+  const ready = await articlesById(
+    scope,
+    record.offers.flatMap((offer) => offer.articleId ?? []),
+  )
+  const spoken = (prices: readonly PricedArticle[], per: string) =>
     prices.flatMap((article) =>
       article.prices
         .filter((price) => price.price.per === per && price.from >= since && price.from <= today)
         .map((price) => price.price.amount),
     )
-  const ofSupplier = whole.filter(({ article }) => article.supplier === record.supplier)
   return {
     tests: tests.map((test) => ({
       date: test.date,
-      cook: test.cook,
+      cookId: test.cookId,
       units: test.units,
       unitWeight: test.unitWeight,
-      shares: Object.fromEntries(test.shares),
+      // By the names that the piles have in this record.
+      shares: Object.fromEntries(
+        record.piles.flatMap(({ name, stylePileId }) => {
+          const share = test.shares.get(stylePileId ?? '')
+          return share === undefined ? [] : [[name, share]]
+        }),
+      ),
       minutesPerUnit: test.minutes,
       stepsDone: test.stepsDone,
     })),
-    apPrices: spoken(ofSupplier, record.purchase.price.per),
+    apPrices: spoken(
+      whole.filter(({ article }) => article.supplierId === supplierId),
+      record.purchase.price.per,
+    ),
     offers: record.offers.map((offer) => ({
       name: offer.name,
       prices: spoken(
-        ready.filter(({ article }) => article.name === offer.name),
+        ready.filter(({ article }) => article.id === offer.articleId),
         offer.price.per,
       ),
     })),
   }
-}
-
-/** The style of a record that came as a file: it names its item and style, and has no id of them. */
-async function styleByName(
-  database: Sequelize,
-  kitchenId: string,
-  { item, style }: { item: string; style: string },
-): Promise<string | null> {
-  const known = (await styles.items(database, kitchenId)).find((each) => each.name === item)
-  return known?.styles.find((each) => each.name === style)?.id ?? null
 }

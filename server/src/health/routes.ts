@@ -1,17 +1,16 @@
 import { health } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
 import packageJson from '../../../package.json' with { type: 'json' }
-import { migrationState } from '../database/migrate.ts'
+import { type Database, migrationState } from '../database/index.ts'
 import type { Server } from '../http/schemas.ts'
 
 /** Ready means: the database answers and its schema is up to date. */
-export function healthRoutes(app: Server, database: Sequelize): void {
+export function healthRoutes(app: Server, database: Database): void {
   app.get(
     '/api/health',
     { schema: { tags: ['health'], response: { 200: health, 503: health } } },
     async (_request, reply) => {
       try {
-        const migrations = await migrationState(database)
+        const migrations = await migrationState(database.sequelize)
         const isReady = migrations.pending === 0
         return await reply.status(isReady ? 200 : 503).send({
           status: isReady ? 'ready' : 'not-ready',

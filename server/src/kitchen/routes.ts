@@ -1,49 +1,48 @@
 import { cook, cooks, kitchen, kitchenOffer, kitchenOffers, kitchenSetUp, kitchens } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
+import type { Database } from '../database/index.ts'
 import { kitchenParams, type Server } from '../http/schemas.ts'
+import type { Clock, Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
 const tags = ['kitchen']
 
-export function kitchenRoutes(app: Server, database: Sequelize): void {
+export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, clock: Clock): void {
   app.get('/api/kitchens', { schema: { tags, response: { 200: kitchens } } }, () => store.kitchens(database))
 
   app.post(
     '/api/kitchens',
     { schema: { tags, body: kitchenSetUp, response: { 201: kitchen } } },
-    async (request, reply) => reply.status(201).send(await service.setUpKitchen(database, request.body)),
+    async (request, reply) => reply.status(201).send(await service.setUpKitchen(database, request.body, clock)),
   )
 
   app.get(
     '/api/kitchens/:kitchenId',
     { schema: { tags, params: kitchenParams, response: { 200: kitchen } } },
-    (request) => service.requireKitchen(database, request.params.kitchenId),
+    async (request) => (await scopeOf(request)).kitchen,
   )
 
   app.get(
     '/api/kitchens/:kitchenId/cooks',
     { schema: { tags, params: kitchenParams, response: { 200: cooks } } },
-    (request) => store.cooks(database, request.params.kitchenId),
+    async (request) => store.cooks(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/cooks',
     { schema: { tags, params: kitchenParams, body: cook, response: { 201: cook } } },
-    async (request, reply) =>
-      reply.status(201).send(await service.addCook(database, request.params.kitchenId, request.body)),
+    async (request, reply) => reply.status(201).send(await service.addCook(await scopeOf(request), request.body)),
   )
 
   app.get(
     '/api/kitchens/:kitchenId/offers',
     { schema: { tags, params: kitchenParams, response: { 200: kitchenOffers } } },
-    (request) => store.offers(database, request.params.kitchenId),
+    async (request) => store.offers(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/offers',
     { schema: { tags, params: kitchenParams, body: kitchenOffer, response: { 201: kitchenOffer } } },
-    async (request, reply) =>
-      reply.status(201).send(await service.addOffer(database, request.params.kitchenId, request.body)),
+    async (request, reply) => reply.status(201).send(await service.addOffer(await scopeOf(request), request.body)),
   )
 }

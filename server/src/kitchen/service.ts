@@ -1,47 +1,52 @@
 import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
+import type { Database } from '../database/index.ts'
 import { Refusal, refuseTaken } from '../http/problems.ts'
-import { itemsFromCatalogue, requireStyle } from '../style/service.ts'
-import { insertItems } from '../style/store.ts'
+import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
+import { insertCatalogue, requireStyle } from '../style/index.ts'
+import { requireSupplier } from '../supplier/index.ts'
 import * as store from './store.ts'
 
 const sameFields = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
 
 /** Sets a kitchen up with the catalogue's items. Sent twice with the same id it is made once. */
-export async function setUpKitchen(database: Sequelize, setUp: Kitchen): Promise<Kitchen> {
+export async function setUpKitchen(database: Database, setUp: Kitchen, clock: Clock): Promise<Kitchen> {
   const existing = await store.kitchenById(database, setUp.id)
   if (existing) {
-    if (sameFields(existing, setUp)) return existing
+    const { id, name, currency, units, timeZone, wagePerHour } = existing
+    if (sameFields({ id, name, currency, units, timeZone, wagePerHour }, setUp)) return setUp
     throw new Refusal('id-taken', 'A kitchen with this id is there already.', {
       issues: [{ path: 'id', message: 'is taken' }],
     })
   }
-  await database.transaction(async (transaction) => {
-    await store.insertKitchen(database, setUp, transaction)
-    await insertItems(database, setUp.id, itemsFromCatalogue(), transaction)
+  await inTransaction({ database, kitchen: setUp, actor: 'office', transaction: null, clock }, async (scope) => {
+    await store.insertKitchen(scope)
+    await insertCatalogue(scope)
   })
   return setUp
 }
 
-export async function requireKitchen(database: Sequelize, kitchenId: string): Promise<Kitchen> {
-  const kitchen = await store.kitchenById(database, kitchenId)
-  if (!kitchen) throw new Refusal('not-found', 'There is no such kitchen.')
-  return kitchen
-}
-
-export async function addCook(database: Sequelize, kitchenId: string, cook: Cook): Promise<Cook> {
-  await requireKitchen(database, kitchenId)
-  await refuseTaken('name', 'A cook of this name is there already.', () => store.insertCook(database, kitchenId, cook))
+export async function addCook(scope: Scope, cook: Cook): Promise<Cook> {
+  await refuseTaken('name', 'A cook of this name is there already.', () => store.insertCook(scope, cook))
   return cook
 }
 
-export async function addOffer(database: Sequelize, kitchenId: string, each: KitchenOffer): Promise<KitchenOffer> {
-  const { style } = await requireStyle(database, kitchenId, each.styleId)
+/** The cook of an id; refuses the field where this kitchen has none. */
+export async function requireCook(scope: Scope, id: string): Promise<Cook> {
+  const known = (await store.cooks(scope)).find((each) => each.id === id)
+  if (known) return known
+  throw new Refusal('not-found', 'This kitchen has no such cook.', {
+    issues: [{ path: 'cookId', message: 'is not a cook here' }],
+  })
+}
+
+export async function addOffer(scope: Scope, each: KitchenOffer): Promise<KitchenOffer> {
+  const { style } = await requireStyle(scope, each.styleId)
+  await requireSupplier(scope, each.supplierId)
   if (!style.piles.some((pile) => pile.name === each.offer.pile && pile.class === 'primary')) {
     throw new Refusal('pile-unknown', `'${each.offer.pile}' is not a primary pile of this style.`, {
       issues: [{ path: 'offer.pile', message: 'is not a primary pile of this style' }],
     })
   }
-  await refuseTaken('id', 'This offer is there already.', () => store.insertOffer(database, kitchenId, each))
+  await refuseTaken('id', 'This offer is there already.', () => store.insertOffer(scope, each))
   return each
 }

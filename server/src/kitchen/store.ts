@@ -1,55 +1,47 @@
 import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
-import type { Sequelize, Transaction } from 'sequelize'
-import { insertRows, number, type Row, select, text } from '../database/rows.ts'
-import { offerFromRow, offerToRow } from '../fabrication/offer-rows.ts'
+import type { Database } from '../database/index.ts'
+import { offerOfRow, rowOfOffer } from '../offer/index.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
-const kitchenFromRow = (row: Row): Kitchen => ({
-  id: text(row.id),
-  name: text(row.name),
-  currency: text(row.currency),
-  units: row.units as Kitchen['units'],
-  timeZone: text(row.time_zone),
-  wagePerHour: number(row.wage_per_hour),
-})
+export const kitchens = ({ models }: Database): Promise<Kitchen[]> =>
+  models.Kitchen.findAll({ order: ['created_at', 'id'], raw: true })
 
-export async function kitchens(database: Sequelize): Promise<Kitchen[]> {
-  return (await select(database, 'SELECT * FROM kitchens ORDER BY created_at, id', {})).map(kitchenFromRow)
+export const kitchenById = ({ models }: Database, id: string): Promise<Kitchen | null> =>
+  models.Kitchen.findByPk(id, { raw: true })
+
+export async function insertKitchen(scope: Scope): Promise<void> {
+  await scope.database.models.Kitchen.create(scope.kitchen, within(scope))
 }
 
-export async function kitchenById(database: Sequelize, kitchenId: string): Promise<Kitchen | null> {
-  const [row] = await select(database, 'SELECT * FROM kitchens WHERE id = :kitchenId', { kitchenId })
-  return row ? kitchenFromRow(row) : null
+export const cooks = (scope: Scope): Promise<Cook[]> =>
+  scope.database.models.Cook.findAll({
+    attributes: { exclude: ['kitchenId'] },
+    where: ofKitchen(scope),
+    order: ['name'],
+    raw: true,
+    ...within(scope),
+  })
+
+export async function insertCook(scope: Scope, cook: Cook): Promise<void> {
+  await scope.database.models.Cook.create({ ...cook, kitchenId: scope.kitchen.id }, within(scope))
 }
 
-export function insertKitchen(database: Sequelize, kitchen: Kitchen, transaction: Transaction): Promise<void> {
-  const { id, name, currency, units } = kitchen
-  const row = { id, name, currency, units, time_zone: kitchen.timeZone, wage_per_hour: kitchen.wagePerHour }
-  return insertRows(database, 'kitchens', [row], transaction)
+export async function offers(scope: Scope): Promise<KitchenOffer[]> {
+  const rows = await scope.database.models.KitchenOffer.findAll({
+    where: ofKitchen(scope),
+    order: ['id'],
+    raw: true,
+    ...within(scope),
+  })
+  return rows.map((row) => ({
+    id: row.id,
+    styleId: row.styleId,
+    supplierId: row.supplierId,
+    offer: offerOfRow(row),
+  }))
 }
 
-export async function cooks(database: Sequelize, kitchenId: string): Promise<Cook[]> {
-  const rows = await select(database, 'SELECT * FROM cooks WHERE kitchen_id = :kitchenId ORDER BY name', { kitchenId })
-  return rows.map((row) => ({ id: text(row.id), name: text(row.name), wagePerHour: number(row.wage_per_hour) }))
-}
-
-export function insertCook(database: Sequelize, kitchenId: string, cook: Cook): Promise<void> {
-  const row = { id: cook.id, kitchen_id: kitchenId, name: cook.name, wage_per_hour: cook.wagePerHour }
-  return insertRows(database, 'cooks', [row])
-}
-
-const kitchenOfferFromRow = (row: Row): KitchenOffer => ({
-  id: text(row.id),
-  styleId: text(row.style_id),
-  supplier: text(row.supplier),
-  offer: offerFromRow(row),
-})
-
-export async function offers(database: Sequelize, kitchenId: string): Promise<KitchenOffer[]> {
-  const rows = await select(database, 'SELECT * FROM offers WHERE kitchen_id = :kitchenId ORDER BY id', { kitchenId })
-  return rows.map(kitchenOfferFromRow)
-}
-
-export function insertOffer(database: Sequelize, kitchenId: string, each: KitchenOffer): Promise<void> {
-  const row = { id: each.id, kitchen_id: kitchenId, style_id: each.styleId, supplier: each.supplier }
-  return insertRows(database, 'offers', [{ ...row, ...offerToRow(each.offer) }])
+export async function insertOffer(scope: Scope, { offer, ...each }: KitchenOffer): Promise<void> {
+  const row = { ...each, kitchenId: scope.kitchen.id, ...rowOfOffer(offer) }
+  await scope.database.models.KitchenOffer.create(row, within(scope))
 }

@@ -1,5 +1,6 @@
 import { plating, platingWish } from '@fleam/contract'
 import type { Compute } from '../compute/compute.ts'
+import { clientGone } from '../http/client-gone.ts'
 import type { Server } from '../http/schemas.ts'
 
 /** Stateless: weighed pieces in, plates out. */
@@ -7,6 +8,6 @@ export function platingRoutes(app: Server, compute: Compute): void {
   app.post(
     '/api/plating',
     { schema: { tags: ['plating'], body: platingWish, response: { 200: plating } } },
-    (request) => compute.do('plating', request.body),
+    (request, reply) => compute.do('plating', request.body, clientGone(reply)),
   )
 }

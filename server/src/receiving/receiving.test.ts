@@ -1,9 +1,20 @@
-import type { FabricationState, Item, Kitchen, Lot } from '@fleam/contract'
+import type { FabricationState, Item, Kitchen, LotEdit } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { openTestApp, send, setUpKitchen, startOf, type TestApp, weighing } from '../../test/harness.ts'
+import {
+  addSupplier,
+  openTestApp,
+  send,
+  sendFacts,
+  setUpKitchen,
+  startOf,
+  type TestApp,
+  weighing,
+} from '../../test/harness.ts'
 
 let test_: TestApp
 let kitchen: Kitchen
+let itemId: string
+let supplierId: string
 const path = (suffix: string) => `/api/kitchens/${kitchen.id}${suffix}`
 
 beforeAll(async () => {
@@ -11,14 +22,16 @@ beforeAll(async () => {
 })
 beforeEach(async () => {
   kitchen = await setUpKitchen(test_)
+  supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
+  itemId = ((await send(test_, 'GET', path('/items'))).body as Item[])[0]?.id as string
 })
 afterAll(() => test_.close())
 
-const lot = (changes: Partial<Lot> = {}): Lot => ({
+const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   id: newId(),
   version: 1,
-  item: 'Chicken, eviscerated',
-  supplier: 'Ostravale Poultry Yard',
+  itemId,
+  supplierId,
   code: 'L-4471',
   gtin: '09012345000127',
   price: { amount: 4, per: 'kg' },
@@ -40,25 +53,29 @@ const lot = (changes: Partial<Lot> = {}): Lot => ({
   ],
   ...changes,
 })
-const receive = (each: Lot) => send(test_, 'POST', path('/lots'), each)
+/** What is answered: the lot with the names to read it by. */
+const named = (each: LotEdit) => ({ ...each, item: 'Chicken, eviscerated', supplier: 'Ostravale Poultry Yard' })
+const receive = (each: LotEdit) => send(test_, 'POST', path('/lots'), each)
 
 test('a delivery is taken in whole, and sent twice it is there once', async () => {
   const sent = lot()
-  expect(await receive(sent)).toMatchObject({ status: 201, body: sent })
+  expect(await receive(sent)).toMatchObject({ status: 201, body: named(sent) })
   expect((await receive({ ...sent, notes: 'again' })).body.notes).toBeNull()
   const { body } = await send(test_, 'GET', path('/lots'))
-  expect(body).toEqual([{ lot: sent, usedWeight: 0 }])
+  expect(body).toEqual([{ lot: named(sent), usedWeight: 0 }])
 })
 
 test('is refused by field where something is wrong', async () => {
   const refusals = await Promise.all([
-    receive(lot({ item: 'Dodo' })),
+    receive(lot({ itemId: newId() })),
+    receive(lot({ supplierId: newId() })),
     receive(lot({ cases: [] })),
     receive(lot({ price: { amount: 4, per: 'piece' }, pieces: null })),
     receive(lot({ gtin: '123' })),
   ])
   expect(refusals.map(({ status, body }) => [status, body.issues[0].path])).toEqual([
-    [400, 'item'],
+    [400, 'itemId'],
+    [404, 'supplierId'],
     [400, 'cases'],
     [400, 'pieces'],
     [400, 'gtin'],
@@ -70,7 +87,7 @@ test('is changed at its version, and a stale change is shown what stands', async
   const sent = lot()
   await receive(sent)
   const opened = { ...sent, openedOn: '2026-11-24', checks: [] }
-  expect((await send(test_, 'PUT', path(`/lots/${sent.id}`), opened)).body).toEqual({ ...opened, version: 2 })
+  expect((await send(test_, 'PUT', path(`/lots/${sent.id}`), opened)).body).toEqual({ ...named(opened), version: 2 })
   const stale = await send(test_, 'PUT', path(`/lots/${sent.id}`), { ...sent, isFinished: true })
   expect([stale.status, stale.body.current.openedOn]).toEqual([409, '2026-11-24'])
 })
@@ -83,9 +100,7 @@ test('feeds a fabrication, and is found from what was made of it, forward and ba
   const { record } = (await send(test_, 'POST', path('/fabrications'), wish)).body as FabricationState
   expect([record.lot, record.lotId]).toEqual(['L-4471', sent.id])
   const pile = record.piles[0]
-  await send(test_, 'POST', path(`/fabrications/${record.id}/readings`), {
-    readings: [weighing(pile?.id as string, 281)],
-  })
+  await sendFacts(test_, kitchen, weighing(record.id, pile?.id as string, 281))
   const { body } = await send(test_, 'GET', path(`/lots/${sent.id}`))
   expect(body).toMatchObject({ usedWeight: 12_600, fabrications: [{ id: record.id, status: 'open' }] })
   expect(body.fabrications[0].document.piles[0].pieces).toEqual([281])

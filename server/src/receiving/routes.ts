@@ -1,9 +1,8 @@
-import { id, lot, lotPhoto, lotRows, lotTrace } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
+import { id, lot, lotEdit, lotPhoto, lotRows, lotTrace } from '@fleam/contract'
 import { z } from 'zod'
-import type { Clock } from '../fabrication/routes.ts'
 import { notFound, refuseOtherId } from '../http/problems.ts'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
@@ -11,39 +10,40 @@ const tags = ['receiving']
 const LARGEST_PHOTO_BYTES = 1_200_000
 
 /** Deliveries: lots with their cases, checks and pictures, what is in the cold, and what was made of each. */
-export function receivingRoutes(app: Server, database: Sequelize, clock: Clock): void {
+export function receivingRoutes(app: Server, scopeOf: Scopes): void {
   const base = '/api/kitchens/:kitchenId/lots'
 
   const query = z.object({ words: z.string().max(200).default('') })
   app.get(
     base,
     { schema: { tags, params: kitchenParams, querystring: query, response: { 200: lotRows } } },
-    (request) => store.lots(database, request.params.kitchenId, request.query.words.trim()),
+    async (request) => store.lots(await scopeOf(request), request.query.words.trim()),
   )
 
   app.post(
     base,
-    { schema: { tags, params: kitchenParams, body: lot, response: { 201: lot } } },
-    async (request, reply) =>
-      reply.status(201).send(await service.receive(database, request.params.kitchenId, request.body, clock.now())),
+    { schema: { tags, params: kitchenParams, body: lotEdit, response: { 201: lot } } },
+    async (request, reply) => reply.status(201).send(await service.receive(await scopeOf(request), request.body)),
   )
 
-  app.get(`${base}/:id`, { schema: { tags, params: fabricationParams, response: { 200: lotTrace } } }, (request) =>
-    service.trace(database, request.params.kitchenId, request.params.id),
+  app.get(
+    `${base}/:id`,
+    { schema: { tags, params: fabricationParams, response: { 200: lotTrace } } },
+    async (request) => service.trace(await scopeOf(request), request.params.id),
   )
 
   app.put(
     `${base}/:id`,
-    { schema: { tags, params: fabricationParams, body: lot, response: { 200: lot } } },
-    (request) => {
+    { schema: { tags, params: fabricationParams, body: lotEdit, response: { 200: lot } } },
+    async (request) => {
       refuseOtherId('id', request.body.id, request.params.id)
-      return service.change(database, request.params.kitchenId, request.body)
+      return service.change(await scopeOf(request), request.body)
     },
   )
 
   app.get(`${base}/:id/claim.csv`, { schema: { tags, params: fabricationParams } }, async (request, reply) => {
     reply.type('text/csv; charset=utf-8').header('content-disposition', 'attachment; filename="claim.csv"')
-    return service.claimCsv(database, request.params.kitchenId, request.params.id)
+    return service.claimCsv(await scopeOf(request), request.params.id)
   })
 
   const kept = z.array(z.object({ id, takenAt: z.string() }))
@@ -54,15 +54,15 @@ export function receivingRoutes(app: Server, database: Sequelize, clock: Clock):
       schema: { tags, params: fabricationParams, body: lotPhoto, response: { 201: kept } },
     },
     async (request, reply) => {
-      const { kitchenId, id: lotId } = request.params
-      return reply.status(201).send(await service.keepPhoto(database, kitchenId, lotId, request.body))
+      const { id: lotId } = request.params
+      return reply.status(201).send(await service.keepPhoto(await scopeOf(request), lotId, request.body))
     },
   )
 
   const photoParams = fabricationParams.extend({ photoId: id })
   app.get(`${base}/:id/photos/:photoId`, { schema: { tags, params: photoParams } }, async (request, reply) => {
-    const { kitchenId, id: lotId, photoId } = request.params
-    const picture = await store.pictureOf(database, kitchenId, lotId, photoId)
+    const { id: lotId, photoId } = request.params
+    const picture = await store.pictureOf(await scopeOf(request), lotId, photoId)
     if (!picture) throw notFound('picture')
     return reply.type('image/jpeg').send(picture)
   })

@@ -1,41 +1,39 @@
 import { id } from '@fleam/contract'
 import { documentOf } from '@fleam/core'
-import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
-import { dayOfKitchen } from '../buying/day.ts'
-import type { Clock } from '../fabrication/routes.ts'
-import { requireState } from '../fabrication/service.ts'
+import { requireDocument, requireState } from '../fabrication/index.ts'
 import { notFound } from '../http/problems.ts'
 import { fabricationParams, type Server } from '../http/schemas.ts'
-import { requireKitchen } from '../kitchen/service.ts'
-import { whatIfs } from '../what-if/store.ts'
+import { dayOf, type Scopes } from '../scope/index.ts'
+import { whatIfs } from '../what-if/index.ts'
 import { sheetContent } from './content.ts'
-import { sheetPdf } from './page.ts'
 
 const query = z.object({ 'what-if': id.optional() })
 
 /** The verdict as one page for the office, of the record or of a what-if that was kept. */
-export function sheetRoutes(app: Server, database: Sequelize, clock: Clock): void {
+export function sheetRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id/sheet.pdf',
     { schema: { tags: ['fabrication'], params: fabricationParams, querystring: query } },
     async (request, reply) => {
-      const { kitchenId, id: fabricationId } = request.params
-      const kitchen = await requireKitchen(database, kitchenId)
-      const state = await requireState(database, kitchenId, fabricationId)
+      const { id: fabricationId } = request.params
+      const scope = await scopeOf(request)
+      const { kitchen } = scope
+      const { record, facts } = await requireState(scope, fabricationId)
       const wanted = request.query['what-if']
-      const tried = wanted && (await whatIfs(database, kitchenId, fabricationId)).find((each) => each.id === wanted)
+      const tried = wanted && (await whatIfs(scope, fabricationId)).find((each) => each.id === wanted)
       if (wanted && !tried) throw notFound('what-if')
-      const now = clock.now()
       const document = tried
-        ? documentOf({ ...state.record, ...tried.assumptions }, state)
-        : documentOf(state.record, state, { nowMs: now.getTime() })
-      const content = sheetContent(state.record, document, {
+        ? documentOf({ ...record, ...tried.assumptions }, facts)
+        : await requireDocument(scope, fabricationId)
+      const content = sheetContent(record, document, {
         kitchen: kitchen.name,
         units: kitchen.units,
-        today: dayOfKitchen(kitchen, now),
+        today: dayOf(scope),
         whatIf: tried ? tried.name : null,
       })
+      // Whoever draws the page is large, and a start must not wait for it.
+      const { sheetPdf } = await import('./page.ts')
       return reply
         .header('content-disposition', `inline; filename="verdict-${fabricationId}.pdf"`)
         .type('application/pdf')

@@ -1,54 +1,51 @@
 import { id, item, itemEdit, items, style, styleFile } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
 import { z } from 'zod'
 import { refuseOtherId } from '../http/problems.ts'
 import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
 const tags = ['style']
 
-export function styleRoutes(app: Server, database: Sequelize): void {
+export function styleRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/items',
     { schema: { tags, params: kitchenParams, response: { 200: items } } },
-    (request) => store.items(database, request.params.kitchenId),
+    async (request) => store.items(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items',
     { schema: { tags, params: kitchenParams, body: item, response: { 201: item } } },
-    async (request, reply) =>
-      reply.status(201).send(await service.addItem(database, request.params.kitchenId, request.body)),
+    async (request, reply) => reply.status(201).send(await service.addItem(await scopeOf(request), request.body)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items/from-catalogue',
     { schema: { tags, params: kitchenParams, response: { 200: items } } },
-    (request) => service.topUpFromCatalogue(database, request.params.kitchenId),
+    async (request) => service.topUpFromCatalogue(await scopeOf(request)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/items/:id',
     { schema: { tags, params: fabricationParams, body: itemEdit, response: { 200: item } } },
-    (request) => service.changeItem(database, request.params.kitchenId, request.params.id, request.body),
+    async (request) => service.changeItem(await scopeOf(request), request.params.id, request.body),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items/:id/styles',
     { schema: { tags, params: fabricationParams, body: style, response: { 201: style } } },
     async (request, reply) =>
-      reply
-        .status(201)
-        .send(await service.addStyle(database, request.params.kitchenId, request.params.id, request.body)),
+      reply.status(201).send(await service.addStyle(await scopeOf(request), request.params.id, request.body)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/styles/:id',
     { schema: { tags, params: fabricationParams, body: style, response: { 200: style } } },
-    (request) => {
+    async (request) => {
       refuseOtherId('id', request.body.id, request.params.id)
-      return service.changeStyle(database, request.params.kitchenId, request.body)
+      return service.changeStyle(await scopeOf(request), request.body)
     },
   )
 
@@ -56,7 +53,7 @@ export function styleRoutes(app: Server, database: Sequelize): void {
     '/api/kitchens/:kitchenId/styles/:id/style.json',
     { schema: { tags, params: fabricationParams, response: { 200: styleFile } } },
     async (request, reply) => {
-      const file = await service.exportStyle(database, request.params.kitchenId, request.params.id)
+      const file = await service.exportStyle(await scopeOf(request), request.params.id)
       return reply.header('content-disposition', `attachment; filename="style-${request.params.id}.json"`).send(file)
     },
   )
@@ -73,8 +70,8 @@ export function styleRoutes(app: Server, database: Sequelize): void {
       },
     },
     async (request, reply) => {
-      const { params, query, body } = request
-      return reply.status(201).send(await service.importStyle(database, params.kitchenId, query.id, body))
+      const { query, body } = request
+      return reply.status(201).send(await service.importStyle(await scopeOf(request), query.id, body))
     },
   )
 }

@@ -1,195 +1,193 @@
 import type { Item, ItemEdit, Style } from '@fleam/contract'
-import type { Sequelize, Transaction } from 'sequelize'
-import {
-  insertRows,
-  json,
-  number,
-  numberOrNull,
-  type Row,
-  select,
-  text,
-  textOrNull,
-  updateRow,
-} from '../database/rows.ts'
+import type { Order } from 'sequelize'
+import type { ItemModel, StyleModel, StylePileModel } from '../database/index.ts'
+import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 
 type StylePile = Style['piles'][number]
 
-const stylePileFromRow = (row: Row): StylePile => ({
-  name: text(row.name),
-  class: row.class as StylePile['class'],
-  weighing: row.weighing as StylePile['weighing'],
-  expectedShare: numberOrNull(row.expected_share),
-  portionsPerUnit: numberOrNull(row.portions_per_unit),
-  bounds: row.target === null ? null : { target: number(row.target), low: number(row.low), high: number(row.high) },
-  landmark: text(row.landmark),
-  region: textOrNull(row.region),
-  valuePerKg: numberOrNull(row.value_per_kg),
-  usedShare: numberOrNull(row.used_share),
-  processingPerKg: numberOrNull(row.processing_per_kg),
+const pileOfRow = ({ target, low, high, ...row }: StylePileModel['_attributes']): StylePile => ({
+  id: row.id,
+  name: row.name,
+  class: row.class,
+  kind: row.kind,
+  boneShare: row.boneShare,
+  cookingLoss: row.cookingLoss,
+  chilledDays: row.chilledDays,
+  frozenMonths: row.frozenMonths,
+  weighing: row.weighing,
+  expectedShare: row.expectedShare,
+  portionsPerUnit: row.portionsPerUnit,
+  bounds: target === null || low === null || high === null ? null : { target, low, high },
+  landmark: row.landmark,
+  region: row.region,
+  valuePerKg: row.valuePerKg,
+  usedShare: row.usedShare,
+  processingPerKg: row.processingPerKg,
+  productId: row.productId,
 })
 
-const stylePileRows = (kitchenId: string, style: Style) =>
-  style.piles.map((pile, position) => ({
-    style_id: style.id,
+const rowsOfPiles = (kitchenId: string, style: Style) =>
+  style.piles.map(({ bounds, ...pile }, position) => ({
+    ...pile,
+    kitchenId,
+    styleId: style.id,
     position,
-    kitchen_id: kitchenId,
-    name: pile.name,
-    class: pile.class,
-    weighing: pile.weighing,
-    expected_share: pile.expectedShare,
-    portions_per_unit: pile.portionsPerUnit,
-    target: pile.bounds?.target ?? null,
-    low: pile.bounds?.low ?? null,
-    high: pile.bounds?.high ?? null,
-    landmark: pile.landmark,
-    region: pile.region,
-    value_per_kg: pile.valuePerKg,
-    used_share: pile.usedShare,
-    processing_per_kg: pile.processingPerKg,
+    target: bounds?.target ?? null,
+    low: bounds?.low ?? null,
+    high: bounds?.high ?? null,
   }))
 
-const styleFromRow = (row: Row, piles: readonly Row[]): Style => ({
-  id: text(row.id),
-  version: number(row.version),
-  isArchived: Boolean(row.is_archived),
-  name: text(row.name),
-  minutesPerUnit: number(row.minutes_per_unit),
-  piles: piles.map(stylePileFromRow),
-  steps: json(row.steps),
-  options: json(row.options),
-  consumables: json(row.consumables),
+const styleOfRow = (row: StyleModel): Style => ({
+  id: row.id,
+  version: row.version,
+  isArchived: Boolean(row.isArchived),
+  name: row.name,
+  minutesPerUnit: row.minutesPerUnit,
+  piles: (row.piles ?? []).map((pile) => pileOfRow(pile.get())),
+  steps: row.steps,
+  options: row.options,
+  consumables: row.consumables,
 })
 
-const styleColumns = (style: Style) => ({
-  name: style.name,
-  minutes_per_unit: style.minutesPerUnit,
-  steps: JSON.stringify(style.steps),
-  options: JSON.stringify(style.options),
-  consumables: JSON.stringify(style.consumables),
-  is_archived: style.isArchived,
+const styleColumns = ({ name, minutesPerUnit, steps, options, consumables, isArchived }: Style) => ({
+  name,
+  minutesPerUnit,
+  steps,
+  options,
+  consumables,
+  isArchived,
 })
 
-const itemColumns = (item: ItemEdit) => ({
+const itemColumns = ({ unitName, unitWeight, ...item }: ItemEdit) => ({
   name: item.name,
   species: item.species,
   drawing: item.drawing,
-  unit_one: item.unitName.one,
-  unit_many: item.unitName.many,
-  unit_low: item.unitWeight.low,
-  unit_usual: item.unitWeight.usual,
-  unit_high: item.unitWeight.high,
-  landmarks: JSON.stringify(item.landmarks),
-  is_archived: item.isArchived,
+  shape: item.shape,
+  unitOne: unitName.one,
+  unitMany: unitName.many,
+  unitLow: unitWeight.low,
+  unitUsual: unitWeight.usual,
+  unitHigh: unitWeight.high,
+  landmarks: item.landmarks,
+  isArchived: item.isArchived,
 })
 
+const itemOfRow = (row: ItemModel): Item => ({
+  id: row.id,
+  name: row.name,
+  species: row.species,
+  drawing: row.drawing,
+  shape: row.shape,
+  unitName: { one: row.unitOne, many: row.unitMany },
+  unitWeight: { low: row.unitLow, usual: row.unitUsual, high: row.unitHigh },
+  landmarks: row.landmarks,
+  isArchived: Boolean(row.isArchived),
+  styles: (row.styles ?? []).map(styleOfRow),
+})
+
+const PARTS = {
+  association: 'styles',
+  separate: true,
+  order: ['position', 'id'] as Order,
+  include: [{ association: 'piles', separate: true, order: ['position'] as Order }],
+}
+
 /** Items of a kitchen with their styles and piles, each in its own order; the archived ones too. */
-export async function items(database: Sequelize, kitchenId: string): Promise<Item[]> {
-  const [itemRows, styleRows, pileRows] = await Promise.all([
-    select(database, 'SELECT * FROM items WHERE kitchen_id = :kitchenId ORDER BY position, name', { kitchenId }),
-    select(database, 'SELECT * FROM styles WHERE kitchen_id = :kitchenId ORDER BY position, id', { kitchenId }),
-    select(database, 'SELECT * FROM style_piles WHERE kitchen_id = :kitchenId ORDER BY style_id, position', {
-      kitchenId,
-    }),
-  ])
-  return itemRows.map((row) => ({
-    id: text(row.id),
-    name: text(row.name),
-    species: row.species as Item['species'],
-    drawing: textOrNull(row.drawing),
-    unitName: { one: text(row.unit_one), many: text(row.unit_many) },
-    unitWeight: { low: number(row.unit_low), usual: number(row.unit_usual), high: number(row.unit_high) },
-    landmarks: json(row.landmarks),
-    isArchived: Boolean(row.is_archived),
-    styles: styleRows
-      .filter((style) => style.item_id === row.id)
-      .map((style) =>
-        styleFromRow(
-          style,
-          pileRows.filter((pile) => pile.style_id === style.id),
-        ),
-      ),
-  }))
+export async function items(scope: Scope, where: { id?: string } = {}): Promise<Item[]> {
+  const rows = await scope.database.models.Item.findAll({
+    where: ofKitchen(scope, where),
+    include: [PARTS],
+    order: ['position', 'name'],
+    ...within(scope),
+  })
+  return rows.map(itemOfRow)
+}
+
+/** Names of items by id, for what only reads them. */
+export async function itemNames(scope: Scope): Promise<Map<string, string>> {
+  const rows = await scope.database.models.Item.findAll({
+    attributes: ['id', 'name'],
+    where: ofKitchen(scope),
+    raw: true,
+    ...within(scope),
+  })
+  return new Map(rows.map((row) => [row.id, row.name]))
+}
+
+/** The id of the item that a style belongs to; null where there is no such style. */
+export async function itemIdOfStyle(scope: Scope, styleId: string): Promise<string | null> {
+  const row = await scope.database.models.Style.findOne({
+    attributes: ['itemId'],
+    where: ofKitchen(scope, { id: styleId }),
+    raw: true,
+    ...within(scope),
+  })
+  return row?.itemId ?? null
 }
 
 /** Inserts items after those that are there, each with its styles: three statements, however many. */
-export async function insertItems(
-  database: Sequelize,
-  kitchenId: string,
-  added: readonly Item[],
-  transaction: Transaction,
-): Promise<void> {
-  const [last] = await select(
-    database,
-    'SELECT COALESCE(MAX(position), -1) AS position FROM items WHERE kitchen_id = :kitchenId',
-    { kitchenId },
-    transaction,
-  )
-  const from = number(last?.position) + 1
-  const rows = added.map((item, at) => ({
-    id: item.id,
-    kitchen_id: kitchenId,
-    position: from + at,
-    ...itemColumns(item),
-  }))
-  await insertRows(database, 'items', rows, transaction)
-  const styles = added.flatMap((item) => item.styles.map((style, position) => ({ item, style, position })))
-  await insertRows(
-    database,
-    'styles',
-    styles.map(({ item, style, position }) => styleRow(kitchenId, item.id, style, position)),
-    transaction,
-  )
-  const piles = styles.flatMap(({ style }) => stylePileRows(kitchenId, style))
-  await insertRows(database, 'style_piles', piles, transaction)
+export function insertItems(scope: Scope, added: readonly Item[]): Promise<void> {
+  const kitchenId = scope.kitchen.id
+  return inTransaction(scope, async (inside) => {
+    const { Item: Items, Style: Styles, StylePile } = inside.database.models
+    const last: number | null = await Items.max('position', { where: ofKitchen(inside), ...within(inside) })
+    const rows = added.map((item, at) => ({
+      id: item.id,
+      kitchenId,
+      position: (last ?? -1) + 1 + at,
+      ...itemColumns(item),
+    }))
+    await Items.bulkCreate(rows, within(inside))
+    const styles = added.flatMap((item) => item.styles.map((style, position) => ({ item, style, position })))
+    await Styles.bulkCreate(
+      styles.map(({ item, style, position }) => rowOfStyle(kitchenId, item.id, style, position)),
+      within(inside),
+    )
+    await StylePile.bulkCreate(
+      styles.flatMap(({ style }) => rowsOfPiles(kitchenId, style)),
+      within(inside),
+    )
+  })
 }
 
-const styleRow = (kitchenId: string, itemId: string, style: Style, position: number) => ({
+const rowOfStyle = (kitchenId: string, itemId: string, style: Style, position: number) => ({
   id: style.id,
-  kitchen_id: kitchenId,
-  item_id: itemId,
+  kitchenId,
+  itemId,
   position,
   version: style.version,
   ...styleColumns(style),
 })
 
-export async function insertStyle(
-  database: Sequelize,
-  kitchenId: string,
-  itemId: string,
-  style: Style,
-  position: number,
-  transaction: Transaction,
-): Promise<void> {
-  await insertRows(database, 'styles', [styleRow(kitchenId, itemId, style, position)], transaction)
-  await insertRows(database, 'style_piles', stylePileRows(kitchenId, style), transaction)
+export async function insertStyle(scope: Scope, itemId: string, style: Style, position: number): Promise<void> {
+  const { Style: Styles, StylePile } = scope.database.models
+  await Styles.create(rowOfStyle(scope.kitchen.id, itemId, style, position), within(scope))
+  await StylePile.bulkCreate(rowsOfPiles(scope.kitchen.id, style), within(scope))
 }
 
 /** The version of a style, held against other edits until the transaction ends; null where it is not there. */
-export async function lockStyle(
-  database: Sequelize,
-  kitchenId: string,
-  id: string,
-  transaction: Transaction,
-): Promise<number | null> {
-  const [row] = await select(
-    database,
-    'SELECT version FROM styles WHERE kitchen_id = :kitchenId AND id = :id FOR UPDATE',
-    { kitchenId, id },
-    transaction,
-  )
-  return row ? number(row.version) : null
+export async function lockStyle(scope: Scope, id: string): Promise<number | null> {
+  const row = await scope.database.models.Style.findOne({
+    attributes: ['version'],
+    where: ofKitchen(scope, { id }),
+    lock: true,
+    raw: true,
+    ...within(scope),
+  })
+  return row?.version ?? null
 }
 
 /** Writes what the kitchen says of a style; records made before keep their own copy. */
-export async function replaceStyle(database: Sequelize, kitchenId: string, style: Style, transaction: Transaction) {
-  const key = { kitchenId, id: style.id }
-  await updateRow(database, 'styles', key, { ...styleColumns(style), version: style.version }, transaction)
-  await database.query('DELETE FROM style_piles WHERE kitchen_id = :kitchenId AND style_id = :id', {
-    replacements: key,
-    transaction,
-  })
-  await insertRows(database, 'style_piles', stylePileRows(kitchenId, style), transaction)
+export async function replaceStyle(scope: Scope, style: Style): Promise<void> {
+  const { Style: Styles, StylePile } = scope.database.models
+  await Styles.update(
+    { ...styleColumns(style), version: style.version },
+    { where: ofKitchen(scope, { id: style.id }), ...within(scope) },
+  )
+  await StylePile.destroy({ where: ofKitchen(scope, { styleId: style.id }), ...within(scope) })
+  await StylePile.bulkCreate(rowsOfPiles(scope.kitchen.id, style), within(scope))
 }
 
-export const replaceItem = (database: Sequelize, kitchenId: string, id: string, edit: ItemEdit) =>
-  updateRow(database, 'items', { kitchenId, id }, itemColumns(edit))
+export async function replaceItem(scope: Scope, id: string, edit: ItemEdit): Promise<void> {
+  await scope.database.models.Item.update(itemColumns(edit), { where: ofKitchen(scope, { id }), ...within(scope) })
+}

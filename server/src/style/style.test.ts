@@ -9,6 +9,12 @@ const path = (suffix: string) => `/api/kitchens/${kitchen.id}${suffix}`
 const listed = async (): Promise<Item[]> => (await send(test_, 'GET', path('/items'))).body
 const chicken = () => items[0] as Item
 const supremes = () => chicken().styles[0] as Style
+/** A style with ids of its own, as the page makes one. */
+const copyOf = (style: Style): Style => ({
+  ...style,
+  id: newId(),
+  piles: style.piles.map((pile) => ({ ...pile, id: newId() })),
+})
 
 beforeAll(async () => {
   test_ = await openTestApp()
@@ -33,7 +39,7 @@ test('a new kitchen has the whole catalogue, each style with its steps', () => {
 })
 
 describe('a style of the kitchen’s own', () => {
-  const copy = (): Style => ({ ...supremes(), id: newId(), name: 'Supremes, ours' })
+  const copy = (): Style => ({ ...copyOf(supremes()), name: 'Supremes, ours' })
 
   test('is a copy that may be changed while the first stays as it was', async () => {
     const own = copy()
@@ -96,7 +102,7 @@ test('an item is archived and renamed, and its styles stay', async () => {
 })
 
 test('an item of the kitchen’s own is there once however often it is sent', async () => {
-  const own = { ...chicken(), id: newId(), name: 'Our hen', styles: [{ ...supremes(), id: newId() }] }
+  const own = { ...chicken(), id: newId(), name: 'Our hen', styles: [copyOf(supremes())] }
   for (let time = 0; time < 2; time++) expect((await send(test_, 'POST', path('/items'), own)).status).toBe(201)
   expect((await listed()).filter((item) => item.name === 'Our hen')).toHaveLength(1)
 })

@@ -1,7 +1,7 @@
 import { id, whatIf, whatIfs } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
 import { refuseOtherId } from '../http/problems.ts'
 import { fabricationParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 
 const tags = ['what-ifs']
@@ -9,23 +9,23 @@ const PATH = '/api/kitchens/:kitchenId/fabrications/:id/what-ifs'
 const params = fabricationParams.extend({ whatIfId: id })
 
 /** Other assumptions for a record, kept beside it; they never change it. */
-export function whatIfRoutes(app: Server, database: Sequelize): void {
-  app.get(PATH, { schema: { tags, params: fabricationParams, response: { 200: whatIfs } } }, (request) =>
-    service.kept(database, request.params.kitchenId, request.params.id),
+export function whatIfRoutes(app: Server, scopeOf: Scopes): void {
+  app.get(PATH, { schema: { tags, params: fabricationParams, response: { 200: whatIfs } } }, async (request) =>
+    service.kept(await scopeOf(request), request.params.id),
   )
 
   app.put(
     `${PATH}/:whatIfId`,
     { schema: { tags, params, body: whatIf, response: { 200: whatIfs } } },
     async (request) => {
-      const { kitchenId, id: fabricationId, whatIfId } = request.params
+      const { id: fabricationId, whatIfId } = request.params
       refuseOtherId('id', request.body.id, whatIfId)
-      return service.keep(database, kitchenId, fabricationId, request.body)
+      return service.keep(await scopeOf(request), fabricationId, request.body)
     },
   )
 
-  app.delete(`${PATH}/:whatIfId`, { schema: { tags, params, response: { 200: whatIfs } } }, (request) => {
-    const { kitchenId, id: fabricationId, whatIfId } = request.params
-    return service.letGo(database, { kitchenId, fabricationId, id: whatIfId })
+  app.delete(`${PATH}/:whatIfId`, { schema: { tags, params, response: { 200: whatIfs } } }, async (request) => {
+    const { id: fabricationId, whatIfId } = request.params
+    return service.letGo(await scopeOf(request), fabricationId, whatIfId)
   })
 }

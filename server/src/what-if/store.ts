@@ -1,43 +1,33 @@
 import type { WhatIf } from '@fleam/contract'
-import type { Sequelize } from 'sequelize'
-import { insertRows, instantText, json, select, text, updateRow } from '../database/rows.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
-export async function whatIfs(database: Sequelize, kitchenId: string, fabricationId: string): Promise<WhatIf[]> {
-  const rows = await select(
-    database,
-    `SELECT * FROM what_ifs WHERE kitchen_id = :kitchenId AND fabrication_id = :fabricationId
-     ORDER BY created_at, id`,
-    { kitchenId, fabricationId },
-  )
-  return rows.map((row) => ({
-    id: text(row.id),
-    name: text(row.name),
-    assumptions: json(row.assumptions),
-    createdAt: instantText(row.created_at),
+export async function whatIfs(scope: Scope, fabricationId: string): Promise<WhatIf[]> {
+  const rows = await scope.database.models.WhatIf.findAll({
+    where: ofKitchen(scope, { fabricationId }),
+    order: ['createdAt', 'id'],
+    ...within(scope),
+  })
+  return rows.map(({ id, name, assumptions, createdAt }) => ({
+    id,
+    name,
+    assumptions,
+    createdAt: createdAt.toISOString(),
   }))
 }
 
-export const insertWhatIf = (database: Sequelize, kitchenId: string, fabricationId: string, whatIf: WhatIf) =>
-  insertRows(database, 'what_ifs', [
-    {
-      id: whatIf.id,
-      kitchen_id: kitchenId,
-      fabrication_id: fabricationId,
-      name: whatIf.name,
-      assumptions: JSON.stringify(whatIf.assumptions),
-      created_at: new Date(whatIf.createdAt),
-    },
-  ])
+export async function insertWhatIf(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<void> {
+  const { id, name, assumptions, createdAt } = whatIf
+  const row = { id, kitchenId: scope.kitchen.id, fabricationId, name, assumptions, createdAt: new Date(createdAt) }
+  await scope.database.models.WhatIf.create(row, within(scope))
+}
 
-export const changeWhatIf = (database: Sequelize, kitchenId: string, { id, name, assumptions }: WhatIf) =>
-  updateRow(database, 'what_ifs', { kitchenId, id }, { name, assumptions: JSON.stringify(assumptions) })
-
-export async function removeWhatIf(
-  database: Sequelize,
-  key: { kitchenId: string; fabricationId: string; id: string },
-): Promise<void> {
-  await database.query(
-    'DELETE FROM what_ifs WHERE kitchen_id = :kitchenId AND fabrication_id = :fabricationId AND id = :id',
-    { replacements: key },
+export async function changeWhatIf(scope: Scope, { id, name, assumptions }: WhatIf): Promise<void> {
+  await scope.database.models.WhatIf.update(
+    { name, assumptions },
+    { where: ofKitchen(scope, { id }), ...within(scope) },
   )
+}
+
+export async function removeWhatIf(scope: Scope, fabricationId: string, id: string): Promise<void> {
+  await scope.database.models.WhatIf.destroy({ where: ofKitchen(scope, { fabricationId, id }), ...within(scope) })
 }

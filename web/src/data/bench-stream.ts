@@ -7,20 +7,9 @@ import { streamWhileSeen } from './seen-stream.ts'
 
 /** A state with news added: facts that it has already are left as they are. */
 export function withNews(state: FabricationState, news: FabricationNews): FabricationState {
-  return {
-    record: state.record,
-    readings: added(state.readings, news.readings),
-    voids: added(state.voids, news.voids),
-    moves: added(state.moves, news.moves),
-    marks: added(state.marks, news.marks),
-  }
-}
-
-function added<T extends { id: string }>(known: T[], fresh: readonly T[]): T[] {
-  if (fresh.length === 0) return known
-  const ids = new Set(known.map((each) => each.id))
-  const missing = fresh.filter((each) => !ids.has(each.id))
-  return missing.length === 0 ? known : [...known, ...missing]
+  const known = new Set(state.facts.map((fact) => fact.id))
+  const missing = news.facts.filter((fact) => !known.has(fact.id))
+  return missing.length === 0 ? state : { ...state, facts: [...state.facts, ...missing] }
 }
 
 /** Takes news into what the bench shows; asks for the whole where some may be missing or the record was changed. */

@@ -3,10 +3,11 @@ import type {
   ArticlePrice,
   ArticleRows,
   Lot,
+  LotEdit,
   LotPhoto,
   LotRow,
   LotTrace,
-  PriceListLine,
+  PriceAdded,
   Product,
   Supplier,
 } from '@fleam/contract'
@@ -14,7 +15,8 @@ import type { BuyingForm, FabricationDocument, PriceChange, WholeForm } from '@f
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useKitchen } from '../parts/kitchen-context.ts'
 import { getJson, postJson, putJson } from './api.ts'
-import { kitchenPath } from './queries.ts'
+import { kitchenPath } from './paths.ts'
+import { supplierIdOf } from './supplier-id.ts'
 
 /** Everything that rests on prices is asked for anew when one changes. */
 const buyingKey = (id: string, ...rest: unknown[]) => ['kitchen', id, 'buying', ...rest]
@@ -32,7 +34,7 @@ function useBuying<T>(path: string, options: { isOn?: boolean } = {}) {
 
 export const useProducts = () => useBuying<Product[]>('/products')
 export const useForms = (product: string) =>
-  useBuying<BuyingForm[]>(`/forms?product=${encodeURIComponent(product)}`, { isOn: product !== '' })
+  useBuying<BuyingForm[]>(`/forms?product=${product}`, { isOn: product !== '' })
 export const useFormsOfItem = (item: string) => useBuying<WholeForm[]>(`/forms?item=${item}`, { isOn: item !== '' })
 
 /** The forms of several products, in their order; empty while one is asked for. */
@@ -40,7 +42,7 @@ export function useFormsOfProducts(products: readonly string[]): BuyingForm[][] 
   const { id } = useKitchen()
   return useQueries({
     queries: products.map((product) => {
-      const path = `/forms?product=${encodeURIComponent(product)}`
+      const path = `/forms?product=${product}`
       return { queryKey: buyingKey(id, path), queryFn: () => getJson<BuyingForm[]>(`${kitchenPath(id)}${path}`) }
     }),
     combine: (answers) => answers.map((answer) => answer.data ?? []),
@@ -82,10 +84,14 @@ export function useForgetPrices() {
   return () => queries.invalidateQueries({ queryKey: buyingKey(id) })
 }
 
+/** A price by hand, its supplier by the name that was typed. */
+export type PriceWish = Omit<PriceAdded, 'supplierId'> & { supplier: string }
+
 export function useAddPrice() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: (line: PriceListLine) => postJson<ImportResult>(`${kitchenPath(id)}/prices`, line),
+    mutationFn: async ({ supplier, ...price }: PriceWish) =>
+      postJson<ImportResult>(`${kitchenPath(id)}/prices`, { ...price, supplierId: await supplierIdOf(id, supplier) }),
     onSuccess: useForgetPrices(),
   })
 }
@@ -95,6 +101,18 @@ export function usePutSupplier() {
   return useMutation({
     mutationFn: (supplier: Supplier) => putJson<Supplier[]>(`${kitchenPath(id)}/suppliers`, supplier),
     onSuccess: useForgetPrices(),
+  })
+}
+
+/** Makes one supplier of two. */
+export function useMergeSuppliers() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: ({ from, into }: { from: string; into: string }) =>
+      postJson<Supplier[]>(`${kitchenPath(id)}/suppliers/${from}/merge`, { into }),
+    // Lots and records bear another name now, too.
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id] }),
   })
 }
 
@@ -142,18 +160,29 @@ function useForgetLots() {
   return () => queries.invalidateQueries({ queryKey: lotsKey(id) })
 }
 
+/** A delivery, its supplier by the name that was typed. */
+export type LotWish = Omit<LotEdit, 'supplierId'> & { supplier: string }
+
 export function useReceive() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: (lot: Lot) => postJson<Lot>(`${kitchenPath(id)}/lots`, lot),
+    mutationFn: async ({ supplier, ...lot }: LotWish) =>
+      postJson<Lot>(`${kitchenPath(id)}/lots`, { ...lot, supplierId: await supplierIdOf(id, supplier) }),
     onSuccess: useForgetLots(),
   })
 }
 
 export function useChangeLot() {
   const { id } = useKitchen()
+  const editOf = async ({ supplier, ...lot }: LotWish): Promise<LotEdit> => ({
+    ...lot,
+    supplierId: await supplierIdOf(id, supplier),
+  })
   return useMutation({
-    mutationFn: (lot: Lot) => putJson<Lot>(`${kitchenPath(id)}/lots/${lot.id}`, lot),
+    mutationFn: async (lot: LotEdit | LotWish) => {
+      const edit = 'supplierId' in lot ? lot : await editOf(lot)
+      return putJson<Lot>(`${kitchenPath(id)}/lots/${lot.id}`, edit)
+    },
     onSuccess: useForgetLots(),
   })
 }

@@ -11,11 +11,14 @@ import type {
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useKitchen } from '../parts/kitchen-context.ts'
 import { getJson, postJson, putJson } from './api.ts'
+import { kitchenPath } from './paths.ts'
+import { supplierIdOf } from './supplier-id.ts'
+
+export { kitchenPath }
 
 /** The bench hears of other devices by events; this is how often it looks all the same. */
 const BENCH_REFRESH_MS = 30_000
 
-export const kitchenPath = (kitchenId: string) => `/api/kitchens/${kitchenId}`
 export const fabricationPath = (kitchenId: string, id: string) => `${kitchenPath(kitchenId)}/fabrications/${id}`
 export const fabricationKey = (kitchenId: string, id: string) => ['kitchen', kitchenId, 'fabrication', id]
 const listKey = (kitchenId: string) => ['kitchen', kitchenId, 'fabrications']
@@ -69,10 +72,17 @@ function useKeepState() {
   }
 }
 
+/** What is started, its supplier by the name that was typed. */
+type StartWish = Omit<FabricationStart, 'supplierId'> & { supplier: string | null }
+
 export function useStartFabrication() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: (start: FabricationStart) => postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, start),
+    mutationFn: async ({ supplier, ...start }: StartWish) =>
+      postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, {
+        ...start,
+        supplierId: supplier === null ? null : await supplierIdOf(id, supplier),
+      }),
     onSuccess: useKeepState(),
   })
 }
@@ -88,13 +98,18 @@ export function useChangeFabrication(fabricationId: string) {
 export interface ImportWish {
   id: string
   document: unknown
+  /** What was decided of names that fit nothing here, by field. */
+  names?: Readonly<Record<string, string>>
 }
 
 export function useImportDocument() {
   const { id } = useKitchen()
   return useMutation({
     mutationFn: (wish: ImportWish) =>
-      postJson<FabricationState>(`${kitchenPath(id)}/fabrications/import?id=${wish.id}`, wish.document),
+      postJson<FabricationState>(
+        `${kitchenPath(id)}/fabrications/import?${new URLSearchParams({ ...wish.names, id: wish.id })}`,
+        wish.document,
+      ),
     onSuccess: useKeepState(),
   })
 }

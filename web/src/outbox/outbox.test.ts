@@ -1,20 +1,11 @@
+import type { Fact, FactVoid, ReadingMove } from '@fleam/core'
+import { openDB } from 'idb'
+import { factVoid, move, reading } from '../../../core/test/facts.ts'
 import { Outbox, type OutboxOptions, type SendResult } from './outbox.ts'
-import { type OutboxEntry, openOutboxStore } from './store.ts'
+import { openOutboxStore } from './store.ts'
 
-const entry = (id: string, fabricationId = 'f'): OutboxEntry => ({
-  kitchenId: 'k',
-  fabricationId,
-  kind: 'reading',
-  id,
-  reading: { id, pileId: 'p', grams: 281, takenAt: '2026-11-24T08:00:00.000Z', source: 'scale', cook: null },
-})
-const withdrawal = (id: string, readingId: string): OutboxEntry => ({
-  kitchenId: 'k',
-  fabricationId: 'f',
-  kind: 'void',
-  id,
-  void: { id, readingId, takenAt: '2026-11-24T08:00:00.000Z' },
-})
+const weighed = (id: string, order = 1) => reading(id, 'p', 281, { order })
+const inKitchen = { a: 'kitchen a', b: 'kitchen b' }
 
 let count = 0
 /** An outbox on a database of its own, whose server answers as told and whose timers fire by hand. */
@@ -24,8 +15,8 @@ function newOutbox(answers: SendResult[], name = `outbox-${count++}`) {
   const waits: number[] = []
   const options: OutboxOptions = {
     store: openOutboxStore(name),
-    send: async (_kitchen, _fabrication, { readings, voids, moves, marks }) => {
-      sent.push([...readings, ...voids, ...moves, ...marks].map((each) => each.id))
+    send: async (_kitchen, facts) => {
+      sent.push(facts.map((each) => each.id))
       return answers.shift() ?? { kind: 'stored' }
     },
     timers: {
@@ -43,7 +34,7 @@ const ids = (entries: readonly { id: string }[]) => entries.map((each) => each.i
 
 test('what is kept is sent once and then no longer waits', async () => {
   const { outbox, options, sent } = newOutbox([])
-  await outbox.keep(entry('1'))
+  await outbox.keep('k', weighed('1'))
   await settle()
   expect(sent).toEqual([['1']])
   expect(outbox.state().waiting).toEqual([])
@@ -53,9 +44,9 @@ test('what is kept is sent once and then no longer waits', async () => {
 
 test('without a server everything waits, in order, and is sent when it is back', async () => {
   const { outbox, sent, waits, fire } = newOutbox([{ kind: 'away' }, { kind: 'away' }])
-  await outbox.keep(entry('1'))
+  await outbox.keep('k', weighed('1'))
   await settle()
-  await outbox.keep(entry('2'))
+  await outbox.keep('k', weighed('2'))
   await settle()
   expect(ids(outbox.state().waiting)).toEqual(['1', '2'])
   fire()
@@ -67,8 +58,8 @@ test('without a server everything waits, in order, and is sent when it is back',
 
 test('a page that crashed leaves its readings to the next one', async () => {
   const crashed = newOutbox([{ kind: 'away' }, { kind: 'away' }, { kind: 'away' }])
-  await crashed.outbox.keep(entry('1'))
-  await crashed.outbox.keep(withdrawal('2', '1'))
+  await crashed.outbox.keep('k', weighed('1'))
+  await crashed.outbox.keep('k', factVoid('2', '1'))
   await settle()
   const next = newOutbox([], crashed.name)
   await next.outbox.open()
@@ -76,13 +67,13 @@ test('a page that crashed leaves its readings to the next one', async () => {
   expect(next.sent).toEqual([['1', '2']])
 })
 
-test('one refused reading does not hold up the others', async () => {
+test('one refused fact does not hold up the others', async () => {
   const refused: SendResult = { kind: 'refused', reason: 'no such pile' }
   const away: SendResult = { kind: 'away' }
   const { outbox, sent, fire } = newOutbox([away, refused, { kind: 'stored' }, refused, { kind: 'stored' }])
-  await outbox.keep(entry('1'))
+  await outbox.keep('k', weighed('1'))
   await settle()
-  for (const id of ['2', '3']) void outbox.keep(entry(id))
+  for (const id of ['2', '3']) void outbox.keep('k', weighed(id))
   await settle()
   fire()
   await settle()
@@ -93,12 +84,12 @@ test('one refused reading does not hold up the others', async () => {
   expect(outbox.state().refused).toEqual([])
 })
 
-test('fabrications are sent apart', async () => {
+test('kitchens are sent apart', async () => {
   const { outbox, sent, fire } = newOutbox([{ kind: 'away' }])
-  await outbox.keep(entry('1', 'a'))
+  await outbox.keep(inKitchen.a, weighed('1'))
   await settle()
-  void outbox.keep(entry('2', 'b'))
-  void outbox.keep(entry('3', 'a'))
+  void outbox.keep(inKitchen.b, weighed('2'))
+  void outbox.keep(inKitchen.a, weighed('3'))
   await settle()
   fire()
   await settle()
@@ -107,14 +98,7 @@ test('fabrications are sent apart', async () => {
 
 test('what was stored is remembered for a day, for a page that opens without a network, and never sent again', async () => {
   const first = newOutbox([])
-  const move: OutboxEntry = {
-    kitchenId: 'k',
-    fabricationId: 'f',
-    kind: 'move',
-    id: '2',
-    move: { id: '2', readingId: '1', pileId: 'q', takenAt: '2026-11-24T08:00:01.000Z' },
-  }
-  await first.outbox.keep(entry('1'), move)
+  await first.outbox.keep('k', weighed('1'), move('2', '1', 'q', 2))
   await settle()
   const next = newOutbox([], first.name)
   await next.outbox.open()
@@ -123,4 +107,54 @@ test('what was stored is remembered for a day, for a page that opens without a n
   const later = new Outbox({ ...next.options, nowMs: () => Date.now() + 25 * 3600 * 1000 })
   await later.open()
   expect([later.state().stored, await next.options.store.all()]).toEqual([[], []])
+})
+
+test('the next place in the order comes after everything that the device knows, and never twice', async () => {
+  const { outbox, name } = newOutbox([{ kind: 'away' }])
+  expect([outbox.takeOrder(), outbox.takeOrder()]).toEqual([1, 2])
+  expect(outbox.takeOrder([{ order: 40 }])).toBe(41)
+  expect(outbox.takeOrder([{ order: 40 }])).toBe(42)
+  await outbox.keep('k', weighed('1', 90))
+  const next = newOutbox([{ kind: 'away' }], name)
+  await next.outbox.open()
+  expect(next.outbox.takeOrder()).toBe(91)
+})
+
+test('what the version before kept on this device is carried over, whole and in its order', async () => {
+  const name = `outbox-${count++}`
+  const old = await openDB(name, 1, { upgrade: (fresh) => void fresh.createObjectStore('entries', { keyPath: 'id' }) })
+  const place = { kitchenId: 'k', fabricationId: 'f' }
+  const takenAt = '2026-11-24T08:00:00.000Z'
+  const grams = 1000.7 - 640.3
+  await old.put('entries', {
+    ...place,
+    id: '1',
+    kind: 'reading',
+    reading: { id: '1', pileId: 'p', grams, takenAt, source: 'scale', cook: 'Ondine' },
+  })
+  await old.put('entries', { ...place, id: '2', kind: 'move', move: { id: '2', readingId: '1', pileId: 'q', takenAt } })
+  await old.put('entries', {
+    ...place,
+    id: '3',
+    kind: 'mark',
+    mark: { id: '3', kind: 'labour-start', cook: 'Ondine', ratePerHour: 20, step: null, takenAt },
+  })
+  await old.put('entries', {
+    ...place,
+    id: '4',
+    kind: 'void',
+    void: { id: '4', readingId: '1', takenAt },
+    storedAtMs: Date.now(),
+  })
+  old.close()
+  const { outbox, sent } = newOutbox([], name)
+  await outbox.open()
+  await settle()
+  expect(sent).toEqual([['1', '2', '3']])
+  const facts: Fact[] = [...outbox.state().stored].sort((a, b) => (a.id < b.id ? -1 : 1)).map(({ fact }) => fact)
+  expect(facts[0]).toMatchObject({ kind: 'reading', fabricationId: 'f', pileId: 'p', grams: 360.4, source: 'scale' })
+  expect(facts[1] as ReadingMove).toMatchObject({ kind: 'move', id: '2', readingId: '1', pileId: 'q' })
+  expect(facts[2]).toMatchObject({ kind: 'mark', mark: 'labour-start', ratePerHour: 20 })
+  expect(facts[3] as FactVoid).toMatchObject({ kind: 'void', factId: '1' })
+  expect(facts.map((fact) => fact.order)).toEqual([...facts.map((fact) => fact.order)].sort((a, b) => a - b))
 })

@@ -1,9 +1,10 @@
-import type { ReadingsSent } from '@fleam/contract'
-import type { OutboxEntry, OutboxStore } from './store.ts'
+import { type Fact, nextOrder } from '@fleam/core'
+import type { OutboxEntry } from './entry.ts'
+import type { OutboxStore } from './store.ts'
 
 /** How an attempt to send ended: stored, to be tried again, or refused for good with a reason. */
 export type SendResult = { kind: 'stored' } | { kind: 'away' } | { kind: 'refused'; reason: string }
-export type Send = (kitchenId: string, fabricationId: string, sent: ReadingsSent) => Promise<SendResult>
+export type Send = (kitchenId: string, facts: readonly Fact[]) => Promise<SendResult>
 
 export interface OutboxTimers {
   /** Calls back once after a while; returns what stops it. */
@@ -34,8 +35,8 @@ const MOST_AT_ONCE = 200
 const REMEMBERED_MS = 24 * 3600 * 1000
 
 /**
- * Keeps every reading on the device first, then sends it, in order, until the server has stored it.
- * What was stored is never sent again in vain, and sending twice changes nothing: ids are the device's.
+ * Keeps everything that is done at a bench on the device first, then sends it, in order, until the server has stored
+ * it. What was stored is never sent again in vain, and sending twice changes nothing: ids are the device's.
  */
 export class Outbox {
   readonly #options: OutboxOptions
@@ -44,6 +45,7 @@ export class Outbox {
   #isSending = false
   #retryMs = FIRST_RETRY_MS
   #stopTimer: (() => void) | null = null
+  #nextOrder = 1
 
   constructor(options: OutboxOptions) {
     this.#options = options
@@ -56,9 +58,17 @@ export class Outbox {
 
   readonly state = () => this.#state
 
+  /** The place of a new fact in the order of the work, after everything that this device knows. */
+  takeOrder(known: readonly Pick<Fact, 'order'>[] = []): number {
+    const order = Math.max(this.#nextOrder, nextOrder(known))
+    this.#nextOrder = order + 1
+    return order
+  }
+
   /** Takes up what an earlier page left behind. */
   async open(): Promise<void> {
     const left = await this.#options.store.all()
+    this.#see(left)
     const known = new Set([...this.#state.waiting, ...this.#state.stored].map((entry) => entry.id))
     const fresh = left.filter((entry) => !known.has(entry.id))
     const isOld = ({ storedAtMs }: OutboxEntry) =>
@@ -73,7 +83,9 @@ export class Outbox {
   }
 
   /** Keeps what was done, all or nothing: shown at once, durable when the promise resolves, sent after that. */
-  async keep(...entries: readonly OutboxEntry[]): Promise<void> {
+  async keep(kitchenId: string, ...facts: readonly Fact[]): Promise<void> {
+    const entries = facts.map((fact): OutboxEntry => ({ id: fact.id, kitchenId, fact }))
+    this.#see(entries)
     this.#change({ waiting: [...this.#state.waiting, ...entries] })
     try {
       await this.#options.store.put(entries)
@@ -83,7 +95,7 @@ export class Outbox {
     }
   }
 
-  /** Sends what waits, oldest first, one fabrication after another. */
+  /** Sends what waits, oldest first. */
   async flush(): Promise<void> {
     if (this.#isSending) return
     this.#isSending = true
@@ -106,6 +118,10 @@ export class Outbox {
     this.#change({ refused: this.#state.refused.filter((each) => each.entry.id !== id) })
   }
 
+  #see(entries: readonly OutboxEntry[]): void {
+    this.#nextOrder = Math.max(this.#nextOrder, nextOrder(entries.map(({ fact }) => fact)))
+  }
+
   #nowMs(): number {
     return (this.#options.nowMs ?? Date.now)()
   }
@@ -113,13 +129,16 @@ export class Outbox {
   #nextBatch(): OutboxEntry[] {
     const [first] = this.#state.waiting
     if (!first) return []
-    return this.#state.waiting.filter((entry) => entry.fabricationId === first.fabricationId).slice(0, MOST_AT_ONCE)
+    return this.#state.waiting.filter((entry) => entry.kitchenId === first.kitchenId).slice(0, MOST_AT_ONCE)
   }
 
   /** False where the server is away and the batch must wait. */
   async #sendBatch(batch: OutboxEntry[]): Promise<boolean> {
     const [first] = batch as [OutboxEntry]
-    const result = await this.#options.send(first.kitchenId, first.fabricationId, sentOf(batch))
+    const result = await this.#options.send(
+      first.kitchenId,
+      batch.map(({ fact }) => fact),
+    )
     if (result.kind === 'away') return false
     this.#retryMs = FIRST_RETRY_MS
     if (result.kind === 'refused' && batch.length > 1) {
@@ -148,14 +167,5 @@ export class Outbox {
   #change(change: Partial<OutboxState>): void {
     this.#state = { ...this.#state, ...change }
     for (const listener of this.#listeners) listener()
-  }
-}
-
-function sentOf(batch: readonly OutboxEntry[]): ReadingsSent {
-  return {
-    readings: batch.flatMap((entry) => (entry.kind === 'reading' ? [entry.reading] : [])),
-    voids: batch.flatMap((entry) => (entry.kind === 'void' ? [entry.void] : [])),
-    moves: batch.flatMap((entry) => (entry.kind === 'move' ? [entry.move] : [])),
-    marks: batch.flatMap((entry) => (entry.kind === 'mark' ? [entry.mark] : [])),
   }
 }

@@ -1,12 +1,16 @@
+import { type Fact, wholeMilligrams } from '@fleam/core'
 import { useSyncExternalStore } from 'react'
+import { v7 as newId } from 'uuid'
 import { ApiProblem, isOffline, postJson } from '../data/api.ts'
-import { fabricationPath } from '../data/queries.ts'
+import { kitchenPath } from '../data/paths.ts'
+import { readSetting, settingNames, writeSetting } from '../parts/settings.ts'
+import type { OldWaitingCut } from './old-entries.ts'
 import { Outbox, type Send } from './outbox.ts'
 import { openOutboxStore } from './store.ts'
 
-const send: Send = async (kitchenId, fabricationId, sent) => {
+const send: Send = async (kitchenId, facts) => {
   try {
-    await postJson(`${fabricationPath(kitchenId, fabricationId)}/readings`, sent)
+    await postJson(`${kitchenPath(kitchenId)}/facts`, { facts })
     return { kind: 'stored' }
   } catch (error) {
     if (error instanceof ApiProblem && !isOffline(error) && error.problem.status < 500) {
@@ -28,7 +32,42 @@ export const outbox = new Outbox({
   },
 })
 
-void outbox.open()
+/** A fact as a room makes it: when, under which id and in which place is said here. */
+export type FactDraft = Fact extends infer F ? (F extends Fact ? Omit<F, 'id' | 'order' | 'takenAt'> : never) : never
+
+/** A new fact after those that are known: its weights are whole milligrams from here on. */
+export function newFact(draft: FactDraft, known: readonly Fact[], id = newId()): Fact {
+  const fact = { ...draft, id, order: outbox.takeOrder(known), takenAt: new Date().toISOString() }
+  if (fact.kind === 'reading') return { ...fact, grams: wholeMilligrams(fact.grams) }
+  if (fact.kind !== 'measured-cut') return fact
+  return { ...fact, planned: wholeMilligrams(fact.planned), weighed: wholeMilligrams(fact.weighed) }
+}
+
+const OLD_CUTS = 'measured-cuts.'
+
+/** Portions that waited in the settings of the version before move into the outbox, once. */
+async function carryOverOldCuts(): Promise<void> {
+  for (const name of settingNames().filter((each) => each.startsWith(OLD_CUTS))) {
+    const kitchenId = name.slice(OLD_CUTS.length)
+    const waiting = oldCutsIn(readSetting(name))
+    const facts = waiting.map(({ cut: { way, shape, planned, weighed } }) =>
+      newFact({ kind: 'measured-cut', fabricationId: null, readingId: null, way, shape, planned, weighed }, []),
+    )
+    if (facts.length > 0) await outbox.keep(kitchenId, ...facts)
+    writeSetting(name, null)
+  }
+}
+
+function oldCutsIn(text: string | null): OldWaitingCut[] {
+  try {
+    const read: unknown = JSON.parse(text ?? '[]')
+    return Array.isArray(read) ? read.filter((each: OldWaitingCut) => each.kind === 'weighed') : []
+  } catch {
+    return []
+  }
+}
+
+void outbox.open().then(carryOverOldCuts)
 window.addEventListener('online', () => void outbox.flush())
 document.addEventListener('visibilitychange', () => void outbox.flush())
 

@@ -1,15 +1,15 @@
 import Button from 'react-bootstrap/Button'
 import { useFormat } from '../parts/use-format.ts'
+import type { OutboxEntry } from './entry.ts'
 import { outbox, useOutbox } from './page-outbox.ts'
-import type { OutboxEntry } from './store.ts'
 
 /** Weighings that the server would not take, each with its reason; they stay on this device until somebody lets them go. */
 export function Refused() {
   const { refused } = useOutbox()
   const format = useFormat()
   if (refused.length === 0) return null
-  const wordsOf = (entry: OutboxEntry) =>
-    entry.kind === 'reading' ? format.weight(entry.reading.grams) : KIND_WORDS[entry.kind]
+  const wordsOf = ({ fact }: OutboxEntry) =>
+    fact.kind === 'reading' ? format.weight(fact.grams) : KIND_WORDS[fact.kind]
   return (
     <section className="refused" role="alert">
       <ul>
@@ -26,4 +26,9 @@ export function Refused() {
   )
 }
 
-const KIND_WORDS = { void: 'A withdrawal', move: 'A move to another pile', mark: 'A clock or a step' } as const
+const KIND_WORDS = {
+  void: 'A withdrawal',
+  move: 'A move to another pile',
+  mark: 'A clock or a step',
+  'measured-cut': 'A planned portion',
+} as const

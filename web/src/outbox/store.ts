@@ -1,25 +1,12 @@
-import type { KeptMark, KeptMove, KeptReading, KeptVoid } from '@fleam/contract'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-
-interface EntryPlace {
-  kitchenId: string
-  fabricationId: string
-  id: string
-  /** When the server had stored it, milliseconds since 1970; absent while it has not. */
-  storedAtMs?: number
-}
-
-/** Something that a cook did at the bench, and that the server may not have yet. */
-export type OutboxEntry = EntryPlace &
-  (
-    | { kind: 'reading'; reading: KeptReading }
-    | { kind: 'void'; void: KeptVoid }
-    | { kind: 'move'; move: KeptMove }
-    | { kind: 'mark'; mark: KeptMark }
-  )
+import type { OutboxEntry } from './entry.ts'
+import { factOfOldEntry, type OldEntry } from './old-entries.ts'
 
 interface OutboxSchema extends DBSchema {
-  entries: { key: string; value: OutboxEntry }
+  facts: { key: string; value: OutboxEntry }
+}
+interface OldSchema extends DBSchema {
+  entries: { key: string; value: OldEntry }
 }
 
 /** Entries on this device; they outlive reloads and crashes. */
@@ -33,20 +20,32 @@ export interface OutboxStore {
 export function openOutboxStore(name = 'fleam-outbox'): OutboxStore {
   let opened: Promise<IDBPDatabase<OutboxSchema>> | null = null
   const database = () => {
-    opened ??= openDB<OutboxSchema>(name, 1, {
-      upgrade: (fresh) => void fresh.createObjectStore('entries', { keyPath: 'id' }),
+    opened ??= openDB<OutboxSchema>(name, 2, {
+      upgrade: async (fresh, before, _after, transaction) => {
+        const facts = fresh.createObjectStore('facts', { keyPath: 'id' })
+        if (before !== 1) return
+        // What the version before kept here is carried over in the same step, all or nothing.
+        const old = (transaction as unknown as { objectStore: (name: 'entries') => OldStore }).objectStore('entries')
+        const entries = await old.getAll()
+        for (const [at, entry] of entries.entries()) await facts.put(factOfOldEntry(entry, at))
+        ;(fresh as unknown as IDBPDatabase<OldSchema>).deleteObjectStore('entries')
+      },
     })
     return opened
   }
   return {
     put: async (entries) => {
-      const transaction = (await database()).transaction('entries', 'readwrite', { durability: 'strict' })
+      const transaction = (await database()).transaction('facts', 'readwrite', { durability: 'strict' })
       await Promise.all([...entries.map((entry) => transaction.store.put(entry)), transaction.done])
     },
     remove: async (ids) => {
-      const transaction = (await database()).transaction('entries', 'readwrite')
+      const transaction = (await database()).transaction('facts', 'readwrite')
       await Promise.all([...ids.map((id) => transaction.store.delete(id)), transaction.done])
     },
-    all: async () => (await database()).getAll('entries'),
+    all: async () => (await database()).getAll('facts'),
   }
+}
+
+interface OldStore {
+  getAll: () => Promise<OldEntry[]>
 }

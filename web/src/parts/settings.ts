@@ -9,10 +9,21 @@ export function readSetting(name: string): string | null {
   }
 }
 
-export function writeSetting(name: string, value: string): void {
+/** Keeps a setting; null lets it go. */
+export function writeSetting(name: string, value: string | null): void {
   try {
-    localStorage.setItem(PREFIX + name, value)
+    if (value === null) localStorage.removeItem(PREFIX + name)
+    else localStorage.setItem(PREFIX + name, value)
   } catch {
     // Private windows may refuse: the choice then lasts as long as the page.
+  }
+}
+
+/** Names of everything that is set on this device. */
+export function settingNames(): string[] {
+  try {
+    return Object.keys(localStorage).flatMap((key) => (key.startsWith(PREFIX) ? [key.slice(PREFIX.length)] : []))
+  } catch {
+    return []
   }
 }

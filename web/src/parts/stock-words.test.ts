@@ -1,4 +1,3 @@
-import { keepingOf } from '@fleam/catalogue'
 import type { Item, LotRow } from '@fleam/contract'
 import { daysLeftWords, stockLots } from './stock-words.ts'
 
@@ -19,6 +18,7 @@ test('an open lot keeps as long as portions of its animal', () => {
       usedWeight: 0,
       lot: {
         id: item,
+        itemId: item,
         item,
         cases: [{ id: 'a', invoiceWeight: 5000, weighed: 4900 }],
         price: { amount: 1, per: 'kg' },
@@ -28,12 +28,10 @@ test('an open lot keeps as long as portions of its animal', () => {
       },
     }) as unknown as LotRow
   const items = [
-    { name: 'Hake', species: 'fish' },
-    { name: 'Loin', species: 'red-meat' },
+    { id: 'Hake', name: 'Hake', species: 'fish' },
+    { id: 'Loin', name: 'Loin', species: 'red-meat' },
   ] as Item[]
-  expect(
-    stockLots([lot('Hake'), lot('Loin')], items, keepingOf).map((each) => [each.daysOpen, each.receivedWeight]),
-  ).toEqual([
+  expect(stockLots([lot('Hake'), lot('Loin')], items).map((each) => [each.daysOpen, each.receivedWeight])).toEqual([
     [1, 4900],
     [4, 4900],
   ])

@@ -1,12 +1,12 @@
-import type { keepingOf } from '@fleam/catalogue'
+import { keepingOpened } from '@fleam/catalogue'
 import type { Item, LotRow } from '@fleam/contract'
 import { deliveryClaim, type StockLot } from '@fleam/core'
 
 /** Lots as the core looks at them; once open, a lot keeps as long as portions of its animal do. */
-export const stockLots = (rows: readonly LotRow[], items: readonly Item[], keeping: typeof keepingOf): StockLot[] =>
+export const stockLots = (rows: readonly LotRow[], items: readonly Item[]): StockLot[] =>
   rows.map(({ lot, usedWeight }) => {
     const { invoiceWeight, receivedWeight } = deliveryClaim(lot.cases, lot.price)
-    const species = items.find((item) => item.name === lot.item)?.species ?? 'poultry'
+    const species = items.find((item) => item.id === lot.itemId)?.species ?? 'poultry'
     return {
       id: lot.id,
       invoiceWeight,
@@ -14,7 +14,7 @@ export const stockLots = (rows: readonly LotRow[], items: readonly Item[], keepi
       usedWeight,
       useBy: lot.useBy,
       openedOn: lot.openedOn,
-      daysOpen: keeping(species, { name: lot.item, class: 'primary' }).chilledDays,
+      daysOpen: keepingOpened(species).chilledDays,
       isFinished: lot.isFinished,
     }
   })

@@ -37,12 +37,12 @@ export function BenchOptions({ bench }: { bench: Bench }) {
           <Form.Group controlId="bench-cook">
             <Form.Label>Who works here</Form.Label>
             <Form.Select
-              value={settings.cook ?? ''}
-              onChange={(event) => settings.change({ cook: event.target.value })}
+              value={settings.cookId ?? ''}
+              onChange={(event) => settings.change({ cookId: event.target.value || null })}
             >
               <option value="">{bench.live.record.cook ?? 'nobody in particular'}</option>
               {cooks.map((cook) => (
-                <option key={cook.id} value={cook.name}>
+                <option key={cook.id} value={cook.id}>
                   {cook.name}
                 </option>
               ))}

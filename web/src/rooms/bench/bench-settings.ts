@@ -8,7 +8,7 @@ export interface BenchSettings {
   sound: boolean
   voice: boolean
   /** Who works at this device; null where nobody said. */
-  cook: string | null
+  cookId: string | null
 }
 
 const isOn = (name: string) => readSetting(name) === 'on'
@@ -17,7 +17,7 @@ const read = (): BenchSettings => ({
   takesItself: isOn('takes-itself'),
   sound: isOn('sound'),
   voice: isOn('voice'),
-  cook: readSetting('bench-cook'),
+  cookId: readSetting('bench-cook-id'),
 })
 
 export interface BenchSettingsState extends BenchSettings {
@@ -33,8 +33,8 @@ export function useBenchSettings(): BenchSettingsState {
       writeSetting('takes-itself', next.takesItself ? 'on' : 'off')
       writeSetting('sound', next.sound ? 'on' : 'off')
       writeSetting('voice', next.voice ? 'on' : 'off')
-      writeSetting('bench-cook', next.cook ?? '')
-      setSettings({ ...next, cook: next.cook || null })
+      writeSetting('bench-cook-id', next.cookId)
+      setSettings(next)
     },
   }
 }

@@ -25,7 +25,7 @@ export function Clocks({ bench }: { bench: Bench }) {
         </p>
         <Button
           variant="outline-dark"
-          onClick={() => void bench.live.mark({ kind: cold.isOut ? 'cold-in' : 'cold-out' })}
+          onClick={() => void bench.live.mark({ mark: cold.isOut ? 'cold-in' : 'cold-out' })}
         >
           <Snowflake size={20} aria-hidden /> {cold.isOut ? 'Back in' : 'Out again'}
         </Button>
@@ -43,21 +43,23 @@ function CookClocks({ bench }: { bench: Bench }) {
   const { data: cooks = [] } = useCooks()
   const kitchen = useKitchen()
   const clocks = labourClocks(marks, nowMs)
-  const me = bench.settings.cook ?? record.cook ?? 'Cook'
-  const shown = clocks.some((clock) => clock.cook === me)
+  const me = bench.settings.cookId ?? record.cookId
+  const shown = clocks.some((clock) => clock.cookId === me)
     ? clocks
-    : [...clocks, { cook: me, ratePerHour: 0, minutes: 0, isRunning: false }]
-  const rateOf = (cook: string) => cooks.find((each) => each.name === cook)?.wagePerHour ?? kitchen.wagePerHour
-  const toggle = (cook: string, isRunning: boolean) =>
-    void mark(isRunning ? { kind: 'labour-pause', cook } : { kind: 'labour-start', cook, ratePerHour: rateOf(cook) })
+    : [...clocks, { cookId: me, ratePerHour: 0, minutes: 0, isRunning: false }]
+  const rateOf = (cookId: string | null) => cooks.find((each) => each.id === cookId)?.wagePerHour ?? kitchen.wagePerHour
+  const toggle = (cookId: string | null, isRunning: boolean) =>
+    void mark(
+      isRunning ? { mark: 'labour-pause', cookId } : { mark: 'labour-start', cookId, ratePerHour: rateOf(cookId) },
+    )
   return (
     <ul className="cook-clocks" aria-label="Clocks of the cooks">
-      {shown.map(({ cook, minutes, isRunning }) => (
-        <li key={cook}>
-          <Button variant="outline-dark" aria-pressed={isRunning} onClick={() => toggle(cook, isRunning)}>
+      {shown.map(({ cookId, minutes, isRunning }) => (
+        <li key={cookId}>
+          <Button variant="outline-dark" aria-pressed={isRunning} onClick={() => toggle(cookId, isRunning)}>
             {isRunning ? <CirclePause size={20} aria-hidden /> : <CirclePlay size={20} aria-hidden />}
             <span>
-              {cook}
+              {(cookId && bench.live.cookName(cookId)) ?? 'Cook'}
               <small>{minutes > 0 || isRunning ? whole(minutes) : 'start the clock'}</small>
             </span>
           </Button>

@@ -38,7 +38,9 @@ function EntryRoom({ state }: { state: FabricationState }) {
     if (!isWhole || count === 0 || isKeeping) return
     setKeeping(true)
     const taken = [...results].flatMap(([pileId, result]) =>
-      result.ok ? result.grams.map((grams) => ({ pileId, grams, source: 'typed' as const, cook: record.cook })) : [],
+      result.ok
+        ? result.grams.map((grams) => ({ pileId, grams, source: 'typed' as const, cookId: record.cookId }))
+        : [],
     )
     await live.take(...taken)
     navigate(`/bench/${record.id}`)

@@ -2,8 +2,10 @@ import type { FabricationRecord } from '@fleam/contract'
 import type { PlannedPile } from '@fleam/core'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { reading } from '../../../../core/test/facts.ts'
+import { renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
+import { outbox } from '../../outbox/page-outbox.ts'
 import { keepKnifeLines, shapeById } from '../../parts/measured-piece.ts'
 import { freshDraft } from '../knife/draft.ts'
 import { NextCut } from './next-cut.tsx'
@@ -44,11 +46,10 @@ function AtTheBench({ record }: { record: Partial<FabricationRecord> }) {
     setStanding((before) => [
       ...before,
       {
-        id: `r${before.length}`,
-        pileId: 'steaks',
-        grams,
-        takenAt: new Date(Date.now() + 1000).toISOString(),
-      } as StandingReading,
+        ...reading(`r${before.length}`, 'steaks', grams, { order: before.length + 1 }),
+        isKeptHere: true,
+        isMine: true,
+      },
     ])
   takeBack = () => setStanding((before) => before.slice(0, -1))
   return <NextCut live={{ record, standing } as LiveFabrication} />
@@ -58,6 +59,7 @@ const RECORD: Partial<FabricationRecord> = {
   id: 'f',
   status: 'open',
   item: 'Beef tenderloin, peeled, side muscle on',
+  shape: 'tenderloin',
   piles: [pile('steaks'), pile('tips', { class: 'by-product', weighing: 'whole', target: null })],
 }
 
@@ -65,10 +67,17 @@ beforeEach(() => {
   localStorage.clear()
   answerWith({})
   mockReading = null
+  known = new Set()
+  known = new Set(learned().map((fact) => fact.id))
 })
 
-/** What the device knows of portions and the server, which does not answer here, does not. */
-const learned = () => localStorage.getItem(`fleam.measured-cuts.${LARCH_HALT.id}`) ?? ''
+/** Portions that the device has kept since the test began, whether the server has them or not. */
+const learned = () => {
+  const { waiting, stored, refused } = outbox.state()
+  const kept = [...stored, ...refused.map(({ entry }) => entry), ...waiting].map(({ fact }) => fact)
+  return kept.filter((fact) => fact.kind === 'measured-cut' && !known.has(fact.id))
+}
+let known: ReadonlySet<string>
 
 const region = () => screen.getByRole('region', { name: 'Next cut' })
 const next = () => Number(region().querySelector('strong')?.textContent)
@@ -91,13 +100,12 @@ test('a weighed portion was that cut: the rest is planned, and what is heavier m
   await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
   await answered()
   const second = region().textContent
-  expect(JSON.parse(learned())).toMatchObject([{ kind: 'weighed', cut: { id: 'r0', weighed: 232, way: 'template' } }])
+  expect(learned()).toMatchObject([{ fabricationId: 'f', readingId: 'r0', weighed: 232, way: 'template' }])
   // Taken back, the piece is whole again and the first cut stands as before.
   await act(async () => takeBack())
   await waitFor(() => expect(region().textContent).toBe(words), { timeout: 15_000 })
   expect(next()).toBe(first)
   expect(second).toMatch(/mm/)
-  expect(JSON.parse(learned()).at(-1)).toEqual({ kind: 'taken-back', id: 'r0' })
 })
 
 test('a cut that came out thicker than said leaves a shorter piece', async () => {
@@ -152,7 +160,7 @@ test('a piece that lies on the scale need not be typed', async () => {
 })
 
 test('a bird has no next cut, and a finished fabrication none either', () => {
-  renderPart(<AtTheBench record={{ ...RECORD, item: 'Chicken, eviscerated' }} />)
+  renderPart(<AtTheBench record={{ ...RECORD, item: 'Chicken, eviscerated', shape: null }} />)
   renderPart(<AtTheBench record={{ ...RECORD, status: 'closed' }} />)
   renderPart(<AtTheBench record={{ ...RECORD, piles: [pile('steaks', { target: null })] }} />)
   expect(screen.queryByRole('region', { name: 'Next cut' })).toBeNull()
@@ -168,7 +176,7 @@ test('a piece that was measured by tape in Knife lines is laid as it is, and tea
   const [taped, words] = [next(), region().textContent]
   await act(async () => weigh(212))
   await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
-  expect(JSON.parse(learned())).toMatchObject([{ cut: { way: 'girths' } }])
+  expect(learned()).toMatchObject([{ way: 'girths' }])
   await touch(screen.getByRole('button', { name: 'Another piece' }))
   await touch(screen.getByRole('button', { name: 'Where to cut?' }))
   await answered()

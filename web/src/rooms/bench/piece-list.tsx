@@ -87,11 +87,12 @@ export function PieceList({ bench }: { bench: Bench }) {
 function PickedActions({ bench, words }: { bench: Bench; words: string }) {
   const { picked } = bench
   if (!picked) return null
+  const cook = picked.cookId === null ? undefined : bench.live.cookName(picked.cookId)
   return (
     <p className="picked">
       <span>
         {words}
-        {picked.cook ? ` by ${picked.cook}` : ''}: touch the pile it belongs to, or
+        {cook ? ` by ${cook}` : ''}: touch the pile it belongs to, or
       </span>
       <Button variant="outline-dark" onClick={() => bench.withdraw(picked.id)}>
         Take it back

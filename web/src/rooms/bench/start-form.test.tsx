@@ -30,6 +30,7 @@ const ITEM: Item = {
   name: 'Chicken',
   species: 'poultry',
   drawing: 'bird',
+  shape: null,
   landmarks: [],
   isArchived: false,
   unitName: { one: 'bird', many: 'birds' },
@@ -37,11 +38,16 @@ const ITEM: Item = {
   styles: [STYLE],
 }
 const COOK = { id: '019b76da-a8f2-7000-8003-000000000003', name: 'Ondine', wagePerHour: 21.4 }
+const SUPPLIERS = `PUT /api/kitchens/${LARCH_HALT.id}/suppliers`
+const known = { body: [{ id: 'ostravale', name: 'Ostravale Poultry Yard', delivery: 0, minimumOrder: null }] }
 const POST = `POST /api/kitchens/${LARCH_HALT.id}/fabrications`
 
 const last = {
   id: 'x',
   status: 'closed',
+  itemId: '019b76da-a8f2-7000-8003-000000000002',
+  styleId: '019b76da-a8f2-7000-8003-000000000001',
+  cookId: '019b76da-a8f2-7000-8003-000000000003',
   startedAt: '',
   updatedAt: '',
   document: sixChickens({
@@ -59,18 +65,18 @@ const submit = () =>
   })
 
 test('needs the invoice’s weight alone where everything else is as last time', async () => {
-  const asked = answerWith({ [POST]: { status: 201, body: { record: { id: 'new' } } } })
+  const asked = answerWith({ [SUPPLIERS]: known, [POST]: { status: 201, body: { record: { id: 'new' } } } })
   renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[last]} />)
   fill('Weight on the invoice', '12,6 kg')
   await submit()
-  expect(asked[0]?.body).toMatchObject({
+  expect(asked[1]?.body).toMatchObject({
     styleId: STYLE.id,
     units: 6,
     purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12600, pieces: 6, extras: 3 },
     cookId: COOK.id,
-    supplier: 'Ostravale Poultry Yard',
+    supplierId: 'ostravale',
   })
-  expect(asked[0]?.body).toHaveProperty('id', expect.stringMatching(/^[0-9a-f-]{36}$/))
+  expect(asked[1]?.body).toHaveProperty('id', expect.stringMatching(/^[0-9a-f-]{36}$/))
 })
 
 test('says what is missing instead of sending half of it', async () => {
@@ -87,6 +93,7 @@ test('says what is missing instead of sending half of it', async () => {
 
 test('a refusal is shown by field, and what was typed stays', async () => {
   answerWith({
+    [SUPPLIERS]: known,
     [POST]: problemOf('invalid-input', 400, [
       { path: 'purchase.purge', message: 'must not be more than what was received' },
     ]),

@@ -31,12 +31,9 @@ const PER_WORDS: Readonly<Record<PriceUnit, string>> = {
   lot: 'for the lot',
 }
 
-const isOf = (row: FabricationRow | undefined, item: Item, style: Style) =>
-  row?.document.item === item.name && row.document.style === style.name
-
 /** The newest fabrication of a style, or of its item where the style is new. */
 const lastOf = (latest: readonly FabricationRow[], item: Item, style: Style) =>
-  latest.find((row) => isOf(row, item, style)) ?? latest.find((row) => row.document.item === item.name)
+  latest.find((row) => row.styleId === style.id) ?? latest.find((row) => row.itemId === item.id)
 
 /** What goes on the board: style, number, price and the invoice's weight. The rest has defaults. */
 export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) {
@@ -48,17 +45,18 @@ export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) 
     (item) =>
       !item.isArchived &&
       item.styles.some((style) => !style.isArchived) &&
-      (lot === null || item.name === lot.lot.item),
+      (lot === null || item.id === lot.lot.itemId),
   )
   const drawn = lot && purchaseFromLot(lot.lot, lot.usedWeight)
   const styles = open.flatMap((item) => item.styles.map((style) => ({ item, style })))
   const [styleId, setStyleId] = useState(
-    () => (styles.find(({ item, style }) => isOf(latest[0], item, style)) ?? styles[0])?.style.id ?? '',
+    () => (styles.find(({ style }) => style.id === latest[0]?.styleId) ?? styles[0])?.style.id ?? '',
   )
   const [chosen, setChosen] = useState<Chosen>({})
   const [rhythm, setRhythm] = useState<Rhythm>('unit')
   const chosenStyle = styles.find(({ style }) => style.id === styleId)
-  const last = (chosenStyle && lastOf(latest, chosenStyle.item, chosenStyle.style))?.document
+  const lastRow = chosenStyle && lastOf(latest, chosenStyle.item, chosenStyle.style)
+  const last = lastRow?.document
   const [units, setUnits] = useState<number | null>(drawn?.pieces ?? last?.purchase.pieces ?? 1)
   const [amount, setAmount] = useState<number | null>(drawn?.price.amount ?? last?.purchase.price.amount ?? null)
   const [per, setPer] = useState<PriceUnit>(
@@ -70,7 +68,7 @@ export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) 
   const [purge, setPurge] = useState<number | null>(null)
   const [supplier, setSupplier] = useState(lot?.lot.supplier ?? last?.meta?.supplier ?? '')
   const [cookId, setCookId] = useState(
-    () => cooks.find((cook) => cook.name === last?.meta?.cook)?.id ?? cooks[0]?.id ?? '',
+    () => cooks.find((cook) => cook.id === lastRow?.cookId)?.id ?? cooks[0]?.id ?? '',
   )
   const [isMissing, setMissing] = useState(false)
   if (!chosenStyle) return <p>This kitchen has no cut styles yet.</p>

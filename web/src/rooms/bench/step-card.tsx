@@ -71,7 +71,7 @@ function StepDots({ bench }: { bench: Bench }) {
 
 const dotClass = (isHere: boolean, isDone: boolean) => (isHere ? 'here' : isDone ? 'done' : '')
 const doneSteps = ({ live }: Bench) =>
-  new Set(live.marks.flatMap((mark) => (mark.kind === 'step-done' && mark.step ? [mark.step] : [])))
+  new Set(live.marks.flatMap((mark) => (mark.mark === 'step-done' && mark.step ? [mark.step] : [])))
 
 function StepCautions({ ids }: { ids: readonly string[] }) {
   const cautions = useKitchenCautions().byIds(ids)

@@ -47,13 +47,11 @@ async function openBench() {
       causes: [],
       creditPolicy: 'used',
       allocation: 'value',
+      cookId: 'ondine',
       cook: 'Ondine',
       startedAt: '2026-11-24T08:00:00.000Z',
     },
-    readings: [],
-    voids: [],
-    moves: [],
-    marks: [],
+    facts: [],
   } as unknown as FabricationState
   const wrapper = ({ children }: { children: ReactNode }) => (
     <QueryClientProvider client={new QueryClient()}>
@@ -94,7 +92,7 @@ test('Enter alone weighs a whole bird: each weight goes where the steps say', as
     [651],
     [42],
   ])
-  expect(bench().live.standing.every((each) => each.isKeptHere && each.cook === 'Ondine')).toBe(true)
+  expect(bench().live.standing.every((each) => each.isKeptHere && each.cookId === 'ondine')).toBe(true)
   expect(bench().stepAt).toBe(4)
 })
 
@@ -147,9 +145,9 @@ test('the next step is recorded as done, and brings its pile', async () => {
   await run(bench().nextStep)
   expect([bench().stepAt, bench().activePile.name]).toEqual([1, 'drumsticks'])
   await run(bench().nextStep)
-  expect(bench().live.marks.map((mark) => [mark.kind, mark.step, mark.cook])).toEqual([
-    ['step-done', 'dry', 'Ondine'],
-    ['step-done', 'divide', 'Ondine'],
+  expect(bench().live.marks.map((mark) => [mark.mark, mark.step, mark.cookId])).toEqual([
+    ['step-done', 'dry', 'ondine'],
+    ['step-done', 'divide', 'ondine'],
   ])
   await run(() => bench().goToStep(99))
   expect(bench().stepAt).toBe(4)

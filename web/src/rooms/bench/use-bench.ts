@@ -119,7 +119,7 @@ export function useBench(state: FabricationState): Bench {
     setLastMove(null)
     // A pile that was chosen stays chosen while it wants more; then the steps lead again.
     if (nextPile(afterOneMore(progress, pile.id), pile.id)?.id !== pile.id) setChosen(null)
-    void live.take({ pileId: pile.id, grams, source, cook: settings.cook ?? record.cook })
+    void live.take({ pileId: pile.id, grams, source, cookId: settings.cookId ?? record.cookId })
   }
   const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
     const view = viewFor(pile)
@@ -201,7 +201,7 @@ export function useBench(state: FabricationState): Bench {
     goToStep,
     nextStep: () => {
       const step = record.steps[stepAt]
-      if (step) void live.mark({ kind: 'step-done', step: step.id, cook: settings.cook ?? record.cook })
+      if (step) void live.mark({ mark: 'step-done', step: step.id, cookId: settings.cookId ?? record.cookId })
       if (stepAt < record.steps.length - 1) goToStep(stepAt + 1)
       else setSaid('That was the last step: weigh what is left, then finish.')
     },

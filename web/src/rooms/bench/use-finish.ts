@@ -15,13 +15,13 @@ export function useFinish(live: LiveFabrication) {
   const outcomes = outsideRange(record.piles, document.piles, record.purchase.invoiceWeight)
   const close = (causes: NamedCause[]) => {
     // What the clocks measured becomes the record's own labour, where it may be corrected.
-    const measured = labourFromMarks(marks, Date.now())
+    const measured = labourFromMarks(marks, Date.now(), live.cookName)
     const labour = measured ? { labour: measured } : {}
     change.mutate(editOf(record, { status: 'closed', causes, ...labour }), {
       onSuccess: () => {
         // Opened again some day, the record must not count the time between.
-        for (const { cook, isRunning } of labourClocks(marks, Date.now())) {
-          if (isRunning) void live.mark({ kind: 'labour-pause', cook })
+        for (const { cookId, isRunning } of labourClocks(marks, Date.now())) {
+          if (isRunning) void live.mark({ mark: 'labour-pause', cookId })
         }
         navigate(`/verdict/${record.id}`)
       },

@@ -1,8 +1,15 @@
-import type { FabricationRecord, FabricationState, KeptMark, KeptReading } from '@fleam/contract'
-import { documentOf, type FabricationDocument } from '@fleam/core'
+import type { FabricationRecord, FabricationState } from '@fleam/contract'
+import {
+  type CookName,
+  documentOf,
+  type FabricationDocument,
+  type Mark,
+  type Reading,
+  standingMarks,
+} from '@fleam/core'
 import { useMemo } from 'react'
-import { v7 as newId } from 'uuid'
-import { outbox, useOutbox } from '../../outbox/page-outbox.ts'
+import { useCooks } from '../../data/queries.ts'
+import { type FactDraft, newFact, outbox, useOutbox } from '../../outbox/page-outbox.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { merge, type StandingReading } from './merge.ts'
 import { useNow } from './use-now.ts'
@@ -12,13 +19,15 @@ const CLOCK_TICK_MS = 10_000
 
 export type { StandingReading }
 
-type Taken = Pick<KeptReading, 'pileId' | 'grams' | 'source' | 'cook'>
+type Taken = Pick<Reading, 'pileId' | 'grams' | 'source' | 'cookId'>
 
 export interface LiveFabrication {
   record: FabricationRecord
   /** The readings that count, in the order they were taken. */
   standing: StandingReading[]
-  marks: KeptMark[]
+  /** What the cooks said, in the order they said it. */
+  marks: Mark[]
+  cookName: CookName
   /** The time that clocks are read at, milliseconds since 1970. */
   nowMs: number
   document: FabricationDocument
@@ -28,7 +37,7 @@ export interface LiveFabrication {
   take: (...taken: readonly Taken[]) => Promise<void>
   withdraw: (readingId: string) => Promise<void>
   move: (readingId: string, pileId: string) => Promise<void>
-  mark: (mark: Pick<KeptMark, 'kind'> & Partial<KeptMark>) => Promise<void>
+  mark: (mark: Pick<Mark, 'mark'> & Partial<Mark>) => Promise<void>
 }
 
 /** One fabrication as this device sees it, with what the cook can do to it. */
@@ -37,39 +46,33 @@ export function useLiveFabrication(state: FabricationState): LiveFabrication {
   const { waiting, stored } = useOutbox()
   const { record } = state
   const nowMs = useNow(CLOCK_TICK_MS)
-  const facts = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
+  const { data: cooks } = useCooks()
+  const cookName = useMemo<CookName>(() => {
+    const names = new Map((cooks ?? []).map((cook) => [cook.id, cook.name]))
+    return (id) => names.get(id)
+  }, [cooks])
+  const { facts, standing } = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
+  const marks = useMemo(() => standingMarks(facts), [facts])
   const documents = useMemo(
     () => ({
-      document: documentOf(record, facts, { nowMs }),
-      expected: documentOf(record, facts, { asExpected: true, nowMs }),
+      document: documentOf(record, facts, { nowMs, cookName, standing }),
+      expected: documentOf(record, facts, { asExpected: true, nowMs, cookName, standing }),
     }),
-    [record, facts, nowMs],
+    [record, facts, standing, nowMs, cookName],
   )
-  const place = { kitchenId: kitchen.id, fabricationId: record.id }
-  const fresh = () => ({ id: newId(), takenAt: new Date().toISOString() })
+  const fabricationId = record.id
+  const keep = (...drafts: readonly FactDraft[]) =>
+    outbox.keep(kitchen.id, ...drafts.map((draft) => newFact(draft, facts)))
   return {
     record,
-    standing: facts.standing,
-    marks: facts.marks,
+    standing,
+    marks,
+    cookName,
     nowMs,
     ...documents,
-    take: (...taken) => {
-      const readings = taken.map((each) => ({ ...each, ...fresh() }))
-      return outbox.keep(
-        ...readings.map((reading) => ({ ...place, kind: 'reading' as const, id: reading.id, reading })),
-      )
-    },
-    withdraw: (readingId) => {
-      const withdrawal = { ...fresh(), readingId }
-      return outbox.keep({ ...place, kind: 'void', id: withdrawal.id, void: withdrawal })
-    },
-    move: (readingId, pileId) => {
-      const move = { ...fresh(), readingId, pileId }
-      return outbox.keep({ ...place, kind: 'move', id: move.id, move })
-    },
-    mark: (said) => {
-      const mark = { cook: null, ratePerHour: null, step: null, ...said, ...fresh() }
-      return outbox.keep({ ...place, kind: 'mark', id: mark.id, mark })
-    },
+    take: (...taken) => keep(...taken.map((each) => ({ kind: 'reading' as const, fabricationId, ...each }))),
+    withdraw: (readingId) => keep({ kind: 'void', fabricationId, factId: readingId }),
+    move: (readingId, pileId) => keep({ kind: 'move', fabricationId, readingId, pileId }),
+    mark: (said) => keep({ kind: 'mark', fabricationId, cookId: null, ratePerHour: null, step: null, ...said }),
   }
 }

@@ -1,9 +1,10 @@
-import { type ItemShape, shapeOfItem } from '@fleam/catalogue'
+import { type ItemShape, shapeById } from '@fleam/catalogue'
 import {
   afterCut,
   type MeasuringWay,
   type NextCut,
   nextCutOf,
+  nextOrder,
   type Piece,
   type PortionWish,
   pieceFromTemplate,
@@ -24,8 +25,8 @@ interface OnBoard {
   /** Its stations where it was measured; without them the usual shape is filled to its weight. */
   profile?: readonly Station[]
   way: MeasuringWay
-  /** Weighings before this one belong to earlier pieces. */
-  since: string
+  /** Weighings up to this place in the order of the work belong to earlier pieces. */
+  after: number
   cuts: { readingId: string | null; thickness: number; planned: number }[]
 }
 
@@ -51,7 +52,8 @@ export interface NextCutState {
 function kept(key: string): OnBoard | null {
   try {
     const read = JSON.parse(readSetting(key) ?? 'null') as OnBoard | null
-    return read && { ...read, way: read.way ?? 'template' }
+    // One that was laid before weighings had an order is laid again.
+    return read && read.after !== undefined ? { ...read, way: read.way ?? 'template' } : null
   } catch {
     return null
   }
@@ -63,10 +65,10 @@ function kept(key: string): OnBoard | null {
  * along its length.
  */
 export function useNextCut({ record, standing }: LiveFabrication): NextCutState | null {
-  const shape = useMemo(() => shapeOfItem(record.item), [record.item])
+  const shape = useMemo(() => shapeById(record.shape), [record.shape])
   const products = useMemo(() => (shape ? productsOfPiles(record.piles, shape.products) : []), [record.piles, shape])
   const key = `next-cut.${record.id}`
-  const { keep, forget } = useMeasuredCuts()
+  const { keep } = useMeasuredCuts()
   const [onBoard, setOnBoard] = useState<OnBoard | null>(() => kept(key))
   const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)
   const change = (next: OnBoard | null) => {
@@ -76,9 +78,7 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   const portionPiles = new Set(
     record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
   )
-  const weighed = onBoard
-    ? standing.filter((each) => portionPiles.has(each.pileId) && each.takenAt > onBoard.since)
-    : []
+  const weighed = onBoard ? standing.filter((each) => portionPiles.has(each.pileId) && each.order > onBoard.after) : []
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
   const wish =
     rest && shape && products.length > 0
@@ -102,14 +102,15 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     if (!fresh || !next || !onBoard) return
     const cut = { readingId: fresh.id, thickness: next.thickness, planned: next.weight }
     if (shape) {
-      const { id, grams, takenAt } = fresh
-      keep({ id, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams, takenAt })
+      const { id: readingId, fabricationId, grams } = fresh
+      const { way } = onBoard
+      keep({ fabricationId, readingId, way, shape: shape.id, planned: next.weight, weighed: grams })
     }
     const more = { ...onBoard, cuts: [...onBoard.cuts, cut] }
     setOnBoard(more)
     writeSetting(key, JSON.stringify(more))
   }, [fresh, next, onBoard, key, shape, keep])
-  // A portion that was taken back tells nothing of the shape. One that is not there yet, after the page was
+  // A portion that was taken back tells nothing of the shape, and the measured cut falls with its weighing. One that is not there yet, after the page was
   // opened anew, was not taken back: only what stood and stands no more.
   const stood = useRef(new Set<string>())
   useEffect(() => {
@@ -117,18 +118,17 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
     const undone = onBoard?.cuts.find(({ readingId: id }) => id && stood.current.has(id) && !stands.has(id))
     stood.current = stands
     if (!onBoard || !undone?.readingId) return
-    forget(undone.readingId)
     const fewer = { ...onBoard, cuts: onBoard.cuts.filter((cut) => cut !== undone) }
     setOnBoard(fewer)
     writeSetting(key, JSON.stringify(fewer))
-  }, [standing, onBoard, key, forget])
+  }, [standing, onBoard, key])
   if (!shape || products.length === 0) return null
   return {
     shape,
     onBoard,
     next,
     isWorking: wish !== null && answer?.of !== asked,
-    lay: (piece) => change({ ...piece, since: new Date().toISOString(), cuts: [] }),
+    lay: (piece) => change({ ...piece, after: nextOrder(standing) - 1, cuts: [] }),
     lastThickness: onBoard?.cuts.at(-1)?.thickness ?? null,
     correctLast: (by) => {
       const last = onBoard?.cuts.at(-1)

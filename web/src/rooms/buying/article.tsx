@@ -61,7 +61,7 @@ function ArticlePage({ history }: { history: ArticleHistory }) {
       </p>
       {isChanging && latest ? (
         <PriceForm
-          from={{ ...withoutId(article), ...withoutSource(latest), from: today, until: null }}
+          from={{ ...wishOf(article), ...withoutSource(latest), from: today, until: null }}
           onDone={() => setChanging(false)}
         />
       ) : null}
@@ -111,7 +111,13 @@ function ArticlePage({ history }: { history: ArticleHistory }) {
   )
 }
 
-const withoutId = ({ id: _id, ...article }: ArticleHistory['article']) => article
+const wishOf = ({
+  id: _id,
+  supplierId: _supplierId,
+  item: _item,
+  product: _product,
+  ...article
+}: ArticleHistory['article']) => article
 const withoutSource = ({ id: _id, source: _source, recordedAt: _at, ...price }: ArticleHistory['prices'][number]) =>
   price
 

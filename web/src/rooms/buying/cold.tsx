@@ -1,4 +1,3 @@
-import { keepingOf } from '@fleam/catalogue'
 import { stockInOrder } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
@@ -28,7 +27,7 @@ export function Component() {
       </BuyingRoom>
     )
   }
-  const stock = stockInOrder(stockLots(lots.data, items.data, keepingOf), dayIn(timeZone, new Date()))
+  const stock = stockInOrder(stockLots(lots.data, items.data), dayIn(timeZone, new Date()))
   const lotOf = (id: string) => lots.data.find((row) => row.lot.id === id)?.lot
   return (
     <BuyingRoom title="In the cold">

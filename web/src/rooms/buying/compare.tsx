@@ -33,15 +33,15 @@ const USUAL_PLATE_GRAMS = 200
 
 function Compare({ products }: { products: Product[] }) {
   const { wagePerHour, currency } = useKitchen()
-  const [name, setName] = useState(() => {
+  const [id, setId] = useState(() => {
     const last = readSetting(SETTING)
-    return products.some((each) => each.name === last) && last ? last : (products[0]?.name ?? '')
+    return products.some((each) => each.id === last) && last ? last : (products[0]?.id ?? '')
   })
-  const product = products.find((each) => each.name === name) ?? products[0]
+  const product = products.find((each) => each.id === id) ?? products[0]
   const [plates, setPlates] = useState<number | null>(USUAL_PLATES)
   const [plateWeight, setPlateWeight] = useState<number | null>(null)
   const [wage, setWage] = useState<number | null>(wagePerHour)
-  const forms = useForms(name)
+  const forms = useForms(id)
   const usual = product?.plateWeight ?? USUAL_PLATE_GRAMS
   const wish = useMemo(
     () => ({
@@ -56,7 +56,7 @@ function Compare({ products }: { products: Product[] }) {
   const comparison = useMemo(() => compareForms(forms.data ?? [], wish), [forms.data, wish])
   const choose = (next: string) => {
     writeSetting(SETTING, next)
-    setName(next)
+    setId(next)
     setPlateWeight(null)
   }
   return (
@@ -64,9 +64,9 @@ function Compare({ products }: { products: Product[] }) {
       <div className="buying-wish">
         <Form.Group controlId="product">
           <Form.Label>Product</Form.Label>
-          <Form.Select value={name} onChange={(event) => choose(event.target.value)}>
+          <Form.Select value={id} onChange={(event) => choose(event.target.value)}>
             {products.map((each) => (
-              <option key={each.name} value={each.name}>
+              <option key={each.id} value={each.id}>
                 {each.name}
                 {each.forms > 0 ? ` (${each.forms})` : ''}
               </option>
@@ -80,7 +80,7 @@ function Compare({ products }: { products: Product[] }) {
           min={1}
           hint="delivery and packs are spread over them"
         />
-        <WeightField key={name} label="On one plate" grams={plateWeight ?? usual} onChange={setPlateWeight} />
+        <WeightField key={id} label="On one plate" grams={plateWeight ?? usual} onChange={setPlateWeight} />
         <NumberField label={`Wage, ${currency} an hour`} value={wage} onChange={setWage} />
       </div>
       {forms.isError ? <Failed error={forms.error} retry={() => void forms.refetch()} /> : null}

@@ -1,15 +1,16 @@
-import type { Lot, LotCase, LotCheck } from '@fleam/contract'
+import { type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
 import { type CaseLabel, deliveryClaim, readCaseLabel } from '@fleam/core'
+import type { LotWish } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../parts/settings.ts'
 
 /** A delivery while it is taken in: what is not known yet is null. */
-export type LotDraft = Omit<Lot, 'price'> & { price: { amount: number | null; per: Lot['price']['per'] } }
+export type LotDraft = Omit<LotWish, 'price'> & { price: { amount: number | null; per: Lot['price']['per'] } }
 
 export function emptyDraft(id: string, today: string, per: Lot['price']['per']): LotDraft {
   return {
     id,
     version: 1,
-    item: '',
+    itemId: null,
     supplier: '',
     code: null,
     gtin: null,
@@ -89,7 +90,7 @@ const LABEL_REFUSALS = {
 
 /** What keeps a delivery from being taken in; null where it is whole. */
 export function missingOf(draft: LotDraft): string | null {
-  if (draft.item === '') return 'Say what came.'
+  if (!draft.itemId) return 'Say what came.'
   if (draft.supplier.trim() === '') return 'Say who brought it.'
   if (draft.price.amount === null) return 'Say the price on the invoice.'
   if (draft.cases.length === 0) return 'Scan or add at least one case.'
@@ -97,7 +98,13 @@ export function missingOf(draft: LotDraft): string | null {
   return draft.price.per === 'piece' && draft.pieces === null ? 'Say how many pieces came.' : null
 }
 
-export const lotOf = (draft: LotDraft): Lot => ({
+/** A lot as it may be changed: the supplier by its name again. */
+export function draftOf(lot: Lot): LotDraft {
+  const { supplierId: _supplierId, ...edit } = lotEditOf(lot)
+  return { ...edit, supplier: lot.supplier }
+}
+
+export const lotOf = (draft: LotDraft): LotWish => ({
   ...draft,
   supplier: draft.supplier.trim(),
   price: { ...draft.price, amount: draft.price.amount ?? 0 },
@@ -120,7 +127,10 @@ const SETTING = 'delivery-draft'
 export function keptDraft(): LotDraft | null {
   const text = readSetting(SETTING)
   try {
-    return text ? (JSON.parse(text) as LotDraft) : null
+    if (!text) return null
+    // The version before kept the item's name; what it was is said again.
+    const { item: _item, ...draft } = JSON.parse(text) as LotDraft & { item?: string }
+    return { ...draft, itemId: draft.itemId ?? null }
   } catch {
     return null
   }

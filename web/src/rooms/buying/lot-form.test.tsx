@@ -46,7 +46,7 @@ async function show(changes: Partial<LotDraft> = {}) {
   })
 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
-const chosen = { item: 'Chicken, eviscerated', supplier: 'Ostravale Poultry Yard' }
+const chosen = { itemId: 'i', supplier: 'Ostravale Poultry Yard' }
 
 describe('the price', () => {
   test('is what the price book knows of the supplier, charges too', async () => {

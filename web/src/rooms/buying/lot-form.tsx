@@ -22,7 +22,7 @@ interface LotFormProps {
 export function LotForm({ draft, onChange }: LotFormProps) {
   const { currency } = useKitchen()
   const items = (useItems().data ?? []).filter((each) => !each.isArchived)
-  const item = items.find((each) => each.name === draft.item)
+  const item = items.find((each) => each.id === draft.itemId)
   const forms = useFormsOfItem(item?.id ?? '').data ?? []
   const cautions = useKitchenCautions()
   const change = (changes: Partial<LotDraft>) => onChange({ ...draft, ...changes })
@@ -44,13 +44,15 @@ export function LotForm({ draft, onChange }: LotFormProps) {
         <Form.Group controlId="lot-item">
           <Form.Label>What came</Form.Label>
           <Form.Select
-            value={draft.item}
+            value={draft.itemId ?? ''}
             required
-            onChange={(event) => change({ item: event.target.value, checks: [] })}
+            onChange={(event) => change({ itemId: event.target.value || null, checks: [] })}
           >
             <option value="">choose</option>
             {items.map((each) => (
-              <option key={each.id}>{each.name}</option>
+              <option key={each.id} value={each.id}>
+                {each.name}
+              </option>
             ))}
           </Form.Select>
         </Form.Group>

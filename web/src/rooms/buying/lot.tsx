@@ -1,5 +1,5 @@
 import { faultWords } from '@fleam/catalogue'
-import type { LotTrace } from '@fleam/contract'
+import { type LotTrace, lotEditOf } from '@fleam/contract'
 import { deliveryClaim, leftOf } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -11,7 +11,7 @@ import { priceWords } from '../../parts/price-words.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
-import { lotOf, missingOf } from './lot-draft.ts'
+import { draftOf, lotOf, missingOf } from './lot-draft.ts'
 import { LotForm } from './lot-form.tsx'
 import { LotMade } from './lot-made.tsx'
 import { LotPhotos } from './lot-photos.tsx'
@@ -50,7 +50,7 @@ function LotPage({ trace }: { trace: LotTrace }) {
             <Button
               variant="outline-dark"
               disabled={change.isPending}
-              onClick={() => change.mutate({ ...lot, openedOn: today })}
+              onClick={() => change.mutate({ ...lotEditOf(lot), openedOn: today })}
             >
               It is opened
             </Button>
@@ -58,11 +58,11 @@ function LotPage({ trace }: { trace: LotTrace }) {
           <Button
             variant="outline-dark"
             disabled={change.isPending}
-            onClick={() => change.mutate({ ...lot, isFinished: !lot.isFinished })}
+            onClick={() => change.mutate({ ...lotEditOf(lot), isFinished: !lot.isFinished })}
           >
             {lot.isFinished ? 'Still some left' : 'It is finished'}
           </Button>
-          <Button variant="outline-dark" onClick={() => setDraft(draft ? null : lot)}>
+          <Button variant="outline-dark" onClick={() => setDraft(draft ? null : draftOf(lot))}>
             {draft ? 'Leave it' : 'Change'}
           </Button>
         </>

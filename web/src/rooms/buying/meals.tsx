@@ -1,4 +1,4 @@
-import { DEFERS_TO, keepingOf } from '@fleam/catalogue'
+import { DEFERS_TO } from '@fleam/catalogue'
 import { explain, type MealView, mealView, type WholeForm } from '@fleam/core'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
@@ -25,7 +25,6 @@ export function Component() {
   const [units, setUnits] = useState<number | null>(6)
   const { timeZone } = useKitchen()
   const [day, setDay] = useState(() => dayIn(timeZone, new Date()))
-  const species = items?.find((item) => item.id === itemId)?.species ?? 'poultry'
   return (
     <BuyingRoom title="One purchase, many meals">
       <div className="buying-wish">
@@ -41,7 +40,7 @@ export function Component() {
         </Form.Group>
       </div>
       <WithForms itemId={itemId}>
-        {(forms) => <Meals key={itemId} forms={forms} units={Math.max(1, units ?? 1)} day={day} species={species} />}
+        {(forms) => <Meals key={itemId} forms={forms} units={Math.max(1, units ?? 1)} day={day} />}
       </WithForms>
     </BuyingRoom>
   )
@@ -51,23 +50,24 @@ interface MealsProps {
   forms: readonly WholeForm[]
   units: number
   day: string
-  species: Parameters<typeof keepingOf>[0]
 }
 
-function Meals({ forms, units, day, species }: MealsProps) {
+function Meals({ forms, units, day }: MealsProps) {
   const { wagePerHour, currency } = useKitchen()
   const format = useFormat()
   const [formId, setFormId] = useState(forms[0]?.id ?? '')
   const [servings, setServings] = useState<Readonly<Record<string, number | null>>>({})
   const form = forms.find((each) => each.id === formId) ?? (forms[0] as WholeForm)
-  const eaten = form.piles.filter((pile) => pile.class !== 'waste')
+  const eaten = form.piles.filter((pile) => pile.keeping !== null)
   const servingOf = (pile: WholeForm['piles'][number]) =>
     servings[pile.name] !== undefined
       ? (servings[pile.name] ?? null)
       : pile.class === 'primary'
         ? (pile.target ?? USUAL_SERVING)
         : null
-  const uses = eaten.map((pile) => ({ pile: pile.name, serving: servingOf(pile), keeping: keepingOf(species, pile) }))
+  const uses = eaten.flatMap((pile) =>
+    pile.keeping === null ? [] : [{ pile: pile.name, serving: servingOf(pile), keeping: pile.keeping }],
+  )
   const view = mealView(form, { units, wagePerHour, currency, uses, day, useBy: null })
   return (
     <>

@@ -4,17 +4,22 @@ import { answerWith, problemOf } from '../../../test/server.ts'
 import { PriceForm } from './price-form.tsx'
 
 const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const SUPPLIERS = [{ id: 's', name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null }]
 const READ = {
   [`GET ${BASE}/items`]: { body: [{ id: 'i', name: 'Duck', isArchived: false, styles: [] }] },
-  [`GET ${BASE}/products`]: { body: [{ name: 'Duck: breasts', pile: 'breasts', plateWeight: 276, forms: 0 }] },
-  [`GET ${BASE}/suppliers`]: { body: [{ id: 's', name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null }] },
+  [`GET ${BASE}/products`]: { body: [{ id: 'd', name: 'Duck: breasts', pile: 'breasts', plateWeight: 276, forms: 0 }] },
+  [`GET ${BASE}/suppliers`]: { body: SUPPLIERS },
 }
 const RESULT = { rows: 1, newArticles: 1, changedArticles: 0, newPrices: 1, known: 0 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
 const keep = () => touch(screen.getByRole('button', { name: 'Keep this price' }))
 
 async function show(answer: object = { body: RESULT }, done: string[] = []) {
-  const asked = answerWith({ ...READ, [`POST ${BASE}/prices`]: answer } as never)
+  const asked = answerWith({
+    ...READ,
+    [`PUT ${BASE}/suppliers`]: { body: SUPPLIERS },
+    [`POST ${BASE}/prices`]: answer,
+  } as never)
   await act(async () => {
     renderPart(<PriceForm onDone={() => done.push('done')} />)
   })
@@ -23,20 +28,20 @@ async function show(answer: object = { body: RESULT }, done: string[] = []) {
 
 test('a price of something that is cut here is sent with its item, and the number stands for a missing code', async () => {
   const { done, sent } = await show()
-  fill('Supplier', 'Ostravale Poultry Yard')
+  fill('Supplier', 'ostravale poultry yard')
   fill('Article', 'Duck 2.4 kg')
-  fill('Cut as', 'Duck')
+  fill('Cut as', 'i')
   fill('Price, EUR', '6,90')
   fill('One piece weighs', '2,4 kg')
   await keep()
   await waitFor(() => expect(done).toEqual(['done']))
   expect(sent()).toMatchObject([
     {
-      supplier: 'Ostravale Poultry Yard',
+      supplierId: 's',
       code: 'Duck 2.4 kg',
       kind: 'whole',
-      item: 'Duck',
-      product: null,
+      itemId: 'i',
+      productId: null,
       price: { amount: 6.9, per: 'kg' },
       pieceWeight: 2400,
       until: null,
@@ -48,7 +53,7 @@ test('what is bought ready asks for its product, its usable share and its handli
   const { sent } = await show()
   expect(screen.queryByLabelText('Pieces in it')).toBeNull()
   fill('It is', 'ready')
-  fill('Served as', 'Duck: breasts')
+  fill('Served as', 'd')
   fill('Supplier', 'Plattenkar Provisions')
   fill('Article', 'Breasts')
   fill('Price, EUR', '90')
@@ -59,8 +64,8 @@ test('what is bought ready asks for its product, its usable share and its handli
   expect(sent()).toMatchObject([
     {
       kind: 'ready',
-      item: null,
-      product: 'Duck: breasts',
+      itemId: null,
+      productId: 'd',
       price: { amount: 90, per: 'case' },
       packPieces: 12,
       usableShare: 0.98,

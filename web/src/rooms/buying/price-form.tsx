@@ -1,9 +1,8 @@
-import type { PriceListLine } from '@fleam/contract'
 import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useAddPrice, useProducts } from '../../data/buying-queries.ts'
+import { type PriceWish, useAddPrice, useProducts } from '../../data/buying-queries.ts'
 import { useItems } from '../../data/queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
@@ -15,7 +14,7 @@ import { SupplierField } from './supplier-field.tsx'
 
 interface PriceFormProps {
   /** The article whose price changes; everything else stands as it was. */
-  from?: PriceListLine
+  from?: PriceWish
   onDone: () => void
 }
 
@@ -25,15 +24,15 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
   const items = useItems().data ?? []
   const products = useProducts().data ?? []
   const add = useAddPrice()
-  const [line, setLine] = useState<PriceListLine>(
+  const [line, setLine] = useState<PriceWish>(
     () =>
       from ?? {
         supplier: '',
         code: '',
         name: '',
         kind: 'whole',
-        item: null,
-        product: null,
+        itemId: null,
+        productId: null,
         price: { amount: 0, per: units === 'metric' ? 'kg' : 'lb' },
         pieceWeight: null,
         packPieces: null,
@@ -47,7 +46,7 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
       },
   )
   const [amount, setAmount] = useState<number | null>(from?.price.amount ?? null)
-  const change = (changes: Partial<PriceListLine>) => setLine((before) => ({ ...before, ...changes }))
+  const change = (changes: Partial<PriceWish>) => setLine((before) => ({ ...before, ...changes }))
   const isWhole = line.supplier.trim() !== '' && line.name.trim() !== '' && amount !== null
   const submit = (event: FormEvent) => {
     event.preventDefault()
@@ -74,7 +73,7 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
             <Form.Select
               value={line.kind}
               onChange={(event) =>
-                change({ kind: event.target.value as PriceListLine['kind'], item: null, product: null })
+                change({ kind: event.target.value as PriceWish['kind'], itemId: null, productId: null })
               }
             >
               <option value="whole">cut here</option>
@@ -84,10 +83,15 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
           {line.kind === 'whole' ? (
             <Form.Group controlId="price-item">
               <Form.Label>Cut as</Form.Label>
-              <Form.Select value={line.item ?? ''} onChange={(event) => change({ item: event.target.value || null })}>
+              <Form.Select
+                value={line.itemId ?? ''}
+                onChange={(event) => change({ itemId: event.target.value || null })}
+              >
                 <option value="">nothing yet</option>
                 {items.map((item) => (
-                  <option key={item.id}>{item.name}</option>
+                  <option key={item.id} value={item.id}>
+                    {item.name}
+                  </option>
                 ))}
               </Form.Select>
             </Form.Group>
@@ -95,12 +99,14 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
             <Form.Group controlId="price-product">
               <Form.Label>Served as</Form.Label>
               <Form.Select
-                value={line.product ?? ''}
-                onChange={(event) => change({ product: event.target.value || null })}
+                value={line.productId ?? ''}
+                onChange={(event) => change({ productId: event.target.value || null })}
               >
                 <option value="">nothing yet</option>
                 {products.map((product) => (
-                  <option key={product.name}>{product.name}</option>
+                  <option key={product.id} value={product.id}>
+                    {product.name}
+                  </option>
                 ))}
               </Form.Select>
             </Form.Group>

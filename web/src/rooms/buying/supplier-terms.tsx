@@ -1,7 +1,8 @@
 import type { Supplier } from '@fleam/contract'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { usePutSupplier, useSuppliers } from '../../data/buying-queries.ts'
+import Form from 'react-bootstrap/Form'
+import { useMergeSuppliers, usePutSupplier, useSuppliers } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
@@ -14,38 +15,85 @@ export function SupplierTerms() {
     <section aria-labelledby="supplier-terms">
       <h2 id="supplier-terms">Suppliers</h2>
       {suppliers.data.map((supplier) => (
-        <TermsRow key={`${supplier.id} ${supplier.delivery} ${supplier.minimumOrder}`} supplier={supplier} />
+        <TermsRow
+          key={`${supplier.id} ${supplier.name} ${supplier.delivery} ${supplier.minimumOrder}`}
+          supplier={supplier}
+          others={suppliers.data.filter((each) => each.id !== supplier.id)}
+        />
       ))}
     </section>
   )
 }
 
-function TermsRow({ supplier }: { supplier: Supplier }) {
+interface TermsRowProps {
+  supplier: Supplier
+  others: readonly Supplier[]
+}
+
+function TermsRow({ supplier, others }: TermsRowProps) {
   const { currency } = useKitchen()
   const put = usePutSupplier()
+  const [name, setName] = useState(supplier.name)
   const [delivery, setDelivery] = useState<number | null>(supplier.delivery)
   const [minimumOrder, setMinimumOrder] = useState<number | null>(supplier.minimumOrder)
-  const isChanged = (delivery ?? 0) !== supplier.delivery || minimumOrder !== supplier.minimumOrder
+  const isChanged =
+    name.trim() !== supplier.name || (delivery ?? 0) !== supplier.delivery || minimumOrder !== supplier.minimumOrder
   return (
     <form
       className="buying-wish"
       onSubmit={(event) => {
         event.preventDefault()
-        put.mutate({ ...supplier, delivery: delivery ?? 0, minimumOrder })
+        put.mutate({ ...supplier, name: name.trim(), delivery: delivery ?? 0, minimumOrder })
       }}
     >
-      <strong>{supplier.name}</strong>
+      <Form.Group controlId={`supplier-${supplier.id}`}>
+        <Form.Label>Name</Form.Label>
+        <Form.Control value={name} maxLength={120} required onChange={(event) => setName(event.target.value)} />
+      </Form.Group>
       <NumberField label={`Delivery charge, ${currency}`} value={delivery} onChange={setDelivery} />
       <NumberField label={`Least order, ${currency}`} value={minimumOrder} onChange={setMinimumOrder} hint="none" />
       <Button
         type="submit"
         variant="outline-dark"
-        disabled={!isChanged || put.isPending}
+        disabled={!isChanged || name.trim() === '' || put.isPending}
         aria-label={`Keep the terms of ${supplier.name}`}
       >
         Keep
       </Button>
+      {others.length > 0 ? <MergeChoice supplier={supplier} others={others} /> : null}
       {put.isError ? <Failed error={put.error} /> : null}
     </form>
+  )
+}
+
+/** One supplier that stands here under two names becomes one: asked twice, because it cannot be taken back. */
+function MergeChoice({ supplier, others }: TermsRowProps) {
+  const merge = useMergeSuppliers()
+  const [into, setInto] = useState('')
+  const other = others.find((each) => each.id === into)
+  return (
+    <>
+      <Form.Group controlId={`merge-${supplier.id}`}>
+        <Form.Label>The same as</Form.Label>
+        <Form.Select value={into} onChange={(event) => setInto(event.target.value)}>
+          <option value="">nobody else</option>
+          {others.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {other ? (
+        <Button
+          variant="outline-dark"
+          disabled={merge.isPending}
+          onClick={() => merge.mutate({ from: supplier.id, into: other.id })}
+        >
+          Put all of {supplier.name} under {other.name}
+        </Button>
+      ) : null}
+      {merge.isError ? <Failed error={merge.error} /> : null}
+    </>
   )
 }

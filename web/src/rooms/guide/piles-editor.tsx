@@ -3,10 +3,11 @@ import { PILE_CLASSES, type PileClass, pricePerKg, pricePerWeight, type Weighing
 import { useId } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { NEW_PILE, withoutPile, withPile } from './style-draft.ts'
+import { newPile, withoutPile, withPile } from './style-draft.ts'
 
 interface PilesEditorProps {
   style: Style
@@ -27,7 +28,7 @@ export function PilesEditor({ style, onChange }: PilesEditorProps) {
           onRemove={() => onChange(withoutPile(style, at))}
         />
       ))}
-      <Button variant="outline-dark" onClick={() => onChange({ ...style, piles: [...style.piles, NEW_PILE] })}>
+      <Button variant="outline-dark" onClick={() => onChange({ ...style, piles: [...style.piles, newPile(newId())] })}>
         Add a pile
       </Button>
     </section>

@@ -3,7 +3,7 @@ import { shareLeft } from '@fleam/core'
 import {
   copyOfItem,
   copyOfStyle,
-  NEW_PILE,
+  newPile,
   newStep,
   ownName,
   withDefault,
@@ -26,8 +26,8 @@ const STYLE: Style = {
   name: 'Supremes',
   minutesPerUnit: 9,
   piles: [
-    { ...NEW_PILE, name: 'supremes', class: 'primary', expectedShare: 0.3 },
-    { ...NEW_PILE, name: 'bones', expectedShare: 0.6 },
+    { ...newPile('p1'), name: 'supremes', class: 'primary', expectedShare: 0.3 },
+    { ...newPile('p2'), name: 'bones', expectedShare: 0.6 },
   ],
   steps: [
     { ...step('breasts', ['supremes']), gain: { pile: 'supremes', grams: 6, seconds: 30 } },
@@ -53,8 +53,15 @@ const ITEM = {
 } as unknown as Item
 
 test('a copy is the kitchen’s own, under a free name, and leaves the first alone', () => {
-  const copy = copyOfStyle(STYLE, 'new', ownName('Supremes', [STYLE, { name: 'Supremes, ours' }]))
-  expect(copy).toMatchObject({ id: 'new', name: 'Supremes, ours 2', version: 1, isArchived: false })
+  let made = 0
+  const copy = copyOfStyle(STYLE, () => `new-${made++}`, ownName('Supremes', [STYLE, { name: 'Supremes, ours' }]))
+  expect(copy).toMatchObject({
+    id: 'new-0',
+    piles: [{ id: 'new-1' }, { id: 'new-2' }],
+    name: 'Supremes, ours 2',
+    version: 1,
+    isArchived: false,
+  })
   ;(copy.steps[0] as { title: string }).title = 'changed'
   expect(STYLE.steps[0]?.title).toBe('breasts')
   let count = 0

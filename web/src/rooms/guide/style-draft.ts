@@ -1,9 +1,10 @@
 import type { Item, Style, StylePile, StyleStep } from '@fleam/contract'
 
-/** A copy under another name, as the kitchen's own: its id is made on the device. */
-export const copyOfStyle = (style: Style, id: string, name: string): Style => ({
+/** A copy under another name, as the kitchen's own: its ids are made on the device. It gives the same products. */
+export const copyOfStyle = (style: Style, newId: () => string, name: string): Style => ({
   ...structuredClone(style),
-  id,
+  id: newId(),
+  piles: style.piles.map((pile) => ({ ...structuredClone(pile), id: newId() })),
   name,
   version: 1,
   isArchived: false,
@@ -14,7 +15,7 @@ export const copyOfItem = (item: Item, newId: () => string, name: string): Item 
   id: newId(),
   name,
   isArchived: false,
-  styles: item.styles.filter((style) => !style.isArchived).map((style) => copyOfStyle(style, newId(), style.name)),
+  styles: item.styles.filter((style) => !style.isArchived).map((style) => copyOfStyle(style, newId, style.name)),
 })
 
 /** A name that is not taken: `name, ours`, then `name, ours 2` and so on. */
@@ -73,9 +74,16 @@ export function withoutPile(style: Style, at: number): Style {
   }
 }
 
-export const NEW_PILE: StylePile = {
+export const newPile = (id: string): StylePile => ({
+  id,
+  productId: null,
   name: '',
   class: 'by-product',
+  kind: 'trim',
+  boneShare: 0,
+  cookingLoss: 0,
+  chilledDays: 1,
+  frozenMonths: 2,
   weighing: 'whole',
   expectedShare: null,
   portionsPerUnit: null,
@@ -85,7 +93,7 @@ export const NEW_PILE: StylePile = {
   valuePerKg: null,
   usedShare: null,
   processingPerKg: null,
-}
+})
 
 export const withStep = (style: Style, at: number, changes: Partial<StyleStep>): Style => ({
   ...style,

@@ -69,7 +69,7 @@ function StyleActions({ item, style }: { item: Item; style: Style }) {
   const add = useAddStyle()
   const change = useChangeStyle()
   const copy = () => {
-    const own = copyOfStyle(style, newId(), ownName(style.name, item.styles))
+    const own = copyOfStyle(style, newId, ownName(style.name, item.styles))
     add.mutate({ itemId: item.id, style: own }, { onSuccess: () => navigate(`/guide/${own.id}/change`) })
   }
   return (

@@ -31,8 +31,8 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
     const cut = { id: newId(), thickness, weight, product: next.product, planned: next.weight }
     if (next.product !== null) {
       const { way, shape } = draft
-      const takenAt = new Date().toISOString()
-      measured.keep({ id: cut.id, way, shape, planned: next.weight, weighed: weight, takenAt })
+      const weighed = { way, shape, planned: next.weight, weighed: weight }
+      measured.keep({ fabricationId: null, readingId: null, ...weighed }, cut.id)
     }
     setTyped(null)
     setCameOut(null)

@@ -1,4 +1,5 @@
 import { act, fireEvent, screen, within } from '@testing-library/react'
+import { reading } from '../../../../core/test/facts.ts'
 import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { fakeDrawing, fill, settle, showSettled } from '../../../test/settled.tsx'
@@ -197,17 +198,16 @@ test('portions that were weighed teach how far off a plan is, also for the next 
 })
 
 test('pieces of a fabrication are laid out by their piles', async () => {
-  const record = { id: 'f', item: 'Beef tenderloin', piles: [planned('p', 'steaks'), planned('q', 'tips', 'whole')] }
-  const reading = (id: string, pileId: string, grams: number) => ({
-    id,
-    pileId,
-    grams,
-    takenAt: `2026-11-25T08:00:0${id}.000Z`,
-  })
+  const record = {
+    id: 'f',
+    item: 'Beef tenderloin',
+    offers: [],
+    piles: [planned('p', 'steaks'), planned('q', 'tips', 'whole')],
+  }
   const readings = [reading('1', 'p', 205), reading('2', 'p', 198), reading('3', 'q', 400)]
   answerWith({
     [`GET /api/kitchens/${LARCH_HALT.id}/fabrications/f`]: {
-      body: { record, readings, voids: [], moves: [], marks: [] },
+      body: { record, facts: readings },
     },
   })
   renderPart(<Plates />, { path: '/knife/plates?of=f' })

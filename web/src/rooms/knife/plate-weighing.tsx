@@ -21,7 +21,7 @@ function TakePieces({ id, onTake }: { id: string; onTake: (pieces: PlatePiece[])
   if (fabrication.isError) return <Failed error={fabrication.error} retry={() => void fabrication.refetch()} />
   if (!fabrication.data) return <Loading what="the pieces" />
   const { record } = fabrication.data
-  const pieces = documentOf(record, fabrication.data)
+  const pieces = documentOf(record, fabrication.data.facts)
     .piles.filter((pile) => pile.class === 'primary')
     .flatMap(({ name, pieces: grams = [] }) => grams.map((weight) => ({ weight, kind: name })))
     .map((piece, at) => ({ ...piece, id: String(at + 1) }))

@@ -11,6 +11,9 @@ import { OpenFabrications } from './open-fabrications.tsx'
 const row = (document: FabricationDocument, changes: Partial<FabricationRow> = {}): FabricationRow => ({
   id: '019b76da-a8f2-7000-8003-cbb2874dc7a1',
   status: 'closed',
+  itemId: null,
+  styleId: null,
+  cookId: null,
   startedAt: '2026-11-24T08:00:00.000Z',
   updatedAt: '2026-11-24T08:00:00.000Z',
   document,
@@ -26,7 +29,7 @@ describe('a record in the list', () => {
 
   test('says both amounts and the verdict, and opens', () => {
     const cells = cellsOf(sixChickens({ meta: { date: '2026-11-24', cook: 'Ondine' } }))
-    expect(cells.textContent).toMatch(/^Tue 24 Nov.*Ondine.*40\.1\u00a0%€\d\.\d\d€3\.99buy$/)
+    expect(cells.textContent).toMatch(/^Tue 24 Nov.*Ondine.*40\.1\u00a0%€\d\.\d\d€3\.97buy$/)
     expect(within(cells).getByRole('link').getAttribute('href')).toBe('/verdict/019b76da-a8f2-7000-8003-cbb2874dc7a1')
   })
 
@@ -97,5 +100,44 @@ describe('importing', () => {
     renderPart(<ImportButton />)
     await choose('{}')
     expect((await screen.findByRole('alert')).textContent).toContain('piles[0].weight must not be negative')
+  })
+})
+
+describe('a document whose names are not known here', () => {
+  const PATH = `/api/kitchens/${LARCH_HALT.id}/fabrications/import?`
+  const refused = {
+    status: 422,
+    body: {
+      ...problemOf('name-unknown', 422).body,
+      current: [
+        { field: 'item', name: 'Dodo', candidates: [{ id: 'duck', name: 'Duck' }] },
+        { field: 'supplier', name: 'Nobody', candidates: [] },
+      ],
+    },
+  }
+
+  test('is asked about name by name, and sent again with what was decided', async () => {
+    const asked = answerWith({})
+    globalThis.fetch = (async (path: string, options: RequestInit) => {
+      asked.push({ method: 'POST', path, body: JSON.parse(String(options.body)) })
+      const answer = path.includes('item=') ? { status: 201, body: { record: { id: 'new' } } } : refused
+      const type = answer.status < 400 ? 'application/json' : 'application/problem+json'
+      const headers = new Headers({ 'content-type': type })
+      return { ok: answer.status < 400, status: answer.status, headers, json: async () => answer.body }
+    }) as typeof fetch
+    renderPart(<ImportButton />)
+    const text = JSON.stringify(sixChickens())
+    const file = Object.assign(new File([text], 'record.json'), { text: async () => text })
+    await act(async () => {
+      fireEvent.change(screen.getByLabelText('Fabrication document'), { target: { files: [file] } })
+    })
+    const dialog = await screen.findByRole('dialog')
+    fireEvent.change(within(dialog).getByLabelText('What was cut: Dodo'), { target: { value: 'duck' } })
+    await act(async () => {
+      fireEvent.click(within(dialog).getByRole('button', { name: 'Take it in' }))
+    })
+    const queries = asked.map(({ path }) => Object.fromEntries(new URLSearchParams(path.slice(PATH.length))))
+    expect(queries[1]).toEqual({ id: queries[0]?.id, item: 'duck', supplier: 'add' })
+    expect(screen.queryByRole('dialog')).toBeNull()
   })
 })

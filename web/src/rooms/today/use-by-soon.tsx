@@ -1,4 +1,3 @@
-import { keepingOf } from '@fleam/catalogue'
 import { stockInOrder } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
@@ -15,7 +14,7 @@ export function UseBySoon() {
   const { timeZone } = useKitchen()
   const format = useFormat()
   if (!lots.data || !items.data) return null
-  const stock = stockInOrder(stockLots(lots.data, items.data, keepingOf), dayIn(timeZone, new Date()))
+  const stock = stockInOrder(stockLots(lots.data, items.data), dayIn(timeZone, new Date()))
   const soon = stock.filter((each) => each.state !== 'good')
   if (soon.length === 0) return null
   return (

@@ -68,7 +68,7 @@ function LearningWords({ record }: { record: FabricationRecord }) {
   const tests = useEvidence(record.id).data?.tests
   if (!tests) return null
   const oldestFirst = [...tests].reverse()
-  const own = record.cook === null ? null : learningFrom(oldestFirst.filter((test) => test.cook === record.cook))
+  const own = record.cookId === null ? null : learningFrom(oldestFirst.filter((test) => test.cookId === record.cookId))
   const learning = own ?? learningFrom(oldestFirst)
   if (!learning) {
     return <p className="quiet mt-2">Four records of this style tell how fast a hand learns it.</p>

@@ -1,5 +1,6 @@
 import type { FabricationRecord } from '@fleam/contract'
 import { act, screen } from '@testing-library/react'
+import { reading as madeReading } from '../../../../core/test/facts.ts'
 import { RECORD } from '../../../test/bench.ts'
 import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
@@ -7,14 +8,8 @@ import { Component as Card } from './factor-card.tsx'
 
 const piles = RECORD.piles.map((pile) => (pile.name === 'bones' ? { ...pile, valuePerKg: 1.3 } : pile))
 const record = { ...RECORD, piles, status: 'closed', closedAt: RECORD.startedAt } as FabricationRecord
-const reading = (pileId: string, grams: number, at: number) => ({
-  id: `${pileId} ${at}`,
-  pileId,
-  grams,
-  takenAt: `2026-11-24T08:${String(at).padStart(2, '0')}:00.000Z`,
-  source: 'scale',
-  cook: null,
-})
+const reading = (pileId: string, grams: number, at: number) =>
+  madeReading(`${pileId} ${at}`, pileId, grams, { order: at + 1 })
 const readings = [
   ...Array.from({ length: 12 }, (_, at) => reading('supremes', 280 + at, at)),
   reading('bones', 8900, 30),
@@ -23,7 +18,7 @@ const readings = [
 async function show(kitchen = LARCH_HALT) {
   const base = `GET /api/kitchens/${kitchen.id}/fabrications/`
   answerWith({
-    [base]: { body: { record, readings, voids: [], moves: [], marks: [] } },
+    [base]: { body: { record, facts: readings } },
     [`${base}f/evidence`]: {
       body: { tests: [{ date: '2026-11-24', shares: {}, minutesPerUnit: 9 }], apPrices: [], offers: [] },
     },

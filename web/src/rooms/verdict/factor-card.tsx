@@ -34,7 +34,7 @@ function FactorCard({ state }: { state: FabricationState }) {
   const { name, units } = useKitchen()
   const format = useFormat(record.currency)
   const tests = useEvidence(record.id).data?.tests.length ?? 0
-  const document = documentOf(record, state)
+  const document = documentOf(record, state.facts)
   const appraisal = appraise(document)
   const reaches = factorReach(document, appraisal)
   const open = (explanation: Explanation | null, words: (value: number) => string) =>

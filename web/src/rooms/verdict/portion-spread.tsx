@@ -1,4 +1,3 @@
-import { cookingLossOf } from '@fleam/catalogue'
 import type { FabricationRecord } from '@fleam/contract'
 import {
   givenAwayAWeek,
@@ -85,7 +84,7 @@ const MOST_PERCENT = 95
 /** A raw portion as it is served. */
 function Served({ pile, result, record }: PortionPileProps) {
   const { format } = useAppraised()
-  const usual = cookingLossOf(record.species ?? 'poultry', record.item, pile.name)
+  const usual = record.piles.find((each) => each.name === pile.name)?.cookingLoss ?? 0
   const [percent, setPercent] = useState<number | null>(Math.round(usual * 100))
   const served = servedWeight(result, (percent ?? 0) / 100)
   if (!served) return null

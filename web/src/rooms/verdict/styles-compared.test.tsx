@@ -5,7 +5,20 @@ import { answerWith } from '../../../test/server.ts'
 import { Component as StylesCompared } from './styles-compared.tsx'
 
 const BASE = `GET /api/kitchens/${LARCH_HALT.id}`
-const item = { id: 'i', name: 'Chicken, eviscerated', species: 'poultry', isArchived: false, styles: [] }
+const item = {
+  id: 'i',
+  name: 'Chicken, eviscerated',
+  species: 'poultry',
+  isArchived: false,
+  styles: [
+    {
+      piles: [
+        { name: 'supremes', productId: 'p' },
+        { name: 'bones', productId: null },
+      ],
+    },
+  ],
+}
 const forms = [
   wholeForm({ id: 'a' }),
   wholeForm({ id: 'b', supplier: 'Brindlemere Meats', unitWeight: 1000 }),
@@ -16,7 +29,7 @@ async function show() {
   answerWith({
     [`${BASE}/items`]: { body: [item] },
     [`${BASE}/forms?item=i`]: { body: forms },
-    [`${BASE}/forms?product=${encodeURIComponent('Chicken: supremes')}`]: { body: [readyForm()] },
+    [`${BASE}/forms?product=p`]: { body: [readyForm()] },
   } as never)
   await act(async () => void renderPart(<StylesCompared />))
   await screen.findByRole('table')

@@ -1,8 +1,7 @@
 import './verdict.css'
 import '../buying/buying.css'
-import { boneShareOf } from '@fleam/catalogue'
 import type { Item } from '@fleam/contract'
-import { type BuyingForm, evaluate, productOf, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
+import { type BuyingForm, evaluate, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
 import { useFormsOfProducts } from '../../data/buying-queries.ts'
@@ -86,20 +85,25 @@ interface Candidate {
 
 function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
   const { wagePerHour, currency } = useKitchen()
-  const piles = [
-    ...new Set(whole.flatMap((form) => form.piles.filter((pile) => pile.class === 'primary').map(({ name }) => name))),
-  ]
-  const products = piles.map((pile) => productOf(item.name, pile))
-  const formsOfProducts = useFormsOfProducts(products)
+  // What the item's styles give that may be bought ready, each product once, under the name of its pile.
+  const wanted = new Map(
+    item.styles
+      .filter((style) => !style.isArchived)
+      .flatMap((style) =>
+        style.piles.flatMap(({ productId, name }) => (productId === null ? [] : [[productId, name]])),
+      ),
+  )
+  const formsOfProducts = useFormsOfProducts([...wanted.keys()])
   const wish = {
     units,
     wagePerHour,
     currency,
-    boneShareOf: (pile: string) => boneShareOf(item.species, pile),
+    boneShareOf: (name: string) =>
+      item.styles.flatMap(({ piles }) => piles).find((pile) => pile.name === name)?.boneShare ?? 0,
   }
   const candidates: Candidate[] = [
     ...whole.map((form) => ({ id: form.id, form, product: '' })),
-    ...piles.flatMap((product, at) =>
+    ...[...wanted.values()].flatMap((product, at) =>
       (formsOfProducts[at] ?? []).flatMap((form) => (form.kind === 'ready' ? { id: form.id, form, product } : [])),
     ),
   ]

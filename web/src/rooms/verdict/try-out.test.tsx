@@ -1,6 +1,7 @@
 import { assumptionsOf, type FabricationRecord, type WhatIf } from '@fleam/contract'
 import { documentOf, type FabricationDocument } from '@fleam/core'
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { reading } from '../../../../core/test/facts.ts'
 import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { useWhatIfs } from '../../data/what-if-queries.ts'
@@ -29,6 +30,7 @@ const RECORD: FabricationRecord = {
   id: '019b76da-a8f2-7000-8003-cbb2874dc7a1',
   version: 3,
   status: 'closed',
+  itemId: null,
   item: 'Chicken',
   style: 'Supremes',
   species: 'poultry',
@@ -37,6 +39,7 @@ const RECORD: FabricationRecord = {
   units: 6,
   rhythm: 'unit',
   drawing: 'bird',
+  shape: null,
   steps: [],
   choices: [],
   causes: [],
@@ -50,7 +53,9 @@ const RECORD: FabricationRecord = {
   allocation: 'value',
   confirmed: false,
   date: '2026-11-24',
+  cookId: null,
   cook: null,
+  supplierId: null,
   supplier: null,
   lot: null,
   notes: null,
@@ -59,15 +64,7 @@ const RECORD: FabricationRecord = {
   updatedAt: '2026-11-24T08:00:00.000Z',
 }
 const PATH = `/api/kitchens/${LARCH_HALT.id}/fabrications/${RECORD.id}`
-const FACTS = {
-  readings: [
-    { id: 'a', pileId: 'supremes', grams: 3000, takenAt: '2026-11-24T08:10:00.000Z' },
-    { id: 'b', pileId: 'bones', grams: 9000, takenAt: '2026-11-24T08:11:00.000Z' },
-  ],
-  voids: [],
-  moves: [],
-  marks: [],
-}
+const FACTS = [reading('a', 'supremes', 3000, { order: 1 }), reading('b', 'bones', 9000, { order: 2 })]
 const documentWith = (tried?: Partial<FabricationRecord>): FabricationDocument =>
   documentOf({ ...RECORD, ...tried }, FACTS)
 

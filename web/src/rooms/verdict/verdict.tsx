@@ -1,9 +1,15 @@
 import './verdict.css'
-import type { Assumptions as AssumptionsTried, FabricationRecord, FabricationState, WhatIf } from '@fleam/contract'
+import type {
+  Assumptions as AssumptionsTried,
+  Cook,
+  FabricationRecord,
+  FabricationState,
+  WhatIf,
+} from '@fleam/contract'
 import { documentOf, type LabourEntry } from '@fleam/core'
 import { type ComponentType, memo, useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router-dom'
-import { useFabrication } from '../../data/queries.ts'
+import { useCooks, useFabrication } from '../../data/queries.ts'
 import { useWhatIfs } from '../../data/what-if-queries.ts'
 import { useOutbox } from '../../outbox/page-outbox.ts'
 import { type Appraised, AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
@@ -32,6 +38,7 @@ import { Warnings } from './warnings.tsx'
 import { WhatIfs } from './what-ifs.tsx'
 
 const NONE: readonly WhatIf[] = []
+const NOBODY: readonly Cook[] = []
 
 /** Make or buy, why, and what would turn it. */
 export function Component() {
@@ -48,14 +55,17 @@ function VerdictRoom({ state }: { state: FabricationState }) {
   const [openedAt] = useState(() => Date.now())
   const whatIfs = useWhatIfs(record.id)
   const tryOut = useTryOut(record, whatIfs.kept.data ?? NONE)
-  const facts = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
+  const { facts, standing } = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
+  const { data: cooks = NOBODY } = useCooks()
   const documentWith = useCallback(
     (tried: Partial<AssumptionsTried> = {}) => {
       // Clocks that run speak for the labour unless somebody tries out another.
       const isClocked = tried.labour === undefined || isSameLabour(tried.labour, record.labour)
-      return documentOf({ ...record, ...tried }, facts, isClocked ? { nowMs: openedAt } : {})
+      const cookName = (id: string) => cooks.find((cook) => cook.id === id)?.name
+      const clocks = isClocked ? { nowMs: openedAt, cookName } : {}
+      return documentOf({ ...record, ...tried }, facts, { ...clocks, standing })
     },
-    [record, facts, openedAt],
+    [record, facts, standing, openedAt, cooks],
   )
   const recorded = useMemo(() => documentWith(), [documentWith])
   const { isTried, assumptions } = tryOut

@@ -12,6 +12,7 @@ jest.mock('./batch-chart.tsx', () => ({ __esModule: true, default: () => <p>char
 const record = {
   id: 'r',
   units: 6,
+  cookId: 'marit',
   cook: 'Marit',
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],
   piles: [{ name: 'supremes', valuePerKg: 13.2 }],
@@ -25,11 +26,11 @@ interface TestOf {
   grams?: number
   minutes?: number
   isDone?: boolean
-  cook?: string
+  cookId?: string
 }
-const test_ = ({ grams = 540, minutes = 9, isDone, cook = 'Marit' }: TestOf) => ({
+const test_ = ({ grams = 540, minutes = 9, isDone, cookId = 'marit' }: TestOf) => ({
   date: '2026-11-20',
-  cook,
+  cookId,
   units: 6,
   unitWeight: 2100,
   shares: { supremes: grams / 2100 },
@@ -80,17 +81,17 @@ describe('is the step worth it', () => {
 })
 
 describe('learning', () => {
-  const falling = (cook: string) => [6, 6.6, 7.4, 8.6, 11].map((minutes) => test_({ minutes, cook }))
+  const falling = (cookId: string) => [6, 6.6, 7.4, 8.6, 11].map((minutes) => test_({ minutes, cookId }))
 
   test('is told where the minutes fall for sure, by the cook’s own records', async () => {
-    await show(<BatchSize record={record} />, [...falling('Marit'), test_({ minutes: 20, cook: 'Bruno' })])
+    await show(<BatchSize record={record} />, [...falling('marit'), test_({ minutes: 20, cookId: 'bruno' })])
     const words = screen.getByText(/Each time the number cut doubles/).textContent as string
     expect(words).toContain('by Marit’s 5 records')
     expect(Number(/doubles, ([\d.]+)/.exec(words)?.[1])).toBeLessThan(90)
   })
 
   test('of a cook with few records is told by the kitchen’s', async () => {
-    await show(<BatchSize record={record} />, falling('Bruno'))
+    await show(<BatchSize record={record} />, falling('bruno'))
     expect(screen.getByText(/Each time the number cut doubles/).textContent).toContain('by the kitchen’s 5 records')
   })
 

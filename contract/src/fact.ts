@@ -1,0 +1,84 @@
+import { type Fact, HEAVIEST_GRAMS, MARK_KINDS, MEASURING_WAYS, READING_SOURCES, wholeMilligrams } from '@fleam/core'
+import { z } from 'zod'
+import { id, instant, money } from './numbers.ts'
+
+/** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
+const weighed = z
+  .number()
+  .overwrite(wholeMilligrams)
+  .gt(0)
+  .max(HEAVIEST_GRAMS)
+  .meta({ description: 'grams, whole milligrams' })
+
+const MOST_ORDER = 1_000_000_000
+
+const made = { id, order: z.number().int().min(1).max(MOST_ORDER), takenAt: instant }
+const madeAtBench = { ...made, fabricationId: id }
+
+/** One weighing. */
+export const reading = z
+  .strictObject({
+    kind: z.literal('reading'),
+    ...madeAtBench,
+    pileId: id,
+    grams: weighed,
+    source: z.enum(READING_SOURCES),
+    /** Who weighed it; null where nobody said. */
+    cookId: id.nullable().default(null),
+  })
+  .meta({ id: 'Reading' })
+
+/** Something that is taken back: a reading, a move, a mark, a measured cut. */
+export const factVoid = z
+  .strictObject({ kind: z.literal('void'), ...made, fabricationId: id.nullable(), factId: id })
+  .meta({ id: 'FactVoid' })
+
+/** A weighing that belongs to another pile; of several the last holds. */
+export const readingMove = z
+  .strictObject({ kind: z.literal('move'), ...madeAtBench, readingId: id, pileId: id })
+  .meta({ id: 'ReadingMove' })
+
+/** A clock started or paused, the batch out of the cold or back in it, a step done. */
+export const mark = z
+  .strictObject({
+    kind: z.literal('mark'),
+    ...madeAtBench,
+    mark: z.enum(MARK_KINDS),
+    cookId: id.nullable().default(null),
+    ratePerHour: money.nullable().default(null),
+    step: z.string().max(60).nullable().default(null),
+  })
+  .meta({ id: 'Mark' })
+
+/** A portion that was planned and then weighed: it tells how far off a way of measuring is. */
+export const measuredCut = z
+  .strictObject({
+    kind: z.literal('measured-cut'),
+    ...made,
+    fabricationId: id.nullable().default(null),
+    readingId: id.nullable().default(null),
+    way: z.enum(MEASURING_WAYS),
+    /** Id of the usual shape of the piece. */
+    shape: z.string().min(1).max(60),
+    planned: weighed,
+    weighed,
+  })
+  .meta({ id: 'MeasuredCut' })
+export const measuredCuts = z.array(measuredCut)
+
+/**
+ * What happens at a bench, as it is made on the device, kept in its outbox, sent, stored, told to the other
+ * devices and merged: one form for all of them. Sending one twice changes nothing.
+ */
+export const fact = z
+  .discriminatedUnion('kind', [reading, factVoid, readingMove, mark, measuredCut])
+  .meta({ id: 'Fact' }) satisfies z.ZodType<Fact>
+
+const MOST_SENT = 500
+
+/** What a device sends, in the order in which it was done: all of it is stored, or nothing. */
+export const factsSent = z.strictObject({ facts: z.array(fact).min(1).max(MOST_SENT) }).meta({ id: 'FactsSent' })
+export type FactsSent = z.infer<typeof factsSent>
+
+/** The ids that are stored now, after the commit. */
+export const factsKept = z.object({ kept: z.array(id) }).meta({ id: 'FactsKept' })

@@ -1,0 +1,5 @@
+export { offersOfStyle } from './offers.ts'
+export { priceListRoutes } from './price-list-routes.ts'
+export { buyingRoutes } from './routes.ts'
+export type { PricedArticle } from './store.ts'
+export { articlesById, articlesOfItems } from './store.ts'

@@ -1,0 +1,44 @@
+import type { ArticlePrice } from '@fleam/contract'
+import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
+import { day, id, instant, maybeDay, maybeQuantity, maybeWhole, quantity, ref, words } from './columns.ts'
+
+/** A price as it was quoted: inserted, never changed. */
+export interface ArticlePriceModel
+  extends Model<InferAttributes<ArticlePriceModel>, InferCreationAttributes<ArticlePriceModel>> {
+  id: string
+  kitchenId: string
+  articleId: string
+  amount: number
+  per: ArticlePrice['price']['per']
+  pieceWeight: number | null
+  packPieces: number | null
+  packWeight: number | null
+  delivery: number | null
+  minimumOrder: number | null
+  validFrom: string
+  validUntil: string | null
+  source: ArticlePrice['source']
+  recordedAt: Date
+}
+
+export const defineArticlePrice = (database: Sequelize) =>
+  database.define<ArticlePriceModel>(
+    'ArticlePrice',
+    {
+      id: id(),
+      kitchenId: ref(),
+      articleId: ref(),
+      amount: quantity(),
+      per: words(8),
+      pieceWeight: maybeQuantity(),
+      packPieces: maybeWhole(),
+      packWeight: maybeQuantity(),
+      delivery: maybeQuantity(),
+      minimumOrder: maybeQuantity(),
+      validFrom: day(),
+      validUntil: maybeDay(),
+      source: words(8),
+      recordedAt: instant(),
+    },
+    { tableName: 'article_prices' },
+  )

@@ -1,0 +1,23 @@
+import type { CautionOverride } from '@fleam/contract'
+import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
+import { maybeWhole, ref, words } from './columns.ts'
+
+export interface CautionOverrideModel
+  extends Model<InferAttributes<CautionOverrideModel>, InferCreationAttributes<CautionOverrideModel>>,
+    CautionOverride {
+  kitchenId: string
+}
+
+export const defineCautionOverride = (database: Sequelize) =>
+  database.define<CautionOverrideModel>(
+    'CautionOverride',
+    {
+      kitchenId: { ...ref(), primaryKey: true },
+      cautionId: { ...words(60), primaryKey: true },
+      text: words(600),
+      reason: words(600),
+      boardMinutes: maybeWhole(),
+      outMinutes: maybeWhole(),
+    },
+    { tableName: 'caution_overrides' },
+  )

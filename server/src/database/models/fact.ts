@@ -1,0 +1,53 @@
+import type { Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core'
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
+import { id, instant, maybeMilligrams, maybeQuantity, maybeRef, maybeWords, ref, whole, words } from './columns.ts'
+
+/** One fact of any kind: a row is inserted and never changed. Columns that its kind does not have are null. */
+export interface FactModel extends Model<InferAttributes<FactModel>, InferCreationAttributes<FactModel>> {
+  id: string
+  kitchenId: string
+  fabricationId: string | null
+  kind: Fact['kind']
+  orderNo: number
+  takenAt: Date
+  /** By the database's clock: what other servers look for. */
+  receivedAt: CreationOptional<Date>
+  pileId: string | null
+  /** The fact that is taken back, the reading that is moved, or the reading that weighed a measured cut. */
+  targetId: string | null
+  grams: number | null
+  source: ReadingSource | null
+  cookId: string | null
+  mark: MarkKind | null
+  ratePerHour: number | null
+  step: string | null
+  way: MeasuringWay | null
+  shape: string | null
+  planned: number | null
+}
+
+export const defineFact = (database: Sequelize) =>
+  database.define<FactModel>(
+    'Fact',
+    {
+      id: id(),
+      kitchenId: ref(),
+      fabricationId: maybeRef(),
+      kind: words(12),
+      orderNo: whole(),
+      takenAt: instant(),
+      receivedAt: instant(),
+      pileId: maybeRef(),
+      targetId: maybeRef(),
+      grams: maybeMilligrams(),
+      source: maybeWords(8),
+      cookId: maybeRef(),
+      mark: maybeWords(16),
+      ratePerHour: maybeQuantity(),
+      step: maybeWords(60),
+      way: maybeWords(20),
+      shape: maybeWords(60),
+      planned: maybeMilligrams(),
+    },
+    { tableName: 'facts' },
+  )

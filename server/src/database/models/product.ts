@@ -1,0 +1,12 @@
+import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
+import { id, ref, words } from './columns.ts'
+
+/** Something that is served and can be bought ready, whichever item and style it is cut from. */
+export interface ProductModel extends Model<InferAttributes<ProductModel>, InferCreationAttributes<ProductModel>> {
+  id: string
+  kitchenId: string
+  name: string
+}
+
+export const defineProduct = (database: Sequelize) =>
+  database.define<ProductModel>('Product', { id: id(), kitchenId: ref(), name: words(243) }, { tableName: 'products' })

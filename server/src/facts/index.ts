@@ -1,0 +1,3 @@
+export { factRoutes } from './routes.ts'
+export { rowOfFact } from './rows.ts'
+export { factsOf } from './store.ts'

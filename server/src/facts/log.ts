@@ -1,0 +1,80 @@
+import type { Fact } from '@fleam/core'
+import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
+import { notFound, Refusal } from '../http/problems.ts'
+import type { Scope } from '../scope/index.ts'
+import { factOfRow, rowOfFact } from './rows.ts'
+import { SharedInserts } from './shared-inserts.ts'
+import * as store from './store.ts'
+
+const MOST_ATTEMPTS = 4
+const MAY_TRY_AGAIN = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT'])
+
+/** Stores what was done: append only, once for each id, whoever sends it how often. */
+export class FactLog {
+  readonly #inserts: SharedInserts
+  readonly #attributes: ReturnType<typeof databaseAttributes>
+
+  constructor({ sequelize, models }: Database) {
+    this.#attributes = databaseAttributes(models.Fact, ['receivedAt'])
+    this.#inserts = new SharedInserts(sequelize, 'facts', this.#attributes.columns)
+  }
+
+  /** Resolves with the ids once they are committed. Throws a `Refusal` that names the field, storing none of the list. */
+  async append(scope: Scope, facts: readonly Fact[]): Promise<string[]> {
+    let missing = [...new Map(facts.map((fact) => [fact.id, fact])).values()]
+    for (let attempt = 0; missing.length > 0; attempt++) {
+      try {
+        await this.#inserts.insert(missing.map((fact) => this.#attributes.valuesOf(rowOfFact(scope.kitchen.id, fact))))
+        break
+      } catch (error) {
+        const code = databaseCode(error)
+        if (code === 'ER_NO_REFERENCED_ROW_2') await refuseAstray(scope, facts)
+        if (!MAY_TRY_AGAIN.has(code ?? '') || attempt >= MOST_ATTEMPTS) throw error
+        // The common case is one insert; what is there already is looked up only when the database says so.
+        missing = await missingOf(scope, facts)
+      }
+    }
+    return facts.map((fact) => fact.id)
+  }
+}
+
+/** Facts that are not stored yet. An id that stands for something else, here or elsewhere, is refused. */
+async function missingOf(scope: Scope, facts: readonly Fact[]): Promise<Fact[]> {
+  const known = await store.rowsById(
+    scope,
+    facts.map((fact) => fact.id),
+  )
+  const missing = new Map<string, Fact>()
+  facts.forEach((fact, at) => {
+    const row = known.get(fact.id)
+    if (!row) missing.set(fact.id, fact)
+    else if (row.kitchenId !== scope.kitchen.id || !isSame(factOfRow(row), fact)) {
+      throw new Refusal('id-taken', 'An id of this list stands for something else.', {
+        issues: [{ path: `facts[${at}].id`, message: 'is taken' }],
+      })
+    }
+  })
+  return [...missing.values()]
+}
+
+/** The same fact, whenever and under which order it says it was made: a device that sends twice may say it anew. */
+function isSame(one: Fact, other: Fact): boolean {
+  const bare = ({ order: _order, takenAt: _takenAt, ...fact }: Fact) => JSON.stringify(Object.entries(fact).sort())
+  return bare(one) === bare(other)
+}
+
+/** Says which field points at something that is not there, by throwing; returns where nothing does. */
+async function refuseAstray(scope: Scope, facts: readonly Fact[]): Promise<void> {
+  const benches = [...new Set(facts.flatMap(({ fabricationId }) => fabricationId ?? []))]
+  const piles = await store.pilesOf(scope, benches)
+  if (benches.some((id) => !piles.some((pile) => pile.fabricationId === id))) throw notFound('fabrication')
+  const pilesOf = (fabricationId: string | null) =>
+    new Set(piles.filter((pile) => pile.fabricationId === fabricationId).map((pile) => pile.id))
+  const issues = facts.flatMap((fact, at) =>
+    'pileId' in fact && !pilesOf(fact.fabricationId).has(fact.pileId)
+      ? [{ path: `facts[${at}].pileId`, message: 'is not a pile of this fabrication' }]
+      : [],
+  )
+  if (issues.length > 0) throw new Refusal('pile-unknown', 'Nothing of this list was stored.', { issues })
+  throw notFound('reading')
+}

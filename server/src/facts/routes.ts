@@ -1,0 +1,50 @@
+import { factsKept, factsSent, measuredCuts } from '@fleam/contract'
+import type { Database } from '../database/index.ts'
+import { sendEvents } from '../http/event-stream.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
+import { FactFeed } from './feed.ts'
+import { FactLog } from './log.ts'
+import { latestCuts, requireVersion } from './store.ts'
+
+const tags = ['facts']
+
+/** Weighings and all else that is done at the bench, from however many devices: answered only once it is stored. */
+export function factRoutes(app: Server, database: Database, scopeOf: Scopes): void {
+  const log = new FactLog(database)
+  const feed = new FactFeed(database)
+  app.addHook('onClose', async () => feed.close())
+
+  app.post(
+    '/api/kitchens/:kitchenId/facts',
+    { schema: { tags, params: kitchenParams, body: factsSent, response: { 200: factsKept } } },
+    async (request) => {
+      const kept = await log.append(await scopeOf(request, 'bench'), request.body.facts)
+      feed.tell(request.body.facts)
+      return { kept }
+    },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id/stream',
+    {
+      schema: {
+        tags,
+        params: fabricationParams,
+        description:
+          'Server-sent events: what any device did at this bench since, as facts with ids, and the version of the record. `null` says that some may have been missed: fetch the fabrication again.',
+      },
+    },
+    async (request, reply) => {
+      const scope = await scopeOf(request, 'bench')
+      await requireVersion(scope, request.params.id)
+      return sendEvents(request, reply, (send) => feed.follow(scope.kitchen.id, request.params.id, send))
+    },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/measured-cuts',
+    { schema: { tags, params: kitchenParams, response: { 200: measuredCuts } } },
+    async (request) => latestCuts(await scopeOf(request, 'bench')),
+  )
+}

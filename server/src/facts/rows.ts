@@ -1,0 +1,86 @@
+import type { Fact } from '@fleam/core'
+import type { FactModel } from '../database/index.ts'
+
+type FactColumns = Omit<FactModel['_attributes'], 'receivedAt'>
+
+const NOTHING = {
+  pileId: null,
+  targetId: null,
+  grams: null,
+  source: null,
+  cookId: null,
+  mark: null,
+  ratePerHour: null,
+  step: null,
+  way: null,
+  shape: null,
+  planned: null,
+} as const
+
+/** The columns of a fact; what its kind does not have is null. */
+export function rowOfFact(kitchenId: string, fact: Fact): FactColumns {
+  const { id, fabricationId, kind, order, takenAt } = fact
+  const made = { ...NOTHING, id, kitchenId, fabricationId, kind, orderNo: order, takenAt: new Date(takenAt) }
+  switch (fact.kind) {
+    case 'reading':
+      return { ...made, pileId: fact.pileId, grams: fact.grams, source: fact.source, cookId: fact.cookId }
+    case 'void':
+      return { ...made, targetId: fact.factId }
+    case 'move':
+      return { ...made, targetId: fact.readingId, pileId: fact.pileId }
+    case 'mark':
+      return { ...made, mark: fact.mark, cookId: fact.cookId, ratePerHour: fact.ratePerHour, step: fact.step }
+    case 'measured-cut':
+      return {
+        ...made,
+        targetId: fact.readingId,
+        grams: fact.weighed,
+        way: fact.way,
+        shape: fact.shape,
+        planned: fact.planned,
+      }
+  }
+}
+
+/** A fact from its row, as the device made it. */
+export function factOfRow(row: FactColumns): Fact {
+  const made = { id: row.id, order: row.orderNo, takenAt: row.takenAt.toISOString() }
+  const { fabricationId } = row
+  // The table has nulls where a kind has nothing; what a kind has is never null there, see `rowOfFact`.
+  const atBench = { ...made, fabricationId: fabricationId as string }
+  switch (row.kind) {
+    case 'reading':
+      return {
+        kind: 'reading',
+        ...atBench,
+        pileId: row.pileId as string,
+        grams: row.grams as number,
+        source: row.source as NonNullable<typeof row.source>,
+        cookId: row.cookId,
+      }
+    case 'void':
+      return { kind: 'void', ...made, fabricationId, factId: row.targetId as string }
+    case 'move':
+      return { kind: 'move', ...atBench, readingId: row.targetId as string, pileId: row.pileId as string }
+    case 'mark':
+      return {
+        kind: 'mark',
+        ...atBench,
+        mark: row.mark as NonNullable<typeof row.mark>,
+        cookId: row.cookId,
+        ratePerHour: row.ratePerHour,
+        step: row.step,
+      }
+    case 'measured-cut':
+      return {
+        kind: 'measured-cut',
+        ...made,
+        fabricationId,
+        readingId: row.targetId,
+        way: row.way as NonNullable<typeof row.way>,
+        shape: row.shape as string,
+        planned: row.planned as number,
+        weighed: row.grams as number,
+      }
+  }
+}

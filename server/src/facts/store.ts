@@ -1,0 +1,99 @@
+import { type Fact, type MeasuredCut, standingCuts } from '@fleam/core'
+import { type InferAttributes, Op } from 'sequelize'
+import type { FactModel } from '../database/index.ts'
+import { notFound } from '../http/problems.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
+import { factOfRow } from './rows.ts'
+
+type FactRow = InferAttributes<FactModel>
+
+/** Rows of these ids, of whichever kitchen: an id is taken wherever it stands. */
+export async function rowsById(scope: Scope, ids: readonly string[]): Promise<Map<string, FactRow>> {
+  const rows = await scope.database.models.Fact.findAll({ where: { id: [...ids] }, raw: true, ...within(scope) })
+  return new Map(rows.map((row) => [row.id, row]))
+}
+
+/** The piles of some fabrications, as far as they are of this kitchen. */
+export const pilesOf = (scope: Scope, fabricationIds: readonly string[]) =>
+  scope.database.models.FabricationPile.findAll({
+    attributes: ['id', 'fabricationId'],
+    where: ofKitchen(scope, { fabricationId: [...fabricationIds] }),
+    raw: true,
+    ...within(scope),
+  })
+
+/** Everything that was done at some benches, in the order of the work, by the fabrication's id. */
+export async function factsOf(scope: Scope, fabricationIds: readonly string[]): Promise<Map<string, Fact[]>> {
+  const facts = new Map<string, Fact[]>(fabricationIds.map((id) => [id, []]))
+  if (fabricationIds.length === 0) return facts
+  const rows = await scope.database.models.Fact.findAll({
+    where: ofKitchen(scope, { fabricationId: [...fabricationIds] }),
+    order: ['orderNo', 'id'],
+    raw: true,
+    ...within(scope),
+  })
+  for (const row of rows) facts.get(row.fabricationId as string)?.push(factOfRow(row))
+  return facts
+}
+
+/** What reached the database within the last seconds, by its own clock, at any of these benches. */
+export async function arrivedAt(
+  { database }: Pick<Scope, 'database'>,
+  fabricationIds: readonly string[],
+  withinSeconds: number,
+): Promise<FactRow[]> {
+  const since = database.sequelize.literal(`NOW(3) - INTERVAL ${Math.ceil(withinSeconds)} SECOND`)
+  return database.models.Fact.findAll({
+    where: { fabricationId: [...fabricationIds], receivedAt: { [Op.gte]: since } },
+    raw: true,
+  })
+}
+
+/** So many of the latest portions tell how far off a way of measuring is: cooks and their tapes change. */
+const MOST_READ = 80
+/** Portions that are looked through for them. */
+const MOST_LOOKED_AT = 2_000
+
+/** The latest portions of each way and shape that were not taken back, newest first. */
+export async function latestCuts(scope: Scope): Promise<MeasuredCut[]> {
+  const { Fact: Facts } = scope.database.models
+  const rows = await Facts.findAll({
+    where: ofKitchen(scope, { kind: 'measured-cut' as const }),
+    order: [
+      ['receivedAt', 'DESC'],
+      ['orderNo', 'DESC'],
+      ['id', 'DESC'],
+    ],
+    limit: MOST_LOOKED_AT,
+    raw: true,
+    ...within(scope),
+  })
+  const targets = rows.flatMap((row) => [row.id, ...(row.targetId === null ? [] : [row.targetId])])
+  const voids = await Facts.findAll({
+    where: ofKitchen(scope, { kind: 'void' as const, targetId: targets }),
+    raw: true,
+    ...within(scope),
+  })
+  const standing = new Set(standingCuts([...rows, ...voids].map(factOfRow)).map((cut) => cut.id))
+  const counts = new Map<string, number>()
+  return rows.flatMap((row) => {
+    const group = `${row.way} ${row.shape}`
+    const count = counts.get(group) ?? 0
+    if (!standing.has(row.id) || count >= MOST_READ) return []
+    counts.set(group, count + 1)
+    return [factOfRow(row) as MeasuredCut]
+  })
+}
+
+/** The version of a record; refuses one that this kitchen does not have. */
+export async function requireVersion(scope: Scope, fabricationId: string): Promise<number> {
+  const { Fabrication } = scope.database.models
+  const row = await Fabrication.findOne({
+    attributes: ['version'],
+    where: ofKitchen(scope, { id: fabricationId }),
+    raw: true,
+    ...within(scope),
+  })
+  if (!row) throw notFound('fabrication')
+  return row.version
+}

@@ -1,0 +1,100 @@
+import type { FabricationRecord, FabricationState } from '@fleam/contract'
+import { type FabricationDocument, type Pile, type PlannedPile, type Reading, wholeMilligrams } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+import { insertOnce, requireState } from '../fabrication/index.ts'
+import { dayOf, type Scope } from '../scope/index.ts'
+import { type NameDecisions, type ResolvedNames, resolveNames } from './names.ts'
+
+/**
+ * Keeps a document of elsewhere as a closed record: its weights become readings, so that it appraises the same. Its
+ * names are resolved here, once; where one fits nothing, or several things, it is refused until somebody decides.
+ */
+export async function importDocument(
+  scope: Scope,
+  id: string,
+  document: FabricationDocument,
+  decisions: NameDecisions,
+): Promise<FabricationState> {
+  const names = await resolveNames(scope, document, decisions)
+  const takenAt = scope.clock.now().toISOString()
+  const piles = document.piles.map((pile) => plannedFromPile(pile, names))
+  const record: FabricationRecord = {
+    id,
+    version: 1,
+    status: 'closed',
+    itemId: names.item?.id ?? null,
+    item: document.item,
+    style: document.style,
+    species: names.item?.species ?? null,
+    styleId: names.style?.id ?? null,
+    lotId: null,
+    units: document.purchase.pieces ?? 1,
+    rhythm: 'unit',
+    drawing: null,
+    shape: names.item?.shape ?? null,
+    steps: [],
+    choices: [],
+    causes: [],
+    currency: document.currency,
+    purchase: document.purchase,
+    labour: [...(document.labour ?? [])],
+    consumables: [...(document.consumables ?? [])],
+    piles,
+    offers: [...(document.offers ?? [])],
+    creditPolicy: document.creditPolicy,
+    allocation: document.allocation,
+    confirmed: document.confirmed ?? false,
+    date: document.meta?.date ?? dayOf(scope),
+    cookId: names.cookId,
+    cook: document.meta?.cook ?? null,
+    supplierId: names.supplierId,
+    supplier: document.meta?.supplier ?? null,
+    lot: document.meta?.lot ?? null,
+    notes: document.meta?.notes ?? null,
+    startedAt: takenAt,
+    closedAt: takenAt,
+    updatedAt: takenAt,
+  }
+  await insertOnce(scope, record, readingsOf(document, record, takenAt))
+  return requireState(scope, id)
+}
+
+function readingsOf(document: FabricationDocument, record: FabricationRecord, takenAt: string): Reading[] {
+  const weights = document.piles.flatMap((pile, at) =>
+    (pile.pieces ?? [pile.weight ?? 0])
+      .map(wholeMilligrams)
+      .filter((grams) => grams > 0)
+      .map((grams) => ({ grams, pileId: (record.piles[at] as PlannedPile).id })),
+  )
+  return weights.map(({ grams, pileId }, at) => ({
+    kind: 'reading',
+    id: newId(),
+    order: at + 1,
+    takenAt,
+    fabricationId: record.id,
+    pileId,
+    grams,
+    source: 'imported',
+    cookId: null,
+  }))
+}
+
+function plannedFromPile(pile: Pile, { style }: ResolvedNames): PlannedPile {
+  const planned = style?.piles.find((each) => each.name === pile.name)
+  return {
+    id: newId(),
+    stylePileId: planned?.id ?? null,
+    cookingLoss: planned?.cookingLoss ?? null,
+    name: pile.name,
+    class: pile.class,
+    weighing: pile.pieces ? 'pieces' : 'whole',
+    expectedShare: null,
+    portions: pile.portions ?? null,
+    target: pile.target ?? null,
+    low: pile.low ?? null,
+    high: pile.high ?? null,
+    valuePerKg: pile.valuePerKg ?? null,
+    usedShare: pile.usedShare ?? null,
+    processingPerKg: pile.processingPerKg ?? null,
+  }
+}

@@ -1,0 +1,1 @@
+export { newRecordRoutes } from './routes.ts'

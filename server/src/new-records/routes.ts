@@ -1,0 +1,47 @@
+import { fabricationDocument, fabricationStart, fabricationState, id } from '@fleam/contract'
+import { z } from 'zod'
+import { kitchenParams, type Server } from '../http/schemas.ts'
+import type { Scopes } from '../scope/index.ts'
+import { importDocument } from './import.ts'
+import { start } from './start.ts'
+
+const tags = ['fabrication']
+const MEGABYTE = 1024 * 1024
+const LARGEST_DOCUMENT = 4 * MEGABYTE
+
+const decided = id.or(z.literal('none'))
+const importQuery = z.strictObject({
+  id,
+  item: decided.optional(),
+  style: decided.optional(),
+  supplier: decided.or(z.literal('add')).optional(),
+  cook: decided.optional(),
+})
+
+/** Ways in which a record begins: started at a bench, or taken in from a document. */
+export function newRecordRoutes(app: Server, scopeOf: Scopes): void {
+  app.post(
+    '/api/kitchens/:kitchenId/fabrications',
+    { schema: { tags, params: kitchenParams, body: fabricationStart, response: { 201: fabricationState } } },
+    async (request, reply) => reply.status(201).send(await start(await scopeOf(request, 'bench'), request.body)),
+  )
+
+  app.post(
+    '/api/kitchens/:kitchenId/fabrications/import',
+    {
+      bodyLimit: LARGEST_DOCUMENT,
+      schema: {
+        tags,
+        params: kitchenParams,
+        querystring: importQuery,
+        body: fabricationDocument,
+        response: { 201: fabricationState },
+      },
+    },
+    async (request, reply) => {
+      const { id: recordId, ...decisions } = request.query
+      const scope = await scopeOf(request)
+      return reply.status(201).send(await importDocument(scope, recordId, request.body, decisions))
+    },
+  )
+}

@@ -1,0 +1,160 @@
+import type { FabricationRecord, FabricationState, FabricationStep, FabricationWish } from '@fleam/contract'
+import { type PlannedOffer, type PlannedPile, type SettledStyle, settleStyle } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+import { offersOfStyle } from '../buying/index.ts'
+import { insertOnce, latestOfStyle, requireState } from '../fabrication/index.ts'
+import { Refusal } from '../http/problems.ts'
+import { offers, requireCook } from '../kitchen/index.ts'
+import { requireLot } from '../receiving/index.ts'
+import type { Scope } from '../scope/index.ts'
+import { type KnownStyle, requireStyle } from '../style/index.ts'
+import { requireSupplier } from '../supplier/index.ts'
+
+/** What the style says of its piles' worth; where it says nothing, what was said last time. */
+function worthOf(pile: KnownPile, last: FabricationRecord | undefined) {
+  const before = last?.piles.find((each) => each.stylePileId === pile.id)
+  return {
+    valuePerKg: pile.valuePerKg ?? before?.valuePerKg ?? null,
+    usedShare: pile.usedShare ?? before?.usedShare ?? null,
+    processingPerKg: pile.processingPerKg ?? before?.processingPerKg ?? null,
+  }
+}
+
+type KnownPile = KnownStyle['style']['piles'][number]
+
+function plannedPiles(
+  { piles }: SettledStyle<KnownPile>,
+  units: number,
+  last: FabricationRecord | undefined,
+): PlannedPile[] {
+  return piles.map((pile) => ({
+    id: newId(),
+    stylePileId: pile.id,
+    name: pile.name,
+    class: pile.class,
+    cookingLoss: pile.cookingLoss,
+    weighing: pile.weighing,
+    expectedShare: pile.expectedShare,
+    portions:
+      pile.class === 'primary' && pile.portionsPerUnit !== null ? Math.round(pile.portionsPerUnit * units) : null,
+    target: pile.bounds?.target ?? null,
+    low: pile.bounds?.low ?? null,
+    high: pile.bounds?.high ?? null,
+    ...worthOf(pile, last),
+  }))
+}
+
+/** Steps as they stand at the board, with the regions that light up while their piles leave it. */
+function boardSteps({ steps, piles }: SettledStyle<KnownPile>): FabricationStep[] {
+  const regionOf = (name: string) => piles.find((pile) => pile.name === name)?.region ?? null
+  return steps.map(({ when: _when, ...step }) => ({
+    ...step,
+    piles: [...step.piles],
+    mistakes: [...step.mistakes],
+    cautions: [...step.cautions],
+    regions: [...new Set(step.piles.flatMap((name) => regionOf(name) ?? []))],
+  }))
+}
+
+/** Consumables of the style for so many units; what the kitchen has not priced costs what it cost last time. */
+function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRecord | undefined) {
+  const lastUnits = last?.units ?? 1
+  return style.consumables.map(({ name, costPerUnit }) => {
+    const before = last?.consumables.find((each) => each.name === name)?.cost ?? 0
+    return { name, cost: (costPerUnit ?? before / lastUnits) * units }
+  })
+}
+
+/**
+ * Starts a fabrication of one of the kitchen's styles. Piles, labour and offers are copied into the
+ * record, so that later changes to them leave it as it was; what the kitchen has not settled is as last time. Sent twice with the same id, it is started once.
+ */
+export async function start(scope: Scope, wish: FabricationWish): Promise<FabricationState> {
+  const { kitchen } = scope
+  const known = await requireStyle(scope, wish.styleId)
+  const cook = wish.cookId === null ? null : await requireCook(scope, wish.cookId)
+  const supplier = wish.supplierId === null ? null : await requireSupplier(scope, wish.supplierId)
+  const last = (await latestOfStyle(scope, known.style.id))?.record
+  refuseUnknownChoices(known, wish.chosen)
+  if (wish.lotId !== null) await requireLot(scope, wish.lotId)
+  const settled = settleStyle(known.style, wish.chosen)
+  const ownOffers = await offersFor(scope, known, wish)
+  const piles = plannedPiles(settled, wish.units, last)
+  const record: FabricationRecord = {
+    id: wish.id,
+    version: 1,
+    status: 'open',
+    itemId: known.item.id,
+    item: known.item.name,
+    style: known.style.name,
+    species: known.item.species,
+    styleId: known.style.id,
+    lotId: wish.lotId,
+    units: wish.units,
+    rhythm: wish.rhythm,
+    drawing: known.item.drawing,
+    shape: known.item.shape,
+    steps: boardSteps(settled),
+    choices: [...settled.choices],
+    causes: [],
+    currency: kitchen.currency,
+    purchase: wish.purchase,
+    labour: [
+      {
+        task: 'break down',
+        minutes: settled.minutesPerUnit * wish.units,
+        ratePerHour: cook?.wagePerHour ?? kitchen.wagePerHour,
+      },
+    ],
+    consumables: consumablesOf(known, wish.units, last),
+    piles,
+    offers: ownOffers.length > 0 ? ownOffers : offersAsLast(piles, last),
+    creditPolicy: 'used',
+    allocation: 'value',
+    confirmed: false,
+    date: wish.date,
+    cookId: cook?.id ?? null,
+    cook: cook?.name ?? null,
+    supplierId: supplier?.id ?? null,
+    supplier: supplier?.name ?? null,
+    lot: wish.lot,
+    notes: null,
+    startedAt: wish.startedAt,
+    closedAt: null,
+    updatedAt: wish.startedAt,
+  }
+  await insertOnce(scope, record, [])
+  return requireState(scope, record.id)
+}
+
+/** Offers of the price book, and those that were said once and are not in it. */
+async function offersFor(
+  scope: Scope,
+  { style }: KnownStyle,
+  { units, date }: FabricationWish,
+): Promise<PlannedOffer[]> {
+  const listed = await offersOfStyle(scope, { style, units, day: date })
+  const said = (await offers(scope)).filter((each) => each.styleId === style.id)
+  // The price book knows today's price of an offer of the same supplier that was said once.
+  const isListed = ({ supplierId, offer: { name } }: (typeof said)[number]) =>
+    listed.some((each) => each.supplierId === supplierId && each.offer.name === name)
+  return [...listed.map(({ offer }) => offer), ...said.filter((each) => !isListed(each)).map(({ offer }) => offer)]
+}
+
+/** Offers of the last record for the portion piles that are here too, under the names that these have now. */
+function offersAsLast(piles: readonly PlannedPile[], last: FabricationRecord | undefined): PlannedOffer[] {
+  return (last?.offers ?? []).flatMap((offer) => {
+    const before = last?.piles.find((pile) => pile.name === offer.pile)
+    const pile = piles.find((each) => each.stylePileId === before?.stylePileId && each.class === 'primary')
+    return pile && before?.stylePileId ? [{ ...offer, pile: pile.name }] : []
+  })
+}
+
+function refuseUnknownChoices({ style }: KnownStyle, chosen: FabricationWish['chosen']): void {
+  const isThere = (option: string, choice: string) =>
+    style.options.some((each) => each.id === option && each.choices.some(({ id }) => id === choice))
+  const issues = Object.entries(chosen).flatMap(([option, choice]) =>
+    isThere(option, choice) ? [] : [{ path: `chosen.${option}`, message: 'is not a choice of this style' }],
+  )
+  if (issues.length > 0) throw new Refusal('invalid-input', 'This style has no such choice.', { issues })
+}

@@ -1,0 +1,1 @@
+export { offerOfRow, present, rowOfOffer } from './rows.ts'

@@ -1,0 +1,2 @@
+export { receivingRoutes } from './routes.ts'
+export { requireLot } from './service.ts'

@@ -1,0 +1,6 @@
+export { insertCatalogue } from './catalogue.ts'
+export { products } from './products.ts'
+export { styleRoutes } from './routes.ts'
+export type { KnownStyle } from './service.ts'
+export { requireStyle } from './service.ts'
+export { itemNames, items } from './store.ts'

@@ -1,0 +1,3 @@
+export { supplierRoutes } from './routes.ts'
+export { requireSupplier, suppliersNamed } from './service.ts'
+export { suppliers } from './store.ts'

@@ -1,0 +1,55 @@
+import type { Supplier } from '@fleam/contract'
+import { v7 as newId } from 'uuid'
+import { Refusal, refuseTaken } from '../http/problems.ts'
+import { inTransaction, type Scope } from '../scope/index.ts'
+import * as store from './store.ts'
+
+/** The supplier of an id; refuses the field where this kitchen has none. */
+export async function requireSupplier(scope: Scope, id: string, path = 'supplierId'): Promise<Supplier> {
+  const known = (await store.suppliers(scope)).find((each) => each.id === id)
+  if (known) return known
+  throw new Refusal('not-found', 'This kitchen has no such supplier.', {
+    issues: [{ path, message: 'is not a supplier here' }],
+  })
+}
+
+/**
+ * Adds a supplier, or changes its name and terms. One whose name is there, whatever its capitals, is that one: then
+ * nothing is changed. Answers with all of them.
+ */
+export async function putSupplier(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
+  const known = await store.suppliers(scope)
+  if (known.some((each) => each.id === supplier.id)) {
+    await refuseTaken('name', 'Another supplier has this name: merge the two instead.', () =>
+      store.replaceSupplier(scope, supplier),
+    )
+  } else if (!(await store.supplierNamed(scope, supplier.name))) {
+    await refuseTaken('id', 'This id stands for another supplier.', () => store.insertSuppliers(scope, [supplier]))
+  }
+  return store.suppliers(scope)
+}
+
+/** Makes one supplier of two: articles, lots, offers and records of the one are the other's from here on. */
+export async function mergeSuppliers(scope: Scope, id: string, into: string): Promise<Supplier[]> {
+  if (id === into) {
+    throw new Refusal('invalid-input', 'A supplier cannot be merged into itself.', {
+      issues: [{ path: 'into', message: 'must be another supplier' }],
+    })
+  }
+  await requireSupplier(scope, id, 'id')
+  await requireSupplier(scope, into, 'into')
+  await inTransaction(scope, (inside) => store.mergeSupplier(inside, id, into))
+  return store.suppliers(scope)
+}
+
+/** Ids of suppliers by their names as a document writes them; those that are missing are added. */
+export async function suppliersNamed(scope: Scope, names: readonly string[]): Promise<Map<string, string>> {
+  const ids = new Map<string, string>()
+  for (const name of new Set(names)) {
+    const known = await store.supplierNamed(scope, name)
+    const supplier = known ?? { id: newId(), name, delivery: 0, minimumOrder: null }
+    if (!known) await store.insertSuppliers(scope, [supplier])
+    ids.set(name, supplier.id)
+  }
+  return ids
+}

@@ -1,0 +1,57 @@
+import type { Supplier } from '@fleam/contract'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
+
+export async function suppliers(scope: Scope): Promise<Supplier[]> {
+  const rows = await scope.database.models.Supplier.findAll({
+    attributes: { exclude: ['kitchenId'] },
+    where: ofKitchen(scope),
+    order: ['name'],
+    raw: true,
+    ...within(scope),
+  })
+  return rows
+}
+
+/** The supplier of a name, whatever its capitals; null where there is none. */
+export async function supplierNamed(scope: Scope, name: string): Promise<Supplier | null> {
+  return scope.database.models.Supplier.findOne({
+    attributes: { exclude: ['kitchenId'] },
+    where: ofKitchen(scope, { name }),
+    raw: true,
+    ...within(scope),
+  })
+}
+
+export async function insertSuppliers(scope: Scope, added: readonly Supplier[]): Promise<void> {
+  const rows = added.map((supplier) => ({ ...supplier, kitchenId: scope.kitchen.id }))
+  await scope.database.models.Supplier.bulkCreate(rows, within(scope))
+}
+
+export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier): Promise<void> {
+  await scope.database.models.Supplier.update(fields, { where: ofKitchen(scope, { id }), ...within(scope) })
+}
+
+/** Points everything of one supplier at another, and lets the one go. */
+export async function mergeSupplier(scope: Scope, from: string, into: string): Promise<void> {
+  const { Article, Fabrication, KitchenOffer, Lot, Supplier } = scope.database.models
+  const options = { where: ofKitchen(scope, { supplierId: from }), ...within(scope) }
+  // Two numbers of one supplier tell two articles apart: what would stand twice gets a part of its id.
+  const taken = new Set(
+    (
+      await Article.findAll({
+        attributes: ['code'],
+        where: ofKitchen(scope, { supplierId: into }),
+        raw: true,
+        ...within(scope),
+      })
+    ).map((article) => article.code),
+  )
+  for (const { id, code } of await Article.findAll({ attributes: ['id', 'code'], ...options })) {
+    const own = taken.has(code) ? `${code.slice(0, 108)} (${id.slice(-8)})` : code
+    await Article.update({ supplierId: into, code: own }, { where: ofKitchen(scope, { id }), ...within(scope) })
+  }
+  await Lot.update({ supplierId: into }, options)
+  await Fabrication.update({ supplierId: into }, options)
+  await KitchenOffer.update({ supplierId: into }, options)
+  await Supplier.destroy({ where: ofKitchen(scope, { id: from }), ...within(scope) })
+}

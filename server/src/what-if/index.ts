@@ -1,0 +1,2 @@
+export { whatIfRoutes } from './routes.ts'
+export { whatIfs } from './store.ts'

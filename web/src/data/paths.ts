@@ -1,0 +1,1 @@
+export const kitchenPath = (kitchenId: string) => `/api/kitchens/${kitchenId}`

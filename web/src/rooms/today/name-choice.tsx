@@ -1,0 +1,78 @@
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import Modal from 'react-bootstrap/Modal'
+
+/** A name of a document that fits nothing here, or several things, with what it may be. */
+export interface OpenName {
+  field: 'item' | 'style' | 'supplier' | 'cook'
+  name: string
+  candidates: { id: string; name: string }[]
+}
+
+const QUESTIONS: Readonly<Record<OpenName['field'], string>> = {
+  item: 'What was cut',
+  style: 'How it was cut',
+  supplier: 'Who delivered it',
+  cook: 'Who cut it',
+}
+
+interface NameChoiceProps {
+  open: readonly OpenName[]
+  isPending: boolean
+  /** What was decided of each name: an id, `none`, or `add` for a supplier that is new. */
+  onDecide: (names: Record<string, string>) => void
+  onLeave: () => void
+}
+
+/** Asks once what each unknown name means; nothing of the document is taken in before. */
+export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoiceProps) {
+  const [names, setNames] = useState(() =>
+    Object.fromEntries(open.map(({ field }): [string, string] => [field, field === 'supplier' ? 'add' : 'none'])),
+  )
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    onDecide(names)
+  }
+  return (
+    <Modal show onHide={onLeave} aria-labelledby="names-title" centered>
+      <Form onSubmit={submit}>
+        <Modal.Header closeButton>
+          <Modal.Title id="names-title" as="h2">
+            {open.length === 1 ? 'A name is not known here' : 'Some names are not known here'}
+          </Modal.Title>
+        </Modal.Header>
+        <Modal.Body>
+          <p>Nothing has been taken in yet. Say what each of them is.</p>
+          {open.map(({ field, name, candidates }) => (
+            <Form.Group key={field} controlId={`name-${field}`} className="mb-3">
+              <Form.Label>
+                {QUESTIONS[field]}: <strong>{name}</strong>
+              </Form.Label>
+              <Form.Select
+                value={names[field]}
+                onChange={(event) => setNames({ ...names, [field]: event.target.value })}
+              >
+                {field === 'supplier' ? <option value="add">a new supplier</option> : null}
+                <option value="none">none of ours: keep the words only</option>
+                {candidates.map((each) => (
+                  <option key={each.id} value={each.id}>
+                    {each.name}
+                  </option>
+                ))}
+              </Form.Select>
+            </Form.Group>
+          ))}
+        </Modal.Body>
+        <Modal.Footer>
+          <Button variant="outline-dark" onClick={onLeave}>
+            Leave it
+          </Button>
+          <Button type="submit" disabled={isPending}>
+            Take it in
+          </Button>
+        </Modal.Footer>
+      </Form>
+    </Modal>
+  )
+}
