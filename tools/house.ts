@@ -2,6 +2,7 @@ import type { ChildProcess } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { loadDemo } from '@fleam/demo'
+import { buildServer, builtProgram } from './build-server.ts'
 import { buildPages } from './pages.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts'
@@ -10,6 +11,8 @@ import { isAlive, runProgram, step, stopProcess, until } from './processes.ts'
 const READY_MS = 60_000
 const STOP_MS = 15_000
 const RESTART_MS = 300
+/** How a program of ours ends that would end the same way again. */
+const CANNOT_GO_ON = 78
 export const DEFAULT_PORT = 4173
 
 export interface HouseOptions {
@@ -31,6 +34,8 @@ export class House {
   #databaseUrl = ''
   #children = new Map<string, ChildProcess>()
   #isStopping = false
+  /** A program said that starting it again would not help. */
+  #hasGivenUp = false
   /** The data folder is ours: nobody else ran on it when we began. */
   #hasFolder = false
 
@@ -58,6 +63,7 @@ export class House {
     this.#hasFolder = true
     this.#write()
     await step('pages', buildPages)
+    await step('programs', buildServer)
     if (this.#options.databaseUrl === null) await step('database', () => this.#startDatabase())
     else this.#databaseUrl = this.#options.databaseUrl
     const scale = await this.#startScale()
@@ -96,7 +102,7 @@ export class House {
     if (this.#options.scale !== null || !this.#options.isDemo) return this.#options.scale
     const port = await findFreePort()
     await step('simulated scale', () =>
-      this.#keepRunning('scale', 'devices/src/scale-main.ts', { FLEAM_SCALE_PORT: String(port) }),
+      this.#keepRunning('scale', builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(port) }),
     )
     return `127.0.0.1:${port}`
   }
@@ -106,20 +112,26 @@ export class House {
     if (!this.#options.isDemo) return null
     const port = await findFreePort()
     await step('simulated price feed', () =>
-      this.#keepRunning('price feed', 'devices/src/feed-main.ts', { FLEAM_FEED_PORT: String(port) }),
+      this.#keepRunning('price feed', builtProgram('feed-main'), { FLEAM_FEED_PORT: String(port) }),
     )
     return `http://127.0.0.1:${port}`
   }
 
   async #startServer(scale: string | null, feed: string | null): Promise<void> {
-    this.#keepRunning('server', 'server/src/main.ts', {
+    this.#keepRunning('server', builtProgram('server'), {
       FLEAM_PORT: String(this.#options.port),
       FLEAM_DATABASE_URL: this.#databaseUrl,
       FLEAM_PAGES: resolve('web/dist'),
+      FLEAM_BACKUPS: join(this.#folder, 'backups'),
       ...(scale === null ? {} : { FLEAM_SCALE: scale }),
       ...(feed === null ? {} : { FLEAM_PRICE_FEED: feed }),
     })
-    await until(() => this.#isHealthy(), { timeoutMs: READY_MS, everyMs: 50 })
+    await until(() => this.#isHealthy(), { timeoutMs: READY_MS, everyMs: 20, giveUp: () => this.#hasGivenUp }).catch(
+      (error: Error) => {
+        if (this.#hasGivenUp) throw new Error('The server cannot work with this database, see above.')
+        throw error
+      },
+    )
   }
 
   /** A program that ends by itself is started again: what was committed is safe, and the kitchen goes on. */
@@ -127,8 +139,12 @@ export class House {
     const child = runProgram(file, environment)
     this.#children.set(name, child)
     this.#write()
-    child.once('exit', () => {
+    child.once('exit', (code) => {
       if (this.#isStopping) return
+      if (code === CANNOT_GO_ON) {
+        this.#hasGivenUp = true
+        return
+      }
       process.stdout.write(`  The ${name} ended by itself; it is started again.\n`)
       setTimeout(() => !this.#isStopping && this.#keepRunning(name, file, environment), RESTART_MS)
     })
@@ -166,7 +182,7 @@ function readState(folder: string): RunningState | null {
   return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as RunningState) : null
 }
 
-const OUR_PROGRAMS = /tools\/main\.ts|server\/src\/main\.ts|devices\/src\/(?:scale|feed)-main\.ts|mariadbd/
+const OUR_PROGRAMS = /tools\/main\.ts|server\/dist\/(?:server|scale-main|feed-main)\.mjs|mariadbd/
 
 /** True where a process is one that we start: a number may have gone to another program meanwhile. */
 function isOurProgram(pid: number): boolean {

@@ -37,9 +37,9 @@ export async function stopProcess(pid: number, timeoutMs: number): Promise<void>
   }
 }
 
-/** Runs one of our TypeScript programs as a process of its own, in its own process group. */
+/** Runs one of our built programs as a process of its own, in its own process group. */
 export function runProgram(file: string, environment: Record<string, string>): ChildProcess {
-  return spawn(process.execPath, ['--import', 'tsx', file], {
+  return spawn(process.execPath, ['--enable-source-maps', file], {
     stdio: ['ignore', 'inherit', 'inherit'],
     detached: true,
     env: { ...process.env, ...environment },

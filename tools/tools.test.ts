@@ -2,9 +2,12 @@ import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { buildServer, builtProgram } from './build-server.ts'
 import { House, stopRunning } from './house.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { isAlive, runProgram, stopProcess, until } from './processes.ts'
+
+beforeAll(buildServer, 60_000)
 
 test('a free port is free, a taken one is not', async () => {
   const port = await findFreePort()
@@ -22,7 +25,7 @@ test('a wait ends when its time is over, or when it is given up', async () => {
 
 test('a program of ours is started and ended', async () => {
   const port = await findFreePort()
-  const child = runProgram('devices/src/scale-main.ts', { FLEAM_SCALE_PORT: String(port) })
+  const child = runProgram(builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(port) })
   const exited = new Promise((resolve) => child.once('exit', resolve))
   await until(async () => !(await isPortFree(port)), { timeoutMs: 20_000, everyMs: 50 })
   await stopProcess(child.pid as number, 5_000)
@@ -60,7 +63,7 @@ describe('a data folder', () => {
 
   test('of a Fleam that was killed is cleared of what it left running', async () => {
     const port = await findFreePort()
-    const orphan = runProgram('devices/src/scale-main.ts', { FLEAM_SCALE_PORT: String(port) })
+    const orphan = runProgram(builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(port) })
     await until(async () => !(await isPortFree(port)), { timeoutMs: 20_000, everyMs: 50 })
     writeFileSync(state(), JSON.stringify({ supervisor: 2 ** 22 - 1, children: [orphan.pid] }))
     expect(await stopRunning(folder)).toBe(true)

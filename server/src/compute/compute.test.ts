@@ -18,10 +18,9 @@ test('what is worked out beside the server is what is worked out in it', async (
   const compute = new Compute()
   try {
     const beside = await compute.do('portion-plan', loin)
-    const here = await work({ id: 7, name: 'portion-plan', wish: loin })
-    expect(here).toEqual({ id: 7, answer: beside })
+    expect(await work('portion-plan', loin)).toEqual(beside)
   } finally {
-    compute.close()
+    await compute.close()
   }
 })
 
@@ -39,7 +38,7 @@ test('wishes that come together are answered each with its own', async () => {
     expect(plating.plates).toHaveLength(2)
     expect(again.pieces).toEqual([])
   } finally {
-    compute.close()
+    await compute.close()
   }
 })
 
@@ -50,7 +49,7 @@ test('a failure is told, and the next wish is answered all the same', async () =
     await expect(compute.do('portion-plan', broken)).rejects.toMatchObject({ code: 'invalid-input' })
     expect((await compute.do('portion-plan', loin)).pieces.length).toBeGreaterThan(0)
   } finally {
-    compute.close()
+    await compute.close()
   }
 })
 
@@ -58,9 +57,37 @@ test('closed, it starts anew when it is asked again', async () => {
   const compute = new Compute()
   try {
     await compute.do('portion-plan', loin)
-    compute.close()
+    await compute.close()
     expect((await compute.do('portion-plan', loin)).pieces.length).toBeGreaterThan(0)
   } finally {
-    compute.close()
+    await compute.close()
   }
 })
+
+/** Thousands of pieces to be matched: longer than anybody waits. */
+const endless = () => ({
+  pieces: Array.from({ length: 400 }, (_, at) => ({ id: String(at), weight: 90 + ((at * 37) % 61), kind: 'any' })),
+  plate: { low: 299, target: 300, high: 301, needs: [{ kind: 'any', count: 3 }] },
+})
+
+test('what takes long of one kind delays no other, and ends when nobody waits for it any more', async () => {
+  const compute = new Compute()
+  try {
+    const gone = new AbortController()
+    let isOver = false
+    const long = compute.do('plating', endless(), gone.signal).finally(() => {
+      isOver = true
+    })
+    long.catch(() => {})
+    expect((await compute.do('portion-plan', loin)).pieces.length).toBeGreaterThan(0)
+    if (!isOver) {
+      gone.abort()
+      await expect(long).rejects.toMatchObject({ code: 'cancelled' })
+    }
+    // The next of its kind has a thread of its own again.
+    const few = { pieces: endless().pieces.slice(0, 4), plate: { ...endless().plate, low: 200, high: 500 } }
+    expect((await compute.do('plating', few)).plates.length).toBeGreaterThan(0)
+  } finally {
+    await compute.close()
+  }
+}, 60_000)

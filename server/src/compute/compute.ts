@@ -1,70 +1,67 @@
-import { type ChildProcess, fork } from 'node:child_process'
+import { existsSync } from 'node:fs'
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import type { Work, WorkName } from '@fleam/contract'
+import { Piscina } from 'piscina'
 import { Refusal } from '../http/problems.ts'
-import type { WorkAnswered } from './work.ts'
 
 const MOST_SECONDS = 30
-const PROGRAM = fileURLToPath(new URL('./compute-process.ts', import.meta.url))
+const MILLISECONDS = 1000
+/** A thread that nothing has asked for a while is let go. */
+const IDLE_MS = 60_000
 
-interface Asker {
-  resolve: (answer: unknown) => void
-  reject: (error: Error) => void
+/** The built worker beside the built server; run from the sources, a thread that reads TypeScript. */
+function workerProgram(): { filename: string; execArgv: string[] } {
+  const built = fileURLToPath(new URL('./compute-worker.mjs', import.meta.url))
+  if (existsSync(built)) return { filename: built, execArgv: [] }
+  const source = fileURLToPath(new URL('./compute-worker.ts', import.meta.url))
+  return { filename: source, execArgv: ['--import', 'tsx'] }
 }
 
-/** Works things out in a process beside the server, one after the other, so that no weighing waits for them. */
+/**
+ * Works things out in threads beside the server, as many as cores less one, so that no weighing waits for them. Each
+ * kind of work has threads of its own: what takes long of one kind delays no other. A request that nobody waits for
+ * any more, or that takes too long, ends with its thread.
+ */
 export class Compute {
-  #process: ChildProcess | null = null
-  #lastId = 0
-  readonly #askers = new Map<number, Asker>()
+  readonly #threads = Math.max(1, availableParallelism() - 1)
+  readonly #pools = new Map<WorkName, Piscina>()
 
-  /** The answer to a wish; refused where working it out fails or takes too long. */
-  async do<N extends WorkName>(name: N, wish: Work[N]['wish']): Promise<Work[N]['answer']> {
-    const id = ++this.#lastId
-    const beside = this.#start()
-    const answer = new Promise<unknown>((resolve, reject) => this.#askers.set(id, { resolve, reject }))
-    const timer = setTimeout(() => this.#giveUp(), MOST_SECONDS * 1000)
-    beside.send({ id, name, wish })
+  /**
+   * The answer to a wish. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
+   * that whoever asked has gone away.
+   */
+  async do<N extends WorkName>(name: N, wish: Work[N]['wish'], signal?: AbortSignal): Promise<Work[N]['answer']> {
+    const late = AbortSignal.timeout(MOST_SECONDS * MILLISECONDS)
+    const ends = signal ? AbortSignal.any([signal, late]) : late
     try {
-      return (await answer) as Work[N]['answer']
-    } finally {
-      clearTimeout(timer)
-      this.#askers.delete(id)
+      return (await this.#pool(name).run({ name, wish }, { signal: ends })) as Work[N]['answer']
+    } catch (error) {
+      if (late.aborted) {
+        throw new Refusal('invalid-input', `This takes longer than ${MOST_SECONDS} seconds; ask for less at once.`)
+      }
+      if (signal?.aborted) throw new Refusal('cancelled', 'Nobody waits for it any more.')
+      throw new Refusal('invalid-input', error instanceof Error ? error.message : String(error))
     }
   }
 
-  close(): void {
-    this.#process?.kill()
-    this.#process = null
+  async close(): Promise<void> {
+    const pools = [...this.#pools.values()]
+    this.#pools.clear()
+    await Promise.all(pools.map((pool) => pool.destroy()))
   }
 
-  /** The process, started at the first wish: it must not keep the server from ending. */
-  #start(): ChildProcess {
-    if (this.#process) return this.#process
-    const started = fork(PROGRAM, { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'inherit', 'inherit', 'ipc'] })
-    started.on('message', (answered: WorkAnswered) => {
-      const asker = this.#askers.get(answered.id)
-      if ('answer' in answered) asker?.resolve(answered.answer)
-      else asker?.reject(new Refusal('invalid-input', answered.failure))
+  #pool(name: WorkName): Piscina {
+    const known = this.#pools.get(name)
+    if (known) return known
+    const pool = new Piscina({
+      ...workerProgram(),
+      minThreads: 0,
+      maxThreads: this.#threads,
+      idleTimeout: IDLE_MS,
+      concurrentTasksPerWorker: 1,
     })
-    started.on('exit', () => {
-      if (this.#process === started) this.#fail(new Error('What works things out beside the server has ended'))
-    })
-    started.unref()
-    started.channel?.unref()
-    this.#process = started
-    return started
-  }
-
-  /** What takes too long takes its process with it; the next wish starts another. */
-  #giveUp(): void {
-    const slow = this.#process
-    this.#fail(new Refusal('invalid-input', `This takes longer than ${MOST_SECONDS} seconds; ask for less at once.`))
-    slow?.kill()
-  }
-
-  #fail(error: Error): void {
-    this.#process = null
-    for (const { reject } of this.#askers.values()) reject(error)
+    this.#pools.set(name, pool)
+    return pool
   }
 }

@@ -1,7 +1,7 @@
 import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract'
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify'
 import type { z } from 'zod'
-import { databaseCode, isDatabaseAway } from '../database/connection.ts'
+import { databaseCode, isDatabaseAway } from '../database/index.ts'
 
 export interface RefusalOptions {
   issues?: Problem['issues']
