@@ -32,6 +32,16 @@ const frontDoorRules = PACKAGES.map((to) => ({
   to: { path: `^${to}/`, pathNot: `^${to}/src/index\\.ts$` },
 }))
 
+/** Inside the pages each layer knows those before it. */
+const WEB_LAYERS = ['data', 'outbox', 'parts', 'rooms', 'app']
+const webRules = WEB_LAYERS.slice(0, -1).map((from, at) => ({
+  name: `web-${from}-looks-down`,
+  comment: `${from} may import ${WEB_LAYERS.slice(0, at).join(', ') || 'no other layer'}`,
+  severity: 'error',
+  from: { path: `^web/src/${from}/`, pathNot: TESTS },
+  to: { path: `^web/src/(${WEB_LAYERS.slice(at + 1).join('|')})/` },
+}))
+
 module.exports = {
   forbidden: [
     ...layerRules,
@@ -50,6 +60,28 @@ module.exports = {
       from: { path: '^core/src/([^/]+)/', pathNot: TESTS },
       to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
     },
+    {
+      name: 'server-front-doors',
+      comment: 'inside the server a folder is entered by its index.ts',
+      severity: 'error',
+      from: { path: '^server/src/([^/]+)/', pathNot: TESTS },
+      to: { path: '^server/src/([^/]+)/', pathNot: ['^server/src/$1/', '^server/src/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'server-starts-at-front-doors',
+      comment: 'what puts the server together enters its folders by their index.ts too',
+      severity: 'error',
+      from: { path: '^server/src/[^/]+$', pathNot: TESTS },
+      to: { path: '^server/src/[^/]+/', pathNot: '^server/src/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'rooms-apart',
+      comment: 'a room takes nothing from another: what two of them show lies in parts',
+      severity: 'error',
+      from: { path: '^web/src/rooms/([^/]+)/', pathNot: TESTS },
+      to: { path: '^web/src/rooms/', pathNot: '^web/src/rooms/$1/' },
+    },
+    ...webRules,
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     // An address that only the bundler resolves is no module.
     { name: 'no-unknown', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?url$' } },

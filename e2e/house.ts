@@ -25,6 +25,7 @@ export const test = base.extend<object, { own: OwnHouse }>({
         port: await findFreePort(),
         dataFolder,
         isDemo: true,
+        isScaleQuick: true,
         databaseUrl: null,
         scale: null,
       })

@@ -28,6 +28,15 @@ interface Check {
 
 const lastMatch = (output: string, pattern: RegExp) => [...output.matchAll(pattern)].at(-1)?.[0]?.trim() ?? 'no counts'
 
+const FOLDERS = ['core', 'catalogue', 'contract', 'server', 'web', 'devices', 'demo', 'tools', 'e2e', 'bench']
+
+const boundaries = (name: string, rules: string): Check => ({
+  name,
+  command: 'depcruise',
+  parameters: ['--config', rules, ...FOLDERS],
+  counts: (output) => lastMatch(output, /\(\d+ modules.*\)/g),
+})
+
 const QUICK: readonly Check[] = [
   {
     name: 'lint',
@@ -36,34 +45,18 @@ const QUICK: readonly Check[] = [
     counts: (output) => lastMatch(output, /Checked .*/g),
   },
   { name: 'types', command: 'tsc', parameters: ['--noEmit'], counts: () => '0 errors' },
-  {
-    name: 'boundaries',
-    command: 'depcruise',
-    parameters: [
-      '--config',
-      '.dependency-cruiser.cjs',
-      'core',
-      'catalogue',
-      'contract',
-      'server',
-      'web',
-      'devices',
-      'demo',
-      'tools',
-      'e2e',
-      'bench',
-    ],
-    counts: (output) => lastMatch(output, /\(\d+ modules.*\)/g),
-  },
+  boundaries('boundaries', '.dependency-cruiser.cjs'),
+  boundaries('folders', '.dependency-cruiser.folders.cjs'),
   { name: 'unused', command: 'knip', parameters: [], counts: () => 'nothing unused' },
 ]
 
-const jest = (project: string): Check => ({
-  name: project,
+/** Unit, page and integration tests in one run: its workers are started once. */
+const JEST: Check = {
+  name: 'jest',
   command: 'jest',
-  parameters: ['--selectProjects', project],
+  parameters: [],
   counts: (output) => lastMatch(output, /Tests:.*/g),
-})
+}
 
 /** Tests that passed only at their second try, by name: they are looked at before they fail twice. */
 function secondTries(output: string): string {
@@ -117,7 +110,7 @@ export async function check(): Promise<void> {
 export async function test(): Promise<void> {
   const quick = await runAll(QUICK)
   await step('pages', buildPages)
-  const slow = await runAll([jest('unit'), jest('web'), jest('integration'), BROWSER])
+  const slow = await runAll([JEST, BROWSER])
   const failures = [...quick.failures, ...slow.failures]
   const failed = slow.tally.failed + quick.failures.length
   process.stdout.write(`${slow.tally.passed} passed, ${Math.max(failed, failures.length)} failed\n`)

@@ -20,6 +20,8 @@ export interface HouseOptions {
   dataFolder: string
   /** Loads the demo kitchens and runs the simulated scale. */
   isDemo: boolean
+  /** The simulated scale comes to rest within a few ticks: for tests of what follows. */
+  isScaleQuick?: boolean
   /** An existing database; null runs a private one. */
   databaseUrl: string | null
   /** A networked scale, `host:port`; null runs the simulated one in the demo and none otherwise. */
@@ -102,7 +104,10 @@ export class House {
     if (this.#options.scale !== null || !this.#options.isDemo) return this.#options.scale
     const port = await findFreePort()
     await step('simulated scale', () =>
-      this.#keepRunning('scale', builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(port) }),
+      this.#keepRunning('scale', builtProgram('scale-main'), {
+        FLEAM_SCALE_PORT: String(port),
+        FLEAM_SCALE_QUICK: this.#options.isScaleQuick ? 'yes' : 'no',
+      }),
     )
     return `127.0.0.1:${port}`
   }

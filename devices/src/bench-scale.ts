@@ -8,6 +8,8 @@ export interface BenchScaleOptions {
   capacity: number
   /** The time in which two thirds of a change of load have arrived. */
   settling: number
+  /** It is called stable when what it measures has stayed within half a step for this long. */
+  steadyFor: number
   /** Zero creeps by up to this much a minute, as warm electronics do. */
   driftPerMinute: number
   /** Shaking that is added while the load moves, as a share of the change. */
@@ -18,13 +20,15 @@ export const KITCHEN_BENCH_SCALE: BenchScaleOptions = {
   step: 1,
   capacity: 15_000,
   settling: 70,
+  steadyFor: 250,
   driftPerMinute: 0.1,
   ringing: 0.08,
 }
 
+/** For tests of what follows a weighing: it moves and comes to rest within a few ticks. */
+export const QUICK_BENCH_SCALE: BenchScaleOptions = { ...KITCHEN_BENCH_SCALE, settling: 8, steadyFor: 60 }
+
 const UNDER_GRAMS = -20
-/** It is called stable when what it measures has stayed within half a step for this long. */
-const STABLE_MS = 250
 const RINGING_PERIOD_MS = 160
 
 /** A bench scale as a model: a load goes on, the display follows, rings, settles, and creeps a little. */
@@ -80,7 +84,7 @@ export class BenchScale {
   #state(measured: number, nowMs: number): ScaleState {
     if (measured > this.#options.capacity) return 'over'
     if (measured < UNDER_GRAMS) return 'under'
-    return nowMs - this.#steadySince >= STABLE_MS ? 'stable' : 'moving'
+    return nowMs - this.#steadySince >= this.#options.steadyFor ? 'stable' : 'moving'
   }
 
   #measured(nowMs: number): number {

@@ -2,4 +2,4 @@
 export { buildApp } from './app.ts'
 export type { Database } from './database/index.ts'
 export { migrate, openDatabase } from './database/index.ts'
-export { ScaleGateway } from './scale/gateway.ts'
+export { ScaleGateway } from './scale/index.ts'

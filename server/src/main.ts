@@ -1,7 +1,7 @@
 import { buildApp } from './app.ts'
 import { isDatabaseAway, migrate, openDatabase, UnusableDatabase } from './database/index.ts'
 import { readEnvironment } from './environment.ts'
-import { ScaleGateway } from './scale/gateway.ts'
+import { ScaleGateway } from './scale/index.ts'
 
 const DATABASE_RETRY_MS = 500
 /** Tells whoever started it that starting it again would end the same way. */

@@ -4,8 +4,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { act, fireEvent, render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter } from 'react-router-dom'
+import { KitchenContext } from '../src/data/kitchen-context.ts'
 import { AppraisedContext, useAppraisal } from '../src/parts/appraised-context.ts'
-import { KitchenContext } from '../src/parts/kitchen-context.ts'
 
 export const LARCH_HALT: Kitchen = {
   id: '019b76da-a861-7000-8000-000000000001',

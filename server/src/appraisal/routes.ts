@@ -1,6 +1,6 @@
 import { appraisal, fabricationDocument } from '@fleam/contract'
 import { appraise } from '@fleam/core'
-import type { Server } from '../http/schemas.ts'
+import type { Server } from '../http/index.ts'
 
 /** Stateless: a document in, its appraisal out. */
 export function appraisalRoutes(app: Server): void {

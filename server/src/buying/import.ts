@@ -7,7 +7,7 @@ import {
 } from '@fleam/contract'
 import { overlaps } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { Refusal } from '../http/problems.ts'
+import { Refusal } from '../http/index.ts'
 import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { type ArticleFields, articleColumns, rowOfPrice } from './rows.ts'
 import * as store from './store.ts'

@@ -9,7 +9,7 @@ import {
   turnedRows,
 } from '@fleam/contract'
 import { z } from 'zod'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import { dayOf, type Scopes } from '../scope/index.ts'
 import { formsOf, formsOfItem, products as listProducts } from './forms.ts'
 import * as service from './service.ts'

@@ -15,7 +15,7 @@ import {
 } from '@fleam/contract'
 import { documentOf, priceOn } from '@fleam/core'
 import { latestOfEachStyle } from '../fabrication/index.ts'
-import { notFound, Refusal } from '../http/problems.ts'
+import { notFound, Refusal } from '../http/index.ts'
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames, products } from '../style/index.ts'
 import { requireSupplier, suppliersNamed } from '../supplier/index.ts'

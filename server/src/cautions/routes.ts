@@ -1,7 +1,6 @@
 import { cautionOverride, cautionOverrides } from '@fleam/contract'
 import { z } from 'zod'
-import { refuseOtherId } from '../http/problems.ts'
-import { kitchenParams, type Server } from '../http/schemas.ts'
+import { kitchenParams, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'

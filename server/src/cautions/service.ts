@@ -1,6 +1,6 @@
 import { cautionById } from '@fleam/catalogue'
 import type { CautionOverride } from '@fleam/contract'
-import { notFound } from '../http/problems.ts'
+import { notFound } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 

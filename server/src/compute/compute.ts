@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import type { Work, WorkName } from '@fleam/contract'
 import { Piscina } from 'piscina'
-import { Refusal } from '../http/problems.ts'
+import { Refusal } from '../http/index.ts'
 
 const MOST_SECONDS = 30
 const MILLISECONDS = 1000

@@ -1,5 +1,5 @@
 import { container, containers } from '@fleam/contract'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'

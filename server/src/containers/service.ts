@@ -1,5 +1,5 @@
 import type { Container } from '@fleam/contract'
-import { refuseTaken } from '../http/problems.ts'
+import { refuseTaken } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 

@@ -2,7 +2,7 @@ import type { FabricationRecord } from '@fleam/contract'
 import type { Fact } from '@fleam/core'
 import { databaseCode } from '../database/index.ts'
 import { rowOfFact } from '../facts/index.ts'
-import { Refusal } from '../http/problems.ts'
+import { Refusal } from '../http/index.ts'
 import { inTransaction, type Scope, within } from '../scope/index.ts'
 import * as store from './store.ts'
 

@@ -8,7 +8,7 @@ import {
 } from '@fleam/contract'
 import { appraise } from '@fleam/core'
 import { z } from 'zod'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 

@@ -1,6 +1,6 @@
 import type { FabricationEdit, FabricationRow, FabricationState } from '@fleam/contract'
 import { type CookName, documentOf, type FabricationDocument, type PlannedPile } from '@fleam/core'
-import { notFound, Refusal } from '../http/problems.ts'
+import { notFound, Refusal } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { requireSupplier } from '../supplier/index.ts'

@@ -1,6 +1,6 @@
 import type { Fact } from '@fleam/core'
 import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
-import { notFound, Refusal } from '../http/problems.ts'
+import { notFound, Refusal } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { factOfRow, rowOfFact } from './rows.ts'
 import { SharedInserts } from './shared-inserts.ts'

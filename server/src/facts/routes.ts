@@ -1,7 +1,6 @@
 import { factsKept, factsSent, measuredCuts } from '@fleam/contract'
 import type { Database } from '../database/index.ts'
-import { sendEvents } from '../http/event-stream.ts'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, kitchenParams, type Server, sendEvents } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { FactFeed } from './feed.ts'
 import { FactLog } from './log.ts'

@@ -1,7 +1,7 @@
 import { type Fact, type MeasuredCut, standingCuts } from '@fleam/core'
 import { type InferAttributes, Op } from 'sequelize'
 import type { FactModel } from '../database/index.ts'
-import { notFound } from '../http/problems.ts'
+import { notFound } from '../http/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 import { factOfRow } from './rows.ts'
 

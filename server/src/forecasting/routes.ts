@@ -1,5 +1,5 @@
 import { forecastEvidence } from '@fleam/contract'
-import { fabricationParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { evidenceFor } from './service.ts'
 

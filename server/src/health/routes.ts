@@ -1,7 +1,7 @@
 import { health } from '@fleam/contract'
 import packageJson from '../../../package.json' with { type: 'json' }
 import { type Database, migrationState } from '../database/index.ts'
-import type { Server } from '../http/schemas.ts'
+import type { Server } from '../http/index.ts'
 
 /** Ready means: the database answers and its schema is up to date. */
 export function healthRoutes(app: Server, database: Database): void {

@@ -1,6 +1,6 @@
 import { cook, cooks, kitchen, kitchenOffer, kitchenOffers, kitchenSetUp, kitchens } from '@fleam/contract'
 import type { Database } from '../database/index.ts'
-import { kitchenParams, type Server } from '../http/schemas.ts'
+import { kitchenParams, type Server } from '../http/index.ts'
 import type { Clock, Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'

@@ -1,6 +1,6 @@
 import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
 import type { Database } from '../database/index.ts'
-import { Refusal, refuseTaken } from '../http/problems.ts'
+import { Refusal, refuseTaken } from '../http/index.ts'
 import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue, requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'

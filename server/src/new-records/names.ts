@@ -1,6 +1,6 @@
 import type { Item, Style } from '@fleam/contract'
 import type { FabricationDocument } from '@fleam/core'
-import { notFound, Refusal } from '../http/problems.ts'
+import { notFound, Refusal } from '../http/index.ts'
 import { cooks } from '../kitchen/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { items } from '../style/index.ts'

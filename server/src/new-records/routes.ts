@@ -1,6 +1,6 @@
 import { fabricationDocument, fabricationStart, fabricationState, id } from '@fleam/contract'
 import { z } from 'zod'
-import { kitchenParams, type Server } from '../http/schemas.ts'
+import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { importDocument } from './import.ts'
 import { start } from './start.ts'

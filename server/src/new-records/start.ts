@@ -3,7 +3,7 @@ import { type PlannedOffer, type PlannedPile, type SettledStyle, settleStyle } f
 import { v7 as newId } from 'uuid'
 import { offersOfStyle } from '../buying/index.ts'
 import { insertOnce, latestOfStyle, requireState } from '../fabrication/index.ts'
-import { Refusal } from '../http/problems.ts'
+import { Refusal } from '../http/index.ts'
 import { offers, requireCook } from '../kitchen/index.ts'
 import { requireLot } from '../receiving/index.ts'
 import type { Scope } from '../scope/index.ts'

@@ -1,7 +1,6 @@
 import { bondedPlan, bondedWish, portionPlan, portionWish, rackPlan, racksWished, rackWish } from '@fleam/contract'
-import type { Compute } from '../compute/compute.ts'
-import { clientGone } from '../http/client-gone.ts'
-import type { Server } from '../http/schemas.ts'
+import type { Compute } from '../compute/index.ts'
+import { clientGone, type Server } from '../http/index.ts'
 
 const tags = ['portioning']
 

@@ -1,7 +1,6 @@
 import { id, lot, lotEdit, lotPhoto, lotRows, lotTrace } from '@fleam/contract'
 import { z } from 'zod'
-import { notFound, refuseOtherId } from '../http/problems.ts'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, kitchenParams, notFound, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'

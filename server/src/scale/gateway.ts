@@ -1,7 +1,7 @@
 import { connect, type Socket } from 'node:net'
 import { createInterface } from 'node:readline'
 import { parseScaleLine, type ScaleReading, type ScaleStatus } from '@fleam/contract'
-import { Refusal } from '../http/problems.ts'
+import { Refusal } from '../http/index.ts'
 
 const RECONNECT_MS = 500
 /** A scale sends several lines a second: silence this long means that the line is dead. */

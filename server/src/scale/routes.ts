@@ -1,7 +1,5 @@
 import { scaleCommand, scaleStatus, standInLoad } from '@fleam/contract'
-import { sendEvents } from '../http/event-stream.ts'
-import { Refusal } from '../http/problems.ts'
-import type { Server } from '../http/schemas.ts'
+import { Refusal, type Server, sendEvents } from '../http/index.ts'
 import type { ScaleGateway } from './gateway.ts'
 
 const tags = ['scale']

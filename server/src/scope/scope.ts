@@ -1,6 +1,6 @@
 import type { Kitchen } from '@fleam/contract'
 import type { Transaction } from 'sequelize'
-import type { Database } from '../database/connection.ts'
+import type { Database } from '../database/index.ts'
 
 export interface Clock {
   now: () => Date

@@ -1,6 +1,6 @@
 import type { Kitchen } from '@fleam/contract'
-import type { Database } from '../database/connection.ts'
-import { Refusal } from '../http/problems.ts'
+import type { Database } from '../database/index.ts'
+import { Refusal } from '../http/index.ts'
 import type { Actor, Clock, Scope } from './scope.ts'
 
 /** How long a kitchen that was read is taken for granted: no weighing waits for the same row again and again. */

@@ -1,7 +1,7 @@
 import { factsOf } from '@fleam/catalogue'
 import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { notFound, Refusal, refuseTaken } from '../http/problems.ts'
+import { notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue } from './catalogue.ts'
 import { withProducts } from './products.ts'

@@ -1,6 +1,6 @@
 import { id, supplier, suppliers } from '@fleam/contract'
 import { z } from 'zod'
-import { fabricationParams, kitchenParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'

@@ -1,6 +1,6 @@
 import type { Supplier } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { Refusal, refuseTaken } from '../http/problems.ts'
+import { Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 

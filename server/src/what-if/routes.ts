@@ -1,6 +1,5 @@
 import { id, whatIf, whatIfs } from '@fleam/contract'
-import { refuseOtherId } from '../http/problems.ts'
-import { fabricationParams, type Server } from '../http/schemas.ts'
+import { fabricationParams, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 

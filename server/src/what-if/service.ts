@@ -1,6 +1,6 @@
 import type { WhatIf } from '@fleam/contract'
 import { requireState } from '../fabrication/index.ts'
-import { Refusal, refuseTaken } from '../http/problems.ts'
+import { Refusal, refuseTaken } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 

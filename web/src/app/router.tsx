@@ -1,7 +1,7 @@
 import { createBrowserRouter } from 'react-router-dom'
 import { Loading, NothingHere, RoomFailed } from '../parts/states.tsx'
+import { ROOMS_TO_COME } from '../rooms/to-come/rooms-to-come.ts'
 import { Frame } from './frame.tsx'
-import { ROOMS_TO_COME } from './rooms.ts'
 
 /** Each room loads its own code when it is opened. */
 export const router = createBrowserRouter([

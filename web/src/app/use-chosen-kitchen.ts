@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { readSetting, writeSetting } from '../parts/settings.ts'
+import { readSetting, writeSetting } from '../data/settings.ts'
 
 /** The kitchen that this device works for; remembered on it. */
 export function useChosenKitchen(): [string | null, (id: string) => void] {

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { readSetting, writeSetting } from '../parts/settings.ts'
+import { readSetting, writeSetting } from '../data/settings.ts'
 
 export type Theme = 'light' | 'dark'
 

@@ -1,7 +1,7 @@
 import type { FabricationNews, FabricationState } from '@fleam/contract'
 import { type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
-import { useKitchen } from '../parts/kitchen-context.ts'
+import { useKitchen } from './kitchen-context.ts'
 import { fabricationKey, fabricationPath } from './queries.ts'
 import { streamWhileSeen } from './seen-stream.ts'
 

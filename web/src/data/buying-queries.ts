@@ -13,8 +13,8 @@ import type {
 } from '@fleam/contract'
 import type { BuyingForm, FabricationDocument, PriceChange, WholeForm } from '@fleam/core'
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useKitchen } from '../parts/kitchen-context.ts'
 import { getJson, postJson, putJson } from './api.ts'
+import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './paths.ts'
 import { supplierIdOf } from './supplier-id.ts'
 

@@ -9,8 +9,8 @@ import type {
   Kitchen,
 } from '@fleam/contract'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useKitchen } from '../parts/kitchen-context.ts'
 import { getJson, postJson, putJson } from './api.ts'
+import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './paths.ts'
 import { supplierIdOf } from './supplier-id.ts'
 

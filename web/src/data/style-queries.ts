@@ -1,7 +1,7 @@
 import type { CautionOverride, Container, Item, ItemEdit, Style, StyleFile } from '@fleam/contract'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useKitchen } from '../parts/kitchen-context.ts'
 import { deleteJson, getJson, postJson, putJson } from './api.ts'
+import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './queries.ts'
 
 /** Runs a change of the kitchen's items or styles, and reads them again. */

@@ -1,7 +1,7 @@
 import type { WhatIf } from '@fleam/contract'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useKitchen } from '../parts/kitchen-context.ts'
 import { deleteJson, getJson, putJson } from './api.ts'
+import { useKitchen } from './kitchen-context.ts'
 import { fabricationKey, fabricationPath } from './queries.ts'
 
 /** What was tried out on a record and kept beside it. */

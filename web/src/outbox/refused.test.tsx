@@ -2,8 +2,8 @@ import { act, screen } from '@testing-library/react'
 import { reading } from '../../../core/test/facts.ts'
 import { LARCH_HALT, renderPart, touch } from '../../test/render.tsx'
 import { answerWith, problemOf } from '../../test/server.ts'
+import { Refused } from '../parts/refused.tsx'
 import { outbox } from './page-outbox.ts'
-import { Refused } from './refused.tsx'
 
 test('a weighing that the server refuses is said with its reason, and stays until it is let go', async () => {
   answerWith({ [`POST /api/kitchens/${LARCH_HALT.id}/facts`]: problemOf('pile-unknown', 422) })

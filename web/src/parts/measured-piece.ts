@@ -1,7 +1,7 @@
 import { type ItemShape, SHAPES } from '@fleam/catalogue'
 import { type KnifeLines, knifeLines } from '@fleam/contract'
 import { type Piece, pieceFromGirths, pieceFromOutline, pieceFromTemplate, trimFillet } from '@fleam/core'
-import { readSetting, writeSetting } from './settings.ts'
+import { readSetting, writeSetting } from '../data/settings.ts'
 
 const KEPT = 'knife-lines'
 

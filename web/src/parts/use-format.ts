@@ -1,6 +1,6 @@
 import { type Format, formatFor } from '@fleam/core'
 import { useMemo } from 'react'
-import { useKitchen } from './kitchen-context.ts'
+import { useKitchen } from '../data/kitchen-context.ts'
 
 export type { Format } from '@fleam/core'
 

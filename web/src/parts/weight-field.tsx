@@ -1,7 +1,7 @@
 import { parseWeight, type WeightUnit } from '@fleam/core'
 import { useId, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { useKitchen } from './kitchen-context.ts'
+import { useKitchen } from '../data/kitchen-context.ts'
 import { useFormat } from './use-format.ts'
 import { WEIGHT_REFUSALS } from './weight-words.ts'
 

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { readSetting, writeSetting } from '../../data/settings.ts'
 
 /** What this device does by itself; remembered on it. */
 export interface BenchSettings {

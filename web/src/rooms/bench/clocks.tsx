@@ -1,9 +1,9 @@
 import { coldClock, labourClocks } from '@fleam/core'
 import { CirclePause, CirclePlay, Snowflake } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 import type { Bench } from './use-bench.ts'
 
 const whole = (minutes: number) => `${Math.floor(minutes)} min`

@@ -1,6 +1,6 @@
 import type { FabricationRecord } from '@fleam/contract'
 import { SIX_BIRDS } from '../../../../core/test/planned.ts'
-import type { StandingReading } from './merge.ts'
+import type { StandingReading } from '../../outbox/merge.ts'
 import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'
 
 const STEPS = [

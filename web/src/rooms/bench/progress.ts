@@ -1,6 +1,6 @@
 import type { FabricationRecord } from '@fleam/contract'
 import { nextPile, type PlannedPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
-import type { StandingReading } from './merge.ts'
+import type { StandingReading } from '../../outbox/merge.ts'
 
 /** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
 export function progressOf(record: FabricationRecord, standing: readonly StandingReading[]): SequenceInput {

@@ -2,8 +2,8 @@ import type { Cook, FabricationRow, Item, LotTrace } from '@fleam/contract'
 import { Link, useSearchParams } from 'react-router-dom'
 import { useLot } from '../../data/buying-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../data/queries.ts'
+import { OpenFabrications } from '../../parts/open-fabrications.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
-import { OpenFabrications } from '../today/open-fabrications.tsx'
 import { StartForm } from './start-form.tsx'
 
 /** The bench without a fabrication: what is on the board, and starting another one. */

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react'
 import { SIX_BIRDS } from '../../../../core/test/planned.ts'
 import { LARCH_HALT } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
-import { KitchenContext } from '../../parts/kitchen-context.ts'
+import { KitchenContext } from '../../data/kitchen-context.ts'
 import { useBench } from './use-bench.ts'
 
 let tell: (status: ScaleStatus) => void = () => {}

@@ -10,10 +10,10 @@ import {
   unitOnBoard,
 } from '@fleam/core'
 import { useMemo, useState } from 'react'
+import type { StandingReading } from '../../outbox/merge.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { sound, speak, type Tone } from '../../parts/voice.ts'
 import { type BenchSettingsState, useBenchSettings } from './bench-settings.ts'
-import type { StandingReading } from './merge.ts'
 import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'
 import { useAutoTake } from './use-auto-take.ts'
 import { type BenchScaleState, useBenchScale } from './use-bench-scale.ts'

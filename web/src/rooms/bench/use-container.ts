@@ -1,7 +1,7 @@
 import type { Container } from '@fleam/contract'
 import { useState } from 'react'
+import { readSetting, writeSetting } from '../../data/settings.ts'
 import { useContainers } from '../../data/style-queries.ts'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
 
 const settingOf = (pile: string) => `container-of-${pile}`
 

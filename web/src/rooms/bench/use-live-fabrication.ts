@@ -8,10 +8,10 @@ import {
   standingMarks,
 } from '@fleam/core'
 import { useMemo } from 'react'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks } from '../../data/queries.ts'
+import { merge, type StandingReading } from '../../outbox/merge.ts'
 import { type FactDraft, newFact, outbox, useOutbox } from '../../outbox/page-outbox.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
-import { merge, type StandingReading } from './merge.ts'
 import { useNow } from './use-now.ts'
 
 /** Running clocks and what they cost are worked out anew this often. */

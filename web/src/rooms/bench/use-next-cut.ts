@@ -12,10 +12,10 @@ import {
   type Station,
 } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { useMeasuredCuts } from '../../data/measured-cuts.ts'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { readSetting, writeSetting } from '../../data/settings.ts'
+import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
+import type { StandingReading } from '../../outbox/merge.ts'
 import { workAside } from '../../workers/core-client.ts'
-import type { StandingReading } from './merge.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
 /** The piece on the board as it was laid there, and what was cut off it. */

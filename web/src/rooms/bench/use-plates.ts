@@ -8,7 +8,7 @@ import {
   platingByNumbers,
 } from '@fleam/core'
 import { useEffect, useMemo, useState } from 'react'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { readSetting, writeSetting } from '../../data/settings.ts'
 import { workAside } from '../../workers/core-client.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 

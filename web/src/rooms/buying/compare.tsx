@@ -4,9 +4,9 @@ import { useMemo, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
 import { useForms, useProducts } from '../../data/buying-queries.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { readSetting, writeSetting } from '../../data/settings.ts'
 import { NumberField } from '../../parts/number-field.tsx'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { BuyingRoom } from './buying-room.tsx'
@@ -61,7 +61,7 @@ function Compare({ products }: { products: Product[] }) {
   }
   return (
     <BuyingRoom title="True cost">
-      <div className="buying-wish">
+      <div className="question">
         <Form.Group controlId="product">
           <Form.Label>Product</Form.Label>
           <Form.Select value={id} onChange={(event) => choose(event.target.value)}>

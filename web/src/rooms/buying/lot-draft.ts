@@ -1,7 +1,7 @@
 import { type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
 import { type CaseLabel, deliveryClaim, readCaseLabel } from '@fleam/core'
 import type { LotWish } from '../../data/buying-queries.ts'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { readSetting, writeSetting } from '../../data/settings.ts'
 
 /** A delivery while it is taken in: what is not known yet is null. */
 export type LotDraft = Omit<LotWish, 'price'> & { price: { amount: number | null; per: Lot['price']['per'] } }

@@ -3,16 +3,15 @@ import { explain, type MealView, mealView, type WholeForm } from '@fleam/core'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
-
 import { dateWords, dayIn } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
-import { useKitchen } from '../../parts/kitchen-context.ts'
+import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { orderWords, quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
-import { firstItem, ItemChoice, WithForms } from './item-choice.tsx'
 
 /** Grams of a part on one plate where the style does not say. */
 const USUAL_SERVING = 200
@@ -27,7 +26,7 @@ export function Component() {
   const [day, setDay] = useState(() => dayIn(timeZone, new Date()))
   return (
     <BuyingRoom title="One purchase, many meals">
-      <div className="buying-wish">
+      <div className="question">
         <ItemChoice itemId={itemId} onChoose={setChosen} />
         <NumberField label="Bought at once" value={units} onChange={setUnits} min={1} />
         <Form.Group controlId="day">

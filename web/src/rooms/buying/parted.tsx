@@ -12,14 +12,14 @@ import {
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
-import { useKitchen } from '../../parts/kitchen-context.ts'
+import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
-import { firstItem, ItemChoice, WithForms } from './item-choice.tsx'
 
 type Order = 'marginPerUnit' | 'marginPerHour'
 const USUAL_MARGIN_PERCENT = 30
@@ -41,7 +41,7 @@ export function Component() {
   }
   return (
     <BuyingRoom title="Worth parted">
-      <div className="buying-wish">
+      <div className="question">
         <ItemChoice itemId={itemId} onChoose={setChosen} />
         <NumberField label="Cut at once" value={units} onChange={setUnits} min={1} />
         <NumberField

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useMergeSuppliers, usePutSupplier, useSuppliers } from '../../data/buying-queries.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
 
@@ -40,7 +40,7 @@ function TermsRow({ supplier, others }: TermsRowProps) {
     name.trim() !== supplier.name || (delivery ?? 0) !== supplier.delivery || minimumOrder !== supplier.minimumOrder
   return (
     <form
-      className="buying-wish"
+      className="question"
       onSubmit={(event) => {
         event.preventDefault()
         put.mutate({ ...supplier, name: name.trim(), delivery: delivery ?? 0, minimumOrder })

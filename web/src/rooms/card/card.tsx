@@ -5,8 +5,8 @@ import { settleStyle } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 import { WithStyle } from '../../parts/with-style.tsx'
 
 /** A blank weighing card: one page, steps in their order, a box for every weight. */

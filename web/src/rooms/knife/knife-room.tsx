@@ -1,8 +1,8 @@
 import './knife.css'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { dateWords, dayIn } from '../../parts/dates.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 
 const WAYS = [
   ['A piece', '/knife'],

@@ -13,7 +13,7 @@ import {
 } from '@fleam/core'
 import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
-import { useMeasuredCuts } from '../../data/measured-cuts.ts'
+import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
 import { trimmed } from '../../parts/measured-piece.ts'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { readSetting, writeSetting } from '../../parts/settings.ts'
+import { readSetting, writeSetting } from '../../data/settings.ts'
 
 /** A value of this device that stays when the page is left; `isWhole` says whether what was kept can be read. */
 export function useKept<T>(name: string, first: T, isWhole: (read: unknown) => read is T): [T, (next: T) => void] {

@@ -1,5 +1,5 @@
 import { Link, useLocation } from 'react-router-dom'
-import { ROOMS_TO_COME } from '../../app/rooms.ts'
+import { ROOMS_TO_COME } from './rooms-to-come.ts'
 
 /** A room that is not built yet says what it will be for, and what serves meanwhile. */
 export function Component() {

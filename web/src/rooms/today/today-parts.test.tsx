@@ -4,9 +4,9 @@ import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
+import { OpenFabrications } from '../../parts/open-fabrications.tsx'
 import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
-import { OpenFabrications } from './open-fabrications.tsx'
 
 const row = (document: FabricationDocument, changes: Partial<FabricationRow> = {}): FabricationRow => ({
   id: '019b76da-a8f2-7000-8003-cbb2874dc7a1',

@@ -1,9 +1,9 @@
 import { stockInOrder } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { dayIn } from '../../parts/dates.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 import { daysLeftWords, stockLots } from '../../parts/stock-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
 

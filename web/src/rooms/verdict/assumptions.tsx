@@ -1,9 +1,9 @@
 import { editOf, type FabricationRecord } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { fabricationPath, useChangeFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 import { AssumptionFields } from './assumption-fields.tsx'
 import type { TryOut } from './use-try-out.ts'
 

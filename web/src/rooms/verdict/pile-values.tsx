@@ -1,6 +1,6 @@
 import { type PlannedPile, pricePerKg, pricePerWeight } from '@fleam/core'
 import { memo } from 'react'
-import { useKitchen } from '../../parts/kitchen-context.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import type { ChangeAssumptions } from './use-try-out.ts'
 

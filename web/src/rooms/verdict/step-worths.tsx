@@ -1,10 +1,10 @@
 import type { FabricationRecord } from '@fleam/contract'
 import { formatNumber, measuredStep, stepWorth } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useEvidence } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 
 const SECONDS_PER_MINUTE = 60
 

@@ -1,15 +1,14 @@
 import './verdict.css'
-import '../buying/buying.css'
 import type { Item } from '@fleam/contract'
 import { type BuyingForm, evaluate, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
 import { useFormsOfProducts } from '../../data/buying-queries.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
+import { ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
-import { ItemChoice, WithForms } from '../buying/item-choice.tsx'
 import { SideTable } from './side-table.tsx'
 
 const MOST_COMPARED = 6
@@ -39,7 +38,7 @@ export function Component() {
   return (
     <div className="room verdict">
       <h1>Cut styles side by side</h1>
-      <div className="buying-wish">
+      <div className="question">
         <ItemChoice
           itemId={item.id}
           onChoose={(id) => set({ of: items.data.find((each) => each.id === id)?.name ?? null, forms: null })}

@@ -12,8 +12,8 @@ import {
 } from '@fleam/core'
 import { useState } from 'react'
 import { Link } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
-import { useKitchen } from '../../parts/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { ClaimStrip } from './claim-strip.tsx'
 

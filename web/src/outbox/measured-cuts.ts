@@ -1,10 +1,10 @@
 import { type MeasuredCut, type MeasuredPortion, type MeasuringWay, standingCuts } from '@fleam/core'
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useMemo } from 'react'
-import { newFact, outbox, useOutbox } from '../outbox/page-outbox.ts'
-import { useKitchen } from '../parts/kitchen-context.ts'
-import { getJson } from './api.ts'
-import { kitchenPath } from './queries.ts'
+import { getJson } from '../data/api.ts'
+import { useKitchen } from '../data/kitchen-context.ts'
+import { kitchenPath } from '../data/queries.ts'
+import { newFact, outbox, useOutbox } from './page-outbox.ts'
 
 type CutDraft = Omit<MeasuredCut, 'kind' | 'id' | 'order' | 'takenAt'>
 

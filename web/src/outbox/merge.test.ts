@@ -1,7 +1,7 @@
 import type { FabricationState } from '@fleam/contract'
 import { type Fact, standingMarks } from '@fleam/core'
-import { factVoid, mark, move, reading } from '../../../../core/test/facts.ts'
-import type { OutboxEntry } from '../../outbox/entry.ts'
+import { factVoid, mark, move, reading } from '../../../core/test/facts.ts'
+import type { OutboxEntry } from './entry.ts'
 import { merge } from './merge.ts'
 
 const weighed = (id: string) => reading(id, 'p', 281)

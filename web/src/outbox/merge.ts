@@ -1,6 +1,6 @@
 import type { FabricationState } from '@fleam/contract'
 import { type Fact, type Reading, standingReadings } from '@fleam/core'
-import type { OutboxEntry } from '../../outbox/entry.ts'
+import type { OutboxEntry } from './entry.ts'
 
 export interface StandingReading extends Reading {
   /** On this device alone: the server does not have it yet. */

@@ -1,7 +1,7 @@
 import type { FabricationRow } from '@fleam/contract'
 import { Link } from 'react-router-dom'
-import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
-import { TwinBeam } from '../../parts/twin-beam.tsx'
+import { AppraisedContext, useAppraisal } from './appraised-context.ts'
+import { TwinBeam } from './twin-beam.tsx'
 
 /** What is on the board now: one touch goes on with it. */
 export const OpenFabrications = ({ rows }: { rows: FabricationRow[] }) => (

@@ -1,7 +1,7 @@
 import Button from 'react-bootstrap/Button'
-import { useFormat } from '../parts/use-format.ts'
-import type { OutboxEntry } from './entry.ts'
-import { outbox, useOutbox } from './page-outbox.ts'
+import type { OutboxEntry } from '../outbox/entry.ts'
+import { outbox, useOutbox } from '../outbox/page-outbox.ts'
+import { useFormat } from './use-format.ts'
 
 /** Weighings that the server would not take, each with its reason; they stay on this device until somebody lets them go. */
 export function Refused() {

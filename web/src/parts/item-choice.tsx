@@ -2,9 +2,9 @@ import type { Item } from '@fleam/contract'
 import type { WholeForm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
-import { useFormsOfItem } from '../../data/buying-queries.ts'
-import { useItems } from '../../data/queries.ts'
-import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { useFormsOfItem } from '../data/buying-queries.ts'
+import { useItems } from '../data/queries.ts'
+import { Empty, Failed, Loading } from './states.tsx'
 
 interface ItemChoiceProps {
   itemId: string

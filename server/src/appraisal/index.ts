@@ -1,0 +1,1 @@
+export { appraisalRoutes } from './routes.ts'

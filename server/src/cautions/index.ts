@@ -1,0 +1,1 @@
+export { cautionRoutes } from './routes.ts'

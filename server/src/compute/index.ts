@@ -1,0 +1,1 @@
+export { Compute } from './compute.ts'

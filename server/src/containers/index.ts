@@ -1,0 +1,1 @@
+export { containerRoutes } from './routes.ts'

@@ -1,0 +1,1 @@
+export { forecastingRoutes } from './routes.ts'

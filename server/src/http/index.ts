@@ -1,0 +1,7 @@
+export { clientGone } from './client-gone.ts'
+export { sendEvents } from './event-stream.ts'
+export { servePages } from './pages.ts'
+export { answerWithProblems, notFound, problemOf, Refusal, refuseOtherId, refuseTaken } from './problems.ts'
+export type { Server } from './schemas.ts'
+export { fabricationParams, kitchenParams, withSchemas } from './schemas.ts'
+export { secureAnswer } from './security.ts'

@@ -1,0 +1,1 @@
+export { platingRoutes } from './routes.ts'

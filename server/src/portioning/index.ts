@@ -1,0 +1,1 @@
+export { portioningRoutes } from './routes.ts'

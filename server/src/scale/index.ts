@@ -1,0 +1,2 @@
+export { ScaleGateway } from './gateway.ts'
+export { scaleRoutes } from './routes.ts'
