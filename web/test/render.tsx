@@ -27,10 +27,14 @@ function Appraised({ document, children }: { document: FabricationDocument; chil
   return <AppraisedContext value={useAppraisal(document)}>{children}</AppraisedContext>
 }
 
+/** The questions and answers of what was rendered last. */
+let queries = new QueryClient()
+
 /** Renders a part as it stands in a room: with a kitchen, a router, and a document where it needs one. */
 export function renderPart(part: ReactNode, { kitchen = LARCH_HALT, document, path = '/' }: RenderOptions = {}) {
+  queries = new QueryClient()
   return render(
-    <QueryClientProvider client={new QueryClient()}>
+    <QueryClientProvider client={queries}>
       <MemoryRouter initialEntries={[path]}>
         <KitchenContext value={kitchen}>
           {document ? <Appraised document={document}>{part}</Appraised> : part}
@@ -45,3 +49,14 @@ export const touch = (element: HTMLElement) =>
   act(async () => {
     fireEvent.click(element)
   })
+
+const QUIET_TURNS = 5
+
+/** Until everything that the page asks is answered, and what it asked because of an answer, too. */
+export async function answered(): Promise<void> {
+  let quiet = 0
+  while (quiet < QUIET_TURNS) {
+    await act(() => new Promise((resolve) => setTimeout(resolve)))
+    quiet = queries.isFetching() + queries.isMutating() === 0 ? quiet + 1 : 0
+  }
+}

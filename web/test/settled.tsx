@@ -1,11 +1,11 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react'
-import { renderPart } from './render.tsx'
+import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { answered, renderPart } from './render.tsx'
 
 /** Until nothing is fetched or worked out any more. */
 export async function settle(): Promise<void> {
-  await act(async () => void (await new Promise((resolve) => setTimeout(resolve, 30))))
+  await answered()
   await waitFor(() => expect(screen.queryAllByText(/^Fetching/)).toHaveLength(0), { timeout: 15_000 })
-  await act(async () => void (await new Promise((resolve) => setTimeout(resolve, 30))))
+  await answered()
 }
 
 /** A page with its first answers. */

@@ -1,6 +1,6 @@
 import { act, screen } from '@testing-library/react'
 import { reading } from '../../../core/test/facts.ts'
-import { LARCH_HALT, renderPart, touch } from '../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../test/render.tsx'
 import { answerWith, problemOf } from '../../test/server.ts'
 import { Refused } from '../parts/refused.tsx'
 import { outbox } from './page-outbox.ts'
@@ -15,6 +15,6 @@ test('a weighing that the server refuses is said with its reason, and stays unti
   const alert = await screen.findByRole('alert')
   expect(alert.textContent).toContain('281\u00a0g was not taken: because It is kept here.')
   await touch(screen.getByRole('button', { name: 'Let it go' }))
-  await act(() => new Promise((resolve) => setTimeout(resolve, 30)))
+  await answered()
   expect(screen.queryByRole('alert')).toBeNull()
 })

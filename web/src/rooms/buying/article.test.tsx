@@ -1,6 +1,6 @@
 import { act, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as ArticlePage } from './article.tsx'
 
@@ -56,9 +56,7 @@ async function show(history: object) {
   await act(async () => {
     renderPart(<ArticlePage />)
   })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
 }
 
 test('the history is drawn with the price at which the verdict turns, and every price is listed newest first', async () => {

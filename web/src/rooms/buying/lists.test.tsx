@@ -1,7 +1,7 @@
 import { TextDecoder as NodeDecoder } from 'node:util'
 import { readPriceList } from '@fleam/contract'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as Lists } from './lists.tsx'
 
@@ -53,8 +53,8 @@ async function choose(content: string | Uint8Array) {
   })
   await act(async () => {
     fireEvent.change(screen.getByLabelText('A price list'), { target: { files: [file] } })
-    await new Promise((resolve) => setTimeout(resolve, 20))
   })
+  await answered()
   await read()
 }
 
@@ -86,8 +86,8 @@ test('a row that is not right is told first, and nothing can be taken in until t
   expect((screen.getByRole('button', { name: 'Take in 0 rows' }) as HTMLButtonElement).disabled).toBe(true)
   await act(async () => {
     fireEvent.change(screen.getByLabelText('price (needed)'), { target: { value: 'Per lb' } })
-    await new Promise((resolve) => setTimeout(resolve, 20))
   })
+  await answered()
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
   expect((screen.getByRole('button', { name: 'Take in 1 row' }) as HTMLButtonElement).disabled).toBe(false)
 })
@@ -98,8 +98,8 @@ test('a supplier may be said for every row, where no column says it', async () =
   expect(screen.getByRole('alert').textContent).toContain('supplier: is needed')
   await act(async () => {
     fireEvent.change(screen.getByLabelText('Supplier of every row'), { target: { value: 'Ostravale' } })
-    await new Promise((resolve) => setTimeout(resolve, 20))
   })
+  await answered()
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
   expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('Ostravale')
 })

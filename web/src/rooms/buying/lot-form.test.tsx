@@ -2,7 +2,7 @@ import type { Item } from '@fleam/contract'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { useState } from 'react'
 import { quote, wholeForm } from '../../../../core/test/forms.ts'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { emptyDraft, type LotDraft } from './lot-draft.ts'
 import { LotForm } from './lot-form.tsx'
@@ -41,9 +41,7 @@ async function show(changes: Partial<LotDraft> = {}) {
   })
   // Items, and then the prices of the item, come one after the other.
   await screen.findByRole('option', { name: ITEM.name })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
 const chosen = { itemId: 'i', supplier: 'Ostravale Poultry Yard' }

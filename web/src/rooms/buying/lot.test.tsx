@@ -1,7 +1,7 @@
 import type { Lot, LotTrace } from '@fleam/contract'
 import { act, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
 import { Component as Claim } from './claim.tsx'
 import { Component as LotPage } from './lot.tsx'
@@ -54,9 +54,7 @@ async function show(page: React.ReactElement, answer: LotTrace, put: unknown = {
   await act(async () => {
     renderPart(page)
   })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
   return () =>
     asked.filter((each) => each.method === 'PUT' && each.path.includes('/lots/')).map((each) => each.body as Lot)
 }

@@ -1,7 +1,7 @@
 import type { Item, Lot, LotRow } from '@fleam/contract'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { formPile, quote, wholeForm } from '../../../../core/test/forms.ts'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as Cold } from './cold.tsx'
 import { Component as Compare } from './compare.tsx'
@@ -65,9 +65,7 @@ async function show(page: React.ReactElement, answers: Record<string, unknown>) 
   await act(async () => {
     renderPart(page)
   })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
   return asked
 }
 const rows = () =>
@@ -99,8 +97,8 @@ describe('comparing', () => {
     await show(<Compare />, answers)
     await act(async () => {
       fireEvent.change(screen.getByLabelText('Product'), { target: { value: 'd' } })
-      await new Promise((resolve) => setTimeout(resolve, 120))
     })
+    await answered()
     expect(screen.getByText('No supplier has a price for it yet')).toBeTruthy()
   })
 })
@@ -141,9 +139,23 @@ describe('the price book', () => {
     })
     const keep = screen.getByRole('button', { name: 'Keep the terms of Ostravale Poultry Yard' }) as HTMLButtonElement
     expect(keep.disabled).toBe(true)
-    fireEvent.change(screen.getByLabelText('Least order, EUR'), { target: { value: '40' } })
+    fireEvent.change(screen.getByLabelText('Least order, EUR, if any'), { target: { value: '40' } })
     await touch(keep)
     expect(asked.find((each) => each.method === 'PUT')?.body).toMatchObject({ delivery: 3, minimumOrder: 40 })
+  })
+
+  test('puts a supplier that stands there under two names under one, once it was said which', async () => {
+    const supplier = (id: string, name: string) => ({ id, name, delivery: 0, minimumOrder: null })
+    const asked = await show(<Prices />, {
+      '/suppliers': [supplier('one', 'Ostravale Poultry Yard'), supplier('two', 'Ostravale Yard')],
+      [query('', 0)]: page(1, ['Duck']),
+    })
+    expect(screen.queryByRole('button', { name: /^Put all of/ })).toBeNull()
+    fireEvent.change(screen.getAllByLabelText('The same as')[1] as HTMLElement, { target: { value: 'one' } })
+    await touch(screen.getByRole('button', { name: 'Put all of Ostravale Yard under Ostravale Poultry Yard' }))
+    const merge = asked.find((each) => each.method === 'POST')
+    expect(merge?.path).toMatch(/\/suppliers\/two\/merge$/)
+    expect(merge?.body).toEqual({ into: 'one' })
   })
 })
 

@@ -40,7 +40,7 @@ function TermsRow({ supplier, others }: TermsRowProps) {
     name.trim() !== supplier.name || (delivery ?? 0) !== supplier.delivery || minimumOrder !== supplier.minimumOrder
   return (
     <form
-      className="question"
+      className="supplier-terms"
       onSubmit={(event) => {
         event.preventDefault()
         put.mutate({ ...supplier, name: name.trim(), delivery: delivery ?? 0, minimumOrder })
@@ -51,7 +51,8 @@ function TermsRow({ supplier, others }: TermsRowProps) {
         <Form.Control value={name} maxLength={120} required onChange={(event) => setName(event.target.value)} />
       </Form.Group>
       <NumberField label={`Delivery charge, ${currency}`} value={delivery} onChange={setDelivery} />
-      <NumberField label={`Least order, ${currency}`} value={minimumOrder} onChange={setMinimumOrder} hint="none" />
+      <NumberField label={`Least order, ${currency}, if any`} value={minimumOrder} onChange={setMinimumOrder} />
+      {others.length > 0 ? <MergeChoice supplier={supplier} others={others} /> : null}
       <Button
         type="submit"
         variant="outline-dark"
@@ -60,7 +61,6 @@ function TermsRow({ supplier, others }: TermsRowProps) {
       >
         Keep
       </Button>
-      {others.length > 0 ? <MergeChoice supplier={supplier} others={others} /> : null}
       {put.isError ? <Failed error={put.error} /> : null}
     </form>
   )
@@ -86,6 +86,7 @@ function MergeChoice({ supplier, others }: TermsRowProps) {
       </Form.Group>
       {other ? (
         <Button
+          className="supplier-merge"
           variant="outline-dark"
           disabled={merge.isPending}
           onClick={() => merge.mutate({ from: supplier.id, into: other.id })}

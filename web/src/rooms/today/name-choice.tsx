@@ -54,7 +54,7 @@ export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoicePro
                 onChange={(event) => setNames({ ...names, [field]: event.target.value })}
               >
                 {field === 'supplier' ? <option value="add">a new supplier</option> : null}
-                <option value="none">none of ours: keep the words only</option>
+                <option value="none">none of ours: keep the name only</option>
                 {candidates.map((each) => (
                   <option key={each.id} value={each.id}>
                     {each.name}

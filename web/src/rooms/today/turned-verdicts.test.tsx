@@ -1,6 +1,6 @@
-import { act, screen } from '@testing-library/react'
+import { screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
-import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { TurnedVerdicts } from './turned-verdicts.tsx'
 
@@ -24,8 +24,6 @@ test('says what a verdict was and is, what turned it and since when', async () =
 test('says nothing where nothing has turned', async () => {
   answer([])
   const { container } = renderPart(<TurnedVerdicts />)
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 20))
-  })
+  await answered()
   expect(container.querySelector('li')).toBeNull()
 })

@@ -1,6 +1,6 @@
 import type { LotRow } from '@fleam/contract'
 import { act, screen } from '@testing-library/react'
-import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { UseBySoon } from './use-by-soon.tsx'
 
@@ -29,9 +29,7 @@ async function show(lots: LotRow[]) {
   await act(async () => {
     renderPart(<UseBySoon />)
   })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
 }
 
 test('what must go first is named with its last day, what keeps is not', async () => {

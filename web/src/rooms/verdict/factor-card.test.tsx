@@ -2,7 +2,7 @@ import type { FabricationRecord } from '@fleam/contract'
 import { act, screen } from '@testing-library/react'
 import { reading as madeReading } from '../../../../core/test/facts.ts'
 import { RECORD } from '../../../test/bench.ts'
-import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as Card } from './factor-card.tsx'
 
@@ -26,9 +26,7 @@ async function show(kitchen = LARCH_HALT) {
   await act(async () => {
     renderPart(<Card />, { kitchen })
   })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
 }
 
 test('a factor stands with the day, the tests, and the prices between which it holds', async () => {

@@ -2,7 +2,7 @@ import type { FabricationRecord } from '@fleam/contract'
 import { type ForecastModel, ForecastRun, forecastOf, type Spreads } from '@fleam/core'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
-import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { BatchSize } from './batch-size.tsx'
 import { HowSure } from './how-sure.tsx'
@@ -39,9 +39,7 @@ async function show(tests: object[], document = cheap) {
   await act(async () => {
     renderPart(<HowSure record={record} />, { document })
   })
-  await act(async () => {
-    await new Promise((resolve) => setTimeout(resolve, 120))
-  })
+  await answered()
 }
 const region = () => screen.getByRole('region', { name: 'How sure is it' })
 

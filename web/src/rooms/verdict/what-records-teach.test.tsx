@@ -1,7 +1,7 @@
 import type { FabricationRecord } from '@fleam/contract'
 import { act, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
-import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { BatchSize } from './batch-size.tsx'
 import { ClaimStrip } from './claim-strip.tsx'
@@ -43,7 +43,7 @@ async function show(part: React.ReactNode, tests: object[]) {
     [`GET /api/kitchens/${LARCH_HALT.id}/fabrications/r/evidence`]: { body: { tests, apPrices: [], offers: [] } },
   } as never)
   await act(async () => void renderPart(part, { document: sixChickens() }))
-  await act(async () => void (await new Promise((resolve) => setTimeout(resolve, 150))))
+  await answered()
 }
 
 describe('is the step worth it', () => {
