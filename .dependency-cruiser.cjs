@@ -89,7 +89,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(^|/)dist/' },
+    exclude: { path: '(^|/)dist/|^server/test/api-road/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
     combinedDependencies: true,

@@ -20,7 +20,16 @@ const PROGRAMS = {
  * Packages that look for files beside themselves or choose a part of themselves while they run: drivers, threads,
  * fonts, compiled programs.
  */
-const LOADED_FROM_WHERE_THEY_ARE = ['sequelize', 'mysql2', 'pdfkit', '@fontsource/*', 'highs', 'piscina', 'pino']
+const LOADED_FROM_WHERE_THEY_ARE = [
+  'sequelize',
+  'mysql2',
+  '@fastify/swagger-ui',
+  'pdfkit',
+  '@fontsource/*',
+  'highs',
+  'piscina',
+  'pino',
+]
 
 /** Packages of the older module kind ask for others by `require`, which a module of the newer kind has to make. */
 const REQUIRE =

@@ -27,6 +27,44 @@ test('OpenAPI describes every route from the same schemas', async () => {
   expect(Object.keys(body.components.schemas.FabricationDocumentInput.properties)).toContain('creditPolicy')
 })
 
+test('OpenAPI names, sums up and describes every operation with what it refuses', async () => {
+  const { body } = await send(test_, 'GET', '/api/openapi.json')
+  expect(body.openapi).toBe('3.1.0')
+  interface Operation {
+    operationId: string
+    summary: string
+    responses: Record<string, { description: string; content?: Record<string, { schema: object }> }>
+  }
+  const operations = Object.values(body.paths as Record<string, Record<string, Operation>>).flatMap((each) =>
+    Object.values(each),
+  )
+  expect(operations.length).toBeGreaterThan(50)
+  const ids = operations.map((each) => each.operationId)
+  expect(ids.filter((each) => !/^[a-z]+(?:[A-Z][a-z]+)*$/.test(each))).toEqual([])
+  expect(new Set(ids).size).toBe(ids.length)
+  for (const { operationId, summary, responses } of operations) {
+    const refusals = Object.entries(responses).filter(
+      ([status, each]) => status >= '400' && each.content?.['application/problem+json'],
+    )
+    expect({ operationId, summary: summary.length > 8, isInternalNamed: responses[500]?.description }).toEqual({
+      operationId,
+      summary: true,
+      isInternalNamed: expect.stringContaining('`internal`'),
+    })
+    for (const [, { content }] of refusals) {
+      expect(content?.['application/problem+json']?.schema).toEqual({ $ref: '#/components/schemas/Problem' })
+    }
+    expect(Object.keys(responses).some((status) => status.startsWith('2'))).toBe(true)
+  }
+})
+
+test('the description can be read as a page, with nothing from elsewhere', async () => {
+  const page = await test_.app.inject('/api/docs/')
+  expect(page.statusCode).toBe(200)
+  expect(page.headers['content-security-policy']).toContain("default-src 'none'")
+  expect(page.body).not.toMatch(/(?:src|href)="https?:/)
+})
+
 test('answers carry security headers', async () => {
   const { headers } = await send(test_, 'GET', '/api/kitchens')
   expect(headers['content-security-policy']).toContain("default-src 'none'")

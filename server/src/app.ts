@@ -1,7 +1,8 @@
 import compress from '@fastify/compress'
 import swagger from '@fastify/swagger'
+import swaggerUi, { type FastifySwaggerUiOptions } from '@fastify/swagger-ui'
 import Fastify, { type FastifyServerOptions } from 'fastify'
-import { createJsonSchemaTransform, jsonSchemaTransformObject } from 'fastify-type-provider-zod'
+import { jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import { appraisalRoutes } from './appraisal/index.ts'
 import { buyingRoutes, priceListRoutes } from './buying/index.ts'
 import { cautionRoutes } from './cautions/index.ts'
@@ -12,7 +13,7 @@ import { fabricationRoutes } from './fabrication/index.ts'
 import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/index.ts'
 import { healthRoutes } from './health/index.ts'
-import { answerWithProblems, secureAnswer, servePages, withSchemas } from './http/index.ts'
+import { answerWithProblems, describing, secureAnswer, servePages, withSchemas } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
 import { newRecordRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/index.ts'
@@ -27,6 +28,25 @@ import { supplierRoutes } from './supplier/index.ts'
 import { whatIfRoutes } from './what-if/index.ts'
 
 const BODY_LIMIT_BYTES = 1024 * 1024
+
+/** The page that shows the description: the product's name, nothing of its maker, and nothing from elsewhere. */
+const DESCRIPTION_PAGE: FastifySwaggerUiOptions = {
+  routePrefix: '/api/docs',
+  theme: {
+    title: 'Fleam API',
+    favicon: [],
+    css: [{ filename: 'plain.css', content: '.swagger-ui .topbar { display: none }' }],
+  },
+  uiConfig: { docExpansion: 'list', displayOperationId: true, validatorUrl: null },
+  staticCSP: {
+    'default-src': "'none'",
+    'script-src': "'self'",
+    'style-src': ["'self'", "'unsafe-inline'"],
+    'img-src': ["'self'", 'data:'],
+    'connect-src': "'self'",
+    'frame-ancestors': "'none'",
+  },
+}
 
 export interface AppOptions {
   database: Database
@@ -57,10 +77,14 @@ export async function buildApp({
   app.removeContentTypeParser('text/plain')
   answerWithProblems(app)
   await app.register(swagger, {
-    openapi: { info: { title: 'Fleam', version: '1', description: 'Weights to portions, costs and verdicts.' } },
-    transform: createJsonSchemaTransform({ skipList: ['/api/openapi.json'] }),
+    openapi: {
+      openapi: '3.1.0',
+      info: { title: 'Fleam', version: '1', description: 'Weights to portions, costs and verdicts.' },
+    },
+    transform: describing('/api/openapi.json'),
     transformObject: jsonSchemaTransformObject,
   })
+  await app.register(swaggerUi, DESCRIPTION_PAGE)
   const compute = new Compute()
   app.addHook('onClose', () => compute.close())
   const scopeOf = scopesOf(database, clock)

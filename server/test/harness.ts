@@ -32,15 +32,33 @@ export async function openTestApp(scaleAddress: string | null = null) {
   }
 }
 
-/** Sends JSON and reads the answer. */
-export async function send(
-  { app }: TestApp,
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  url: string,
-  payload?: unknown,
-) {
-  const response = await app.inject({ method, url, ...(payload === undefined ? {} : { payload: payload as object }) })
-  return { status: response.statusCode, body: response.json(), headers: response.headers }
+interface Described {
+  responses: Record<string, { description: string }>
+}
+
+/** What OpenAPI says of the operation at an address; null where there is none. */
+function describedAt({ app }: TestApp, method: string, url: string): Described | null {
+  const path = url.split('?')[0] as string
+  const paths = Object.entries(app.swagger().paths ?? {})
+  const found = paths.find(([each]) => new RegExp(`^${each.replace(/\{[^}]+\}/g, '[^/]+')}$`).test(path))
+  return (found?.[1] as Record<string, Described> | undefined)?.[method.toLowerCase()] ?? null
+}
+
+/** Sends JSON and reads the answer. A refusal that the description of the operation does not name is a fault. */
+export async function send(test: TestApp, method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, payload?: unknown) {
+  const response = await test.app.inject({
+    method,
+    url,
+    ...(payload === undefined ? {} : { payload: payload as object }),
+  })
+  const body = response.json()
+  const described = response.statusCode >= 400 ? describedAt(test, method, url) : null
+  if (described && body.code) {
+    const named = described.responses[response.statusCode]?.description ?? ''
+    if (!named.includes(`\`${body.code}\``))
+      throw new Error(`${method} ${url} does not say that it refuses ${body.code}`)
+  }
+  return { status: response.statusCode, body, headers: response.headers }
 }
 
 export async function setUpKitchen(test: TestApp, name = 'Test kitchen'): Promise<Kitchen> {

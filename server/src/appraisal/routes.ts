@@ -6,7 +6,15 @@ import type { Server } from '../http/index.ts'
 export function appraisalRoutes(app: Server): void {
   app.post(
     '/api/appraise',
-    { schema: { tags: ['appraisal'], body: fabricationDocument, response: { 200: appraisal } } },
+    {
+      schema: {
+        operationId: 'appraise',
+        summary: 'Yields, costs, comparisons and what would turn them, of a document',
+        tags: ['appraisal'],
+        body: fabricationDocument,
+        response: { 200: appraisal },
+      },
+    },
     (request) => Promise.resolve(appraise(request.body)),
   )
 }

@@ -19,7 +19,18 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | nul
 
   app.post(
     '/api/kitchens/:kitchenId/price-lists',
-    { bodyLimit: LARGEST_LIST_BYTES, schema: { tags, params: kitchenParams, body } },
+    {
+      bodyLimit: LARGEST_LIST_BYTES,
+      schema: {
+        operationId: 'importPriceList',
+        summary: 'Takes in a price list, and tells step by step how far it is',
+        refuses: ['price-list-wrong', 'cancelled'],
+        mediaType: 'application/x-ndjson',
+        tags,
+        params: kitchenParams,
+        body,
+      },
+    },
     async (request, reply) => {
       const scope = await scopeOf(request)
       const { csv, mapping } = request.body
@@ -54,13 +65,29 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | nul
 
   app.get(
     '/api/price-feed',
-    { schema: { tags, response: { 200: z.object({ address: z.string().nullable() }) } } },
+    {
+      schema: {
+        operationId: 'readPriceFeed',
+        summary: 'Where the price feed answers',
+        tags,
+        response: { 200: z.object({ address: z.string().nullable() }) },
+      },
+    },
     () => Promise.resolve({ address: feed }),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/price-lists/from-feed',
-    { schema: { tags, params: kitchenParams } },
+    {
+      schema: {
+        operationId: 'pullPriceFeed',
+        summary: 'Takes in today’s list of the price feed',
+        refuses: ['feed-away', 'price-list-wrong'],
+        mediaType: 'application/json',
+        tags,
+        params: kitchenParams,
+      },
+    },
     async (request) => service.pullFeed(await scopeOf(request), feed),
   )
 }

@@ -30,7 +30,16 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
   })
   app.get(
     `${base}/articles`,
-    { schema: { tags, params: kitchenParams, querystring: query, response: { 200: articleRows } } },
+    {
+      schema: {
+        operationId: 'listArticles',
+        summary: 'The price book, page by page',
+        tags,
+        params: kitchenParams,
+        querystring: query,
+        response: { 200: articleRows },
+      },
+    },
     async (request) => {
       const { words, tied, limit, offset } = request.query
       return service.articles(await scopeOf(request), { words, isTied: tied === 'true', limit, offset })
@@ -39,13 +48,29 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
 
   app.get(
     `${base}/articles/:id`,
-    { schema: { tags, params: fabricationParams, response: { 200: articleHistory } } },
+    {
+      schema: {
+        operationId: 'readArticle',
+        summary: 'An article with every price it has had, and what rests on it',
+        tags,
+        params: fabricationParams,
+        response: { 200: articleHistory },
+      },
+    },
     async (request) => service.articleHistory(await scopeOf(request), request.params.id),
   )
 
   app.get(
     `${base}/products`,
-    { schema: { tags, params: kitchenParams, response: { 200: products } } },
+    {
+      schema: {
+        operationId: 'listProducts',
+        summary: 'Products that can be compared',
+        tags,
+        params: kitchenParams,
+        response: { 200: products },
+      },
+    },
     async (request) => listProducts(await scopeOf(request)),
   )
 
@@ -53,6 +78,8 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
     `${base}/forms`,
     {
       schema: {
+        operationId: 'listForms',
+        summary: 'The priced forms of a product or of an item',
         tags,
         params: kitchenParams,
         querystring: z.object({ product: id }).or(z.object({ item: id })),
@@ -69,7 +96,15 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
 
   app.get(
     `${base}/turned`,
-    { schema: { tags, params: kitchenParams, response: { 200: turnedRows } } },
+    {
+      schema: {
+        operationId: 'listTurnedVerdicts',
+        summary: 'Records whose verdict today’s prices have turned',
+        tags,
+        params: kitchenParams,
+        response: { 200: turnedRows },
+      },
+    },
     async (request) => {
       const scope = await scopeOf(request)
       return turnedVerdicts(scope, dayOf(scope))
@@ -85,22 +120,55 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
   })
   app.post(
     `${base}/prices`,
-    { schema: { tags, params: kitchenParams, body: priceAdded, response: { 201: result } } },
+    {
+      schema: {
+        operationId: 'addPrice',
+        refuses: ['price-list-wrong'],
+        summary: 'Puts a price into the price book',
+        tags,
+        params: kitchenParams,
+        body: priceAdded,
+        response: { 201: result },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.addPrice(await scopeOf(request), request.body)),
   )
 
-  app.get(`${base}/price-list.csv`, { schema: { tags, params: kitchenParams } }, async (request, reply) => {
-    const csv = await service.exportList(await scopeOf(request))
-    return reply
-      .type('text/csv; charset=utf-8')
-      .header('content-disposition', 'attachment; filename="price-list.csv"')
-      .send(csv)
-  })
+  app.get(
+    `${base}/price-list.csv`,
+    {
+      schema: {
+        operationId: 'exportPriceList',
+        summary: 'The price book as CSV',
+        mediaType: 'text/csv',
+        tags,
+        params: kitchenParams,
+      },
+    },
+    async (request, reply) => {
+      const csv = await service.exportList(await scopeOf(request))
+      return reply
+        .type('text/csv; charset=utf-8')
+        .header('content-disposition', 'attachment; filename="price-list.csv"')
+        .send(csv)
+    },
+  )
 
-  app.get('/api/price-list-template.csv', { schema: { tags } }, async (_request, reply) => {
-    reply
-      .type('text/csv; charset=utf-8')
-      .header('content-disposition', 'attachment; filename="price-list-template.csv"')
-    return priceListCsv([])
-  })
+  app.get(
+    '/api/price-list-template.csv',
+    {
+      schema: {
+        operationId: 'readPriceListTemplate',
+        summary: 'An empty price list with its columns',
+        mediaType: 'text/csv',
+        tags,
+      },
+    },
+    async (_request, reply) => {
+      reply
+        .type('text/csv; charset=utf-8')
+        .header('content-disposition', 'attachment; filename="price-list-template.csv"')
+      return priceListCsv([])
+    },
+  )
 }

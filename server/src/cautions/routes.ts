@@ -12,13 +12,30 @@ const params = kitchenParams.extend({ cautionId: z.string().max(60) })
 export function cautionRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/cautions',
-    { schema: { tags, params: kitchenParams, response: { 200: cautionOverrides } } },
+    {
+      schema: {
+        operationId: 'listCautions',
+        summary: 'Cautions that the kitchen’s own plan changes',
+        tags,
+        params: kitchenParams,
+        response: { 200: cautionOverrides },
+      },
+    },
     async (request) => store.overrides(await scopeOf(request)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/cautions/:cautionId',
-    { schema: { tags, params, body: cautionOverride, response: { 200: cautionOverrides } } },
+    {
+      schema: {
+        operationId: 'changeCaution',
+        summary: 'Puts the kitchen’s own words in place of a caution, with a reason',
+        tags,
+        params,
+        body: cautionOverride,
+        response: { 200: cautionOverrides },
+      },
+    },
     async (request) => {
       refuseOtherId('cautionId', request.body.cautionId, request.params.cautionId)
       return service.override(await scopeOf(request), request.body)
@@ -27,7 +44,15 @@ export function cautionRoutes(app: Server, scopeOf: Scopes): void {
 
   app.delete(
     '/api/kitchens/:kitchenId/cautions/:cautionId',
-    { schema: { tags, params, response: { 200: cautionOverrides } } },
+    {
+      schema: {
+        operationId: 'restoreCaution',
+        summary: 'Puts a caution back as it was',
+        tags,
+        params,
+        response: { 200: cautionOverrides },
+      },
+    },
     async (request) => service.restore(await scopeOf(request), request.params.cautionId),
   )
 }

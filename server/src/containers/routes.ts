@@ -10,19 +10,45 @@ const tags = ['containers']
 export function containerRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/containers',
-    { schema: { tags, params: kitchenParams, response: { 200: containers } } },
+    {
+      schema: {
+        operationId: 'listContainers',
+        summary: 'Containers whose weight is remembered',
+        tags,
+        params: kitchenParams,
+        response: { 200: containers },
+      },
+    },
     async (request) => store.containers(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/containers',
-    { schema: { tags, params: kitchenParams, body: container, response: { 201: containers } } },
+    {
+      schema: {
+        operationId: 'rememberContainer',
+        summary: 'Remembers the weight of a container',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: container,
+        response: { 201: containers },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.remember(await scopeOf(request), request.body)),
   )
 
   app.delete(
     '/api/kitchens/:kitchenId/containers/:id',
-    { schema: { tags, params: fabricationParams, response: { 200: containers } } },
+    {
+      schema: {
+        operationId: 'forgetContainer',
+        summary: 'Forgets a container',
+        tags,
+        params: fabricationParams,
+        response: { 200: containers },
+      },
+    },
     async (request) => service.forget(await scopeOf(request), request.params.id),
   )
 }

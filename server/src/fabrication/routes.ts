@@ -17,25 +17,59 @@ const tags = ['fabrication']
 export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/fabrications',
-    { schema: { tags, params: kitchenParams, response: { 200: fabricationRows } } },
+    {
+      schema: {
+        operationId: 'listFabrications',
+        summary: 'The latest records with their documents',
+        tags,
+        params: kitchenParams,
+        response: { 200: fabricationRows },
+      },
+    },
     async (request) => service.latest(await scopeOf(request)),
   )
 
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id',
-    { schema: { tags, params: fabricationParams, response: { 200: fabricationState } } },
+    {
+      schema: {
+        operationId: 'readFabrication',
+        summary: 'A record and every fact of it',
+        tags,
+        params: fabricationParams,
+        response: { 200: fabricationState },
+      },
+    },
     async (request) => service.requireState(await scopeOf(request), request.params.id),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/fabrications/:id',
-    { schema: { tags, params: fabricationParams, body: fabricationEdit, response: { 200: fabricationState } } },
+    {
+      schema: {
+        operationId: 'changeFabrication',
+        summary: 'Changes a record, at the version that was read',
+        refuses: ['stale-version', 'pile-unknown'],
+        tags,
+        params: fabricationParams,
+        body: fabricationEdit,
+        response: { 200: fabricationState },
+      },
+    },
     async (request) => service.change(await scopeOf(request), request.params.id, request.body),
   )
 
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id/document.json',
-    { schema: { tags, params: fabricationParams, response: { 200: fabricationDocument } } },
+    {
+      schema: {
+        operationId: 'exportDocument',
+        summary: 'The document of a record',
+        tags,
+        params: fabricationParams,
+        response: { 200: fabricationDocument },
+      },
+    },
     async (request, reply) => {
       const document = await service.requireDocument(await scopeOf(request), request.params.id)
       return reply
@@ -46,7 +80,15 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
 
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id/appraisal.json',
-    { schema: { tags, params: fabricationParams, response: { 200: appraisal } } },
+    {
+      schema: {
+        operationId: 'readAppraisal',
+        summary: 'The appraisal of a record',
+        tags,
+        params: fabricationParams,
+        response: { 200: appraisal },
+      },
+    },
     async (request, reply) => {
       const document = await service.requireDocument(await scopeOf(request), request.params.id)
       return reply
@@ -59,6 +101,8 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/fabrications/:id/piles.csv',
     {
       schema: {
+        operationId: 'exportPiles',
+        summary: 'The piles of a record as CSV',
         tags,
         params: fabricationParams,
         response: { 200: { content: { 'text/csv': { schema: z.string() } } } },

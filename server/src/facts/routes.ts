@@ -16,7 +16,17 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
 
   app.post(
     '/api/kitchens/:kitchenId/facts',
-    { schema: { tags, params: kitchenParams, body: factsSent, response: { 200: factsKept } } },
+    {
+      schema: {
+        operationId: 'keepFacts',
+        summary: 'Keeps what was done at a bench: weighings, moves, takings back, clocks, measured cuts',
+        refuses: ['id-taken', 'pile-unknown'],
+        tags,
+        params: kitchenParams,
+        body: factsSent,
+        response: { 200: factsKept },
+      },
+    },
     async (request) => {
       const kept = await log.append(await scopeOf(request, 'bench'), request.body.facts)
       feed.tell(request.body.facts)
@@ -28,6 +38,9 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
     '/api/kitchens/:kitchenId/fabrications/:id/stream',
     {
       schema: {
+        operationId: 'followFabrication',
+        summary: 'Tells what any device does at this bench, as it happens',
+        mediaType: 'text/event-stream',
         tags,
         params: fabricationParams,
         description:
@@ -43,7 +56,15 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
 
   app.get(
     '/api/kitchens/:kitchenId/measured-cuts',
-    { schema: { tags, params: kitchenParams, response: { 200: measuredCuts } } },
+    {
+      schema: {
+        operationId: 'listMeasuredCuts',
+        summary: 'The latest measured cuts, from which lines learn',
+        tags,
+        params: kitchenParams,
+        response: { 200: measuredCuts },
+      },
+    },
     async (request) => latestCuts(await scopeOf(request, 'bench')),
   )
 }

@@ -9,7 +9,15 @@ const tags = ['forecasting']
 export function forecastingRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id/evidence',
-    { schema: { tags, params: fabricationParams, response: { 200: forecastEvidence } } },
+    {
+      schema: {
+        operationId: 'readEvidence',
+        summary: 'What a forecast of a record rests on',
+        tags,
+        params: fabricationParams,
+        response: { 200: forecastEvidence },
+      },
+    },
     async (request) => evidenceFor(await scopeOf(request), request.params.id),
   )
 }

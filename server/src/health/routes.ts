@@ -7,7 +7,14 @@ import type { Server } from '../http/index.ts'
 export function healthRoutes(app: Server, database: Database): void {
   app.get(
     '/api/health',
-    { schema: { tags: ['health'], response: { 200: health, 503: health } } },
+    {
+      schema: {
+        operationId: 'readHealth',
+        summary: 'Whether the database answers and its schema is up to date',
+        tags: ['health'],
+        response: { 200: health, 503: health },
+      },
+    },
     async (_request, reply) => {
       try {
         const migrations = await migrationState(database.sequelize)

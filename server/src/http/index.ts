@@ -1,5 +1,6 @@
 export { clientGone } from './client-gone.ts'
 export { sendEvents } from './event-stream.ts'
+export { describing } from './operations.ts'
 export { servePages } from './pages.ts'
 export { answerWithProblems, notFound, problemOf, Refusal, refuseOtherId, refuseTaken } from './problems.ts'
 export type { Server } from './schemas.ts'

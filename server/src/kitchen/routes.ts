@@ -8,41 +8,98 @@ import * as store from './store.ts'
 const tags = ['kitchen']
 
 export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, clock: Clock): void {
-  app.get('/api/kitchens', { schema: { tags, response: { 200: kitchens } } }, () => store.kitchens(database))
+  app.get(
+    '/api/kitchens',
+    { schema: { operationId: 'listKitchens', summary: 'Every kitchen', tags, response: { 200: kitchens } } },
+    () => store.kitchens(database),
+  )
 
   app.post(
     '/api/kitchens',
-    { schema: { tags, body: kitchenSetUp, response: { 201: kitchen } } },
+    {
+      schema: {
+        operationId: 'setUpKitchen',
+        summary: 'Sets up a kitchen with the catalogue',
+        refuses: ['id-taken'],
+        tags,
+        body: kitchenSetUp,
+        response: { 201: kitchen },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.setUpKitchen(database, request.body, clock)),
   )
 
   app.get(
     '/api/kitchens/:kitchenId',
-    { schema: { tags, params: kitchenParams, response: { 200: kitchen } } },
+    {
+      schema: {
+        operationId: 'readKitchen',
+        summary: 'One kitchen',
+        tags,
+        params: kitchenParams,
+        response: { 200: kitchen },
+      },
+    },
     async (request) => (await scopeOf(request)).kitchen,
   )
 
   app.get(
     '/api/kitchens/:kitchenId/cooks',
-    { schema: { tags, params: kitchenParams, response: { 200: cooks } } },
+    {
+      schema: {
+        operationId: 'listCooks',
+        summary: 'Who cuts here',
+        tags,
+        params: kitchenParams,
+        response: { 200: cooks },
+      },
+    },
     async (request) => store.cooks(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/cooks',
-    { schema: { tags, params: kitchenParams, body: cook, response: { 201: cook } } },
+    {
+      schema: {
+        operationId: 'addCook',
+        summary: 'Adds a cook',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: cook,
+        response: { 201: cook },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.addCook(await scopeOf(request), request.body)),
   )
 
   app.get(
     '/api/kitchens/:kitchenId/offers',
-    { schema: { tags, params: kitchenParams, response: { 200: kitchenOffers } } },
+    {
+      schema: {
+        operationId: 'listOffers',
+        summary: 'What can be bought ready-portioned',
+        tags,
+        params: kitchenParams,
+        response: { 200: kitchenOffers },
+      },
+    },
     async (request) => store.offers(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/offers',
-    { schema: { tags, params: kitchenParams, body: kitchenOffer, response: { 201: kitchenOffer } } },
+    {
+      schema: {
+        operationId: 'addOffer',
+        summary: 'Adds an offer for a pile',
+        refuses: ['id-taken', 'pile-unknown'],
+        tags,
+        params: kitchenParams,
+        body: kitchenOffer,
+        response: { 201: kitchenOffer },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.addOffer(await scopeOf(request), request.body)),
   )
 }

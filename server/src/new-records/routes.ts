@@ -22,7 +22,17 @@ const importQuery = z.strictObject({
 export function newRecordRoutes(app: Server, scopeOf: Scopes): void {
   app.post(
     '/api/kitchens/:kitchenId/fabrications',
-    { schema: { tags, params: kitchenParams, body: fabricationStart, response: { 201: fabricationState } } },
+    {
+      schema: {
+        operationId: 'startFabrication',
+        summary: 'Starts weighing',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: fabricationStart,
+        response: { 201: fabricationState },
+      },
+    },
     async (request, reply) => reply.status(201).send(await start(await scopeOf(request, 'bench'), request.body)),
   )
 
@@ -31,6 +41,9 @@ export function newRecordRoutes(app: Server, scopeOf: Scopes): void {
     {
       bodyLimit: LARGEST_DOCUMENT,
       schema: {
+        operationId: 'importDocument',
+        summary: 'Takes in a document; asks once what unknown names in it mean',
+        refuses: ['name-unknown', 'id-taken'],
         tags,
         params: kitchenParams,
         querystring: importQuery,

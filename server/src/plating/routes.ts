@@ -6,7 +6,16 @@ import { clientGone, type Server } from '../http/index.ts'
 export function platingRoutes(app: Server, compute: Compute): void {
   app.post(
     '/api/plating',
-    { schema: { tags: ['plating'], body: platingWish, response: { 200: plating } } },
+    {
+      schema: {
+        operationId: 'matchPlates',
+        summary: 'Weighed pieces onto plates',
+        refuses: ['cancelled'],
+        tags: ['plating'],
+        body: platingWish,
+        response: { 200: plating },
+      },
+    },
     (request, reply) => compute.do('plating', request.body, clientGone(reply)),
   )
 }

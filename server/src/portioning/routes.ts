@@ -8,17 +8,48 @@ const tags = ['portioning']
 export function portioningRoutes(app: Server, compute: Compute): void {
   app.post(
     '/api/portion-plan',
-    { schema: { tags, body: portionWish, response: { 200: portionPlan } } },
+    {
+      schema: {
+        operationId: 'planPortions',
+        summary: 'Where to cut one piece',
+        refuses: ['cancelled'],
+        tags,
+        body: portionWish,
+        response: { 200: portionPlan },
+      },
+    },
     (request, reply) => compute.do('portion-plan', request.body, clientGone(reply)),
   )
 
   app.post(
     '/api/bonded-plan',
-    { schema: { tags, body: bondedWish, response: { 200: bondedPlan } } },
+    {
+      schema: {
+        operationId: 'planBonded',
+        summary: 'Where to cut two pieces that are bonded to one',
+        refuses: ['cancelled'],
+        tags,
+        body: bondedWish,
+        response: { 200: bondedPlan },
+      },
+    },
     (request, reply) => compute.do('bonded-plan', request.body, clientGone(reply)),
   )
 
-  app.post('/api/rack-plan', { schema: { tags, body: rackWish, response: { 200: rackPlan } } }, (request, reply) => {
-    return compute.do('rack-plan', racksWished.parse(request.body), clientGone(reply))
-  })
+  app.post(
+    '/api/rack-plan',
+    {
+      schema: {
+        operationId: 'planRacks',
+        summary: 'How to share ribs among plates',
+        refuses: ['cancelled'],
+        tags,
+        body: rackWish,
+        response: { 200: rackPlan },
+      },
+    },
+    (request, reply) => {
+      return compute.do('rack-plan', racksWished.parse(request.body), clientGone(reply))
+    },
+  )
 }

@@ -15,42 +15,99 @@ export function receivingRoutes(app: Server, scopeOf: Scopes): void {
   const query = z.object({ words: z.string().max(200).default('') })
   app.get(
     base,
-    { schema: { tags, params: kitchenParams, querystring: query, response: { 200: lotRows } } },
+    {
+      schema: {
+        operationId: 'listLots',
+        summary: 'Deliveries, and what is left of each',
+        tags,
+        params: kitchenParams,
+        querystring: query,
+        response: { 200: lotRows },
+      },
+    },
     async (request) => store.lots(await scopeOf(request), request.query.words.trim()),
   )
 
   app.post(
     base,
-    { schema: { tags, params: kitchenParams, body: lotEdit, response: { 201: lot } } },
+    {
+      schema: {
+        operationId: 'receiveLot',
+        summary: 'Takes in a delivery',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: lotEdit,
+        response: { 201: lot },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.receive(await scopeOf(request), request.body)),
   )
 
   app.get(
     `${base}/:id`,
-    { schema: { tags, params: fabricationParams, response: { 200: lotTrace } } },
+    {
+      schema: {
+        operationId: 'readLot',
+        summary: 'A lot, and what was made of it',
+        tags,
+        params: fabricationParams,
+        response: { 200: lotTrace },
+      },
+    },
     async (request) => service.trace(await scopeOf(request), request.params.id),
   )
 
   app.put(
     `${base}/:id`,
-    { schema: { tags, params: fabricationParams, body: lotEdit, response: { 200: lot } } },
+    {
+      schema: {
+        operationId: 'changeLot',
+        summary: 'Changes a lot, at the version that was read',
+        refuses: ['stale-version', 'id-taken'],
+        tags,
+        params: fabricationParams,
+        body: lotEdit,
+        response: { 200: lot },
+      },
+    },
     async (request) => {
       refuseOtherId('id', request.body.id, request.params.id)
       return service.change(await scopeOf(request), request.body)
     },
   )
 
-  app.get(`${base}/:id/claim.csv`, { schema: { tags, params: fabricationParams } }, async (request, reply) => {
-    reply.type('text/csv; charset=utf-8').header('content-disposition', 'attachment; filename="claim.csv"')
-    return service.claimCsv(await scopeOf(request), request.params.id)
-  })
+  app.get(
+    `${base}/:id/claim.csv`,
+    {
+      schema: {
+        operationId: 'exportClaim',
+        summary: 'What a supplier owes for a lot, as CSV',
+        mediaType: 'text/csv',
+        tags,
+        params: fabricationParams,
+      },
+    },
+    async (request, reply) => {
+      reply.type('text/csv; charset=utf-8').header('content-disposition', 'attachment; filename="claim.csv"')
+      return service.claimCsv(await scopeOf(request), request.params.id)
+    },
+  )
 
   const kept = z.array(z.object({ id, takenAt: z.string() }))
   app.post(
     `${base}/:id/photos`,
     {
       bodyLimit: LARGEST_PHOTO_BYTES,
-      schema: { tags, params: fabricationParams, body: lotPhoto, response: { 201: kept } },
+      schema: {
+        operationId: 'keepPhoto',
+        summary: 'Keeps a picture of a lot',
+        refuses: ['id-taken'],
+        tags,
+        params: fabricationParams,
+        body: lotPhoto,
+        response: { 201: kept },
+      },
     },
     async (request, reply) => {
       const { id: lotId } = request.params
@@ -59,10 +116,22 @@ export function receivingRoutes(app: Server, scopeOf: Scopes): void {
   )
 
   const photoParams = fabricationParams.extend({ photoId: id })
-  app.get(`${base}/:id/photos/:photoId`, { schema: { tags, params: photoParams } }, async (request, reply) => {
-    const { id: lotId, photoId } = request.params
-    const picture = await store.pictureOf(await scopeOf(request), lotId, photoId)
-    if (!picture) throw notFound('picture')
-    return reply.type('image/jpeg').send(picture)
-  })
+  app.get(
+    `${base}/:id/photos/:photoId`,
+    {
+      schema: {
+        operationId: 'readPhoto',
+        summary: 'A picture of a lot',
+        mediaType: 'image/jpeg',
+        tags,
+        params: photoParams,
+      },
+    },
+    async (request, reply) => {
+      const { id: lotId, photoId } = request.params
+      const picture = await store.pictureOf(await scopeOf(request), lotId, photoId)
+      if (!picture) throw notFound('picture')
+      return reply.type('image/jpeg').send(picture)
+    },
+  )
 }

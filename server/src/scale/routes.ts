@@ -5,11 +5,23 @@ import type { ScaleGateway } from './gateway.ts'
 const tags = ['scale']
 
 export function scaleRoutes(app: Server, scale: ScaleGateway): void {
-  app.get('/api/scale', { schema: { tags, response: { 200: scaleStatus } } }, () => Promise.resolve(scale.status))
+  app.get(
+    '/api/scale',
+    { schema: { operationId: 'readScale', summary: 'What the scale shows', tags, response: { 200: scaleStatus } } },
+    () => Promise.resolve(scale.status),
+  )
 
   app.get(
     '/api/scale/stream',
-    { schema: { tags, description: 'Server-sent events: each one is a scale status.' } },
+    {
+      schema: {
+        operationId: 'followScale',
+        summary: 'Tells what the scale shows, as it changes',
+        mediaType: 'text/event-stream',
+        tags,
+        description: 'Server-sent events: each one is a scale status.',
+      },
+    },
     (request, reply) =>
       sendEvents(request, reply, (send) => {
         send(scale.status)
@@ -19,7 +31,16 @@ export function scaleRoutes(app: Server, scale: ScaleGateway): void {
 
   app.post(
     '/api/scale/commands',
-    { schema: { tags, body: scaleCommand, response: { 200: scaleStatus } } },
+    {
+      schema: {
+        operationId: 'commandScale',
+        summary: 'Sets the scale to zero or tares it',
+        refuses: ['scale-away'],
+        tags,
+        body: scaleCommand,
+        response: { 200: scaleStatus },
+      },
+    },
     (request) => {
       scale.send(request.body.command)
       return Promise.resolve(scale.status)
@@ -28,7 +49,16 @@ export function scaleRoutes(app: Server, scale: ScaleGateway): void {
 
   app.post(
     '/api/scale/stand-in',
-    { schema: { tags, body: standInLoad, response: { 200: scaleStatus } } },
+    {
+      schema: {
+        operationId: 'loadStandIn',
+        summary: 'Puts a load on the simulated scale',
+        refuses: ['scale-away', 'not-a-stand-in'],
+        tags,
+        body: standInLoad,
+        response: { 200: scaleStatus },
+      },
+    },
     (request) => {
       if (scale.status.reading && !scale.status.reading.simulated) {
         throw new Refusal('not-a-stand-in', 'Put the thing on the scale itself.')

@@ -13,7 +13,16 @@ const query = z.object({ 'what-if': id.optional() })
 export function sheetRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/fabrications/:id/sheet.pdf',
-    { schema: { tags: ['fabrication'], params: fabricationParams, querystring: query } },
+    {
+      schema: {
+        operationId: 'readSheet',
+        summary: 'The verdict as one page of PDF',
+        mediaType: 'application/pdf',
+        tags: ['fabrication'],
+        params: fabricationParams,
+        querystring: query,
+      },
+    },
     async (request, reply) => {
       const { id: fabricationId } = request.params
       const scope = await scopeOf(request)

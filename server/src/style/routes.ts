@@ -10,38 +10,95 @@ const tags = ['style']
 export function styleRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
     '/api/kitchens/:kitchenId/items',
-    { schema: { tags, params: kitchenParams, response: { 200: items } } },
+    {
+      schema: {
+        operationId: 'listItems',
+        summary: 'Items with their cut styles',
+        tags,
+        params: kitchenParams,
+        response: { 200: items },
+      },
+    },
     async (request) => store.items(await scopeOf(request)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items',
-    { schema: { tags, params: kitchenParams, body: item, response: { 201: item } } },
+    {
+      schema: {
+        operationId: 'addItem',
+        summary: 'Adds an item',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: item,
+        response: { 201: item },
+      },
+    },
     async (request, reply) => reply.status(201).send(await service.addItem(await scopeOf(request), request.body)),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items/from-catalogue',
-    { schema: { tags, params: kitchenParams, response: { 200: items } } },
+    {
+      schema: {
+        operationId: 'topUpFromCatalogue',
+        summary: 'Adds what the catalogue has and the kitchen lacks',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        response: { 200: items },
+      },
+    },
     async (request) => service.topUpFromCatalogue(await scopeOf(request)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/items/:id',
-    { schema: { tags, params: fabricationParams, body: itemEdit, response: { 200: item } } },
+    {
+      schema: {
+        operationId: 'changeItem',
+        summary: 'Changes an item',
+        refuses: ['id-taken'],
+        tags,
+        params: fabricationParams,
+        body: itemEdit,
+        response: { 200: item },
+      },
+    },
     async (request) => service.changeItem(await scopeOf(request), request.params.id, request.body),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items/:id/styles',
-    { schema: { tags, params: fabricationParams, body: style, response: { 201: style } } },
+    {
+      schema: {
+        operationId: 'addStyle',
+        summary: 'Adds a cut style to an item',
+        refuses: ['id-taken'],
+        tags,
+        params: fabricationParams,
+        body: style,
+        response: { 201: style },
+      },
+    },
     async (request, reply) =>
       reply.status(201).send(await service.addStyle(await scopeOf(request), request.params.id, request.body)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/styles/:id',
-    { schema: { tags, params: fabricationParams, body: style, response: { 200: style } } },
+    {
+      schema: {
+        operationId: 'changeStyle',
+        summary: 'Changes a cut style, at the version that was read',
+        refuses: ['stale-version', 'id-taken'],
+        tags,
+        params: fabricationParams,
+        body: style,
+        response: { 200: style },
+      },
+    },
     async (request) => {
       refuseOtherId('id', request.body.id, request.params.id)
       return service.changeStyle(await scopeOf(request), request.body)
@@ -50,7 +107,15 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
 
   app.get(
     '/api/kitchens/:kitchenId/styles/:id/style.json',
-    { schema: { tags, params: fabricationParams, response: { 200: styleFile } } },
+    {
+      schema: {
+        operationId: 'exportStyle',
+        summary: 'A cut style as a file',
+        tags,
+        params: fabricationParams,
+        response: { 200: styleFile },
+      },
+    },
     async (request, reply) => {
       const file = await service.exportStyle(await scopeOf(request), request.params.id)
       return reply.header('content-disposition', `attachment; filename="style-${request.params.id}.json"`).send(file)
@@ -61,6 +126,9 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/styles/import',
     {
       schema: {
+        operationId: 'importStyle',
+        summary: 'Takes in a cut style from a file',
+        refuses: ['id-taken'],
         tags,
         params: kitchenParams,
         querystring: z.strictObject({ id }),

@@ -11,19 +11,48 @@ const tags = ['suppliers']
 export function supplierRoutes(app: Server, scopeOf: Scopes): void {
   const base = '/api/kitchens/:kitchenId/suppliers'
 
-  app.get(base, { schema: { tags, params: kitchenParams, response: { 200: suppliers } } }, async (request) =>
-    store.suppliers(await scopeOf(request)),
+  app.get(
+    base,
+    {
+      schema: {
+        operationId: 'listSuppliers',
+        summary: 'Suppliers with their terms',
+        tags,
+        params: kitchenParams,
+        response: { 200: suppliers },
+      },
+    },
+    async (request) => store.suppliers(await scopeOf(request)),
   )
 
   app.put(
     base,
-    { schema: { tags, params: kitchenParams, body: supplier, response: { 200: suppliers } } },
+    {
+      schema: {
+        operationId: 'putSupplier',
+        summary: 'Adds a supplier or changes its name and terms',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: supplier,
+        response: { 200: suppliers },
+      },
+    },
     async (request) => service.putSupplier(await scopeOf(request), request.body),
   )
 
   app.post(
     `${base}/:id/merge`,
-    { schema: { tags, params: fabricationParams, body: z.strictObject({ into: id }), response: { 200: suppliers } } },
+    {
+      schema: {
+        operationId: 'mergeSuppliers',
+        summary: 'Puts all of one supplier under another',
+        tags,
+        params: fabricationParams,
+        body: z.strictObject({ into: id }),
+        response: { 200: suppliers },
+      },
+    },
     async (request) => service.mergeSuppliers(await scopeOf(request), request.params.id, request.body.into),
   )
 }

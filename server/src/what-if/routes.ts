@@ -9,13 +9,33 @@ const params = fabricationParams.extend({ whatIfId: id })
 
 /** Other assumptions for a record, kept beside it; they never change it. */
 export function whatIfRoutes(app: Server, scopeOf: Scopes): void {
-  app.get(PATH, { schema: { tags, params: fabricationParams, response: { 200: whatIfs } } }, async (request) =>
-    service.kept(await scopeOf(request), request.params.id),
+  app.get(
+    PATH,
+    {
+      schema: {
+        operationId: 'listWhatIfs',
+        summary: 'What-ifs that were kept beside a record',
+        tags,
+        params: fabricationParams,
+        response: { 200: whatIfs },
+      },
+    },
+    async (request) => service.kept(await scopeOf(request), request.params.id),
   )
 
   app.put(
     `${PATH}/:whatIfId`,
-    { schema: { tags, params, body: whatIf, response: { 200: whatIfs } } },
+    {
+      schema: {
+        operationId: 'keepWhatIf',
+        summary: 'Keeps a what-if under a name',
+        refuses: ['id-taken'],
+        tags,
+        params,
+        body: whatIf,
+        response: { 200: whatIfs },
+      },
+    },
     async (request) => {
       const { id: fabricationId, whatIfId } = request.params
       refuseOtherId('id', request.body.id, whatIfId)
@@ -23,8 +43,12 @@ export function whatIfRoutes(app: Server, scopeOf: Scopes): void {
     },
   )
 
-  app.delete(`${PATH}/:whatIfId`, { schema: { tags, params, response: { 200: whatIfs } } }, async (request) => {
-    const { id: fabricationId, whatIfId } = request.params
-    return service.letGo(await scopeOf(request), fabricationId, whatIfId)
-  })
+  app.delete(
+    `${PATH}/:whatIfId`,
+    { schema: { operationId: 'letGoWhatIf', summary: 'Lets a what-if go', tags, params, response: { 200: whatIfs } } },
+    async (request) => {
+      const { id: fabricationId, whatIfId } = request.params
+      return service.letGo(await scopeOf(request), fabricationId, whatIfId)
+    },
+  )
 }
