@@ -1,5 +1,14 @@
-import type { Style, StylePile } from '@fleam/contract'
-import { PILE_CLASSES, type PileClass, pricePerKg, pricePerWeight, type Weighing } from '@fleam/core'
+import { factsOf } from '@fleam/catalogue'
+import type { Item, Style, StylePile } from '@fleam/contract'
+import {
+  PILE_CLASSES,
+  PILE_KINDS,
+  type PileClass,
+  type PileKind,
+  pricePerKg,
+  pricePerWeight,
+  type Weighing,
+} from '@fleam/core'
 import { useId } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -11,11 +20,12 @@ import { newPile, withoutPile, withPile } from './style-draft.ts'
 
 interface PilesEditorProps {
   style: Style
+  species: Item['species']
   onChange: (style: Style) => void
 }
 
 /** Piles of a style with their shares, bounds and values. */
-export function PilesEditor({ style, onChange }: PilesEditorProps) {
+export function PilesEditor({ style, species, onChange }: PilesEditorProps) {
   return (
     <section aria-label="Piles">
       <h2>Piles</h2>
@@ -24,11 +34,15 @@ export function PilesEditor({ style, onChange }: PilesEditorProps) {
           // biome-ignore lint/suspicious/noArrayIndexKey: a pile has no other name while its name is typed
           key={at}
           pile={pile}
+          species={species}
           onChange={(changes) => onChange(withPile(style, at, changes))}
           onRemove={() => onChange(withoutPile(style, at))}
         />
       ))}
-      <Button variant="outline-dark" onClick={() => onChange({ ...style, piles: [...style.piles, newPile(newId())] })}>
+      <Button
+        variant="outline-dark"
+        onClick={() => onChange({ ...style, piles: [...style.piles, newPile(newId(), species)] })}
+      >
         Add a pile
       </Button>
     </section>
@@ -40,15 +54,18 @@ const CLASS_WORDS: Readonly<Record<PileClass, string>> = {
   'by-product': 'by-product',
   waste: 'waste',
 }
+const USUAL_KIND: Readonly<Record<PileClass, PileKind>> = { primary: 'portions', 'by-product': 'trim', waste: 'waste' }
 const PERCENT = 100
+const percentOf = (share: number) => Number((share * PERCENT).toFixed(4))
 
 interface PileEditorProps {
   pile: StylePile
+  species: Item['species']
   onChange: (changes: Partial<StylePile>) => void
   onRemove: () => void
 }
 
-function PileEditor({ pile, onChange, onRemove }: PileEditorProps) {
+function PileEditor({ pile, species, onChange, onRemove }: PileEditorProps) {
   const { units, currency } = useKitchen()
   const id = useId()
   const per = units === 'metric' ? 'kilo' : 'pound'
@@ -73,7 +90,10 @@ function PileEditor({ pile, onChange, onRemove }: PileEditorProps) {
         <Form.Label>Use</Form.Label>
         <Form.Select
           value={pile.class}
-          onChange={(event) => onChange({ class: event.target.value as PileClass, valuePerKg: null })}
+          onChange={(event) => {
+            const chosen = event.target.value as PileClass
+            onChange({ class: chosen, valuePerKg: null, ...factsOf(species, USUAL_KIND[chosen], pile.boneShare) })
+          }}
         >
           {PILE_CLASSES.map((each) => (
             <option key={each} value={each}>
@@ -92,7 +112,7 @@ function PileEditor({ pile, onChange, onRemove }: PileEditorProps) {
       <NumberField
         label="Share of the whole, %"
         max={PERCENT}
-        value={pile.expectedShare === null ? null : Number((pile.expectedShare * PERCENT).toFixed(4))}
+        value={pile.expectedShare === null ? null : percentOf(pile.expectedShare)}
         onChange={(percent) => onChange({ expectedShare: percent === null ? null : percent / PERCENT })}
       />
       {pile.class === 'primary' ? (
@@ -131,9 +151,58 @@ function PileEditor({ pile, onChange, onRemove }: PileEditorProps) {
           onChange={(usedShare) => onChange({ usedShare })}
         />
       ) : null}
+      <WhatItIs pile={pile} species={species} onChange={onChange} />
       <Button variant="outline-dark" className="remove" aria-label={`Remove ${pile.name}`} onClick={onRemove}>
         Remove
       </Button>
     </fieldset>
+  )
+}
+
+/** What a pile is, whatever it is called: from it follow how long it keeps and what is left of it on a plate. */
+function WhatItIs({ pile, species, onChange }: Omit<PileEditorProps, 'onRemove'>) {
+  const id = useId()
+  return (
+    <>
+      <Form.Group controlId={id}>
+        <Form.Label>What it is</Form.Label>
+        <Form.Select
+          value={pile.kind}
+          onChange={(event) => onChange(factsOf(species, event.target.value as PileKind, pile.boneShare))}
+        >
+          {PILE_KINDS.map((each) => (
+            <option key={each} value={each}>
+              {each}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <NumberField
+        label="Bone in it, %"
+        max={PERCENT}
+        value={percentOf(pile.boneShare)}
+        onChange={(percent) => onChange({ boneShare: (percent ?? 0) / PERCENT })}
+      />
+      <NumberField
+        key={`${pile.kind}-loss`}
+        label="Cooking takes, %"
+        max={PERCENT}
+        value={percentOf(pile.cookingLoss)}
+        onChange={(percent) => onChange({ cookingLoss: (percent ?? 0) / PERCENT })}
+      />
+      <NumberField
+        key={`${pile.kind}-chilled`}
+        label="Keeps in the cold, days"
+        hint="at or below 5 °C; your local code or plan may say less"
+        value={pile.chilledDays}
+        onChange={(days) => onChange({ chilledDays: days === null ? null : Math.floor(days) })}
+      />
+      <NumberField
+        key={`${pile.kind}-frozen`}
+        label="Keeps frozen, months"
+        value={pile.frozenMonths}
+        onChange={(months) => onChange({ frozenMonths: months === null ? null : Math.floor(months) })}
+      />
+    </>
   )
 }

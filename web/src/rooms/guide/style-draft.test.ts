@@ -26,8 +26,8 @@ const STYLE: Style = {
   name: 'Supremes',
   minutesPerUnit: 9,
   piles: [
-    { ...newPile('p1'), name: 'supremes', class: 'primary', expectedShare: 0.3 },
-    { ...newPile('p2'), name: 'bones', expectedShare: 0.6 },
+    { ...newPile('p1', 'poultry'), name: 'supremes', class: 'primary', expectedShare: 0.3 },
+    { ...newPile('p2', 'poultry'), name: 'bones', expectedShare: 0.6 },
   ],
   steps: [
     { ...step('breasts', ['supremes']), gain: { pile: 'supremes', grams: 6, seconds: 30 } },

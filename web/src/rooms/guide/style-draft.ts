@@ -1,3 +1,4 @@
+import { factsOf } from '@fleam/catalogue'
 import type { Item, Style, StylePile, StyleStep } from '@fleam/contract'
 
 /** A copy under another name, as the kitchen's own: its ids are made on the device. It gives the same products. */
@@ -74,16 +75,13 @@ export function withoutPile(style: Style, at: number): Style {
   }
 }
 
-export const newPile = (id: string): StylePile => ({
+/** A pile of trim until it is said what it is. */
+export const newPile = (id: string, species: Item['species']): StylePile => ({
   id,
   productId: null,
   name: '',
   class: 'by-product',
-  kind: 'trim',
-  boneShare: 0,
-  cookingLoss: 0,
-  chilledDays: 1,
-  frozenMonths: 2,
+  ...factsOf(species, 'trim'),
   weighing: 'whole',
   expectedShare: null,
   portionsPerUnit: null,

@@ -104,7 +104,7 @@ function Editor({ item, saved }: { item: Item; saved: Style }) {
           ))}
         </fieldset>
       ) : null}
-      <PilesEditor style={style} onChange={setStyle} />
+      <PilesEditor style={style} species={item.species} onChange={setStyle} />
       <p className={left < 0 ? 'refusal' : 'quiet'} role={left < 0 ? 'alert' : undefined}>
         {left < 0
           ? `The piles expect ${format.share(-left)} more than the whole.`

@@ -1,0 +1,45 @@
+import { factsOf } from '@fleam/catalogue'
+import type { Style } from '@fleam/contract'
+import { fireEvent, screen } from '@testing-library/react'
+import { useState } from 'react'
+import { renderPart } from '../../../test/render.tsx'
+import { PilesEditor } from './piles-editor.tsx'
+import { newPile } from './style-draft.ts'
+
+let style: Style
+function Editing() {
+  const [edited, setEdited] = useState({ piles: [newPile('p', 'poultry')], steps: [], options: [] } as unknown as Style)
+  style = edited
+  return <PilesEditor style={edited} species="poultry" onChange={setEdited} />
+}
+const pile = () => style.piles[0]
+const choose = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
+
+test('what a pile is says how long it keeps, and what it is called says nothing', () => {
+  renderPart(<Editing />)
+  choose('Name', 'wings, jointed')
+  expect(pile()).toMatchObject({ ...factsOf('poultry', 'trim'), name: 'wings, jointed' })
+  choose('What it is', 'bones')
+  expect(pile()).toMatchObject(factsOf('poultry', 'bones'))
+  choose('Use', 'waste')
+  expect(pile()).toMatchObject({ kind: 'waste', chilledDays: null, frozenMonths: null })
+  choose('Use', 'primary')
+  expect(pile()).toMatchObject(factsOf('poultry', 'portions'))
+})
+
+test('a kitchen puts its own days, bone and loss in their place', () => {
+  renderPart(<Editing />)
+  choose('Use', 'primary')
+  choose('Bone in it, %', '12')
+  choose('Cooking takes, %', '25')
+  choose('Keeps in the cold, days', '1')
+  choose('Keeps frozen, months', '')
+  expect(pile()).toMatchObject({
+    kind: 'portions',
+    boneShare: 0.12,
+    cookingLoss: 0.25,
+    chilledDays: 1,
+    frozenMonths: null,
+  })
+  expect(screen.getByText(/your local code or plan may say less/)).toBeTruthy()
+})
