@@ -47,6 +47,14 @@ interface KnownArticle extends ArticleFields {
   code: string
 }
 
+/** What an import knows of the price book, and what it has added: nothing is asked for twice. */
+interface KnownBook {
+  /** By supplier and number. */
+  articles: Map<string, KnownArticle>
+  /** By article, as far as rows of the list have come to it. */
+  prices: Map<string, PriceSaid[]>
+}
+
 const keyOf = ({ supplierId, code }: { supplierId: string; code: string }) => `${supplierId}\n${code}`
 
 /**
@@ -57,12 +65,13 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
   const { lines, onProgress = () => {} } = options
   return inTransaction(scope, async (inside) => {
     await holdPriceBook(inside)
-    const known = new Map<string, KnownArticle>((await store.allArticles(inside)).map((each) => [keyOf(each), each]))
+    const articles = (await store.allArticles(inside)).map((each): [string, KnownArticle] => [keyOf(each), each])
+    const book: KnownBook = { articles: new Map(articles), prices: new Map() }
     const result: ImportResult = { rows: lines.length, newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
     for (let from = 0; from < lines.length; from += CHUNK) {
       if (options.isCancelled?.()) throw new Refusal('cancelled', 'The import was broken off.')
       const chunk = lines.slice(from, from + CHUNK)
-      await importChunk(inside, { ...options, lines: chunk }, known, result)
+      await importChunk(inside, { ...options, lines: chunk }, book, result)
       onProgress(Math.min(lines.length, from + CHUNK), lines.length)
     }
     return result
@@ -77,12 +86,14 @@ export async function holdPriceBook(scope: Scope): Promise<void> {
 async function importChunk(
   scope: Scope,
   { lines, mapping, source }: ImportOptions,
-  known: Map<string, KnownArticle>,
+  { articles: known, prices }: KnownBook,
   result: ImportResult,
 ): Promise<void> {
   const now = scope.clock.now()
-  const ids = lines.flatMap((line) => known.get(keyOf(line))?.id ?? [])
-  const prices = await store.pricesOf(scope, [...new Set(ids)])
+  const ids = new Set(lines.flatMap((line) => known.get(keyOf(line))?.id ?? []))
+  const unread = [...ids].filter((id) => !prices.has(id))
+  for (const [id, read] of await store.pricesOf(scope, unread)) prices.set(id, read)
+  for (const id of unread) if (!prices.has(id)) prices.set(id, [])
   const newArticles = new Map<string, KnownArticle>()
   const newPrices: { articleId: string; price: Omit<ArticlePrice, 'recordedAt'> }[] = []
   const issues: PriceIssue[] = []
@@ -98,13 +109,14 @@ async function importChunk(
     known.set(keyOf(line), article)
     const price = { id: newId(), source, ...priceOf(line) }
     const there = prices.get(article.id) ?? []
+    prices.set(article.id, there)
     if (there.some((each) => isSamePriceSaid(each, line))) result.known++
     else if (there.some((each) => overlaps(each, line))) {
       const column = mapping.columns.from ?? PRICE_COLUMNS.from
       issues.push({ row: line.row, column, code: 'overlap', cell: line.from })
     } else {
       newPrices.push({ articleId: article.id, price })
-      prices.set(article.id, [...there, { ...price, recordedAt: now.toISOString() }])
+      there.push(price)
     }
   }
   if (issues.length > 0) throw refuseRows(issues)

@@ -3,9 +3,13 @@ import type { PlannedOffer } from '@fleam/core'
 import type { Attributes, CreationAttributes } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { offerOfRow, present, rowOfOffer } from '../offer/index.ts'
+import type { RecordParts } from './parts.ts'
 
-/** A record from its row with those of its parts; steps and choices where the board was asked for. */
-export function recordOfRow(row: FabricationModel): FabricationRecord {
+/** A record from its row and those of its parts; steps and choices where the board was asked for. */
+export function recordOfRow(
+  row: FabricationModel,
+  { piles, labour, consumables, offers }: RecordParts,
+): FabricationRecord {
   return {
     id: row.id,
     version: row.version,
@@ -39,15 +43,10 @@ export function recordOfRow(row: FabricationModel): FabricationRecord {
         extras: row.extras,
       }),
     },
-    labour: (row.labour ?? []).map(({ task, minutes, ratePerHour }) => ({ task, minutes, ratePerHour })),
-    consumables: (row.consumables ?? []).map(({ name, cost }) => ({ name, cost })),
-    piles: (row.piles ?? []).map((pile) => {
-      const { kitchenId: _kitchen, fabricationId: _fabrication, position: _position, ...planned } = pile.get()
-      return planned
-    }),
-    offers: (row.offers ?? []).map(
-      (offer): PlannedOffer => ({ ...offerOfRow(offer), ...present({ articleId: offer.articleId }) }),
-    ),
+    labour: labour.map(({ task, minutes, ratePerHour }) => ({ task, minutes, ratePerHour })),
+    consumables: consumables.map(({ name, cost }) => ({ name, cost })),
+    piles: piles.map(({ fabricationId: _fabrication, position: _position, ...planned }) => planned),
+    offers: offers.map((offer): PlannedOffer => ({ ...offerOfRow(offer), ...present({ articleId: offer.articleId }) })),
     creditPolicy: row.creditPolicy,
     allocation: row.allocation,
     confirmed: Boolean(row.confirmed),

@@ -3,6 +3,7 @@ import { type FindOptions, literal, Op, type Order } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'
 import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { partsOf, type RecordParts } from './parts.ts'
 import { editableColumns, recordOfRow, rowOfRecord, rowsOfLists, rowsOfPiles } from './rows.ts'
 
 const NEWEST: Order = [
@@ -18,21 +19,16 @@ interface StatesOptions {
   withBoard?: boolean
 }
 
-/** Records with their parts and everything that was done at their benches: one query a table, however many. */
-async function statesWhere(
+/** Rows of records with the names that they read by. */
+async function rowsWhere(
   scope: Scope,
   { where = {}, order = NEWEST, limit, withBoard = false }: StatesOptions,
-): Promise<FabricationState[]> {
+): Promise<FabricationModel[]> {
   const { models } = scope.database
-  const parts = { separate: true, order: ['position'] as Order }
   const name = { attributes: ['name'] }
-  const rows = await models.Fabrication.findAll({
+  return models.Fabrication.findAll({
     where: { ...ofKitchen(scope), ...where },
     include: [
-      { association: 'piles', ...parts },
-      { association: 'labour', ...parts },
-      { association: 'consumables', ...parts },
-      { association: 'offers', ...parts },
       { association: 'itemRow', attributes: ['name', 'shape'] },
       { association: 'styleRow', ...name },
       { association: 'supplierRow', ...name },
@@ -43,16 +39,26 @@ async function statesWhere(
     ...(limit === undefined ? {} : { limit }),
     ...within(scope),
   })
-  const facts = await factsOf(
-    scope,
-    rows.map((row) => row.id),
-  )
-  return rows.map((row) => ({ record: recordOfRow(row), facts: facts.get(row.id) ?? [] }))
+}
+
+/** Records with their parts and everything that was done at their benches: one query a table, however many. */
+async function statesWhere(scope: Scope, options: StatesOptions): Promise<FabricationState[]> {
+  const rows = await rowsWhere(scope, options)
+  const ids = rows.map((row) => row.id)
+  const [parts, facts] = await Promise.all([partsOf(scope, ids), factsOf(scope, ids)])
+  return rows.map((row) => ({
+    record: recordOfRow(row, parts.get(row.id) as RecordParts),
+    facts: facts.get(row.id) ?? [],
+  }))
 }
 
 export async function stateById(scope: Scope, id: string): Promise<FabricationState | null> {
-  const [state] = await statesWhere(scope, { where: { id }, withBoard: true })
-  return state ?? null
+  const [[row], parts, facts] = await Promise.all([
+    rowsWhere(scope, { where: { id }, withBoard: true }),
+    partsOf(scope, [id]),
+    factsOf(scope, [id]),
+  ])
+  return row ? { record: recordOfRow(row, parts.get(id) as RecordParts), facts: facts.get(id) ?? [] } : null
 }
 
 /** The latest fabrications of a kitchen, open ones first, then newest first. */

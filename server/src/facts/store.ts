@@ -1,4 +1,4 @@
-import { type Fact, type MeasuredCut, standingCuts } from '@fleam/core'
+import { byOrder, type Fact, type MeasuredCut, standingCuts } from '@fleam/core'
 import { type InferAttributes, Op } from 'sequelize'
 import type { FactModel } from '../database/index.ts'
 import { notFound } from '../http/index.ts'
@@ -22,17 +22,44 @@ export const pilesOf = (scope: Scope, fabricationIds: readonly string[]) =>
     ...within(scope),
   })
 
+/** What a reading has; the other columns are of other kinds and empty. */
+const OF_A_READING = [
+  'id',
+  'fabricationId',
+  'kind',
+  'orderNo',
+  'takenAt',
+  'pileId',
+  'grams',
+  'source',
+  'cookId',
+] as const
+/** When it arrived is for the feed, and whose it is was asked for. */
+const NOT_OF_A_FACT = ['kitchenId', 'receivedAt'] as const
+
 /** Everything that was done at some benches, in the order of the work, by the fabrication's id. */
 export async function factsOf(scope: Scope, fabricationIds: readonly string[]): Promise<Map<string, Fact[]>> {
   const facts = new Map<string, Fact[]>(fabricationIds.map((id) => [id, []]))
   if (fabricationIds.length === 0) return facts
-  const rows = await scope.database.models.Fact.findAll({
-    where: ofKitchen(scope, { fabricationId: [...fabricationIds] }),
-    order: ['orderNo', 'id'],
-    raw: true,
-    ...within(scope),
-  })
-  for (const row of rows) facts.get(row.fabricationId as string)?.push(factOfRow(row))
+  const where = ofKitchen(scope, { fabricationId: [...fabricationIds] })
+  const { Fact: Facts } = scope.database.models
+  // Most of what is done is weighed. Asking for half the columns of those rows takes half the time.
+  const [readings, others] = await Promise.all([
+    Facts.findAll({
+      attributes: [...OF_A_READING],
+      where: { ...where, kind: 'reading' },
+      raw: true,
+      ...within(scope),
+    }),
+    Facts.findAll({
+      attributes: { exclude: [...NOT_OF_A_FACT] },
+      where: { ...where, kind: { [Op.ne]: 'reading' } },
+      raw: true,
+      ...within(scope),
+    }),
+  ])
+  for (const row of [...readings, ...others]) facts.get(row.fabricationId as string)?.push(factOfRow(row))
+  for (const each of facts.values()) each.sort(byOrder)
   return facts
 }
 

@@ -19,8 +19,6 @@ import {
 } from './columns.ts'
 import type { CookModel } from './cook.ts'
 import type { FabricationBoardModel } from './fabrication-board.ts'
-import type { FabricationConsumableModel, FabricationLabourModel, FabricationOfferModel } from './fabrication-lists.ts'
-import type { FabricationPileModel } from './fabrication-pile.ts'
 import type { ItemModel } from './item.ts'
 import { parsedJson } from './parsed-json.ts'
 import type { StyleModel } from './style.ts'
@@ -65,10 +63,6 @@ export interface FabricationModel
   startedAt: Date
   closedAt: Date | null
   updatedAt: Date
-  piles?: NonAttribute<FabricationPileModel[]>
-  labour?: NonAttribute<FabricationLabourModel[]>
-  consumables?: NonAttribute<FabricationConsumableModel[]>
-  offers?: NonAttribute<FabricationOfferModel[]>
   board?: NonAttribute<FabricationBoardModel | null>
   itemRow?: NonAttribute<ItemModel | null>
   styleRow?: NonAttribute<StyleModel | null>
