@@ -1,4 +1,4 @@
-import { guessMapping, type Kitchen, readTable } from '@fleam/contract'
+import { guessMapping, type Kitchen, type Product, readTable } from '@fleam/contract'
 import { type BuyingForm, compareForms } from '@fleam/core'
 import mysql from 'mysql2/promise'
 import { Bench } from 'tinybench'
@@ -79,10 +79,11 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   const again = await timed(send)
   report('the same list again: nothing changes', line(again), `bare driver ${line(bare)}`, again / bare, '')
 
+  const all = (await (await fetch(`${path}/products`)).json()) as Product[]
+  const product = all.find((each) => each.name === 'Chicken: supremes')
+  if (!product) throw new Error('The demo kitchen has no supremes')
   const open = async () => {
-    const forms = (await (
-      await fetch(`${path}/forms?product=${encodeURIComponent('Chicken: supremes')}`)
-    ).json()) as BuyingForm[]
+    const forms = (await (await fetch(`${path}/forms?product=${product.id}`)).json()) as BuyingForm[]
     compareForms(forms, WISH)
     return forms
   }
