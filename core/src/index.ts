@@ -373,4 +373,4 @@ export {
   weighingsOf,
 } from './weighing/index.ts'
 export type { Format, SentencePart } from './wording/index.ts'
-export { ALLOCATION_WORDS, formatFor, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from './wording/index.ts'
+export { ALLOCATION_WORDS, formatFor, nameKey, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from './wording/index.ts'

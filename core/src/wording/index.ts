@@ -1,5 +1,6 @@
 export type { Format } from './format.ts'
 export { formatFor } from './format.ts'
+export { nameKey } from './name-key.ts'
 export type { SentencePart } from './verdict-sentence.ts'
 export { verdictSentence } from './verdict-sentence.ts'
 export { ALLOCATION_WORDS, POLICY_WORDS, VERDICT_WORDS } from './words.ts'

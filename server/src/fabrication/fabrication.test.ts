@@ -212,6 +212,15 @@ describe('open formats', () => {
     expect(added.body.record.supplierId).not.toBeNull()
   })
 
+  test('a supplier that is added for a document goes again where the record cannot be kept', async () => {
+    const other = await setUpKitchen(test_, 'Elsewhere')
+    const names = 'item=none&cook=none&supplier=add'
+    const taken = `/api/kitchens/${other.id}/fabrications/import?id=${state.record.id}&${names}`
+    const { body } = await send(test_, 'POST', taken, { ...cases[0]?.input, meta: { supplier: 'Only for this one' } })
+    expect(body.code).toBe('id-taken')
+    expect((await send(test_, 'GET', `/api/kitchens/${other.id}/suppliers`)).body).toEqual([])
+  })
+
   test('half a document is refused and nothing is kept of it', async () => {
     const list = () => send(test_, 'GET', `/api/kitchens/${kitchen.id}/fabrications`)
     const before = (await list()).body.length

@@ -78,6 +78,19 @@ describe('readings', () => {
     expect([other.status, other.body.code]).toEqual([409, 'id-taken'])
   })
 
+  test('sent again without a cook’s name, as an older page does, it is the same weighing', async () => {
+    const cookId = newId()
+    const reading = { ...weigh(0, 281), cookId }
+    await post(reading)
+    const again = await post({ ...reading, cookId: null, order: 1_000_000, takenAt: '2026-11-24T09:00:00.000Z' })
+    expect([again.status, again.body]).toEqual([200, { kept: [reading.id] }])
+    expect((await current()).facts).toEqual([reading])
+    expect((await post({ ...reading, cookId: newId() })).body.code).toBe('id-taken')
+    const nameless = weigh(0, 282)
+    await post(nameless)
+    expect((await post({ ...nameless, cookId })).body.code).toBe('id-taken')
+  })
+
   test('what is sent with one that is refused is not stored', async () => {
     const other = await post(weigh(0, 281), weighing(state.record.id, newId(), 5))
     expect(other.body.issues[0].path).toBe('facts[1].pileId')
@@ -184,6 +197,12 @@ describe('marks', () => {
   beforeAll(async () => {
     marit = newId()
     await send(test_, 'POST', `/api/kitchens/${kitchen.id}/cooks`, { id: marit, name: 'Marit', wagePerHour: 27.5 })
+  })
+
+  test('with a wage of more decimals than are kept are the same when they are sent again', async () => {
+    const odd = { ...clock('labour-start', 0), ratePerHour: 100 / 7 }
+    expect([(await post(odd)).status, (await post(odd)).status]).toEqual([200, 200])
+    expect((await current()).facts).toHaveLength(1)
   })
 
   test('a cook’s clock takes the place of the style’s minutes while it is open', async () => {

@@ -48,7 +48,7 @@ async function missingOf(scope: Scope, facts: readonly Fact[]): Promise<Fact[]> 
   facts.forEach((fact, at) => {
     const row = known.get(fact.id)
     if (!row) missing.set(fact.id, fact)
-    else if (row.kitchenId !== scope.kitchen.id || !isSame(factOfRow(row), fact)) {
+    else if (row.kitchenId !== scope.kitchen.id || !isSameFact(factOfRow(row), fact)) {
       throw new Refusal('id-taken', 'An id of this list stands for something else.', {
         issues: [{ path: `facts[${at}].id`, message: 'is taken' }],
       })
@@ -57,11 +57,28 @@ async function missingOf(scope: Scope, facts: readonly Fact[]): Promise<Fact[]> 
   return [...missing.values()]
 }
 
-/** The same fact, whenever and under which order it says it was made: a device that sends twice may say it anew. */
-function isSame(one: Fact, other: Fact): boolean {
-  const bare = ({ order: _order, takenAt: _takenAt, ...fact }: Fact) => JSON.stringify(Object.entries(fact).sort())
-  return bare(one) === bare(other)
+/** What a fact says of itself again each time it is sent: when, in which place and who may be said anew, or not at all. */
+const SAID_ANEW = ['order', 'takenAt', 'cookId'] as const
+/** Decimals that the database keeps of a number. */
+const DECIMALS = 9
+
+/**
+ * The same fact as the one that is stored. A version before this one named cooks, and what its outbox still holds
+ * names none: it is kept all the same, and must not be refused.
+ */
+function isSameFact(stored: Fact, sent: Fact): boolean {
+  const cookOf = (fact: Fact) => ('cookId' in fact ? fact.cookId : null)
+  const isAnother = cookOf(sent) !== null && cookOf(sent) !== cookOf(stored)
+  return !isAnother && saidBy(stored) === saidBy(sent)
 }
+
+const saidBy = (fact: Fact) =>
+  JSON.stringify(
+    Object.entries(fact)
+      .filter(([field]) => !(SAID_ANEW as readonly string[]).includes(field))
+      .map(([field, value]) => [field, typeof value === 'number' ? value.toFixed(DECIMALS) : value])
+      .sort(),
+  )
 
 /** Says which field points at something that is not there, by throwing; returns where nothing does. */
 async function refuseAstray(scope: Scope, facts: readonly Fact[]): Promise<void> {

@@ -2,23 +2,37 @@ import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import { type FabricationDocument, type Pile, type PlannedPile, type Reading, wholeMilligrams } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { insertOnce, requireState } from '../fabrication/index.ts'
-import { dayOf, type Scope } from '../scope/index.ts'
+import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { type NameDecisions, type ResolvedNames, resolveNames } from './names.ts'
 
 /**
  * Keeps a document of elsewhere as a closed record: its weights become readings, so that it appraises the same. Its
  * names are resolved here, once; where one fits nothing, or several things, it is refused until somebody decides.
  */
-export async function importDocument(
+export function importDocument(
   scope: Scope,
   id: string,
   document: FabricationDocument,
   decisions: NameDecisions,
 ): Promise<FabricationState> {
-  const names = await resolveNames(scope, document, decisions)
+  // A supplier that is added for it goes again where the record cannot be kept.
+  return inTransaction(scope, async (inside) => {
+    const names = await resolveNames(inside, document, decisions)
+    const record = closedRecord(inside, id, document, names)
+    await insertOnce(inside, record, readingsOf(document, record, record.startedAt))
+    return requireState(inside, id)
+  })
+}
+
+function closedRecord(
+  scope: Scope,
+  id: string,
+  document: FabricationDocument,
+  names: ResolvedNames,
+): FabricationRecord {
   const takenAt = scope.clock.now().toISOString()
   const piles = document.piles.map((pile) => plannedFromPile(pile, names))
-  const record: FabricationRecord = {
+  return {
     id,
     version: 1,
     status: 'closed',
@@ -55,8 +69,6 @@ export async function importDocument(
     closedAt: takenAt,
     updatedAt: takenAt,
   }
-  await insertOnce(scope, record, readingsOf(document, record, takenAt))
-  return requireState(scope, id)
 }
 
 function readingsOf(document: FabricationDocument, record: FabricationRecord, takenAt: string): Reading[] {

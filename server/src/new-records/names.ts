@@ -1,5 +1,5 @@
 import type { Item, Style } from '@fleam/contract'
-import type { FabricationDocument } from '@fleam/core'
+import { type FabricationDocument, nameKey } from '@fleam/core'
 import { notFound, Refusal } from '../http/index.ts'
 import { cooks } from '../kitchen/index.ts'
 import type { Scope } from '../scope/index.ts'
@@ -23,7 +23,7 @@ interface Named {
   name: string
 }
 
-const isNamed = (name: string) => (each: Named) => each.name.toLowerCase() === name.toLowerCase()
+const isNamed = (name: string) => (each: Named) => nameKey(each.name) === nameKey(name)
 
 /**
  * The rows that the names of a document mean. A name that fits exactly one row is that one; what was decided holds.

@@ -1,4 +1,5 @@
 import type { Item, Style } from '@fleam/contract'
+import { nameKey } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
@@ -27,14 +28,14 @@ export async function withProducts(
 ): Promise<Style[]> {
   const known = await products(scope)
   const byId = new Set(known.map(({ id }) => id))
-  const byName = new Map(known.map(({ id, name }) => [name.toLowerCase(), id]))
+  const byName = new Map(known.map(({ id, name }) => [nameKey(name), id]))
   const added: KnownProduct[] = []
   const productNamed = (name: string): string => {
-    const there = byName.get(name.toLowerCase())
+    const there = byName.get(nameKey(name))
     if (there) return there
     const product = { id: newId(), name }
     added.push(product)
-    byName.set(name.toLowerCase(), product.id)
+    byName.set(nameKey(name), product.id)
     return product.id
   }
   const tied = styles.map(({ item, style, usualName = (pile) => `${item.name}: ${pile}` }) => ({

@@ -1,15 +1,13 @@
 import type { Supplier } from '@fleam/contract'
+import { nameKey } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { putJson } from './api.ts'
 import { kitchenPath } from './paths.ts'
-
-const isNamed = (name: string) => (supplier: Supplier) =>
-  supplier.name.localeCompare(name, undefined, { sensitivity: 'accent' }) === 0
 
 /** The supplier of a name that was typed, whatever its capitals; one that is new is added. */
 export async function supplierIdOf(kitchenId: string, typed: string): Promise<string> {
   const name = typed.trim()
   const added = { id: newId(), name, delivery: 0, minimumOrder: null }
   const suppliers = await putJson<Supplier[]>(`${kitchenPath(kitchenId)}/suppliers`, added)
-  return suppliers.find(isNamed(name))?.id ?? added.id
+  return suppliers.find((supplier) => nameKey(supplier.name) === nameKey(name))?.id ?? added.id
 }

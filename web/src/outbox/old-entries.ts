@@ -1,4 +1,5 @@
 import { type Fact, type MarkKind, type MeasuringWay, type ReadingSource, wholeMilligrams } from '@fleam/core'
+import { v5 as idFrom, validate as isId } from 'uuid'
 import type { OutboxEntry } from './entry.ts'
 
 interface OldPlace {
@@ -43,8 +44,10 @@ function factOf(entry: OldEntry, made: { id: string; order: number; fabricationI
     }
     case 'void':
       return { kind: 'void', ...made, factId: entry.void.readingId, takenAt: entry.void.takenAt }
-    case 'move':
-      return { kind: 'move', ...made, ...entry.move, ...{ id: made.id } }
+    case 'move': {
+      const { readingId, pileId, takenAt } = entry.move
+      return { kind: 'move', ...made, readingId, pileId, takenAt }
+    }
     case 'mark': {
       const { kind: mark, ratePerHour, step, takenAt } = entry.mark
       return { kind: 'mark', ...made, mark, cookId: null, ratePerHour, step, takenAt }
@@ -52,8 +55,45 @@ function factOf(entry: OldEntry, made: { id: string; order: number; fabricationI
   }
 }
 
-/** A portion that waited in the second outbox of the version before. */
-export interface OldWaitingCut {
-  kind: 'weighed'
-  cut: { way: MeasuringWay; shape: string; planned: number; weighed: number; takenAt: string }
+/** What waited in the second outbox of the version before: a portion, or one that was taken back. */
+export type OldWaitingCut =
+  | {
+      kind: 'weighed'
+      cut: { id: string; way: MeasuringWay; shape: string; planned: number; weighed: number; takenAt: string }
+    }
+  | { kind: 'taken-back'; id: string }
+
+const isWhole = (each: OldWaitingCut | null) =>
+  isId(each?.kind === 'weighed' ? each.cut?.id : each?.kind === 'taken-back' ? each.id : null)
+
+/** Reads what the version before kept; what is not whole is nothing. */
+export function oldCutsIn(text: string | null): OldWaitingCut[] {
+  try {
+    const read: unknown = JSON.parse(text ?? '[]')
+    return Array.isArray(read) ? (read as OldWaitingCut[]).filter(isWhole) : []
+  } catch {
+    return []
+  }
+}
+
+/**
+ * The facts of what waited. A portion that was weighed at a bench had the id of its weighing, so that each gets one
+ * that follows from it: carried over twice, after a crash, it is there once.
+ */
+export function factsOfOldCuts(waiting: readonly OldWaitingCut[], now: string): Fact[] {
+  const takenBack = new Set(waiting.flatMap((each) => (each.kind === 'taken-back' ? [each.id] : [])))
+  const weighedHere = new Set(waiting.flatMap((each) => (each.kind === 'weighed' ? [each.cut.id] : [])))
+  return waiting.flatMap((each, at): Fact[] => {
+    const order = FIRST_ORDER + at
+    if (each.kind === 'taken-back') {
+      if (weighedHere.has(each.id)) return []
+      const id = idFrom('void', each.id)
+      return [{ kind: 'void', id, order, takenAt: now, fabricationId: null, factId: each.id }]
+    }
+    const { id, way, shape, planned, weighed, takenAt } = each.cut
+    if (takenBack.has(id)) return []
+    const grams = { planned: wholeMilligrams(planned), weighed: wholeMilligrams(weighed) }
+    const made = { id: idFrom('cut', id), order, takenAt, fabricationId: null, readingId: null }
+    return [{ kind: 'measured-cut', ...made, way, shape, ...grams }]
+  })
 }

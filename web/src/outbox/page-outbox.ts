@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid'
 import { ApiProblem, isOffline, postJson } from '../data/api.ts'
 import { kitchenPath } from '../data/paths.ts'
 import { readSetting, settingNames, writeSetting } from '../data/settings.ts'
-import type { OldWaitingCut } from './old-entries.ts'
+import { factsOfOldCuts, oldCutsIn } from './old-entries.ts'
 import { Outbox, type Send } from './outbox.ts'
 import { openOutboxStore } from './store.ts'
 
@@ -45,25 +45,12 @@ export function newFact(draft: FactDraft, known: readonly Fact[], id = newId()):
 
 const OLD_CUTS = 'measured-cuts.'
 
-/** Portions that waited in the settings of the version before move into the outbox, once. */
+/** Portions that waited in the settings of the version before move into the outbox. */
 async function carryOverOldCuts(): Promise<void> {
   for (const name of settingNames().filter((each) => each.startsWith(OLD_CUTS))) {
-    const kitchenId = name.slice(OLD_CUTS.length)
-    const waiting = oldCutsIn(readSetting(name))
-    const facts = waiting.map(({ cut: { way, shape, planned, weighed } }) =>
-      newFact({ kind: 'measured-cut', fabricationId: null, readingId: null, way, shape, planned, weighed }, []),
-    )
-    if (facts.length > 0) await outbox.keep(kitchenId, ...facts)
+    const facts = factsOfOldCuts(oldCutsIn(readSetting(name)), new Date().toISOString())
+    if (facts.length > 0) await outbox.keep(name.slice(OLD_CUTS.length), ...facts)
     writeSetting(name, null)
-  }
-}
-
-function oldCutsIn(text: string | null): OldWaitingCut[] {
-  try {
-    const read: unknown = JSON.parse(text ?? '[]')
-    return Array.isArray(read) ? read.filter((each: OldWaitingCut) => each.kind === 'weighed') : []
-  } catch {
-    return []
   }
 }
 

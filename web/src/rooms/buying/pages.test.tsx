@@ -151,7 +151,7 @@ describe('the price book', () => {
       [query('', 0)]: page(1, ['Duck']),
     })
     expect(screen.queryByRole('button', { name: /^Put all of/ })).toBeNull()
-    fireEvent.change(screen.getAllByLabelText('The same as')[1] as HTMLElement, { target: { value: 'one' } })
+    fireEvent.change(screen.getAllByLabelText('Same supplier as')[1] as HTMLElement, { target: { value: 'one' } })
     await touch(screen.getByRole('button', { name: 'Put all of Ostravale Yard under Ostravale Poultry Yard' }))
     const merge = asked.find((each) => each.method === 'POST')
     expect(merge?.path).toMatch(/\/suppliers\/two\/merge$/)

@@ -74,9 +74,9 @@ function MergeChoice({ supplier, others }: TermsRowProps) {
   return (
     <>
       <Form.Group controlId={`merge-${supplier.id}`}>
-        <Form.Label>The same as</Form.Label>
+        <Form.Label>Same supplier as</Form.Label>
         <Form.Select value={into} onChange={(event) => setInto(event.target.value)}>
-          <option value="">nobody else</option>
+          <option value="">none of the others</option>
           {others.map((each) => (
             <option key={each.id} value={each.id}>
               {each.name}

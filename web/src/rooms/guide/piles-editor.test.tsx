@@ -30,8 +30,8 @@ test('what a pile is says how long it keeps, and what it is called says nothing'
 test('a kitchen puts its own days, bone and loss in their place', () => {
   renderPart(<Editing />)
   choose('Use', 'primary')
-  choose('Bone in it, %', '12')
-  choose('Cooking takes, %', '25')
+  choose('Bone, %', '12')
+  choose('Cooking loss, %', '25')
   choose('Keeps in the cold, days', '1')
   choose('Keeps frozen, months', '')
   expect(pile()).toMatchObject({

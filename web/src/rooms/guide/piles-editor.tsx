@@ -178,14 +178,14 @@ function WhatItIs({ pile, species, onChange }: Omit<PileEditorProps, 'onRemove'>
         </Form.Select>
       </Form.Group>
       <NumberField
-        label="Bone in it, %"
+        label="Bone, %"
         max={PERCENT}
         value={percentOf(pile.boneShare)}
         onChange={(percent) => onChange({ boneShare: (percent ?? 0) / PERCENT })}
       />
       <NumberField
         key={`${pile.kind}-loss`}
-        label="Cooking takes, %"
+        label="Cooking loss, %"
         max={PERCENT}
         value={percentOf(pile.cookingLoss)}
         onChange={(percent) => onChange({ cookingLoss: (percent ?? 0) / PERCENT })}

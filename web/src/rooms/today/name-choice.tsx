@@ -43,7 +43,7 @@ export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoicePro
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>
-          <p>Nothing has been taken in yet. Say what each of them is.</p>
+          <p>Nothing is taken in yet. Choose what each one is.</p>
           {open.map(({ field, name, candidates }) => (
             <Form.Group key={field} controlId={`name-${field}`} className="mb-3">
               <Form.Label>

@@ -49,7 +49,7 @@ function OfferSums({ comparison, at }: { comparison: Comparison; at: number }) {
           </dd>
         </div>
         <div>
-          <dt>As much bought</dt>
+          <dt>The same weight bought</dt>
           <dd>
             <MaybeFigure
               of={figure('buyPerPortionSameWeight')}

@@ -91,7 +91,7 @@ function Served({ pile, result, record }: PortionPileProps) {
   return (
     <div className="served">
       <NumberField
-        label={`Cooking takes from ${pile.name}, %`}
+        label={`Cooking loss of ${pile.name}, %`}
         value={percent}
         max={MOST_PERCENT}
         onChange={setPercent}
