@@ -27,12 +27,15 @@ function Appraised({ document, children }: { document: FabricationDocument; chil
   return <AppraisedContext value={useAppraisal(document)}>{children}</AppraisedContext>
 }
 
+/** What cannot be fetched here fails at once: asking again would only make a test wait. */
+const newQueries = () => new QueryClient({ defaultOptions: { queries: { retry: false } } })
+
 /** The questions and answers of what was rendered last. */
-let queries = new QueryClient()
+let queries = newQueries()
 
 /** Renders a part as it stands in a room: with a kitchen, a router, and a document where it needs one. */
 export function renderPart(part: ReactNode, { kitchen = LARCH_HALT, document, path = '/' }: RenderOptions = {}) {
-  queries = new QueryClient()
+  queries = newQueries()
   return render(
     <QueryClientProvider client={queries}>
       <MemoryRouter initialEntries={[path]}>
