@@ -8,6 +8,7 @@ test('a settled load is taken by itself when it changes, undo leaves it alone, a
   page,
   request,
 }) => {
+  await page.clock.install()
   await page.addInitScript(() => {
     const spoken: string[] = []
     const voice = { cancel: () => {}, speak: (words: { text: string }) => spoken.push(words.text) }
@@ -28,7 +29,7 @@ test('a settled load is taken by itself when it changes, undo leaves it alone, a
   await expect(page.getByRole('button', { name: /^279/ })).toBeVisible()
   await page.keyboard.press('u')
   await expect(tile(page, 'supremes')).toContainText('1 of 12 pieces')
-  await page.waitForTimeout(900)
+  await page.clock.runFor(2_000)
   await expect(tile(page, 'supremes')).toContainText('1 of 12 pieces')
   await putOn(request, 0)
   await putOn(request, 220)

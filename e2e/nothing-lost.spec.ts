@@ -5,6 +5,20 @@ import { readingsOf, startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
 
 const WEIGHTS = ['284', '279', '281', '290', '276']
 const keptHere = (page: Page) => page.locator('.kept-here')
+/** What the page wrote down to be readable without a network. */
+const rememberedBy = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve, reject) => {
+        const opening = indexedDB.open('fleam-cache')
+        opening.onerror = () => reject(opening.error)
+        opening.onsuccess = () => {
+          const reading = opening.result.transaction('texts').objectStore('texts').get('queries')
+          reading.onsuccess = () => resolve(reading.result ?? '')
+          reading.onerror = () => reject(reading.error)
+        }
+      }),
+  )
 const sorted = (list: readonly number[]) => [...list].sort((a, b) => a - b)
 
 test('a cut network: what is weighed is kept here, shown so, and stored once when it is back', async ({
@@ -64,7 +78,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   await page.evaluate(() => navigator.serviceWorker.ready)
   await typeWeight(page, '285')
   await expect.poll(async () => readingsOf(await stateOf(request, id)).length).toBe(1)
-  await page.waitForTimeout(5_000)
+  await expect.poll(() => rememberedBy(page)).toContain(id)
   await page.clock.install()
   await context.setOffline(true)
   const weights = Array.from({ length: 40 }, (_, at) => String(260 + at))
@@ -91,9 +105,10 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
 test('another device sees every reading, move and clock within a second', async ({ page, browser }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   const other = await (await browser.newContext()).newPage()
+  const follows = other.waitForResponse(/\/stream$/)
   await other.goto(`/bench/${id}`)
   await expect(tile(other, 'supremes')).toBeVisible()
-  await other.waitForTimeout(500)
+  await follows
   const soon = { timeout: 1_000 }
   await typeWeight(page, '284')
   await expect(tile(other, 'supremes')).toContainText('1 of 12 pieces', soon)

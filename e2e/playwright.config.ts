@@ -7,8 +7,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   timeout: 120_000,
-  // A starved machine fails a test now and then; what fails twice is wrong. It is listed as flaky.
-  retries: 1,
+  // What fails once is wrong: the product or the test is mended.
+  retries: 0,
   // Two whole houses share two cores.
   expect: { timeout: 20_000 },
   reporter: process.env.CI ? 'line' : 'list',

@@ -24,6 +24,7 @@ test('the bench loads less than 250 kB of compressed script, and nothing from el
   await session.send('Network.enable')
   await session.send('Network.setCacheDisabled', { cacheDisabled: true })
   const scripts = new Set<string>()
+  const loaded = new Set<string>()
   const elsewhere: string[] = []
   let bytes = 0
   session.on('Network.responseReceived', ({ requestId, type, response }) => {
@@ -31,11 +32,12 @@ test('the bench loads less than 250 kB of compressed script, and nothing from el
     if (!/^(?:http:\/\/127\.0\.0\.1|data:)/.test(response.url)) elsewhere.push(response.url)
   })
   session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    loaded.add(requestId)
     if (scripts.has(requestId)) bytes += encodedDataLength
   })
   await page.goto(bench)
   await expect(page.locator('.scale-weight')).toBeVisible()
-  await page.waitForTimeout(500)
+  await expect.poll(() => [...scripts].filter((each) => !loaded.has(each))).toEqual([])
   expect(elsewhere).toEqual([])
   expect(bytes).toBeGreaterThan(50 * 1024)
   expect(bytes).toBeLessThan(COMPRESSED_LIMIT)

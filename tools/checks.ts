@@ -58,18 +58,11 @@ const JEST: Check = {
   counts: (output) => lastMatch(output, /Tests:.*/g),
 }
 
-/** Tests that passed only at their second try, by name: they are looked at before they fail twice. */
-function secondTries(output: string): string {
-  const listed = /\d+ flaky\n((?: +\S.*\n)+)/.exec(output)?.[1] ?? ''
-  const names = [...listed.matchAll(/› (.+?)(?: ─*)?$/gm)].map(([, name]) => (name as string).trim())
-  return names.length === 0 ? '' : `, at a second try: ${names.join('; ')}`
-}
-
 const BROWSER: Check = {
   name: 'browser',
   command: 'playwright',
   parameters: ['test', '--config', 'e2e/playwright.config.ts'],
-  counts: (output) => lastMatch(output, /\d+ passed.*/g) + secondTries(output),
+  counts: (output) => lastMatch(output, /\d+ passed.*/g),
 }
 
 interface Tally {

@@ -1,5 +1,6 @@
 import { createServer } from 'node:http'
 import { guessMapping, type Kitchen, PRICE_COLUMNS, readTable } from '@fleam/contract'
+import { until } from '../../../tools/processes.ts'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 import { buildApp } from '../index.ts'
 
@@ -97,7 +98,9 @@ test('a reader that goes away breaks the import off, and nothing is taken in', a
   })
   await response.body?.getReader().read()
   leaving.abort()
-  await new Promise((resolve) => setTimeout(resolve, 1500))
+  // A connection is given back once what was done in it is taken back. Sequelize does not type its pool.
+  const { pool } = test_.database.sequelize.connectionManager as unknown as { pool: { using: number } }
+  await until(() => pool.using === 0, { timeoutMs: 10_000, everyMs: 20 })
   expect(await counts()).toBe(0)
 })
 

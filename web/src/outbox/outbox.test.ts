@@ -29,7 +29,11 @@ function newOutbox(answers: SendResult[], name = `outbox-${count++}`) {
   }
   return { outbox: new Outbox(options), options, name, sent, waits, fire: () => fire() }
 }
-const settle = () => new Promise((resolve) => setTimeout(resolve, 30))
+const TURNS = 12
+/** Until what was begun is done: the store answers some turns later. */
+const settle = async () => {
+  for (let turn = 0; turn < TURNS; turn++) await new Promise((resolve) => setTimeout(resolve))
+}
 const ids = (entries: readonly { id: string }[]) => entries.map((each) => each.id)
 
 test('what is kept is sent once and then no longer waits', async () => {
