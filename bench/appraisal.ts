@@ -1,10 +1,9 @@
-import { appraise, type FabricationDocument, type Pile } from '@fleam/core'
-import { Bench } from 'tinybench'
-import { report } from './report.ts'
+import type { FabricationDocument, Pile } from '@fleam/core'
+import { builtCore } from './built-core.ts'
+import { report, timePaired } from './report.ts'
 
 const PILES = 200
 const PIECES_PER_PRIMARY = 20
-const RUN_MS = 2_000
 
 /** 100 primary piles of 20 pieces each and 100 by-products: 200 piles, 2,000 pieces. */
 function largeDocument(): FabricationDocument {
@@ -116,27 +115,22 @@ function plainLoop(numbers: ReturnType<typeof plainNumbers>): number {
 export async function benchAppraisal(): Promise<void> {
   const document = largeDocument()
   const numbers = plainNumbers(document)
+  const { appraise } = await builtCore()
   let kept = 0
-  const bench = new Bench({ time: RUN_MS, warmupTime: 500 })
-  bench
-    .add('appraise', () => {
+  const paired = timePaired(
+    () => {
       kept += appraise(document).cost.net
-    })
-    .add('plain loop', () => {
+    },
+    () => {
       kept += plainLoop(numbers)
-    })
-  await bench.run()
-  const rate = (name: string) => {
-    const result = bench.getTask(name)?.result
-    if (result?.state !== 'completed') throw new Error(`${name} did not complete`)
-    return 1000 / result.latency.p50
-  }
-  const [ours, plain] = [rate('appraise'), rate('plain loop')]
+    },
+  )
+  const rate = (microseconds: number) => (1e6 / microseconds).toFixed(0)
   report(
     'appraisals, 200 piles and 2,000 pieces',
-    `${ours.toFixed(0)}/s`,
-    `plain loop ${plain.toFixed(0)}/s`,
-    plain / ours,
+    `${rate(paired.ours)}/s`,
+    `plain loop ${rate(paired.baseline)}/s`,
+    paired.ratio,
     'aim: within 3 times',
   )
   if (!Number.isFinite(kept)) throw new Error('The sums went wrong')

@@ -1,11 +1,11 @@
-import { type FabricationDocument, type ForecastModel, ForecastRun, forecastModel, type Spreads } from '@fleam/core'
+import type { FabricationDocument, ForecastModel, Spreads } from '@fleam/core'
 import { randomGamma, randomLcg, randomNormal } from 'd3-random'
-import { Bench } from 'tinybench'
-import { report } from './report.ts'
+import { builtCore } from './built-core.ts'
+import { report, timePaired } from './report.ts'
 
 const DRAWS = 100_000
-const RUN_MS = 2_000
 const SEED = 0.42
+const ROUNDS = 20
 
 const DOCUMENT: FabricationDocument = {
   format: 'fleam/fabrication',
@@ -69,6 +69,7 @@ function plainLoop({ centre, ...model }: ForecastModel): Float64Array {
 
 /** A hundred thousand draws over six uncertain inputs, beside the same draws in a plain loop. */
 export async function benchForecast(): Promise<void> {
+  const { ForecastRun, forecastModel } = await builtCore()
   const model = forecastModel(DOCUMENT, 0) as ForecastModel
   const ours = () => {
     const run = new ForecastRun(model, SPREADS, { draws: DRAWS, seed: SEED })
@@ -78,19 +79,13 @@ export async function benchForecast(): Promise<void> {
   const [mine, plain] = [ours(), plainLoop(model)]
   const differs = mine.findIndex((saving, at) => Math.abs(saving - (plain[at] as number)) > 1e-9)
   if (differs >= 0) throw new Error(`Draw ${differs} is another one in the plain loop`)
-  const bench = new Bench({ time: RUN_MS })
-  bench.add('ours', () => void ours()).add('plain', () => void plainLoop(model))
-  await bench.run()
-  const p50 = (name: string) => {
-    const result = bench.getTask(name)?.result
-    if (result?.state !== 'completed') throw new Error(`${name} did not complete`)
-    return result.latency.p50
-  }
+  const paired = timePaired(ours, () => plainLoop(model), ROUNDS)
+  const milliseconds = (microseconds: number) => (microseconds / 1000).toFixed(1)
   report(
     `forecast, ${DRAWS.toLocaleString('en')} draws, six inputs, p50`,
-    `${p50('ours').toFixed(1)} ms`,
-    `plain loop ${p50('plain').toFixed(1)} ms`,
-    p50('ours') / p50('plain'),
+    `${milliseconds(paired.ours)} ms`,
+    `plain loop ${milliseconds(paired.baseline)} ms`,
+    paired.ratio,
     'under 300 ms, within 1.5 times',
   )
 }

@@ -102,7 +102,10 @@ export function appraise(document: FabricationDocument, limits: Limits = DEFAULT
   return {
     weights,
     cost: {
-      ...costs,
+      ap: costs.ap,
+      labour: costs.labour,
+      consumables: costs.consumables,
+      in: costs.in,
       apPricePerKg,
       shortClaim: shortClaim(document.purchase, weights.short),
       credit,

@@ -80,3 +80,10 @@ test('piles without a portion are named together', () => {
     'No portion can be counted in supremes, thighs, boneless.',
   )
 })
+
+test('of many piles the first are named and the others counted', () => {
+  const bare = Array.from({ length: 8 }, (_, at) => ({ name: `pile ${at}`, class: 'primary' as const, weight: 1000 }))
+  expect(message(sixChickens({ piles: bare, offers: [] }), 'no-portions')).toBe(
+    'No portion can be counted in pile 0, pile 1, pile 2, pile 3, pile 4 and 3 more.',
+  )
+})

@@ -27,7 +27,15 @@ export interface WarningInput {
 }
 
 const percent = (share: number) => `${formatNumber(Math.abs(share) * 100, 1)}\u00a0%`
-const names = (list: readonly { name: string }[]) => list.map((each) => each.name).join(', ')
+
+/** More names than these are counted: a warning is read in a glance. */
+const MOST_NAMED = 5
+
+function names(list: readonly { name: string }[]): string {
+  const named = list.slice(0, MOST_NAMED).map((each) => each.name)
+  const more = list.length - named.length
+  return more > 0 ? `${named.join(', ')} and ${more} more` : named.join(', ')
+}
 
 /** What a reader must know before trusting the figures, in plain words; each code at most once. */
 export function warningsOf(input: WarningInput): Warning[] {
@@ -50,8 +58,7 @@ export function warningsOf(input: WarningInput): Warning[] {
   if (weights.short > limits.short * weights.ap) {
     say('short-delivery', `The delivery was ${percent(weights.short / weights.ap)} short of the invoice: claim it.`)
   }
-  const primaries = piles.filter((pile) => pile.class === 'primary')
-  const without = primaries.filter((pile) => !pile.portions)
+  const { without, single, underweight, together } = doubtfulPortions(document, piles)
   if (without.length > 0) say('no-portions', `No portion can be counted in ${names(without)}.`)
   if (allocation.fellBack) {
     const missing = document.allocation === 'value' ? 'a portion pile has no value' : 'no portion was counted'
@@ -63,27 +70,43 @@ export function warningsOf(input: WarningInput): Warning[] {
     )
     if (losing.length > 0) say('credit-negative', `Processing costs more than it brings: ${names(losing)}.`)
   }
-  const underweight = underweightWords(document, piles)
-  if (underweight.length > 0) say('underweight-pieces', underweight.join(' '))
+  const light: string[] = []
+  if (underweight > 0) {
+    const pieces = underweight === 1 ? 'piece is' : 'pieces are'
+    light.push(`${underweight} ${pieces} too light to serve (${names(single)}), yet still paid for.`)
+  }
+  if (together.length > 0) light.push(`The mean portion is too light to serve: ${names(together)}.`)
+  if (light.length > 0) say('underweight-pieces', light.join(' '))
   return found
 }
 
-/** Pieces under their lower bound, and piles weighed together whose mean portion is under theirs. */
-function underweightWords(document: FabricationDocument, piles: readonly PileResult[]): string[] {
-  const single = piles.filter((pile) => (pile.below ?? 0) > 0)
-  const together = piles.filter((pile, at) => isMeanTooLight(document.piles[at], pile))
-  const count = single.reduce((sum, pile) => sum + (pile.below ?? 0), 0)
-  const words: string[] = []
-  if (count > 0) {
-    const pieces = count === 1 ? 'piece is' : 'pieces are'
-    words.push(`${count} ${pieces} too light to serve (${names(single)}), yet still paid for.`)
-  }
-  if (together.length > 0) words.push(`The mean portion is too light to serve: ${names(together)}.`)
-  return words
+interface DoubtfulPortions {
+  /** Piles in which no portion can be counted. */
+  without: PileResult[]
+  /** Piles with pieces under their lower bound, and how many of those there are. */
+  single: PileResult[]
+  underweight: number
+  /** Piles weighed together whose mean portion is under their bound. */
+  together: PileResult[]
 }
 
-function isMeanTooLight(pile: Pile | undefined, { weight, portions }: PileResult): boolean {
-  if (!pile || pile.pieces || pile.low === undefined) return false
+/** In one pass: warnings are looked for at every keystroke and every weighing. */
+function doubtfulPortions(document: FabricationDocument, piles: readonly PileResult[]): DoubtfulPortions {
+  const found: DoubtfulPortions = { without: [], single: [], underweight: 0, together: [] }
+  piles.forEach((pile, at) => {
+    if (pile.class !== 'primary') return
+    if (!pile.portions) found.without.push(pile)
+    if (pile.below) {
+      found.single.push(pile)
+      found.underweight += pile.below
+    }
+    if (isMeanTooLight(document.piles[at] as Pile, pile)) found.together.push(pile)
+  })
+  return found
+}
+
+function isMeanTooLight({ pieces, low }: Pile, { weight, portions }: PileResult): boolean {
+  if (pieces || low === undefined) return false
   const mean = ratio(weight, portions)
-  return mean !== null && mean < pile.low
+  return mean !== null && mean < low
 }

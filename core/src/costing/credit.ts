@@ -21,12 +21,13 @@ export function creditByPolicy(piles: readonly Pile[], pileWeights: readonly num
   let book = 0
   let used = 0
   let net = 0
-  piles.forEach((pile, at) => {
-    if (pile.class === 'primary') return
+  for (let at = 0; at < piles.length; at++) {
+    const pile = piles[at] as Pile
+    if (pile.class === 'primary') continue
     const weight = pileWeights[at] as number
     book += creditOf(pile, weight, 'book')
     used += creditOf(pile, weight, 'used')
     net += creditOf(pile, weight, 'net')
-  })
+  }
   return { none: 0, book, used, net }
 }

@@ -47,8 +47,7 @@ export interface PileCostInput {
 export function primaryPileResult(input: PileCostInput): PileResult {
   const { pile, weight, portions, costShare } = input
   const cost = costShare === null ? null : costShare * input.netCost
-  const perGram = ratio(cost, weight)
-  const costPerKg = perGram === null ? null : perGram * GRAMS_PER_KILOGRAM
+  const costPerKg = ratio(cost, weight / GRAMS_PER_KILOGRAM)
   const costPerPortion = ratio(cost, portions)
   const statistics = input.statistics ?? NOT_PIECES
   // Written out field by field: copying objects here made appraising five times slower.

@@ -55,13 +55,13 @@ export function pieceStatistics(pile: Pile, weight: number): PieceStatistics {
   let overweight = 0
   let squares = 0
   for (const piece of pieces) {
-    const isServed = piece >= low
-    if (isServed) served++
-    if (piece > high) above++
-    else if (isServed) within++
-    if (isServed && piece > target) overweight += piece - target
     const off = piece - centre
     squares += off * off
+    if (piece > high) above++
+    if (piece < low) continue
+    served++
+    if (piece <= high) within++
+    if (piece > target) overweight += piece - target
   }
   return {
     served,
