@@ -69,6 +69,8 @@ export function pilesFor(animal: Animal, usual: number) {
     bones: other('by-product', 'bones'),
     fat: other('by-product', 'fat'),
     waste: other('waste', 'waste'),
+    /** What runs out of the bag. */
+    liquid: other('waste', 'liquid'),
   }
 }
 

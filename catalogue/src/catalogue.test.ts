@@ -68,6 +68,16 @@ describe.each(styles)('%s', (_id, style, item) => {
     }
   })
 
+  test('the bin that a step weighs and the liquid that it drains are piles of their own, filled there', () => {
+    const kindsAt = (id: string) =>
+      style.steps
+        .filter((step) => step.id === id)
+        .map((step) => style.piles.filter((pile) => step.piles.includes(pile.name)).map((pile) => pile.kind))
+    expect(kindsAt('clean-down')).toEqual([['waste']])
+    for (const kinds of kindsAt('drain')) expect(kinds).toEqual(['liquid'])
+    expect(style.piles.some((pile) => pile.kind === 'liquid')).toBe(style.steps.some((step) => step.id === 'drain'))
+  })
+
   test('every step says what to do, how to tell that it is right, and what goes wrong', () => {
     for (const step of style.steps) {
       expect(step.doing.length).toBeGreaterThan(20)

@@ -80,7 +80,7 @@ export const CAUTIONS: readonly Caution[] = [
   caution('purge', {
     places: ['step', 'receiving'],
     species: ['red-meat', 'fish'],
-    text: 'Liquid from the bag is weighed and thrown away. Keeping meat in it gives no extra day.',
+    text: 'Liquid from the bag is thrown away. Keeping meat in it gives no extra day.',
   }),
   caution('hot-fat', {
     places: ['step'],

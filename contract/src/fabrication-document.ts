@@ -5,6 +5,7 @@ import {
   DOCUMENT_VERSION,
   type FabricationDocument,
   PILE_CLASSES,
+  PILE_KINDS,
   type PlannedOffer,
   PRICE_UNITS,
 } from '@fleam/core'
@@ -56,6 +57,8 @@ export const consumable = z.strictObject({ name, cost: money })
 const pileFields = {
   name,
   class: z.enum(PILE_CLASSES),
+  /** What is in it; a pile of liquid is what was drained at the bench. */
+  kind: z.enum(PILE_KINDS).optional(),
   target: positiveGrams.optional(),
   low: grams.optional(),
   high: grams.optional(),

@@ -1,4 +1,4 @@
-import { ALLOCATIONS, CREDIT_POLICIES, LOSS_CAUSES, PILE_CLASSES, type PlannedPile, RHYTHMS } from '@fleam/core'
+import { ALLOCATIONS, CREDIT_POLICIES, LOSS_CAUSES, PILE_CLASSES, PILE_KINDS, type PlannedPile, RHYTHMS } from '@fleam/core'
 import { z } from 'zod'
 import {
   consumable,
@@ -34,6 +34,8 @@ export const plannedPile = z
     stylePileId: id.nullable().optional(),
     name,
     class: z.enum(PILE_CLASSES),
+    /** What is in it, as the style had it; null or absent where nobody said. */
+    kind: z.enum(PILE_KINDS).nullable().optional(),
     /** What cooking takes of it, as the style had it; null or absent where nobody said. */
     cookingLoss: share.nullable().optional(),
     weighing: z.enum(['pieces', 'whole']),

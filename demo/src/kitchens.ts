@@ -93,6 +93,7 @@ const LOIN_VALUES: PileValues = {
   tips: { valuePerKg: 19, usedShare: 0.9 },
   fat: { valuePerKg: 1.2, usedShare: 0.6 },
   sinew: { valuePerKg: -0.15 },
+  bin: { valuePerKg: -0.15 },
 }
 const DUCK_VALUES: PileValues = {
   breasts: { valuePerKg: 19.8 },

@@ -86,14 +86,17 @@ const gramsStep = (grams: number) => Math.round(grams)
 function playSession(script: SessionScript, now: Date, random: () => number, newId: () => string): DemoSession {
   const normal = randomNormal.source(random)
   const start = startOf(script, now)
-  const { item } = styleOf(script)
+  const { item, style } = styleOf(script)
   const birdWeight = normal(item.unitWeight.usual, item.unitWeight.usual * 0.012)()
   const ap = Math.round((script.birds * birdWeight) / 20) * 20
   const received = gramsStep(script.event === 'short-delivery' ? ap * 0.982 : ap - script.birds * (6 + random() * 6))
-  const purge = gramsStep(
+  // What is drained at the bench stands on its pile.
+  const isDrainedAtBench = style.piles.some((pile) => pile.kind === 'liquid')
+  const drained = gramsStep(
     script.birds * (12 + random() * 6) * (item.species === 'fish' ? 0.2 : item.unitWeight.usual / CHICKEN_GRAMS),
   )
-  const weighings = weighPiles(script, received, normal, random).map((each, at) => ({
+  const purge = isDrainedAtBench ? 0 : drained
+  const weighings = weighPiles(script, received - purge, normal, random).map((each, at) => ({
     ...each,
     id: newId(),
     takenAt: new Date(start.getTime() + (at + 1) * MINUTE_MS).toISOString(),
@@ -131,21 +134,25 @@ function styleOf({ style: name = CHICKEN_STYLE }: SessionScript) {
 
 type Normal = ReturnType<typeof randomNormal.source>
 
-/** Piles in the order of the style: meat that the cook misses stays on the bones. */
-function weighPiles(script: SessionScript, received: number, normal: Normal, random: () => number) {
+/** Piles in the order of the style, of what is left once it is drained: meat that the cook misses stays on the bones. */
+function weighPiles(script: SessionScript, drained: number, normal: Normal, random: () => number) {
   const { piles } = styleOf(script).style
   // What is missed stays on the bones, or goes with the trim.
   const leftOver = piles.findLast((pile) => pile.kind === 'bones') ?? piles.findLast((pile) => pile.kind === 'trim')
-  const expected = (pile: StylePile) => received * (pile.expectedShare ?? 0)
+  const expected = (pile: StylePile) => drained * (pile.expectedShare ?? 0)
   const gain = (pile: StylePile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
-  const factors = piles.map(gain)
-  const missed = piles.reduce((sum, pile, at) => sum + expected(pile) * (1 - (factors[at] as number)), 0)
-  return piles.flatMap((pile, at) => {
-    if (script.event === 'drumsticks-not-weighed' && pile.name === 'drumsticks') return []
-    const weight = expected(pile) * (factors[at] as number) + (pile === leftOver ? missed : 0)
-    if (pile.weighing === 'whole') return [{ pile: pile.name, grams: gramsStep(weight) }]
+  const drawn = piles.map((pile) => {
+    const weight = expected(pile) * gain(pile)
+    if (pile.weighing === 'whole') return [weight]
     const count = (pile.portionsPerUnit ?? 1) * script.birds
     const spread = normal(weight / count, Math.min(MOST_SPREAD_GRAMS, (weight / count) * SPREAD_SHARE))
-    return Array.from({ length: count }, () => ({ pile: pile.name, grams: gramsStep(spread()) }))
+    return Array.from({ length: count }, () => spread())
+  })
+  const sum = (weights: readonly number[]) => weights.reduce((total, each) => total + each, 0)
+  const missed = sum(piles.map(expected)) - sum(drawn.flat())
+  return piles.flatMap((pile, at) => {
+    if (script.event === 'drumsticks-not-weighed' && pile.name === 'drumsticks') return []
+    const weights = drawn[at] as number[]
+    return weights.map((weight) => ({ pile: pile.name, grams: gramsStep(weight + (pile === leftOver ? missed : 0)) }))
   })
 }

@@ -17,7 +17,7 @@ test('health says that the database is there and its schema is up to date', asyn
     status: 'ready',
     version: expect.any(String),
     database: 'up',
-    migrations: { applied: 8, pending: 0 },
+    migrations: { applied: 9, pending: 0 },
   })
 })
 

@@ -2,7 +2,7 @@ import { option, pilesFor, portionControl } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { beefStep as step } from './steps.ts'
 
-const { fat, parts, pieces, together, trim, waste } = pilesFor('red-meat', 2600)
+const { fat, liquid, parts, pieces, together, trim, waste } = pilesFor('red-meat', 2600)
 
 const trimTo = (steaks: string, waste_: string) =>
   option('cover', 'Fat and silverskin', {
@@ -43,17 +43,19 @@ export const TENDERLOIN: CatalogueItem = {
       id: 'tenderloin-steaks-roast',
       name: 'Steaks, head roast and tips',
       minutesPerUnit: 14,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         pieces('centre steaks', 41, 5, { region: 'centre', landmark: '4 to 5 cm thick, faces square' }),
         together('head roast', 19, 2, { region: 'head', landmark: 'in one piece' }),
         parts('medallions', 9, 'tail', 'two to a plate'),
         trim('tips', 13, 'chain', 'from tail and chain'),
         fat('fat', 6, 'fat', 'to render'),
-        waste('sinew', 10, 'silverskin'),
+        waste('sinew', 9.5, 'silverskin'),
+        waste('bin', 0.5),
+        liquid('liquid', 1, null, 'from the bag'),
       ],
       steps: [
-        step('drain'),
+        step('drain', ['liquid']),
         step('pull-fat', ['fat']),
         step('chain'),
         step('lobe', [], { isOptional: true, when: { option: 'lobe', choice: 'out' } }),
@@ -63,7 +65,7 @@ export const TENDERLOIN: CatalogueItem = {
         step('steaks', ['centre steaks']),
         ...tailSteps('medallions'),
         step('tips', ['tips']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [
         trimTo('centre steaks', 'sinew'),
@@ -85,15 +87,17 @@ export const TENDERLOIN: CatalogueItem = {
       id: 'tenderloin-steaks',
       name: 'Steaks throughout',
       minutesPerUnit: 15,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         pieces('steaks', 57, 7, { region: 'centre', landmark: 'head split into less pretty ones' }),
         parts('medallions', 9, 'tail', 'two to a plate'),
         trim('tips', 15, 'chain', 'from tail and chain'),
-        waste('fat and sinew', 17, 'silverskin'),
+        waste('fat and sinew', 16.5, 'silverskin'),
+        waste('bin', 0.5),
+        liquid('liquid', 1, null, 'from the bag'),
       ],
       steps: [
-        step('drain'),
+        step('drain', ['liquid']),
         step('pull-fat'),
         step('chain'),
         step('silverskin', ['fat and sinew']),
@@ -101,7 +105,7 @@ export const TENDERLOIN: CatalogueItem = {
         step('steaks', ['steaks']),
         ...tailSteps('medallions'),
         step('tips', ['tips']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [trimTo('steaks', 'fat and sinew'), tail, portionControl('1.5 to 2.5 cm')],
       consumables: [],
@@ -110,14 +114,16 @@ export const TENDERLOIN: CatalogueItem = {
       id: 'tenderloin-bonded',
       name: 'Bonded pair, steaks throughout',
       minutesPerUnit: 13,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         pieces('bonded steaks', 76, 9, { region: 'centre', landmark: 'formed meat: say so on the label' }),
         trim('tips and mince', 9, 'chain', 'from chain and ends'),
-        waste('fat and sinew', 13, 'silverskin'),
+        waste('fat and sinew', 12.5, 'silverskin'),
+        waste('bin', 0.5),
+        liquid('liquid', 1, null, 'from the bag'),
       ],
       steps: [
-        step('drain'),
+        step('drain', ['liquid']),
         step('pull-fat'),
         step('chain'),
         step('silverskin', ['fat and sinew']),
@@ -125,7 +131,7 @@ export const TENDERLOIN: CatalogueItem = {
         step('bond'),
         { ...step('steaks', ['bonded steaks']), cautions: [...step('steaks').cautions, 'bonding', 'bonded-label'] },
         step('tips', ['tips and mince']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [],
       consumables: [

@@ -77,12 +77,13 @@ export const WHITE_FISH: CatalogueItem = {
       id: 'white-fish-skinless',
       name: 'Skinless portions',
       minutesPerUnit: 8,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         white.pieces('portions', 40, 7, { region: 'loin', landmark: 'no skin, no bones' }),
         white.trim('trim', 4, 'belly', 'for mince'),
         white.bones('frame and head', 44, 'frame', 'gills out, for stock'),
         white.waste('skin and guts', 10, 'tail'),
+        white.waste('bin', 1),
       ],
       steps: [
         step('prepare'),
@@ -94,7 +95,7 @@ export const WHITE_FISH: CatalogueItem = {
         step('tail', ['trim']),
         step('portions', ['portions']),
         step('frame', ['frame and head']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [
         ribs('portions', 'frame and head'),
@@ -209,12 +210,13 @@ export const TURBOT: CatalogueItem = {
       id: 'turbot-fillets',
       name: 'Quarter fillets, skinless',
       minutesPerUnit: 11,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         turbot.pieces('fillets', 34, 4, { region: 'upper', landmark: 'four, off the central line' }),
         turbot.trim('trim', 3, 'lower', 'for mousse'),
         turbot.bones('frame, head, skirt', 55, 'frame', 'gills out, for stock'),
         turbot.waste('skin', 6, 'skirt'),
+        turbot.waste('bin', 1),
       ],
       steps: [
         step('prepare'),
@@ -223,7 +225,7 @@ export const TURBOT: CatalogueItem = {
         step('skin', ['skin']),
         step('portions', ['fillets', 'trim']),
         step('frame', ['frame, head, skirt']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [],
       consumables: [],

@@ -183,13 +183,14 @@ export const RACK_CHINE_ON: CatalogueItem = {
       id: 'lamb-frenched-cap-off',
       name: 'Frenched, cap off',
       minutesPerUnit: 15,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         full.together('frenched racks', 44, 2, { region: 'eye', landmark: 'bones clean, cap off', bone: 0.2 }),
         full.parts('cap muscle', 9, 'cap', 'to grill or mince'),
         full.trim('rib strip', 9, 'strip', 'for sausage'),
         full.bones('bones', 19, 'chine', 'for stock'),
         full.waste('fat and skin', 17, 'fell'),
+        full.waste('bin', 1),
       ],
       steps: [
         step('fell', ['fat and skin']),
@@ -200,7 +201,7 @@ export const RACK_CHINE_ON: CatalogueItem = {
         ...frenchSteps('rib strip'),
         step('bone-ends'),
         step('rack', ['frenched racks']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [
         frenching('rib strip', 'fat and skin'),
@@ -241,12 +242,13 @@ export const RACK_CHINED: CatalogueItem = {
       id: 'lamb-frenched-5mm',
       name: 'Frenched, 5 mm fat',
       minutesPerUnit: 11,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         chined.together('frenched racks', 63, 2, { region: 'eye', landmark: '5 mm of fat, scored', bone: 0.2 }),
         chined.trim('rib strip', 11, 'strip', 'for sausage'),
         chined.trim('trim', 9, 'cap', 'picked for mince'),
         chined.waste('fat and skin', 15, 'fell'),
+        chined.waste('bin', 1),
       ],
       steps: [
         step('fell', ['fat and skin']),
@@ -257,7 +259,7 @@ export const RACK_CHINED: CatalogueItem = {
         step('bone-ends'),
         step('pick', ['trim'], { isOptional: true, gain: { pile: 'trim', grams: 60, seconds: 150 } }),
         step('rack', ['frenched racks']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [
         frenching('rib strip', 'fat and skin'),
@@ -274,12 +276,13 @@ export const RACK_CHINED: CatalogueItem = {
       id: 'lamb-cutlets',
       name: 'Cutlets',
       minutesPerUnit: 13,
-      normalLoss: 0.02,
+      normalLoss: 0.01,
       piles: [
         chined.pieces('cutlets', 60, 8, { region: 'eye', landmark: 'one rib each', within: 0.16, bone: 0.2 }),
         chined.trim('rib strip', 11, 'strip', 'for sausage'),
         chined.trim('trim', 11, 'cap', 'picked for mince'),
         chined.waste('fat and skin', 16, 'fell'),
+        chined.waste('bin', 1),
       ],
       steps: [
         step('fell', ['fat and skin']),
@@ -289,7 +292,7 @@ export const RACK_CHINED: CatalogueItem = {
         ...frenchSteps('rib strip'),
         step('bone-ends'),
         step('cutlets', ['cutlets']),
-        step('clean-down'),
+        step('clean-down', ['bin']),
       ],
       options: [
         frenching('rib strip', 'fat and skin'),

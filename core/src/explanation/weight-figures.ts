@@ -13,6 +13,7 @@ export function weightFigure(
   const received = grams('received weight', weights.received)
   const purge = grams('purge', weights.purge)
   const all = piles.map((pile) => grams(pile.name, pile.weight))
+  const liquid = all.filter((_, at) => document.piles[at]?.kind === 'liquid')
   const primary = plus(...all.filter((_, at) => piles[at]?.class === 'primary'))
   switch (figure) {
     case 'short':
@@ -47,11 +48,11 @@ export function weightFigure(
       }
     }
     case 'drainedYield':
-      if (weights.received - weights.purge <= 0) return null
+      if (weights.drainedYield === 0 && weights.received - weights.purge <= 0) return null
       return {
         title: 'Drained yield',
         quantity: 'share',
-        expression: over(primary, minus(received, purge)),
+        expression: over(primary, minus(received, purge, ...liquid)),
         note: 'Portions against what was left after the bag was drained.',
       }
   }

@@ -47,10 +47,16 @@ export interface Consumable {
   cost: number
 }
 
+/** What is in a pile, whatever it is called: this decides how it is kept and cooked, and that liquid was drained. */
+export const PILE_KINDS = ['portions', 'trim', 'bones', 'fat', 'liquid', 'waste'] as const
+export type PileKind = (typeof PILE_KINDS)[number]
+
 /** A pile has either `weight` or `pieces` (each one's weight). */
 export interface Pile {
   name: string
   class: PileClass
+  /** Not given where nobody said it. */
+  kind?: PileKind | undefined
   weight?: number | undefined
   pieces?: readonly number[] | undefined
   /** Portions in a primary pile that was weighed whole. */

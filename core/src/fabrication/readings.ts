@@ -1,5 +1,5 @@
 import type { Reading } from '../facts/index.ts'
-import { type Pile, type PileClass, pileWeight } from './document.ts'
+import { type Pile, type PileClass, type PileKind, pileWeight } from './document.ts'
 
 /** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
 export type Weighing = 'pieces' | 'whole'
@@ -11,6 +11,8 @@ export interface PlannedPile {
   stylePileId?: string | null | undefined
   name: string
   class: PileClass
+  /** What is in it, where somebody said it. */
+  kind?: PileKind | null | undefined
   /** What cooking takes of the raw weight, 0 to 1, where somebody said it. */
   cookingLoss?: number | null | undefined
   weighing: Weighing
@@ -42,6 +44,7 @@ export function pilesFromReadings(
 
 function pileOf(planned: PlannedPile, grams: readonly number[]): Pile {
   const pile: Pile = { name: planned.name, class: planned.class }
+  if (planned.kind) pile.kind = planned.kind
   if (planned.weighing === 'pieces') pile.pieces = grams
   else pile.weight = grams.reduce((sum, each) => sum + each, 0)
   if (planned.weighing === 'whole' && planned.portions !== null) pile.portions = planned.portions

@@ -27,6 +27,16 @@ describe('the three yields', () => {
     expect(weights.utilisation).toBeCloseTo((primary + 1700 + 5200 * 0.7) / 12600, 12)
   })
 
+  test('liquid that was weighed at the bench is drained like liquid that was known before', () => {
+    const drained = sixChickens()
+    drained.purchase.purge = undefined
+    drained.piles = [...drained.piles, { name: 'liquid', class: 'waste', kind: 'liquid', weight: 90 }]
+    expect(weigh(drained)).toMatchObject({ drainedYield: weights.drainedYield, unaccounted: weights.unaccounted })
+    // What is only called so is thrown away with the rest.
+    drained.piles = drained.piles.map(({ kind: _kind, ...pile }) => pile)
+    expect(weigh(drained).drainedYield).toBeLessThan(weights.drainedYield)
+  })
+
   test('a bag of nothing but liquid yields nothing, and nothing infinite', () => {
     const document = sixChickens()
     document.purchase.purge = 12540

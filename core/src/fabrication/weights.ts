@@ -37,8 +37,8 @@ export function balanceOf(unaccounted: number, received: number, limits: Limits)
 
 /**
  * Where the weight went. `pileWeights` are the piles' grams in the document's order.
- * Yields are shares of AP (invoice weight); `drainedYield` of what was received less purge,
- * and zero where nothing is left after draining.
+ * Yields are shares of AP (invoice weight); `drainedYield` of what was received less what was drained, before
+ * (purge) or at the bench (piles of liquid), and zero where nothing is left after draining.
  */
 export function weigh(
   document: FabricationDocument,
@@ -50,16 +50,20 @@ export function weigh(
   let out = 0
   let primary = 0
   let useful = 0
+  let liquid = 0
   document.piles.forEach((pile, at) => {
     const weight = pileWeights[at] as number
     out += weight
     if (pile.class === 'primary') {
       primary += weight
       useful += weight
-    } else useful += weight * usedShareOf(pile)
+    } else {
+      useful += weight * usedShareOf(pile)
+      if (pile.kind === 'liquid') liquid += weight
+    }
   })
   const unaccounted = received - purge - out
-  const drained = received - purge
+  const drained = received - purge - liquid
   return {
     ap,
     received,

@@ -1,4 +1,4 @@
-import type { PileClass, Weighing } from '../fabrication/index.ts'
+import type { PileClass, PileKind, Weighing } from '../fabrication/index.ts'
 
 /** What the hand holds at a step; a saw, a strong blade or a binding enzyme brings its own caution. */
 export const TOOLS = ['hands', 'knife', 'shears', 'saw', 'enzyme', 'scale'] as const
@@ -73,10 +73,6 @@ export interface PortionBounds {
   low: number
   high: number
 }
-
-/** What is in a pile, whatever it is called: this decides how it is kept and cooked. */
-export const PILE_KINDS = ['portions', 'trim', 'bones', 'fat', 'liquid', 'waste'] as const
-export type PileKind = (typeof PILE_KINDS)[number]
 
 /** What a pile is, as data: starting values that a kitchen may replace. */
 export interface PileFacts {

@@ -3,7 +3,6 @@ export { choicesOf, settleStyle, shareLeft } from './choices.ts'
 export type {
   CutStyle,
   PileFacts,
-  PileKind,
   PortionBounds,
   StepGain,
   StyleChoice,
@@ -14,7 +13,7 @@ export type {
   Tool,
   When,
 } from './cut-style.ts'
-export { PILE_KINDS, TOOLS } from './cut-style.ts'
+export { TOOLS } from './cut-style.ts'
 export type { MeasuredStep } from './measured-step.ts'
 export { measuredStep } from './measured-step.ts'
 export type { StepWorth } from './step-worth.ts'

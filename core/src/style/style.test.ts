@@ -1,9 +1,9 @@
 import { evaluate } from '../explanation/index.ts'
+import type { PileKind } from '../fabrication/index.ts'
 import {
   type CutStyle,
   choicesOf,
   type PileFacts,
-  type PileKind,
   type StyleStep,
   settleStyle,
   stepWorth,

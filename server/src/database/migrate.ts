@@ -10,6 +10,7 @@ import { up as measuredCuts } from './migrations/005-measured-cuts.ts'
 import { up as facts } from './migrations/006-facts.ts'
 import { up as ids } from './migrations/007-ids.ts'
 import { up as whatPilesAre } from './migrations/008-what-piles-are.ts'
+import { up as kindsOfPiles } from './migrations/009-kinds-of-piles.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -21,6 +22,7 @@ const MIGRATIONS = [
   { name: '006-facts', up: facts },
   { name: '007-ids', up: ids },
   { name: '008-what-piles-are', up: whatPilesAre },
+  { name: '009-kinds-of-piles', up: kindsOfPiles },
 ]
 
 function migrator(database: Sequelize) {

@@ -125,6 +125,14 @@ test('a database of the version before is brought up to date, keeps everything a
   expect(
     await columnOf(database, 'SELECT COUNT(*) FROM articles WHERE item_id IS NULL AND product_id IS NULL'),
   ).toEqual([0])
+  // What lies on a pile is what its style says.
+  expect(
+    await columnOf(
+      database,
+      `SELECT COUNT(*) FROM fabrication_piles JOIN style_piles ON style_piles.id = fabrication_piles.style_pile_id
+       WHERE NOT fabrication_piles.kind <=> style_piles.kind`,
+    ),
+  ).toEqual([0])
   // Orders begin at one and have no gap, so that the next fact comes after all of them.
   expect(
     await columnOf(

@@ -111,6 +111,7 @@ export const rowsOfPiles = (kitchenId: string, record: FabricationRecord) =>
   record.piles.map((pile, position) => ({
     ...pile,
     stylePileId: pile.stylePileId ?? null,
+    kind: pile.kind ?? null,
     cookingLoss: pile.cookingLoss ?? null,
     kitchenId,
     fabricationId: record.id,

@@ -96,6 +96,7 @@ function plannedFromPile(pile: Pile, { style }: ResolvedNames): PlannedPile {
   return {
     id: newId(),
     stylePileId: planned?.id ?? null,
+    kind: pile.kind ?? planned?.kind ?? null,
     cookingLoss: planned?.cookingLoss ?? null,
     name: pile.name,
     class: pile.class,

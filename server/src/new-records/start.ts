@@ -32,6 +32,7 @@ function plannedPiles(
     stylePileId: pile.id,
     name: pile.name,
     class: pile.class,
+    kind: pile.kind,
     cookingLoss: pile.cookingLoss,
     weighing: pile.weighing,
     expectedShare: pile.expectedShare,

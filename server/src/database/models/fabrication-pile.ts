@@ -1,6 +1,6 @@
-import type { PlannedPile } from '@fleam/core'
+import type { PileKind, PlannedPile } from '@fleam/core'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, maybeQuantity, maybeRef, maybeWhole, position, ref, words } from './columns.ts'
+import { id, maybeQuantity, maybeRef, maybeWhole, maybeWords, position, ref, words } from './columns.ts'
 
 export interface FabricationPileModel
   extends Model<InferAttributes<FabricationPileModel>, InferCreationAttributes<FabricationPileModel>>,
@@ -8,6 +8,7 @@ export interface FabricationPileModel
   kitchenId: string
   fabricationId: string
   position: number
+  kind: PileKind | null
   cookingLoss: number | null
   /** The pile of the style that it was planned by; null where it came from a document. */
   stylePileId: string | null
@@ -24,6 +25,7 @@ export const defineFabricationPile = (database: Sequelize) =>
       stylePileId: maybeRef(),
       name: words(),
       class: words(12),
+      kind: maybeWords(12),
       cookingLoss: maybeQuantity(),
       weighing: words(8),
       expectedShare: maybeQuantity(),

@@ -73,6 +73,8 @@ export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) 
   const [isMissing, setMissing] = useState(false)
   if (!chosenStyle) return <p>This kitchen has no cut styles yet.</p>
   const { item, style } = chosenStyle
+  // Where draining is a step, the liquid is weighed there, on a pile of its own.
+  const isDrainedAtBench = style.piles.some((pile) => pile.kind === 'liquid')
   /** Another style: what it was bought for last time is offered, and nothing of the one before. */
   const chooseStyle = (nextId: string) => {
     const next = styles.find((each) => each.style.id === nextId)
@@ -111,7 +113,7 @@ export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) 
           pieces: units,
           cases: drawn?.cases ?? 1,
           ...(receivedWeight === null ? {} : { receivedWeight }),
-          ...(purge === null ? {} : { purge }),
+          ...(purge === null || isDrainedAtBench ? {} : { purge }),
           ...(extras === null ? {} : { extras }),
         },
         cookId: cookId || null,
@@ -162,7 +164,9 @@ export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) 
         grams={receivedWeight}
         onChange={setReceivedWeight}
       />
-      <WeightField label="Liquid drained" hint="none, unless you weigh it" grams={purge} onChange={setPurge} />
+      {isDrainedAtBench ? null : (
+        <WeightField label="Liquid drained" hint="none, unless you weigh it" grams={purge} onChange={setPurge} />
+      )}
       <NumberField
         label={`Price, ${kitchen.currency}`}
         value={amount}
