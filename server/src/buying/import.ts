@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto'
 import {
   type ArticlePrice,
   type NumberedLine,
@@ -68,12 +69,18 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
     const articles = (await store.allArticles(inside)).map((each): [string, KnownArticle] => [keyOf(each), each])
     const book: KnownBook = { articles: new Map(articles), prices: new Map() }
     const result: ImportResult = { rows: lines.length, newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
+    let storing = Promise.resolve()
     for (let from = 0; from < lines.length; from += CHUNK) {
       if (options.isCancelled?.()) throw new Refusal('cancelled', 'The import was broken off.')
-      const chunk = lines.slice(from, from + CHUNK)
-      await importChunk(inside, { ...options, lines: chunk }, book, result)
-      onProgress(Math.min(lines.length, from + CHUNK), lines.length)
+      const chunk = { ...options, lines: lines.slice(from, from + CHUNK) }
+      // While one chunk is stored the next one is compared.
+      const fresh = await newRowsOf(inside, chunk, book, result)
+      await storing
+      storing = storeRows(inside, fresh).then(() => onProgress(from + chunk.lines.length, lines.length))
+      // What fails is thrown where it is waited for; until then nobody listens.
+      storing.catch(() => {})
     }
+    await storing
     return result
   })
 }
@@ -83,23 +90,44 @@ export async function holdPriceBook(scope: Scope): Promise<void> {
   await scope.database.models.Kitchen.findByPk(scope.kitchen.id, { attributes: ['id'], lock: true, ...within(scope) })
 }
 
-async function importChunk(
+interface NewRows {
+  articles: KnownArticle[]
+  prices: { articleId: string; price: Omit<ArticlePrice, 'recordedAt'> }[]
+}
+
+async function storeRows(scope: Scope, { articles, prices }: NewRows): Promise<void> {
+  const { id: kitchenId } = scope.kitchen
+  const now = scope.clock.now()
+  await store.insertMany(
+    scope,
+    'Article',
+    articles.map((each) => ({ ...each, kitchenId })),
+  )
+  await store.insertMany(
+    scope,
+    'ArticlePrice',
+    prices.map(({ articleId, price }) => rowOfPrice(kitchenId, articleId, price, now)),
+  )
+}
+
+/** What of some lines is not in the book yet; articles that changed are changed at once. */
+async function newRowsOf(
   scope: Scope,
   { lines, mapping, source }: ImportOptions,
   { articles: known, prices }: KnownBook,
   result: ImportResult,
-): Promise<void> {
-  const now = scope.clock.now()
+): Promise<NewRows> {
+  const nextId = idsFor(2 * lines.length)
   const ids = new Set(lines.flatMap((line) => known.get(keyOf(line))?.id ?? []))
   const unread = [...ids].filter((id) => !prices.has(id))
   for (const [id, read] of await store.pricesOf(scope, unread)) prices.set(id, read)
   for (const id of unread) if (!prices.has(id)) prices.set(id, [])
   const newArticles = new Map<string, KnownArticle>()
-  const newPrices: { articleId: string; price: Omit<ArticlePrice, 'recordedAt'> }[] = []
+  const newPrices: NewRows['prices'] = []
   const issues: PriceIssue[] = []
   for (const line of lines) {
     const before = known.get(keyOf(line))
-    const article = articleOf(line, before?.id ?? newId())
+    const article = articleOf(line, before?.id ?? nextId())
     if (!before || newArticles.has(article.id)) newArticles.set(article.id, article)
     else if (!isSame(articleColumns(before), articleColumns(article))) {
       const where = ofKitchen(scope, { id: article.id })
@@ -107,7 +135,7 @@ async function importChunk(
       result.changedArticles++
     }
     known.set(keyOf(line), article)
-    const price = { id: newId(), source, ...priceOf(line) }
+    const price = { id: nextId(), source, ...priceOf(line) }
     const there = prices.get(article.id) ?? []
     prices.set(article.id, there)
     if (there.some((each) => isSamePriceSaid(each, line))) result.known++
@@ -120,19 +148,18 @@ async function importChunk(
     }
   }
   if (issues.length > 0) throw refuseRows(issues)
-  const { id: kitchenId } = scope.kitchen
-  await store.insertMany(
-    scope,
-    'Article',
-    [...newArticles.values()].map((each) => ({ ...each, kitchenId })),
-  )
-  await store.insertMany(
-    scope,
-    'ArticlePrice',
-    newPrices.map(({ articleId, price }) => rowOfPrice(kitchenId, articleId, price, now)),
-  )
   result.newArticles += newArticles.size
   result.newPrices += newPrices.length
+  return { articles: [...newArticles.values()], prices: newPrices }
+}
+
+const ID_BYTES = 16
+
+/** Gives up to so many new ids, one after the other: asking the system for chance once for each of thousands is slow. */
+function idsFor(most: number): () => string {
+  const random = randomBytes(most * ID_BYTES)
+  let given = 0
+  return () => newId({ random: random.subarray(given * ID_BYTES, ++given * ID_BYTES) })
 }
 
 const articleOf = ({ supplierId, code, ...line }: TiedLine, id: string): KnownArticle => ({
