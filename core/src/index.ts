@@ -124,6 +124,7 @@ export {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   documentOf,
+  expectedDocument,
   expectedWeight,
   labourClocks,
   labourFromMarks,

@@ -31,6 +31,6 @@ export { coldClock, DEFAULT_COLD_LIMITS, labourClocks, labourFromMarks } from '.
 export type { PlannedPile, Weighing } from './readings.ts'
 export { expectedWeight, pilesAsExpected, pilesFromReadings } from './readings.ts'
 export type { DocumentOptions, FabricationPlan, PlannedOffer } from './record.ts'
-export { documentOf } from './record.ts'
+export { documentOf, expectedDocument } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'
 export { DEFAULT_LIMITS, weigh } from './weights.ts'

@@ -41,8 +41,6 @@ export interface FabricationPlan {
 }
 
 export interface DocumentOptions {
-  /** Fill the piles that nobody has weighed yet with what the style expects of them. */
-  asExpected?: boolean
   /** Where clocks still run, up to when, milliseconds since 1970, UTC; without it the plan's labour holds. */
   nowMs?: number
   /** Names the cooks whose clocks run. */
@@ -59,9 +57,8 @@ export interface DocumentOptions {
 export function documentOf(
   plan: FabricationPlan,
   facts: readonly Fact[],
-  { asExpected = false, nowMs, cookName = () => undefined, standing = standingReadings(facts) }: DocumentOptions = {},
+  { nowMs, cookName = () => undefined, standing = standingReadings(facts) }: DocumentOptions = {},
 ): FabricationDocument {
-  const weighed = pilesFromReadings(plan.piles, standing)
   const isRunning = plan.status === 'open' && nowMs !== undefined
   const measured = isRunning ? labourFromMarks(facts, nowMs, cookName) : null
   const { cook, supplier, lot, notes } = plan
@@ -74,7 +71,7 @@ export function documentOf(
     purchase: plan.purchase,
     labour: measured ?? plan.labour,
     consumables: plan.consumables,
-    piles: asExpected ? pilesAsExpected(plan.piles, weighed, plan.purchase.invoiceWeight) : weighed,
+    piles: pilesFromReadings(plan.piles, standing),
     creditPolicy: plan.creditPolicy,
     allocation: plan.allocation,
     offers: plan.offers.map(({ articleId: _article, ...offer }) => offer),
@@ -89,3 +86,9 @@ export function documentOf(
     },
   }
 }
+
+/** The document of a fabrication as it would end: what nobody has weighed yet comes out as the style expects. */
+export const expectedDocument = (plan: FabricationPlan, document: FabricationDocument): FabricationDocument => ({
+  ...document,
+  piles: pilesAsExpected(plan.piles, document.piles, plan.purchase.invoiceWeight),
+})

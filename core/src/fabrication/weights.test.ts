@@ -1,7 +1,7 @@
 import { sixChickens } from '../../test/documents.ts'
 import { factVoid, reading } from '../../test/facts.ts'
 import { pileWeight, usedShareOf } from './document.ts'
-import { documentOf, type FabricationPlan } from './record.ts'
+import { documentOf, expectedDocument, type FabricationPlan } from './record.ts'
 import { balanceOf, DEFAULT_LIMITS, weigh } from './weights.ts'
 
 describe('the balance', () => {
@@ -98,6 +98,6 @@ test('a document is its plan, with what was weighed', () => {
   expect(document.meta).toEqual({ id: 'f', date: '2026-11-24', cook: 'Ondine' })
   expect(document).not.toHaveProperty('confirmed')
   expect(documentOf({ ...plan, confirmed: true }, facts).confirmed).toBe(true)
-  expect(documentOf(plan, facts, { asExpected: true }).piles[0]?.pieces).toEqual([240, 240])
+  expect(expectedDocument(plan, documentOf(plan, facts)).piles[0]?.pieces).toEqual([240, 240])
   expect(documentOf(plan, [...facts, factVoid('v', '1')]).piles[0]?.pieces).toEqual([])
 })

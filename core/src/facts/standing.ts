@@ -29,7 +29,10 @@ export function standingReadings(facts: readonly Fact[]): Reading[] {
 
 /** What the cooks said, in the order they said it. */
 export const standingMarks = (facts: readonly Fact[]): Mark[] =>
-  standingFacts(facts).filter((fact) => fact.kind === 'mark')
+  // Of thousands of weighings few say anything else: those alone are put in order.
+  standingFacts(facts.filter((fact) => fact.kind === 'mark' || fact.kind === 'void')).filter(
+    (fact) => fact.kind === 'mark',
+  )
 
 /** Portions that tell how far off a way of measuring is, in order; a portion whose weighing was taken back tells nothing. */
 export function standingCuts(facts: readonly Fact[]): MeasuredCut[] {

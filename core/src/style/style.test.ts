@@ -1,13 +1,6 @@
 import { evaluate } from '../explanation/index.ts'
 import type { PileKind } from '../fabrication/index.ts'
-import {
-  type CutStyle,
-  choicesOf,
-  type PileFacts,
-  type StyleStep,
-  settleStyle,
-  stepWorth,
-} from './index.ts'
+import { type CutStyle, choicesOf, type PileFacts, type StyleStep, settleStyle, stepWorth } from './index.ts'
 
 const step = (id: string, changes: Partial<StyleStep> = {}): StyleStep => ({
   id,

@@ -51,23 +51,20 @@ export function weighingChecks(input: CheckInput): WeighingCheck[] {
 
 function readingChecks({ piles, standing, document }: CheckInput): WeighingCheck[] {
   const ap = document.purchase.invoiceWeight
-  const byId = new Map(piles.map((pile) => [pile.id, pile]))
+  const byId = new Map(piles.map((pile) => [pile.id, { pile, expected: expectedReading(pile, ap) }]))
   const lastOf = new Map<string, Reading>()
   const found: WeighingCheck[] = []
   for (const reading of standing) {
-    const pile = byId.get(reading.pileId)
+    const planned = byId.get(reading.pileId)
     const before = lastOf.get(reading.pileId)
     lastOf.set(reading.pileId, reading)
-    if (!pile) continue
-    const about = { readingId: reading.id, pileId: pile.id, grams: reading.grams }
-    if (reading.grams > ap) found.push({ ...about, code: 'heavier-than-whole', against: ap })
-    else if (before && isTwice(before, reading)) found.push({ ...about, code: 'taken-twice', against: before.grams })
-    else {
-      const expected = expectedReading(pile, ap)
-      if (expected !== null && isWrongUnit(reading.grams, expected, pile)) {
-        found.push({ ...about, code: 'wrong-unit', against: expected })
-      }
-    }
+    if (!planned) continue
+    const { pile, expected } = planned
+    const doubt = (code: CheckCode, against: number) =>
+      found.push({ code, readingId: reading.id, pileId: pile.id, grams: reading.grams, against })
+    if (reading.grams > ap) doubt('heavier-than-whole', ap)
+    else if (before && isTwice(before, reading)) doubt('taken-twice', before.grams)
+    else if (expected !== null && isWrongUnit(reading.grams, expected, pile)) doubt('wrong-unit', expected)
   }
   return found.reverse()
 }
@@ -84,11 +81,18 @@ function isWrongUnit(grams: number, expected: number, { low, high }: PlannedPile
 
 function meanChecks({ piles, standing, document }: CheckInput): WeighingCheck[] {
   const ap = document.purchase.invoiceWeight
+  const sums = new Map(piles.map((pile) => [pile.id, { grams: 0, count: 0 }]))
+  for (const { pileId, grams } of standing) {
+    const sum = sums.get(pileId)
+    if (!sum) continue
+    sum.grams += grams
+    sum.count++
+  }
   return piles.flatMap((pile) => {
     const expected = expectedReading(pile, ap)
-    const weights = standing.filter((each) => each.pileId === pile.id).map((each) => each.grams)
-    if (pile.weighing !== 'pieces' || expected === null || weights.length < FEWEST_FOR_MEAN) return []
-    const mean = weights.reduce((sum, each) => sum + each, 0) / weights.length
+    const { grams, count } = sums.get(pile.id) as { grams: number; count: number }
+    if (pile.weighing !== 'pieces' || expected === null || count < FEWEST_FOR_MEAN) return []
+    const mean = grams / count
     if (Math.abs(mean / expected - 1) <= FAR_SHARE) return []
     return [{ code: 'far-from-expected' as const, readingId: null, pileId: pile.id, grams: mean, against: expected }]
   })

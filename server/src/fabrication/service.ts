@@ -1,5 +1,5 @@
 import type { FabricationEdit, FabricationRow, FabricationState } from '@fleam/contract'
-import { type CookName, documentOf, type FabricationDocument, type PlannedPile } from '@fleam/core'
+import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
 import { notFound, Refusal } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
@@ -30,7 +30,7 @@ export async function latest(scope: Scope): Promise<FabricationRow[]> {
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }
   return states.map(({ record, facts }) => {
     const { id, status, itemId, styleId, cookId, startedAt, updatedAt } = record
-    const expected = status === 'open' ? documentOf(record, facts, { ...options, asExpected: true }) : null
+    const document = documentOf(record, facts, options)
     return {
       id,
       status,
@@ -39,8 +39,8 @@ export async function latest(scope: Scope): Promise<FabricationRow[]> {
       cookId,
       startedAt,
       updatedAt,
-      document: documentOf(record, facts, options),
-      expected,
+      document,
+      expected: status === 'open' ? expectedDocument(record, document) : null,
     }
   })
 }

@@ -1,4 +1,5 @@
 import { expectedWeight, type PileResult, type PlannedPile } from '@fleam/core'
+import { useMemo } from 'react'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import type { Format } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
@@ -7,6 +8,10 @@ import type { Bench } from './use-bench.ts'
 export function PileTiles({ bench }: { bench: Bench }) {
   const { appraisal, format } = useAppraised()
   const { record, standing } = bench.live
+  const keptHere = useMemo(
+    () => new Set(standing.filter((each) => each.isKeptHere).map((each) => each.pileId)),
+    [standing],
+  )
   return (
     <fieldset className={bench.picked ? 'tiles moving' : 'tiles'} aria-label="Piles">
       {record.piles.map((pile, at) => (
@@ -18,7 +23,7 @@ export function PileTiles({ bench }: { bench: Bench }) {
           expected={expectedWeight(pile, record.purchase.invoiceWeight)}
           isActive={pile.id === bench.activePile.id}
           isLike={pile.id === bench.likeness?.id}
-          isKeptHere={standing.some((each) => each.isKeptHere && each.pileId === pile.id)}
+          isKeptHere={keptHere.has(pile.id)}
           pieceCount={bench.progress.counts.get(pile.id) ?? 0}
           format={format}
           onTouch={() => bench.touchPile(pile.id)}

@@ -2,6 +2,7 @@ import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import {
   type CookName,
   documentOf,
+  expectedDocument,
   type FabricationDocument,
   type Mark,
   type Reading,
@@ -53,13 +54,10 @@ export function useLiveFabrication(state: FabricationState): LiveFabrication {
   }, [cooks])
   const { facts, standing } = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
   const marks = useMemo(() => standingMarks(facts), [facts])
-  const documents = useMemo(
-    () => ({
-      document: documentOf(record, facts, { nowMs, cookName, standing }),
-      expected: documentOf(record, facts, { asExpected: true, nowMs, cookName, standing }),
-    }),
-    [record, facts, standing, nowMs, cookName],
-  )
+  const documents = useMemo(() => {
+    const document = documentOf(record, facts, { nowMs, cookName, standing })
+    return { document, expected: expectedDocument(record, document) }
+  }, [record, facts, standing, nowMs, cookName])
   const fabricationId = record.id
   const keep = (...drafts: readonly FactDraft[]) =>
     outbox.keep(kitchen.id, ...drafts.map((draft) => newFact(draft, facts)))

@@ -114,10 +114,11 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   // opened anew, was not taken back: only what stood and stands no more.
   const stood = useRef(new Set<string>())
   useEffect(() => {
+    if (!onBoard) return
     const stands = new Set(standing.map((each) => each.id))
-    const undone = onBoard?.cuts.find(({ readingId: id }) => id && stood.current.has(id) && !stands.has(id))
+    const undone = onBoard.cuts.find(({ readingId: id }) => id && stood.current.has(id) && !stands.has(id))
     stood.current = stands
-    if (!onBoard || !undone?.readingId) return
+    if (!undone?.readingId) return
     const fewer = { ...onBoard, cuts: onBoard.cuts.filter((cut) => cut !== undone) }
     setOnBoard(fewer)
     writeSetting(key, JSON.stringify(fewer))
