@@ -12,6 +12,7 @@ import {
   name,
   positiveCount,
   positiveGrams,
+  positiveShare,
   share,
   signedMoney,
 } from './numbers.ts'
@@ -38,7 +39,7 @@ const sizeFields = {
 
 const readyFields = {
   /** Of what is bought ready: the share that can be served. */
-  usableShare: z.number().gt(0).max(1).nullable(),
+  usableShare: positiveShare.nullable(),
   handlingMinutesPerPiece: minutes.nullable(),
 }
 

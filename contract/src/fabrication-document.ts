@@ -4,10 +4,12 @@ import {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   type FabricationDocument,
+  MOST_PIECES,
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedOffer,
   PRICE_UNITS,
+  SMALLEST_QUANTITY,
 } from '@fleam/core'
 import { z } from 'zod'
 import {
@@ -22,12 +24,12 @@ import {
   notes,
   positiveCount,
   positiveGrams,
+  positiveShare,
   share,
   signedMoney,
 } from './numbers.ts'
 
 const MOST_PILES = 500
-const MOST_PIECES = 10_000
 const MOST_ROWS = 200
 
 export const price = z.strictObject({ amount: money, per: z.enum(PRICE_UNITS) })
@@ -39,7 +41,7 @@ export const purchase = z
     receivedWeight: grams.optional(),
     purge: grams.optional(),
     pieces: positiveCount.optional(),
-    cases: z.number().gt(0).max(1_000_000).optional(),
+    cases: z.number().min(SMALLEST_QUANTITY).max(1_000_000).optional(),
     extras: money.optional(),
   })
   .superRefine((value, context) => {
@@ -91,7 +93,7 @@ const offerFields = {
   price,
   pieces: positiveCount.optional(),
   pieceWeight: positiveGrams,
-  usableShare: z.number().gt(0).max(1).optional(),
+  usableShare: positiveShare.optional(),
   handlingMinutesPerPiece: minutes.optional(),
   ratePerHour: money.optional(),
   extras: money.optional(),

@@ -1,4 +1,13 @@
-import { ALLOCATIONS, CREDIT_POLICIES, LOSS_CAUSES, PILE_CLASSES, PILE_KINDS, type PlannedPile, RHYTHMS } from '@fleam/core'
+import {
+  ALLOCATIONS,
+  CREDIT_POLICIES,
+  LOSS_CAUSES,
+  MOST_UNITS,
+  PILE_CLASSES,
+  PILE_KINDS,
+  type PlannedPile,
+  RHYTHMS,
+} from '@fleam/core'
 import { z } from 'zod'
 import {
   consumable,
@@ -136,7 +145,7 @@ export type FabricationRecord = z.infer<typeof fabricationRecord>
 export const fabricationStart = z.strictObject({
   id,
   styleId: id,
-  units: positiveCount,
+  units: positiveCount.max(MOST_UNITS),
   purchase,
   cookId: id.nullable(),
   supplierId: id.nullable(),

@@ -62,6 +62,7 @@ export {
   kitchenOffers,
   kitchenSetUp,
   kitchens,
+  newCook,
 } from './kitchen.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'

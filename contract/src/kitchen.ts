@@ -1,3 +1,4 @@
+import { LONGEST_COOK_NAME } from '@fleam/core'
 import { z } from 'zod'
 import { offer } from './fabrication-document.ts'
 import { currency, id, money, name } from './numbers.ts'
@@ -24,6 +25,8 @@ export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 
 export const cook = z.strictObject({ id, name, wagePerHour: money }).meta({ id: 'Cook' })
+/** A cook as one is added. */
+export const newCook = cook.extend({ name: name.max(LONGEST_COOK_NAME) })
 export const cooks = z.array(cook)
 export type Cook = z.infer<typeof cook>
 

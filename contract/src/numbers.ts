@@ -1,18 +1,26 @@
-import { HEAVIEST_GRAMS } from '@fleam/core'
+import { FIRST_YEAR, HEAVIEST_GRAMS, LIGHTEST_GRAMS, MOST_MINUTES, MOST_MONEY, SMALLEST_QUANTITY } from '@fleam/core'
 import { z } from 'zod'
 
-const MOST_MONEY = 1_000_000_000
-const MOST_MINUTES = 100_000
 const MOST_COUNT = 1_000_000
 
 /** Grams, zero to a hundred tonnes. NaN, infinity and text are refused with the field's path. */
 export const grams = z.number().min(0).max(HEAVIEST_GRAMS).meta({ description: 'grams' })
-export const positiveGrams = z.number().gt(0).max(HEAVIEST_GRAMS).meta({ description: 'grams, above zero' })
+export const positiveGrams = z
+  .number()
+  .min(LIGHTEST_GRAMS)
+  .max(HEAVIEST_GRAMS)
+  .meta({ description: 'grams, a milligram or more' })
 /** Money in major units of the kitchen's currency, zero or more. */
 export const money = z.number().min(0).max(MOST_MONEY).meta({ description: 'money, major units' })
 /** Money that may be a charge: haulage of waste is negative. */
 export const signedMoney = z.number().min(-MOST_MONEY).max(MOST_MONEY).meta({ description: 'money, may be negative' })
 export const minutes = z.number().min(0).max(MOST_MINUTES).meta({ description: 'minutes' })
+/** A share above zero: what is kept of it is above zero too. */
+export const positiveShare = z
+  .number()
+  .min(SMALLEST_QUANTITY)
+  .max(1)
+  .meta({ description: 'share, above 0 and up to 1' })
 export const share = z.number().min(0).max(1).meta({ description: 'share, 0 to 1' })
 export const count = z.number().int().min(0).max(MOST_COUNT)
 export const positiveCount = z.number().int().min(1).max(MOST_COUNT)
@@ -24,5 +32,11 @@ export const name = z.string().trim().min(1).max(120).regex(PRINTABLE, 'must not
 export const notes = z.string().trim().max(4000).regex(PRINTABLE_LINES, 'must not hold control characters')
 export const currency = z.string().regex(/^[A-Z]{3}$/, 'must be a currency code of three capital letters')
 export const id = z.uuid().meta({ description: 'UUID' })
+/** Days begin with the year. Instants are not held to it: a device whose clock was never set weighs all the same. */
+const isOfOurTime = (text: string) => Number(text.slice(0, 4)) >= FIRST_YEAR
+const NOT_OF_OUR_TIME = `must not be before the year ${FIRST_YEAR}`
 export const instant = z.iso.datetime().meta({ description: 'UTC instant, ISO 8601' })
-export const day = z.iso.date().meta({ description: 'calendar day of the kitchen, ISO 8601' })
+export const day = z.iso
+  .date()
+  .refine(isOfOurTime, NOT_OF_OUR_TIME)
+  .meta({ description: 'calendar day of the kitchen, ISO 8601' })

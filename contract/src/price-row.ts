@@ -1,4 +1,14 @@
-import { type PriceUnit, parseDay, parseNumber, parseWeight, type WeightUnit } from '@fleam/core'
+import {
+  LIGHTEST_GRAMS,
+  MOST_MINUTES,
+  MOST_MONEY,
+  type PriceUnit,
+  parseDay,
+  parseNumber,
+  parseWeight,
+  SMALLEST_QUANTITY,
+  type WeightUnit,
+} from '@fleam/core'
 import { ARTICLE_KINDS, type PriceListLine } from './buying.ts'
 import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'
 
@@ -45,7 +55,6 @@ export interface PriceListContext {
 }
 
 const MOST_CHARACTERS = 120
-const LARGEST = 1_000_000_000
 
 const UNITS: Readonly<Record<string, PriceUnit>> = {
   kg: 'kg',
@@ -111,7 +120,7 @@ export class RowReader {
       packPieces: this.#count('packPieces'),
       packWeight: this.#weight('packWeight'),
       usableShare: this.#share('usableShare'),
-      handlingMinutesPerPiece: this.#number('handlingMinutesPerPiece'),
+      handlingMinutesPerPiece: this.#number('handlingMinutesPerPiece', false, MOST_MINUTES),
       delivery: this.#number('delivery'),
       minimumOrder: this.#number('minimumOrder'),
       from,
@@ -139,7 +148,7 @@ export class RowReader {
     return text.length > MOST_CHARACTERS ? this.#refuse(column, 'too-long') : text
   }
 
-  #number(column: PriceColumn, isNeeded = false): number | null {
+  #number(column: PriceColumn, isNeeded = false, most = MOST_MONEY): number | null {
     const cell = this.#cell(column)
     if (cell === '') return isNeeded ? this.#refuse(column, 'empty') : null
     const signs = [...cell.matchAll(SIGN)].map(([sign]) => SIGNS[sign.replace('.', '')] ?? sign)
@@ -148,7 +157,7 @@ export class RowReader {
     if (value === null)
       return this.#refuse(column, FORMULA.test(cell) && !/^-\s*\d/.test(cell) ? 'formula' : 'not-a-number')
     if (value < 0) return this.#refuse(column, 'negative')
-    return value > LARGEST ? this.#refuse(column, 'out-of-range') : value
+    return value > most ? this.#refuse(column, 'out-of-range') : value
   }
 
   #count(column: PriceColumn): number | null {
@@ -165,14 +174,14 @@ export class RowReader {
     if (value === null) return this.#refuse(column, 'not-a-number')
     // A usable share above one is a percentage.
     const share = cell.includes('%') || value > 1 ? value / 100 : value
-    return share > 0 && share <= 1 ? share : this.#refuse(column, 'out-of-range')
+    return share >= SMALLEST_QUANTITY && share <= 1 ? share : this.#refuse(column, 'out-of-range')
   }
 
   #weight(column: PriceColumn): number | null {
     const cell = this.#cell(column)
     if (cell === '') return null
     const result = parseWeight(cell, this.#context.bareUnit)
-    return result.ok && result.grams > 0 ? result.grams : this.#refuse(column, 'not-a-weight')
+    return result.ok && result.grams >= LIGHTEST_GRAMS ? result.grams : this.#refuse(column, 'not-a-weight')
   }
 
   #day(column: PriceColumn): string | null {

@@ -185,6 +185,19 @@ export {
   TESTS_FOR_OWN,
   testsToSettle,
 } from './forecasting/index.ts'
+export {
+  FIRST_YEAR,
+  HEAVIEST_GRAMS,
+  LIGHTEST_GRAMS,
+  LONGEST_COOK_NAME,
+  MOST_COOKS,
+  MOST_MINUTES,
+  MOST_MONEY,
+  MOST_PIECES,
+  MOST_STYLES,
+  MOST_UNITS,
+  SMALLEST_QUANTITY,
+} from './limits/index.ts'
 export type { PlatePiece, PlateWish, Plating, PlatingWish, ProgrammeAnswer, SolveProgramme } from './plating/index.ts'
 export {
   explainPlate,
@@ -335,7 +348,6 @@ export {
   formatPoundsOunces,
   formatWeight,
   GRAMS_PER_UNIT,
-  HEAVIEST_GRAMS,
   minorDigits,
   parseNumber,
   parseWeight,

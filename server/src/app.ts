@@ -13,7 +13,7 @@ import { fabricationRoutes } from './fabrication/index.ts'
 import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/index.ts'
 import { healthRoutes } from './health/index.ts'
-import { answerWithProblems, describing, secureAnswer, servePages, withSchemas } from './http/index.ts'
+import { answerWithProblems, describing, type OddAnswer, secureAnswer, servePages, withSchemas } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
 import { newRecordRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/index.ts'
@@ -57,6 +57,8 @@ export interface AppOptions {
   pages?: string | null
   /** Where a price feed answers, `http://host:port`; null for none. */
   priceFeed?: string | null
+  /** Told of an answer that is not as its schema says; it is written to the log where nobody listens. */
+  onOddAnswer?: (odd: OddAnswer) => void
 }
 
 /** Builds the server without listening, so that tests can inject requests into it. */
@@ -67,12 +69,16 @@ export async function buildApp({
   logger = false,
   pages = null,
   priceFeed = null,
+  onOddAnswer,
 }: AppOptions) {
   const app = Fastify({
     bodyLimit: BODY_LIMIT_BYTES,
     logger,
     forceCloseConnections: true,
   })
+  const tellOdd =
+    onOddAnswer ??
+    (({ method, url, error }: OddAnswer) => app.log.error({ method, url, issues: error.issues }, 'An answer is odd.'))
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
   answerWithProblems(app)
@@ -90,7 +96,7 @@ export async function buildApp({
   const scopeOf = scopesOf(database, clock)
   // Weighing comes first: what it needs is answered without the extras that larger answers get.
   await app.register(async (scope) => {
-    const server = withSchemas(scope)
+    const server = withSchemas(scope, tellOdd)
     scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database)
     appraisalRoutes(server)
@@ -100,7 +106,7 @@ export async function buildApp({
     priceListRoutes(server, scopeOf, priceFeed)
   })
   await app.register(async (scope) => {
-    const server = withSchemas(scope)
+    const server = withSchemas(scope, tellOdd)
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
     kitchenRoutes(server, database, scopeOf, clock)

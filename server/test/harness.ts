@@ -7,8 +7,11 @@ import { buildApp, migrate, openDatabase, ScaleGateway } from '../src/index.ts'
 
 export type TestApp = Awaited<ReturnType<typeof openTestApp>>
 
-/** The server on a fresh database of its own; `close` drops it. */
-export async function openTestApp(scaleAddress: string | null = null) {
+/**
+ * The server on a fresh database of its own; `close` drops it. An answer that is not as its schema says is a fault,
+ * but where a test makes odd records on purpose.
+ */
+export async function openTestApp(scaleAddress: string | null = null, { isOddAllowed = false } = {}) {
   const base = new URL(process.env.FLEAM_TEST_DATABASE_URL as string)
   const name = `fleam_${randomBytes(6).toString('hex')}`
   const admin = new Sequelize(base.href, { dialect: 'mysql', logging: false })
@@ -17,7 +20,15 @@ export async function openTestApp(scaleAddress: string | null = null) {
   const database = openDatabase(base.href)
   await migrate(database.sequelize)
   const scale = new ScaleGateway(scaleAddress)
-  const app = await buildApp({ database, scale })
+  const app = await buildApp({
+    database,
+    scale,
+    onOddAnswer: isOddAllowed
+      ? () => {}
+      : ({ method, url, error }) => {
+          throw new Error(`${method} ${url} does not answer as it says: ${error.message}`)
+        },
+  })
   return {
     app,
     database,

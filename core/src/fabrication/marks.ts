@@ -1,4 +1,5 @@
 import { type Fact, standingMarks } from '../facts/index.ts'
+import { LONGEST_COOK_NAME, MOST_MINUTES } from '../limits/index.ts'
 import type { LabourEntry } from './document.ts'
 
 const MS_PER_MINUTE = 60_000
@@ -33,7 +34,7 @@ export function labourClocks(facts: readonly Fact[], nowMs: number): LabourClock
   }
   return [...clocks.values()].map(({ since, ...clock }) => ({
     ...clock,
-    minutes: clock.minutes + (since === null ? 0 : minutesFrom(since, nowMs)),
+    minutes: Math.min(MOST_MINUTES, clock.minutes + (since === null ? 0 : minutesFrom(since, nowMs))),
   }))
 }
 
@@ -48,7 +49,8 @@ export function labourFromMarks(facts: readonly Fact[], nowMs: number, cookName:
   if (clocks.length === 0) return null
   return clocks.map(({ cookId, minutes, ratePerHour }) => {
     const name = cookId === null ? undefined : cookName(cookId)
-    return { task: name === undefined ? 'break down' : `break down, ${name}`, minutes, ratePerHour }
+    const whose = name === undefined ? '' : `, ${name.slice(0, LONGEST_COOK_NAME)}`
+    return { task: `break down${whose}`, minutes, ratePerHour }
   })
 }
 

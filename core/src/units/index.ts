@@ -7,7 +7,6 @@ export {
   GRAMS_PER_KILOGRAM,
   GRAMS_PER_POUND,
   GRAMS_PER_UNIT,
-  HEAVIEST_GRAMS,
   parseNumber,
   parseWeight,
   wholeMilligrams,

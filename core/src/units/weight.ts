@@ -1,12 +1,11 @@
+import { HEAVIEST_GRAMS } from '../limits/index.ts'
+
 /** Grams in a pound: exact, by international agreement. */
 export const GRAMS_PER_POUND = 453.59237
 /** Grams in an ounce: exactly a sixteenth of a pound. */
 export const GRAMS_PER_OUNCE = 28.349523125
 export const GRAMS_PER_KILOGRAM = 1000
 const OUNCES_PER_POUND = 16
-
-/** The heaviest weight that is believed, in grams: a hundred tonnes. Above it somebody slipped. */
-export const HEAVIEST_GRAMS = 100_000_000
 
 const MILLIGRAMS_PER_GRAM = 1000
 

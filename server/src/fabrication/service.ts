@@ -1,6 +1,6 @@
-import type { FabricationEdit, FabricationRow, FabricationState } from '@fleam/contract'
+import { type FabricationEdit, type FabricationRow, type FabricationState, fabricationRecord } from '@fleam/contract'
 import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
-import { notFound, Refusal } from '../http/index.ts'
+import { notFound, Refusal, requireReadable } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
@@ -61,6 +61,7 @@ export async function change(scope: Scope, id: string, edit: FabricationEdit): P
     closedAt: edit.status === 'open' ? null : (before.closedAt ?? now),
     updatedAt: now,
   }
+  requireReadable(fabricationRecord, record)
   await inTransaction(scope, async (inside) => {
     const version = await store.lockVersion(inside, id)
     if (version !== edit.version) {

@@ -1,20 +1,40 @@
 import { id } from '@fleam/contract'
 import type { FastifyInstance } from 'fastify'
-import { serializerCompiler, type ZodTypeProvider } from 'fastify-type-provider-zod'
+import type { ZodTypeProvider } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { invalidInput } from './problems.ts'
 
 /** Routes take their types from the contract's schemas. */
 export type Server = ReturnType<typeof withSchemas>
 
-/** Checks what comes in and what goes out with the contract's schemas; refusals name every field. */
-export function withSchemas(app: FastifyInstance) {
+/** An answer that is not as its schema says, with where it is given. */
+export interface OddAnswer {
+  method: string
+  url: string
+  error: z.ZodError
+}
+
+/**
+ * Checks what comes in and what goes out with the contract's schemas. Refusals name every field. What is stored can
+ * always be read: an answer that is odd all the same is told to `onOddAnswer`, and given as it is.
+ */
+export function withSchemas(app: FastifyInstance, onOddAnswer: (odd: OddAnswer) => void) {
   app.setValidatorCompiler<z.ZodType>(({ schema }) => (data) => {
     const result = schema.safeParse(data)
     return result.success ? { value: result.data } : { error: invalidInput(result.error) }
   })
-  app.setSerializerCompiler(serializerCompiler)
+  app.setSerializerCompiler<z.ZodType>(({ schema, method, url }) => (data) => {
+    const { success, data: said, error } = schema.safeParse(data)
+    if (!success) onOddAnswer({ method, url, error })
+    return JSON.stringify(success ? said : data)
+  })
   return app.withTypeProvider<ZodTypeProvider>()
+}
+
+/** Refuses, field by field, what would be stored and could then not be read as its schema says. */
+export function requireReadable(schema: z.ZodType, whole: unknown): void {
+  const result = schema.safeParse(whole)
+  if (!result.success) throw invalidInput(result.error)
 }
 
 export const kitchenParams = z.object({ kitchenId: id })

@@ -1,4 +1,4 @@
-import { cook, cooks, kitchen, kitchenOffer, kitchenOffers, kitchenSetUp, kitchens } from '@fleam/contract'
+import { cook, cooks, kitchen, kitchenOffer, kitchenOffers, kitchenSetUp, kitchens, newCook } from '@fleam/contract'
 import type { Database } from '../database/index.ts'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Clock, Scopes } from '../scope/index.ts'
@@ -66,7 +66,7 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
         refuses: ['id-taken'],
         tags,
         params: kitchenParams,
-        body: cook,
+        body: newCook,
         response: { 201: cook },
       },
     },

@@ -1,4 +1,5 @@
 import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
+import { MOST_COOKS } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { Refusal, refuseTaken } from '../http/index.ts'
 import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
@@ -26,6 +27,11 @@ export async function setUpKitchen(database: Database, setUp: Kitchen, clock: Cl
 }
 
 export async function addCook(scope: Scope, cook: Cook): Promise<Cook> {
+  if ((await store.cooks(scope)).length >= MOST_COOKS) {
+    throw new Refusal('invalid-input', `A kitchen has ${MOST_COOKS} cooks at most.`, {
+      issues: [{ path: 'id', message: `is one more than ${MOST_COOKS}` }],
+    })
+  }
   await refuseTaken('name', 'A cook of this name is there already.', () => store.insertCook(scope, cook))
   return cook
 }

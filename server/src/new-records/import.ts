@@ -2,6 +2,7 @@ import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import { type FabricationDocument, type Pile, type PlannedPile, type Reading, wholeMilligrams } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { insertOnce, requireState } from '../fabrication/index.ts'
+import { Refusal } from '../http/index.ts'
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { type NameDecisions, type ResolvedNames, resolveNames } from './names.ts'
 
@@ -15,6 +16,7 @@ export function importDocument(
   document: FabricationDocument,
   decisions: NameDecisions,
 ): Promise<FabricationState> {
+  refuseNothingWeighed(document)
   // A supplier that is added for it goes again where the record cannot be kept.
   return inTransaction(scope, async (inside) => {
     const names = await resolveNames(inside, document, decisions)
@@ -22,6 +24,18 @@ export function importDocument(
     await insertOnce(inside, record, readingsOf(document, record, record.startedAt))
     return requireState(inside, id)
   })
+}
+
+/** A piece of no weight would not be there when the record is read again. */
+function refuseNothingWeighed({ piles }: FabricationDocument): void {
+  const issues = piles.flatMap((pile, at) =>
+    (pile.pieces ?? []).flatMap((grams, place) =>
+      wholeMilligrams(grams) > 0
+        ? []
+        : [{ path: `piles[${at}].pieces[${place}]`, message: 'must be a milligram or more' }],
+    ),
+  )
+  if (issues.length > 0) throw new Refusal('invalid-input', 'A piece weighs nothing.', { issues })
 }
 
 function closedRecord(

@@ -1,5 +1,5 @@
 import type { FabricationRecord, FabricationState, FabricationStep, FabricationWish } from '@fleam/contract'
-import { type PlannedOffer, type PlannedPile, type SettledStyle, settleStyle } from '@fleam/core'
+import { MOST_PIECES, type PlannedOffer, type PlannedPile, type SettledStyle, settleStyle } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { offersOfStyle } from '../buying/index.ts'
 import { insertOnce, latestOfStyle, requireState } from '../fabrication/index.ts'
@@ -81,6 +81,7 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
   const settled = settleStyle(known.style, wish.chosen)
   const ownOffers = await offersFor(scope, known, wish)
   const piles = plannedPiles(settled, wish.units, last)
+  refuseTooMany(piles, wish.units)
   const record: FabricationRecord = {
     id: wish.id,
     version: 1,
@@ -148,6 +149,15 @@ function offersAsLast(piles: readonly PlannedPile[], last: FabricationRecord | u
     const before = last?.piles.find((pile) => pile.name === offer.pile)
     const pile = piles.find((each) => each.stylePileId === before?.stylePileId && each.class === 'primary')
     return pile && before?.stylePileId ? [{ ...offer, pile: pile.name }] : []
+  })
+}
+
+/** Grams typed where birds are asked for would plan a pile that nobody can weigh. */
+function refuseTooMany(piles: readonly PlannedPile[], units: number): void {
+  const most = Math.max(...piles.map((pile) => (pile.weighing === 'pieces' ? (pile.portions ?? 0) : 0)))
+  if (most <= MOST_PIECES) return
+  throw new Refusal('invalid-input', `${units} at once would be ${most} pieces on one pile.`, {
+    issues: [{ path: 'units', message: `makes more than ${MOST_PIECES} pieces on one pile` }],
   })
 }
 

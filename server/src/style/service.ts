@@ -1,5 +1,6 @@
 import { factsOf } from '@fleam/catalogue'
 import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } from '@fleam/contract'
+import { MOST_STYLES } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
@@ -51,6 +52,11 @@ export async function addStyle(scope: Scope, itemId: string, style: Style): Prom
   const item = await requireItem(scope, itemId)
   const known = item.styles.find((each) => each.id === style.id)
   if (known) return known
+  if (item.styles.length >= MOST_STYLES) {
+    throw new Refusal('invalid-input', `An item has ${MOST_STYLES} cut styles at most, archived ones too.`, {
+      issues: [{ path: 'id', message: `is one more than ${MOST_STYLES}` }],
+    })
+  }
   return refuseTaken('name', 'A style of this name is there already.', () =>
     inTransaction(scope, async (inside) => {
       const [added] = (await withProducts(inside, [{ item, style: { ...style, version: 1 } }])) as [Style]

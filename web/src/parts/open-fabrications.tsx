@@ -1,6 +1,7 @@
 import type { FabricationRow } from '@fleam/contract'
 import { Link } from 'react-router-dom'
 import { AppraisedContext, useAppraisal } from './appraised-context.ts'
+import { OneRecord } from './odd-record.tsx'
 import { TwinBeam } from './twin-beam.tsx'
 
 /** What is on the board now: one touch goes on with it. */
@@ -9,7 +10,9 @@ export const OpenFabrications = ({ rows }: { rows: FabricationRow[] }) => (
     <h2 id="open">On the board now</h2>
     <ul className="open-list">
       {rows.map((row) => (
-        <OpenFabrication key={row.id} row={row} />
+        <OneRecord key={row.id} row={row} as="li">
+          <OpenFabrication row={row} />
+        </OneRecord>
       ))}
     </ul>
   </section>

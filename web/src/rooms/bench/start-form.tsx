@@ -1,5 +1,5 @@
 import type { Cook, FabricationRow, Item, LotTrace, Style } from '@fleam/contract'
-import { type Chosen, PRICE_UNITS, type PriceUnit, purchaseFromLot, type Rhythm } from '@fleam/core'
+import { type Chosen, MOST_UNITS, PRICE_UNITS, type PriceUnit, purchaseFromLot, type Rhythm } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -149,6 +149,7 @@ export function StartForm({ items, cooks, latest, lot = null }: StartFormProps) 
         value={units}
         onChange={setUnits}
         min={1}
+        max={MOST_UNITS}
         isRequired
       />
       <WeightField

@@ -6,10 +6,12 @@ import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { dayWords } from '../../parts/dates.ts'
+import { OneRecord } from '../../parts/odd-record.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 
 /** So many records are shown before somebody asks for more. */
 const SHOWN = 10
+const COLUMNS = 9
 
 /** The latest finished records, each with what it says. */
 export function LatestRecords({ rows }: { rows: FabricationRow[] }) {
@@ -40,7 +42,9 @@ export function LatestRecords({ rows }: { rows: FabricationRow[] }) {
         </thead>
         <tbody>
           {shown.map((row) => (
-            <RecordRow key={row.id} row={row} />
+            <OneRecord key={row.id} row={row} as="tr" columns={COLUMNS}>
+              <RecordRow row={row} />
+            </OneRecord>
           ))}
         </tbody>
       </Table>

@@ -56,6 +56,29 @@ test('what is on the board says how much is still to weigh, and goes on with one
   expect(screen.getByRole('link', { name: 'Go on weighing' }).getAttribute('href')).toBe(`/bench/${open.id}`)
 })
 
+describe('a record that is too odd to be drawn', () => {
+  const odd = row(sixChickens({ item: 'Odd one', meta: { date: 'no day' } }), { id: 'odd' })
+  const sound = row(sixChickens({ meta: { date: '2026-11-24' } }))
+  beforeEach(() => void jest.spyOn(console, 'error').mockImplementation(() => {}))
+  afterEach(() => jest.restoreAllMocks())
+
+  test('says so in the list and opens, and the others are there', () => {
+    renderPart(<LatestRecords rows={[odd, sound]} />)
+    expect(screen.getByText(/something in this record is odd/).textContent).toContain('Odd one')
+    expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual([
+      '/verdict/odd',
+      `/verdict/${sound.id}`,
+    ])
+  })
+
+  test('on the board leaves the others on the board', () => {
+    const broken = { ...odd, status: 'open' as const, document: { ...odd.document, piles: null as never } }
+    renderPart(<OpenFabrications rows={[broken, { ...sound, status: 'open' }]} />)
+    expect(screen.getByRole('link', { name: 'Look at it' }).getAttribute('href')).toBe('/bench/odd')
+    expect(screen.getByRole('link', { name: 'Go on weighing' })).toBeTruthy()
+  })
+})
+
 describe('importing', () => {
   const choose = async (text: string) => {
     const file = Object.assign(new File([text], 'record.json'), { text: async () => text })

@@ -1,0 +1,27 @@
+/**
+ * What a kitchen can mean, one set for every layer: the device refuses it as it is typed, the server before it is
+ * stored, and nothing that was stored within them is refused as it is read. Beyond them somebody slipped.
+ */
+
+/** A milligram, in grams: below it nothing is weighed, and nothing above zero may become zero where it is kept. */
+export const LIGHTEST_GRAMS = 0.001
+/** The smallest share, pack or quantity above zero that is believed. */
+export const SMALLEST_QUANTITY = 0.000_001
+/** A hundred tonnes, in grams. */
+export const HEAVIEST_GRAMS = 100_000_000
+/** Money of one entry, in major units. */
+export const MOST_MONEY = 1_000_000_000
+/** Minutes of one entry: nearly seventy days. A clock that was forgotten counts no further. */
+export const MOST_MINUTES = 100_000
+/** Birds, fish, loins or racks of one fabrication. More is grams in the wrong field. */
+export const MOST_UNITS = 5_000
+/** Weighings of one pile. */
+export const MOST_PIECES = 10_000
+/** Cooks of one kitchen: each may run a clock. */
+export const MOST_COOKS = 100
+/** Letters of a cook's name: what a cook did is named after it. */
+export const LONGEST_COOK_NAME = 60
+/** Cut styles of one item, archived ones too. */
+export const MOST_STYLES = 100
+/** The first year of a day that is believed: before it somebody typed two figures. */
+export const FIRST_YEAR = 2000
