@@ -1,7 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { readFileSync, rmSync } from 'node:fs'
+import { rmSync } from 'node:fs'
 import { findFreePort, isPortFree } from '../tools/ports.ts'
 import { isAlive, until } from '../tools/processes.ts'
+import { runningOn } from '../tools/running.ts'
 import { expect, test } from './house.ts'
 import { tile, typeWeight } from './kitchen.ts'
 
@@ -52,12 +53,12 @@ test('a new kitchen sets itself up, weighs without a scale, and Ctrl-C leaves no
   await typeWeight(page, 'ten')
   await expect(page.getByRole('alert')).toContainText('This is not a weight')
 
-  const { supervisor, children } = JSON.parse(readFileSync(`${FOLDER}/running.json`, 'utf8')) as {
-    supervisor: number
-    children: number[]
-  }
-  expect(children.length).toBe(2)
+  const { supervisor, programs } = runningOn(FOLDER)
+  expect(programs.map(({ name }) => name).sort()).toEqual(['mariadbd', 'server'])
   fleam.kill('SIGINT')
-  await until(() => [supervisor, ...children].every((pid) => !isAlive(pid)), { timeoutMs: 30_000, everyMs: 50 })
+  await until(() => [supervisor as number, ...programs.map(({ pid }) => pid)].every((pid) => !isAlive(pid)), {
+    timeoutMs: 30_000,
+    everyMs: 50,
+  })
   expect(await isPortFree(port)).toBe(true)
 })

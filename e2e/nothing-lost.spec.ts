@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
+import { runningOn } from '../tools/running.ts'
 import { expect, test } from './house.ts'
 import { readingsOf, startBirds, stateOf, tile, typeWeight } from './kitchen.ts'
 
@@ -59,9 +59,8 @@ test('a tab that dies without a network leaves its readings to the next one', as
 test('a server that is killed in the middle of weighing comes back with everything', async ({ page, request, own }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   await typeWeight(page, '284')
-  const [, , server] = (JSON.parse(readFileSync(`${own.dataFolder}/running.json`, 'utf8')) as { children: number[] })
-    .children
-  process.kill(server as number, 'SIGKILL')
+  const server = runningOn(own.dataFolder).programs.find(({ name }) => name === 'server')
+  process.kill(server?.pid as number, 'SIGKILL')
   for (const weight of WEIGHTS) await typeWeight(page, weight)
   await expect(tile(page, 'supremes')).toContainText('6 of 12 pieces')
   await expect(keptHere(page)).toHaveText('', { timeout: 30_000 })

@@ -1,22 +1,28 @@
 import type { ChildProcess } from 'node:child_process'
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { loadDemo } from '@fleam/demo'
 import { buildServer, builtProgram } from './build-server.ts'
 import { buildPages } from './pages.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts'
-import { isAlive, runProgram, step, stopProcess, until } from './processes.ts'
+import { pauseAfter, runProgram, step, stopProcess, until } from './processes.ts'
+import { forgetSupervisor, houseArgument, runningOn, stopRunning, writeSupervisor } from './running.ts'
 
 const READY_MS = 60_000
 const STOP_MS = 15_000
-const RESTART_MS = 300
+/** A program that ran for so long was well: what ends it then is a new failure. */
+const WELL_MS = 30_000
 /** How a program of ours ends that would end the same way again. */
 const CANNOT_GO_ON = 78
 export const DEFAULT_PORT = 4173
+const LOOPBACK = '127.0.0.1'
 
 export interface HouseOptions {
   port: number
+  /** The address it listens on; loopback where it is not said, `0.0.0.0` for all. */
+  host?: string
   dataFolder: string
   /** Loads the demo kitchens and runs the simulated scale. */
   isDemo: boolean
@@ -50,8 +56,11 @@ export class House {
     return this.#databaseUrl
   }
 
+  /** Where it answers on this machine. */
   get url(): string {
-    return `http://127.0.0.1:${this.#options.port}`
+    const { host = LOOPBACK, port } = this.#options
+    const reached = host === '0.0.0.0' || host === '::' ? LOOPBACK : host
+    return `http://${reached.includes(':') ? `[${reached}]` : reached}:${port}`
   }
 
   async start(): Promise<void> {
@@ -63,7 +72,7 @@ export class House {
     }
     mkdirSync(this.#folder, { recursive: true })
     this.#hasFolder = true
-    this.#write()
+    writeSupervisor(this.#folder, process.pid)
     await step('pages', buildPages)
     await step('programs', buildServer)
     if (this.#options.databaseUrl === null) await step('database', () => this.#startDatabase())
@@ -80,34 +89,45 @@ export class House {
     this.#isStopping = true
     await Promise.all([...this.#children.values()].map((child) => stopProcess(child.pid as number, STOP_MS)))
     await this.#database?.stop()
-    if (this.#hasFolder) rmSync(stateFile(this.#folder), { force: true })
+    if (this.#hasFolder) forgetSupervisor(this.#folder)
   }
 
   async #startDatabase(): Promise<void> {
-    this.#database = await startPrivateDatabase(join(this.#folder, 'database'))
-    this.#databaseUrl = this.#database.url
-    this.#write()
-    this.#database.process.once('exit', () => {
-      if (!this.#isStopping) setTimeout(() => void this.#restartDatabase(), RESTART_MS)
-    })
+    const database = await startPrivateDatabase(join(this.#folder, 'database'))
+    this.#database = database
+    this.#databaseUrl = database.url
+    const endedBy = () => !this.#isStopping && void this.#restartDatabase()
+    // It may have ended while it was being waited for.
+    if (database.process.exitCode !== null || database.process.signalCode !== null) endedBy()
+    else database.process.once('exit', endedBy)
   }
 
+  /** Tries for as long as it takes, with growing pauses; the server is started anew where the address is another. */
   async #restartDatabase(): Promise<void> {
-    if (this.#isStopping) return
-    process.stdout.write('  The database ended by itself; it is started again.\n')
     const before = this.#databaseUrl
-    await this.#startDatabase().catch((error: Error) => process.stderr.write(`${error.message}\n`))
-    if (this.#databaseUrl !== before) process.stderr.write('  It came back on another port: start Fleam again.\n')
+    for (let failures = 0; !this.#isStopping; failures++) {
+      process.stdout.write('  The database ended by itself; it is started again.\n')
+      await sleep(pauseAfter(failures))
+      if (this.#isStopping) return
+      try {
+        await this.#startDatabase()
+        break
+      } catch (error) {
+        process.stderr.write(`  ${(error as Error).message}\n`)
+      }
+    }
+    const server = this.#children.get('server')
+    if (this.#databaseUrl !== before && server?.pid !== undefined) await stopProcess(server.pid, STOP_MS)
   }
 
   async #startScale(): Promise<string | null> {
     if (this.#options.scale !== null || !this.#options.isDemo) return this.#options.scale
     const port = await findFreePort()
     await step('simulated scale', () =>
-      this.#keepRunning('scale', builtProgram('scale-main'), {
+      this.#keepRunning('scale', builtProgram('scale-main'), () => ({
         FLEAM_SCALE_PORT: String(port),
         FLEAM_SCALE_QUICK: this.#options.isScaleQuick ? 'yes' : 'no',
-      }),
+      })),
     )
     return `127.0.0.1:${port}`
   }
@@ -117,20 +137,22 @@ export class House {
     if (!this.#options.isDemo) return null
     const port = await findFreePort()
     await step('simulated price feed', () =>
-      this.#keepRunning('price feed', builtProgram('feed-main'), { FLEAM_FEED_PORT: String(port) }),
+      this.#keepRunning('price feed', builtProgram('feed-main'), () => ({ FLEAM_FEED_PORT: String(port) })),
     )
     return `http://127.0.0.1:${port}`
   }
 
   async #startServer(scale: string | null, feed: string | null): Promise<void> {
-    this.#keepRunning('server', builtProgram('server'), {
+    // Asked for at every start: the database may have come back at another address.
+    this.#keepRunning('server', builtProgram('server'), () => ({
       FLEAM_PORT: String(this.#options.port),
+      FLEAM_HOST: this.#options.host ?? LOOPBACK,
       FLEAM_DATABASE_URL: this.#databaseUrl,
       FLEAM_PAGES: resolve('web/dist'),
       FLEAM_BACKUPS: join(this.#folder, 'backups'),
       ...(scale === null ? {} : { FLEAM_SCALE: scale }),
       ...(feed === null ? {} : { FLEAM_PRICE_FEED: feed }),
-    })
+    }))
     await until(() => this.#isHealthy(), { timeoutMs: READY_MS, everyMs: 20, giveUp: () => this.#hasGivenUp }).catch(
       (error: Error) => {
         if (this.#hasGivenUp) throw new Error('The server cannot work with this database, see above.')
@@ -139,19 +161,21 @@ export class House {
     )
   }
 
-  /** A program that ends by itself is started again: what was committed is safe, and the kitchen goes on. */
-  #keepRunning(name: string, file: string, environment: Record<string, string>): void {
-    const child = runProgram(file, environment)
+  /** A program that ends by itself is started again, with growing pauses: what was committed is safe, and the kitchen goes on. */
+  #keepRunning(name: string, file: string, environment: () => Record<string, string>, failures = 0): void {
+    const startedAt = performance.now()
+    const child = runProgram(file, environment(), [houseArgument(this.#folder)])
     this.#children.set(name, child)
-    this.#write()
-    child.once('exit', (code) => {
+    child.once('exit', async (code) => {
       if (this.#isStopping) return
       if (code === CANNOT_GO_ON) {
         this.#hasGivenUp = true
         return
       }
+      const before = performance.now() - startedAt > WELL_MS ? 0 : failures
       process.stdout.write(`  The ${name} ended by itself; it is started again.\n`)
-      setTimeout(() => !this.#isStopping && this.#keepRunning(name, file, environment), RESTART_MS)
+      await sleep(pauseAfter(before))
+      if (!this.#isStopping) this.#keepRunning(name, file, environment, before + 1)
     })
   }
 
@@ -163,48 +187,9 @@ export class House {
   }
 
   #refuseSecond(): void {
-    const running = readState(this.#folder)
-    if (running && isAlive(running.supervisor) && running.supervisor !== process.pid) {
-      throw new Error(`Fleam runs already on this data folder (process ${running.supervisor}). './fleam stop' ends it.`)
+    const { supervisor } = runningOn(this.#folder)
+    if (supervisor !== null && supervisor !== process.pid) {
+      throw new Error(`Fleam runs already on this data folder (process ${supervisor}). './fleam stop' ends it.`)
     }
   }
-
-  #write(): void {
-    const pids = [...this.#children.values(), this.#database?.process].flatMap((child) => child?.pid ?? [])
-    writeFileSync(stateFile(this.#folder), JSON.stringify({ supervisor: process.pid, children: pids }))
-  }
-}
-
-interface RunningState {
-  supervisor: number
-  children: number[]
-}
-
-const stateFile = (folder: string) => join(folder, 'running.json')
-
-function readState(folder: string): RunningState | null {
-  const file = stateFile(folder)
-  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as RunningState) : null
-}
-
-const OUR_PROGRAMS = /tools\/main\.ts|server\/dist\/(?:server|scale-main|feed-main)\.mjs|mariadbd/
-
-/** True where a process is one that we start: a number may have gone to another program meanwhile. */
-function isOurProgram(pid: number): boolean {
-  try {
-    return OUR_PROGRAMS.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'))
-  } catch {
-    return false
-  }
-}
-
-/** Stops the Fleam that runs on a data folder, and what a killed one left behind. Returns whether there was one. */
-export async function stopRunning(dataFolder: string): Promise<boolean> {
-  const folder = resolve(dataFolder)
-  const running = readState(folder)
-  if (!running) return false
-  if (isOurProgram(running.supervisor)) await stopProcess(running.supervisor, STOP_MS * 3)
-  for (const pid of running.children.filter(isOurProgram)) await stopProcess(pid, STOP_MS)
-  rmSync(stateFile(folder), { force: true })
-  return true
 }

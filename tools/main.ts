@@ -1,11 +1,13 @@
 import { check, test } from './checks.ts'
-import { DEFAULT_PORT, House, type HouseOptions, stopRunning } from './house.ts'
+import { DEFAULT_PORT, House, type HouseOptions } from './house.ts'
+import { stopRunning } from './running.ts'
 
 function options(isDemo: boolean): HouseOptions {
   const port = Number(process.env.FLEAM_PORT ?? DEFAULT_PORT)
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error('FLEAM_PORT must be a port, 1 to 65535')
   return {
     port,
+    host: process.env.FLEAM_HOST ?? '127.0.0.1',
     dataFolder: process.env.FLEAM_DATA_DIR ?? '.fleam',
     isDemo,
     databaseUrl: process.env.FLEAM_DATABASE_URL ?? null,

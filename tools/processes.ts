@@ -38,13 +38,23 @@ export async function stopProcess(pid: number, timeoutMs: number): Promise<void>
 }
 
 /** Runs one of our built programs as a process of its own, in its own process group. */
-export function runProgram(file: string, environment: Record<string, string>): ChildProcess {
-  return spawn(process.execPath, ['--enable-source-maps', file], {
+export function runProgram(
+  file: string,
+  environment: Record<string, string>,
+  parameters: readonly string[] = [],
+): ChildProcess {
+  return spawn(process.execPath, ['--enable-source-maps', file, ...parameters], {
     stdio: ['ignore', 'inherit', 'inherit'],
     detached: true,
     env: { ...process.env, ...environment },
   })
 }
+
+const SHORTEST_PAUSE_MS = 300
+const LONGEST_PAUSE_MS = 10_000
+
+/** Milliseconds to wait before the next try, after so many failed ones: growing, and never for ever. */
+export const pauseAfter = (failures: number): number => Math.min(LONGEST_PAUSE_MS, SHORTEST_PAUSE_MS * 2 ** failures)
 
 /** Says what is done and how long it took. */
 export async function step<T>(what: string, work: () => Promise<T> | T): Promise<T> {

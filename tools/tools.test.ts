@@ -3,9 +3,10 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildServer, builtProgram } from './build-server.ts'
-import { House, stopRunning } from './house.ts'
+import { House } from './house.ts'
 import { findFreePort, isPortFree } from './ports.ts'
-import { isAlive, runProgram, stopProcess, until } from './processes.ts'
+import { isAlive, pauseAfter, runProgram, stopProcess, until } from './processes.ts'
+import { houseArgument, runningOn, stopRunning, writeSupervisor } from './running.ts'
 
 beforeAll(buildServer, 60_000)
 
@@ -33,6 +34,25 @@ test('a program of ours is started and ended', async () => {
   expect(isAlive(child.pid as number)).toBe(false)
 }, 30_000)
 
+test('a house is reached at the address that it listens on, or on loopback where that is all of them', () => {
+  const urlOf = (host?: string) =>
+    new House({ port: 4173, ...(host ? { host } : {}), dataFolder: 'x', isDemo: false, databaseUrl: null, scale: null })
+      .url
+  expect([undefined, '0.0.0.0', '::', '192.168.7.2', 'fe80::1'].map(urlOf)).toEqual([
+    'http://127.0.0.1:4173',
+    'http://127.0.0.1:4173',
+    'http://127.0.0.1:4173',
+    'http://192.168.7.2:4173',
+    'http://[fe80::1]:4173',
+  ])
+})
+
+test('pauses between tries grow, and stay bearable', () => {
+  const pauses = [0, 1, 2, 3, 30, 3000].map(pauseAfter)
+  expect(pauses.slice(0, 4)).toEqual([300, 600, 1200, 2400])
+  expect(pauses.slice(4)).toEqual([10_000, 10_000])
+})
+
 describe('a data folder', () => {
   let folder: string
   const state = () => join(folder, 'running.json')
@@ -45,7 +65,7 @@ describe('a data folder', () => {
   afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
   test('that a running Fleam has is refused to a second one, and left to the first', async () => {
-    writeFileSync(state(), JSON.stringify({ supervisor: process.ppid, children: [] }))
+    writeSupervisor(folder, process.ppid)
     const second = house(await findFreePort())
     await expect(second.start()).rejects.toThrow('runs already on this data folder')
     await second.stop()
@@ -63,10 +83,21 @@ describe('a data folder', () => {
 
   test('of a Fleam that was killed is cleared of what it left running', async () => {
     const port = await findFreePort()
-    const orphan = runProgram(builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(port) })
-    await until(async () => !(await isPortFree(port)), { timeoutMs: 20_000, everyMs: 50 })
-    writeFileSync(state(), JSON.stringify({ supervisor: 2 ** 22 - 1, children: [orphan.pid] }))
+    const port2 = await findFreePort()
+    const start = (at: number, whose: string) =>
+      runProgram(builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(at) }, [houseArgument(whose)])
+    const stranger = start(port2, `${folder}-other`)
+    start(port, folder)
+    for (const each of [port, port2])
+      await until(async () => !(await isPortFree(each)), { timeoutMs: 20_000, everyMs: 50 })
+    // Whatever was written down of it: it is found by what runs.
+    for (const torn of ['', '{"supervisor":', 'null', '[]', JSON.stringify({ supervisor: process.ppid })]) {
+      writeFileSync(state(), torn)
+      expect(runningOn(folder)).toMatchObject({ supervisor: null, programs: [{ name: 'scale-main' }] })
+    }
     expect(await stopRunning(folder)).toBe(true)
+    expect(isAlive(stranger.pid as number)).toBe(true)
+    await stopProcess(stranger.pid as number, 5_000)
     expect(await isPortFree(port)).toBe(true)
     expect(await stopRunning(folder)).toBe(false)
   }, 30_000)
