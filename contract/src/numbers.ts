@@ -31,7 +31,8 @@ const PRINTABLE_LINES = /^(?:\P{Cc}|[\n\r\t])*$/u
 export const name = z.string().trim().min(1).max(120).regex(PRINTABLE, 'must not hold control characters')
 export const notes = z.string().trim().max(4000).regex(PRINTABLE_LINES, 'must not hold control characters')
 export const currency = z.string().regex(/^[A-Z]{3}$/, 'must be a currency code of three capital letters')
-export const id = z.uuid().meta({ description: 'UUID' })
+/** Compared in one form: capitals make no other id. */
+export const id = z.uuid().toLowerCase().meta({ description: 'UUID' })
 /** Days begin with the year. Instants are not held to it: a device whose clock was never set weighs all the same. */
 const isOfOurTime = (text: string) => Number(text.slice(0, 4)) >= FIRST_YEAR
 const NOT_OF_OUR_TIME = `must not be before the year ${FIRST_YEAR}`

@@ -44,7 +44,7 @@ describe('starting', () => {
     const start = {
       id: record.id,
       styleId: newId(),
-      units: 1,
+      units: record.units,
       purchase: record.purchase,
       cookId: null,
       supplierId: null,
@@ -57,6 +57,14 @@ describe('starting', () => {
     const again = await send(test_, 'POST', `/api/kitchens/${kitchen.id}/fabrications`, start)
     expect(again.status).toBe(201)
     expect(again.body.record.purchase).toEqual(record.purchase)
+    const others = [{ units: record.units + 1 }, { styleId: list.body[0].styles[1].id }]
+    for (const other of others) {
+      const { status, body } = await send(test_, 'POST', `/api/kitchens/${kitchen.id}/fabrications`, {
+        ...start,
+        ...other,
+      })
+      expect([status, body.code, body.issues[0].path]).toEqual([409, 'id-taken', 'id'])
+    }
   })
 
   test('values and offers that the kitchen has not settled are as last time', async () => {

@@ -51,6 +51,21 @@ describe('readings', () => {
     expect((await current()).facts).toEqual([...readings, more])
   })
 
+  test('of one id and two contents in one list are refused, and none is kept', async () => {
+    const reading = weigh(0, 281)
+    const { status, body } = await post(weigh(0, 276), reading, { ...reading, grams: 282 })
+    expect([status, body.code, body.issues[0].path]).toEqual([409, 'id-taken', 'facts[2].id'])
+    expect((await current()).facts).toEqual([])
+  })
+
+  test('with an id in capitals are the same weighing', async () => {
+    const reading = weigh(0, 281)
+    await post(reading)
+    const loud = { ...reading, id: reading.id.toUpperCase(), fabricationId: reading.fabricationId.toUpperCase() }
+    expect([(await post(loud)).status, (await post(loud)).body.kept]).toEqual([200, [reading.id]])
+    expect((await current()).facts).toEqual([reading])
+  })
+
   test('of many devices at once are all there, and a bad one fails alone', async () => {
     const good = Array.from({ length: 60 }, (_, place) => weigh(place % 3, 100 + place, place + 1))
     const bad = weighing(state.record.id, newId(), 5)

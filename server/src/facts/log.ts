@@ -1,6 +1,6 @@
 import type { Fact } from '@fleam/core'
 import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
-import { notFound, Refusal } from '../http/index.ts'
+import { notFound, Refusal, refuseOtherContent } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { factOfRow, rowOfFact } from './rows.ts'
 import { SharedInserts } from './shared-inserts.ts'
@@ -21,7 +21,7 @@ export class FactLog {
 
   /** Resolves with the ids once they are committed. Throws a `Refusal` that names the field, storing none of the list. */
   async append(scope: Scope, facts: readonly Fact[]): Promise<string[]> {
-    let missing = [...new Map(facts.map((fact) => [fact.id, fact])).values()]
+    let missing = eachOnce(facts)
     for (let attempt = 0; missing.length > 0; attempt++) {
       try {
         await this.#inserts.insert(missing.map((fact) => this.#attributes.valuesOf(rowOfFact(scope.kitchen.id, fact))))
@@ -36,6 +36,17 @@ export class FactLog {
     }
     return facts.map((fact) => fact.id)
   }
+}
+
+/** Each fact of a list once; an id that stands for two things in it is refused. */
+function eachOnce(facts: readonly Fact[]): Fact[] {
+  const byId = new Map<string, Fact>()
+  facts.forEach((fact, at) => {
+    const before = byId.get(fact.id)
+    refuseOtherContent(before === undefined || isSameFact(before, fact), `facts[${at}].id`)
+    byId.set(fact.id, before ?? fact)
+  })
+  return [...byId.values()]
 }
 
 /** Facts that are not stored yet. An id that stands for something else, here or elsewhere, is refused. */

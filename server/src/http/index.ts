@@ -2,7 +2,15 @@ export { clientGone } from './client-gone.ts'
 export { sendEvents } from './event-stream.ts'
 export { describing } from './operations.ts'
 export { servePages } from './pages.ts'
-export { answerWithProblems, notFound, problemOf, Refusal, refuseOtherId, refuseTaken } from './problems.ts'
+export {
+  answerWithProblems,
+  notFound,
+  problemOf,
+  Refusal,
+  refuseOtherContent,
+  refuseOtherId,
+  refuseTaken,
+} from './problems.ts'
 export type { OddAnswer, Server } from './schemas.ts'
 export { fabricationParams, kitchenParams, requireReadable, withSchemas } from './schemas.ts'
 export { secureAnswer } from './security.ts'

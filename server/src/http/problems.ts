@@ -106,6 +106,14 @@ export async function refuseTaken<T>(path: string, detail: string, write: () => 
   }
 }
 
+/** Made again under an id: the same is answered as the first time, anything else is refused and nothing is said to be kept. */
+export function refuseOtherContent(isSame: boolean, path = 'id'): void {
+  if (isSame) return
+  throw new Refusal('id-taken', 'This id stands for something else already.', {
+    issues: [{ path, message: 'is taken' }],
+  })
+}
+
 /** A body names its thing as its address does, or is refused. */
 export function refuseOtherId(path: string, inBody: string, inAddress: string): void {
   if (inBody === inAddress) return

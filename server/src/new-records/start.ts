@@ -3,7 +3,7 @@ import { MOST_PIECES, type PlannedOffer, type PlannedPile, type SettledStyle, se
 import { v7 as newId } from 'uuid'
 import { offersOfStyle } from '../buying/index.ts'
 import { insertOnce, latestOfStyle, requireState } from '../fabrication/index.ts'
-import { Refusal } from '../http/index.ts'
+import { Refusal, refuseOtherContent } from '../http/index.ts'
 import { offers, requireCook } from '../kitchen/index.ts'
 import { requireLot } from '../receiving/index.ts'
 import type { Scope } from '../scope/index.ts'
@@ -126,7 +126,10 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
     updatedAt: wish.startedAt,
   }
   await insertOnce(scope, record, [])
-  return requireState(scope, record.id)
+  const state = await requireState(scope, record.id)
+  const { styleId, units, startedAt } = state.record
+  refuseOtherContent(styleId === wish.styleId && units === wish.units && startedAt === record.startedAt)
+  return state
 }
 
 /** Offers of the price book, and those that were said once and are not in it. */

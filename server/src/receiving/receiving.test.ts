@@ -60,7 +60,10 @@ const receive = (each: LotEdit) => send(test_, 'POST', path('/lots'), each)
 test('a delivery is taken in whole, and sent twice it is there once', async () => {
   const sent = lot()
   expect(await receive(sent)).toMatchObject({ status: 201, body: named(sent) })
-  expect((await receive({ ...sent, notes: 'again' })).body.notes).toBeNull()
+  const all = await Promise.all(Array.from({ length: 8 }, () => receive(sent)))
+  expect(all.map(({ status, body }) => [status, body])).toEqual(all.map(() => [201, named(sent)]))
+  const other = await receive({ ...sent, notes: 'another' })
+  expect([other.status, other.body.issues[0].path]).toEqual([409, 'id'])
   const { body } = await send(test_, 'GET', path('/lots'))
   expect(body).toEqual([{ lot: named(sent), usedWeight: 0 }])
 })
@@ -136,6 +139,18 @@ test('a picture is kept and shown; anything else is refused', async () => {
   const shown = await test_.app.inject({ method: 'GET', url: path(`/lots/${sent.id}/photos/${photo.id}`) })
   expect(shown.headers['content-type']).toBe('image/jpeg')
   expect(shown.rawPayload).toEqual(jpeg)
+  // The same id with another picture, here or at another lot, is no picture that is kept.
+  const another = { ...photo, picture: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 9]).toString('base64') }
+  const elsewhere = lot({ code: 'L-2' })
+  await receive(elsewhere)
+  for (const [at, body] of [
+    [sent.id, another],
+    [elsewhere.id, photo],
+  ] as const) {
+    const { status, body: refused } = await send(test_, 'POST', path(`/lots/${at}/photos`), body)
+    expect([status, refused.issues[0].path]).toEqual([409, 'id'])
+  }
+  expect((await send(test_, 'POST', path(`/lots/${sent.id}/photos`), photo)).status).toBe(201)
   const wrong = await send(test_, 'POST', path(`/lots/${sent.id}/photos`), { ...photo, picture: 'iVBORw0KGgo=' })
   expect([wrong.status, wrong.body.issues[0].path]).toEqual([400, 'picture'])
   const other = await setUpKitchen(test_, 'Other')

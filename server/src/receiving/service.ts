@@ -1,8 +1,16 @@
+import { isDeepStrictEqual } from 'node:util'
 import { faultWords } from '@fleam/catalogue'
-import { claimCsv as csvOfClaim, type Lot, type LotEdit, type LotPhoto, type LotTrace } from '@fleam/contract'
+import {
+  claimCsv as csvOfClaim,
+  type Lot,
+  type LotEdit,
+  type LotPhoto,
+  type LotTrace,
+  lotEditOf,
+} from '@fleam/contract'
 import { documentOf } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
-import { notFound, Refusal, refuseTaken } from '../http/index.ts'
+import { notFound, Refusal, refuseOtherContent, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
@@ -25,7 +33,11 @@ async function requireItemName(scope: Scope, itemId: string | null, before: stri
 /** Takes a delivery in. Sent twice with the same id, it is there once. */
 export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
   const known = await store.lotById(scope, lot.id)
-  if (known) return known
+  if (known) {
+    // One that was changed since is not held against how it began.
+    refuseOtherContent(known.version > 1 || isDeepStrictEqual(lotEditOf(known), { ...lot, version: 1 }))
+    return known
+  }
   const item = await requireItemName(scope, lot.itemId, null)
   await requireSupplier(scope, lot.supplierId)
   await refuseTaken('id', 'A lot or case with this id is there already.', () =>
@@ -73,6 +85,8 @@ export async function trace(scope: Scope, id: string): Promise<LotTrace> {
 export async function keepPhoto(scope: Scope, lotId: string, photo: LotPhoto) {
   await requireLot(scope, lotId)
   await store.insertPhoto(scope, lotId, photo)
+  const kept = await store.pictureOf(scope, lotId, photo.id)
+  refuseOtherContent(kept?.toString('base64') === photo.picture)
   return store.photos(scope, lotId)
 }
 
