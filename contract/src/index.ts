@@ -93,7 +93,15 @@ export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
 export type { Lot, LotCase, LotCheck, LotEdit, LotPhoto, LotRow, LotTrace } from './receiving.ts'
 export { lot, lotEdit, lotPhoto, lotRows, lotTrace } from './receiving.ts'
 export type { ScaleLine, ScaleReading, ScaleState, ScaleStatus } from './scale-line.ts'
-export { formatScaleLine, parseScaleLine, scaleCommand, scaleReading, scaleStatus, standInLoad } from './scale-line.ts'
+export {
+  formatScaleLine,
+  LONGEST_LINE,
+  parseScaleLine,
+  scaleCommand,
+  scaleReading,
+  scaleStatus,
+  standInLoad,
+} from './scale-line.ts'
 export type {
   CautionOverride,
   Container,

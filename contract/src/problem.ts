@@ -15,6 +15,8 @@ export const PROBLEMS = {
   'pile-unknown': { status: 422, title: 'This fabrication has no such pile' },
   'name-unknown': { status: 422, title: 'A name in it is not known here' },
   'price-list-wrong': { status: 422, title: 'This price list cannot be taken in' },
+  'other-host': { status: 421, title: 'This server is not reached by that name' },
+  'other-site': { status: 403, title: 'This came from another site' },
   cancelled: { status: 409, title: 'It was broken off' },
   'feed-away': { status: 503, title: 'The price feed does not answer' },
   'scale-away': { status: 503, title: 'The scale does not answer' },

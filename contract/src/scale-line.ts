@@ -1,4 +1,4 @@
-import { GRAMS_PER_UNIT, type WeightUnit } from '@fleam/core'
+import { GRAMS_PER_UNIT, HEAVIEST_ON_A_SCALE, type WeightUnit } from '@fleam/core'
 import { z } from 'zod'
 
 /**
@@ -30,7 +30,8 @@ export const scaleCommand = z.strictObject({ command: z.enum(['tare', 'zero']) }
 /** For the stand-in alone: what lies on its plate, in grams; 0 lifts it off. */
 export const standInLoad = z.strictObject({ grams: z.number().min(0).max(100_000) })
 
-const LONGEST_LINE = 200
+/** Characters; a line without an end is no line of a scale. */
+export const LONGEST_LINE = 200
 
 /** Reads one line; null for anything that is not a whole reading, so that noise on the wire is passed over. */
 export function parseScaleLine(line: string): ScaleReading | null {
@@ -50,7 +51,8 @@ export function parseScaleLine(line: string): ScaleReading | null {
   return {
     grams: weight * gramsPerUnit,
     tareGrams: tare * gramsPerUnit,
-    state,
+    // No bench scale carries what nobody can mean, whatever it says of it.
+    state: Math.abs(weight * gramsPerUnit) > HEAVIEST_ON_A_SCALE ? 'over' : state,
     device: fields.get('device') ?? 'scale',
     simulated: fields.get('stand-in') === 'yes',
   }

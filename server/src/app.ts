@@ -13,7 +13,15 @@ import { fabricationRoutes } from './fabrication/index.ts'
 import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/index.ts'
 import { healthRoutes } from './health/index.ts'
-import { answerWithProblems, describing, type OddAnswer, secureAnswer, servePages, withSchemas } from './http/index.ts'
+import {
+  answerOwnPagesOnly,
+  answerWithProblems,
+  describing,
+  type OddAnswer,
+  secureAnswer,
+  servePages,
+  withSchemas,
+} from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
 import { newRecordRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/index.ts'
@@ -59,6 +67,8 @@ export interface AppOptions {
   priceFeed?: string | null
   /** Told of an answer that is not as its schema says; it is written to the log where nobody listens. */
   onOddAnswer?: (odd: OddAnswer) => void
+  /** Names by which it is reached, beside addresses and `localhost`. */
+  names?: readonly string[]
 }
 
 /** Builds the server without listening, so that tests can inject requests into it. */
@@ -70,6 +80,7 @@ export async function buildApp({
   pages = null,
   priceFeed = null,
   onOddAnswer,
+  names = [],
 }: AppOptions) {
   const app = Fastify({
     bodyLimit: BODY_LIMIT_BYTES,
@@ -82,6 +93,7 @@ export async function buildApp({
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
   answerWithProblems(app)
+  answerOwnPagesOnly(app, names)
   await app.register(swagger, {
     openapi: {
       openapi: '3.1.0',

@@ -3,7 +3,13 @@ import { readEnvironment } from './environment.ts'
 const whole = { FLEAM_DATABASE_URL: 'mysql://fleam:x@127.0.0.1:3306/fleam' }
 
 test('all but the database has a default', () => {
-  expect(readEnvironment(whole)).toEqual({ ...whole, FLEAM_PORT: 4173, FLEAM_HOST: '127.0.0.1', FLEAM_LOG: 'warn' })
+  expect(readEnvironment(whole)).toEqual({
+    ...whole,
+    FLEAM_PORT: 4173,
+    FLEAM_HOST: '127.0.0.1',
+    FLEAM_NAMES: '',
+    FLEAM_LOG: 'warn',
+  })
 })
 
 for (const [name, value] of [

@@ -7,6 +7,10 @@ const port = z.coerce.number().int().min(1).max(65535)
 const environment = z.object({
   FLEAM_PORT: port.default(4173),
   FLEAM_HOST: z.string().default('127.0.0.1'),
+  FLEAM_NAMES: z
+    .string()
+    .regex(/^[a-z0-9.,-]*$/i, 'must be names, with commas between them')
+    .default(''),
   FLEAM_DATABASE_URL: z.string().regex(/^(?:mysql|mariadb):\/\//, 'must start with mysql:// or mariadb://'),
   FLEAM_SCALE: z
     .string()

@@ -16,6 +16,7 @@ const app = await buildApp({
   logger: { level: environment.FLEAM_LOG },
   pages: environment.FLEAM_PAGES ?? null,
   priceFeed: environment.FLEAM_PRICE_FEED ?? null,
+  names: [environment.FLEAM_HOST, ...environment.FLEAM_NAMES.split(',')].filter((name) => name !== ''),
 })
 
 /** Until the database is there and its schema up to date, `/api/health` says so and the rest answers 503. */

@@ -11,7 +11,10 @@ export type TestApp = Awaited<ReturnType<typeof openTestApp>>
  * The server on a fresh database of its own; `close` drops it. An answer that is not as its schema says is a fault,
  * but where a test makes odd records on purpose.
  */
-export async function openTestApp(scaleAddress: string | null = null, { isOddAllowed = false } = {}) {
+export async function openTestApp(
+  scaleAddress: string | null = null,
+  { isOddAllowed = false, names = [] as string[] } = {},
+) {
   const base = new URL(process.env.FLEAM_TEST_DATABASE_URL as string)
   const name = `fleam_${randomBytes(6).toString('hex')}`
   const admin = new Sequelize(base.href, { dialect: 'mysql', logging: false })
@@ -23,6 +26,7 @@ export async function openTestApp(scaleAddress: string | null = null, { isOddAll
   const app = await buildApp({
     database,
     scale,
+    names,
     onOddAnswer: isOddAllowed
       ? () => {}
       : ({ method, url, error }) => {

@@ -9,6 +9,8 @@ export const LIGHTEST_GRAMS = 0.001
 export const SMALLEST_QUANTITY = 0.000_001
 /** A hundred tonnes, in grams. */
 export const HEAVIEST_GRAMS = 100_000_000
+/** What lies on one bench or floor scale at most, in grams: two tonnes. */
+export const HEAVIEST_ON_A_SCALE = 2_000_000
 /** Money of one entry, in major units. */
 export const MOST_MONEY = 1_000_000_000
 /** Minutes of one entry: nearly seventy days. A clock that was forgotten counts no further. */

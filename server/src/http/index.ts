@@ -11,6 +11,7 @@ export {
   refuseOtherId,
   refuseTaken,
 } from './problems.ts'
+export { answerOwnPagesOnly } from './reach.ts'
 export type { OddAnswer, Server } from './schemas.ts'
 export { fabricationParams, kitchenParams, requireReadable, withSchemas } from './schemas.ts'
 export { secureAnswer } from './security.ts'

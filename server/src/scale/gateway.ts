@@ -1,6 +1,6 @@
 import { connect, type Socket } from 'node:net'
 import { createInterface } from 'node:readline'
-import { parseScaleLine, type ScaleReading, type ScaleStatus } from '@fleam/contract'
+import { LONGEST_LINE, parseScaleLine, type ScaleReading, type ScaleStatus } from '@fleam/contract'
 import { Refusal } from '../http/index.ts'
 
 const RECONNECT_MS = 500
@@ -62,6 +62,13 @@ export class ScaleGateway {
       this.#socket = null
       this.#tell(null)
       if (!this.#isClosed) this.#retry = setTimeout(() => this.#open(address), RECONNECT_MS)
+    })
+    // What has no end would be gathered for ever: such a line is cut, and the scale is asked anew.
+    let unended = 0
+    socket.on('data', (chunk: Buffer) => {
+      const end = chunk.lastIndexOf('\n')
+      unended = end < 0 ? unended + chunk.length : chunk.length - end - 1
+      if (unended > LONGEST_LINE) socket.destroy()
     })
     createInterface({ input: socket })
       .on('line', (line) => {

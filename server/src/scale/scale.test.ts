@@ -114,6 +114,26 @@ describe('the gateway', () => {
     server.close()
   })
 
+  test('cuts a line that has no end, and asks anew', async () => {
+    const port = await findFreePort()
+    let opened = 0
+    const sockets = new Set<Socket>()
+    const server = createServer((socket) => {
+      opened++
+      sockets.add(socket)
+      socket.on('error', () => {})
+      const drip = () => !socket.destroyed && socket.write('9'.repeat(4096), () => setImmediate(drip))
+      if (opened === 1) drip()
+      else socket.write('weight=281 unit=g state=stable\nweight=999999999 unit=kg state=stable\n')
+    }).listen(port, '127.0.0.1')
+    const gateway = new ScaleGateway(`127.0.0.1:${port}`)
+    await until(() => gateway.status.reading?.state === 'over', { timeoutMs: 5_000, everyMs: 20 })
+    expect(opened).toBe(2)
+    gateway.close()
+    server.close()
+    for (const socket of sockets) socket.destroy()
+  })
+
   test('without a scale, weights are typed and commands refused', async () => {
     const test_ = await openTestApp()
     expect((await send(test_, 'GET', '/api/scale')).body).toEqual({ connected: false, address: null, reading: null })
