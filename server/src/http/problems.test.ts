@@ -2,6 +2,7 @@ import { PROBLEMS } from '@fleam/contract'
 import Fastify from 'fastify'
 import { z } from 'zod'
 import { answerWithProblems, invalidInput, notFound, Refusal } from './problems.ts'
+import { withSchemas } from './schemas.ts'
 
 /** What a route that throws this answers. */
 async function answerTo(error: unknown) {
@@ -66,4 +67,36 @@ test('a failed parse names the first field and counts the others', () => {
 
 test('what is not here is said in the words of the kitchen', () => {
   expect(notFound('style').message).toBe('This kitchen has no such style.')
+})
+
+describe('what is sent', () => {
+  const bodyOf = async (payload: unknown) => {
+    const app = Fastify()
+    answerWithProblems(app)
+    const server = withSchemas(app, () => {})
+    server.post('/', { schema: { body: z.looseObject({}) } }, () => ({ ok: true }))
+    const response = await app.inject({
+      method: 'POST',
+      url: '/',
+      payload: JSON.stringify(payload),
+      headers: JSON_BODY,
+    })
+    await app.close()
+    return [response.statusCode, response.json().issues?.[0]?.path]
+  }
+  const JSON_BODY = { 'content-type': 'application/json' }
+
+  test('with half a character is refused with its place, and whole ones are not', async () => {
+    expect(await bodyOf({ piles: [{ name: 'whole 🐔' }, { name: 'half \ud83d' }] })).toEqual([400, 'piles[1].name'])
+    expect(await bodyOf({ tried: { '\udc14': 1 } })).toEqual([400, 'tried'])
+    expect(await bodyOf({ name: '🐔 \u{1f414}' })).toEqual([200, undefined])
+  })
+
+  test('with thousands of faults is answered with twenty of them', () => {
+    const many = Object.fromEntries(Array.from({ length: 50_000 }, (_, at) => [`field ${at}`, 1]))
+    const { error } = z.strictObject({}).safeParse(many)
+    const { options, message } = invalidInput(error as z.ZodError)
+    expect(options.issues).toHaveLength(20)
+    expect(message).toContain('49999 more')
+  })
 })
