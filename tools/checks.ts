@@ -70,8 +70,15 @@ interface Tally {
   failed: number
 }
 
-const count = (output: string, word: string) =>
-  Number([...output.matchAll(new RegExp(`(\\d+) ${word}`, 'g'))].at(-1)?.[1] ?? 0)
+/** The lines in which Jest and Playwright say how it ended; what tests print on their way is none of them. */
+const ENDINGS = /^(?:Tests:.*| +\d+ (?:passed|failed)(?: \(.*\))?)$/gm
+
+/** How many tests passed and failed, from all that a run of Jest or Playwright printed. */
+export function tallyOf(output: string): Tally {
+  const ending = [...output.matchAll(ENDINGS)].map(([line]) => line).join('\n')
+  const count = (word: string) => Number([...ending.matchAll(new RegExp(`(\\d+) ${word}`, 'g'))].at(-1)?.[1] ?? 0)
+  return { passed: count('passed'), failed: count('failed') }
+}
 
 async function runAll(checks: readonly Check[]): Promise<{ tally: Tally; failures: string[] }> {
   const tally = { passed: 0, failed: 0 }
@@ -86,8 +93,9 @@ async function runAll(checks: readonly Check[]): Promise<{ tally: Tally; failure
     if (code !== 0) failures.push(name)
     if (code !== 0) process.stdout.write(`${output}\n`)
     if (checks !== QUICK) {
-      tally.passed += count(output, 'passed')
-      tally.failed += count(output, 'failed')
+      const { passed, failed } = tallyOf(output)
+      tally.passed += passed
+      tally.failed += failed
     }
   }
   return { tally, failures }

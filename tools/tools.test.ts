@@ -3,12 +3,24 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildServer, builtProgram } from './build-server.ts'
+import { tallyOf } from './checks.ts'
 import { House } from './house.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { isAlive, pauseAfter, runProgram, stopProcess, until } from './processes.ts'
 import { houseArgument, runningOn, stopRunning, writeSupervisor } from './running.ts'
 
 beforeAll(buildServer, 60_000)
+
+test('tests are counted where a run says how it ended, and nowhere else', () => {
+  const jest = (ending: string) =>
+    `Rolling back transaction 5-8128 failed with error\n  3 failed tries\n${ending}\nTime: 2 s`
+  expect(tallyOf(jest('Tests:       1656 passed, 1656 total'))).toEqual({ passed: 1656, failed: 0 })
+  expect(tallyOf(jest('Tests:       2 failed, 9 passed, 11 total'))).toEqual({ passed: 9, failed: 2 })
+  expect(tallyOf('weighed 7 passed\n\n  1 failed\n    a.spec.ts:3:1 › x\n  78 passed (5.4m)')).toEqual({
+    passed: 78,
+    failed: 1,
+  })
+})
 
 test('a free port is free, a taken one is not', async () => {
   const port = await findFreePort()
