@@ -54,7 +54,8 @@ function Card({ item, style }: { item: Item; style: Style }) {
           'Lot',
           'Invoice weight',
           'Received',
-          'Liquid drained',
+          // Where draining is a step, its liquid stands there.
+          ...(style.piles.some((pile) => pile.kind === 'liquid') ? [] : ['Liquid drained']),
           'Price',
           'Began / ended',
         ].map((line) => (
