@@ -35,6 +35,8 @@ import { styleRoutes } from './style/index.ts'
 import { supplierRoutes } from './supplier/index.ts'
 import { whatIfRoutes } from './what-if/index.ts'
 
+/** Faults of one odd answer that go into the log. */
+const MOST_LOGGED = 20
 const BODY_LIMIT_BYTES = 1024 * 1024
 
 /** The page that shows the description: the product's name, nothing of its maker, and nothing from elsewhere. */
@@ -89,7 +91,8 @@ export async function buildApp({
   })
   const tellOdd =
     onOddAnswer ??
-    (({ method, url, error }: OddAnswer) => app.log.error({ method, url, issues: error.issues }, 'An answer is odd.'))
+    (({ method, url, error }: OddAnswer) =>
+      app.log.error({ method, url, issues: error.issues.slice(0, MOST_LOGGED) }, 'An answer is odd.'))
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
   answerWithProblems(app)

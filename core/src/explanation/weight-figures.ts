@@ -1,6 +1,6 @@
 import type { Appraisal } from '../appraisal/index.ts'
 import { type FabricationDocument, usedShareOf } from '../fabrication/index.ts'
-import { minus, over, plus, times, value } from './expression.ts'
+import { evaluate, minus, over, plus, times, value } from './expression.ts'
 import type { Explanation, WeightFigureName } from './figure-ref.ts'
 
 export function weightFigure(
@@ -14,6 +14,7 @@ export function weightFigure(
   const purge = grams('purge', weights.purge)
   const all = piles.map((pile) => grams(pile.name, pile.weight))
   const liquid = all.filter((_, at) => document.piles[at]?.kind === 'liquid')
+  const drained = minus(received, purge, ...liquid)
   const primary = plus(...all.filter((_, at) => piles[at]?.class === 'primary'))
   switch (figure) {
     case 'short':
@@ -48,11 +49,11 @@ export function weightFigure(
       }
     }
     case 'drainedYield':
-      if (weights.drainedYield === 0 && weights.received - weights.purge <= 0) return null
+      if (evaluate(drained) <= 0) return null
       return {
         title: 'Drained yield',
         quantity: 'share',
-        expression: over(primary, minus(received, purge, ...liquid)),
+        expression: over(primary, drained),
         note: 'Portions against what was left after the bag was drained.',
       }
   }

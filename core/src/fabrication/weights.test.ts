@@ -1,5 +1,7 @@
 import { sixChickens } from '../../test/documents.ts'
 import { factVoid, reading } from '../../test/facts.ts'
+import { appraise } from '../appraisal/index.ts'
+import { type Expression, evaluate, explain } from '../explanation/index.ts'
 import { pileWeight, usedShareOf } from './document.ts'
 import { documentOf, expectedDocument, type FabricationPlan } from './record.ts'
 import { balanceOf, DEFAULT_LIMITS, weigh } from './weights.ts'
@@ -32,6 +34,8 @@ describe('the three yields', () => {
     drained.purchase.purge = undefined
     drained.piles = [...drained.piles, { name: 'liquid', class: 'waste', kind: 'liquid', weight: 90 }]
     expect(weigh(drained)).toMatchObject({ drainedYield: weights.drainedYield, unaccounted: weights.unaccounted })
+    const figure = () => explain(drained, appraise(drained), { group: 'weights', figure: 'drainedYield' })
+    expect(evaluate(figure()?.expression as Expression)).toBeCloseTo(weights.drainedYield, 12)
     // What is only called so is thrown away with the rest.
     drained.piles = drained.piles.map(({ kind: _kind, ...pile }) => pile)
     expect(weigh(drained).drainedYield).toBeLessThan(weights.drainedYield)

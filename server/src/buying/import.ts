@@ -70,17 +70,22 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
     const book: KnownBook = { articles: new Map(articles), prices: new Map() }
     const result: ImportResult = { rows: lines.length, newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
     let storing = Promise.resolve()
-    for (let from = 0; from < lines.length; from += CHUNK) {
-      if (options.isCancelled?.()) throw new Refusal('cancelled', 'The import was broken off.')
-      const chunk = { ...options, lines: lines.slice(from, from + CHUNK) }
-      // While one chunk is stored the next one is compared.
-      const fresh = await newRowsOf(inside, chunk, book, result)
+    try {
+      for (let from = 0; from < lines.length; from += CHUNK) {
+        if (options.isCancelled?.()) throw new Refusal('cancelled', 'The import was broken off.')
+        const chunk = { ...options, lines: lines.slice(from, from + CHUNK) }
+        // While one chunk is stored the next one is compared.
+        const fresh = await newRowsOf(inside, chunk, book, result)
+        await storing
+        storing = storeRows(inside, fresh).then(() => onProgress(from + chunk.lines.length, lines.length))
+        // What fails is thrown where it is waited for; until then nobody listens.
+        storing.catch(() => {})
+      }
       await storing
-      storing = storeRows(inside, fresh).then(() => onProgress(from + chunk.lines.length, lines.length))
-      // What fails is thrown where it is waited for; until then nobody listens.
-      storing.catch(() => {})
+    } finally {
+      // Nothing may be under way any more when what was done is taken back.
+      await storing.catch(() => {})
     }
-    await storing
     return result
   })
 }
@@ -92,10 +97,12 @@ export async function holdPriceBook(scope: Scope): Promise<void> {
 
 interface NewRows {
   articles: KnownArticle[]
+  /** Articles that were there, also of the rows before, and say something else now. */
+  changed: KnownArticle[]
   prices: { articleId: string; price: Omit<ArticlePrice, 'recordedAt'> }[]
 }
 
-async function storeRows(scope: Scope, { articles, prices }: NewRows): Promise<void> {
+async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): Promise<void> {
   const { id: kitchenId } = scope.kitchen
   const now = scope.clock.now()
   await store.insertMany(
@@ -103,6 +110,10 @@ async function storeRows(scope: Scope, { articles, prices }: NewRows): Promise<v
     'Article',
     articles.map((each) => ({ ...each, kitchenId })),
   )
+  for (const article of changed) {
+    const where = ofKitchen(scope, { id: article.id })
+    await scope.database.models.Article.update(articleColumns(article), { where, ...within(scope) })
+  }
   await store.insertMany(
     scope,
     'ArticlePrice',
@@ -110,7 +121,7 @@ async function storeRows(scope: Scope, { articles, prices }: NewRows): Promise<v
   )
 }
 
-/** What of some lines is not in the book yet; articles that changed are changed at once. */
+/** What of some lines is not in the book yet, or says something else. */
 async function newRowsOf(
   scope: Scope,
   { lines, mapping, source }: ImportOptions,
@@ -123,6 +134,7 @@ async function newRowsOf(
   for (const [id, read] of await store.pricesOf(scope, unread)) prices.set(id, read)
   for (const id of unread) if (!prices.has(id)) prices.set(id, [])
   const newArticles = new Map<string, KnownArticle>()
+  const changedArticles: KnownArticle[] = []
   const newPrices: NewRows['prices'] = []
   const issues: PriceIssue[] = []
   for (const line of lines) {
@@ -130,9 +142,7 @@ async function newRowsOf(
     const article = articleOf(line, before?.id ?? nextId())
     if (!before || newArticles.has(article.id)) newArticles.set(article.id, article)
     else if (!isSame(articleColumns(before), articleColumns(article))) {
-      const where = ofKitchen(scope, { id: article.id })
-      await scope.database.models.Article.update(articleColumns(article), { where, ...within(scope) })
-      result.changedArticles++
+      changedArticles.push(article)
     }
     known.set(keyOf(line), article)
     const price = { id: nextId(), source, ...priceOf(line) }
@@ -149,8 +159,9 @@ async function newRowsOf(
   }
   if (issues.length > 0) throw refuseRows(issues)
   result.newArticles += newArticles.size
+  result.changedArticles += changedArticles.length
   result.newPrices += newPrices.length
-  return { articles: [...newArticles.values()], prices: newPrices }
+  return { articles: [...newArticles.values()], changed: changedArticles, prices: newPrices }
 }
 
 const ID_BYTES = 16

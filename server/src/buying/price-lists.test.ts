@@ -84,6 +84,19 @@ test('an article that is named anew keeps its prices', async () => {
   expect(body.rows[0]).toMatchObject({ prices: 2, article: { name: 'One, larger', item: 'Duck' } })
 })
 
+test('an article that is named anew a thousand rows later is named so, and a fault there takes all of it back', async () => {
+  const rows = Array.from({ length: 1_500 }, (_, at) => `Ostravale;${at};Article ${at};;1;kg;2026-01-01`)
+  const renamed = [...rows, 'Ostravale;3;Named anew;;2;kg;2026-02-01']
+  await importList(list(['Ostravale;Z;Before;;1;kg;2026-01-01']))
+  const { last: refused } = await importList(list([...renamed, 'Ostravale;Z;Before;;9;kg;2026-01-01']))
+  expect(refused.problem.issues).toEqual([{ path: 'row 1503, valid from', message: 'overlap: 2026-01-01' }])
+  expect(await counts()).toBe(1)
+  const { last } = await importList(list(renamed))
+  expect(last.result).toMatchObject({ newArticles: 1_500, changedArticles: 1, newPrices: 1_501 })
+  const { body } = await send(test_, 'GET', path('/articles?words=Named%20anew'))
+  expect(body.rows.map((row: { article: { code: string } }) => row.article.code)).toEqual(['3'])
+})
+
 test('a reader that goes away breaks the import off, and nothing is taken in', async () => {
   const rows = Array.from({ length: 12_000 }, (_, at) => `Ostravale;${at};Article ${at};;1;kg;2026-01-01`)
   const csv = list(rows)
