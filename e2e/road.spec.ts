@@ -201,7 +201,8 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   await pad('NumpadEnter')
   await page.waitForURL(/\/verdict\//)
   const { record } = await stateOf(request, id)
-  expect(record.causes).toEqual([{ pile: 'supremes', cause: 'meat-on-bones' }])
+  const pileId = record.piles.find((pile) => pile.name === 'supremes')?.id
+  expect(record.causes).toEqual([{ pileId, cause: 'meat-on-bones' }])
   await expect(page.locator('.verdict').getByText('meat left on carcass or frame')).toBeVisible()
   await page.request.post('/api/scale/commands', { data: { command: 'zero' } })
 })

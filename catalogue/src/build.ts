@@ -1,4 +1,4 @@
-import type { PileKind, StyleOption, StyleStep, Tool } from '@fleam/core'
+import type { NamedStep, PileKind, StyleOption, Tool } from '@fleam/core'
 import { type Animal, factsOf } from './pile-facts.ts'
 import type { StylePile } from './schema.ts'
 
@@ -84,7 +84,7 @@ export interface StepWords {
   cautions?: readonly string[]
 }
 
-type StepPlace = Partial<Pick<StyleStep, 'isOptional' | 'gain' | 'when'>> & { piles?: readonly string[] }
+type StepPlace = Partial<Pick<NamedStep, 'isOptional' | 'gain' | 'when'>> & { piles?: readonly string[] }
 
 /** Cautions that a tool brings with it wherever it is used. */
 const TOOL_CAUTIONS: Readonly<Record<Tool, readonly string[]>> = {
@@ -101,7 +101,7 @@ const TOOL_CAUTIONS: Readonly<Record<Tool, readonly string[]>> = {
  * a style says which piles leave the board there, under its own names.
  */
 export function stepsWith<K extends string>(every: readonly string[], words: Readonly<Record<K, StepWords>>) {
-  return (id: K, piles: readonly string[] = [], place: Omit<StepPlace, 'piles'> = {}): StyleStep => {
+  return (id: K, piles: readonly string[] = [], place: Omit<StepPlace, 'piles'> = {}): NamedStep => {
     const { tool = 'knife', cut = null, mistakes = [], cautions = [], ...rest } = words[id]
     return {
       id,

@@ -1,6 +1,6 @@
-import type { CutStyle, StylePile } from '@fleam/core'
+import type { NamedPile, NamedStyle } from '@fleam/core'
 
-export type { StylePile }
+export type StylePile = NamedPile
 
 export type Species = 'poultry' | 'fish' | 'red-meat'
 
@@ -18,7 +18,7 @@ export interface Caution {
   source: 'common food-code default' | 'common knife practice'
 }
 
-export interface CatalogueStyle extends CutStyle {
+export interface CatalogueStyle extends NamedStyle {
   id: string
   /** Drip, saw dust and drying, as a share of AP. */
   normalLoss: number

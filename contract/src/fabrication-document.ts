@@ -89,7 +89,6 @@ const pile = z
 
 const offerFields = {
   name,
-  pile: name,
   price,
   pieces: positiveCount.optional(),
   pieceWeight: positiveGrams,
@@ -115,11 +114,12 @@ interface OfferToCheck {
   extras?: number | undefined
 }
 
-export const offer = z.strictObject(offerFields).superRefine(refuseOffer)
+/** An offer of a document, for the pile of that name. */
+const offer = z.strictObject({ ...offerFields, pile: name }).superRefine(refuseOffer)
 
-/** An offer with the article of the price book that it is; null or absent where it was typed. */
+/** An offer that a kitchen keeps, for one of its piles; `articleId` is null or absent where it was typed. */
 export const plannedOffer = z
-  .strictObject({ ...offerFields, articleId: id.nullable().optional() })
+  .strictObject({ ...offerFields, pileId: id, articleId: id.nullable().optional() })
   .superRefine(refuseOffer) satisfies z.ZodType<PlannedOffer>
 
 interface Named {
@@ -138,19 +138,13 @@ export function repeatedNames(list: readonly Named[], field: string): { path: (s
   })
 }
 
-/** Rules that hold between piles and offers, for documents and for a kitchen's own records alike. */
+/** Rules of piles, for documents and for a kitchen's own records alike. */
 export function pileRuleIssues(
   piles: readonly { name: string; class: string }[],
-  offers: readonly { pile: string }[],
 ): { path: (string | number)[]; message: string }[] {
   const issues = repeatedNames(piles, 'piles')
   if (!piles.some((each) => each.class === 'primary'))
     issues.push({ path: ['piles'], message: 'need at least one primary pile' })
-  offers.forEach((each, at) => {
-    if (!piles.some((other) => other.name === each.pile && other.class === 'primary')) {
-      issues.push({ path: ['offers', at, 'pile'], message: `'${each.pile}' is not a primary pile here` })
-    }
-  })
   return issues
 }
 
@@ -182,6 +176,11 @@ export const fabricationDocument: z.ZodType<FabricationDocument> = z
     meta: meta.optional(),
   })
   .superRefine((value, context) => {
-    for (const issue of pileRuleIssues(value.piles, value.offers ?? [])) context.addIssue({ code: 'custom', ...issue })
+    for (const issue of pileRuleIssues(value.piles)) context.addIssue({ code: 'custom', ...issue })
+    value.offers?.forEach((each, at) => {
+      if (value.piles.some((other) => other.name === each.pile && other.class === 'primary')) return
+      const message = `'${each.pile}' is not a primary pile here`
+      context.addIssue({ code: 'custom', path: ['offers', at, 'pile'], message })
+    })
   })
   .meta({ id: 'FabricationDocument' })

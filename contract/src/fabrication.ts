@@ -86,7 +86,7 @@ const editable = {
   notes: notes.nullable(),
   status: z.enum(['open', 'closed']),
   /** What went wrong with a pile that ended outside its expected range, where somebody said it. */
-  causes: z.array(z.strictObject({ pile: name, cause: z.enum(LOSS_CAUSES) })).max(MOST_ROWS),
+  causes: z.array(z.strictObject({ pileId: id, cause: z.enum(LOSS_CAUSES) })).max(MOST_ROWS),
 }
 
 const editFields = z.strictObject({ ...editable, version: positiveCount })
@@ -96,14 +96,18 @@ export function plannedPileIssues(
   { piles, offers }: Pick<z.infer<typeof editFields>, 'piles' | 'offers'>,
   context: z.RefinementCtx,
 ): void {
-  for (const issue of pileRuleIssues(piles, offers)) context.addIssue({ code: 'custom', ...issue })
+  for (const issue of pileRuleIssues(piles)) context.addIssue({ code: 'custom', ...issue })
+  offers.forEach((each, at) => {
+    if (piles.some((other) => other.id === each.pileId && other.class === 'primary')) return
+    context.addIssue({ code: 'custom', path: ['offers', at, 'pileId'], message: 'is not a primary pile here' })
+  })
 }
 
 /** The whole changed record with the version that it was read at; a stale one gets 409. */
 export const fabricationEdit = editFields.superRefine(plannedPileIssues)
 export type FabricationEdit = z.infer<typeof fabricationEdit>
 
-/** A step as it stands at the board: the options are settled. */
+/** A step as it stands at the board: the options are settled, and piles are those of the record. */
 export const fabricationStep = styleStep.omit({ when: true }).extend({
   /** Regions of the drawing that light up: where the piles of this step come from. */
   regions: z.array(z.string().max(60)).max(50),

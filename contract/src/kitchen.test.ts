@@ -40,7 +40,7 @@ describe('a kitchen', () => {
 })
 
 test('an offer for a kitchen follows the rules of an offer in a document', () => {
-  const offer = { name: 'Ready', pile: 'supremes', price: { amount: 76, per: 'case' }, pieceWeight: 280 }
+  const offer = { name: 'Ready', pileId: id, price: { amount: 76, per: 'case' }, pieceWeight: 280 }
   expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer })).toEqual(['offer.pieces'])
   expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer: { ...offer, pieces: 20 } })).toEqual([])
 })

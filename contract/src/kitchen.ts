@@ -1,6 +1,6 @@
 import { LONGEST_COOK_NAME } from '@fleam/core'
 import { z } from 'zod'
-import { offer } from './fabrication-document.ts'
+import { plannedOffer } from './fabrication-document.ts'
 import { currency, id, money, name } from './numbers.ts'
 
 function isTimeZone(zone: string): boolean {
@@ -30,7 +30,9 @@ export const newCook = cook.extend({ name: name.max(LONGEST_COOK_NAME) })
 export const cooks = z.array(cook)
 export type Cook = z.infer<typeof cook>
 
-/** A supplier's ready-portioned offer as the kitchen keeps it, for one style's pile. */
-export const kitchenOffer = z.strictObject({ id, styleId: id, supplierId: id, offer }).meta({ id: 'KitchenOffer' })
+/** A supplier's ready-portioned offer as the kitchen keeps it, for a pile of one style. */
+export const kitchenOffer = z
+  .strictObject({ id, styleId: id, supplierId: id, offer: plannedOffer })
+  .meta({ id: 'KitchenOffer' })
 export const kitchenOffers = z.array(kitchenOffer)
 export type KitchenOffer = z.infer<typeof kitchenOffer>

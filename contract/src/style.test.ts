@@ -35,7 +35,7 @@ const STEP = {
   check: 'It is cut.',
   mistakes: [],
   tool: 'knife',
-  piles: ['portions'],
+  pileIds: [PORTIONS.id],
   cautions: ['knife'],
   isOptional: false,
   gain: null,
@@ -47,6 +47,8 @@ const OPTION = {
   question: 'Tail',
   choices: [{ id: 'on', name: 'on', why: '', minutes: 0, shares: {}, order: null }],
 }
+/** No pile of this style. */
+const NOWHERE = id.replace('a1', 'a9')
 const STYLE = { id, name: 's', minutesPerUnit: 9, piles: [PORTIONS, PILE], steps: [STEP], options: [OPTION] }
 
 const paths = (changes: object): string[] => {
@@ -75,11 +77,21 @@ for (const [what, changes, expected] of [
     ['piles[0].expectedShare', 'piles'],
   ],
   ['shares of more than the whole', { piles: [{ ...PORTIONS, expectedShare: 0.99 }, PILE] }, ['piles']],
-  ['a pile twice', { piles: [PORTIONS, PILE, PILE] }, ['piles[2].name']],
+  ['a pile twice', { piles: [PORTIONS, PILE, PILE] }, ['piles[2].id', 'piles[2].name']],
   ['no portion pile', { piles: [PILE], steps: [] }, ['piles']],
   ['no piles', { piles: [], steps: [] }, ['piles', 'piles']],
   ['a step twice', { steps: [STEP, STEP] }, ['steps[1].id']],
-  ['a step that fills what is not there', { steps: [{ ...STEP, piles: ['wings'] }] }, ['steps[0].piles[0]']],
+  ['a step that fills what is not there', { steps: [{ ...STEP, pileIds: [NOWHERE] }] }, ['steps[0].pileIds[0]']],
+  [
+    'a gain of what is not there',
+    { steps: [{ ...STEP, gain: { pileId: NOWHERE, grams: 1, seconds: 1 } }] },
+    ['steps[0].gain.pileId'],
+  ],
+  [
+    'a choice that gives to what is not there',
+    { options: [{ ...OPTION, choices: [{ ...OPTION.choices[0], shares: { [NOWHERE]: 0.1 } }] }] },
+    [`options[0].choices[0].shares.${NOWHERE}`],
+  ],
   [
     'a step of a choice that is not there',
     { steps: [{ ...STEP, when: { option: 'tail', choice: 'off' } }] },
@@ -94,7 +106,12 @@ for (const [what, changes, expected] of [
 
 test('a style file says what it is', () => {
   const { id: _id, piles, ...rest } = STYLE
-  const bare = { ...rest, piles: piles.map(({ id: _pileId, ...pile }) => pile) }
+  const { pileIds: _pileIds, ...step } = STEP
+  const bare = {
+    ...rest,
+    piles: piles.map(({ id: _pileId, ...pile }) => pile),
+    steps: [{ ...step, piles: ['portions'], gain: { pile: 'portions', grams: 6, seconds: 30 } }],
+  }
   const item = {
     name: 'Chicken',
     species: 'poultry',

@@ -66,42 +66,65 @@ export const stylePile = z
   })
   .superRefine(refusePile)
 
-export const styleStep = z.strictObject({
+const MOST_PILES = 50
+
+const stepFields = {
   id: key,
   title: name,
   doing: words,
   check: words,
   mistakes: z.array(words).max(20),
   tool: z.enum(TOOLS),
-  piles: z.array(name).max(50),
   cautions: z.array(key).max(20),
   isOptional: z.boolean(),
-  gain: z.strictObject({ pile: name, grams, seconds: z.number().min(0).max(86_400) }).nullable(),
   cut: key.nullable(),
   when: z.strictObject({ option: key, choice: key }).nullable(),
+}
+const gainFields = { grams, seconds: z.number().min(0).max(86_400) }
+
+/** A step of a kitchen's style: it refers to piles by their ids. */
+export const styleStep = z.strictObject({
+  ...stepFields,
+  pileIds: z.array(id).max(MOST_PILES),
+  gain: z.strictObject({ pileId: id, ...gainFields }).nullable(),
+})
+/** A step as a style file has it: it names piles. */
+const namedStep = z.strictObject({
+  ...stepFields,
+  piles: z.array(name).max(MOST_PILES),
+  gain: z.strictObject({ pile: name, ...gainFields }).nullable(),
 })
 
-const styleChoice = z.strictObject({
-  id: key,
-  name,
-  why: words,
-  minutes: signedMinutes,
-  shares: z.record(name, signedShare),
-  order: z.array(key).max(100).nullable(),
-})
-const styleOption = z.strictObject({ id: key, question: name, choices: z.array(styleChoice).min(1).max(20) })
+/** A question with its choices; their shares are by what refers to a pile. */
+function optionOf(shares: z.ZodType<Record<string, number>>) {
+  const choice = z.strictObject({
+    id: key,
+    name,
+    why: words,
+    minutes: signedMinutes,
+    shares,
+    order: z.array(key).max(100).nullable(),
+  })
+  return z.strictObject({ id: key, question: name, choices: z.array(choice).min(1).max(20) })
+}
 const styleConsumable = z.strictObject({ name, costPerUnit: money.nullable() })
-
-const MOST_PILES = 50
 
 const styleFields = {
   name,
   minutesPerUnit: minutes,
-  steps: z.array(styleStep).max(100).default([]),
-  options: z.array(styleOption).max(20).default([]),
   consumables: z.array(styleConsumable).max(50).default([]),
 }
-const bareStyle = z.strictObject({ ...styleFields, piles: z.array(bareStylePile).min(1).max(MOST_PILES) })
+const MOST_STEPS = 100
+const MOST_OPTIONS = 20
+const bareStyle = z.strictObject({
+  ...styleFields,
+  piles: z.array(bareStylePile).min(1).max(MOST_PILES),
+  steps: z.array(namedStep).max(MOST_STEPS).default([]),
+  options: z
+    .array(optionOf(z.record(name, signedShare)))
+    .max(MOST_OPTIONS)
+    .default([]),
+})
 type BareStyle = z.infer<typeof bareStyle>
 
 /** More than this above the whole is not rounding. */
@@ -112,17 +135,56 @@ interface StyleIssue {
   message: string
 }
 
-/** What no field can say alone: names once, steps and options that point at what is there, shares within the whole. */
-export function styleIssues(style: BareStyle): StyleIssue[] {
-  const piles = style.piles.map((pile) => pile.name)
-  const stepIds = style.steps.map((step) => step.id)
+/** What in a style is checked against the rest of it, whether piles are named or referred to. */
+interface StyleToCheck {
+  piles: readonly { name: string; class: string; expectedShare: number | null }[]
+  steps: readonly { id: string; when: { option: string; choice: string } | null }[]
+  options: readonly { id: string; choices: readonly { id: string; shares: Readonly<Record<string, number>> }[] }[]
+}
+
+/** References of a style to piles, each with the place where it stands. */
+type References = readonly { reference: string; path: StyleIssue['path'] }[]
+
+const sharesOf = ({ options }: Pick<StyleToCheck, 'options'>): References =>
+  options.flatMap(({ choices }, at) =>
+    choices.flatMap(({ shares }, place) =>
+      Object.keys(shares).map((reference) => ({
+        reference,
+        path: ['options', at, 'choices', place, 'shares', reference],
+      })),
+    ),
+  )
+
+const referencesOf = (
+  style: Pick<StyleToCheck, 'options'> & { steps: readonly z.infer<typeof styleStep>[] },
+): References => [
+  ...style.steps.flatMap(({ pileIds, gain }, at) => [
+    ...pileIds.map((reference, place) => ({ reference, path: ['steps', at, 'pileIds', place] })),
+    ...(gain ? [{ reference: gain.pileId, path: ['steps', at, 'gain', 'pileId'] }] : []),
+  ]),
+  ...sharesOf(style),
+]
+
+const namesIn = (style: BareStyle): References => [
+  ...style.steps.flatMap(({ piles, gain }, at) => [
+    ...piles.map((reference, place) => ({ reference, path: ['steps', at, 'piles', place] })),
+    ...(gain ? [{ reference: gain.pile, path: ['steps', at, 'gain', 'pile'] }] : []),
+  ]),
+  ...sharesOf(style),
+]
+
+function issuesOf(style: StyleToCheck, known: readonly string[], references: References): StyleIssue[] {
   const issues: StyleIssue[] = [
-    ...repeated(piles).map((at) => ({ path: ['piles', at, 'name'], message: 'is there twice' })),
-    ...repeated(stepIds).map((at) => ({ path: ['steps', at, 'id'], message: 'is there twice' })),
-    ...style.steps.flatMap((step, at) =>
-      step.piles.flatMap((pile, place) =>
-        piles.includes(pile) ? [] : [{ path: ['steps', at, 'piles', place], message: 'is not a pile of this style' }],
-      ),
+    ...repeated(style.piles.map((pile) => pile.name)).map((at) => ({
+      path: ['piles', at, 'name'],
+      message: 'is there twice',
+    })),
+    ...repeated(style.steps.map((step) => step.id)).map((at) => ({
+      path: ['steps', at, 'id'],
+      message: 'is there twice',
+    })),
+    ...references.flatMap(({ reference, path }) =>
+      known.includes(reference) ? [] : [{ path, message: 'is not a pile of this style' }],
     ),
     ...style.steps.flatMap(({ when }, at) => {
       const option = when === null ? null : style.options.find((each) => each.id === when.option)
@@ -137,10 +199,31 @@ export function styleIssues(style: BareStyle): StyleIssue[] {
   return issues
 }
 
+/** What no field can say alone: names once, steps and options that point at what is there, shares within the whole. */
+export function styleIssues(
+  style: Pick<StyleToCheck, 'options'> & {
+    piles: readonly z.infer<typeof stylePile>[]
+    steps: readonly z.infer<typeof styleStep>[]
+  },
+): StyleIssue[] {
+  const ids = style.piles.map((pile) => pile.id)
+  return [
+    ...repeated(ids).map((at) => ({ path: ['piles', at, 'id'], message: 'is there twice' })),
+    ...issuesOf(style, ids, referencesOf(style)),
+  ]
+}
+
+const bareStyleIssues = (style: BareStyle): StyleIssue[] =>
+  issuesOf(
+    style,
+    style.piles.map((pile) => pile.name),
+    namesIn(style),
+  )
+
 const repeated = (names: readonly string[]) => names.flatMap((each, at) => (names.indexOf(each) === at ? [] : [at]))
 
-function refuseStyle(style: BareStyle, context: z.RefinementCtx): void {
-  for (const issue of styleIssues(style)) context.addIssue({ code: 'custom', ...issue })
+const refuse = (issues: readonly StyleIssue[], context: z.RefinementCtx) => {
+  for (const issue of issues) context.addIssue({ code: 'custom', ...issue })
 }
 
 /** A cut style as a kitchen keeps it; `version` is the one it was read at, and a stale one gets 409. */
@@ -148,11 +231,16 @@ export const style = z
   .strictObject({
     ...styleFields,
     piles: z.array(stylePile).min(1).max(MOST_PILES),
+    steps: z.array(styleStep).max(MOST_STEPS).default([]),
+    options: z
+      .array(optionOf(z.record(id, signedShare)))
+      .max(MOST_OPTIONS)
+      .default([]),
     id,
     version: positiveCount.default(1),
     isArchived: z.boolean().default(false),
   })
-  .superRefine(refuseStyle)
+  .superRefine((value, context) => refuse(styleIssues(value), context))
   .meta({ id: 'Style' })
 export type Style = z.infer<typeof style>
 export type StylePile = Style['piles'][number]
@@ -190,7 +278,7 @@ export const styleFile = z
     format: z.literal(STYLE_FORMAT),
     version: z.literal(1),
     item: z.strictObject(itemFields),
-    style: bareStyle.superRefine(refuseStyle),
+    style: bareStyle.superRefine((value, context) => refuse(bareStyleIssues(value), context)),
   })
   .meta({ id: 'StyleFile' })
 export type StyleFile = z.infer<typeof styleFile>

@@ -320,6 +320,9 @@ export type {
   Chosen,
   ChosenOption,
   CutStyle,
+  NamedPile,
+  NamedStep,
+  NamedStyle,
   PileFacts,
   PortionBounds,
   SettledStyle,
@@ -336,11 +339,16 @@ export type {
 export {
   choicesOf,
   expectedUnitWeight,
+  ledTo,
   measuredStep,
+  namedPartsOf,
+  partsOfNamed,
   settleStyle,
   shareLeft,
+  stepsLedTo,
   stepWorth,
   TOOLS,
+  withOwnPiles,
 } from './style/index.ts'
 export type { WeightIssueCode, WeightListResult, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
 export {

@@ -28,10 +28,10 @@ export const SIX_BIRDS = {
     planned('bin', { class: 'waste', expectedShare: 0.02 }),
   ],
   steps: [
-    { piles: [] },
-    { piles: ['drumsticks'] },
-    { piles: ['thighs'] },
-    { piles: ['supremes'] },
-    { piles: ['bones', 'bin'] },
+    { pileIds: [] },
+    { pileIds: ['drumsticks'] },
+    { pileIds: ['thighs'] },
+    { pileIds: ['supremes'] },
+    { pileIds: ['bones', 'bin'] },
   ],
 }

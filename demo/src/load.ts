@@ -65,16 +65,25 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
   for (const [at, cook] of cooks.entries())
     await client.send('POST', `${path}/cooks`, { id: cookIds[at], ...cook }, [STALE])
   const styles = await valueStyles(client, path, script)
-  const { supplier, ...offered } = offer
+  const { supplier, pile, ...offered } = offer
+  const chicken = styles.get(CHICKEN_STYLE)
+  const pileId = chicken?.piles.find((each) => each.name === pile)?.id
   const supplierId = await supplierIdOf(client, path, supplier)
   await client.send(
     'POST',
     `${path}/offers`,
     {
       id: offerId,
-      styleId: styles.get(CHICKEN_STYLE)?.id,
+      styleId: chicken?.id,
       supplierId,
-      offer: { ...offered, usableShare: 0.97, handlingMinutesPerPiece: 0.2, ratePerHour: wagePerHour, extras: 0 },
+      offer: {
+        ...offered,
+        pileId,
+        usableShare: 0.97,
+        handlingMinutesPerPiece: 0.2,
+        ratePerHour: wagePerHour,
+        extras: 0,
+      },
     },
     [STALE],
   )

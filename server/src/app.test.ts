@@ -17,7 +17,7 @@ test('health says that the database is there and its schema is up to date', asyn
     status: 'ready',
     version: expect.any(String),
     database: 'up',
-    migrations: { applied: 9, pending: 0 },
+    migrations: { applied: 10, pending: 0 },
   })
 })
 
@@ -173,11 +173,18 @@ describe('kitchens', () => {
     const [style] = (await send(test_, 'GET', `${path}/items`)).body[0].styles
     const valued = { ...style, piles: style.piles.map((each: object) => ({ ...each, usedShare: 0.5 })) }
     expect((await send(test_, 'PUT', `${path}/styles/${style.id}`, valued)).body).toEqual({ ...valued, version: 2 })
+    const pileNamed = (name: string) => style.piles.find((pile: { name: string }) => pile.name === name)?.id
     const offer = {
       id: crypto.randomUUID(),
       styleId: style.id,
       supplierId: await addSupplier(test_, mine, 'Plattenkar Provisions'),
-      offer: { name: 'Ready', pile: 'supremes', price: { amount: 76, per: 'case' }, pieces: 20, pieceWeight: 280 },
+      offer: {
+        name: 'Ready',
+        pileId: pileNamed('supremes'),
+        price: { amount: 76, per: 'case' },
+        pieces: 20,
+        pieceWeight: 280,
+      },
     }
     expect((await send(test_, 'POST', `${path}/offers`, offer)).status).toBe(201)
     expect(
@@ -185,7 +192,7 @@ describe('kitchens', () => {
         await send(test_, 'POST', `${path}/offers`, {
           ...offer,
           id: crypto.randomUUID(),
-          offer: { ...offer.offer, pile: 'bin' },
+          offer: { ...offer.offer, pileId: pileNamed('bin') },
         })
       ).body.code,
     ).toBe('pile-unknown')

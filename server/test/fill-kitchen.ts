@@ -9,6 +9,7 @@ import {
   type Product,
   type Style,
 } from '@fleam/contract'
+import { withOwnPiles } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../core/test/documents.ts'
 import { send, startOf, type TestApp, weighing } from './harness.ts'
@@ -49,7 +50,8 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   }
   await ask('PUT', '/cautions/cold-chain', { cautionId: 'cold-chain', ...caution })
   const [product] = (await ask<Product[]>('GET', '/products')) as [Product]
-  const offer = { name: 'Ready', pile: 'supremes', price: { amount: 76, per: 'case' }, pieces: 20, pieceWeight: 280 }
+  const offered = style.piles.find((pile) => pile.class === 'primary')?.id
+  const offer = { name: 'Ready', pileId: offered, price: { amount: 76, per: 'case' }, pieces: 20, pieceWeight: 280 }
   await ask('POST', '/offers', { id: newId(), styleId: style.id, supplierId, offer })
   const sizes = { pieceWeight: 2100, packPieces: 6, packWeight: null, delivery: null, minimumOrder: null }
   const ready = { usableShare: null, handlingMinutesPerPiece: null, from: '2026-11-01', until: null }
@@ -101,8 +103,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   await ask('PUT', `/fabrications/${record.id}/what-ifs/${whatIf.id}`, whatIf)
   const names = 'item=none&style=none&supplier=none&cook=none'
   await ask('POST', `/fabrications/import?id=${newId()}&${names}`, sixChickens())
-  const piles = style.piles.map((pile) => ({ ...pile, id: newId() }))
-  const own = { ...style, id: newId(), name: 'Our own', piles }
+  const own = { ...withOwnPiles(style, newId), id: newId(), name: 'Our own' }
   await ask('POST', `/items/${item.id}/styles`, own)
   await ask('PUT', `/styles/${own.id}`, { ...own, minutesPerUnit: 8 })
   const file = await ask('GET', `/styles/${own.id}/style.json`)

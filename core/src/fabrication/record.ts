@@ -13,8 +13,9 @@ import {
 import { type CookName, labourFromMarks } from './marks.ts'
 import { type PlannedPile, pilesAsExpected, pilesFromReadings } from './readings.ts'
 
-/** An offer as a kitchen keeps it, with the article of its price book that it is. */
-export interface PlannedOffer extends Offer {
+/** An offer as a kitchen keeps it: for a pile of its own, with the article of its price book that it is. */
+export interface PlannedOffer extends Omit<Offer, 'pile'> {
+  pileId: string
   articleId?: string | null | undefined
 }
 
@@ -74,7 +75,10 @@ export function documentOf(
     piles: pilesFromReadings(plan.piles, standing),
     creditPolicy: plan.creditPolicy,
     allocation: plan.allocation,
-    offers: plan.offers.map(({ articleId: _article, ...offer }) => offer),
+    offers: plan.offers.flatMap(({ articleId: _article, pileId, ...offer }) => {
+      const pile = plan.piles.find((each) => each.id === pileId)
+      return pile ? [{ ...offer, pile: pile.name }] : []
+    }),
     ...(plan.confirmed ? { confirmed: true } : {}),
     meta: {
       id: plan.id,

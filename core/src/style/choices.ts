@@ -48,7 +48,7 @@ export function settleStyle<P extends StylePile>(style: CutStyle<P>, chosen: Cho
 
 function withShares<P extends StylePile>(pile: P, made: readonly { choice: StyleChoice }[]): P {
   if (pile.expectedShare === null) return pile
-  const added = made.reduce((sum, { choice }) => sum + (choice.shares[pile.name] ?? 0), 0)
+  const added = made.reduce((sum, { choice }) => sum + (choice.shares[pile.id] ?? 0), 0)
   return added === 0 ? pile : { ...pile, expectedShare: Math.max(0, pile.expectedShare + added) }
 }
 

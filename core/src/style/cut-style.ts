@@ -12,8 +12,8 @@ export interface When {
 
 /** What an optional step is assumed to bring, before a kitchen has measured it. */
 export interface StepGain {
-  /** Name of the pile that gets the extra meat. */
-  pile: string
+  /** The pile that gets the extra meat. */
+  pileId: string
   /** Extra grams for one unit, zero or more. */
   grams: number
   /** Extra seconds for one unit. */
@@ -31,8 +31,8 @@ export interface StyleStep {
   check: string
   mistakes: readonly string[]
   tool: Tool
-  /** Names of the piles that leave the board here. */
-  piles: readonly string[]
+  /** The piles that leave the board here. */
+  pileIds: readonly string[]
   /** Ids of the cautions that stand at this step. */
   cautions: readonly string[]
   isOptional: boolean
@@ -48,7 +48,7 @@ export interface StyleChoice {
   why: string
   /** Minutes that it adds to a unit, negative where it saves time. */
   minutes: number
-  /** What it adds to the shares of piles, by name; the sum is what it takes from normal loss, mostly zero. */
+  /** What it adds to the shares of piles, by the id of the pile; the sum is what it takes from normal loss, mostly zero. */
   shares: Readonly<Record<string, number>>
   /** Ids of steps in the order in which this choice does them; null where it leaves the order alone. */
   order: readonly string[] | null
@@ -88,6 +88,8 @@ export interface PileFacts {
 }
 
 export interface StylePile extends PileFacts {
+  /** What steps, gains and choices of its style refer to. */
+  id: string
   name: string
   class: PileClass
   weighing: Weighing

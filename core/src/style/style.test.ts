@@ -1,6 +1,17 @@
 import { evaluate } from '../explanation/index.ts'
 import type { PileKind } from '../fabrication/index.ts'
-import { type CutStyle, choicesOf, type PileFacts, type StyleStep, settleStyle, stepWorth } from './index.ts'
+import {
+  type CutStyle,
+  choicesOf,
+  ledTo,
+  namedPartsOf,
+  type PileFacts,
+  partsOfNamed,
+  type StyleStep,
+  settleStyle,
+  stepWorth,
+  withOwnPiles,
+} from './index.ts'
 
 const step = (id: string, changes: Partial<StyleStep> = {}): StyleStep => ({
   id,
@@ -9,7 +20,7 @@ const step = (id: string, changes: Partial<StyleStep> = {}): StyleStep => ({
   check: '',
   mistakes: [],
   tool: 'knife',
-  piles: [],
+  pileIds: [],
   cautions: [],
   isOptional: false,
   gain: null,
@@ -29,6 +40,7 @@ const STYLE: CutStyle = {
   minutesPerUnit: 9,
   piles: [
     {
+      id: 'p1',
       name: 'supremes',
       class: 'primary',
       ...facts('portions'),
@@ -40,6 +52,7 @@ const STYLE: CutStyle = {
       region: null,
     },
     {
+      id: 'p2',
       name: 'bones',
       class: 'by-product',
       ...facts('bones'),
@@ -51,6 +64,7 @@ const STYLE: CutStyle = {
       region: null,
     },
     {
+      id: 'p3',
       name: 'surprise',
       class: 'waste',
       ...facts('waste'),
@@ -80,7 +94,7 @@ const STYLE: CutStyle = {
           name: 'Leave it',
           why: '',
           minutes: -0.5,
-          shares: { supremes: -0.003, bones: 0.003, surprise: 1 },
+          shares: { p1: -0.003, p2: 0.003, p3: 1 },
           order: null,
         },
       ],
@@ -131,11 +145,48 @@ describe('options of a style', () => {
         {
           id: 'o',
           question: '',
-          choices: [{ id: 'a', name: '', why: '', minutes: 0, shares: { bones: -1 }, order: null }],
+          choices: [{ id: 'a', name: '', why: '', minutes: 0, shares: { p2: -1 }, order: null }],
         },
       ],
     }
     expect(settleStyle(greedy, {}).piles[1]?.expectedShare).toBe(0)
+  })
+})
+
+describe('what refers to piles', () => {
+  const filled = {
+    ...STYLE,
+    steps: [step('legs', { pileIds: ['p2', 'p1'] }), step('out', { gain: { pileId: 'p1', grams: 6, seconds: 30 } })],
+  }
+
+  test('is named in a document, and comes back from it with other ids', () => {
+    const named = namedPartsOf(filled)
+    expect(named.piles[0]).not.toHaveProperty('id')
+    expect(named.steps[0]?.piles).toEqual(['bones', 'supremes'])
+    expect(named.steps[1]?.gain).toEqual({ pile: 'supremes', grams: 6, seconds: 30 })
+    expect(named.options[0]?.choices[1]?.shares).toEqual({ supremes: -0.003, bones: 0.003, surprise: 1 })
+    let made = 0
+    const back = { ...filled, ...partsOfNamed(named, () => `q${made++}`) }
+    expect(back.steps[0]?.pileIds).toEqual(['q1', 'q0'])
+    expect(namedPartsOf(back)).toEqual(named)
+    // Nothing that is settled or worked out depends on what the ids are.
+    const shares = (style: CutStyle) => settleStyle(style, { wishbone: 'left' }).piles.map((pile) => pile.expectedShare)
+    expect(shares(back)).toEqual(shares(filled))
+  })
+
+  test('that is not there is refused', () => {
+    const named = namedPartsOf(filled)
+    expect(() => partsOfNamed({ ...named, piles: named.piles.slice(1) }, () => 'q')).toThrow(/'supremes' is not a pile/)
+  })
+
+  test('follows the piles of a copy, and goes with a pile that goes', () => {
+    let made = 0
+    const copy = withOwnPiles(filled, () => `q${made++}`)
+    expect(copy.piles.map((pile) => pile.id)).toEqual(['q0', 'q1', 'q2'])
+    expect(copy.steps[1]?.gain?.pileId).toBe('q0')
+    const less = ledTo(filled, (id) => (id === 'p1' ? null : id))
+    expect(less.steps).toMatchObject([{ pileIds: ['p2'] }, { gain: null }])
+    expect(less.options[0]?.choices[1]?.shares).toEqual({ p2: 0.003, p3: 1 })
   })
 })
 

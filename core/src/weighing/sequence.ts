@@ -7,8 +7,8 @@ export type Rhythm = (typeof RHYTHMS)[number]
 /** What the order of weighing depends on. */
 export interface SequenceInput {
   piles: readonly PlannedPile[]
-  /** The piles that leave the board at each step, by name, in the order of the steps. */
-  steps: readonly { piles: readonly string[] }[]
+  /** The piles that leave the board at each step, in the order of the steps. */
+  steps: readonly { pileIds: readonly string[] }[]
   /** Birds, loins or racks in the batch, at least one. */
   units: number
   rhythm: Rhythm
@@ -16,11 +16,11 @@ export interface SequenceInput {
   counts: ReadonlyMap<string, number>
 }
 
-/** Piles in the order in which they leave the board; those that no step names come last. */
+/** Piles in the order in which they leave the board; those of no step come last. */
 export function pilesInStepOrder({ piles, steps }: Pick<SequenceInput, 'piles' | 'steps'>): PlannedPile[] {
-  const names = [...new Set(steps.flatMap((step) => step.piles))]
-  const named = names.flatMap((name) => piles.filter((pile) => pile.name === name))
-  return [...named, ...piles.filter((pile) => !names.includes(pile.name))]
+  const ids = [...new Set(steps.flatMap((step) => step.pileIds))]
+  const inSteps = ids.flatMap((id) => piles.filter((pile) => pile.id === id))
+  return [...inSteps, ...piles.filter((pile) => !ids.includes(pile.id))]
 }
 
 /** Weighings that make a pile complete: each piece of one weighed by pieces, one of a pile weighed whole. */

@@ -251,9 +251,10 @@ describe('ids, not names', () => {
     const [{ styles, id, ...item }] = (await send(test_, 'GET', path('/items'))).body
     await send(test_, 'PUT', path(`/items/${id}`), { ...item, name: 'Hen' })
     const supremes = styles.find((style: { name: string }) => style.name.startsWith('Supremes'))
-    // Within a style the steps speak of piles by name, so the editor renames it there too.
-    const renamed = JSON.parse(JSON.stringify(supremes).replaceAll('"supremes"', '"wings-on"'))
-    await send(test_, 'PUT', path(`/styles/${supremes.id}`), { ...renamed, name: 'On the wing' })
+    const piles = supremes.piles.map((pile: { name: string }) =>
+      pile.name === 'supremes' ? { ...pile, name: 'wings-on' } : pile,
+    )
+    await send(test_, 'PUT', path(`/styles/${supremes.id}`), { ...supremes, piles, name: 'On the wing' })
     const form = (await forms()).find((each) => each.kind === 'whole' && each.style === 'On the wing')
     expect(form).toMatchObject({ kind: 'whole', item: 'Hen' })
     expect(form?.kind === 'whole' && form.piles[0]).toMatchObject({ share: { basis: 'blended', tests: 1 } })
@@ -261,7 +262,8 @@ describe('ids, not names', () => {
     const [row] = (await send(test_, 'GET', path('/fabrications'))).body
     expect(row.document).toMatchObject({ item: 'Hen', style: 'On the wing' })
     const next = await closedRecord({ style: 'On the wing', pile: 'wings-on' })
-    expect(next.record.offers.map((offer) => offer.pile)).toEqual(['wings-on'])
+    const named = (id: string) => next.record.piles.find((pile) => pile.id === id)?.name
+    expect(next.record.offers.map((offer) => named(offer.pileId))).toEqual(['wings-on'])
   })
 
   test('a supplier is one whatever its capitals, and two can be merged with all that is theirs', async () => {

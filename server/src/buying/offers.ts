@@ -10,7 +10,7 @@ interface OffersWish {
   day: string
 }
 
-/** An offer of the price book, with whose it is. */
+/** An offer of the price book for a pile of a style, with whose it is. */
 export interface ListedOffer {
   offer: PlannedOffer
   supplierId: string
@@ -25,17 +25,18 @@ export async function offersOfStyle(scope: Scope, { style, units, day }: OffersW
     const pile = pileOf.get(productId)
     const plateWeight = pile?.bounds?.target ?? pieceWeightOf(form.quote)
     if (!pile || plateWeight === null) return []
-    const offer = offerOfForm(form, {
+    const said = offerOfForm(form, {
       product: pile.name,
       plates: Math.max(1, Math.round((pile.portionsPerUnit ?? 1) * units)),
       plateWeight,
       wagePerHour: scope.kitchen.wagePerHour,
       currency: scope.kitchen.currency,
     })
-    if (!offer) return []
+    if (!said) return []
+    const { pile: _product, ...offer } = said
     // Two suppliers may call theirs the same: only then the name says whose it is.
     const isTwice = forms.some((other) => other.form !== form && other.form.article === form.article)
     const name = isTwice ? offer.name : form.article
-    return [{ offer: { ...offer, name, articleId: form.articleId }, supplierId: form.supplierId }]
+    return [{ offer: { ...offer, name, pileId: pile.id, articleId: form.articleId }, supplierId: form.supplierId }]
   })
 }

@@ -11,6 +11,7 @@ import { up as facts } from './migrations/006-facts.ts'
 import { up as ids } from './migrations/007-ids.ts'
 import { up as whatPilesAre } from './migrations/008-what-piles-are.ts'
 import { up as kindsOfPiles } from './migrations/009-kinds-of-piles.ts'
+import { up as idsInside } from './migrations/010-ids-inside.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -23,6 +24,7 @@ const MIGRATIONS = [
   { name: '007-ids', up: ids },
   { name: '008-what-piles-are', up: whatPilesAre },
   { name: '009-kinds-of-piles', up: kindsOfPiles },
+  { name: '010-ids-inside', up: idsInside },
 ]
 
 function migrator(database: Sequelize) {

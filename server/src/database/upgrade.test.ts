@@ -60,6 +60,9 @@ const columnOf = async ({ sequelize }: Database, sql: string) => {
   return (rows as Record<string, unknown>[]).map((row) => Object.values(row)[0])
 }
 
+const jsonOf = async (database: Database, sql: string): Promise<unknown[]> =>
+  (await columnOf(database, sql)).map((json) => (typeof json === 'string' ? JSON.parse(json) : json))
+
 /** Every document of the old database, as this version reads it now. */
 async function expectSameAppraisals(database: Database): Promise<void> {
   const app = await buildApp({ database, scale: new ScaleGateway(null) })
@@ -133,6 +136,28 @@ test('a database of the version before is brought up to date, keeps everything a
        WHERE NOT fabrication_piles.kind <=> style_piles.kind`,
     ),
   ).toEqual([0])
+  // Steps, gains, choices, causes and offers lead to piles by id, and every step still fills what it filled.
+  const styles = await jsonOf(database, 'SELECT steps AS json FROM styles')
+  const boards = await jsonOf(database, 'SELECT steps AS json FROM fabrication_boards')
+  const known = new Set([
+    ...(await columnOf(database, 'SELECT id FROM style_piles')),
+    ...(await columnOf(database, 'SELECT id FROM fabrication_piles')),
+  ])
+  for (const steps of [...styles, ...boards]) {
+    const leads = (steps as { pileIds: string[]; gain: { pileId: string } | null }[]).flatMap(({ pileIds, gain }) => [
+      ...pileIds,
+      ...(gain ? [gain.pileId] : []),
+    ])
+    expect(leads.filter((id) => !known.has(id))).toEqual([])
+    if ((steps as unknown[]).length > 0) expect(leads.length).toBeGreaterThan(1)
+  }
+  const options = await jsonOf(database, 'SELECT options AS json FROM styles')
+  const shares = (options as { choices: { shares: object }[] }[][]).flatMap((each) =>
+    each.flatMap(({ choices }) => choices.flatMap((choice) => Object.keys(choice.shares))),
+  )
+  expect(shares.length).toBeGreaterThan(10)
+  expect(shares.filter((id) => !known.has(id))).toEqual([])
+  expect(await columnOf(database, `SELECT COUNT(*) FROM what_ifs WHERE assumptions LIKE '%"pile":%'`)).toEqual([0])
   // Orders begin at one and have no gap, so that the next fact comes after all of them.
   expect(
     await columnOf(

@@ -113,8 +113,11 @@ for (const [what, changes, field] of [
   ],
   [
     'an offer for a by-product',
-    () => ({ offers: [{ name: 'x', pile: 'drumsticks', price: { amount: 1, per: 'piece' }, pieceWeight: 1 }] }),
-    'offers[0].pile',
+    (state: FabricationState) => {
+      const pileId = state.record.piles.find((pile) => pile.class === 'by-product')?.id
+      return { offers: [{ name: 'x', pileId, price: { amount: 1, per: 'piece' }, pieceWeight: 1 }] }
+    },
+    'offers[0].pileId',
   ],
   [
     'a share of two',

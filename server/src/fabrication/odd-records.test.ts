@@ -1,5 +1,5 @@
 import type { FabricationState, Item, Kitchen, Style } from '@fleam/contract'
-import { MOST_COOKS, MOST_MINUTES, MOST_STYLES, MOST_UNITS } from '@fleam/core'
+import { MOST_COOKS, MOST_MINUTES, MOST_STYLES, MOST_UNITS, withOwnPiles } from '@fleam/core'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
@@ -82,10 +82,9 @@ describe('what a kitchen cannot mean is refused with its field, before it is sto
     const [item] = items as [Item]
     const own = item.styles[0] as Style
     const copy = (at: number) => ({
-      ...own,
+      ...withOwnPiles(own, newId),
       id: newId(),
       name: `Copy ${at}`,
-      piles: own.piles.map((pile) => ({ ...pile, id: newId() })),
     })
     for (let at = item.styles.length; at < MOST_STYLES; at++)
       expect((await send(test_, 'POST', path(`/items/${item.id}/styles`), copy(at))).status).toBe(201)

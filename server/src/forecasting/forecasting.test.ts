@@ -82,7 +82,7 @@ test('a forecast rests on the tests of its style that add up, and on the prices 
   expect(status).toBe(200)
   const evidence = body as ForecastEvidence
   expect(evidence.tests).toHaveLength(2)
-  expect(evidence.tests[0]?.shares.supremes).toBeCloseTo(0.25, 12)
+  expect(evidence.tests[0]?.shares[first.record.piles[0]?.id as string]).toBeCloseTo(0.25, 12)
   expect(evidence.tests[0]?.minutesPerUnit).toBe(9)
   expect([...evidence.apPrices].sort()).toEqual([3, 3.3])
   expect(evidence.offers).toEqual([])

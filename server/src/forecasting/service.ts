@@ -30,11 +30,11 @@ export async function evidenceFor(scope: Scope, fabricationId: string): Promise<
       cookId: test.cookId,
       units: test.units,
       unitWeight: test.unitWeight,
-      // By the names that the piles have in this record.
+      // By the piles of this record.
       shares: Object.fromEntries(
-        record.piles.flatMap(({ name, stylePileId }) => {
+        record.piles.flatMap(({ id, stylePileId }) => {
           const share = test.shares.get(stylePileId ?? '')
-          return share === undefined ? [] : [[name, share]]
+          return share === undefined ? [] : [[id, share]]
         }),
       ),
       minutesPerUnit: test.minutes,

@@ -48,9 +48,9 @@ export async function requireCook(scope: Scope, id: string): Promise<Cook> {
 export async function addOffer(scope: Scope, each: KitchenOffer): Promise<KitchenOffer> {
   const { style } = await requireStyle(scope, each.styleId)
   await requireSupplier(scope, each.supplierId)
-  if (!style.piles.some((pile) => pile.name === each.offer.pile && pile.class === 'primary')) {
-    throw new Refusal('pile-unknown', `'${each.offer.pile}' is not a primary pile of this style.`, {
-      issues: [{ path: 'offer.pile', message: 'is not a primary pile of this style' }],
+  if (!style.piles.some((pile) => pile.id === each.offer.pileId && pile.class === 'primary')) {
+    throw new Refusal('pile-unknown', 'The offer is for no portion pile of this style.', {
+      issues: [{ path: 'offer.pileId', message: 'is not a primary pile of this style' }],
     })
   }
   await refuseTaken('id', 'This offer is there already.', () => store.insertOffer(scope, each))

@@ -46,6 +46,8 @@ function closedRecord(
 ): FabricationRecord {
   const takenAt = scope.clock.now().toISOString()
   const piles = document.piles.map((pile) => plannedFromPile(pile, names))
+  // The document was checked: each of its offers is for one of its piles.
+  const pileNamed = (name: string) => piles.find((pile) => pile.name === name) as PlannedPile
   return {
     id,
     version: 1,
@@ -68,7 +70,7 @@ function closedRecord(
     labour: [...(document.labour ?? [])],
     consumables: [...(document.consumables ?? [])],
     piles,
-    offers: [...(document.offers ?? [])],
+    offers: (document.offers ?? []).map(({ pile, ...offer }) => ({ ...offer, pileId: pileNamed(pile).id })),
     creditPolicy: document.creditPolicy,
     allocation: document.allocation,
     confirmed: document.confirmed ?? false,

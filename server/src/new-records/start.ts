@@ -1,5 +1,12 @@
 import type { FabricationRecord, FabricationState, FabricationStep, FabricationWish } from '@fleam/contract'
-import { MOST_PIECES, type PlannedOffer, type PlannedPile, type SettledStyle, settleStyle } from '@fleam/core'
+import {
+  MOST_PIECES,
+  type PlannedOffer,
+  type PlannedPile,
+  type SettledStyle,
+  settleStyle,
+  stepsLedTo,
+} from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { offersOfStyle } from '../buying/index.ts'
 import { insertOnce, latestOfStyle, requireState } from '../fabrication/index.ts'
@@ -45,15 +52,21 @@ function plannedPiles(
   }))
 }
 
-/** Steps as they stand at the board, with the regions that light up while their piles leave it. */
-function boardSteps({ steps, piles }: SettledStyle<KnownPile>): FabricationStep[] {
-  const regionOf = (name: string) => piles.find((pile) => pile.name === name)?.region ?? null
-  return steps.map(({ when: _when, ...step }) => ({
+/** A pile of the record by the pile of the style that it was planned by. */
+const plannedBy = (piles: readonly PlannedPile[], stylePileId: string) =>
+  piles.find((pile) => pile.stylePileId === stylePileId)
+
+/** Steps as they stand at the board, for the piles of the record, with the regions that light up while these leave it. */
+function boardSteps(settled: SettledStyle<KnownPile>, planned: readonly PlannedPile[]): FabricationStep[] {
+  const regionOf = (id: string) => settled.piles.find((pile) => pile.id === id)?.region ?? null
+  const regions = settled.steps.map((step) => [...new Set(step.pileIds.flatMap((id) => regionOf(id) ?? []))])
+  const steps = stepsLedTo(settled.steps, (id) => plannedBy(planned, id)?.id ?? null)
+  return steps.map(({ when: _when, ...step }, at) => ({
     ...step,
-    piles: [...step.piles],
+    pileIds: [...step.pileIds],
     mistakes: [...step.mistakes],
     cautions: [...step.cautions],
-    regions: [...new Set(step.piles.flatMap((name) => regionOf(name) ?? []))],
+    regions: regions[at] ?? [],
   }))
 }
 
@@ -79,8 +92,8 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
   refuseUnknownChoices(known, wish.chosen)
   if (wish.lotId !== null) await requireLot(scope, wish.lotId)
   const settled = settleStyle(known.style, wish.chosen)
-  const ownOffers = await offersFor(scope, known, wish)
   const piles = plannedPiles(settled, wish.units, last)
+  const ownOffers = await offersFor(scope, known, wish, piles)
   refuseTooMany(piles, wish.units)
   const record: FabricationRecord = {
     id: wish.id,
@@ -96,7 +109,7 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
     rhythm: wish.rhythm,
     drawing: known.item.drawing,
     shape: known.item.shape,
-    steps: boardSteps(settled),
+    steps: boardSteps(settled, piles),
     choices: [...settled.choices],
     causes: [],
     currency: kitchen.currency,
@@ -132,26 +145,30 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
   return state
 }
 
-/** Offers of the price book, and those that were said once and are not in it. */
+/** Offers of the price book, and those that were said once and are not in it, for the piles of the record. */
 async function offersFor(
   scope: Scope,
   { style }: KnownStyle,
   { units, date }: FabricationWish,
+  piles: readonly PlannedPile[],
 ): Promise<PlannedOffer[]> {
   const listed = await offersOfStyle(scope, { style, units, day: date })
   const said = (await offers(scope)).filter((each) => each.styleId === style.id)
   // The price book knows today's price of an offer of the same supplier that was said once.
   const isListed = ({ supplierId, offer: { name } }: (typeof said)[number]) =>
     listed.some((each) => each.supplierId === supplierId && each.offer.name === name)
-  return [...listed.map(({ offer }) => offer), ...said.filter((each) => !isListed(each)).map(({ offer }) => offer)]
+  return [...listed, ...said.filter((each) => !isListed(each))].flatMap(({ offer }) => {
+    const pile = plannedBy(piles, offer.pileId)
+    return pile ? [{ ...offer, pileId: pile.id }] : []
+  })
 }
 
-/** Offers of the last record for the portion piles that are here too, under the names that these have now. */
+/** Offers of the last record for the portion piles that are here too. */
 function offersAsLast(piles: readonly PlannedPile[], last: FabricationRecord | undefined): PlannedOffer[] {
   return (last?.offers ?? []).flatMap((offer) => {
-    const before = last?.piles.find((pile) => pile.name === offer.pile)
-    const pile = piles.find((each) => each.stylePileId === before?.stylePileId && each.class === 'primary')
-    return pile && before?.stylePileId ? [{ ...offer, pile: pile.name }] : []
+    const stylePileId = last?.piles.find((pile) => pile.id === offer.pileId)?.stylePileId
+    const pile = stylePileId ? plannedBy(piles, stylePileId) : undefined
+    return pile?.class === 'primary' ? [{ ...offer, pileId: pile.id }] : []
   })
 }
 

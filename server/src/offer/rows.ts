@@ -1,4 +1,4 @@
-import type { Offer } from '@fleam/core'
+import type { PlannedOffer } from '@fleam/core'
 import type { OfferColumns } from '../database/index.ts'
 
 /** Only the fields that are set: what is null in the table is absent in the document. */
@@ -7,9 +7,9 @@ export function present<T extends object>(fields: T): { [K in keyof T]?: NonNull
 }
 
 /** An offer from the columns that every table of offers has. */
-export const offerOfRow = (row: OfferColumns): Offer => ({
+export const offerOfRow = (row: OfferColumns): PlannedOffer => ({
   name: row.name,
-  pile: row.pile,
+  pileId: row.pileId,
   price: { amount: row.priceAmount, per: row.pricePer },
   pieceWeight: row.pieceWeight,
   ...present({
@@ -21,9 +21,9 @@ export const offerOfRow = (row: OfferColumns): Offer => ({
   }),
 })
 
-export const rowOfOffer = (offer: Offer): OfferColumns => ({
+export const rowOfOffer = (offer: PlannedOffer): OfferColumns => ({
   name: offer.name,
-  pile: offer.pile,
+  pileId: offer.pileId,
   priceAmount: offer.price.amount,
   pricePer: offer.price.per,
   pieces: offer.pieces ?? null,

@@ -1,7 +1,9 @@
 import { CATALOGUE, type CatalogueItem } from '@fleam/catalogue'
 import type { Item } from '@fleam/contract'
+import { partsOfNamed } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import type { Scope } from '../scope/index.ts'
+import { copyOf } from './copy-of.ts'
 import { withProducts } from './products.ts'
 import { insertItems, items } from './store.ts'
 
@@ -10,13 +12,16 @@ const UNVALUED = { valuePerKg: null, usedShare: null, processingPerKg: null, pro
 /** An item of the catalogue as a kitchen's own: it may value and change it from here on. */
 export function itemFromCatalogue(item: CatalogueItem): Item {
   const { name, species, drawing, shape, unitName, unitWeight, landmarks } = item
-  const styles = item.styles.map(({ id: _id, normalLoss: _loss, piles, ...style }) => ({
-    ...copyOf(style),
-    id: newId(),
-    version: 1,
-    isArchived: false,
-    piles: piles.map((pile) => ({ ...pile, ...UNVALUED, id: newId() })),
-  }))
+  const styles = item.styles.map(({ id: _id, normalLoss: _loss, ...style }) => {
+    const { piles, steps, options } = partsOfNamed(style, newId)
+    return {
+      ...copyOf({ ...style, steps, options }),
+      id: newId(),
+      version: 1,
+      isArchived: false,
+      piles: piles.map((pile) => ({ ...pile, ...UNVALUED })),
+    }
+  })
   return {
     id: newId(),
     isArchived: false,
@@ -30,14 +35,6 @@ export function itemFromCatalogue(item: CatalogueItem): Item {
     styles,
   }
 }
-
-/** The catalogue is read only; a kitchen's own copy is plain data that may change. */
-const copyOf = <T>(data: T) => structuredClone(data) as { -readonly [K in keyof T]: Mutable<T[K]> }
-type Mutable<T> = T extends readonly (infer E)[]
-  ? Mutable<E>[]
-  : T extends object
-    ? { -readonly [K in keyof T]: Mutable<T[K]> }
-    : T
 
 /** Adds what the catalogue has and the kitchen has not, by the names of items. */
 export async function insertCatalogue(scope: Scope): Promise<void> {

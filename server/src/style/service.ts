@@ -1,10 +1,11 @@
 import { factsOf } from '@fleam/catalogue'
 import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } from '@fleam/contract'
-import { MOST_STYLES } from '@fleam/core'
+import { MOST_STYLES, namedPartsOf, partsOfNamed } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue } from './catalogue.ts'
+import { copyOf } from './copy-of.ts'
 import { withProducts } from './products.ts'
 import * as store from './store.ts'
 
@@ -92,9 +93,10 @@ export async function changeItem(scope: Scope, id: string, edit: ItemEdit): Prom
 export async function exportStyle(scope: Scope, id: string): Promise<StyleFile> {
   const { item, style } = await requireStyle(scope, id)
   const { id: _itemId, isArchived: _itemArchived, styles: _styles, ...bareItem } = item
-  const { id: _id, version: _version, isArchived: _archived, piles, ...bareStyle } = style
-  const barePiles = piles.map(({ id: _pileId, productId: _productId, ...pile }) => pile)
-  return { format: STYLE_FORMAT, version: 1, item: bareItem, style: { ...bareStyle, piles: barePiles } }
+  const { id: _id, version: _version, isArchived: _archived, ...bareStyle } = style
+  const { piles, steps, options } = copyOf(namedPartsOf(style))
+  const barePiles = piles.map(({ productId: _productId, ...pile }) => pile)
+  return { format: STYLE_FORMAT, version: 1, item: bareItem, style: { ...bareStyle, steps, options, piles: barePiles } }
 }
 
 /**
@@ -105,12 +107,10 @@ export async function importStyle(scope: Scope, id: string, file: StyleFile): Pr
   const items = await store.items(scope)
   const known = items.flatMap((item) => item.styles).find((style) => style.id === id)
   if (known) return known
-  const piles = file.style.piles.map((pile) => ({
-    ...withFacts(pile, file.item.species),
-    id: newId(),
-    productId: null,
-  }))
-  const style = { ...file.style, piles, id, version: 1, isArchived: false }
+  const named = { ...file.style, piles: file.style.piles.map((pile) => withFacts(pile, file.item.species)) }
+  const { piles, steps, options } = copyOf(partsOfNamed(named, newId))
+  const ownPiles = piles.map((pile) => ({ ...pile, productId: null }))
+  const style = { ...named, steps, options, piles: ownPiles, id, version: 1, isArchived: false }
   const item = items.find((each) => each.name === file.item.name)
   if (item) {
     const name = freeName(file.style.name, item.styles)

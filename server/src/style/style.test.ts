@@ -1,4 +1,5 @@
 import type { FabricationState, Item, Kitchen, Style, StyleFile } from '@fleam/contract'
+import { withOwnPiles } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
 
@@ -11,9 +12,8 @@ const chicken = () => items[0] as Item
 const supremes = () => chicken().styles[0] as Style
 /** A style with ids of its own, as the page makes one. */
 const copyOf = (style: Style): Style => ({
-  ...style,
+  ...withOwnPiles(style, newId),
   id: newId(),
-  piles: style.piles.map((pile) => ({ ...pile, id: newId() })),
 })
 
 beforeAll(async () => {
@@ -117,8 +117,12 @@ describe('style files', () => {
     expect([imported.status, imported.body.name]).toEqual([201, `${supremes().name} (2)`])
     const again = await send(test_, 'POST', path(`/styles/import?id=${id}`), file)
     expect(again.body).toEqual(imported.body)
-    expect(imported.body.steps).toEqual(supremes().steps)
-    expect(imported.body.options).toEqual(supremes().options)
+    // Its piles are its own, and what names them in the file refers to these.
+    const own = new Set(imported.body.piles.map((pile: { id: string }) => pile.id))
+    expect(supremes().piles.filter((pile) => own.has(pile.id))).toEqual([])
+    expect(imported.body.steps.flatMap((step: Style['steps'][number]) => step.pileIds).every(own.has, own)).toBe(true)
+    const written: StyleFile = (await send(test_, 'GET', path(`/styles/${id}/style.json`))).body
+    expect(written.style).toEqual({ ...file.style, name: imported.body.name })
   })
 
   test('brings its item along where the kitchen has none of that name', async () => {

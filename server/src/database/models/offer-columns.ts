@@ -1,10 +1,10 @@
 import type { Offer } from '@fleam/core'
-import { maybeQuantity, maybeWhole, quantity, words } from './columns.ts'
+import { maybeQuantity, maybeWhole, quantity, ref, words } from './columns.ts'
 
 /** What every table of offers has. */
 export interface OfferColumns {
   name: string
-  pile: string
+  pileId: string
   priceAmount: number
   pricePer: Offer['price']['per']
   pieces: number | null
@@ -17,7 +17,7 @@ export interface OfferColumns {
 
 export const offerColumns = () => ({
   name: words(),
-  pile: words(),
+  pileId: ref(),
   priceAmount: quantity(),
   pricePer: words(8),
   pieces: maybeWhole(),

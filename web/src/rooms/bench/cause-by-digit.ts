@@ -4,10 +4,10 @@ import { type LossCause, likelyCauses, type PileOutcome } from '@fleam/core'
 export function causeByDigit(
   digit: number | null,
   outcomes: readonly PileOutcome[],
-  named: readonly { pile: string }[],
+  named: readonly { pileId: string }[],
   species: string | null,
-): { pile: string; cause: LossCause } | null {
-  const open = outcomes.find(({ pile }) => !named.some((each) => each.pile === pile.name))
+): { pileId: string; cause: LossCause } | null {
+  const open = outcomes.find(({ pile }) => !named.some((each) => each.pileId === pile.id))
   const cause = open && digit !== null ? likelyCauses(open, species)[digit - 1] : undefined
-  return open && cause ? { pile: open.pile.name, cause } : null
+  return open && cause ? { pileId: open.pile.id, cause } : null
 }

@@ -45,8 +45,8 @@ test('one tap names a cause, another one changes it, the same again takes it bac
   await finish()
   expect(finished).toEqual([
     [
-      { pile: 'supremes', cause: 'too-light' },
-      { pile: 'bones', cause: 'too-warm' },
+      { pileId: 'supremes', cause: 'too-light' },
+      { pileId: 'bones', cause: 'too-warm' },
     ],
   ])
 })
@@ -57,8 +57,8 @@ test('number keys answer for one pile after the other', async () => {
   await finish()
   expect(finished).toEqual([
     [
-      { pile: 'supremes', cause: 'meat-on-bones' },
-      { pile: 'bones', cause: 'meat-on-bones' },
+      { pileId: 'supremes', cause: 'meat-on-bones' },
+      { pileId: 'bones', cause: 'meat-on-bones' },
     ],
   ])
 })
@@ -66,5 +66,8 @@ test('number keys answer for one pile after the other', async () => {
 test('a digit beyond the likely causes names none', () => {
   expect(causeByDigit(9, OUTCOMES, [], null)).toBeNull()
   expect(causeByDigit(null, OUTCOMES, [], null)).toBeNull()
-  expect(causeByDigit(2, OUTCOMES, [{ pile: 'supremes' }], null)).toEqual({ pile: 'bones', cause: 'red-on-silverskin' })
+  expect(causeByDigit(2, OUTCOMES, [{ pileId: 'supremes' }], null)).toEqual({
+    pileId: 'bones',
+    cause: 'red-on-silverskin',
+  })
 })

@@ -8,7 +8,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { causeByDigit } from './cause-by-digit.ts'
 
 export interface NamedCause {
-  pile: string
+  pileId: string
   cause: LossCause
 }
 
@@ -27,10 +27,10 @@ export function LossCauses(props: LossCausesProps) {
   const { outcomes, currency, species, isOpen, isFinishing, onClose, onFinish } = props
   const [causes, setCauses] = useState<readonly NamedCause[]>([])
   const format = useFormat(currency)
-  const name = (pile: string, cause: LossCause) =>
+  const name = (pileId: string, cause: LossCause) =>
     setCauses((before) => [
-      ...before.filter((each) => each.pile !== pile),
-      ...(before.some((each) => each.pile === pile && each.cause === cause) ? [] : [{ pile, cause }]),
+      ...before.filter((each) => each.pileId !== pileId),
+      ...(before.some((each) => each.pileId === pileId && each.cause === cause) ? [] : [{ pileId, cause }]),
     ])
   const keys = useRef({ outcomes, causes, species, name })
   keys.current = { outcomes, causes, species, name }
@@ -39,12 +39,12 @@ export function LossCauses(props: LossCausesProps) {
     const onKey = (event: KeyboardEvent) => {
       const { outcomes: now, causes: named, species: kind, name: choose } = keys.current
       const chosen = causeByDigit(digitOf(event), now, named, kind)
-      if (chosen) choose(chosen.pile, chosen.cause)
+      if (chosen) choose(chosen.pileId, chosen.cause)
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [isOpen])
-  const asked = outcomes.find(({ pile }) => !causes.some((each) => each.pile === pile.name))
+  const asked = outcomes.find(({ pile }) => !causes.some((each) => each.pileId === pile.id))
   return (
     <Modal show={isOpen} onHide={onClose} size="lg" aria-labelledby="causes-title" centered scrollable>
       <Modal.Header closeButton>
@@ -59,9 +59,9 @@ export function LossCauses(props: LossCausesProps) {
             outcome={outcome}
             species={species}
             words={`${format.weight(outcome.grams)}, about ${format.weight(outcome.expected)} expected`}
-            chosen={causes.find((each) => each.pile === outcome.pile.name)?.cause ?? null}
+            chosen={causes.find((each) => each.pileId === outcome.pile.id)?.cause ?? null}
             isAsked={outcome === asked}
-            onChoose={(cause) => name(outcome.pile.name, cause)}
+            onChoose={(cause) => name(outcome.pile.id, cause)}
           />
         ))}
       </Modal.Body>

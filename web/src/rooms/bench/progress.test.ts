@@ -4,12 +4,12 @@ import type { StandingReading } from '../../outbox/merge.ts'
 import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'
 
 const STEPS = [
-  { id: 'dry', piles: [] },
-  { id: 'legs', piles: [] },
-  { id: 'divide', piles: ['drumsticks'] },
-  { id: 'thighs', piles: ['thighs'] },
-  { id: 'breasts', piles: ['supremes'] },
-  { id: 'carcass', piles: ['bones', 'bin'] },
+  { id: 'dry', pileIds: [] },
+  { id: 'legs', pileIds: [] },
+  { id: 'divide', pileIds: ['drumsticks'] },
+  { id: 'thighs', pileIds: ['thighs'] },
+  { id: 'breasts', pileIds: ['supremes'] },
+  { id: 'carcass', pileIds: ['bones', 'bin'] },
 ]
 const record = (units: number) => {
   const piles = SIX_BIRDS.piles.map((pile) => ({ ...pile, portions: pile.portions === null ? null : 2 * units }))

@@ -16,14 +16,14 @@ export function afterOneMore(progress: SequenceInput, pileId: string): SequenceI
 
 /** The step at which a pile leaves the board; −1 where no step says. */
 export const stepOfPile = (record: FabricationRecord, pile: PlannedPile | null): number =>
-  pile === null ? -1 : record.steps.findIndex((step) => step.piles.includes(pile.name))
+  pile === null ? -1 : record.steps.findIndex((step) => step.pileIds.includes(pile.id))
 
 /** The first pile that is still wanted at a step or after it; null where all of those are complete. */
 export function wantedFrom(record: FabricationRecord, progress: SequenceInput, stepAt: number): PlannedPile | null {
-  const names = record.steps.slice(stepAt).flatMap((step) => step.piles)
+  const ids = record.steps.slice(stepAt).flatMap((step) => step.pileIds)
   const isWanted = (pile: PlannedPile) => (progress.counts.get(pile.id) ?? 0) < weighingsOf(pile)
-  for (const name of names) {
-    const pile = record.piles.find((each) => each.name === name)
+  for (const id of ids) {
+    const pile = record.piles.find((each) => each.id === id)
     if (pile && isWanted(pile)) return pile
   }
   return null

@@ -33,7 +33,7 @@ describe('the step', () => {
 
   test('that is optional says what it is worth, with its numbers', () => {
     const { bench, document } = benchWith({ changes: { stepAt: 0 } })
-    const gain = { pile: 'supremes', grams: 6, seconds: 30 }
+    const gain = { pileId: 'supremes', grams: 6, seconds: 30 }
     const steps = [step('wishbone', { isOptional: true, gain })]
     const own = { ...bench, live: { ...bench.live, record: { ...RECORD, steps } } }
     renderPart(<StepCard bench={own} />, { document })

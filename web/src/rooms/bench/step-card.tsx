@@ -7,6 +7,7 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { pileNames } from '../../parts/pile-names.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
 
@@ -89,7 +90,7 @@ function StepCautions({ ids }: { ids: readonly string[] }) {
 function StepGainLine({ step, bench }: { step: FabricationStep; bench: Bench }) {
   const kitchen = useKitchen()
   const format = useFormat(bench.live.record.currency)
-  const pile = bench.live.record.piles.find((each) => each.name === step.gain?.pile)
+  const pile = bench.live.record.piles.find((each) => each.id === step.gain?.pileId)
   if (!step.gain || pile?.valuePerKg == null) return null
   const { grams, seconds } = step.gain
   const wagePerHour = bench.live.record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
@@ -114,7 +115,8 @@ interface StepListProps {
 /** Every step, to go to any of them. */
 function StepList({ bench, isOpen, onClose }: StepListProps) {
   const done = doneSteps(bench)
-  const { steps, choices } = bench.live.record
+  const { record } = bench.live
+  const { steps, choices } = record
   return (
     <Modal show={isOpen} onHide={onClose} aria-labelledby="steps-title" centered scrollable>
       <Modal.Header closeButton>
@@ -142,7 +144,7 @@ function StepList({ bench, isOpen, onClose }: StepListProps) {
                   {step.isOptional ? ' (optional)' : ''}
                 </span>
                 <span className="quiet">
-                  {step.piles.join(', ')}
+                  {pileNames(record, step).join(', ')}
                   {done.has(step.id) ? ' ✓ done' : ''}
                 </span>
               </button>

@@ -19,11 +19,11 @@ class StreamOfScale {
 Object.assign(globalThis, { EventSource: StreamOfScale })
 
 const STEPS = [
-  { id: 'dry', piles: [] },
-  { id: 'divide', piles: ['drumsticks'] },
-  { id: 'thighs', piles: ['thighs'] },
-  { id: 'breasts', piles: ['supremes'] },
-  { id: 'carcass', piles: ['bones', 'bin'] },
+  { id: 'dry', pileIds: [] },
+  { id: 'divide', pileIds: ['drumsticks'] },
+  { id: 'thighs', pileIds: ['thighs'] },
+  { id: 'breasts', pileIds: ['supremes'] },
+  { id: 'carcass', pileIds: ['bones', 'bin'] },
 ]
 
 let count = 0

@@ -21,7 +21,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
   const [search, setSearch] = useSearchParams()
   const units = Math.max(1, Number(search.get('units')) || 1)
   const { steps, piles } = settleStyle(style, {})
-  const pileOf = (name: string) => piles.find((pile) => pile.name === name)
+  const pileOf = (id: string) => piles.find((pile) => pile.id === id)
   return (
     <article className="room card-sheet">
       <header>
@@ -78,10 +78,11 @@ function Card({ item, style }: { item: Item; style: Style }) {
                 <small>{step.check}</small>
               </th>
               <td>
-                {step.piles.map((name) => {
-                  const pile = pileOf(name)
-                  const count = pile?.weighing === 'pieces' ? Math.round((pile.portionsPerUnit ?? 1) * units) : 1
-                  return <Boxes key={name} name={name} count={count} />
+                {step.pileIds.map((id) => {
+                  const pile = pileOf(id)
+                  if (!pile) return null
+                  const count = pile.weighing === 'pieces' ? Math.round((pile.portionsPerUnit ?? 1) * units) : 1
+                  return <Boxes key={id} name={pile.name} count={count} />
                 })}
               </td>
             </tr>

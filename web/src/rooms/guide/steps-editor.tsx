@@ -6,6 +6,7 @@ import { useId } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
+import { pileNames } from '../../parts/pile-names.ts'
 import { newStep, withStep, withStepMoved } from './style-draft.ts'
 
 interface StepsEditorProps {
@@ -25,11 +26,12 @@ export function StepsEditor({ style, saved, onChange }: StepsEditorProps) {
           <li key={step.id}>
             <details open={step.title === ''}>
               <summary>
-                {at + 1}. {step.title || 'A new step'} <span className="quiet">{step.piles.join(', ')}</span>
+                {at + 1}. {step.title || 'A new step'}{' '}
+                <span className="quiet">{pileNames(style, step).join(', ')}</span>
               </summary>
               <StepEditor
                 step={step}
-                piles={style.piles.map((pile) => pile.name)}
+                piles={style.piles}
                 kept={saved.steps.find((each) => each.id === step.id)?.cautions ?? []}
                 onChange={(changes) => onChange(withStep(style, at, changes))}
               />
@@ -74,7 +76,7 @@ const toggled = (list: readonly string[], each: string) =>
 
 interface StepEditorProps {
   step: StyleStep
-  piles: readonly string[]
+  piles: Style['piles']
   /** Cautions that may be reworded with a reason, but not dropped. */
   kept: readonly string[]
   onChange: (changes: Partial<StyleStep>) => void
@@ -119,11 +121,11 @@ function StepEditor({ step, piles, kept, onChange }: StepEditorProps) {
         <legend>Piles that leave the board here</legend>
         {piles.map((pile) => (
           <Form.Check
-            key={pile}
-            id={`${id}-pile-${pile}`}
-            label={pile}
-            checked={step.piles.includes(pile)}
-            onChange={() => onChange({ piles: toggled(step.piles, pile) })}
+            key={pile.id}
+            id={`${id}-pile-${pile.id}`}
+            label={pile.name}
+            checked={step.pileIds.includes(pile.id)}
+            onChange={() => onChange({ pileIds: toggled(step.pileIds, pile.id) })}
           />
         ))}
       </fieldset>

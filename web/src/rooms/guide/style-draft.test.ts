@@ -13,11 +13,11 @@ import {
   withStepMoved,
 } from './style-draft.ts'
 
-const step = (id: string, piles: string[] = []) => ({
+const step = (id: string, pileIds: string[] = []) => ({
   ...newStep({ steps: [] } as unknown as Style),
   id,
   title: id,
-  piles,
+  pileIds,
 })
 const STYLE: Style = {
   id: 'a',
@@ -29,16 +29,13 @@ const STYLE: Style = {
     { ...newPile('p1', 'poultry'), name: 'supremes', class: 'primary', expectedShare: 0.3 },
     { ...newPile('p2', 'poultry'), name: 'bones', expectedShare: 0.6 },
   ],
-  steps: [
-    { ...step('breasts', ['supremes']), gain: { pile: 'supremes', grams: 6, seconds: 30 } },
-    step('carcass', ['bones']),
-  ],
+  steps: [{ ...step('breasts', ['p1']), gain: { pileId: 'p1', grams: 6, seconds: 30 } }, step('carcass', ['p2'])],
   options: [
     {
       id: 'wishbone',
       question: 'Wishbone',
       choices: [
-        { id: 'out', name: 'out', why: '', minutes: 0, shares: { supremes: 0.01, bones: -0.01 }, order: null },
+        { id: 'out', name: 'out', why: '', minutes: 0, shares: { p1: 0.01, p2: -0.01 }, order: null },
         { id: 'left', name: 'left', why: '', minutes: 0, shares: {}, order: null },
       ],
     },
@@ -56,32 +53,34 @@ test('a copy is the kitchen’s own, under a free name, and leaves the first alo
   let made = 0
   const copy = copyOfStyle(STYLE, () => `new-${made++}`, ownName('Supremes', [STYLE, { name: 'Supremes, ours' }]))
   expect(copy).toMatchObject({
-    id: 'new-0',
-    piles: [{ id: 'new-1' }, { id: 'new-2' }],
+    id: 'new-2',
+    piles: [{ id: 'new-0' }, { id: 'new-1' }],
     name: 'Supremes, ours 2',
     version: 1,
     isArchived: false,
   })
+  // What pointed at a pile points at the copy's own.
+  expect(copy.steps[0]).toMatchObject({ pileIds: ['new-0'], gain: { pileId: 'new-0' } })
+  expect(copy.options[0]?.choices[0]?.shares).toEqual({ 'new-0': 0.01, 'new-1': -0.01 })
   ;(copy.steps[0] as { title: string }).title = 'changed'
   expect(STYLE.steps[0]?.title).toBe('breasts')
   let count = 0
   const item = copyOfItem(ITEM, () => `new-${count++}`, 'Hen')
   expect(item).toMatchObject({ id: 'new-0', name: 'Hen', isArchived: false })
-  expect(item.styles.map((style) => style.id)).toEqual(['new-1'])
+  expect(item.styles.map((style) => style.id)).toEqual(['new-3'])
 })
 
-test('a renamed pile is followed by the steps and options that point at it', () => {
+test('a pile may change its name, and everything points at it still', () => {
   const renamed = withPile(STYLE, 0, { name: 'breasts' })
-  expect(renamed.steps[0]).toMatchObject({ piles: ['breasts'], gain: { pile: 'breasts' } })
-  expect(renamed.options[0]?.choices[0]?.shares).toEqual({ breasts: 0.01, bones: -0.01 })
-  expect(withPile(STYLE, 0, { expectedShare: 0.2 }).steps).toBe(STYLE.steps)
+  expect(renamed.piles.map((pile) => pile.name)).toEqual(['breasts', 'bones'])
+  expect(renamed).toMatchObject({ steps: STYLE.steps, options: STYLE.options })
 })
 
 test('a pile that is removed leaves nothing pointing at it', () => {
   const less = withoutPile(STYLE, 0)
   expect(less.piles.map((pile) => pile.name)).toEqual(['bones'])
-  expect(less.steps[0]).toMatchObject({ piles: [], gain: null })
-  expect(less.options[0]?.choices[0]?.shares).toEqual({ bones: -0.01 })
+  expect(less.steps[0]).toMatchObject({ pileIds: [], gain: null })
+  expect(less.options[0]?.choices[0]?.shares).toEqual({ p2: -0.01 })
 })
 
 test('steps are changed, moved and written', () => {

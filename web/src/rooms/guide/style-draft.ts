@@ -1,11 +1,11 @@
 import { factsOf } from '@fleam/catalogue'
 import type { Item, Style, StylePile, StyleStep } from '@fleam/contract'
+import { ledTo, withOwnPiles } from '@fleam/core'
 
 /** A copy under another name, as the kitchen's own: its ids are made on the device. It gives the same products. */
 export const copyOfStyle = (style: Style, newId: () => string, name: string): Style => ({
-  ...structuredClone(style),
+  ...withOwnPiles(structuredClone(style), newId),
   id: newId(),
-  piles: style.piles.map((pile) => ({ ...structuredClone(pile), id: newId() })),
   name,
   version: 1,
   isArchived: false,
@@ -27,52 +27,16 @@ export function ownName(name: string, taken: readonly { name: string }[]): strin
   return wanted
 }
 
-/** Changes a pile; where its name changes, steps and options that point at it follow. */
-export function withPile(style: Style, at: number, changes: Partial<StylePile>): Style {
-  const before = style.piles[at] as StylePile
-  const piles = style.piles.map((pile, place) => (place === at ? { ...pile, ...changes } : pile))
-  return changes.name === undefined || changes.name === before.name
-    ? { ...style, piles }
-    : renamed({ ...style, piles }, before.name, changes.name)
-}
+export const withPile = (style: Style, at: number, changes: Partial<StylePile>): Style => ({
+  ...style,
+  piles: style.piles.map((pile, place) => (place === at ? { ...pile, ...changes } : pile)),
+})
 
-function renamed(style: Style, from: string, to: string): Style {
-  const name = (each: string) => (each === from ? to : each)
-  return {
-    ...style,
-    steps: style.steps.map((step) => ({
-      ...step,
-      piles: step.piles.map(name),
-      gain: step.gain ? { ...step.gain, pile: name(step.gain.pile) } : null,
-    })),
-    options: style.options.map((option) => ({
-      ...option,
-      choices: option.choices.map((choice) => ({
-        ...choice,
-        shares: Object.fromEntries(Object.entries(choice.shares).map(([pile, share]) => [name(pile), share])),
-      })),
-    })),
-  }
-}
-
+/** Leaves a pile out, and with it whatever of the style refers to it. */
 export function withoutPile(style: Style, at: number): Style {
-  const gone = style.piles[at]?.name
-  return {
-    ...style,
-    piles: style.piles.filter((_, place) => place !== at),
-    steps: style.steps.map((step) => ({
-      ...step,
-      piles: step.piles.filter((name) => name !== gone),
-      gain: step.gain?.pile === gone ? null : step.gain,
-    })),
-    options: style.options.map((option) => ({
-      ...option,
-      choices: option.choices.map((choice) => ({
-        ...choice,
-        shares: Object.fromEntries(Object.entries(choice.shares).filter(([pile]) => pile !== gone)),
-      })),
-    })),
-  }
+  const gone = style.piles[at]?.id
+  const piles = style.piles.filter((_, place) => place !== at)
+  return { ...ledTo(style, (id) => (id === gone ? null : id)), piles }
 }
 
 /** A pile of trim until it is said what it is. */
@@ -120,7 +84,7 @@ export function newStep(style: Style): StyleStep {
     check: '',
     mistakes: [],
     tool: 'knife',
-    piles: [],
+    pileIds: [],
     cautions: ['knife'],
     isOptional: false,
     gain: null,

@@ -26,7 +26,7 @@ function StyleRoom({ item, style }: { item: Item; style: Style }) {
   const [stepAt, setStepAt] = useState(0)
   const settled = settleStyle(style, chosen)
   const step = settled.steps[Math.min(stepAt, settled.steps.length - 1)]
-  const regions = settled.piles.flatMap((pile) => (pile.region && step?.piles.includes(pile.name) ? [pile.region] : []))
+  const regions = settled.piles.flatMap((pile) => (pile.region && step?.pileIds.includes(pile.id) ? [pile.region] : []))
   return (
     <div className="room guide-style">
       <div className="room-heading">
@@ -56,7 +56,7 @@ function StyleRoom({ item, style }: { item: Item; style: Style }) {
           ) : null}
           <StyleOptions style={style} chosen={chosen} onChosen={setChosen} />
         </section>
-        <StyleSteps steps={settled.steps} at={stepAt} onStep={setStepAt} />
+        <StyleSteps steps={settled.steps} piles={settled.piles} at={stepAt} onStep={setStepAt} />
       </div>
       <StylePiles settled={settled} usual={item.unitWeight.usual} unit={item.unitName.one} />
     </div>

@@ -1,15 +1,17 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import type { StyleStep } from '@fleam/core'
+import type { StylePile, StyleStep } from '@fleam/core'
 import { useKitchenCautions } from '../../parts/cautions.ts'
+import { pileNames } from '../../parts/pile-names.ts'
 
 interface StyleStepsProps {
   steps: readonly StyleStep[]
+  piles: readonly StylePile[]
   at: number
   onStep: (at: number) => void
 }
 
 /** The steps in their order; the one that is open shows on the drawing. */
-export function StyleSteps({ steps, at, onStep }: StyleStepsProps) {
+export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
   const cautions = useKitchenCautions()
   if (steps.length === 0) return <p>This style has no steps yet. Change it to write them.</p>
   return (
@@ -22,7 +24,7 @@ export function StyleSteps({ steps, at, onStep }: StyleStepsProps) {
               {place + 1}. {step.title}
               <span className="quiet">
                 {step.isOptional ? 'optional ' : ''}
-                {step.piles.join(', ')}
+                {pileNames({ piles }, step).join(', ')}
               </span>
             </button>
             {place === at ? (

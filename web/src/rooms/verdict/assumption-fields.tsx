@@ -6,7 +6,6 @@ import {
   CREDIT_POLICIES,
   type CreditPolicy,
   type LabourEntry,
-  type Offer,
   POLICY_WORDS,
   PRICE_UNITS,
   type PriceUnit,
@@ -30,7 +29,6 @@ interface AssumptionFieldsProps {
 export function AssumptionFields({ assumptions: edit, currency, onChange }: AssumptionFieldsProps) {
   const patch = (changes: Partial<Assumptions>) => onChange(() => changes)
   const patchPurchase = (changes: Partial<Purchase>) => patch({ purchase: { ...edit.purchase, ...changes } })
-  const primaryNames = edit.piles.filter((pile) => pile.class === 'primary').map((pile) => pile.name)
   return (
     <div className="assumption-fields">
       <fieldset className="fields">
@@ -78,9 +76,9 @@ export function AssumptionFields({ assumptions: edit, currency, onChange }: Assu
       <PileValues piles={edit.piles} onChange={onChange} />
       <OfferFields
         offers={edit.offers}
-        pileNames={primaryNames}
+        piles={edit.piles.filter((pile) => pile.class === 'primary')}
         currency={currency}
-        onChange={(offers: Offer[]) => patch({ offers })}
+        onChange={(offers) => patch({ offers })}
       />
       <fieldset className="fields">
         <legend>How it is counted</legend>

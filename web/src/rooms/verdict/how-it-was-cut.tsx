@@ -12,9 +12,9 @@ export function HowItWasCut({ record }: { record: FabricationRecord }) {
       ) : null}
       {record.causes.length > 0 ? (
         <ul>
-          {record.causes.map(({ pile, cause }) => (
-            <li key={pile}>
-              {pile}: {CAUSE_WORDS[cause]}
+          {record.causes.map(({ pileId, cause }) => (
+            <li key={pileId}>
+              {record.piles.find((pile) => pile.id === pileId)?.name}: {CAUSE_WORDS[cause]}
             </li>
           ))}
         </ul>

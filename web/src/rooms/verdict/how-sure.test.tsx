@@ -28,7 +28,7 @@ async function drawHere(wish: DrawWish) {
   return forecastOf(wish.model, wish.spreads, run.savings)
 }
 
-const record = { id: 'r', units: 6 } as FabricationRecord
+const record = { id: 'r', units: 6, piles: [{ id: 'supremes', name: 'supremes' }] } as FabricationRecord
 const cheap = sixChickens({ purchase: { ...sixChickens().purchase, price: { amount: 3.1, per: 'kg' } } })
 const test_ = (share: number) => ({ date: '2026-11-20', shares: { supremes: share }, minutesPerUnit: 9 + share })
 

@@ -32,28 +32,29 @@ export function HowSure({ record }: { record: FabricationRecord }) {
   if (at === null || !appraisal.comparisons[at]?.verdict) return null
   if (evidence.isError) return <Failed error={evidence.error} retry={() => void evidence.refetch()} />
   if (!evidence.data) return <Loading what="what the forecast rests on" />
-  return <ForecastSection document={document} at={at} evidence={evidence.data} units={record.units} />
+  return <ForecastSection document={document} at={at} evidence={evidence.data} record={record} />
 }
 
 interface ForecastSectionProps {
   document: FabricationDocument
   at: number
   evidence: ForecastEvidence
-  units: number
+  record: FabricationRecord
 }
 
-function ForecastSection({ document, at, evidence, units }: ForecastSectionProps) {
+function ForecastSection({ document, at, evidence, record }: ForecastSectionProps) {
   const pile = document.offers?.[at]?.pile ?? ''
+  const pileId = record.piles.find((each) => each.name === pile)?.id ?? ''
   const offer = document.offers?.[at]?.name ?? ''
   const model = useMemo(() => forecastModel(document, at), [document, at])
   const known = useMemo(
     () => ({
-      yields: evidence.tests.flatMap((test) => test.shares[pile] ?? []),
+      yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
       minutesPerUnit: evidence.tests.map((test) => test.minutesPerUnit),
       apPrices: evidence.apPrices,
       offerPrices: evidence.offers.find((each) => each.name === offer)?.prices ?? [],
     }),
-    [evidence, pile, offer],
+    [evidence, pileId, offer],
   )
   const spreads = useMemo(() => (model ? spreadsFrom(model, known) : null), [model, known])
   const { forecast, progress, cancel, again } = useForecast(model, spreads)
@@ -86,7 +87,7 @@ function ForecastSection({ document, at, evidence, units }: ForecastSectionProps
       )}
       {forecast ? (
         <div className="forecast-columns">
-          <ForecastPictures forecast={forecast} units={units} />
+          <ForecastPictures forecast={forecast} units={record.units} />
         </div>
       ) : null}
     </section>

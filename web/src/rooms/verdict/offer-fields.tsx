@@ -1,26 +1,27 @@
-import { type Offer, PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import { type PlannedOffer, type PlannedPile, PRICE_UNITS, type PriceUnit } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 
 interface OfferFieldsProps {
-  offers: Offer[]
-  pileNames: string[]
+  offers: PlannedOffer[]
+  /** Portion piles that can be bought ready. */
+  piles: readonly PlannedPile[]
   currency: string
-  onChange: (offers: Offer[]) => void
+  onChange: (offers: PlannedOffer[]) => void
 }
 
 /** The offers that making is compared with. */
-export function OfferFields({ offers, pileNames, currency, onChange }: OfferFieldsProps) {
-  const change = (at: number, changes: Partial<Offer>) =>
+export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsProps) {
+  const change = (at: number, changes: Partial<PlannedOffer>) =>
     onChange(offers.map((offer, each) => (each === at ? { ...offer, ...changes } : offer)))
   const add = () =>
     onChange([
       ...offers,
       {
         name: `Offer ${offers.length + 1}`,
-        pile: pileNames[0] ?? '',
+        pileId: piles[0]?.id ?? '',
         price: { amount: 0, per: 'piece' },
         pieces: 1,
         pieceWeight: 280,
@@ -44,9 +45,11 @@ export function OfferFields({ offers, pileNames, currency, onChange }: OfferFiel
           </Form.Group>
           <Form.Group controlId={`offer-pile-${at}`}>
             <Form.Label>instead of</Form.Label>
-            <Form.Select value={offer.pile} onChange={(event) => change(at, { pile: event.target.value })}>
-              {pileNames.map((name) => (
-                <option key={name}>{name}</option>
+            <Form.Select value={offer.pileId} onChange={(event) => change(at, { pileId: event.target.value })}>
+              {piles.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
               ))}
             </Form.Select>
           </Form.Group>

@@ -10,10 +10,10 @@ const record = {
   item: 'Chicken, eviscerated',
   species: 'poultry',
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],
-  piles: [{ name: 'supremes', valuePerKg: 13.2, cookingLoss: 0.22 }],
+  piles: [{ id: 'supremes', name: 'supremes', valuePerKg: 13.2, cookingLoss: 0.22 }],
   steps: [
-    step('wishbone', { isOptional: true, gain: { pile: 'supremes', grams: 6, seconds: 30 } }),
-    step('oysters', { isOptional: true, gain: { pile: 'supremes', grams: 30, seconds: 20 } }),
+    step('wishbone', { isOptional: true, gain: { pileId: 'supremes', grams: 6, seconds: 30 } }),
+    step('oysters', { isOptional: true, gain: { pileId: 'supremes', grams: 30, seconds: 20 } }),
     step('dry'),
   ],
 } as unknown as FabricationRecord

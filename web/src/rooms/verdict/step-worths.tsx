@@ -15,14 +15,15 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
   const evidence = useEvidence(record.id).data
   const wagePerHour = record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
   const rows = record.steps.flatMap((step) => {
-    const valuePerKg = record.piles.find((pile) => pile.name === step.gain?.pile)?.valuePerKg ?? null
-    if (!step.isOptional || !step.gain || valuePerKg === null) return []
+    const pile = record.piles.find((each) => each.id === step.gain?.pileId)
+    const valuePerKg = pile?.valuePerKg ?? null
+    if (!step.isOptional || !step.gain || !pile || valuePerKg === null) return []
     const tests = (evidence?.tests ?? []).flatMap((test) =>
       test.stepsDone === null
         ? []
         : {
             isDone: test.stepsDone.includes(step.id),
-            grams: (test.shares[step.gain?.pile ?? ''] ?? 0) * test.unitWeight,
+            grams: (test.shares[pile.id] ?? 0) * test.unitWeight,
             seconds: test.minutesPerUnit * SECONDS_PER_MINUTE,
           },
     )
@@ -31,7 +32,7 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
     const gain = measured
       ? { ...step.gain, grams: measured.grams.difference, seconds: measured.seconds.difference }
       : step.gain
-    return [{ step, gain, measured, ...stepWorth({ ...gain, valuePerKg, wagePerHour }) }]
+    return [{ step, pile, gain, measured, ...stepWorth({ ...gain, valuePerKg, wagePerHour }) }]
   })
   if (rows.length === 0) return null
   return (
@@ -60,7 +61,7 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ step, gain, measured, worth, worthPerHour, wageAtZero, explanation }) => (
+          {rows.map(({ step, pile, gain, measured, worth, worthPerHour, wageAtZero, explanation }) => (
             <tr key={step.id}>
               <th scope="row">
                 {step.title}
@@ -72,7 +73,7 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
                 </span>
               </th>
               <td className="number">
-                {format.weight(gain.grams)} of {gain.pile}
+                {format.weight(gain.grams)} of {pile.name}
               </td>
               <td className="number">{formatNumber(gain.seconds, 0)} s</td>
               <td className="number">

@@ -158,7 +158,7 @@ test('an offer can be added for a portion pile, and removed again', async () => 
   fill('Offer', 'Supremes, 20 x 280 g')
   fill('Pieces in it', '20')
   expect(tryOut.assumptions.offers).toMatchObject([
-    { name: 'Supremes, 20 x 280 g', pile: 'supremes', pieces: 20, pieceWeight: 280 },
+    { name: 'Supremes, 20 x 280 g', pileId: tryOut.assumptions.piles[0]?.id, pieces: 20, pieceWeight: 280 },
   ])
   await touch(screen.getByRole('button', { name: 'Remove this offer' }))
   expect(tryOut.assumptions.offers).toEqual([])

@@ -15,9 +15,14 @@ const record = {
   cookId: 'marit',
   cook: 'Marit',
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],
-  piles: [{ name: 'supremes', valuePerKg: 13.2 }],
+  piles: [{ id: 'supremes', name: 'supremes', valuePerKg: 13.2 }],
   steps: [
-    { id: 'wishbone', title: 'Lift the wishbone', isOptional: true, gain: { pile: 'supremes', grams: 6, seconds: 30 } },
+    {
+      id: 'wishbone',
+      title: 'Lift the wishbone',
+      isOptional: true,
+      gain: { pileId: 'supremes', grams: 6, seconds: 30 },
+    },
     { id: 'legs', title: 'Take the legs off', isOptional: false, gain: null },
   ],
 } as unknown as FabricationRecord
