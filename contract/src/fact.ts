@@ -1,6 +1,15 @@
-import { type Fact, HEAVIEST_GRAMS, MARK_KINDS, MEASURING_WAYS, READING_SOURCES, wholeMilligrams } from '@fleam/core'
+import {
+  type Fact,
+  HEAVIEST_GRAMS,
+  LAST_ORDER,
+  MARK_KINDS,
+  MEASURING_WAYS,
+  READING_SOURCES,
+  wholeMilligrams,
+} from '@fleam/core'
 import { z } from 'zod'
 import { id, instant, money } from './numbers.ts'
+import { PROBLEMS, type ProblemCode } from './problem.ts'
 
 /** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
 const weighed = z
@@ -10,9 +19,7 @@ const weighed = z
   .max(HEAVIEST_GRAMS)
   .meta({ description: 'grams, whole milligrams' })
 
-const MOST_ORDER = 1_000_000_000
-
-const made = { id, order: z.number().int().min(1).max(MOST_ORDER), takenAt: instant }
+const made = { id, order: z.number().int().min(1).max(LAST_ORDER), takenAt: instant }
 const madeAtBench = { ...made, fabricationId: id }
 
 /** One weighing. */
@@ -76,9 +83,32 @@ export const fact = z
 
 const MOST_SENT = 500
 
-/** What a device sends, in the order in which it was done: all of it is stored, or nothing. */
-export const factsSent = z.strictObject({ facts: z.array(fact).min(1).max(MOST_SENT) }).meta({ id: 'FactsSent' })
-export type FactsSent = z.infer<typeof factsSent>
+/** Something in a list that is no fact: it is refused by itself, and does not keep the others from being stored. */
+const notAFact = z
+  .unknown()
+  .transform((sent) => ({ kind: 'not-a-fact' as const, sent }))
+  .meta({ not: {} })
+export type NotAFact = z.infer<typeof notAFact>
 
-/** The ids that are stored now, after the commit. */
-export const factsKept = z.object({ kept: z.array(id) }).meta({ id: 'FactsKept' })
+/** What a device sends, in the order in which it was done; each is kept, known already, or refused by itself. */
+export const factsSent = z
+  .strictObject({
+    facts: z
+      .array(z.union([fact, notAFact]))
+      .min(1)
+      .max(MOST_SENT),
+  })
+  .meta({ id: 'FactsSent' })
+
+/** A fact that will never be kept as it was sent: its place in the list, and why. */
+const factRefused = z.object({
+  at: z.number(),
+  code: z.enum(Object.keys(PROBLEMS) as [ProblemCode, ...ProblemCode[]]),
+  detail: z.string(),
+  issues: z.array(z.object({ path: z.string(), message: z.string() })).min(1),
+})
+export type FactRefused = z.infer<typeof factRefused>
+
+/** The ids that are stored now, after the commit, and what was refused. */
+export const factsKept = z.object({ kept: z.array(id), refused: z.array(factRefused) }).meta({ id: 'FactsKept' })
+export type FactsKept = z.infer<typeof factsKept>

@@ -46,7 +46,7 @@ export {
   fabricationState,
 } from './fabrication.ts'
 export { fabricationDocument } from './fabrication-document.ts'
-export type { FactsSent } from './fact.ts'
+export type { FactRefused, FactsKept, NotAFact } from './fact.ts'
 export { fact, factsKept, factsSent, measuredCuts } from './fact.ts'
 export type { ForecastEvidence } from './forecasting.ts'
 export { forecastEvidence } from './forecasting.ts'

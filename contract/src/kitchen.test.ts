@@ -1,4 +1,4 @@
-import { fabricationEdit, factsSent, issuesOf, kitchenOffer, kitchenSetUp, pathText } from './index.ts'
+import { fabricationEdit, fact, factsSent, issuesOf, kitchenOffer, kitchenSetUp, pathText } from './index.ts'
 
 const paths = (schema: { safeParse: (input: unknown) => { success: boolean; error?: unknown } }, input: unknown) => {
   const result = schema.safeParse(input)
@@ -58,15 +58,21 @@ describe('what a device sends', () => {
   test('has weights of whole milligrams, whatever the scale took off', () => {
     const grams = (value: number) => factsSent.parse({ facts: [{ ...reading, grams: value }] }).facts[0]
     expect(grams(1000.7 - 640.3)).toMatchObject({ grams: 360.4 })
-    expect(paths(factsSent, { facts: [{ ...reading, grams: 0.0004 }] })).toEqual(['facts[0].grams'])
+    expect(paths(fact, { ...reading, grams: 0.0004 })).toEqual(['grams'])
   })
 
-  test('is refused at the fact that is wrong', () => {
-    expect(paths(factsSent, { facts: [reading, { ...reading, grams: -1 }] })).toEqual(['facts[1].grams'])
-    expect(paths(factsSent, { facts: [{ ...reading, source: 'guess' }] })).toEqual(['facts[0].source'])
-    expect(paths(factsSent, { facts: [{ ...reading, takenAt: '2026-11-24' }] })).toEqual(['facts[0].takenAt'])
-    expect(paths(factsSent, { facts: [{ ...reading, order: 0 }] })).toEqual(['facts[0].order'])
-    expect(paths(factsSent, { facts: [{ ...reading, kind: 'dance' }] })).toEqual(['facts[0].kind'])
+  test('is refused at the field that is wrong', () => {
+    expect(paths(fact, { ...reading, source: 'guess' })).toEqual(['source'])
+    expect(paths(fact, { ...reading, takenAt: '2026-11-24' })).toEqual(['takenAt'])
+    expect(paths(fact, { ...reading, order: 0 })).toEqual(['order'])
+    expect(paths(fact, { ...reading, kind: 'dance' })).toEqual(['kind'])
+  })
+
+  test('may be no fact in one place, and the others are read', () => {
+    const wrong = { ...reading, grams: -1 }
+    const { facts } = factsSent.parse({ facts: [reading, wrong, 'a weighing', { kind: 'not-a-fact', sent: reading }] })
+    expect(facts.map((each) => each.kind)).toEqual(['reading', 'not-a-fact', 'not-a-fact', 'not-a-fact'])
+    expect(facts[1]).toEqual({ kind: 'not-a-fact', sent: wrong })
     expect(paths(factsSent, { facts: Array.from({ length: 501 }, () => reading) })).toEqual(['facts'])
   })
 })

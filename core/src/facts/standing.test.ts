@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { factVoid, mark, move, reading } from '../../test/facts.ts'
-import { type Fact, type MeasuredCut, nextOrder, standingCuts, standingMarks, standingReadings } from '../index.ts'
+import {
+  type Fact,
+  LAST_ORDER,
+  type MeasuredCut,
+  nextOrder,
+  standingCuts,
+  standingMarks,
+  standingReadings,
+} from '../index.ts'
 
 test('a reading sent twice counts once, and a voided one not at all', () => {
   const facts = [reading('2', 'a', 20), reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'a', 30)]
@@ -53,6 +61,8 @@ test('every device derives the same list, whatever order and however often the f
 test('the next fact of a device comes after all that it knows', () => {
   expect(nextOrder([])).toBe(1)
   expect(nextOrder([reading('1', 'a', 1, { order: 7 }), mark('m', 'cold-in', 3)])).toBe(8)
+  // A device that is out of its mind does not take the last place from the others.
+  expect(nextOrder([reading('1', 'a', 1, { order: LAST_ORDER })])).toBe(LAST_ORDER)
 })
 
 test('marks stand in the order of the work', () => {

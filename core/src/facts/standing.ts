@@ -1,3 +1,4 @@
+import { LAST_ORDER } from '../limits/index.ts'
 import type { Fact, Mark, MeasuredCut, Reading } from './fact.ts'
 
 /** Before or after in the order of the work, whatever the devices' clocks say. */
@@ -6,7 +7,7 @@ export const byOrder = (a: Pick<Fact, 'id' | 'order'>, b: Pick<Fact, 'id' | 'ord
 
 /** The place of the next fact of a device that knows these; from 1. */
 export const nextOrder = (facts: readonly Pick<Fact, 'order'>[]): number =>
-  facts.reduce((highest, { order }) => Math.max(highest, order), 0) + 1
+  Math.min(LAST_ORDER, facts.reduce((highest, { order }) => Math.max(highest, order), 0) + 1)
 
 /** Each fact once, in the order of the work, those taken back left out: every device derives the same list. */
 export function standingFacts<T extends Fact>(facts: readonly T[]): T[] {

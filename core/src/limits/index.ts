@@ -25,5 +25,7 @@ export const MOST_COOKS = 100
 export const LONGEST_COOK_NAME = 60
 /** Cut styles of one item, archived ones too. */
 export const MOST_STYLES = 100
+/** The last place in the order of the work at a bench: what comes after it shares it, and is told apart by its id. */
+export const LAST_ORDER = 1_000_000_000
 /** The first year of a day that is believed: before it somebody typed two figures. */
 export const FIRST_YEAR = 2000

@@ -1,4 +1,4 @@
-import type { FabricationNews, FabricationState, Kitchen } from '@fleam/contract'
+import type { FabricationNews, FabricationState, FactRefused, Kitchen } from '@fleam/contract'
 import { type Mark, type Reading, wholeMilligrams } from '@fleam/core'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
@@ -51,11 +51,97 @@ describe('readings', () => {
     expect((await current()).facts).toEqual([...readings, more])
   })
 
-  test('of one id and two contents in one list are refused, and none is kept', async () => {
-    const reading = weigh(0, 281)
-    const { status, body } = await post(weigh(0, 276), reading, { ...reading, grams: 282 })
-    expect([status, body.code, body.issues[0].path]).toEqual([409, 'id-taken', 'facts[2].id'])
-    expect((await current()).facts).toEqual([])
+  test('of one id and two contents in one list are the first of them, and the other is refused', async () => {
+    const [other, reading] = [weigh(0, 276), weigh(0, 281, 2)]
+    const { status, body } = await post(other, reading, { ...reading, grams: 282 })
+    expect([status, body.kept]).toEqual([200, [other.id, reading.id]])
+    expect(body.refused).toMatchObject([{ at: 2, code: 'id-taken', issues: [{ path: 'facts[2].id' }] }])
+    expect((await current()).facts).toEqual([other, reading])
+  })
+
+  test('are answered one by one: kept, known, or refused each with its reason', async () => {
+    const known = weigh(0, 281)
+    const taken = weigh(0, 282, 2)
+    await post(known, taken)
+    const [first, last] = [weigh(1, 800, 3), weigh(2, 900, 9)]
+    const { status, body } = await post(
+      known,
+      first,
+      { ...taken, grams: 283 },
+      { ...weigh(0, 1), grams: -1 },
+      'a weighing',
+      weighing(state.record.id, newId(), 5),
+      weighing(newId(), pile(0), 5),
+      void_(newId()),
+      move(newId(), pile(1)),
+      last,
+      void_(last.id, 10),
+    )
+    expect(status).toBe(200)
+    const told = body.refused.map((each: FactRefused) => [each.at, each.code, each.issues[0]?.path])
+    expect(told).toEqual([
+      [2, 'id-taken', 'facts[2].id'],
+      [3, 'invalid-input', 'facts[3].grams'],
+      [4, 'invalid-input', 'facts[4]'],
+      [5, 'pile-unknown', 'facts[5].pileId'],
+      [6, 'not-found', 'facts[6].fabricationId'],
+      [7, 'not-found', 'facts[7].factId'],
+      [8, 'not-found', 'facts[8].readingId'],
+    ])
+    expect(body.kept).toHaveLength(4)
+    expect((await current()).facts.map((each) => each.id)).toEqual([
+      known.id,
+      taken.id,
+      first.id,
+      last.id,
+      body.kept[3],
+    ])
+  })
+
+  test('any list, cut and sent again anyhow, leaves each good fact once and tells each bad one', async () => {
+    const kinds = fc.array(fc.constantFrom('good', 'twice', 'other', 'astray', 'nowhere', 'void', 'no fact'), {
+      minLength: 1,
+      maxLength: 14,
+    })
+    await fc.assert(
+      fc.asyncProperty(kinds, fc.integer({ min: 1, max: 5 }), async (wanted, size) => {
+        state = await startSixChickens(test_, kitchen)
+        const good = wanted.map((_, place) => weigh(place % 3, 100 + place, place + 1))
+        const list: [string, object][] = wanted.flatMap((kind, place): [string, object][] => {
+          const each = good[place] as Reading
+          const alone: Record<string, [string, object][]> = {
+            twice: [
+              ['good', each],
+              ['good', each],
+            ],
+            other: [
+              ['good', each],
+              ['bad', { ...each, grams: 1 }],
+            ],
+            astray: [['bad', { ...each, pileId: newId() }]],
+            nowhere: [['bad', void_(newId(), place + 1)]],
+            void: [
+              ['good', each],
+              ['good', void_(each.id, place + 20)],
+            ],
+            'no fact': [['bad', { ...each, grams: 'much' }]],
+          }
+          return alone[kind] ?? [['good', each]]
+        })
+        for (let round = 0; round < 2; round++) {
+          for (let from = 0; from < list.length; from += size) {
+            const part = list.slice(from, from + size)
+            const { status, body } = await post(...part.map(([, each]) => each))
+            const bad = part.flatMap(([is], place) => (is === 'bad' ? [place] : []))
+            if (bad.length === part.length) expect(status).toBeGreaterThanOrEqual(400)
+            else expect([status, body.refused.map((each: FactRefused) => each.at)]).toEqual([200, bad])
+          }
+        }
+        const ids = list.flatMap(([is, each]) => (is === 'good' ? [(each as Reading).id] : []))
+        expect((await current()).facts.map((each) => each.id).sort()).toEqual([...new Set(ids)].sort())
+      }),
+      { seed: 3, numRuns: 15 },
+    )
   })
 
   test('with an id in capitals are the same weighing', async () => {
@@ -98,18 +184,12 @@ describe('readings', () => {
     const reading = { ...weigh(0, 281), cookId }
     await post(reading)
     const again = await post({ ...reading, cookId: null, order: 1_000_000, takenAt: '2026-11-24T09:00:00.000Z' })
-    expect([again.status, again.body]).toEqual([200, { kept: [reading.id] }])
+    expect([again.status, again.body]).toEqual([200, { kept: [reading.id], refused: [] }])
     expect((await current()).facts).toEqual([reading])
     expect((await post({ ...reading, cookId: newId() })).body.code).toBe('id-taken')
     const nameless = weigh(0, 282)
     await post(nameless)
     expect((await post({ ...nameless, cookId })).body.code).toBe('id-taken')
-  })
-
-  test('what is sent with one that is refused is not stored', async () => {
-    const other = await post(weigh(0, 281), weighing(state.record.id, newId(), 5))
-    expect(other.body.issues[0].path).toBe('facts[1].pileId')
-    expect((await current()).facts).toEqual([])
   })
 
   test('a withdrawal of something that was never weighed is refused', async () => {

@@ -1,9 +1,12 @@
+import type { FactsKept, NotAFact } from '@fleam/contract'
 import type { Fact } from '@fleam/core'
 import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
-import { notFound, Refusal, refuseOtherContent } from '../http/index.ts'
+import { notFound } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { factOfRow, rowOfFact } from './rows.ts'
+import { isSameFact } from './same-fact.ts'
 import { SharedInserts } from './shared-inserts.ts'
+import { Sorting, TAKEN } from './sorting.ts'
 import * as store from './store.ts'
 
 const MOST_ATTEMPTS = 4
@@ -19,90 +22,86 @@ export class FactLog {
     this.#inserts = new SharedInserts(sequelize, 'facts', this.#attributes.columns)
   }
 
-  /** Resolves with the ids once they are committed. Throws a `Refusal` that names the field, storing none of the list. */
-  async append(scope: Scope, facts: readonly Fact[]): Promise<string[]> {
-    let missing = eachOnce(facts)
-    for (let attempt = 0; missing.length > 0; attempt++) {
+  /**
+   * Each of a list by itself: stored, known already, or refused with its reason; resolves once what is kept is
+   * committed. Where none can be kept, throws the refusal of the first.
+   */
+  async append(scope: Scope, list: readonly (Fact | NotAFact)[]): Promise<FactsKept> {
+    const sorting = new Sorting(list)
+    for (let attempt = 0; sorting.missing().length > 0; attempt++) {
+      const missing = sorting.missing()
       try {
-        await this.#inserts.insert(missing.map((fact) => this.#attributes.valuesOf(rowOfFact(scope.kitchen.id, fact))))
+        await this.#insert(scope, missing)
         break
       } catch (error) {
         const code = databaseCode(error)
-        if (code === 'ER_NO_REFERENCED_ROW_2') await refuseAstray(scope, facts)
-        if (!MAY_TRY_AGAIN.has(code ?? '') || attempt >= MOST_ATTEMPTS) throw error
-        // The common case is one insert; what is there already is looked up only when the database says so.
-        missing = await missingOf(scope, facts)
+        if (attempt >= MOST_ATTEMPTS) throw error
+        // The common case is one insert; what is there already, or leads nowhere, is looked up when the database says so.
+        if (code === 'ER_DUP_ENTRY') await sortKnown(scope, sorting)
+        else if (code === 'ER_NO_REFERENCED_ROW_2') {
+          if (!(await sortAstray(scope, sorting))) await this.#insertSingly(scope, sorting)
+        } else if (!MAY_TRY_AGAIN.has(code ?? '')) throw error
       }
     }
-    return facts.map((fact) => fact.id)
+    return sorting.result()
+  }
+
+  #insert({ kitchen }: Scope, facts: readonly Fact[]): Promise<void> {
+    return this.#inserts.insert(facts.map((fact) => this.#attributes.valuesOf(rowOfFact(kitchen.id, fact))))
+  }
+
+  /** In the order in which one may point at another, so that one that points at what is not there fails alone. */
+  async #insertSingly(scope: Scope, sorting: Sorting): Promise<void> {
+    const rank = (fact: Fact) => (fact.kind === 'void' ? 2 : fact.kind === 'move' ? 1 : 0)
+    for (const fact of [...sorting.missing()].sort((a, b) => rank(a) - rank(b))) {
+      try {
+        await this.#insert(scope, [fact])
+        sorting.settle(fact.id)
+      } catch (error) {
+        const code = databaseCode(error)
+        if (code === 'ER_DUP_ENTRY') await sortKnown(scope, sorting)
+        else if (MAY_TRY_AGAIN.has(code ?? '')) return
+        else if (code !== 'ER_NO_REFERENCED_ROW_2') throw error
+        else sorting.refuse(fact.id, 'not-found', targetField(fact), 'This bench has no such weighing or mark.')
+      }
+    }
   }
 }
 
-/** Each fact of a list once; an id that stands for two things in it is refused. */
-function eachOnce(facts: readonly Fact[]): Fact[] {
-  const byId = new Map<string, Fact>()
-  facts.forEach((fact, at) => {
-    const before = byId.get(fact.id)
-    refuseOtherContent(before === undefined || isSameFact(before, fact), `facts[${at}].id`)
-    byId.set(fact.id, before ?? fact)
-  })
-  return [...byId.values()]
-}
+const targetField = (fact: Fact) => (fact.kind === 'void' ? 'factId' : 'readingId')
 
-/** Facts that are not stored yet. An id that stands for something else, here or elsewhere, is refused. */
-async function missingOf(scope: Scope, facts: readonly Fact[]): Promise<Fact[]> {
+/** Settles what is stored already; an id that stands for something else, here or elsewhere, is refused. */
+async function sortKnown(scope: Scope, sorting: Sorting): Promise<void> {
+  const missing = sorting.missing()
   const known = await store.rowsById(
     scope,
-    facts.map((fact) => fact.id),
+    missing.map((each) => each.id),
   )
-  const missing = new Map<string, Fact>()
-  facts.forEach((fact, at) => {
-    const row = known.get(fact.id)
-    if (!row) missing.set(fact.id, fact)
-    else if (row.kitchenId !== scope.kitchen.id || !isSameFact(factOfRow(row), fact)) {
-      throw new Refusal('id-taken', 'An id of this list stands for something else.', {
-        issues: [{ path: `facts[${at}].id`, message: 'is taken' }],
-      })
-    }
-  })
-  return [...missing.values()]
+  for (const each of missing) {
+    const row = known.get(each.id)
+    if (!row) continue
+    const isSame = row.kitchenId === scope.kitchen.id && isSameFact(factOfRow(row), each)
+    if (isSame) sorting.settle(each.id)
+    else sorting.refuse(each.id, 'id-taken', 'id', TAKEN, 'is taken')
+  }
 }
 
-/** What a fact says of itself again each time it is sent: when, in which place and who may be said anew, or not at all. */
-const SAID_ANEW = ['order', 'takenAt', 'cookId'] as const
-/** Decimals that the database keeps of a number. */
-const DECIMALS = 9
-
-/**
- * The same fact as the one that is stored. A version before this one named cooks, and what its outbox still holds
- * names none: it is kept all the same, and must not be refused.
- */
-function isSameFact(stored: Fact, sent: Fact): boolean {
-  const cookOf = (fact: Fact) => ('cookId' in fact ? fact.cookId : null)
-  const isAnother = cookOf(sent) !== null && cookOf(sent) !== cookOf(stored)
-  return !isAnother && saidBy(stored) === saidBy(sent)
-}
-
-const saidBy = (fact: Fact) =>
-  JSON.stringify(
-    Object.entries(fact)
-      .filter(([field]) => !(SAID_ANEW as readonly string[]).includes(field))
-      .map(([field, value]) => [field, typeof value === 'number' ? value.toFixed(DECIMALS) : value])
-      .sort(),
-  )
-
-/** Says which field points at something that is not there, by throwing; returns where nothing does. */
-async function refuseAstray(scope: Scope, facts: readonly Fact[]): Promise<void> {
-  const benches = [...new Set(facts.flatMap(({ fabricationId }) => fabricationId ?? []))]
+/** Refuses what points at a fabrication or a pile that is not there; false where nothing does. */
+async function sortAstray(scope: Scope, sorting: Sorting): Promise<boolean> {
+  const missing = sorting.missing()
+  const benches = [...new Set(missing.flatMap(({ fabricationId }) => fabricationId ?? []))]
   const piles = await store.pilesOf(scope, benches)
-  if (benches.some((id) => !piles.some((pile) => pile.fabricationId === id))) throw notFound('fabrication')
-  const pilesOf = (fabricationId: string | null) =>
-    new Set(piles.filter((pile) => pile.fabricationId === fabricationId).map((pile) => pile.id))
-  const issues = facts.flatMap((fact, at) =>
-    'pileId' in fact && !pilesOf(fact.fabricationId).has(fact.pileId)
-      ? [{ path: `facts[${at}].pileId`, message: 'is not a pile of this fabrication' }]
-      : [],
-  )
-  if (issues.length > 0) throw new Refusal('pile-unknown', 'Nothing of this list was stored.', { issues })
-  throw notFound('reading')
+  const astray = missing.filter((each) => {
+    const own = piles.filter((pile) => pile.fabricationId === each.fabricationId)
+    if (each.fabricationId !== null && own.length === 0) {
+      sorting.refuse(each.id, 'not-found', 'fabricationId', notFound('fabrication').message)
+      return true
+    }
+    if (!('pileId' in each) || own.some((pile) => pile.id === each.pileId)) return false
+    sorting.refuse(each.id, 'pile-unknown', 'pileId', PILE_UNKNOWN, 'is not a pile of this fabrication')
+    return true
+  })
+  return astray.length > 0
 }
+
+const PILE_UNKNOWN = 'This fabrication has no such pile.'

@@ -1,4 +1,5 @@
 import { factsKept, factsSent, measuredCuts } from '@fleam/contract'
+import type { Fact } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { fabricationParams, kitchenParams, type Server, sendEvents } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
@@ -20,6 +21,8 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
       schema: {
         operationId: 'keepFacts',
         summary: 'Keeps what was done at a bench: weighings, moves, takings back, clocks, measured cuts',
+        description:
+          'Each of the list is kept, known already or refused by itself. Where none of it is kept, the refusal is the answer.',
         refuses: ['id-taken', 'pile-unknown'],
         tags,
         params: kitchenParams,
@@ -28,9 +31,11 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
       },
     },
     async (request) => {
-      const kept = await log.append(await scopeOf(request, 'bench'), request.body.facts)
-      feed.tell(request.body.facts)
-      return { kept }
+      const { facts } = request.body
+      const answer = await log.append(await scopeOf(request, 'bench'), facts)
+      const refused = new Set(answer.refused.map(({ at }) => at))
+      feed.tell(facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at)))
+      return answer
     },
   )
 

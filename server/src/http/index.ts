@@ -4,6 +4,7 @@ export { describing } from './operations.ts'
 export { servePages } from './pages.ts'
 export {
   answerWithProblems,
+  MOST_ISSUES,
   notFound,
   problemOf,
   Refusal,

@@ -10,7 +10,7 @@ export interface RefusalOptions {
 }
 
 /** Nobody mends more at once, and an answer about a mistake must not be larger than the mistake. */
-const MOST_ISSUES = 20
+export const MOST_ISSUES = 20
 const NOTHING_CHANGED = 'Nothing was changed.'
 
 /** Something that the API refuses, with a code from the contract's catalogue. */

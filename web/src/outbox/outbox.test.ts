@@ -88,6 +88,20 @@ test('one refused fact does not hold up the others', async () => {
   expect(outbox.state().refused).toEqual([])
 })
 
+test('a list is answered one by one: what is refused is told, and the rest is stored', async () => {
+  const answer: SendResult = { kind: 'stored', refused: [{ at: 1, reason: 'no such pile' }] }
+  const { outbox, sent, fire } = newOutbox([{ kind: 'away' }, answer])
+  await outbox.keep('k', weighed('1'))
+  await settle()
+  for (const id of ['2', '3']) void outbox.keep('k', weighed(id))
+  await settle()
+  fire()
+  await settle()
+  expect(sent.slice(1)).toEqual([['1', '2', '3']])
+  expect([ids(outbox.state().waiting), ids(outbox.state().stored)]).toEqual([[], ['1', '3']])
+  expect(outbox.state().refused.map((each) => [each.entry.id, each.reason])).toEqual([['2', 'no such pile']])
+})
+
 test('kitchens are sent apart', async () => {
   const { outbox, sent, fire } = newOutbox([{ kind: 'away' }])
   await outbox.keep(inKitchen.a, weighed('1'))

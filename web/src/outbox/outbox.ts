@@ -2,8 +2,20 @@ import { type Fact, nextOrder } from '@fleam/core'
 import type { OutboxEntry } from './entry.ts'
 import type { OutboxStore } from './store.ts'
 
-/** How an attempt to send ended: stored, to be tried again, or refused for good with a reason. */
-export type SendResult = { kind: 'stored' } | { kind: 'away' } | { kind: 'refused'; reason: string }
+/** One of what was sent that will never be stored, by its place, with the reason. */
+export interface RefusedOne {
+  at: number
+  reason: string
+}
+
+/**
+ * How an attempt to send ended: stored but for those that are refused for good, to be tried again, or refused as a
+ * whole with a reason.
+ */
+export type SendResult =
+  | { kind: 'stored'; refused?: readonly RefusedOne[] }
+  | { kind: 'away' }
+  | { kind: 'refused'; reason: string }
 export type Send = (kitchenId: string, facts: readonly Fact[]) => Promise<SendResult>
 
 export interface OutboxTimers {
@@ -61,7 +73,7 @@ export class Outbox {
   /** The place of a new fact in the order of the work, after everything that this device knows. */
   takeOrder(known: readonly Pick<Fact, 'order'>[] = []): number {
     const order = Math.max(this.#nextOrder, nextOrder(known))
-    this.#nextOrder = order + 1
+    this.#nextOrder = nextOrder([{ order }])
     return order
   }
 
@@ -142,18 +154,25 @@ export class Outbox {
     if (result.kind === 'away') return false
     this.#retryMs = FIRST_RETRY_MS
     if (result.kind === 'refused' && batch.length > 1) {
-      // One of them is at fault: the others must not wait for it.
+      // The list could not be read: what is at fault in it must not hold up the others.
       for (const entry of batch) if (!(await this.#sendBatch([entry]))) return false
       return true
     }
+    const told = result.kind === 'refused' ? [{ at: 0, reason: result.reason }] : (result.refused ?? [])
+    const refused = told.flatMap(({ at, reason }) => {
+      const entry = batch[at]
+      return entry ? [{ entry, reason }] : []
+    })
+    const stored = batch
+      .filter((entry) => !refused.some((each) => each.entry.id === entry.id))
+      .map((entry) => ({ ...entry, storedAtMs: this.#nowMs() }))
     const ids = batch.map((entry) => entry.id)
-    const waiting = this.#state.waiting.filter((entry) => !ids.includes(entry.id))
-    if (result.kind === 'refused') {
-      this.#change({ waiting, refused: [...this.#state.refused, { entry: first, reason: result.reason }] })
-      return true
-    }
-    const stored = batch.map((entry) => ({ ...entry, storedAtMs: this.#nowMs() }))
-    this.#change({ waiting, stored: [...this.#state.stored, ...stored] })
+    this.#change({
+      waiting: this.#state.waiting.filter((entry) => !ids.includes(entry.id)),
+      refused: [...this.#state.refused, ...refused],
+      stored: [...this.#state.stored, ...stored],
+    })
+    if (stored.length === 0) return true
     await this.#options.store.put(stored).catch(() => {})
     this.#options.onStored?.(stored)
     return true

@@ -1,3 +1,4 @@
+import { factsKept } from '@fleam/contract'
 import { type Fact, wholeMilligrams } from '@fleam/core'
 import { useSyncExternalStore } from 'react'
 import { v7 as newId } from 'uuid'
@@ -10,8 +11,8 @@ import { openOutboxStore } from './store.ts'
 
 const send: Send = async (kitchenId, facts) => {
   try {
-    await postJson(`${kitchenPath(kitchenId)}/facts`, { facts })
-    return { kind: 'stored' }
+    const { refused } = factsKept.parse(await postJson(`${kitchenPath(kitchenId)}/facts`, { facts }))
+    return { kind: 'stored', refused: refused.map(({ at, detail }) => ({ at, reason: detail })) }
   } catch (error) {
     if (error instanceof ApiProblem && !isOffline(error) && error.problem.status < 500) {
       return { kind: 'refused', reason: error.problem.detail }

@@ -1,0 +1,74 @@
+import { type FactRefused, type FactsKept, fact, issuesOf, type NotAFact, type ProblemCode } from '@fleam/contract'
+import type { Fact } from '@fleam/core'
+import { MOST_ISSUES, Refusal } from '../http/index.ts'
+import { isSameFact } from './same-fact.ts'
+
+/** A list of facts on its way into the database: what is still missing there, and what was refused. */
+export class Sorting {
+  readonly #list: readonly (Fact | NotAFact)[]
+  readonly #missing = new Map<string, Fact>()
+  /** By the place in the list. */
+  readonly #refused = new Map<number, FactRefused>()
+
+  constructor(list: readonly (Fact | NotAFact)[]) {
+    this.#list = list
+    list.forEach((each, at) => {
+      if (each.kind === 'not-a-fact') this.#refuseAt(at, ...unreadable(each, at))
+      else {
+        const before = this.#missing.get(each.id)
+        if (!before) this.#missing.set(each.id, each)
+        // Twice in one list is once; an id that stands for two things in it is the first one.
+        else if (!isSameFact(before, each)) this.#refuseAt(at, 'id-taken', TAKEN, [issue(at, 'id', 'is taken')])
+      }
+    })
+  }
+
+  /** What is neither stored nor refused, in the order in which it was sent. */
+  missing(): Fact[] {
+    return [...this.#missing.values()]
+  }
+
+  settle(id: string): void {
+    this.#missing.delete(id)
+  }
+
+  refuse(id: string, code: ProblemCode, field: string, detail: string, message = 'is not there'): void {
+    this.#missing.delete(id)
+    this.#list.forEach((each, at) => {
+      const isIt = each.kind !== 'not-a-fact' && each.id === id
+      if (isIt && !this.#refused.has(at)) this.#refuseAt(at, code, detail, [issue(at, field, message)])
+    })
+  }
+
+  /** What is kept is what was not refused; where that is nothing, throws the refusal. */
+  result(): FactsKept {
+    const kept = this.#list.flatMap((each, at) =>
+      each.kind === 'not-a-fact' || this.#refused.has(at) ? [] : [each.id],
+    )
+    const refused = [...this.#refused.values()].sort((a, b) => a.at - b.at)
+    const [first] = refused
+    if (!first || kept.length > 0) return { kept, refused }
+    const issues = refused.flatMap((each) => each.issues)
+    throw new Refusal(first.code, first.detail, { issues: issues.slice(0, MOST_ISSUES) })
+  }
+
+  #refuseAt(at: number, code: ProblemCode, detail: string, issues: FactRefused['issues']): void {
+    this.#refused.set(at, { at, code, detail, issues: issues.slice(0, MOST_ISSUES) })
+  }
+}
+
+/** What an id is told that is taken. */
+export const TAKEN = 'This id stands for something else already.'
+const issue = (at: number, field: string, message: string) => ({ path: `facts[${at}].${field}`, message })
+
+/** Why something is no fact, field by field. */
+function unreadable({ sent }: NotAFact, at: number): [ProblemCode, string, FactRefused['issues']] {
+  const read = fact.safeParse(sent)
+  const issues = read.success
+    ? [{ path: `facts[${at}]`, message: 'is not a fact' }]
+    : issuesOf(read.error).map(({ path, message }) => ({
+        path: path === '' ? `facts[${at}]` : `facts[${at}].${path}`,
+        message,
+      }))
+  return ['invalid-input', issues.map(({ path, message }) => `${path} ${message}`).join('; '), issues]
+}
