@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import type { ForecastEvidence } from '@fleam/contract'
+import type { FabricationState, ForecastEvidence } from '@fleam/contract'
 import {
   appraise,
   type FabricationDocument,
@@ -166,8 +166,10 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
   const at = leadingComparison(piles, comparisons) as number
   const model = forecastModel(document, at) as ForecastModel
   const offer = document.offers?.[at]
+  const { record } = (await (await page.request.get(base)).json()) as FabricationState
+  const pileId = record.piles.find((pile) => pile.name === offer?.pile)?.id ?? ''
   const spreads = spreadsFrom(model, {
-    yields: evidence.tests.flatMap((test) => test.shares[offer?.pile ?? ''] ?? []),
+    yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
     minutesPerUnit: evidence.tests.map((test) => test.minutesPerUnit),
     apPrices: evidence.apPrices,
     offerPrices: evidence.offers.find((each) => each.name === offer?.name)?.prices ?? [],

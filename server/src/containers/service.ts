@@ -1,15 +1,17 @@
 import type { Container } from '@fleam/contract'
-import { refuseTaken } from '../http/index.ts'
+import { createOnce } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
 /** Remembers a container. One of a name that is there is weighed anew: two of one name would be one too many. */
 export async function remember(scope: Scope, container: Container): Promise<Container[]> {
-  const known = await store.containers(scope)
-  if (known.some((each) => each.name === container.name)) await store.reweigh(scope, container)
-  else {
-    await refuseTaken('id', 'This id stands for another container.', () => store.insertContainer(scope, container))
-  }
+  const named = await createOnce({
+    read: async () => (await store.containers(scope)).find((each) => each.name === container.name) ?? null,
+    create: () => store.insertContainer(scope, container),
+    isSame: () => true,
+    taken: { path: 'id', detail: 'This id stands for another container.' },
+  })
+  if (named.grams !== container.grams) await store.reweigh(scope, container)
   return store.containers(scope)
 }
 

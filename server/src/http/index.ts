@@ -1,4 +1,5 @@
 export { clientGone } from './client-gone.ts'
+export { createOnce, isSameContent } from './create-once.ts'
 export { sendEvents } from './event-stream.ts'
 export { describing } from './operations.ts'
 export { servePages } from './pages.ts'

@@ -1,44 +1,50 @@
 import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
 import { MOST_COOKS } from '@fleam/core'
 import type { Database } from '../database/index.ts'
-import { Refusal, refuseTaken } from '../http/index.ts'
+import { createOnce, isSameContent, Refusal } from '../http/index.ts'
 import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue, requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 import * as store from './store.ts'
 
-const sameFields = (a: object, b: object) => JSON.stringify(a) === JSON.stringify(b)
-
 /** Sets a kitchen up with the catalogue's items. Sent twice with the same id it is made once. */
-export async function setUpKitchen(database: Database, setUp: Kitchen, clock: Clock): Promise<Kitchen> {
-  const existing = await store.kitchenById(database, setUp.id)
-  if (existing) {
-    const { id, name, currency, units, timeZone, wagePerHour } = existing
-    if (sameFields({ id, name, currency, units, timeZone, wagePerHour }, setUp)) return setUp
-    throw new Refusal('id-taken', 'A kitchen with this id is there already.', {
-      issues: [{ path: 'id', message: 'is taken' }],
-    })
-  }
-  await inTransaction({ database, kitchen: setUp, actor: 'office', transaction: null, clock }, async (scope) => {
-    await store.insertKitchen(scope)
-    await insertCatalogue(scope)
+export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): Promise<Kitchen> =>
+  createOnce({
+    read: async () => {
+      const known = await store.kitchenById(database, setUp.id)
+      if (!known) return null
+      const { id, name, currency, units, timeZone, wagePerHour } = known
+      return { id, name, currency, units, timeZone, wagePerHour }
+    },
+    create: () =>
+      inTransaction({ database, kitchen: setUp, actor: 'office', transaction: null, clock }, async (scope) => {
+        await store.insertKitchen(scope)
+        await insertCatalogue(scope)
+      }),
+    isSame: (known) => isSameContent(known, setUp),
+    taken: { path: 'id', detail: 'A kitchen with this id is there already.' },
   })
-  return setUp
-}
 
-export async function addCook(scope: Scope, cook: Cook): Promise<Cook> {
-  if ((await store.cooks(scope)).length >= MOST_COOKS) {
-    throw new Refusal('invalid-input', `A kitchen has ${MOST_COOKS} cooks at most.`, {
-      issues: [{ path: 'id', message: `is one more than ${MOST_COOKS}` }],
-    })
-  }
-  await refuseTaken('name', 'A cook of this name is there already.', () => store.insertCook(scope, cook))
-  return cook
-}
+const cookById = async (scope: Scope, id: string) => (await store.cooks(scope)).find((each) => each.id === id) ?? null
+
+export const addCook = (scope: Scope, cook: Cook): Promise<Cook> =>
+  createOnce({
+    read: () => cookById(scope, cook.id),
+    create: async () => {
+      if ((await store.cooks(scope)).length >= MOST_COOKS) {
+        throw new Refusal('invalid-input', `A kitchen has ${MOST_COOKS} cooks at most.`, {
+          issues: [{ path: 'id', message: `is one more than ${MOST_COOKS}` }],
+        })
+      }
+      await store.insertCook(scope, cook)
+    },
+    isSame: (known) => isSameContent(known, cook),
+    taken: { path: 'name', detail: 'A cook of this name is there already.' },
+  })
 
 /** The cook of an id; refuses the field where this kitchen has none. */
 export async function requireCook(scope: Scope, id: string): Promise<Cook> {
-  const known = (await store.cooks(scope)).find((each) => each.id === id)
+  const known = await cookById(scope, id)
   if (known) return known
   throw new Refusal('not-found', 'This kitchen has no such cook.', {
     issues: [{ path: 'cookId', message: 'is not a cook here' }],
@@ -53,6 +59,10 @@ export async function addOffer(scope: Scope, each: KitchenOffer): Promise<Kitche
       issues: [{ path: 'offer.pileId', message: 'is not a primary pile of this style' }],
     })
   }
-  await refuseTaken('id', 'This offer is there already.', () => store.insertOffer(scope, each))
-  return each
+  return createOnce({
+    read: async () => (await store.offers(scope)).find(({ id }) => id === each.id) ?? null,
+    create: () => store.insertOffer(scope, each),
+    isSame: (known) => isSameContent(known, each),
+    taken: { path: 'id', detail: 'This id stands for another offer.' },
+  })
 }

@@ -1,8 +1,15 @@
 import type { FabricationRecord, FabricationState } from '@fleam/contract'
-import { type FabricationDocument, type Pile, type PlannedPile, type Reading, wholeMilligrams } from '@fleam/core'
+import {
+  documentOf,
+  type FabricationDocument,
+  type Pile,
+  type PlannedPile,
+  type Reading,
+  wholeMilligrams,
+} from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { insertOnce, requireState } from '../fabrication/index.ts'
-import { Refusal } from '../http/index.ts'
+import { insertState, stateById } from '../fabrication/index.ts'
+import { createOnce, isSameContent, Refusal } from '../http/index.ts'
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { type NameDecisions, type ResolvedNames, resolveNames } from './names.ts'
 
@@ -17,13 +24,33 @@ export function importDocument(
   decisions: NameDecisions,
 ): Promise<FabricationState> {
   refuseNothingWeighed(document)
-  // A supplier that is added for it goes again where the record cannot be kept.
-  return inTransaction(scope, async (inside) => {
-    const names = await resolveNames(inside, document, decisions)
-    const record = closedRecord(inside, id, document, names)
-    await insertOnce(inside, record, readingsOf(document, record, record.startedAt))
-    return requireState(inside, id)
+  const stateWith = (names: ResolvedNames): FabricationState => {
+    const record = closedRecord(scope, id, document, names)
+    return { record, facts: readingsOf(document, record, record.startedAt) }
+  }
+  return createOnce({
+    read: () => stateById(scope, id),
+    create: () =>
+      // A supplier that is added for it goes again where the record cannot be kept.
+      inTransaction(scope, async (inside) => {
+        const { record, facts } = stateWith(await resolveNames(inside, document, decisions))
+        await insertState(inside, record, facts)
+      }),
+    isSame: (known) => isSameRecord(known, stateWith(NO_NAMES)),
+    taken: { path: 'id', detail: 'This id stands for another record.' },
   })
+}
+
+const NO_NAMES: ResolvedNames = { item: null, style: null, supplierId: null, cookId: null }
+
+/** The same weights at the same prices; one that was changed since is not held against how it began. */
+function isSameRecord(known: FabricationState, sent: FabricationState): boolean {
+  const said = ({ record, facts }: FabricationState) => {
+    const { item: _item, style: _style, meta: _meta, piles, ...document } = documentOf(record, facts)
+    // What a pile is may have been known here, where the document did not say it.
+    return { ...document, piles: piles.map(({ kind: _kind, ...pile }) => pile) }
+  }
+  return known.record.version > 1 || isSameContent(said(known), said(sent))
 }
 
 /** A piece of no weight would not be there when the record is read again. */

@@ -9,8 +9,8 @@ import {
 } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { offersOfStyle } from '../buying/index.ts'
-import { insertOnce, latestOfStyle, requireState } from '../fabrication/index.ts'
-import { Refusal, refuseOtherContent } from '../http/index.ts'
+import { insertState, latestOfStyle, stateById } from '../fabrication/index.ts'
+import { createOnce, Refusal } from '../http/index.ts'
 import { offers, requireCook } from '../kitchen/index.ts'
 import { requireLot } from '../receiving/index.ts'
 import type { Scope } from '../scope/index.ts'
@@ -83,7 +83,16 @@ function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRe
  * Starts a fabrication of one of the kitchen's styles. Piles, labour and offers are copied into the
  * record, so that later changes to them leave it as it was; what the kitchen has not settled is as last time. Sent twice with the same id, it is started once.
  */
-export async function start(scope: Scope, wish: FabricationWish): Promise<FabricationState> {
+export const start = (scope: Scope, wish: FabricationWish): Promise<FabricationState> =>
+  createOnce({
+    read: () => stateById(scope, wish.id),
+    create: async () => insertState(scope, await startedRecord(scope, wish), []),
+    isSame: ({ record: { styleId, units, startedAt } }) =>
+      styleId === wish.styleId && units === wish.units && startedAt === new Date(wish.startedAt).toISOString(),
+    taken: { path: 'id', detail: 'This id stands for another record.' },
+  })
+
+async function startedRecord(scope: Scope, wish: FabricationWish): Promise<FabricationRecord> {
   const { kitchen } = scope
   const known = await requireStyle(scope, wish.styleId)
   const cook = wish.cookId === null ? null : await requireCook(scope, wish.cookId)
@@ -95,7 +104,7 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
   const piles = plannedPiles(settled, wish.units, last)
   const ownOffers = await offersFor(scope, known, wish, piles)
   refuseTooMany(piles, wish.units)
-  const record: FabricationRecord = {
+  return {
     id: wish.id,
     version: 1,
     status: 'open',
@@ -138,11 +147,6 @@ export async function start(scope: Scope, wish: FabricationWish): Promise<Fabric
     closedAt: null,
     updatedAt: wish.startedAt,
   }
-  await insertOnce(scope, record, [])
-  const state = await requireState(scope, record.id)
-  const { styleId, units, startedAt } = state.record
-  refuseOtherContent(styleId === wish.styleId && units === wish.units && startedAt === record.startedAt)
-  return state
 }
 
 /** Offers of the price book, and those that were said once and are not in it, for the piles of the record. */

@@ -1,4 +1,3 @@
-import { isDeepStrictEqual } from 'node:util'
 import { faultWords } from '@fleam/catalogue'
 import {
   claimCsv as csvOfClaim,
@@ -10,7 +9,7 @@ import {
 } from '@fleam/contract'
 import { documentOf } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
-import { notFound, Refusal, refuseOtherContent, refuseTaken } from '../http/index.ts'
+import { createOnce, isSameContent, notFound, Refusal, refuseOtherContent, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
@@ -32,18 +31,17 @@ async function requireItemName(scope: Scope, itemId: string | null, before: stri
 
 /** Takes a delivery in. Sent twice with the same id, it is there once. */
 export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
-  const known = await store.lotById(scope, lot.id)
-  if (known) {
+  return createOnce({
+    read: () => store.lotById(scope, lot.id),
+    create: async () => {
+      const item = await requireItemName(scope, lot.itemId, null)
+      await requireSupplier(scope, lot.supplierId)
+      await inTransaction(scope, (inside) => store.insertLot(inside, { ...lot, version: 1 }, item))
+    },
     // One that was changed since is not held against how it began.
-    refuseOtherContent(known.version > 1 || isDeepStrictEqual(lotEditOf(known), { ...lot, version: 1 }))
-    return known
-  }
-  const item = await requireItemName(scope, lot.itemId, null)
-  await requireSupplier(scope, lot.supplierId)
-  await refuseTaken('id', 'A lot or case with this id is there already.', () =>
-    inTransaction(scope, (inside) => store.insertLot(inside, { ...lot, version: 1 }, item)),
-  )
-  return requireLot(scope, lot.id)
+    isSame: (known) => known.version > 1 || isSameContent(lotEditOf(known), { ...lot, version: 1 }),
+    taken: { path: 'id', detail: 'A lot or case with this id is there already.' },
+  })
 }
 
 /** Changes a lot: weighed, checked, opened, finished. Refused with the current one where somebody changed it meanwhile. */

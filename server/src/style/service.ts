@@ -2,7 +2,7 @@ import { factsOf } from '@fleam/catalogue'
 import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } from '@fleam/contract'
 import { MOST_STYLES, namedPartsOf, partsOfNamed } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { notFound, Refusal, refuseTaken } from '../http/index.ts'
+import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue } from './catalogue.ts'
 import { copyOf } from './copy-of.ts'
@@ -48,40 +48,52 @@ export async function changeStyle(scope: Scope, style: Style): Promise<Style> {
   )
 }
 
-/** Adds a style to an item: a copy of another one, or one of the kitchen's own. */
+/** Adds a style to an item: a copy of another one, or one of the kitchen's own. Sent twice it is there once. */
 export async function addStyle(scope: Scope, itemId: string, style: Style): Promise<Style> {
   const item = await requireItem(scope, itemId)
-  const known = item.styles.find((each) => each.id === style.id)
-  if (known) return known
+  const { style: added } = await createOnce({
+    read: () => store.styleById(scope, style.id),
+    create: () => inTransaction(scope, (inside) => insertStyle(inside, item, style)),
+    isSame: (known) => known.itemId === itemId && isSameStyle(known.style, style),
+    taken: { path: 'name', detail: 'A style of this name is there already.' },
+  })
+  return added
+}
+
+async function insertStyle(scope: Scope, item: Item, style: Style): Promise<void> {
   if (item.styles.length >= MOST_STYLES) {
     throw new Refusal('invalid-input', `An item has ${MOST_STYLES} cut styles at most, archived ones too.`, {
       issues: [{ path: 'id', message: `is one more than ${MOST_STYLES}` }],
     })
   }
-  return refuseTaken('name', 'A style of this name is there already.', () =>
-    inTransaction(scope, async (inside) => {
-      const [added] = (await withProducts(inside, [{ item, style: { ...style, version: 1 } }])) as [Style]
-      await store.insertStyle(inside, itemId, added, item.styles.length)
-      return added
-    }),
-  )
+  const [added] = (await withProducts(scope, [{ item, style: { ...style, version: 1 } }])) as [Style]
+  await store.insertStyle(scope, item.id, added, item.styles.length)
+}
+
+/** One that was changed since is not held against how it began; which product a pile is was said here. */
+function isSameStyle(known: Style, sent: Style): boolean {
+  const bare = ({ piles, version: _version, ...style }: Style) => ({
+    ...style,
+    piles: piles.map(({ productId: _productId, ...pile }) => pile),
+  })
+  return known.version > 1 || isSameContent(bare(known), bare(sent))
 }
 
 /** Adds an item with its styles; sent twice with the same id it is there once. */
-export async function addItem(scope: Scope, item: Item): Promise<Item> {
-  const [known] = await store.items(scope, { id: item.id })
-  if (known) return known
-  return refuseTaken('name', 'An item of this name is there already.', () =>
-    inTransaction(scope, async (inside) => {
-      const styles = await withProducts(
-        inside,
-        item.styles.map((style) => ({ item, style })),
-      )
-      const added = { ...item, styles }
-      await store.insertItems(inside, [added])
-      return added
-    }),
-  )
+export const addItem = (scope: Scope, item: Item): Promise<Item> =>
+  createOnce({
+    read: async () => (await store.items(scope, { id: item.id }))[0] ?? null,
+    create: () => inTransaction(scope, (inside) => insertItem(inside, item)),
+    isSame: ({ styles: _known, ...known }) => {
+      const { styles: _sent, ...sent } = item
+      return isSameContent(known, sent)
+    },
+    taken: { path: 'name', detail: 'An item of this name is there already.' },
+  })
+
+async function insertItem(scope: Scope, item: Item): Promise<void> {
+  const styles = item.styles.map((style) => ({ item, style }))
+  await store.insertItems(scope, [{ ...item, styles: await withProducts(scope, styles) }])
 }
 
 export async function changeItem(scope: Scope, id: string, edit: ItemEdit): Promise<Item> {
@@ -93,31 +105,39 @@ export async function changeItem(scope: Scope, id: string, edit: ItemEdit): Prom
 export async function exportStyle(scope: Scope, id: string): Promise<StyleFile> {
   const { item, style } = await requireStyle(scope, id)
   const { id: _itemId, isArchived: _itemArchived, styles: _styles, ...bareItem } = item
-  const { id: _id, version: _version, isArchived: _archived, ...bareStyle } = style
+  return { format: STYLE_FORMAT, version: 1, item: bareItem, style: bareStyleOf(style) }
+}
+
+/** A style as a file has it: piles by name, and nothing that is one kitchen's own. */
+function bareStyleOf(style: Style): StyleFile['style'] {
+  const { id: _id, version: _version, isArchived: _archived, ...bare } = style
   const { piles, steps, options } = copyOf(namedPartsOf(style))
-  const barePiles = piles.map(({ productId: _productId, ...pile }) => pile)
-  return { format: STYLE_FORMAT, version: 1, item: bareItem, style: { ...bareStyle, steps, options, piles: barePiles } }
+  return { ...bare, steps, options, piles: piles.map(({ productId: _productId, ...pile }) => pile) }
 }
 
 /**
  * Takes a style of elsewhere in: onto the item of the same name, which is added where it is not there,
- * and under a name that is free.
+ * and under a name that is free. Sent twice with the same id it is there once.
  */
 export async function importStyle(scope: Scope, id: string, file: StyleFile): Promise<Style> {
-  const items = await store.items(scope)
-  const known = items.flatMap((item) => item.styles).find((style) => style.id === id)
-  if (known) return known
   const named = { ...file.style, piles: file.style.piles.map((pile) => withFacts(pile, file.item.species)) }
-  const { piles, steps, options } = copyOf(partsOfNamed(named, newId))
-  const ownPiles = piles.map((pile) => ({ ...pile, productId: null }))
-  const style = { ...named, steps, options, piles: ownPiles, id, version: 1, isArchived: false }
-  const item = items.find((each) => each.name === file.item.name)
-  if (item) {
-    const name = freeName(file.style.name, item.styles)
-    return addStyle(scope, item.id, { ...style, name })
+  const create = async (inside: Scope) => {
+    const { piles, steps, options } = copyOf(partsOfNamed(named, newId))
+    const ownPiles = piles.map((pile) => ({ ...pile, productId: null }))
+    const style = { ...named, steps, options, piles: ownPiles, id, version: 1, isArchived: false }
+    const item = (await store.items(inside)).find((each) => each.name === file.item.name)
+    if (item) await insertStyle(inside, item, { ...style, name: freeName(style.name, item.styles) })
+    else await insertItem(inside, { ...file.item, id: newId(), isArchived: false, styles: [style] })
   }
-  const added = await addItem(scope, { ...file.item, id: newId(), isArchived: false, styles: [style] })
-  return added.styles[0] as Style
+  const { style } = await createOnce({
+    read: () => store.styleById(scope, id),
+    create: () => inTransaction(scope, create),
+    // The name that it was given here is the kitchen's own.
+    isSame: ({ style: known }) =>
+      known.version > 1 || isSameContent(bareStyleOf(known), { ...named, name: known.name }),
+    taken: { path: 'style.name', detail: 'A style of this name is there already.' },
+  })
+  return style
 }
 
 /** A file of before there were such fields says nothing of them: what is not portions or waste keeps as short as trim. */

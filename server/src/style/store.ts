@@ -125,6 +125,16 @@ export async function itemIdOfStyle(scope: Scope, styleId: string): Promise<stri
   return row?.itemId ?? null
 }
 
+/** A style of an id with the item that it belongs to; null where there is none. */
+export async function styleById(scope: Scope, id: string): Promise<{ itemId: string; style: Style } | null> {
+  const row = await scope.database.models.Style.findOne({
+    where: ofKitchen(scope, { id }),
+    include: PARTS.include,
+    ...within(scope),
+  })
+  return row && { itemId: row.itemId, style: styleOfRow(row) }
+}
+
 /** Inserts items after those that are there, each with its styles: three statements, however many. */
 export function insertItems(scope: Scope, added: readonly Item[]): Promise<void> {
   const kitchenId = scope.kitchen.id

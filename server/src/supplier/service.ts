@@ -1,6 +1,6 @@
 import type { Supplier } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { Refusal, refuseTaken } from '../http/index.ts'
+import { createOnce, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
@@ -23,8 +23,13 @@ export async function putSupplier(scope: Scope, supplier: Supplier): Promise<Sup
     await refuseTaken('name', 'Another supplier has this name: merge the two instead.', () =>
       store.replaceSupplier(scope, supplier),
     )
-  } else if (!(await store.supplierNamed(scope, supplier.name))) {
-    await refuseTaken('id', 'This id stands for another supplier.', () => store.insertSuppliers(scope, [supplier]))
+  } else {
+    await createOnce({
+      read: () => store.supplierNamed(scope, supplier.name),
+      create: () => store.insertSuppliers(scope, [supplier]),
+      isSame: () => true,
+      taken: { path: 'id', detail: 'This id stands for another supplier.' },
+    })
   }
   return store.suppliers(scope)
 }
@@ -46,10 +51,8 @@ export async function mergeSuppliers(scope: Scope, id: string, into: string): Pr
 export async function suppliersNamed(scope: Scope, names: readonly string[]): Promise<Map<string, string>> {
   const ids = new Map<string, string>()
   for (const name of new Set(names)) {
-    const known = await store.supplierNamed(scope, name)
-    const supplier = known ?? { id: newId(), name, delivery: 0, minimumOrder: null }
-    if (!known) await store.insertSuppliers(scope, [supplier])
-    ids.set(name, supplier.id)
+    const known = (await store.supplierNamed(scope, name)) ?? (await store.supplierAdded(scope, newId(), name))
+    ids.set(name, known.id)
   }
   return ids
 }

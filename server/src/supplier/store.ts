@@ -27,6 +27,23 @@ export async function insertSuppliers(scope: Scope, added: readonly Supplier[]):
   await scope.database.models.Supplier.bulkCreate(rows, within(scope))
 }
 
+/** The supplier of a name that nobody had; where somebody adds it at this moment, theirs. */
+export async function supplierAdded(scope: Scope, id: string, name: string): Promise<Supplier> {
+  const { Supplier: Suppliers } = scope.database.models
+  const row = { id, kitchenId: scope.kitchen.id, name, delivery: 0, minimumOrder: null }
+  await Suppliers.bulkCreate([row], { ignoreDuplicates: true, ...within(scope) })
+  // What was committed since this transaction began is seen only by a read that locks.
+  const added = await Suppliers.findOne({
+    attributes: { exclude: ['kitchenId'] },
+    where: ofKitchen(scope, { name }),
+    ...(scope.transaction ? { lock: scope.transaction.LOCK.SHARE } : {}),
+    raw: true,
+    ...within(scope),
+  })
+  if (!added) throw new Error('A supplier that was added is not there')
+  return added
+}
+
 export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier): Promise<void> {
   await scope.database.models.Supplier.update(fields, { where: ofKitchen(scope, { id }), ...within(scope) })
 }

@@ -1,0 +1,18 @@
+import { type FabricationRecord, fabricationRecord } from '@fleam/contract'
+import type { Fact } from '@fleam/core'
+import { rowOfFact } from '../facts/index.ts'
+import { requireReadable } from '../http/index.ts'
+import { inTransaction, type Scope, within } from '../scope/index.ts'
+import * as store from './store.ts'
+
+/** Inserts a record with its facts, all or nothing; refuses, by field, one that could not be read again. */
+export async function insertState(scope: Scope, record: FabricationRecord, facts: readonly Fact[]): Promise<void> {
+  requireReadable(fabricationRecord, record)
+  await inTransaction(scope, async (inside) => {
+    await store.insertRecord(inside, record)
+    await inside.database.models.Fact.bulkCreate(
+      facts.map((fact) => rowOfFact(scope.kitchen.id, fact)),
+      within(inside),
+    )
+  })
+}
