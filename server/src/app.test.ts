@@ -17,7 +17,7 @@ test('health says that the database is there and its schema is up to date', asyn
     status: 'ready',
     version: expect.any(String),
     database: 'up',
-    migrations: { applied: 10, pending: 0 },
+    migrations: { applied: 11, pending: 0 },
   })
 })
 

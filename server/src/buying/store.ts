@@ -1,7 +1,7 @@
 import type { Article, ArticlePrice } from '@fleam/contract'
 import { col, fn, literal, Op, type Order, where as sqlWhere, type WhereOptions } from 'sequelize'
 import { databaseAttributes } from '../database/index.ts'
-import { ofKitchen, type Scope, within } from '../scope/index.ts'
+import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { articleOfRow, priceOfRow } from './rows.ts'
 
 /** Articles with all their prices, in the order in which they were recorded. */
@@ -10,7 +10,8 @@ export interface PricedArticle {
   prices: ArticlePrice[]
 }
 
-const NAMES = ['supplier', 'item', 'product'].map((association) => ({ association, attributes: ['name'] }))
+const namesOf = (scope: Scope) =>
+  ['supplier', 'item', 'product'].map((association) => partOf(scope, association, { attributes: ['name'] }))
 const BY_NAME: Order = [
   [col('supplier.name'), 'ASC'],
   ['name', 'ASC'],
@@ -29,7 +30,7 @@ async function pricedWhere(
 ): Promise<PricedArticle[]> {
   const rows = await scope.database.models.Article.findAll({
     where: { [Op.and]: [ofKitchen(scope), where] },
-    include: [...NAMES, { association: 'prices', separate: true, order: prices }],
+    include: [...namesOf(scope), partOf(scope, 'prices', { separate: true, order: prices })],
     order,
     subQuery: false,
     ...page,
@@ -96,7 +97,7 @@ export async function search(scope: Scope, wish: ArticleSearch): Promise<{ found
   const where = { [Op.and]: [...holds, ...(wish.isTied ? [isTied] : [])] }
   const total = await scope.database.models.Article.count({
     where: { [Op.and]: [ofKitchen(scope), where] },
-    include: NAMES,
+    include: namesOf(scope),
     ...within(scope),
   })
   const found = await pricedWhere(scope, where, {

@@ -12,6 +12,7 @@ import { up as ids } from './migrations/007-ids.ts'
 import { up as whatPilesAre } from './migrations/008-what-piles-are.ts'
 import { up as kindsOfPiles } from './migrations/009-kinds-of-piles.ts'
 import { up as idsInside } from './migrations/010-ids-inside.ts'
+import { up as keysOfKitchens } from './migrations/011-keys-of-kitchens.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -25,6 +26,7 @@ const MIGRATIONS = [
   { name: '008-what-piles-are', up: whatPilesAre },
   { name: '009-kinds-of-piles', up: kindsOfPiles },
   { name: '010-ids-inside', up: idsInside },
+  { name: '011-keys-of-kitchens', up: keysOfKitchens },
 ]
 
 function migrator(database: Sequelize) {

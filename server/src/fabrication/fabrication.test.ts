@@ -224,10 +224,19 @@ describe('open formats', () => {
   test('a supplier that is added for a document goes again where the record cannot be kept', async () => {
     const other = await setUpKitchen(test_, 'Elsewhere')
     const names = 'item=none&cook=none&supplier=add'
-    const taken = `/api/kitchens/${other.id}/fabrications/import?id=${state.record.id}&${names}`
-    const { body } = await send(test_, 'POST', taken, { ...cases[0]?.input, meta: { supplier: 'Only for this one' } })
-    expect(body.code).toBe('id-taken')
-    expect((await send(test_, 'GET', `/api/kitchens/${other.id}/suppliers`)).body).toEqual([])
+    const path = `/api/kitchens/${other.id}`
+    const wish = `${path}/fabrications/import?id=${newId()}&${names}`
+    const document = { ...cases[0]?.input, meta: { supplier: 'Only for this one' } }
+    const { sequelize } = test_.database
+    await sequelize.query("CREATE TRIGGER full BEFORE INSERT ON facts FOR EACH ROW SIGNAL SQLSTATE '45000'")
+    try {
+      expect((await send(test_, 'POST', wish, document)).status).toBe(500)
+    } finally {
+      await sequelize.query('DROP TRIGGER full')
+    }
+    expect((await send(test_, 'GET', `${path}/suppliers`)).body).toEqual([])
+    expect((await send(test_, 'GET', `${path}/fabrications`)).body).toEqual([])
+    expect((await send(test_, 'POST', wish, document)).status).toBe(201)
   })
 
   test('half a document is refused and nothing is kept of it', async () => {

@@ -2,7 +2,7 @@ import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import { type FindOptions, literal, Op, type Order } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'
-import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { inTransaction, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { partsOf, type RecordParts } from './parts.ts'
 import { editableColumns, recordOfRow, rowOfRecord, rowsOfLists, rowsOfPiles } from './rows.ts'
 
@@ -29,11 +29,11 @@ async function rowsWhere(
   return models.Fabrication.findAll({
     where: { ...ofKitchen(scope), ...where },
     include: [
-      { association: 'itemRow', attributes: ['name', 'shape'] },
-      { association: 'styleRow', ...name },
-      { association: 'supplierRow', ...name },
-      { association: 'cookRow', ...name },
-      ...(withBoard ? [{ association: 'board' }] : []),
+      partOf(scope, 'itemRow', { attributes: ['name', 'shape'] }),
+      partOf(scope, 'styleRow', name),
+      partOf(scope, 'supplierRow', name),
+      partOf(scope, 'cookRow', name),
+      ...(withBoard ? [partOf(scope, 'board')] : []),
     ],
     order,
     ...(limit === undefined ? {} : { limit }),

@@ -2,7 +2,7 @@ import type { FabricationNews } from '@fleam/contract'
 import type { Fact } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { factOfRow } from './rows.ts'
-import { arrivedAt } from './store.ts'
+import { arrivedAt, type BenchKey, versionsOf } from './store.ts'
 
 /** What follows one bench is told together, at most this often. */
 const FLUSH_MS = 100
@@ -16,13 +16,14 @@ const TOLD_MS = 20_000
 /** News of a bench; null says that some may have been missed and the whole is to be fetched. */
 export type NewsListener = (news: FabricationNews | null) => void
 
-interface Followed {
-  kitchenId: string
+interface Followed extends BenchKey {
   listeners: Set<NewsListener>
   told: Map<string, number>
   version: number
   waiting: FabricationNews | null
 }
+
+const keyOf = ({ kitchenId, fabricationId }: BenchKey) => `${kitchenId} ${fabricationId}`
 
 /**
  * Tells every device at a bench what the others did: at once what this server stored, and within half a
@@ -43,29 +44,32 @@ export class FactFeed {
 
   /** Calls the listener with news of one bench; returns what ends it. */
   follow(kitchenId: string, fabricationId: string, listener: NewsListener): () => void {
-    const followed = this.#followed.get(fabricationId) ?? {
+    const key = keyOf({ kitchenId, fabricationId })
+    const followed = this.#followed.get(key) ?? {
       kitchenId,
+      fabricationId,
       listeners: new Set(),
       told: new Map(),
       version: 0,
       waiting: null,
     }
     followed.listeners.add(listener)
-    this.#followed.set(fabricationId, followed)
+    this.#followed.set(key, followed)
     if (!this.#look) {
       this.#lookedAt = Date.now()
       this.#lookLater()
     }
     return () => {
       followed.listeners.delete(listener)
-      if (followed.listeners.size === 0) this.#followed.delete(fabricationId)
+      if (followed.listeners.size === 0) this.#followed.delete(key)
     }
   }
 
-  /** What this server has just stored. */
-  tell(facts: readonly Fact[]): void {
+  /** What this server has just stored for a kitchen. */
+  tell(kitchenId: string, facts: readonly Fact[]): void {
     for (const fact of facts) {
-      const followed = fact.fabricationId === null ? undefined : this.#followed.get(fact.fabricationId)
+      const { fabricationId } = fact
+      const followed = fabricationId === null ? undefined : this.#followed.get(keyOf({ kitchenId, fabricationId }))
       if (followed && this.#isNewTo(followed, fact)) this.#waitingOf(followed).facts.push(fact)
     }
     this.#flushSoon()
@@ -110,10 +114,10 @@ export class FactFeed {
   }
 
   async #lookAround(): Promise<void> {
-    const ids = [...this.#followed.keys()]
-    if (ids.length === 0) return
+    const benches = [...this.#followed.values()]
+    if (benches.length === 0) return
     try {
-      await this.#lookAt(ids)
+      await this.#lookAt(benches)
     } catch {
       // The database is away: the next look that succeeds says that something may have been missed.
       return
@@ -123,17 +127,16 @@ export class FactFeed {
     if (wasAway) for (const { listeners } of this.#followed.values()) for (const listener of listeners) listener(null)
   }
 
-  async #lookAt(ids: readonly string[]): Promise<void> {
-    const { Fabrication } = this.#database.models
+  async #lookAt(benches: readonly Followed[]): Promise<void> {
     const [rows, versions] = await Promise.all([
-      arrivedAt({ database: this.#database }, ids, WINDOW_SECONDS),
-      Fabrication.findAll({ attributes: ['id', 'version'], where: { id: [...ids] }, raw: true }),
+      arrivedAt({ database: this.#database }, benches, WINDOW_SECONDS),
+      versionsOf({ database: this.#database }, benches),
     ])
-    for (const [id, followed] of this.#followed) {
-      const fresh = rows.filter(
-        (row) => row.fabricationId === id && row.kitchenId === followed.kitchenId && this.#isNewTo(followed, row),
-      )
-      const version = versions.find((each) => each.id === id)?.version ?? followed.version
+    for (const followed of benches) {
+      const isOf = (row: { kitchenId: string; fabricationId: string | null }) =>
+        row.fabricationId === followed.fabricationId && row.kitchenId === followed.kitchenId
+      const fresh = rows.filter((row) => isOf(row) && this.#isNewTo(followed, row))
+      const version = versions.find(isOf)?.version ?? followed.version
       if (fresh.length === 0 && version === followed.version) continue
       followed.version = version
       const news = this.#waitingOf(followed)

@@ -70,7 +70,7 @@ export class FactLog {
 
 const targetField = (fact: Fact) => (fact.kind === 'void' ? 'factId' : 'readingId')
 
-/** Settles what is stored already; an id that stands for something else, here or elsewhere, is refused. */
+/** Settles what is stored already; an id that stands for something else is refused. */
 async function sortKnown(scope: Scope, sorting: Sorting): Promise<void> {
   const missing = sorting.missing()
   const known = await store.rowsById(
@@ -80,8 +80,7 @@ async function sortKnown(scope: Scope, sorting: Sorting): Promise<void> {
   for (const each of missing) {
     const row = known.get(each.id)
     if (!row) continue
-    const isSame = row.kitchenId === scope.kitchen.id && isSameFact(factOfRow(row), each)
-    if (isSame) sorting.settle(each.id)
+    if (isSameFact(factOfRow(row), each)) sorting.settle(each.id)
     else sorting.refuse(each.id, 'id-taken', 'id', TAKEN, 'is taken')
   }
 }

@@ -77,12 +77,13 @@ test('what cannot be is refused with its field', async () => {
   expect([refused.status, refused.body.issues[0].path]).toEqual([400, 'facts[0].weighed'])
 })
 
-test('another kitchen learns nothing from it, and cannot take its id', async () => {
+test('another kitchen learns nothing from it, and its id stands for nothing there', async () => {
   const mine = cut()
   await keep(mine)
   const stranger = await setUpKitchen(test_, 'Stranger')
   expect(await known(stranger.id)).toEqual([])
-  expect((await sendFacts(test_, stranger, mine)).status).toBe(409)
-  expect(await known()).toEqual([mine])
+  const theirs = { ...mine, weighed: 9 }
+  expect((await sendFacts(test_, stranger, theirs)).status).toBe(200)
+  expect([await known(), await known(stranger.id)]).toEqual([[mine], [theirs]])
   expect((await send(test_, 'GET', `/api/kitchens/${newId()}/measured-cuts`)).status).toBe(404)
 })

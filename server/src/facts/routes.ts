@@ -32,9 +32,13 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
     },
     async (request) => {
       const { facts } = request.body
-      const answer = await log.append(await scopeOf(request, 'bench'), facts)
+      const scope = await scopeOf(request, 'bench')
+      const answer = await log.append(scope, facts)
       const refused = new Set(answer.refused.map(({ at }) => at))
-      feed.tell(facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at)))
+      feed.tell(
+        scope.kitchen.id,
+        facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at)),
+      )
       return answer
     },
   )

@@ -7,9 +7,13 @@ import { factOfRow } from './rows.ts'
 
 type FactRow = InferAttributes<FactModel>
 
-/** Rows of these ids, of whichever kitchen: an id is taken wherever it stands. */
+/** Rows of these ids. */
 export async function rowsById(scope: Scope, ids: readonly string[]): Promise<Map<string, FactRow>> {
-  const rows = await scope.database.models.Fact.findAll({ where: { id: [...ids] }, raw: true, ...within(scope) })
+  const rows = await scope.database.models.Fact.findAll({
+    where: ofKitchen(scope, { id: [...ids] }),
+    raw: true,
+    ...within(scope),
+  })
   return new Map(rows.map((row) => [row.id, row]))
 }
 
@@ -63,17 +67,43 @@ export async function factsOf(scope: Scope, fabricationIds: readonly string[]): 
   return facts
 }
 
+/** A bench of a kitchen. */
+export interface BenchKey {
+  kitchenId: string
+  fabricationId: string
+}
+
 /** What reached the database within the last seconds, by its own clock, at any of these benches. */
 export async function arrivedAt(
   { database }: Pick<Scope, 'database'>,
-  fabricationIds: readonly string[],
+  benches: readonly BenchKey[],
   withinSeconds: number,
 ): Promise<FactRow[]> {
   const since = database.sequelize.literal(`NOW(3) - INTERVAL ${Math.ceil(withinSeconds)} SECOND`)
   return database.models.Fact.findAll({
-    where: { fabricationId: [...fabricationIds], receivedAt: { [Op.gte]: since } },
+    where: {
+      kitchenId: [...new Set(benches.map((each) => each.kitchenId))],
+      fabricationId: [...new Set(benches.map((each) => each.fabricationId))],
+      receivedAt: { [Op.gte]: since },
+    },
     raw: true,
   })
+}
+
+/** The versions of the records of these benches. */
+export async function versionsOf(
+  { database }: Pick<Scope, 'database'>,
+  benches: readonly BenchKey[],
+): Promise<(BenchKey & { version: number })[]> {
+  const rows = await database.models.Fabrication.findAll({
+    attributes: ['id', 'kitchenId', 'version'],
+    where: {
+      kitchenId: [...new Set(benches.map((each) => each.kitchenId))],
+      id: [...new Set(benches.map((each) => each.fabricationId))],
+    },
+    raw: true,
+  })
+  return rows.map(({ id, kitchenId, version }) => ({ fabricationId: id, kitchenId, version }))
 }
 
 /** So many of the latest portions tell how far off a way of measuring is: cooks and their tapes change. */

@@ -1,17 +1,17 @@
 import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract'
 import { col, fn, Op, type Order, where as sqlWhere } from 'sequelize'
 import { usedOfLots } from '../fabrication/index.ts'
-import { ofKitchen, type Scope, within } from '../scope/index.ts'
+import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { lotColumns, lotOfRow } from './rows.ts'
 
 /** Newest deliveries that a list shows. */
 const MOST_LISTED = 500
 
-const PARTS = [
-  { association: 'cases', separate: true, order: ['position'] as Order },
-  { association: 'checks', separate: true, order: ['checkId'] as Order },
-  { association: 'itemRow', attributes: ['name'] },
-  { association: 'supplier', attributes: ['name'] },
+const partsOf = (scope: Scope) => [
+  partOf(scope, 'cases', { separate: true, order: ['position'] as Order }),
+  partOf(scope, 'checks', { separate: true, order: ['checkId'] as Order }),
+  partOf(scope, 'itemRow', { attributes: ['name'] }),
+  partOf(scope, 'supplier', { attributes: ['name'] }),
 ]
 
 /** Lots that hold the words, newest delivery first, with what has been taken from each. */
@@ -22,7 +22,7 @@ export async function lots(scope: Scope, words: string): Promise<LotRow[]> {
     where: {
       [Op.and]: [ofKitchen(scope), ...(words === '' ? [] : [sqlWhere(text, Op.like, pattern)])],
     },
-    include: PARTS,
+    include: partsOf(scope),
     order: [
       ['receivedOn', 'DESC'],
       ['createdAt', 'DESC'],
@@ -42,7 +42,7 @@ export async function lots(scope: Scope, words: string): Promise<LotRow[]> {
 export async function lotById(scope: Scope, id: string): Promise<Lot | null> {
   const row = await scope.database.models.Lot.findOne({
     where: ofKitchen(scope, { id }),
-    include: PARTS,
+    include: partsOf(scope),
     ...within(scope),
   })
   return row ? lotOfRow(row) : null

@@ -1,5 +1,5 @@
 export { dayOf } from './day.ts'
 export type { Clock, Scope } from './scope.ts'
-export { inTransaction, ofKitchen, within } from './scope.ts'
+export { inTransaction, ofKitchen, partOf, within } from './scope.ts'
 export type { Scopes } from './scopes.ts'
 export { scopesOf } from './scopes.ts'

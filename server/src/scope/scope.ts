@@ -28,6 +28,14 @@ export const ofKitchen = <W extends object>({ kitchen }: Scope, where: W = {} as
   ...where,
 })
 
+/** A part that is read with its row: of the same kitchen, also where another one has the same id. */
+export const partOf = <O extends object>(scope: Scope, association: string, options: O = {} as O) => ({
+  association,
+  where: ofKitchen(scope),
+  required: false,
+  ...options,
+})
+
 /** Runs the work in one transaction: in the one that the scope has, or in one of its own, all or nothing. */
 export function inTransaction<T>(scope: Scope, work: (scope: Scope) => Promise<T>): Promise<T> {
   if (scope.transaction) return work(scope)

@@ -1,7 +1,7 @@
 import type { Item, ItemEdit, Style } from '@fleam/contract'
 import type { Order } from 'sequelize'
 import type { ItemModel, StyleModel, StylePileModel } from '../database/index.ts'
-import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { inTransaction, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 
 type StylePile = Style['piles'][number]
 
@@ -85,18 +85,15 @@ const itemOfRow = (row: ItemModel): Item => ({
   styles: (row.styles ?? []).map(styleOfRow),
 })
 
-const PARTS = {
-  association: 'styles',
-  separate: true,
-  order: ['position', 'id'] as Order,
-  include: [{ association: 'piles', separate: true, order: ['position'] as Order }],
-}
+const pilesIn = (scope: Scope) => partOf(scope, 'piles', { separate: true, order: ['position'] as Order })
+const stylesIn = (scope: Scope) =>
+  partOf(scope, 'styles', { separate: true, order: ['position', 'id'] as Order, include: [pilesIn(scope)] })
 
 /** Items of a kitchen with their styles and piles, each in its own order; the archived ones too. */
 export async function items(scope: Scope, where: { id?: string } = {}): Promise<Item[]> {
   const rows = await scope.database.models.Item.findAll({
     where: ofKitchen(scope, where),
-    include: [PARTS],
+    include: [stylesIn(scope)],
     order: ['position', 'name'],
     ...within(scope),
   })
@@ -129,7 +126,7 @@ export async function itemIdOfStyle(scope: Scope, styleId: string): Promise<stri
 export async function styleById(scope: Scope, id: string): Promise<{ itemId: string; style: Style } | null> {
   const row = await scope.database.models.Style.findOne({
     where: ofKitchen(scope, { id }),
-    include: PARTS.include,
+    include: [pilesIn(scope)],
     ...within(scope),
   })
   return row && { itemId: row.itemId, style: styleOfRow(row) }
