@@ -41,7 +41,7 @@ const lot = () => ({
   ...days,
   notes: null,
   cases: [{ id: newId(), label: null, serial: null, invoiceWeight: 12_600, weighed: null }],
-  checks: [],
+  checks: ['stiffness', 'box', 'smell'].map((checkId) => ({ checkId, isFault: false, value: null, note: null })),
 })
 
 /** Everything that is created under an id of its maker's, and the same id for something else. */

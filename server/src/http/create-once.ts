@@ -28,6 +28,9 @@ export async function createOnce<T>({ read, create, isSame, taken }: Creation<T>
     }
     try {
       await create()
+      const created = await read()
+      if (created === null) throw new Error('What was created is not there')
+      return created
     } catch (error) {
       if (!MAY_TRY_AGAIN.has(databaseCode(error) ?? '')) throw error
       if (attempt < MOST_ATTEMPTS) continue

@@ -29,6 +29,12 @@ async function requireItemName(scope: Scope, itemId: string | null, before: stri
   throw new Refusal('invalid-input', `itemId ${message}`, { issues: [{ path: 'itemId', message }] })
 }
 
+/** Checks stand in no order of their own. */
+const inOrder = (lot: LotEdit): LotEdit => ({
+  ...lot,
+  checks: [...lot.checks].sort((a, b) => (a.checkId < b.checkId ? -1 : 1)),
+})
+
 /** Takes a delivery in. Sent twice with the same id, it is there once. */
 export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
   return createOnce({
@@ -39,7 +45,7 @@ export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
       await inTransaction(scope, (inside) => store.insertLot(inside, { ...lot, version: 1 }, item))
     },
     // One that was changed since is not held against how it began.
-    isSame: (known) => known.version > 1 || isSameContent(lotEditOf(known), { ...lot, version: 1 }),
+    isSame: (known) => known.version > 1 || isSameContent(inOrder(lotEditOf(known)), inOrder({ ...lot, version: 1 })),
     taken: { path: 'id', detail: 'A lot or case with this id is there already.' },
   })
 }
