@@ -5,6 +5,7 @@ import {
   DOCUMENT_VERSION,
   type FabricationDocument,
   MOST_PIECES,
+  MOST_WEIGHINGS,
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedOffer,
@@ -176,6 +177,11 @@ export const fabricationDocument: z.ZodType<FabricationDocument> = z
     meta: meta.optional(),
   })
   .superRefine((value, context) => {
+    const weighings = value.piles.reduce((sum, each) => sum + (each.pieces?.length ?? 1), 0)
+    if (weighings > MOST_WEIGHINGS) {
+      const message = `hold more than ${MOST_WEIGHINGS} weighings`
+      context.addIssue({ code: 'custom', path: ['piles'], message })
+    }
     for (const issue of pileRuleIssues(value.piles)) context.addIssue({ code: 'custom', ...issue })
     value.offers?.forEach((each, at) => {
       if (value.piles.some((other) => other.name === each.pile && other.class === 'primary')) return

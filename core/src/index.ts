@@ -198,6 +198,7 @@ export {
   MOST_PIECES,
   MOST_STYLES,
   MOST_UNITS,
+  MOST_WEIGHINGS,
   SMALLEST_QUANTITY,
 } from './limits/index.ts'
 export type { PlatePiece, PlateWish, Plating, PlatingWish, ProgrammeAnswer, SolveProgramme } from './plating/index.ts'

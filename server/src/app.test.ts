@@ -1,4 +1,6 @@
+import { appraise, type FabricationDocument } from '@fleam/core'
 import cases from '../../core/cases/appraise.json'
+import { sixChickens } from '../../core/test/documents.ts'
 import { addSupplier, openTestApp, send, setUpKitchen, type TestApp } from '../test/harness.ts'
 
 let test_: TestApp
@@ -17,7 +19,7 @@ test('health says that the database is there and its schema is up to date', asyn
     status: 'ready',
     version: expect.any(String),
     database: 'up',
-    migrations: { applied: 11, pending: 0 },
+    migrations: { applied: 12, pending: 0 },
   })
 })
 
@@ -206,4 +208,31 @@ describe('kitchens', () => {
 test('what nobody answers is a problem, not a page', async () => {
   const { status, body } = await send(test_, 'GET', '/api/nowhere')
   expect([status, body.code]).toEqual([404, 'not-found'])
+})
+
+test('a long document is read beside the server, and says the same of what is wrong with it', async () => {
+  const pieces = Array.from({ length: 9_000 }, (_, at) => 250 + (at % 60))
+  const [first, ...rest] = sixChickens().piles
+  const long = { ...sixChickens(), piles: [{ ...first, pieces }, ...rest] }
+  const { status, body } = await send(test_, 'POST', '/api/appraise', long)
+  expect(status).toBe(200)
+  expect(body).toEqual(JSON.parse(JSON.stringify(appraise(long as FabricationDocument))))
+  const wrong = { ...long, piles: [{ ...first, pieces: [...pieces.slice(1), -1] }, ...rest] }
+  const refused = await send(test_, 'POST', '/api/appraise', wrong)
+  expect([refused.status, refused.body.code, refused.body.issues[0]?.path]).toEqual([
+    400,
+    'invalid-input',
+    'piles[0].pieces[8999]',
+  ])
+  const half = JSON.stringify(long).slice(0, -50)
+  const response = await test_.app.inject({
+    method: 'POST',
+    url: '/api/appraise',
+    headers: { 'content-type': 'application/json' },
+    payload: half,
+  })
+  expect([response.statusCode, response.json().code]).toEqual([400, 'not-json'])
+  const many = { ...long, piles: [{ ...first, pieces: [...pieces, ...pieces] }, ...rest] }
+  const tooMany = await send(test_, 'POST', '/api/appraise', many)
+  expect([tooMany.status, tooMany.body.issues[0]?.path]).toEqual([400, 'piles[0].pieces'])
 })

@@ -9,6 +9,7 @@ import { cautionRoutes } from './cautions/index.ts'
 import { Compute } from './compute/index.ts'
 import { containerRoutes } from './containers/index.ts'
 import type { Database } from './database/index.ts'
+import { readDocumentsAside } from './documents/index.ts'
 import { fabricationRoutes } from './fabrication/index.ts'
 import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/index.ts'
@@ -18,12 +19,13 @@ import {
   answerWithProblems,
   describing,
   type OddAnswer,
+  type OnOddAnswer,
   secureAnswer,
   servePages,
   withSchemas,
 } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
-import { newRecordRoutes } from './new-records/index.ts'
+import { importRoutes, startRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/index.ts'
 import { portioningRoutes } from './portioning/index.ts'
 import { receivingRoutes } from './receiving/index.ts'
@@ -37,7 +39,8 @@ import { whatIfRoutes } from './what-if/index.ts'
 
 /** Faults of one odd answer that go into the log. */
 const MOST_LOGGED = 20
-const BODY_LIMIT_BYTES = 1024 * 1024
+/** Larger than an item with all its styles, and than a full outbox. */
+const BODY_LIMIT_BYTES = 512 * 1024
 
 /** The page that shows the description: the product's name, nothing of its maker, and nothing from elsewhere. */
 const DESCRIPTION_PAGE: FastifySwaggerUiOptions = {
@@ -89,7 +92,7 @@ export async function buildApp({
     logger,
     forceCloseConnections: true,
   })
-  const tellOdd =
+  const tellOdd: OnOddAnswer =
     onOddAnswer ??
     (({ method, url, error }: OddAnswer) =>
       app.log.error({ method, url, issues: error.issues.slice(0, MOST_LOGGED) }, 'An answer is odd.'))
@@ -111,17 +114,23 @@ export async function buildApp({
   const scopeOf = scopesOf(database, clock)
   // Weighing comes first: what it needs is answered without the extras that larger answers get.
   await app.register(async (scope) => {
-    const server = withSchemas(scope, tellOdd)
+    const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database)
-    appraisalRoutes(server)
     factRoutes(server, database, scopeOf)
     scaleRoutes(server, scale)
     // Told step by step: compressing it would hold the steps back.
     priceListRoutes(server, scopeOf, priceFeed)
   })
   await app.register(async (scope) => {
-    const server = withSchemas(scope, tellOdd)
+    const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
+    scope.addHook('onRequest', secureAnswer)
+    readDocumentsAside(scope, compute)
+    appraisalRoutes(server, compute)
+    importRoutes(server, scopeOf)
+  })
+  await app.register(async (scope) => {
+    const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
     kitchenRoutes(server, database, scopeOf, clock)
@@ -129,7 +138,7 @@ export async function buildApp({
     supplierRoutes(server, scopeOf)
     containerRoutes(server, scopeOf)
     cautionRoutes(server, scopeOf)
-    newRecordRoutes(server, scopeOf)
+    startRoutes(server, scopeOf)
     fabricationRoutes(server, scopeOf)
     buyingRoutes(server, scopeOf)
     receivingRoutes(server, scopeOf)

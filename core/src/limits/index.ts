@@ -19,6 +19,8 @@ export const MOST_MINUTES = 100_000
 export const MOST_UNITS = 5_000
 /** Weighings of one pile. */
 export const MOST_PIECES = 10_000
+/** Weighings of one document, of all its piles together. */
+export const MOST_WEIGHINGS = 10_000
 /** Cooks of one kitchen: each may run a clock. */
 export const MOST_COOKS = 100
 /** Letters of a cook's name: what a cook did is named after it. */

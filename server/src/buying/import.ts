@@ -9,7 +9,7 @@ import {
 import { overlaps } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { Refusal } from '../http/index.ts'
-import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { insertMany, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { type ArticleFields, articleColumns, rowOfPrice } from './rows.ts'
 import * as store from './store.ts'
 
@@ -90,9 +90,12 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
   })
 }
 
-/** Two imports at once would each miss the other's suppliers and articles: they take turns by the kitchen's row. */
+/**
+ * Two imports at once would each miss the other's suppliers and articles: they take turns by a row of the kitchen's
+ * that nothing points at. By the kitchen's own row every weighing would wait, as each of them points at it.
+ */
 export async function holdPriceBook(scope: Scope): Promise<void> {
-  await scope.database.models.Kitchen.findByPk(scope.kitchen.id, { attributes: ['id'], lock: true, ...within(scope) })
+  await scope.database.models.PriceBook.findByPk(scope.kitchen.id, { lock: true, raw: true, ...within(scope) })
 }
 
 interface NewRows {
@@ -105,7 +108,7 @@ interface NewRows {
 async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): Promise<void> {
   const { id: kitchenId } = scope.kitchen
   const now = scope.clock.now()
-  await store.insertMany(
+  await insertMany(
     scope,
     'Article',
     articles.map((each) => ({ ...each, kitchenId })),
@@ -114,7 +117,7 @@ async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): 
     const where = ofKitchen(scope, { id: article.id })
     await scope.database.models.Article.update(articleColumns(article), { where, ...within(scope) })
   }
-  await store.insertMany(
+  await insertMany(
     scope,
     'ArticlePrice',
     prices.map(({ articleId, price }) => rowOfPrice(kitchenId, articleId, price, now)),

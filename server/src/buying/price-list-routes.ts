@@ -8,7 +8,7 @@ import * as service from './service.ts'
 
 const tags = ['buying']
 /** A list of a hundred thousand rows. */
-const LARGEST_LIST_BYTES = 24 * 1024 * 1024
+const LARGEST_LIST_BYTES = 8 * 1024 * 1024
 
 /** One line of the answer to an import: how far it is, and in the end what came of it. */
 type ImportNews = { progress: { done: number; of: number } } | { result: ImportResult } | { problem: Problem }

@@ -1,6 +1,5 @@
 import type { Article, ArticlePrice } from '@fleam/contract'
 import { col, fn, literal, Op, type Order, where as sqlWhere, type WhereOptions } from 'sequelize'
-import { databaseAttributes } from '../database/index.ts'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { articleOfRow, priceOfRow } from './rows.ts'
 
@@ -133,21 +132,3 @@ export async function pricesOf(scope: Scope, ids: readonly string[]): Promise<Ma
 /** Every article with every price, for a price list of the whole book. */
 export const everything = (scope: Scope): Promise<PricedArticle[]> =>
   pricedWhere(scope, {}, { prices: ['validFrom', 'recordedAt', 'id'] })
-
-/**
- * Inserts many rows of one table in one statement. Raw, because a price list has tens of thousands of them and
- * building an instance of each takes longer than storing it (`npm run bench`, prices taken in).
- */
-export async function insertMany(
-  scope: Scope,
-  table: 'Article' | 'ArticlePrice',
-  rows: readonly object[],
-): Promise<void> {
-  if (rows.length === 0) return
-  const model = scope.database.models[table]
-  const { columns, valuesOf } = databaseAttributes<never>(model as never)
-  await scope.database.sequelize.query(`INSERT INTO ${model.getTableName()} (${columns.join(',')}) VALUES ?`, {
-    replacements: [rows.map(valuesOf)],
-    ...within(scope),
-  })
-}

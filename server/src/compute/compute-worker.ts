@@ -1,5 +1,13 @@
-import type { WorkName } from '@fleam/contract'
-import { work } from './work.ts'
+import { type ServerWorkName, work } from './work.ts'
+
+/** What came of a piece of work: its answer, or what went wrong in it. Anything else is the thread's own end. */
+export type WorkResult = { answer: unknown } | { failed: string }
 
 /** What a thread of the pool does: works one thing out. Whatever goes wrong is told with its words. */
-export default ({ name, wish }: { name: WorkName; wish: never }): Promise<unknown> => work(name, wish)
+export default async ({ name, wish }: { name: ServerWorkName; wish: never }): Promise<WorkResult> => {
+  try {
+    return { answer: await work(name, wish) }
+  } catch (error) {
+    return { failed: error instanceof Error ? error.message : String(error) }
+  }
+}

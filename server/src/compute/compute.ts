@@ -1,12 +1,15 @@
 import { existsSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
-import type { Work, WorkName } from '@fleam/contract'
 import { Piscina } from 'piscina'
 import { Refusal } from '../http/index.ts'
+import type { WorkResult } from './compute-worker.ts'
+import type { ServerWork, ServerWorkName } from './work.ts'
 
 const MOST_SECONDS = 30
 const MILLISECONDS = 1000
+/** What one thread may take: beyond it the thread ends, and not the server. */
+const MOST_MEGABYTES = 512
 /** A thread that nothing has asked for a while is let go. */
 const IDLE_MS = 60_000
 
@@ -25,24 +28,36 @@ function workerProgram(): { filename: string; execArgv: string[] } {
  */
 export class Compute {
   readonly #threads = Math.max(1, availableParallelism() - 1)
-  readonly #pools = new Map<WorkName, Piscina>()
+  readonly #pools = new Map<ServerWorkName, Piscina>()
 
   /**
    * The answer to a wish. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
    * that whoever asked has gone away.
    */
-  async do<N extends WorkName>(name: N, wish: Work[N]['wish'], signal?: AbortSignal): Promise<Work[N]['answer']> {
+  async do<N extends ServerWorkName>(
+    name: N,
+    wish: ServerWork[N]['wish'],
+    signal?: AbortSignal,
+  ): Promise<ServerWork[N]['answer']> {
     const late = AbortSignal.timeout(MOST_SECONDS * MILLISECONDS)
     const ends = signal ? AbortSignal.any([signal, late]) : late
+    const once = async (): Promise<WorkResult> => this.#pool(name).run({ name, wish }, { signal: ends })
+    let result: WorkResult
     try {
-      return (await this.#pool(name).run({ name, wish }, { signal: ends })) as Work[N]['answer']
-    } catch (error) {
+      // A thread that died, of memory mostly, is replaced by the pool; the wish gets one more.
+      result = await once().catch((error: unknown) => {
+        if (ends.aborted) throw error
+        return once()
+      })
+    } catch {
       if (late.aborted) {
         throw new Refusal('invalid-input', `This takes longer than ${MOST_SECONDS} seconds; ask for less at once.`)
       }
       if (signal?.aborted) throw new Refusal('cancelled', 'Nobody waits for it any more.')
-      throw new Refusal('invalid-input', error instanceof Error ? error.message : String(error))
+      throw new Refusal('invalid-input', 'This is too much to be worked out; ask for less at once.')
     }
+    if ('failed' in result) throw new Refusal('invalid-input', result.failed)
+    return result.answer as ServerWork[N]['answer']
   }
 
   async close(): Promise<void> {
@@ -51,7 +66,7 @@ export class Compute {
     await Promise.all(pools.map((pool) => pool.destroy()))
   }
 
-  #pool(name: WorkName): Piscina {
+  #pool(name: ServerWorkName): Piscina {
     const known = this.#pools.get(name)
     if (known) return known
     const pool = new Piscina({
@@ -60,6 +75,7 @@ export class Compute {
       maxThreads: this.#threads,
       idleTimeout: IDLE_MS,
       concurrentTasksPerWorker: 1,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
     })
     this.#pools.set(name, pool)
     return pool

@@ -1,14 +1,54 @@
-import type { Work, WorkName } from '@fleam/contract'
-import { planBonded, planPortions, planRacks, platePieces } from '@fleam/core'
+import { fabricationDocument, issuesOf, type Problem, type Work } from '@fleam/contract'
+import {
+  type Appraisal,
+  appraise,
+  type FabricationDocument,
+  planBonded,
+  planPortions,
+  planRacks,
+  platePieces,
+} from '@fleam/core'
 import { loadSolver } from './solver.ts'
 
-const DO: { [N in WorkName]: (wish: Work[N]['wish']) => Work[N]['answer'] | Promise<Work[N]['answer']> } = {
+/** A document that was read from its text, or why it is none. */
+export type ReadDocument =
+  | { document: FabricationDocument }
+  | { code: 'not-json' | 'invalid-input'; issues: Problem['issues']; detail: string }
+
+/** What is worked out beside the server: what the pages work out aside too, and what only a server is sent. */
+export interface ServerWork extends Work {
+  /** The text of a document: to take a long one apart would hold up whoever weighs. */
+  'read-document': { wish: string; answer: ReadDocument }
+  appraise: { wish: FabricationDocument; answer: Appraisal }
+}
+export type ServerWorkName = keyof ServerWork
+
+const DO: {
+  [N in ServerWorkName]: (wish: ServerWork[N]['wish']) => ServerWork[N]['answer'] | Promise<ServerWork[N]['answer']>
+} = {
   'portion-plan': planPortions,
   'bonded-plan': planBonded,
   'rack-plan': async (wish) => planRacks(wish, await loadSolver()),
   plating: async (wish) => platePieces(wish, await loadSolver()),
+  'read-document': readDocument,
+  appraise,
 }
 
 /** Works one thing out. */
-export const work = async <N extends WorkName>(name: N, wish: Work[N]['wish']): Promise<Work[N]['answer']> =>
-  DO[name](wish)
+export const work = async <N extends ServerWorkName>(
+  name: N,
+  wish: ServerWork[N]['wish'],
+): Promise<ServerWork[N]['answer']> => DO[name](wish)
+
+function readDocument(text: string): ReadDocument {
+  let said: unknown
+  try {
+    said = JSON.parse(text)
+  } catch (error) {
+    return { code: 'not-json', issues: [], detail: (error as Error).message }
+  }
+  const read = fabricationDocument.safeParse(said)
+  if (read.success) return { document: read.data }
+  const issues = issuesOf(read.error)
+  return { code: 'invalid-input', issues, detail: issues.map(({ path, message }) => `${path} ${message}`)[0] ?? '' }
+}

@@ -13,6 +13,7 @@ import { up as whatPilesAre } from './migrations/008-what-piles-are.ts'
 import { up as kindsOfPiles } from './migrations/009-kinds-of-piles.ts'
 import { up as idsInside } from './migrations/010-ids-inside.ts'
 import { up as keysOfKitchens } from './migrations/011-keys-of-kitchens.ts'
+import { up as priceBooks } from './migrations/012-price-books.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -27,6 +28,7 @@ const MIGRATIONS = [
   { name: '009-kinds-of-piles', up: kindsOfPiles },
   { name: '010-ids-inside', up: idsInside },
   { name: '011-keys-of-kitchens', up: keysOfKitchens },
+  { name: '012-price-books', up: priceBooks },
 ]
 
 function migrator(database: Sequelize) {

@@ -2,7 +2,7 @@ import { type FabricationRecord, fabricationRecord } from '@fleam/contract'
 import type { Fact } from '@fleam/core'
 import { rowOfFact } from '../facts/index.ts'
 import { requireReadable } from '../http/index.ts'
-import { inTransaction, type Scope, within } from '../scope/index.ts'
+import { insertMany, inTransaction, type Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
 /** Inserts a record with its facts, all or nothing; refuses, by field, one that could not be read again. */
@@ -10,9 +10,10 @@ export async function insertState(scope: Scope, record: FabricationRecord, facts
   requireReadable(fabricationRecord, record)
   await inTransaction(scope, async (inside) => {
     await store.insertRecord(inside, record)
-    await inside.database.models.Fact.bulkCreate(
+    await insertMany(
+      inside,
+      'Fact',
       facts.map((fact) => rowOfFact(scope.kitchen.id, fact)),
-      within(inside),
     )
   })
 }

@@ -14,6 +14,6 @@ export {
   refuseTaken,
 } from './problems.ts'
 export { answerOwnPagesOnly } from './reach.ts'
-export type { OddAnswer, Server } from './schemas.ts'
-export { fabricationParams, kitchenParams, requireReadable, withSchemas } from './schemas.ts'
+export type { OddAnswer, OnOddAnswer, Server } from './schemas.ts'
+export { fabricationParams, kitchenParams, readAside, requireReadable, withSchemas } from './schemas.ts'
 export { secureAnswer } from './security.ts'

@@ -11,6 +11,7 @@ export const kitchenById = ({ models }: Database, id: string): Promise<Kitchen |
 
 export async function insertKitchen(scope: Scope): Promise<void> {
   await scope.database.models.Kitchen.create(scope.kitchen, within(scope))
+  await scope.database.models.PriceBook.create({ kitchenId: scope.kitchen.id }, within(scope))
 }
 
 export const cooks = (scope: Scope): Promise<Cook[]> =>

@@ -1,1 +1,1 @@
-export { newRecordRoutes } from './routes.ts'
+export { importRoutes, startRoutes } from './routes.ts'

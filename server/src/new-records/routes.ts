@@ -6,8 +6,6 @@ import { importDocument } from './import.ts'
 import { start } from './start.ts'
 
 const tags = ['fabrication']
-const MEGABYTE = 1024 * 1024
-const LARGEST_DOCUMENT = 4 * MEGABYTE
 
 const decided = id.or(z.literal('none'))
 const importQuery = z.strictObject({
@@ -18,8 +16,8 @@ const importQuery = z.strictObject({
   cook: decided.optional(),
 })
 
-/** Ways in which a record begins: started at a bench, or taken in from a document. */
-export function newRecordRoutes(app: Server, scopeOf: Scopes): void {
+/** Records that begin at a bench. */
+export function startRoutes(app: Server, scopeOf: Scopes): void {
   app.post(
     '/api/kitchens/:kitchenId/fabrications',
     {
@@ -35,11 +33,13 @@ export function newRecordRoutes(app: Server, scopeOf: Scopes): void {
     },
     async (request, reply) => reply.status(201).send(await start(await scopeOf(request, 'bench'), request.body)),
   )
+}
 
+/** Records that are taken in from a document. */
+export function importRoutes(app: Server, scopeOf: Scopes): void {
   app.post(
     '/api/kitchens/:kitchenId/fabrications/import',
     {
-      bodyLimit: LARGEST_DOCUMENT,
       schema: {
         operationId: 'importDocument',
         summary: 'Takes in a document; asks once what unknown names in it mean',

@@ -1,11 +1,12 @@
 import type { FabricationRecord, FabricationState, FabricationStep, FabricationWish } from '@fleam/contract'
 import {
-  MOST_PIECES,
+  MOST_WEIGHINGS,
   type PlannedOffer,
   type PlannedPile,
   type SettledStyle,
   settleStyle,
   stepsLedTo,
+  weighingsOf,
 } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { offersOfStyle } from '../buying/index.ts'
@@ -178,10 +179,10 @@ function offersAsLast(piles: readonly PlannedPile[], last: FabricationRecord | u
 
 /** Grams typed where birds are asked for would plan a pile that nobody can weigh. */
 function refuseTooMany(piles: readonly PlannedPile[], units: number): void {
-  const most = Math.max(...piles.map((pile) => (pile.weighing === 'pieces' ? (pile.portions ?? 0) : 0)))
-  if (most <= MOST_PIECES) return
-  throw new Refusal('invalid-input', `${units} at once would be ${most} pieces on one pile.`, {
-    issues: [{ path: 'units', message: `makes more than ${MOST_PIECES} pieces on one pile` }],
+  const weighings = piles.reduce((sum, pile) => sum + weighingsOf(pile), 0)
+  if (weighings <= MOST_WEIGHINGS) return
+  throw new Refusal('invalid-input', `${units} at once would be ${weighings} weighings.`, {
+    issues: [{ path: 'units', message: `makes more than ${MOST_WEIGHINGS} weighings` }],
   })
 }
 

@@ -1,4 +1,5 @@
 export { dayOf } from './day.ts'
+export { insertMany } from './insert-many.ts'
 export type { Clock, Scope } from './scope.ts'
 export { inTransaction, ofKitchen, partOf, within } from './scope.ts'
 export type { Scopes } from './scopes.ts'

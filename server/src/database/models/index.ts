@@ -16,6 +16,7 @@ import { defineLot } from './lot.ts'
 import { defineLotCase } from './lot-case.ts'
 import { defineLotCheck } from './lot-check.ts'
 import { defineLotPhoto } from './lot-photo.ts'
+import { definePriceBook } from './price-book.ts'
 import { defineProduct } from './product.ts'
 import { defineStyle } from './style.ts'
 import { defineStylePile } from './style-pile.ts'
@@ -51,6 +52,7 @@ const modelsOf = (database: Sequelize) => ({
   LotCase: defineLotCase(database),
   LotCheck: defineLotCheck(database),
   LotPhoto: defineLotPhoto(database),
+  PriceBook: definePriceBook(database),
   Product: defineProduct(database),
   Style: defineStyle(database),
   StylePile: defineStylePile(database),

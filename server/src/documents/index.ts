@@ -1,0 +1,1 @@
+export { isLong, readDocumentsAside } from './read-aside.ts'
