@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs'
 import { House } from '../tools/house.ts'
 import { findFreePort } from '../tools/ports.ts'
 import { benchAppraisal } from './appraisal.ts'
+import { benchBeside } from './beside.ts'
 import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
 import { benchForecast } from './forecast.ts'
@@ -35,6 +36,7 @@ async function main(): Promise<void> {
     await benchKnifeDrag(house.url)
     await benchDevices(house.url)
     await benchReadings(house.url, house.databaseUrl)
+    await benchBeside(house.url)
     await benchPriceLists(house.url, house.databaseUrl)
   } finally {
     await house.stop()

@@ -39,6 +39,10 @@ import { whatIfRoutes } from './what-if/index.ts'
 
 /** Faults of one odd answer that go into the log. */
 const MOST_LOGGED = 20
+/** A phone at the edge of the network sends a photo within it. */
+const PATIENCE_MS = 30_000
+/** How often within that time it is looked whether one takes too long. */
+const LOOKS = 6
 /** Larger than an item with all its styles, and than a full outbox. */
 const BODY_LIMIT_BYTES = 512 * 1024
 
@@ -72,6 +76,8 @@ export interface AppOptions {
   priceFeed?: string | null
   /** Told of an answer that is not as its schema says; it is written to the log where nobody listens. */
   onOddAnswer?: (odd: OddAnswer) => void
+  /** How long a request may take to arrive, milliseconds: one that drips is ended. */
+  patienceMs?: number
   /** Names by which it is reached, beside addresses and `localhost`. */
   names?: readonly string[]
 }
@@ -86,11 +92,14 @@ export async function buildApp({
   priceFeed = null,
   onOddAnswer,
   names = [],
+  patienceMs = PATIENCE_MS,
 }: AppOptions) {
   const app = Fastify({
     bodyLimit: BODY_LIMIT_BYTES,
     logger,
     forceCloseConnections: true,
+    requestTimeout: patienceMs,
+    http: { headersTimeout: patienceMs, connectionsCheckingInterval: patienceMs / LOOKS },
   })
   const tellOdd: OnOddAnswer =
     onOddAnswer ??

@@ -13,7 +13,7 @@ export type TestApp = Awaited<ReturnType<typeof openTestApp>>
  */
 export async function openTestApp(
   scaleAddress: string | null = null,
-  { isOddAllowed = false, names = [] as string[] } = {},
+  { isOddAllowed = false, names = [] as string[], patienceMs = undefined as number | undefined } = {},
 ) {
   const base = new URL(process.env.FLEAM_TEST_DATABASE_URL as string)
   const name = `fleam_${randomBytes(6).toString('hex')}`
@@ -27,6 +27,7 @@ export async function openTestApp(
     database,
     scale,
     names,
+    ...(patienceMs === undefined ? {} : { patienceMs }),
     onOddAnswer: isOddAllowed
       ? () => {}
       : ({ method, url, error }) => {

@@ -101,6 +101,10 @@ interface Measures {
   step: number
 }
 
+/** Pieces from all places beyond which the memory of a page would not do. */
+const MOST_OPTIONS = 4_000_000
+const TOO_MANY_OPTIONS = 'Too many places fit: take a larger step, or bring low and high closer together'
+
 /** The pieces of every product from every place, laid out flat: there are tens of thousands of them. */
 function allOptions(products: readonly PortionProduct[], measures: Measures, nextOf: Int32Array): CutGraph['options'] {
   const start = new Int32Array(measures.at.length + 1)
@@ -110,6 +114,7 @@ function allOptions(products: readonly PortionProduct[], measures: Measures, nex
     start[from] = product.length
     products.forEach((each, place) => {
       fits[place]?.(from, (end, weight) => {
+        if (product.length >= MOST_OPTIONS) throw new RangeError(TOO_MANY_OPTIONS)
         product.push(place)
         to.push(end)
         next.push(nextOf[end] as number)
@@ -176,12 +181,15 @@ const MOST_CELLS = 30_000_000
  * where so many counts are bounded that they cannot be told apart in memory.
  */
 export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly CountBound[]): BestCuts | null {
+  const places = graph.at.length
+  // Told by arithmetic, before any memory is taken for it.
+  if (places * stateCount(bounded) > MOST_CELLS) {
+    throw new RangeError('Too many products have a least or a greatest number')
+  }
   const states = countStates(bounded, graph.products)
   const { count, after } = states
-  const places = graph.at.length
   const end = places - 1
   const { start, product, next: nextOf, worth } = graph.options
-  if (places * count > MOST_CELLS) throw new RangeError('Too many products have a least or a greatest number')
   // Best of the rest from a place in a state: with anything next, and with a piece (or the end) next.
   const any = new Float64Array(places * count).fill(NOT_POSSIBLE)
   const pieceFirst = new Float64Array(places * count).fill(NOT_POSSIBLE)
@@ -271,11 +279,14 @@ interface CountStates {
   isMet: (state: number) => boolean
 }
 
+const sizeOf = ({ min, max }: CountBound) => (Number.isFinite(max) ? max : min) + 1
+const stateCount = (bounded: readonly CountBound[]) => bounded.reduce((count, bound) => count * sizeOf(bound), 1)
+
 /** How many of each bounded product have been cut, as one number; counts beyond what matters are not told apart. */
 function countStates(bounded: readonly CountBound[], products: number): CountStates {
   let count = 1
   const bounds = bounded.map((bound) => {
-    const size = (Number.isFinite(bound.max) ? bound.max : bound.min) + 1
+    const size = sizeOf(bound)
     const stride = count
     count *= size
     return { ...bound, size, stride, of: (state: number) => Math.floor(state / stride) % size }

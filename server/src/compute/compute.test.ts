@@ -91,3 +91,22 @@ test('what takes long of one kind delays no other, and ends when nobody waits fo
     await compute.close()
   }
 }, 60_000)
+
+test('a thread that dies is replaced: the wish is tried once more, and refused where that dies too', async () => {
+  let tries = 0
+  let deaths = 2
+  const compute = new Compute(() => ({
+    run: async () => {
+      tries++
+      if (deaths-- > 0) throw new Error('The thread ended: it took more memory than it may')
+      return { answer: { pieces: ['one'] } }
+    },
+    destroy: async () => {},
+  }))
+  await expect(compute.do('portion-plan', loin)).rejects.toMatchObject({ code: 'invalid-input' })
+  expect(tries).toBe(2)
+  deaths = 1
+  expect(await compute.do('portion-plan', loin)).toEqual({ pieces: ['one'] })
+  expect(tries).toBe(4)
+  await compute.close()
+})

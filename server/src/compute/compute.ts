@@ -13,6 +13,21 @@ const MOST_MEGABYTES = 512
 /** A thread that nothing has asked for a while is let go. */
 const IDLE_MS = 60_000
 
+/** Threads of one kind of work. */
+type Pool = Pick<Piscina, 'run' | 'destroy'>
+
+/** The field by which a wish grows. */
+const FIELD: Readonly<Record<ServerWorkName, string>> = {
+  'portion-plan': 'products',
+  'bonded-plan': 'products',
+  'rack-plan': 'racks',
+  plating: 'pieces',
+  'read-document': 'piles',
+  appraise: 'piles',
+}
+const refusal = (name: ServerWorkName, detail: string) =>
+  new Refusal('invalid-input', detail, { issues: [{ path: FIELD[name], message: detail }] })
+
 /** The built worker beside the built server; run from the sources, a thread that reads TypeScript. */
 function workerProgram(): { filename: string; execArgv: string[] } {
   const built = fileURLToPath(new URL('./compute-worker.mjs', import.meta.url))
@@ -27,8 +42,14 @@ function workerProgram(): { filename: string; execArgv: string[] } {
  * any more, or that takes too long, ends with its thread.
  */
 export class Compute {
+  readonly #openPool: (threads: number) => Pool
   readonly #threads = Math.max(1, availableParallelism() - 1)
-  readonly #pools = new Map<ServerWorkName, Piscina>()
+  readonly #pools = new Map<ServerWorkName, Pool>()
+
+  /** `openPool` opens the threads of one kind of work. */
+  constructor(openPool: (threads: number) => Pool = openThreads) {
+    this.#openPool = openPool
+  }
 
   /**
    * The answer to a wish. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
@@ -51,12 +72,12 @@ export class Compute {
       })
     } catch {
       if (late.aborted) {
-        throw new Refusal('invalid-input', `This takes longer than ${MOST_SECONDS} seconds; ask for less at once.`)
+        throw refusal(name, `This takes longer than ${MOST_SECONDS} seconds; ask for less at once.`)
       }
       if (signal?.aborted) throw new Refusal('cancelled', 'Nobody waits for it any more.')
-      throw new Refusal('invalid-input', 'This is too much to be worked out; ask for less at once.')
+      throw refusal(name, 'This is too much to be worked out; ask for less at once.')
     }
-    if ('failed' in result) throw new Refusal('invalid-input', result.failed)
+    if ('failed' in result) throw refusal(name, result.failed)
     return result.answer as ServerWork[N]['answer']
   }
 
@@ -66,18 +87,22 @@ export class Compute {
     await Promise.all(pools.map((pool) => pool.destroy()))
   }
 
-  #pool(name: ServerWorkName): Piscina {
+  #pool(name: ServerWorkName): Pool {
     const known = this.#pools.get(name)
     if (known) return known
-    const pool = new Piscina({
-      ...workerProgram(),
-      minThreads: 0,
-      maxThreads: this.#threads,
-      idleTimeout: IDLE_MS,
-      concurrentTasksPerWorker: 1,
-      resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
-    })
+    const pool = this.#openPool(this.#threads)
     this.#pools.set(name, pool)
     return pool
   }
+}
+
+function openThreads(threads: number): Pool {
+  return new Piscina({
+    ...workerProgram(),
+    minThreads: 0,
+    maxThreads: threads,
+    idleTimeout: IDLE_MS,
+    concurrentTasksPerWorker: 1,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+  })
 }

@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { type FabricationEdit, type FabricationRow, type FabricationState, fabricationRecord } from '@fleam/contract'
 import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
 import { notFound, Refusal, requireReadable } from '../http/index.ts'
@@ -28,10 +29,13 @@ const MOST_LISTED = 200
 export async function latest(scope: Scope): Promise<FabricationRow[]> {
   const states = await store.latestStates(scope, MOST_LISTED)
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }
-  return states.map(({ record, facts }) => {
+  const rows: FabricationRow[] = []
+  for (const { record, facts } of states) {
+    // Between two records others are served: no weighing waits for a list of long ones.
+    await nextTurn()
     const { id, status, itemId, styleId, cookId, startedAt, updatedAt } = record
     const document = documentOf(record, facts, options)
-    return {
+    rows.push({
       id,
       status,
       itemId,
@@ -41,8 +45,9 @@ export async function latest(scope: Scope): Promise<FabricationRow[]> {
       updatedAt,
       document,
       expected: status === 'open' ? expectedDocument(record, document) : null,
-    }
-  })
+    })
+  }
+  return rows
 }
 
 /** Changes a record; refused with the current one where somebody changed it meanwhile. What was weighed is never touched. */

@@ -85,6 +85,23 @@ test.each([
   expect(body.issues[0].path).toBe(path)
 })
 
+test.each([
+  ['everything fits everywhere', { low: 0, high: 1e8 }],
+  ['each is bounded', { min: 1, max: 1000 }],
+])(
+  'more than memory holds is refused by arithmetic, and the next is planned: %s',
+  async (_words, changes) => {
+    const many = Array.from({ length: 20 }, (_, at) => ({ ...product, name: `p${at}`, ...changes }))
+    const length = 1000
+    const long = { weight: 20_000, length, profile: [0, length].map((at) => ({ at, area: 19_000 })) }
+    const huge = { ...wish, piece: long, products: many, step: 0.5 }
+    const { status, body } = await send(test_, 'POST', '/api/portion-plan', huge)
+    expect([status, body.code, body.issues[0]?.path]).toEqual([400, 'invalid-input', 'products'])
+    expect((await send(test_, 'POST', '/api/portion-plan', wish)).status).toBe(200)
+  },
+  60_000,
+)
+
 test('a rack is planned alone or with others, and refused where its eyes are not its bones', async () => {
   const rack = { weight: 780, bones: 8, boneWeight: 150, eye: [62, 61, 58, 55, 52, 49, 45, 42] }
   const bounds = { target: 150, low: 135, high: 175, perPortion: 'any', style: 'straight' }

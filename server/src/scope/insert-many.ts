@@ -3,7 +3,7 @@ import { databaseAttributes } from '../database/index.ts'
 import { type Scope, within } from './scope.ts'
 
 /** Rows of one statement: between two of them others are served, so that no weighing waits for a long list. */
-const ROWS_A_TURN = 500
+const ROWS_A_TURN = 250
 
 /**
  * Inserts many rows of one table. Raw, because a price list has tens of thousands of them, a document ten thousand

@@ -1,0 +1,153 @@
+import type { FabricationRow, FabricationState, Item, Kitchen } from '@fleam/contract'
+import { guessMapping, readTable } from '@fleam/contract'
+import type { FabricationDocument } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+import { median, quantile, report } from './report.ts'
+
+const AT_ONCE = 8
+const SECONDS = 6
+/** A cook weighs no faster. */
+const BETWEEN_MS = 25
+
+const pieces = (count: number) => Array.from({ length: count }, (_, at) => 200 + (at % 160) / 2)
+
+interface Heavy {
+  what: string
+  method?: string
+  path: string
+  /** Made once, so that making it takes no time of the weighings. */
+  body?: Blob
+}
+
+/** What a client may ask that takes long or is large, each as large as it is taken. */
+function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heavy[] {
+  const path = `/api/kitchens/${kitchen.id}`
+  const document = (count: number) => {
+    const [first, ...rest] = plain.piles
+    return JSON.stringify({ ...plain, piles: [{ ...first, pieces: pieces(count) }, ...rest], meta: {} })
+  }
+  const many = (count: number, each: (at: number) => object) => Array.from({ length: count }, (_, at) => each(at))
+  const rows = many(20_000, (at) => ({ at })).map(
+    (_, at) => `Beside ${kitchen.id.slice(0, 4)};B${at};Article ${at};3.1;kg`,
+  )
+  const csv = ['supplier;article number;article;price;unit', ...rows].join('\n')
+  const mapping = guessMapping(readTable(csv, 1).headers, '2026-11-24')
+  const none = 'item=none&style=none&supplier=none&cook=none'
+  const heavy: (Omit<Heavy, 'body'> & { body?: string })[] = [
+    { what: 'all items read', method: 'GET', path: `${path}/items` },
+    { what: 'the list of records read', method: 'GET', path: `${path}/fabrications` },
+    { what: 'appraisals of 10,000 pieces', path: '/api/appraise', body: document(9_900) },
+    {
+      what: 'appraisals of 190 piles of 700 pieces',
+      path: '/api/appraise',
+      body: JSON.stringify({
+        ...plain,
+        piles: [...plain.piles, ...many(190, (at) => ({ name: `p${at}`, class: 'primary', pieces: pieces(700) }))],
+      }),
+    },
+    { what: 'documents taken in, 10,000 pieces', path: `${path}/fabrications/import?${none}`, body: document(9_900) },
+    {
+      what: 'documents of 199 piles, 10,000 pieces each',
+      path: `${path}/fabrications/import?${none}`,
+      body: JSON.stringify({
+        ...plain,
+        piles: many(60, (at) => ({ name: `p${at}`, class: 'primary', pieces: pieces(10_000) })),
+      }),
+    },
+    {
+      what: '50,000 unknown fields',
+      path: '/api/appraise',
+      body: JSON.stringify(Object.fromEntries(many(50_000, () => ({})).map((_, at) => [`field${at}`, at]))),
+    },
+    {
+      what: 'an item of a megabyte of words',
+      path: `${path}/items`,
+      body: JSON.stringify({
+        ...item,
+        id: newId(),
+        styles: many(40, () => ({ ...item.styles[0], id: newId() })),
+      }),
+    },
+    {
+      what: 'price lists with a cell of 7 MB',
+      path: `${path}/price-lists`,
+      body: JSON.stringify({ csv: `${csv.slice(0, 200)}\n${'x'.repeat(7_000_000)}`, mapping }),
+    },
+    { what: 'price lists of 20,000 rows', path: `${path}/price-lists`, body: JSON.stringify({ csv, mapping }) },
+  ]
+  return heavy.map(({ body, ...each }) => (body === undefined ? each : { ...each, body: new Blob([body]) }))
+}
+
+/** Milliseconds that each weighing took, one after the other, for as long as `isOver` says no. */
+async function weighings(url: string, kitchenId: string, state: FabricationState): Promise<number[]> {
+  const times: number[] = []
+  const end = performance.now() + SECONDS * 1000
+  while (performance.now() < end) {
+    const body = JSON.stringify({
+      facts: [
+        {
+          kind: 'reading',
+          id: newId(),
+          order: 1,
+          takenAt: new Date().toISOString(),
+          fabricationId: state.record.id,
+          pileId: state.record.piles[0]?.id,
+          grams: 281,
+          source: 'scale',
+        },
+      ],
+    })
+    const start = performance.now()
+    const response = await fetch(`${url}/api/kitchens/${kitchenId}/facts`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+    })
+    await response.text()
+    if (!response.ok) throw new Error(`A weighing was answered with ${response.status}`)
+    times.push(performance.now() - start)
+    await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS))
+  }
+  return times
+}
+
+/** Weighings while eight clients at once ask for what takes long: how long each weighing waits. */
+export async function benchBeside(url: string): Promise<void> {
+  const get = async <T>(path: string) => (await (await fetch(url + path)).json()) as T
+  const [kitchen] = (await get<Kitchen[]>('/api/kitchens')) as [Kitchen]
+  const rows = await get<FabricationRow[]>(`/api/kitchens/${kitchen.id}/fabrications`)
+  const openId = rows.find((row) => row.status === 'open')?.id as string
+  const state = await get<FabricationState>(`/api/kitchens/${kitchen.id}/fabrications/${openId}`)
+  const [item] = (await get<Item[]>(`/api/kitchens/${kitchen.id}/items`)) as [Item]
+  const closedId = rows.find((row) => row.status === 'closed')?.id as string
+  const document = await get<FabricationDocument>(`/api/kitchens/${kitchen.id}/fabrications/${closedId}/document.json`)
+  const alone = await weighings(url, kitchen.id, state)
+  for (const { what, method = 'POST', path, body } of heavies(kitchen, item, { ...document, meta: {} })) {
+    let isOver = false
+    const statuses = new Map<number, number>()
+    const ask = async () => {
+      while (!isOver) {
+        const own = path.includes('/import') ? `${path}&id=${newId()}` : path
+        const response = await fetch(url + own, {
+          method,
+          ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body }),
+        }).catch(() => null)
+        await response?.text().catch(() => '')
+        const status = response?.status ?? 0
+        statuses.set(status, (statuses.get(status) ?? 0) + 1)
+      }
+    }
+    const asking = Array.from({ length: AT_ONCE }, ask)
+    const times = await weighings(url, kitchen.id, state)
+    isOver = true
+    await Promise.all(asking)
+    const p95 = quantile(times, 0.95)
+    report(
+      `weighing beside ${what}, p95`,
+      `${p95.toFixed(0)} ms (longest ${Math.max(...times).toFixed(0)})`,
+      `alone ${quantile(alone, 0.95).toFixed(0)} ms`,
+      p95 / quantile(alone, 0.95),
+      `under 100 ms; median ${median(times).toFixed(0)}; answers ${[...statuses].map(([status, count]) => `${count} x ${status}`).join(', ')}`,
+    )
+  }
+}
