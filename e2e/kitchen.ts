@@ -1,4 +1,11 @@
-import type { FabricationRow, FabricationState, Item, Kitchen, ScaleStatus } from '@fleam/contract'
+import {
+  editOf,
+  type FabricationRow,
+  type FabricationState,
+  type Item,
+  type Kitchen,
+  type ScaleStatus,
+} from '@fleam/contract'
 import type { Reading } from '@fleam/core'
 import { type APIRequestContext, expect, type Page } from '@playwright/test'
 
@@ -79,6 +86,14 @@ export async function putOn(request: APIRequestContext, grams: number): Promise<
       { intervals: [40] },
     )
     .toBe(grams)
+}
+
+/** Sets the scale to zero at a bench, opened again where it was finished. */
+export async function zeroScale(request: APIRequestContext, fabricationId: string): Promise<void> {
+  const path = `/api/kitchens/${(await larchHalt(request)).id}/fabrications/${fabricationId}`
+  const { record } = (await (await request.get(path)).json()) as FabricationState
+  if (record.status === 'closed') await request.put(path, { data: editOf(record, { status: 'open' }) })
+  await request.post(`${path}/scale-commands`, { data: { command: 'zero' } })
 }
 
 /** Lifts off what lies there; nobody waits for an empty plate to come to rest. */

@@ -11,6 +11,7 @@ import {
   startBirds,
   stateOf,
   tile,
+  zeroScale,
 } from './kitchen.ts'
 
 const WHOLE_PILES: readonly [string, number][] = [
@@ -141,7 +142,7 @@ test('a load is taken once, and undo takes it back', async ({ page, request }) =
 })
 
 test('everything at the bench works by keys alone', async ({ page }) => {
-  await startBirds(page, 1, '2100')
+  const id = await startBirds(page, 1, '2100')
   await nextOnScale(page, 284)
   await page.keyboard.press('1')
   await expect(tile(page, 'supremes')).toContainText('284')
@@ -163,7 +164,7 @@ test('everything at the bench works by keys alone', async ({ page }) => {
   await page.keyboard.press('g')
   await page.keyboard.press('t')
   await expect(page.getByRole('heading', { name: 'Latest records' })).toBeVisible()
-  await page.request.post('/api/scale/commands', { data: { command: 'zero' } })
+  await zeroScale(page.request, id)
 })
 
 test('a whole bird by the number pad alone, with a cause named at the end', async ({ page, request }) => {
@@ -204,7 +205,7 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   const pileId = record.piles.find((pile) => pile.name === 'supremes')?.id
   expect(record.causes).toEqual([{ pileId, cause: 'meat-on-bones' }])
   await expect(page.locator('.verdict').getByText('meat left on carcass or frame')).toBeVisible()
-  await page.request.post('/api/scale/commands', { data: { command: 'zero' } })
+  await zeroScale(page.request, id)
 })
 
 test('the stand-in panel puts 281 g on and lifts it off', async ({ page }) => {

@@ -29,6 +29,7 @@ const LOADED_FROM_WHERE_THEY_ARE = [
   'highs',
   'piscina',
   'pino',
+  'sharp',
 ]
 
 /** Packages of the older module kind ask for others by `require`, which a module of the newer kind has to make. */

@@ -127,7 +127,7 @@ export async function buildApp({
     scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database)
     factRoutes(server, database, scopeOf)
-    scaleRoutes(server, scale)
+    scaleRoutes(server, scale, scopeOf)
     // Told step by step: compressing it would hold the steps back.
     priceListRoutes(server, scopeOf, priceFeed)
   })

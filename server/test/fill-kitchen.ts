@@ -10,6 +10,7 @@ import {
   type Style,
 } from '@fleam/contract'
 import { withOwnPiles } from '@fleam/core'
+import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../core/test/documents.ts'
 import { send, startOf, type TestApp, weighing } from './harness.ts'
@@ -21,7 +22,10 @@ export interface Asked {
   payload: unknown
 }
 
-const PICTURE = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]).toString('base64')
+const picture = () =>
+  sharp({ create: { width: 8, height: 8, channels: 3, background: 'red' } })
+    .jpeg()
+    .toBuffer()
 
 /** Everything that a kitchen can do, once: what it has afterwards has ids of every kind. */
 export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]> {
@@ -88,7 +92,11 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   }
   const received = await ask<Lot>('POST', '/lots', lot)
   await ask('PUT', `/lots/${lot.id}`, { ...lotEditOf(received), notes: 'stiff' })
-  await ask('POST', `/lots/${lot.id}/photos`, { id: newId(), takenAt: '2026-11-23T09:00:00.000Z', picture: PICTURE })
+  await ask('POST', `/lots/${lot.id}/photos`, {
+    id: newId(),
+    takenAt: '2026-11-23T09:00:00.000Z',
+    picture: (await picture()).toString('base64'),
+  })
   const wish = { ...startOf(style.id), cookId, supplierId, lotId: lot.id }
   const { record } = await ask<FabricationState>('POST', '/fabrications', wish)
   const pileId = record.piles[0]?.id as string
@@ -112,6 +120,12 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   const { id: _id, styles: _styles, ...fields } = item
   await ask('PUT', `/items/${item.id}`, { ...fields, name: 'Hen' })
   await ask('POST', '/items', { ...item, id: newId(), name: 'Another', styles: [] })
+  // Without a scale it cannot be obeyed here.
+  asked.push({
+    method: 'POST',
+    url: `/api/kitchens/${home.id}/fabrications/${record.id}/scale-commands`,
+    payload: { command: 'tare' },
+  })
   // What is taken away here is taken away last.
   asked.push({
     method: 'DELETE',

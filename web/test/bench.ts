@@ -144,6 +144,7 @@ export function benchWith(options: BenchOptions = {}) {
     touchPile: (id) => done.push(`touch ${id}`),
     takeSettled: () => done.push('take'),
     takeTyped: (typed) => done.push(`typed ${typed}`),
+    tare: () => done.push('tare'),
     undo: () => done.push('undo'),
     withdraw: (id) => done.push(`withdraw ${id}`),
     ...changes,

@@ -13,6 +13,16 @@ export async function requireState(scope: Scope, id: string): Promise<Fabricatio
   return state
 }
 
+/** Refuses a bench where nobody weighs: its record is finished, or not of this kitchen. */
+export async function requireOpen(scope: Scope, id: string): Promise<void> {
+  const status = await store.statusById(scope, id)
+  if (status === null) throw notFound('fabrication')
+  if (status === 'open') return
+  throw new Refusal('invalid-input', 'This record is finished: nobody weighs there.', {
+    issues: [{ path: 'id', message: 'is finished' }],
+  })
+}
+
 async function cookNames(scope: Scope): Promise<CookName> {
   const names = new Map((await cooks(scope)).map((cook) => [cook.id, cook.name]))
   return (id) => names.get(id)

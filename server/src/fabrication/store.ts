@@ -61,6 +61,17 @@ export async function stateById(scope: Scope, id: string): Promise<FabricationSt
   return row ? { record: recordOfRow(row, parts.get(id) as RecordParts), facts: facts.get(id) ?? [] } : null
 }
 
+/** Whether a record is open; null where there is none. */
+export async function statusById(scope: Scope, id: string): Promise<FabricationRecord['status'] | null> {
+  const row = await scope.database.models.Fabrication.findOne({
+    attributes: ['status'],
+    where: ofKitchen(scope, { id }),
+    raw: true,
+    ...within(scope),
+  })
+  return row?.status ?? null
+}
+
 /** The latest fabrications of a kitchen, open ones first, then newest first. */
 export const latestStates = (scope: Scope, limit: number): Promise<FabricationState[]> =>
   statesWhere(scope, { order: [[literal("`Fabrication`.`status` = 'open'"), 'DESC'], ...(NEWEST as [])], limit })

@@ -39,7 +39,7 @@ test('a page of another site changes nothing, whatever it sends', async () => {
     { host, 'sec-fetch-site': 'same-site' },
   ])
     expect([headers, await change(headers)]).toEqual([headers, [403, 'other-site']])
-  const tare = { method: 'POST' as const, url: '/api/scale/commands', payload: { command: 'tare' } }
+  const tare = { method: 'POST' as const, url: '/api/scale/stand-in', payload: { grams: 1 } }
   const strange = await test_.app.inject({ ...tare, headers: { host, 'sec-fetch-site': 'cross-site' } })
   expect(strange.statusCode).toBe(403)
 })

@@ -1,4 +1,5 @@
 import type { FabricationState, Item, Kitchen, LotEdit } from '@fleam/contract'
+import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import {
   addSupplier,
@@ -129,18 +130,43 @@ test('what is missing and what is wrong go into the claim', async () => {
   expect(rows.at(-1)).toContain('two torn')
 })
 
+const pictureOf = (background: string) =>
+  sharp({ create: { width: 2000, height: 1000, channels: 3, background } })
+    .withExif({ IFD0: { Copyright: 'nobody' } })
+    .jpeg()
+    .toBuffer()
+
+test('what only claims to be a picture is refused, and so is one too many', async () => {
+  const sent = lot()
+  await receive(sent)
+  const keep = (picture: Buffer) => {
+    const photo = { id: newId(), takenAt: '2026-11-23T09:00:00.000Z', picture: picture.toString('base64') }
+    return send(test_, 'POST', path(`/lots/${sent.id}/photos`), photo)
+  }
+  const whole = await pictureOf('green')
+  for (const none of [Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3]), whole.subarray(0, whole.length / 2)]) {
+    const { status, body } = await keep(none)
+    expect([status, body.issues[0].path]).toEqual([400, 'picture'])
+  }
+  for (let count = 0; count < 20; count++) expect((await keep(whole)).status).toBe(201)
+  const { status, body } = await keep(whole)
+  expect([status, body.issues[0].path]).toEqual([400, 'picture'])
+})
+
 test('a picture is kept and shown; anything else is refused', async () => {
   const sent = lot()
   await receive(sent)
-  const jpeg = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3])
+  const jpeg = await pictureOf('red')
   const photo = { id: newId(), takenAt: '2026-11-23T09:00:00.000Z', picture: jpeg.toString('base64') }
   const kept = await send(test_, 'POST', path(`/lots/${sent.id}/photos`), photo)
   expect([kept.status, kept.body]).toEqual([201, [{ id: photo.id, takenAt: photo.takenAt }]])
   const shown = await test_.app.inject({ method: 'GET', url: path(`/lots/${sent.id}/photos/${photo.id}`) })
   expect(shown.headers['content-type']).toBe('image/jpeg')
-  expect(shown.rawPayload).toEqual(jpeg)
+  const { format, width, exif } = await sharp(shown.rawPayload).metadata()
+  // Written anew: smaller, and without what the camera wrote beside it.
+  expect([format, width, exif]).toEqual(['jpeg', 1600, undefined])
   // The same id with another picture, here or at another lot, is no picture that is kept.
-  const another = { ...photo, picture: Buffer.from([0xff, 0xd8, 0xff, 0xe0, 9]).toString('base64') }
+  const another = { ...photo, picture: (await pictureOf('blue')).toString('base64') }
   const elsewhere = lot({ code: 'L-2' })
   await receive(elsewhere)
   for (const [at, body] of [

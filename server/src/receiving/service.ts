@@ -9,10 +9,11 @@ import {
 } from '@fleam/contract'
 import { documentOf } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
-import { createOnce, isSameContent, notFound, Refusal, refuseOtherContent, refuseTaken } from '../http/index.ts'
+import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
+import { writtenAnew } from './picture.ts'
 import * as store from './store.ts'
 
 export async function requireLot(scope: Scope, id: string): Promise<Lot> {
@@ -86,12 +87,32 @@ export async function trace(scope: Scope, id: string): Promise<LotTrace> {
   }
 }
 
+/** Pictures of one lot, and of one kitchen: more nobody looks at. */
+const MOST_PICTURES_OF_LOT = 20
+const MOST_PICTURES = 5_000
+
+/** Keeps a picture of a lot, written anew; sent twice with the same id it is there once. */
 export async function keepPhoto(scope: Scope, lotId: string, photo: LotPhoto) {
   await requireLot(scope, lotId)
-  await store.insertPhoto(scope, lotId, photo)
-  const kept = await store.pictureOf(scope, lotId, photo.id)
-  refuseOtherContent(kept?.toString('base64') === photo.picture)
+  const written = await writtenAnew(Buffer.from(photo.picture, 'base64'))
+  await createOnce({
+    read: () => store.pictureOf(scope, lotId, photo.id),
+    create: async () => {
+      const counts = await store.pictureCounts(scope, lotId)
+      if (counts.ofLot >= MOST_PICTURES_OF_LOT) refuseMore(`A lot has room for ${MOST_PICTURES_OF_LOT} pictures.`)
+      if (counts.ofKitchen >= MOST_PICTURES) refuseMore(`A kitchen has room for ${MOST_PICTURES} pictures.`)
+      await store.insertPhoto(scope, lotId, { id: photo.id, takenAt: photo.takenAt, picture: written })
+    },
+    isSame: (kept) => kept.equals(written),
+    taken: { path: 'id', detail: 'This id stands for another picture.' },
+  })
   return store.photos(scope, lotId)
+}
+
+function refuseMore(message: string): never {
+  throw new Refusal('invalid-input', message, {
+    issues: [{ path: 'picture', message: 'is one more than there is room for' }],
+  })
 }
 
 export async function claimCsv(scope: Scope, id: string): Promise<string> {

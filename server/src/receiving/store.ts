@@ -100,16 +100,23 @@ export async function photos(scope: Scope, lotId: string) {
   return rows.map((row) => ({ id: row.id, takenAt: row.takenAt.toISOString() }))
 }
 
-/** Keeps a picture; one that is there already is left. */
-export async function insertPhoto(scope: Scope, lotId: string, photo: LotPhoto): Promise<void> {
-  const row = {
-    id: photo.id,
-    kitchenId: scope.kitchen.id,
-    lotId,
-    picture: Buffer.from(photo.picture, 'base64'),
-    takenAt: new Date(photo.takenAt),
-  }
-  await scope.database.models.LotPhoto.bulkCreate([row], { ignoreDuplicates: true, ...within(scope) })
+export interface WrittenPhoto extends Omit<LotPhoto, 'picture'> {
+  picture: Buffer
+}
+
+export async function insertPhoto(scope: Scope, lotId: string, { id, picture, takenAt }: WrittenPhoto): Promise<void> {
+  const row = { id, kitchenId: scope.kitchen.id, lotId, picture, takenAt: new Date(takenAt) }
+  await scope.database.models.LotPhoto.create(row, within(scope))
+}
+
+/** How many pictures there are. */
+export async function pictureCounts(scope: Scope, lotId: string): Promise<{ ofLot: number; ofKitchen: number }> {
+  const { LotPhoto } = scope.database.models
+  const [ofLot, inAll] = await Promise.all([
+    LotPhoto.count({ where: ofKitchen(scope, { lotId }), ...within(scope) }),
+    LotPhoto.count({ where: ofKitchen(scope), ...within(scope) }),
+  ])
+  return { ofLot, ofKitchen: inAll }
 }
 
 export async function pictureOf(scope: Scope, lotId: string, id: string): Promise<Buffer | null> {

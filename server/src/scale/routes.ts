@@ -1,10 +1,12 @@
 import { scaleCommand, scaleStatus, standInLoad } from '@fleam/contract'
-import { Refusal, type Server, sendEvents } from '../http/index.ts'
+import { requireOpen } from '../fabrication/index.ts'
+import { fabricationParams, Refusal, type Server, sendEvents } from '../http/index.ts'
+import type { Scopes } from '../scope/index.ts'
 import type { ScaleGateway } from './gateway.ts'
 
 const tags = ['scale']
 
-export function scaleRoutes(app: Server, scale: ScaleGateway): void {
+export function scaleRoutes(app: Server, scale: ScaleGateway, scopeOf: Scopes): void {
   app.get(
     '/api/scale',
     { schema: { operationId: 'readScale', summary: 'What the scale shows', tags, response: { 200: scaleStatus } } },
@@ -30,20 +32,22 @@ export function scaleRoutes(app: Server, scale: ScaleGateway): void {
   )
 
   app.post(
-    '/api/scale/commands',
+    '/api/kitchens/:kitchenId/fabrications/:id/scale-commands',
     {
       schema: {
         operationId: 'commandScale',
-        summary: 'Sets the scale to zero or tares it',
+        summary: 'Sets the scale to zero or tares it, from a bench where weighing goes on',
         refuses: ['scale-away'],
         tags,
+        params: fabricationParams,
         body: scaleCommand,
         response: { 200: scaleStatus },
       },
     },
-    (request) => {
+    async (request) => {
+      await requireOpen(await scopeOf(request, 'bench'), request.params.id)
       scale.send(request.body.command)
-      return Promise.resolve(scale.status)
+      return scale.status
     },
   )
 

@@ -1,9 +1,10 @@
 import { createServer, type Server, type Socket } from 'node:net'
-import type { ScaleStatus } from '@fleam/contract'
+import { editOf, type FabricationState, type Kitchen, type ScaleStatus } from '@fleam/contract'
 import { startScaleServer } from '@fleam/devices'
+import { v7 as newId } from 'uuid'
 import { findFreePort } from '../../../tools/ports.ts'
 import { until } from '../../../tools/processes.ts'
-import { openTestApp, send, type TestApp } from '../../test/harness.ts'
+import { openTestApp, send, setUpKitchen, startSixChickens, type TestApp } from '../../test/harness.ts'
 import { ScaleGateway } from './gateway.ts'
 
 const soon = { timeoutMs: 5_000, everyMs: 10 }
@@ -11,12 +12,18 @@ const soon = { timeoutMs: 5_000, everyMs: 10 }
 describe('with the simulated scale', () => {
   let server: Server
   let test_: TestApp
+  let kitchen: Kitchen
+  let bench: FabricationState
+  const path = () => `/api/kitchens/${kitchen.id}/fabrications/${bench.record.id}`
+  const command = (word: string, at = path()) => send(test_, 'POST', `${at}/scale-commands`, { command: word })
   const status = async (): Promise<ScaleStatus> => (await send(test_, 'GET', '/api/scale')).body
 
   beforeAll(async () => {
     const port = await findFreePort()
     server = startScaleServer({ port, name: 'bench' })
     test_ = await openTestApp(`127.0.0.1:${port}`)
+    kitchen = await setUpKitchen(test_)
+    bench = await startSixChickens(test_, kitchen)
     await until(async () => (await status()).connected, soon)
   })
   afterAll(async () => {
@@ -27,12 +34,12 @@ describe('with the simulated scale', () => {
   test('what is put on settles to its weight, and tare takes the container off', async () => {
     await send(test_, 'POST', '/api/scale/stand-in', { grams: 400 })
     await until(async () => isAt(await status(), 400), soon)
-    await send(test_, 'POST', '/api/scale/commands', { command: 'tare' })
+    await command('tare')
     await until(async () => isAt(await status(), 0), soon)
     expect((await status()).reading?.tareGrams).toBe(400)
     await send(test_, 'POST', '/api/scale/stand-in', { grams: 681 })
     await until(async () => isAt(await status(), 281), soon)
-    await send(test_, 'POST', '/api/scale/commands', { command: 'zero' })
+    await command('zero')
   })
 
   test('streams every change as a server-sent event', async () => {
@@ -53,6 +60,16 @@ describe('with the simulated scale', () => {
     }
     expect(events.some((each) => each.reading?.state === 'moving')).toBe(true)
     aborter.abort()
+  })
+
+  test('obeys a bench where weighing goes on, and nobody else', async () => {
+    const nowhere = `/api/kitchens/${kitchen.id}/fabrications/${newId()}`
+    const stranger = await setUpKitchen(test_, 'Stranger')
+    const theirs = `/api/kitchens/${stranger.id}/fabrications/${bench.record.id}`
+    for (const at of [nowhere, theirs]) expect((await command('tare', at)).status).toBe(404)
+    await send(test_, 'PUT', path(), editOf(bench.record, { status: 'closed' }))
+    const refused = await command('tare')
+    expect([refused.status, refused.body.issues[0].path]).toEqual([400, 'id'])
   })
 
   test('refuses a load that is not one', async () => {
@@ -137,7 +154,10 @@ describe('the gateway', () => {
   test('without a scale, weights are typed and commands refused', async () => {
     const test_ = await openTestApp()
     expect((await send(test_, 'GET', '/api/scale')).body).toEqual({ connected: false, address: null, reading: null })
-    const { status, body } = await send(test_, 'POST', '/api/scale/commands', { command: 'tare' })
+    const kitchen = await setUpKitchen(test_)
+    const { record } = await startSixChickens(test_, kitchen)
+    const at = `/api/kitchens/${kitchen.id}/fabrications/${record.id}/scale-commands`
+    const { status, body } = await send(test_, 'POST', at, { command: 'tare' })
     expect([status, body.code]).toEqual([503, 'scale-away'])
     await test_.close()
   })

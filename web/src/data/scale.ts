@@ -1,6 +1,7 @@
 import type { ScaleStatus } from '@fleam/contract'
 import { useSyncExternalStore } from 'react'
 import { postJson } from './api.ts'
+import { kitchenPath } from './paths.ts'
 import { streamWhileSeen } from './seen-stream.ts'
 
 const AWAY: ScaleStatus = { connected: false, address: null, reading: null }
@@ -42,6 +43,8 @@ const stream = new ScaleStream()
 
 export const useScale = (): ScaleStatus => useSyncExternalStore(stream.subscribe, stream.status)
 
-export const tareScale = () => postJson<ScaleStatus>('/api/scale/commands', { command: 'tare' })
+/** Tares the scale from a bench where weighing goes on. */
+export const tareScale = ({ kitchenId, fabricationId }: { kitchenId: string; fabricationId: string }) =>
+  postJson<ScaleStatus>(`${kitchenPath(kitchenId)}/fabrications/${fabricationId}/scale-commands`, { command: 'tare' })
 /** Puts a load on the simulated scale; 0 lifts it off. */
 export const loadStandIn = (grams: number) => postJson<ScaleStatus>('/api/scale/stand-in', { grams })

@@ -4,7 +4,6 @@ import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { tareScale } from '../../data/scale.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
 import { WEIGHT_REFUSALS } from '../../parts/weight-words.ts'
@@ -43,7 +42,7 @@ export function ScalePanel({ bench }: { bench: Bench }) {
         </span>
       </Button>
       <div className="scale-side">
-        <Button variant="outline-dark" disabled={!isConnected} onClick={() => void tareScale().catch(() => {})}>
+        <Button variant="outline-dark" disabled={!isConnected} onClick={bench.tare}>
           Tare
         </Button>
         <Button variant="outline-dark" disabled={bench.live.standing.length === 0} onClick={bench.undo}>

@@ -1,5 +1,4 @@
 import { useEffect, useRef } from 'react'
-import { tareScale } from '../../data/scale.ts'
 import { digitOf, isPressing, isTyping } from '../../parts/keys.ts'
 import type { Bench } from './use-bench.ts'
 
@@ -41,7 +40,7 @@ function actionOf(event: KeyboardEvent, bench: Bench, actions: BenchKeyActions):
     case ' ':
       return isPressing(event) ? null : bench.takeSettled
     case 't':
-      return tare
+      return bench.tare
     case 'u':
       return bench.undo
     case 'n':
@@ -62,7 +61,7 @@ function padActionOf(code: string, bench: Bench, actions: BenchKeyActions): (() 
     case 'NumpadSubtract':
       return bench.undo
     case 'Numpad0':
-      return tare
+      return bench.tare
     case 'NumpadMultiply':
       return actions.typeWeight
     case 'NumpadDivide':
@@ -73,5 +72,3 @@ function padActionOf(code: string, bench: Bench, actions: BenchKeyActions): (() 
       return null
   }
 }
-
-const tare = () => void tareScale().catch(() => {})

@@ -10,6 +10,8 @@ import {
   unitOnBoard,
 } from '@fleam/core'
 import { useMemo, useState } from 'react'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { tareScale } from '../../data/scale.ts'
 import type { StandingReading } from '../../outbox/merge.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { sound, speak, type Tone } from '../../parts/voice.ts'
@@ -53,6 +55,8 @@ export interface Bench {
   /** Takes the settled load onto the active pile; says why where it cannot. */
   takeSettled: () => void
   takeTyped: (grams: number) => void
+  /** Tares the scale; where it does not answer, the scale's own line says so. */
+  tare: () => void
   undo: () => void
   withdraw: (readingId: string) => void
 }
@@ -73,6 +77,7 @@ interface ChosenPile {
 
 /** Everything a cook can do at the bench, by touch, key or number pad alike. */
 export function useBench(state: FabricationState): Bench {
+  const kitchen = useKitchen()
   const live = useLiveFabrication(state)
   const settings = useBenchSettings()
   const format = useFormat(state.record.currency)
@@ -214,6 +219,7 @@ export function useBench(state: FabricationState): Bench {
     touchPile,
     takeSettled: () => takeSettled(activePile, true),
     takeTyped: (grams) => take(pileInTurn, grams, 'typed'),
+    tare: () => void tareScale({ kitchenId: kitchen.id, fabricationId: record.id }).catch(() => {}),
     undo,
     withdraw,
   }
