@@ -9,6 +9,7 @@ import {
   readPriceList,
   readTable,
 } from './index.ts'
+import { fromInert, inert } from './inert.ts'
 
 const context = {
   currency: 'EUR',
@@ -146,6 +147,7 @@ describe('what is wrong is told by row and column', () => {
     ['article;unit\nChicken;kg', ['1 price: column-missing', '1 supplier: column-missing']],
     [Array.from({ length: 100_000 }, (_, at) => `c${at}`).join(','), ['1 : too-many-columns']],
     ['supplier;article;price;unit\nO;"half a quote;3;kg', ['1 : unreadable']],
+    [`supplier;article;price;unit\nO;${'x'.repeat(250_000)};3;kg`, ['1 : too-long']],
   ])('a file that is no price list: %.30s', (csv, expected) => {
     expect(issues(csv)).toEqual(expected)
   })
@@ -224,4 +226,50 @@ test('a list reads the same however it is cut', () => {
   for (; !reading.isDone; steps++) reading.step(7)
   expect(steps).toBe(8)
   expect(reading.result()).toEqual(readPriceList(csv, mapping, context))
+})
+
+test('a unit, a sign or a number that only looks like one is refused', () => {
+  for (const [price, unit, expected] of [
+    ['3', 'constructor', '2 unit: unknown-unit'],
+    ['3', '__proto__', '2 unit: unknown-unit'],
+    ['4 35', 'kg', '2 price: not-a-number'],
+    ['4,3 5', 'kg', '2 price: not-a-number'],
+    ['＝1+1', 'kg', '2 price: formula'],
+  ])
+    expect([price, unit, issues(`supplier;article;price;unit\nO;A;${price};${unit}`)]).toEqual([
+      price,
+      unit,
+      [expected],
+    ])
+  expect(read('supplier;article;price;unit\nO;A;1 435,50;kg').lines[0]?.price.amount).toBe(1435.5)
+})
+
+test('no text begins a formula, wherever a spreadsheet cuts the line, and it is read as it was', () => {
+  const piece = fc.constantFrom(
+    '=1+1',
+    '-2',
+    '@SUM(A1)',
+    '＝1',
+    '＋2',
+    'ready; ',
+    ';',
+    '\t',
+    '|',
+    ' ',
+    "'",
+    'duck',
+    '\n',
+  )
+  fc.assert(
+    fc.property(fc.array(piece, { maxLength: 6 }), (pieces) => {
+      const text = pieces.join('')
+      const safe = inert(text)
+      for (const separator of [';', '\t', '|', '\n', '\r']) {
+        const cells = safe.split(separator).map((cell) => cell.trimStart())
+        expect(cells.filter((cell) => /^[=+\-@＝＋－＠]/.test(cell))).toEqual([])
+      }
+      if (!/(?:^|[;\t|\r\n])[ \u00a0]*'/.test(text)) expect(fromInert(safe)).toBe(text)
+    }),
+    { seed: 9, numRuns: 500 },
+  )
 })

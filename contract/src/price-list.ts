@@ -34,6 +34,8 @@ const tableIssue = (code: PriceIssueCode, column = '', cell = ''): PriceTable =>
 export function readTable(text: string, most = MOST_ROWS): PriceTable {
   const { firstLine, separator } = sniff(text)
   if (firstLine.split(separator).length > MOST_COLUMNS) return tableIssue('too-many-columns')
+  // Told before the text is taken apart: that of a line without an end takes long.
+  if (hasEndlessLine(text)) return tableIssue('too-long')
   const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), {
     delimiter: separator,
     preview: most + 2,
@@ -47,6 +49,19 @@ export function readTable(text: string, most = MOST_ROWS): PriceTable {
   if (twice !== undefined) return tableIssue('header-twice', twice, twice)
   if (most === MOST_ROWS && rows.length > MOST_ROWS) return tableIssue('too-many-rows')
   return { headers, rows, issues: [] }
+}
+
+/** Characters of one line: beyond them it is another kind of file. */
+const MOST_OF_LINE = 200_000
+
+function hasEndlessLine(text: string): boolean {
+  for (let from = 0; from < text.length; ) {
+    const end = text.indexOf('\n', from)
+    const to = end < 0 ? text.length : end
+    if (to - from > MOST_OF_LINE) return true
+    from = to + 1
+  }
+  return false
 }
 
 const SEPARATORS = [';', '\t', ',', '|']

@@ -8,8 +8,10 @@ import {
   parseWeight,
   SMALLEST_QUANTITY,
   type WeightUnit,
+  withoutGroups,
 } from '@fleam/core'
 import { ARTICLE_KINDS, type PriceListLine } from './buying.ts'
+import { fromInert } from './inert.ts'
 import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'
 
 export type PriceIssueCode =
@@ -56,29 +58,36 @@ export interface PriceListContext {
 
 const MOST_CHARACTERS = 120
 
-const UNITS: Readonly<Record<string, PriceUnit>> = {
-  kg: 'kg',
-  kilo: 'kg',
-  kilogram: 'kg',
-  lb: 'lb',
-  lbs: 'lb',
-  pound: 'lb',
-  piece: 'piece',
-  pieces: 'piece',
-  pc: 'piece',
-  pcs: 'piece',
-  each: 'piece',
-  ea: 'piece',
-  case: 'case',
-  box: 'case',
-  carton: 'case',
-  lot: 'lot',
-}
+const UNITS: ReadonlyMap<string, PriceUnit> = new Map(
+  Object.entries({
+    kg: 'kg',
+    kilo: 'kg',
+    kilogram: 'kg',
+    lb: 'lb',
+    lbs: 'lb',
+    pound: 'lb',
+    piece: 'piece',
+    pieces: 'piece',
+    pc: 'piece',
+    pcs: 'piece',
+    each: 'piece',
+    ea: 'piece',
+    case: 'case',
+    box: 'case',
+    carton: 'case',
+    lot: 'lot',
+  } as const),
+)
 
-const SIGNS: Readonly<Record<string, string>> = { '€': 'EUR', $: 'USD', '£': 'GBP', Fr: 'CHF' }
+const SIGNS: ReadonlyMap<string, string> = new Map([
+  ['€', 'EUR'],
+  ['$', 'USD'],
+  ['£', 'GBP'],
+  ['Fr', 'CHF'],
+])
 const SIGN = /€|\$|£|Fr\.?|\b[A-Z]{3}\b/g
 /** What a spreadsheet would run; our own export puts an apostrophe before it. */
-const FORMULA = /^[=+\-@\t\r]/
+const FORMULA = /^[=+\-@＝＋－＠\t\r]/
 
 /** Reads the cells of one row, gathering what is wrong with them. */
 export class RowReader {
@@ -144,14 +153,14 @@ export class RowReader {
     if (cell === '') return isNeeded ? this.#refuse(column, 'empty') : null
     if (cell.includes('\ufffd')) return this.#refuse(column, 'wrong-encoding')
     if (FORMULA.test(cell)) return this.#refuse(column, 'formula')
-    const text = cell.replace(/^'(?=[=+\-@])/, '').replace(/\p{Cc}+/gu, ' ')
+    const text = fromInert(cell).replace(/\p{Cc}+/gu, ' ')
     return text.length > MOST_CHARACTERS ? this.#refuse(column, 'too-long') : text
   }
 
   #number(column: PriceColumn, isNeeded = false, most = MOST_MONEY): number | null {
     const cell = this.#cell(column)
     if (cell === '') return isNeeded ? this.#refuse(column, 'empty') : null
-    const signs = [...cell.matchAll(SIGN)].map(([sign]) => SIGNS[sign.replace('.', '')] ?? sign)
+    const signs = [...cell.matchAll(SIGN)].map(([sign]) => SIGNS.get(sign.replace('.', '')) ?? sign)
     if (signs.some((sign) => sign !== this.#context.currency)) return this.#refuse(column, 'other-currency')
     const value = numberOf(cell.replace(SIGN, '').trim(), this.#mapping.decimal)
     if (value === null)
@@ -195,7 +204,7 @@ export class RowReader {
       .toLowerCase()
       .replace(/^(?:per|a|\/)\s*/, '')
       .replace(/\.$/, '')
-    const unit = UNITS[word]
+    const unit = UNITS.get(word)
     if (unit) return unit
     this.#refuse('per', cell === '' ? 'empty' : 'unknown-unit')
     return 'kg'
@@ -210,7 +219,7 @@ export class RowReader {
   }
 
   #known(column: 'item' | 'product', names: ReadonlySet<string>, code: PriceIssueCode): string | null {
-    const cell = this.#cell(column).replace(/^'(?=[=+\-@])/, '')
+    const cell = fromInert(this.#cell(column))
     if (cell === '') return null
     return names.has(cell) ? cell : this.#refuse(column, code)
   }
@@ -234,7 +243,8 @@ function readDay(text: string): string | null {
 export function numberOf(text: string, decimal: PriceMapping['decimal']): number | null {
   if (decimal === 'auto') return parseNumber(text)
   const thousands = decimal === ',' ? '.' : ','
-  const compact = text.replace(/[\s'\u00a0\u202f]/g, '')
+  const compact = withoutGroups(text)
+  if (compact === null) return null
   const groups = new RegExp(`^-?\\d{1,3}(?:\\${thousands}\\d{3})+(?:\\${decimal}\\d+)?$`)
   const simple = new RegExp(`^-?\\d*(?:\\${decimal}\\d+)?$`)
   if (!(groups.test(compact) || simple.test(compact)) || !/\d/.test(compact)) return null

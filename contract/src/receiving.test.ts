@@ -34,6 +34,9 @@ describe('a lot', () => {
   })
 
   test.each([
+    ['an article number with a wrong check digit', { gtin: '09012345000128' }, ['gtin']],
+    ['made after it came', { productionDate: '2026-11-25' }, ['productionDate']],
+    ['a last day before it was made', { productionDate: '2026-11-20', useBy: '2026-11-19' }, ['useBy']],
     ['a case that stands twice', { cases: [first, { ...second, id: first.id }] }, ['cases.1.id']],
     ['a check that is answered twice', { checks: [LOT.checks[0], LOT.checks[0]] }, ['checks.1.checkId']],
     ['no case', { cases: [] }, ['cases']],

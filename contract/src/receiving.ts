@@ -1,3 +1,4 @@
+import { hasRightCheckDigit } from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument, price } from './fabrication-document.ts'
 import { day, grams, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
@@ -33,6 +34,7 @@ const lotFields = {
   gtin: z
     .string()
     .regex(/^\d{14}$/, 'must have 14 digits')
+    .refine((code) => !/^\d{14}$/.test(code) || hasRightCheckDigit(code), 'has a wrong check digit')
     .nullable(),
   price,
   /** Delivery and other charges on the invoice. */
@@ -54,11 +56,19 @@ function refuseLot(
     pieces: number | null
     cases: readonly { id: string }[]
     checks: readonly { checkId: string }[]
+    receivedOn: string
+    productionDate: string | null
+    useBy: string | null
   },
   context: z.RefinementCtx,
 ): void {
   const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
   if (value.price.per === 'piece' && value.pieces === null) refuse(['pieces'], 'is needed for a price per piece')
+  const { receivedOn, productionDate, useBy } = value
+  if (productionDate !== null && productionDate > receivedOn) refuse(['productionDate'], 'must not be after it came')
+  if (productionDate !== null && useBy !== null && useBy < productionDate) {
+    refuse(['useBy'], 'must not be before it was made')
+  }
   value.cases.forEach((each, at) => {
     if (value.cases.findIndex((other) => other.id === each.id) !== at) refuse(['cases', at, 'id'], 'is there twice')
   })

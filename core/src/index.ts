@@ -311,6 +311,7 @@ export type {
 export {
   checkDigitOf,
   deliveryClaim,
+  hasRightCheckDigit,
   leftOf,
   purchaseFromLot,
   readCaseLabel,
@@ -368,6 +369,7 @@ export {
   roundParts,
   shownDifference,
   wholeMilligrams,
+  withoutGroups,
 } from './units/index.ts'
 export type {
   CheckCode,

@@ -131,3 +131,27 @@ test('any weight that a label can say is read back', () => {
     { seed: 4 },
   )
 })
+
+describe('what no label says', () => {
+  test.each(['10L|1', '10L^1', '10L 1', '10L\t1', '10L\u00001', '21é', '10L#1'])('is refused: %j', (text) => {
+    expect(refusal(`01${GTIN}${text}`)?.[0]).toBe('bad-character')
+  })
+
+  test('two weights that differ, and a last day before the first, are told where they stand', () => {
+    const both = (pounds: string) => `01${GTIN}31030125803202${pounds}`
+    expect(label(both('002773')).netWeight).toBe(12580)
+    expect(refusal(both('002800'))).toEqual(['weights-differ', '3202', 26])
+    expect(refusal(`01${GTIN}1126112017261119`)).toEqual(['dates-crossed', '17', 24])
+    expect(refusal(`01${GTIN}1126112017261120`)).toBeNull()
+  })
+
+  test('any text that is not printed for a label is no lot', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary', minLength: 1, maxLength: 20 }), (text) => {
+        const result = read(`(10)${text}`)
+        if (result.ok) for (const { text: said } of result.label.elements) expect(said).toMatch(/^[!-~]*$/)
+      }),
+      { seed: 5 },
+    )
+  })
+})

@@ -11,6 +11,8 @@ export interface LabelElement {
   /** Number with its decimals; null for text and dates. */
   number: number | null
   day: Day | null
+  /** Where it stands in what was scanned, from 0. */
+  at: number
 }
 
 export type LabelIssueCode =
@@ -23,6 +25,9 @@ export type LabelIssueCode =
   | 'bad-date'
   | 'bad-currency'
   | 'said-twice'
+  | 'bad-character'
+  | 'weights-differ'
+  | 'dates-crossed'
 
 /** Why a label cannot be read: which element, and where it stands in what was scanned, from 0. */
 export interface LabelIssue {
@@ -37,6 +42,8 @@ export type ElementsResult = { ok: true; elements: LabelElement[] } | { ok: fals
 const SEPARATOR = '\u001d'
 /** What a scanner may send first, to tell what it read. */
 const SYMBOL_PREFIX = /^\](?:C1|e0|d2|Q3|J1)/
+/** What the text of a label may be made of: no blank, no `|`, no `^`, nothing that is not printed. */
+const LABEL_CHARACTERS = /^[!"%&'()*+,\-./0-9:;<=>?A-Z_a-z]*$/
 /** A year of two digits lies at most so many years ahead; beyond that it is of the century before. */
 const YEARS_AHEAD = 50
 
@@ -112,7 +119,15 @@ function elementOf({ identifier, value, at }: Part, today: Day): LabelElement | 
   const issue = (code: LabelIssueCode): LabelIssue => ({ code, identifier: identifier.code, at })
   if (value === '' || (!identifier.isVariable && value.length < identifier.length)) return issue('cut-off')
   if (value.length > identifier.length) return issue('too-long')
-  const element: LabelElement = { kind: identifier.kind, code: identifier.code, text: value, number: null, day: null }
+  const element: LabelElement = {
+    kind: identifier.kind,
+    code: identifier.code,
+    text: value,
+    number: null,
+    day: null,
+    at,
+  }
+  if (!LABEL_CHARACTERS.test(value)) return issue('bad-character')
   if (identifier.format === 'text') return element
   if (!/^\d+$/.test(value)) return issue('not-digits')
   if (identifier.format === 'digits-checked') return hasRightCheckDigit(value) ? element : issue('bad-check-digit')

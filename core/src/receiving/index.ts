@@ -1,6 +1,6 @@
 export type { CaseLabel, CaseLabelResult } from './case-label.ts'
 export { readCaseLabel } from './case-label.ts'
-export { checkDigitOf } from './check-digit.ts'
+export { checkDigitOf, hasRightCheckDigit } from './check-digit.ts'
 export type { CaseShortage, DeliveryClaim, ReceivedCase } from './claim.ts'
 export { deliveryClaim, SHORT_SHARE } from './claim.ts'
 export type { DrawnLot } from './draw.ts'

@@ -10,6 +10,7 @@ export {
   parseNumber,
   parseWeight,
   wholeMilligrams,
+  withoutGroups,
 } from './weight.ts'
 export type { WeightListResult } from './weight-list.ts'
 export { parseWeights } from './weight-list.ts'

@@ -99,3 +99,9 @@ test('whole milligrams are the same number however a net weight came about', () 
     { seed: 3, numRuns: 500 },
   )
 })
+
+test('blanks and apostrophes stand between thousands, or it is no number', () => {
+  expect(['1 250', "1'250.5", '12 345 678', '- 5'].map(parseNumber)).toEqual([1250, 1250.5, 12_345_678, -5])
+  expect(['4 35', '1 25', '4,3 5', '1 2345', "'5", '12 34 567'].map(parseNumber)).toEqual(Array(6).fill(null))
+  expect(parseWeight('5 constructor')).toEqual({ ok: false, code: 'not-a-weight' })
+})

@@ -28,22 +28,24 @@ export const GRAMS_PER_UNIT: Readonly<Record<WeightUnit, number>> = {
 export type WeightIssueCode = 'empty' | 'not-a-weight' | 'negative' | 'too-heavy'
 export type WeightResult = { ok: true; grams: number } | { ok: false; code: WeightIssueCode }
 
-const UNIT_NAMES: Readonly<Record<string, WeightUnit>> = {
-  g: 'g',
-  gr: 'g',
-  gram: 'g',
-  grams: 'g',
-  kg: 'kg',
-  kilo: 'kg',
-  kilos: 'kg',
-  lb: 'lb',
-  lbs: 'lb',
-  pound: 'lb',
-  pounds: 'lb',
-  oz: 'oz',
-  ounce: 'oz',
-  ounces: 'oz',
-}
+const UNIT_NAMES: ReadonlyMap<string, WeightUnit> = new Map(
+  Object.entries({
+    g: 'g',
+    gr: 'g',
+    gram: 'g',
+    grams: 'g',
+    kg: 'kg',
+    kilo: 'kg',
+    kilos: 'kg',
+    lb: 'lb',
+    lbs: 'lb',
+    pound: 'lb',
+    pounds: 'lb',
+    oz: 'oz',
+    ounce: 'oz',
+    ounces: 'oz',
+  } as const),
+)
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)*|[.,]\d+`
 const ONE_PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]*)$`, 'i')
@@ -52,6 +54,19 @@ const POUNDS_AND_OUNCES = new RegExp(
   'i',
 )
 
+const GROUP = "[\\s'\\u00a0\\u202f]"
+const GROUPED = new RegExp(`^-?\\d{1,3}(?:${GROUP}\\d{3})+(?:[.,]\\d*)?$`)
+
+/**
+ * The text of a number without the blanks or apostrophes between its thousands; null where they stand anywhere else:
+ * `4 35` is not 435.
+ */
+export function withoutGroups(text: string): string | null {
+  const trimmed = text.trim().replace(/^-\s+/, '-')
+  if (!new RegExp(GROUP).test(trimmed)) return trimmed
+  return GROUPED.test(trimmed) ? trimmed.replace(new RegExp(GROUP, 'g'), '') : null
+}
+
 /**
  * Reads a number as people type it: decimal point or comma, and either of them as the thousands
  * mark where the other is the decimal (`1,250.5`, `1.250,5`) or where it stands more than once.
@@ -59,8 +74,8 @@ const POUNDS_AND_OUNCES = new RegExp(
  * Returns null for anything else.
  */
 export function parseNumber(text: string): number | null {
-  const compact = text.trim().replace(/[\s'\u00a0\u202f]/g, '')
-  if (!/^-?(?:\d|[.,]\d)[\d.,]*$/.test(compact)) return null
+  const compact = withoutGroups(text)
+  if (compact === null || !/^-?(?:\d|[.,]\d)[\d.,]*$/.test(compact)) return null
   const marks = compact.replace(/[^.,]/g, '')
   const decimal = marks.length === 0 ? null : marks[marks.length - 1]
   const isSeries = marks.length > 1 && new Set(marks).size === 1
@@ -100,7 +115,7 @@ function gramsOfPoundsAndOunces(text: string): number | null {
 function gramsOfOnePart(text: string, bareUnit: WeightUnit): number | null {
   const match = ONE_PART.exec(text.replace(/[\s\u00a0\u202f](?=\d{3}(?!\d))/g, ''))
   if (!match) return null
-  const unit = match[2] === '' ? bareUnit : UNIT_NAMES[(match[2] as string).toLowerCase()]
+  const unit = match[2] === '' ? bareUnit : UNIT_NAMES.get((match[2] as string).toLowerCase())
   if (unit === undefined) return null
   const digits = match[1] as string
   const value = parseNumber(unit === 'g' && GROUPED_GRAMS.test(digits) ? digits.replace(/[.,]/, '') : digits)

@@ -86,6 +86,9 @@ const LABEL_REFUSALS = {
   'bad-date': 'A date on the label is no day',
   'bad-currency': 'A price on the label has no amount',
   'said-twice': 'The label says one thing twice, and differently',
+  'bad-character': 'The label holds a character that no label has: see what the scanner sends between its parts',
+  'weights-differ': 'Kilos and pounds on the label are two weights',
+  'dates-crossed': 'The last day on the label is before the day it was made',
 } as const
 
 /** What keeps a delivery from being taken in; null where it is whole. */
