@@ -9,7 +9,6 @@ export {
   notFound,
   problemOf,
   Refusal,
-  refuseOtherContent,
   refuseOtherId,
   refuseTaken,
 } from './problems.ts'
