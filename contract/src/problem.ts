@@ -21,6 +21,7 @@ export const PROBLEMS = {
   'feed-away': { status: 503, title: 'The price feed does not answer' },
   'scale-away': { status: 503, title: 'The scale does not answer' },
   'not-a-stand-in': { status: 409, title: 'This scale is a real one' },
+  'disk-full': { status: 503, title: 'The disk of the server is full' },
   'database-away': { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'Fleam made a mistake' },
 } as const

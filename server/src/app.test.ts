@@ -19,6 +19,7 @@ test('health says that the database is there and its schema is up to date', asyn
     status: 'ready',
     version: expect.any(String),
     database: 'up',
+    disk: 'room',
     migrations: { applied: 12, pending: 0 },
   })
 })

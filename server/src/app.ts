@@ -17,6 +17,7 @@ import { healthRoutes } from './health/index.ts'
 import {
   answerOwnPagesOnly,
   answerWithProblems,
+  DiskWatch,
   describing,
   type OddAnswer,
   type OnOddAnswer,
@@ -107,7 +108,9 @@ export async function buildApp({
       app.log.error({ method, url, issues: error.issues.slice(0, MOST_LOGGED) }, 'An answer is odd.'))
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
-  answerWithProblems(app)
+  const disk = new DiskWatch()
+  disk.watch(app)
+  answerWithProblems(app, disk)
   answerOwnPagesOnly(app, names)
   await app.register(swagger, {
     openapi: {
@@ -125,7 +128,7 @@ export async function buildApp({
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
-    healthRoutes(server, database)
+    healthRoutes(server, database, disk)
     factRoutes(server, database, scopeOf)
     scaleRoutes(server, scale, scopeOf)
     // Told step by step: compressing it would hold the steps back.

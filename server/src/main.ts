@@ -1,6 +1,7 @@
 import { buildApp } from './app.ts'
 import { isDatabaseAway, migrate, openDatabase, UnusableDatabase } from './database/index.ts'
 import { readEnvironment } from './environment.ts'
+import { loggedError } from './http/index.ts'
 import { ScaleGateway } from './scale/index.ts'
 
 const DATABASE_RETRY_MS = 500
@@ -13,7 +14,7 @@ const scale = new ScaleGateway(environment.FLEAM_SCALE ?? null)
 const app = await buildApp({
   database,
   scale,
-  logger: { level: environment.FLEAM_LOG },
+  logger: { level: environment.FLEAM_LOG, serializers: { err: loggedError } },
   pages: environment.FLEAM_PAGES ?? null,
   priceFeed: environment.FLEAM_PRICE_FEED ?? null,
   names: [environment.FLEAM_HOST, ...environment.FLEAM_NAMES.split(',')].filter((name) => name !== ''),

@@ -59,6 +59,14 @@ export function isDatabaseAway(error: unknown): boolean {
   return fatal === true || parent?.fatal === true || AWAY_CODES.has(databaseCode(error) ?? '')
 }
 
+const FULL_CODES = new Set(['ER_RECORD_FILE_FULL', 'ER_DISK_FULL', 'ER_DISK_FULL_NOWAIT'])
+/** The system's own number for a device without room. */
+const NO_ROOM = /\berror:? 28\b|errno:? 28\b|No space left on device/i
+
+/** True where an error says that there is no room on the database's disk. */
+export const isDiskFull = (error: unknown): boolean =>
+  FULL_CODES.has(databaseCode(error) ?? '') || (error instanceof Error && NO_ROOM.test(error.message))
+
 /** The database's own code of an error, such as `ER_DUP_ENTRY`; undefined where there is none. */
 export function databaseCode(error: unknown): string | undefined {
   const parent = (error as { parent?: { code?: string } }).parent

@@ -1,7 +1,7 @@
 /** The front door of the database: its connection, its models, its migrations. */
 export { databaseAttributes } from './attributes.ts'
 export type { Database } from './connection.ts'
-export { databaseCode, isDatabaseAway, openDatabase } from './connection.ts'
+export { databaseCode, isDatabaseAway, isDiskFull, openDatabase } from './connection.ts'
 export { migrate, migrationState, UnusableDatabase } from './migrate.ts'
 export type { ArticleModel } from './models/article.ts'
 export type { ArticlePriceModel } from './models/article-price.ts'

@@ -63,3 +63,27 @@ test('every acknowledged reading survives kill -9 of the database, which is 503 
   expect((await weigh(281)).status).toBe(200)
   await test_.close()
 }, 90_000)
+
+test('a full disk is said in words and in health, and what waited is stored once there is room', async () => {
+  const test_ = await openTestApp()
+  const kitchen = await setUpKitchen(test_)
+  const { record } = await startSixChickens(test_, kitchen)
+  const readings = [1, 2, 3].map((grams) => weighing(record.id, record.piles[0]?.id as string, grams, grams))
+  const health = async () => (await send(test_, 'GET', '/api/health')).body.disk
+  // The database's own refusal, by its own number, as it comes where a table cannot grow.
+  const { sequelize } = test_.database
+  await sequelize.query(
+    "CREATE TRIGGER no_room BEFORE INSERT ON facts FOR EACH ROW SIGNAL SQLSTATE 'HY000' SET MYSQL_ERRNO = 1114, MESSAGE_TEXT = 'The table is full'",
+  )
+  const { status, body } = await sendFacts(test_, kitchen, ...readings)
+  expect([status, body.code]).toEqual([503, 'disk-full'])
+  expect(body.kept).toContain('Nothing of this was stored')
+  expect(await health()).toBe('full')
+  await sequelize.query('DROP TRIGGER no_room')
+  expect((await sendFacts(test_, kitchen, ...readings)).body.kept).toHaveLength(3)
+  expect(await health()).toBe('room')
+  const state: FabricationState = (await send(test_, 'GET', `/api/kitchens/${kitchen.id}/fabrications/${record.id}`))
+    .body
+  expect(state.facts).toHaveLength(3)
+  await test_.close()
+}, 60_000)

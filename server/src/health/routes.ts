@@ -1,10 +1,10 @@
 import { health } from '@fleam/contract'
 import packageJson from '../../../package.json' with { type: 'json' }
 import { type Database, migrationState } from '../database/index.ts'
-import type { Server } from '../http/index.ts'
+import type { DiskWatch, Server } from '../http/index.ts'
 
 /** Ready means: the database answers and its schema is up to date. */
-export function healthRoutes(app: Server, database: Database): void {
+export function healthRoutes(app: Server, database: Database, disk: DiskWatch): void {
   app.get(
     '/api/health',
     {
@@ -23,6 +23,7 @@ export function healthRoutes(app: Server, database: Database): void {
           status: isReady ? 'ready' : 'not-ready',
           version: packageJson.version,
           database: 'up',
+          disk: disk.state,
           migrations,
         })
       } catch {
@@ -30,6 +31,7 @@ export function healthRoutes(app: Server, database: Database): void {
           status: 'not-ready',
           version: packageJson.version,
           database: 'down',
+          disk: disk.state,
           migrations: { applied: 0, pending: 0 },
         })
       }

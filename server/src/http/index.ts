@@ -1,6 +1,8 @@
 export { clientGone } from './client-gone.ts'
 export { createOnce, isSameContent } from './create-once.ts'
+export { DiskWatch } from './disk-watch.ts'
 export { sendEvents } from './event-stream.ts'
+export { loggedError } from './logged-error.ts'
 export { describing } from './operations.ts'
 export { servePages } from './pages.ts'
 export {

@@ -1,6 +1,7 @@
 import { PROBLEMS } from '@fleam/contract'
 import Fastify from 'fastify'
 import { z } from 'zod'
+import { loggedError } from './logged-error.ts'
 import { answerWithProblems, invalidInput, notFound, Refusal } from './problems.ts'
 import { withSchemas } from './schemas.ts'
 
@@ -99,4 +100,11 @@ describe('what is sent', () => {
     expect(options.issues).toHaveLength(20)
     expect(message).toContain('19 more')
   })
+})
+
+test('an error in the log says what it is, and nothing of what somebody sent', () => {
+  const error = Object.assign(new Error('The table is full'), { code: 'ER_RECORD_FILE_FULL', sql: 'x'.repeat(1e6) })
+  const logged = loggedError(error)
+  expect(logged).toMatchObject({ type: 'Error', code: 'ER_RECORD_FILE_FULL', message: 'The table is full' })
+  expect(JSON.stringify(logged).length).toBeLessThan(5_000)
 })

@@ -1,7 +1,8 @@
 import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract'
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify'
 import type { z } from 'zod'
-import { databaseCode, isDatabaseAway } from '../database/index.ts'
+import { databaseCode, isDatabaseAway, isDiskFull } from '../database/index.ts'
+import type { DiskWatch } from './disk-watch.ts'
 
 export interface RefusalOptions {
   issues?: Problem['issues']
@@ -46,6 +47,11 @@ const FASTIFY_CODES: Readonly<Record<string, ProblemCode>> = {
 
 function refusalOf(error: unknown): Refusal | null {
   if (error instanceof Refusal) return error
+  if (isDiskFull(error)) {
+    return new Refusal('disk-full', 'Make room on its disk: it goes on by itself.', {
+      kept: 'What was stored before is safe. Nothing of this was stored: devices keep it and send it again.',
+    })
+  }
   if (isDatabaseAway(error)) {
     return new Refusal('database-away', 'Try again in a moment.', {
       kept: 'What was stored before is safe. Nothing of this was stored.',
@@ -87,9 +93,10 @@ function send(reply: FastifyReply, refusal: Refusal) {
 }
 
 /** Makes every refusal `application/problem+json`, and every mistake of our own a logged 500 without inner details. */
-export function answerWithProblems(app: FastifyInstance): void {
+export function answerWithProblems(app: FastifyInstance, disk?: DiskWatch): void {
   app.setErrorHandler((error, request, reply) => {
     const refusal = refusalOf(error)
+    if (refusal?.code === 'disk-full') disk?.sawNoRoom()
     if (!refusal) request.log.error(error)
     return send(reply, refusal ?? mistake())
   })

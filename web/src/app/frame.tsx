@@ -5,6 +5,7 @@ import { NavLink, Outlet, useNavigate } from 'react-router-dom'
 import { KitchenContext } from '../data/kitchen-context.ts'
 import { useKitchens } from '../data/queries.ts'
 import { KeptHere } from '../outbox/kept-here.tsx'
+import { DiskFull } from '../parts/disk-full.tsx'
 import { Refused } from '../parts/refused.tsx'
 import { Failed, Loading } from '../parts/states.tsx'
 import { SetUp } from '../rooms/set-up/set-up.tsx'
@@ -57,6 +58,7 @@ export function Frame() {
         )}
         <ThemeButton />
       </header>
+      <DiskFull />
       <Refused />
       <main id="room" key={kitchen.id} tabIndex={-1}>
         <Suspense fallback={<Loading what="the room" />}>

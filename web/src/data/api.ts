@@ -10,12 +10,14 @@ export class ApiProblem extends Error {
   }
 }
 
-/** The server could not be reached at all, or is up without its database. */
+/** The server could not be reached at all. */
 export class Offline extends Error {}
 
+/** The server is there, and can store nothing for a while: without its database, or without room on its disk. */
+const NOTHING_STORED: ReadonlySet<string> = new Set(['database-away', 'disk-full'])
+
 export const isOffline = (error: unknown): boolean =>
-  error instanceof Offline ||
-  (error instanceof ApiProblem && error.problem.status === 503 && error.problem.code === 'database-away')
+  error instanceof Offline || (error instanceof ApiProblem && NOTHING_STORED.has(error.problem.code))
 
 const TIMEOUT_MS = 15_000
 

@@ -5,6 +5,7 @@ import type {
   FabricationStart,
   FabricationState,
   ForecastEvidence,
+  Health,
   Item,
   Kitchen,
 } from '@fleam/contract'
@@ -22,6 +23,20 @@ const BENCH_REFRESH_MS = 30_000
 export const fabricationPath = (kitchenId: string, id: string) => `${kitchenPath(kitchenId)}/fabrications/${id}`
 export const fabricationKey = (kitchenId: string, id: string) => ['kitchen', kitchenId, 'fabrication', id]
 const listKey = (kitchenId: string) => ['kitchen', kitchenId, 'fabrications']
+
+/** How often it is asked whether the server has room, while somebody looks. */
+const HEALTH_MS = 10_000
+
+/** True while the disk of the server is full. */
+export function useDiskFull(): boolean {
+  const health = useQuery({
+    queryKey: ['health'],
+    queryFn: () => getJson<Health>('/api/health'),
+    refetchInterval: HEALTH_MS,
+    retry: false,
+  })
+  return health.data?.disk === 'full'
+}
 
 export const useKitchens = () =>
   useQuery({ queryKey: ['kitchens'], queryFn: () => getJson<Kitchen[]>('/api/kitchens') })
