@@ -1,0 +1,155 @@
+import { randomUUID } from 'node:crypto'
+import { setTimeout as sleep } from 'node:timers/promises'
+import type { FabricationState, Item, Style } from '@fleam/contract'
+import type { Reading } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+
+/** Between two weighings of one device: quicker than any cook, so that many are under way at any moment. */
+const WEIGH_MS = 15
+const RETRY_MS = 50
+const ANSWER_MS = 3_000
+/** Readings of one record: beyond them the next one is started, so that reading it back stays quick. */
+const MOST_OF_RECORD = 3_000
+
+/** A bench where devices weigh. */
+interface Bench {
+  kitchenId: string
+  fabricationId: string
+  pileId: string
+}
+
+/** Sends JSON and answers with the status and the body; null where nobody answered in time. */
+export async function ask(url: string, method: string, path: string, body?: unknown) {
+  try {
+    const response = await fetch(url + path, {
+      method,
+      signal: AbortSignal.timeout(ANSWER_MS),
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    })
+    return { status: response.status, body: await response.json() }
+  } catch {
+    return null
+  }
+}
+
+async function must<T>(url: string, method: string, path: string, body?: unknown): Promise<T> {
+  const answer = await ask(url, method, path, body)
+  if (!answer || answer.status >= 300) throw new Error(`${method} ${path}: ${JSON.stringify(answer)?.slice(0, 300)}`)
+  return answer.body as T
+}
+
+/** Opens a kitchen to weigh in. */
+export async function openKitchen(url: string): Promise<{ kitchenId: string; style: Style }> {
+  const kitchenId = randomUUID()
+  const setUp = { name: `Faults ${kitchenId.slice(0, 8)}`, currency: 'EUR', units: 'metric', timeZone: 'UTC' }
+  await must(url, 'POST', '/api/kitchens', { id: kitchenId, ...setUp, wagePerHour: 20 })
+  const [item] = await must<Item[]>(url, 'GET', `/api/kitchens/${kitchenId}/items`)
+  return { kitchenId, style: item?.styles[0] as Style }
+}
+
+/** Devices that weigh without a pause as an outbox does: kept first, sent until it is acknowledged. */
+export class Devices {
+  readonly #kitchen: { kitchenId: string; style: Style }
+  readonly #url: string
+  /** Readings by id that the server has acknowledged, and those that were sent and may be there. */
+  readonly acknowledged = new Map<string, string>()
+  readonly sent = new Set<string>()
+  readonly refusals: string[] = []
+  readonly #benches: Bench[] = []
+  #isOver = false
+  #working: Promise<void>[] = []
+
+  constructor(url: string, kitchen: { kitchenId: string; style: Style }) {
+    this.#url = url
+    this.#kitchen = kitchen
+  }
+
+  /** Begins a record, and so many devices at its bench. */
+  async start(count: number): Promise<void> {
+    await this.#nextBench()
+    this.#working = Array.from({ length: count }, () => this.#weigh())
+  }
+
+  async stop(): Promise<void> {
+    this.#isOver = true
+    await Promise.all(this.#working)
+  }
+
+  async #nextBench(): Promise<Bench> {
+    const { kitchenId, style } = this.#kitchen
+    const wish = {
+      id: newId(),
+      styleId: style.id,
+      units: 6,
+      purchase: { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12_600 },
+      cookId: null,
+      supplierId: null,
+      lot: null,
+      date: '2026-11-26',
+      startedAt: new Date().toISOString(),
+    }
+    const { record } = await must<FabricationState>(this.#url, 'POST', `/api/kitchens/${kitchenId}/fabrications`, wish)
+    const bench = { kitchenId, fabricationId: record.id, pileId: record.piles[0]?.id as string }
+    this.#benches.push(bench)
+    return bench
+  }
+
+  async #weigh(): Promise<void> {
+    for (let order = 1; !this.#isOver; order++) {
+      const bench = this.#benches.at(-1) as Bench
+      const reading: Reading = {
+        kind: 'reading',
+        id: newId(),
+        order,
+        takenAt: new Date().toISOString(),
+        fabricationId: bench.fabricationId,
+        pileId: bench.pileId,
+        grams: 200 + (order % 150),
+        source: 'scale',
+        cookId: null,
+      }
+      this.sent.add(reading.id)
+      await this.#sendUntilKept(reading)
+      await sleep(WEIGH_MS)
+    }
+  }
+
+  async #sendUntilKept(reading: Reading): Promise<void> {
+    const path = `/api/kitchens/${this.#kitchen.kitchenId}/facts`
+    for (;;) {
+      const answer = await ask(this.#url, 'POST', path, { facts: [reading] })
+      if (answer?.status === 200 && answer.body.kept.includes(reading.id)) {
+        this.acknowledged.set(reading.id, reading.fabricationId)
+        return
+      }
+      // What is refused for good would be lost to the cook: none of these may be.
+      if (answer && answer.status < 500) {
+        this.refusals.push(JSON.stringify(answer.body).slice(0, 300))
+        return
+      }
+      await sleep(RETRY_MS)
+    }
+  }
+
+  /** Goes on at a new record where the one before has become long. */
+  async turnOver(): Promise<void> {
+    const last = this.#benches.at(-1) as Bench
+    const count = [...this.acknowledged.values()].filter((id) => id === last.fabricationId).length
+    if (count > MOST_OF_RECORD) await this.#nextBench()
+  }
+
+  /** Reads everything back: acknowledged readings that are not there, that are there twice, and that nobody sent. */
+  async check(): Promise<{ lost: number; doubled: number; strange: number }> {
+    const there = new Map<string, number>()
+    for (const { kitchenId, fabricationId } of this.#benches) {
+      const path = `/api/kitchens/${kitchenId}/fabrications/${fabricationId}`
+      const state = await must<FabricationState>(this.#url, 'GET', path)
+      for (const { id } of state.facts) there.set(id, (there.get(id) ?? 0) + 1)
+    }
+    return {
+      lost: [...this.acknowledged.keys()].filter((id) => !there.has(id)).length,
+      doubled: [...there.values()].filter((count) => count > 1).length,
+      strange: [...there.keys()].filter((id) => !this.sent.has(id)).length,
+    }
+  }
+}
