@@ -1,4 +1,4 @@
-import { factsKept } from '@fleam/contract'
+import type { FactsKept } from '@fleam/contract'
 import { type Fact, wholeMilligrams } from '@fleam/core'
 import { useSyncExternalStore } from 'react'
 import { v7 as newId } from 'uuid'
@@ -11,7 +11,7 @@ import { openOutboxStore } from './store.ts'
 
 const send: Send = async (kitchenId, facts) => {
   try {
-    const { refused } = factsKept.parse(await postJson(`${kitchenPath(kitchenId)}/facts`, { facts }))
+    const { refused } = await postJson<FactsKept>(`${kitchenPath(kitchenId)}/facts`, { facts })
     return { kind: 'stored', refused: refused.map(({ at, detail }) => ({ at, reason: detail })) }
   } catch (error) {
     if (error instanceof ApiProblem && !isOffline(error) && error.problem.status < 500) {
