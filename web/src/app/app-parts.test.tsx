@@ -66,3 +66,24 @@ test('a new kitchen is set up with its cooks, each named once', async () => {
     body: { name: 'Ilka', wagePerHour: 20.5 },
   })
 })
+
+test('a cook’s name that is too long is said as it is typed, and sent again each cook is the same one', async () => {
+  // The network is cut before the cook is there.
+  const asked = answerWith({ 'POST /api/kitchens': { status: 201, body: {} } })
+  renderPart(<SetUp />)
+  const open = screen.getByRole('button', { name: 'Open the kitchen' }) as HTMLButtonElement
+  const cooks = (value: string) => fireEvent.change(screen.getByLabelText(/Cooks/), { target: { value } })
+  fireEvent.change(screen.getByLabelText('Name of the kitchen'), { target: { value: 'Alder Landing' } })
+  fireEvent.change(screen.getByLabelText(/Wage of a cook/), { target: { value: '20' } })
+  cooks(`Ilka, ${'o'.repeat(61)}`)
+  expect(open.disabled).toBe(true)
+  expect(screen.getByText(/A cook’s name has 60 letters at most/)).toBeTruthy()
+  cooks(Array.from({ length: 101 }, (_, at) => `c${at}`).join(','))
+  expect(screen.getByText('A kitchen has 100 cooks at most.')).toBeTruthy()
+  cooks('Ilka')
+  expect(open.disabled).toBe(false)
+  await touch(open)
+  await touch(open)
+  const ids = asked.filter(({ path }) => path.endsWith('/cooks')).map(({ body }) => (body as { id: string }).id)
+  expect([ids.length, new Set(ids).size]).toEqual([2, 1])
+})

@@ -1,4 +1,5 @@
 import type { Kitchen } from '@fleam/contract'
+import { LONGEST_COOK_NAME, MOST_COOKS } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -8,6 +9,23 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
 
 const CURRENCIES = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'NZD', 'JPY'] as const
+
+/** Cooks as they are typed, each once. */
+const namesIn = (text: string): string[] => [
+  ...new Set(
+    text
+      .split(/[,\n]/)
+      .map((each) => each.trim())
+      .filter(Boolean),
+  ),
+]
+
+/** What the server would refuse, said as it is typed; null where nothing is wrong. */
+function cooksIssue(names: readonly string[]): string | null {
+  if (names.length > MOST_COOKS) return `A kitchen has ${MOST_COOKS} cooks at most.`
+  const long = names.find((name) => name.length > LONGEST_COOK_NAME)
+  return long ? `A cook’s name has ${LONGEST_COOK_NAME} letters at most: ${long.slice(0, 20)}…` : null
+}
 
 /** The first thing a new kitchen sees: five answers, and it can weigh. */
 export function SetUp() {
@@ -19,20 +37,21 @@ export function SetUp() {
   const [timeZone, setTimeZone] = useState(() => Intl.DateTimeFormat().resolvedOptions().timeZone)
   const [wage, setWage] = useState<number | null>(null)
   const [cooks, setCooks] = useState('')
+  const names = namesIn(cooks)
+  const issue = cooksIssue(names)
+  // Sent again after a failure, each cook is the same one.
+  const [cookIds] = useState(() => new Map<string, string>())
+  const idOf = (cook: string) => {
+    const known = cookIds.get(cook) ?? newId()
+    cookIds.set(cook, known)
+    return known
+  }
   const submit = (event: FormEvent) => {
     event.preventDefault()
     const wagePerHour = wage ?? 0
-    const names = [
-      ...new Set(
-        cooks
-          .split(/[,\n]/)
-          .map((each) => each.trim())
-          .filter(Boolean),
-      ),
-    ]
     setUp.mutate({
       kitchen: { id, name, currency, units, timeZone, wagePerHour },
-      cooks: names.map((each) => ({ id: newId(), name: each, wagePerHour })),
+      cooks: names.map((each) => ({ id: idOf(each), name: each, wagePerHour })),
     })
   }
   return (
@@ -71,9 +90,14 @@ export function SetUp() {
         />
         <Form.Group controlId="kitchen-cooks">
           <Form.Label>Cooks, with commas between</Form.Label>
-          <Form.Control value={cooks} onChange={(event) => setCooks(event.target.value)} />
+          <Form.Control value={cooks} isInvalid={issue !== null} onChange={(event) => setCooks(event.target.value)} />
+          <Form.Control.Feedback type="invalid">{issue}</Form.Control.Feedback>
         </Form.Group>
-        <Button type="submit" className="main-action" disabled={name.trim() === '' || wage === null || setUp.isPending}>
+        <Button
+          type="submit"
+          className="main-action"
+          disabled={name.trim() === '' || wage === null || issue !== null || setUp.isPending}
+        >
           Open the kitchen
         </Button>
       </Form>
