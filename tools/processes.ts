@@ -51,7 +51,7 @@ export function runProgram(
 }
 
 const SHORTEST_PAUSE_MS = 300
-const LONGEST_PAUSE_MS = 10_000
+const LONGEST_PAUSE_MS = 5_000
 
 /** Milliseconds to wait before the next try, after so many failed ones: growing, and never for ever. */
 export const pauseAfter = (failures: number): number => Math.min(LONGEST_PAUSE_MS, SHORTEST_PAUSE_MS * 2 ** failures)

@@ -23,6 +23,7 @@ import {
   type OnOddAnswer,
   secureAnswer,
   servePages,
+  takeTurns,
   withSchemas,
 } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
@@ -44,6 +45,8 @@ const MOST_LOGGED = 20
 const PATIENCE_MS = 30_000
 /** How often within that time it is looked whether one takes too long. */
 const LOOKS = 6
+/** Requests of the office that are worked on at once: while one waits for the database another one is made. */
+const AT_ONCE = 2
 /** Larger than an item with all its styles, and than a full outbox. */
 const BODY_LIMIT_BYTES = 512 * 1024
 
@@ -139,12 +142,24 @@ export async function buildApp({
     scope.addHook('onRequest', secureAnswer)
     readDocumentsAside(scope, compute)
     appraisalRoutes(server, compute)
-    importRoutes(server, scopeOf)
+    await scope.register(async (inside) => {
+      takeTurns(inside, 1)
+      importRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf)
+    })
+  })
+  // Worked out aside, however long it takes: nothing to take turns for.
+  await app.register(async (scope) => {
+    const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
+    scope.addHook('onRequest', secureAnswer)
+    await scope.register(compress)
+    portioningRoutes(server, compute)
+    platingRoutes(server, compute)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
+    takeTurns(scope, AT_ONCE)
     kitchenRoutes(server, database, scopeOf, clock)
     styleRoutes(server, scopeOf)
     supplierRoutes(server, scopeOf)
@@ -157,8 +172,6 @@ export async function buildApp({
     forecastingRoutes(server, scopeOf)
     whatIfRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
-    portioningRoutes(server, compute)
-    platingRoutes(server, compute)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

@@ -1,0 +1,23 @@
+import { Semaphore } from 'async-mutex'
+import type { FastifyInstance, FastifyRequest } from 'fastify'
+
+/**
+ * Lets so many requests of a part of the server be worked on at once; the others wait their turn. The server has one
+ * thread: eight long lists at once take no less time than two, and a weighing between them waits for two, not for eight.
+ * A turn begins when a request has arrived whole and ends when its answer is made, so that nobody who drips or reads
+ * slowly holds one.
+ */
+export function takeTurns(app: FastifyInstance, most: number): void {
+  const turns = new Semaphore(most)
+  const ends = new WeakMap<FastifyRequest, () => void>()
+  app.addHook('preHandler', async (request, reply) => {
+    const [, end] = await turns.acquire()
+    ends.set(request, end)
+    // Whoever has gone away while waiting ends the turn that it gets.
+    if (reply.raw.destroyed) end()
+    else reply.raw.once('close', end)
+  })
+  app.addHook('onSend', async (request) => {
+    ends.get(request)?.()
+  })
+}
