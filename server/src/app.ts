@@ -135,7 +135,10 @@ export async function buildApp({
     factRoutes(server, database, scopeOf)
     scaleRoutes(server, scale, scopeOf)
     // Told step by step: compressing it would hold the steps back.
-    priceListRoutes(server, scopeOf, priceFeed)
+    await scope.register(async (inside) => {
+      takeTurns(inside, 1)
+      priceListRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf, priceFeed)
+    })
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)

@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { rmSync, truncateSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { findFreePort } from '../ports.ts'
 import { until } from '../processes.ts'
@@ -54,7 +54,7 @@ class Kitchen {
   }
 
   start(): void {
-    this.#supervisor = spawn('./fleam', ['start'], {
+    this.#supervisor = spawn(resolve('fleam'), ['start'], {
       env: { ...process.env, FLEAM_PORT: String(this.#port), FLEAM_DATA_DIR: this.#folder },
       stdio: 'ignore',
     })
