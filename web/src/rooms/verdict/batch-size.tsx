@@ -18,9 +18,10 @@ const LEAST_SHOWN = 12
 /** What a portion costs when more or fewer are cut at once, and from which batch on making pays. */
 export function BatchSize({ record }: { record: FabricationRecord }) {
   const { document, appraisal, format } = useAppraised()
-  const [setUp, setSetUp] = useState<number | null>(USUAL_SET_UP)
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const minutes = labourMinutes(document.labour)
+  // What one bird took may be less than what is usual.
+  const [setUp, setSetUp] = useState<number | null>(Math.min(USUAL_SET_UP, minutes))
   const setUpMinutes = Math.min(setUp ?? 0, minutes)
   const most = Math.max(LEAST_SHOWN, record.units * TIMES)
   const curve = useMemo(

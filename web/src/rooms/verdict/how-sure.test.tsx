@@ -86,6 +86,16 @@ describe('the batch', () => {
     expect(pays()).not.toBe(before)
   })
 
+  test('of a quick bird begins with minutes that it may have', async () => {
+    const quick = sixChickens({ labour: [{ task: 'break down', minutes: 4, ratePerHour: 21.4 }] })
+    await act(async () => {
+      renderPart(<BatchSize record={record} />, { document: quick })
+    })
+    const field = screen.getByLabelText('Minutes to set up and clean down') as HTMLInputElement
+    expect([field.value, field.getAttribute('aria-invalid')]).not.toContain('true')
+    expect(Number(field.value)).toBe(4)
+  })
+
   test('says where none does', async () => {
     await act(async () => {
       renderPart(<BatchSize record={record} />, {
