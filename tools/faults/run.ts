@@ -60,6 +60,12 @@ class Kitchen {
     })
   }
 
+  /** Ends also what is only starting, which would go on when the rest has stopped. */
+  async stop(): Promise<void> {
+    if (this.#supervisor?.pid) end(this.#supervisor.pid)
+    await stopRunning(this.#folder)
+  }
+
   kill(...names: string[]): void {
     for (const { name, pid } of runningOn(this.#folder).programs) if (names.includes(name)) end(pid)
   }
@@ -166,7 +172,7 @@ export async function runFaults({ rounds, seed, folder, onRound }: FaultOptions)
   } finally {
     void devices.stop()
     network.close()
-    await stopRunning(folder)
+    await kitchen.stop()
   }
 }
 
