@@ -118,7 +118,10 @@ interface OfferToCheck {
 /** An offer of a document, for the pile of that name. */
 const offer = z.strictObject({ ...offerFields, pile: name }).superRefine(refuseOffer)
 
-/** An offer that a kitchen keeps, for one of its piles; `articleId` is null or absent where it was typed. */
+/** An offer that a kitchen keeps for a pile of a style. */
+export const offerOfPile = z.strictObject({ ...offerFields, pileId: id }).superRefine(refuseOffer)
+
+/** An offer of a record, for one of its piles; `articleId` is null or absent where it was typed. */
 export const plannedOffer = z
   .strictObject({ ...offerFields, pileId: id, articleId: id.nullable().optional() })
   .superRefine(refuseOffer) satisfies z.ZodType<PlannedOffer>

@@ -43,6 +43,9 @@ test('an offer for a kitchen follows the rules of an offer in a document', () =>
   const offer = { name: 'Ready', pileId: id, price: { amount: 76, per: 'case' }, pieceWeight: 280 }
   expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer })).toEqual(['offer.pieces'])
   expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer: { ...offer, pieces: 20 } })).toEqual([])
+  // What is not kept of it is not taken.
+  const tied = { ...offer, pieces: 20, articleId: id }
+  expect(paths(kitchenOffer, { id, styleId: id, supplierId: id, offer: tied })).toEqual(['offer.articleId'])
 })
 
 describe('what a device sends', () => {

@@ -1,6 +1,6 @@
 import { LONGEST_COOK_NAME } from '@fleam/core'
 import { z } from 'zod'
-import { plannedOffer } from './fabrication-document.ts'
+import { offerOfPile } from './fabrication-document.ts'
 import { currency, id, money, name } from './numbers.ts'
 
 function isTimeZone(zone: string): boolean {
@@ -32,7 +32,7 @@ export type Cook = z.infer<typeof cook>
 
 /** A supplier's ready-portioned offer as the kitchen keeps it, for a pile of one style. */
 export const kitchenOffer = z
-  .strictObject({ id, styleId: id, supplierId: id, offer: plannedOffer })
+  .strictObject({ id, styleId: id, supplierId: id, offer: offerOfPile })
   .meta({ id: 'KitchenOffer' })
 export const kitchenOffers = z.array(kitchenOffer)
 export type KitchenOffer = z.infer<typeof kitchenOffer>
