@@ -30,6 +30,8 @@ async function moveTo(page: Page, path: string): Promise<void> {
   await expect(page.locator('h1:not([data-left])')).toBeVisible()
 }
 
+const ID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/gi
+
 /** Tests for each room that axe finds nothing in it, in each colour scheme, and that nothing is cut off at any size. */
 export function checkRooms(rooms: readonly RoomPlace[], schemes: readonly ('light' | 'dark')[]): void {
   let page: Page
@@ -55,6 +57,8 @@ export function checkRooms(rooms: readonly RoomPlace[], schemes: readonly ('ligh
         const faults = violations.map((each) => `${each.id} ${each.nodes.map((node) => node.target).join(' | ')}`)
         expect({ colorScheme, faults }).toEqual({ colorScheme, faults: [] })
       }
+      // Ids refer, names read: none may come onto a screen.
+      expect((await page.locator('body').innerText()).match(ID) ?? []).toEqual([])
       for (const [width, height] of SIZES) {
         await page.setViewportSize({ width, height })
         const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)

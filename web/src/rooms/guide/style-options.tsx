@@ -1,5 +1,5 @@
 import type { Style } from '@fleam/contract'
-import { type Chosen, choicesOf, formatNumber } from '@fleam/core'
+import { type Chosen, choicesOf, formatNumber, type StyleChoice } from '@fleam/core'
 
 interface StyleOptionsProps {
   style: Style
@@ -29,7 +29,7 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
                 />
                 <span>
                   {each.name} <span className="quiet">{each.why}</span>
-                  <span className="quiet">{effectOf(each.minutes, each.shares)}</span>
+                  <span className="quiet">{effectOf(style, each)}</span>
                 </span>
               </label>
             ))}
@@ -42,10 +42,11 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
 const signed = (value: number, digits: number) =>
   `${value > 0 ? '+' : '\u2212'}${formatNumber(Math.abs(value), digits)}`
 
-function effectOf(minutes: number, shares: Readonly<Record<string, number>>): string {
+/** Minutes and points of yield that a choice brings or takes, by the names that the piles have now. */
+function effectOf({ piles }: Style, { minutes, shares }: StyleChoice): string {
   const parts = [
     ...(minutes === 0 ? [] : [`${signed(minutes, 1)}\u00a0min`]),
-    ...Object.entries(shares).map(([pile, share]) => `${pile} ${signed(share * 100, 1)}\u00a0%`),
+    ...piles.flatMap(({ id, name }) => (shares[id] ? [`${name} ${signed(shares[id] * 100, 1)}\u00a0%`] : [])),
   ]
   return parts.length > 0 ? ` ${parts.join(', ')}, assumed` : ''
 }
