@@ -73,6 +73,9 @@ test('is refused by field where something is wrong', async () => {
   const refusals = await Promise.all([
     receive(lot({ itemId: newId() })),
     receive(lot({ supplierId: newId() })),
+    ...['(10)L-4472', '(01)00000000000000', 'chicken', '(3103)012580(3201)003922'].map((label) =>
+      receive(lot({ cases: [{ id: newId(), label, serial: null, invoiceWeight: 12_600, weighed: null }] })),
+    ),
     receive(lot({ cases: [] })),
     receive(lot({ price: { amount: 4, per: 'piece' }, pieces: null })),
     receive(lot({ gtin: '123' })),
@@ -80,6 +83,7 @@ test('is refused by field where something is wrong', async () => {
   expect(refusals.map(({ status, body }) => [status, body.issues[0].path])).toEqual([
     [400, 'itemId'],
     [404, 'supplierId'],
+    ...Array.from({ length: 4 }, () => [400, 'cases.0.label']),
     [400, 'cases'],
     [400, 'pieces'],
     [400, 'gtin'],

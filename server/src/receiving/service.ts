@@ -7,7 +7,7 @@ import {
   type LotTrace,
   lotEditOf,
 } from '@fleam/contract'
-import { documentOf } from '@fleam/core'
+import { documentOf, type LabelMismatch, labelMismatch } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
@@ -30,6 +30,25 @@ async function requireItemName(scope: Scope, itemId: string | null, before: stri
   throw new Refusal('invalid-input', `itemId ${message}`, { issues: [{ path: 'itemId', message }] })
 }
 
+const MISMATCHES: Record<LabelMismatch['kind'], string> = {
+  unreadable: 'is no label that can be read',
+  'other-lot': 'is of another lot than code says',
+  'other-article': 'is of another article than gtin says',
+}
+
+/** Refuses labels that do not go with the lot; what was kept `before` was looked at when it came. */
+function refuseOtherLabels(lot: LotEdit, before: Lot | null): void {
+  const known = new Set(
+    lot.code === before?.code && lot.gtin === before?.gtin ? before?.cases.map(({ label }) => label) : [],
+  )
+  const issues = lot.cases.flatMap(({ label }, at) => {
+    const mismatch = label === null || known.has(label) ? null : labelMismatch(label, lot, lot.receivedOn)
+    return mismatch ? [{ path: `cases.${at}.label`, message: MISMATCHES[mismatch.kind] }] : []
+  })
+  const [first] = issues
+  if (first) throw new Refusal('invalid-input', `${first.path} ${first.message}`, { issues: issues.slice(0, 20) })
+}
+
 /** Checks stand in no order of their own. */
 const inOrder = (lot: LotEdit): LotEdit => ({
   ...lot,
@@ -43,6 +62,7 @@ export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
     create: async () => {
       const item = await requireItemName(scope, lot.itemId, null)
       await requireSupplier(scope, lot.supplierId)
+      refuseOtherLabels(lot, null)
       await inTransaction(scope, (inside) => store.insertLot(inside, { ...lot, version: 1 }, item))
     },
     // One that was changed since is not held against how it began.
@@ -56,6 +76,7 @@ export async function change(scope: Scope, lot: LotEdit): Promise<Lot> {
   const before = await requireLot(scope, lot.id)
   const item = await requireItemName(scope, lot.itemId, before.item)
   await requireSupplier(scope, lot.supplierId)
+  refuseOtherLabels(lot, before)
   await refuseTaken('cases', 'A case with this id is there already.', () =>
     inTransaction(scope, async (inside) => {
       const version = await store.lockLot(inside, lot.id)

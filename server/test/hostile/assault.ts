@@ -48,6 +48,8 @@ const WITHOUT_A_FIELD = new Set([
 ])
 /** Everything is read again after so many accepted writes. */
 const READ_AFTER = 40
+/** After so many requests it goes on in a new kitchen: what is read again is as much as a kitchen holds, not all that was ever sent. */
+const A_KITCHEN = 2_500
 const ID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g
 
 function operationsOf(test: TestApp): { operations: Operation[]; schemas: SchemaContext['schemas'] } {
@@ -84,12 +86,20 @@ const idsIn = (value: unknown): string[] => JSON.stringify(value ?? null).match(
  */
 export async function assault(test: TestApp, { requests, seed, onProgress }: AssaultOptions): Promise<Assault> {
   await test.app.ready()
+  const result: Assault = { requests: 0, accepted: 0, refused: 0, reads: 0, faults: [] }
+  for (let kitchen = seed; result.requests < requests; kitchen++) {
+    await assaultKitchen(test, Math.min(A_KITCHEN, requests - result.requests), kitchen, result)
+    onProgress?.(result.requests, requests)
+  }
+  return result
+}
+
+async function assaultKitchen(test: TestApp, requests: number, seed: number, result: Assault): Promise<void> {
   const home = await setUpKitchen(test, `Hostile ${seed}`)
   const asked = (await fillKitchen(test, home)).filter(({ method }) => method !== 'GET')
   const { operations, schemas } = operationsOf(test)
   const ids = [...new Set(asked.flatMap(({ url, payload }) => [...idsIn(url), ...idsIn(payload)]))].slice(0, 300)
   const context = { schemas, ids }
-  const result: Assault = { requests: 0, accepted: 0, refused: 0, reads: 0, faults: [] }
   const made = fc.sample(fc.oneof(madeOf(operations, home, context), besideAccepted(asked)), {
     numRuns: requests,
     seed,
@@ -100,9 +110,7 @@ export async function assault(test: TestApp, { requests, seed, onProgress }: Ass
     if (fault) result.faults.push(fault)
     else if (each.method !== 'GET' && ++unread % READ_AFTER === 0)
       result.faults.push(...(await readAgain(test, home, operations, ids, each, result)))
-    if (result.requests % 500 === 0) onProgress?.(result.requests, requests)
   }
-  return result
 }
 
 /** Requests made from the schemas of the operations. */

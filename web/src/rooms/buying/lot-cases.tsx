@@ -1,3 +1,4 @@
+import { otherLabelWeight } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -100,6 +101,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
                     grams={each.invoiceWeight || null}
                     onChange={(grams) => changeCase(each.id, { invoiceWeight: grams ?? 0 })}
                   />
+                  <LabelWeight grams={otherLabelWeight(each.label, each.invoiceWeight, draft.receivedOn)} />
                 </td>
                 <td>
                   <WeightField
@@ -137,6 +139,12 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
       {claim ? <ClaimLine claim={claim} /> : null}
     </section>
   )
+}
+
+/** Asks for a second look where the invoice and the label name two weights. */
+function LabelWeight({ grams }: { grams: number | null }) {
+  const format = useFormat()
+  return grams === null ? null : <Form.Text>The label says {format.weight(grams)}.</Form.Text>
 }
 
 function ClaimLine({ claim }: { claim: NonNullable<ReturnType<typeof claimOf>> }) {

@@ -44,6 +44,8 @@ describe('a scanned case', () => {
     const before = scan(draft(), label)
     expect(refusal(before, label)).toBe('This case is in the list already.')
     expect(refusal(before, '(3103)012600(10)L-2')).toContain('of lot L-2, the others of L-1')
+    const withArticle = scan(draft(), `(01)${GTIN}(3103)012600`)
+    expect(refusal(withArticle, '(01)00000000000000(3103)012600')).toContain(`, the others of ${GTIN}`)
     expect(refusal(before, `(01)${GTIN.slice(0, 13)}0`)).toBe(
       'The check digit of the article number is wrong (01, place 1). Scan it again.',
     )
@@ -72,6 +74,9 @@ test('what is missing is said, one thing at a time, until nothing is', () => {
     next = { ...next, ...changes } as typeof next
   }
   expect(missingOf(next)).toBeNull()
+  const labelled = { id: 'a', label: '(10)L-1', serial: null, invoiceWeight: 5000, weighed: null }
+  expect(missingOf({ ...next, code: 'L-1', cases: [labelled] })).toBeNull()
+  expect(missingOf({ ...next, code: 'L-2', cases: [labelled] })).toContain('The label of case 1 is of another lot')
   expect(lotOf(next)).toMatchObject({ price: { amount: 3, per: 'piece' }, supplier: 'Ostravale' })
 })
 

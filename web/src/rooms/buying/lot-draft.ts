@@ -1,5 +1,5 @@
 import { type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
-import { type CaseLabel, deliveryClaim, readCaseLabel } from '@fleam/core'
+import { type CaseLabel, deliveryClaim, labelAgainstLot, labelMismatch, readCaseLabel } from '@fleam/core'
 import type { LotWish } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
 
@@ -67,10 +67,13 @@ export function scanned(draft: LotDraft, text: string, today: string, caseId: st
   if (label.serial !== null && draft.cases.some((each) => each.serial === label.serial && each.label === text)) {
     return { ok: false, words: 'This case is in the list already.' }
   }
-  if (draft.code !== null && label.lot !== null && label.lot !== draft.code) {
+  const mismatch = labelAgainstLot(label, draft)
+  if (mismatch) {
+    const [own, others] = mismatch.kind === 'other-lot' ? ['lot', draft.code] : ['article', draft.gtin]
+    const said = mismatch.kind === 'other-lot' ? label.lot : label.gtin
     return {
       ok: false,
-      words: `This case is of lot ${label.lot}, the others of ${draft.code}: take it in as a delivery of its own.`,
+      words: `This case is of ${own} ${said}, the others of ${others}: take it in as a delivery of its own.`,
     }
   }
   return { ok: true, draft: withLabel(draft, label, text, caseId) }
@@ -98,7 +101,11 @@ export function missingOf(draft: LotDraft): string | null {
   if (draft.price.amount === null) return 'Say the price on the invoice.'
   if (draft.cases.length === 0) return 'Scan or add at least one case.'
   if (draft.cases.some((each) => each.invoiceWeight <= 0)) return 'Say the invoice weight of every case.'
-  return draft.price.per === 'piece' && draft.pieces === null ? 'Say how many pieces came.' : null
+  if (draft.price.per === 'piece' && draft.pieces === null) return 'Say how many pieces came.'
+  const other = draft.cases.findIndex(
+    ({ label }) => label !== null && labelMismatch(label, draft, draft.receivedOn) !== null,
+  )
+  return other < 0 ? null : `The label of case ${other + 1} is of another lot or article than this delivery.`
 }
 
 /** A lot as it may be changed: the supplier by its name again. */
