@@ -137,7 +137,7 @@ export async function buildApp({
     // Told step by step: compressing it would hold the steps back.
     await scope.register(async (inside) => {
       takeTurns(inside, 1)
-      priceListRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf, priceFeed)
+      priceListRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf, compute, priceFeed)
     })
   })
   await app.register(async (scope) => {

@@ -13,8 +13,8 @@ import { insertMany, inTransaction, ofKitchen, type Scope, within } from '../sco
 import { type ArticleFields, articleColumns, rowOfPrice } from './rows.ts'
 import * as store from './store.ts'
 
-/** Rows of one statement: large enough to be quick, small enough to report progress. */
-const CHUNK = 1000
+/** Rows that are compared at once: enough to be quick, few enough that no weighing waits for them. */
+const CHUNK = 250
 
 export interface ImportResult {
   rows: number

@@ -1,7 +1,8 @@
 import { Readable } from 'node:stream'
-import { type Problem, priceMapping } from '@fleam/contract'
+import type { Problem } from '@fleam/contract'
 import { z } from 'zod'
-import { kitchenParams, problemOf, type Server } from '../http/index.ts'
+import { type Compute, priceListBody } from '../compute/index.ts'
+import { kitchenParams, problemOf, readAside, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import type { ImportResult } from './import.ts'
 import * as service from './service.ts'
@@ -13,9 +14,20 @@ const LARGEST_LIST_BYTES = 8 * 1024 * 1024
 /** One line of the answer to an import: how far it is, and in the end what came of it. */
 type ImportNews = { progress: { done: number; of: number } } | { result: ImportResult } | { problem: Problem }
 
+/** A body as it came, to be read beside the server. */
+interface Unread {
+  bytes: Buffer
+}
+
 /** Price lists in, from a file or a feed, told step by step. */
-export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | null): void {
-  const body = z.strictObject({ csv: z.string(), mapping: priceMapping })
+export function priceListRoutes(app: Server, scopeOf: Scopes, compute: Compute, feed: string | null): void {
+  // To take megabytes of text apart would hold up whoever weighs.
+  app.removeContentTypeParser('application/json')
+  app.addContentTypeParser('application/json', { parseAs: 'buffer' }, (_request, bytes, done) => {
+    const unread: Unread = { bytes: bytes as Buffer }
+    readAside.add(unread)
+    done(null, unread)
+  })
 
   app.post(
     '/api/kitchens/:kitchenId/price-lists',
@@ -28,14 +40,14 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | nul
         mediaType: 'application/x-ndjson',
         tags,
         params: kitchenParams,
-        body,
+        body: priceListBody,
       },
     },
     async (request, reply) => {
       const scope = await scopeOf(request)
-      const { csv, mapping } = request.body
+      const { bytes } = request.body as unknown as Unread
       // What is wrong with the list itself is refused before anything is begun.
-      const lines = await service.readList(scope, csv, mapping)
+      const list = await service.readList(scope, compute, bytes)
       const stream = new Readable({ objectMode: false, read() {} })
       const tell = (news: ImportNews) => stream.push(`${JSON.stringify(news)}\n`)
       let isGone = false
@@ -44,8 +56,7 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | nul
       })
       void service
         .importList(scope, {
-          lines,
-          mapping,
+          list,
           source: 'list',
           onProgress: (done, of) => tell({ progress: { done, of } }),
           isCancelled: () => isGone,
@@ -88,6 +99,6 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, feed: string | nul
         params: kitchenParams,
       },
     },
-    async (request) => service.pullFeed(await scopeOf(request), feed),
+    async (request) => service.pullFeed(await scopeOf(request), compute, feed),
   )
 }

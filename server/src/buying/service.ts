@@ -8,14 +8,14 @@ import {
   type NumberedLine,
   type PriceAdded,
   type PriceListContext,
-  PriceListReading,
   type PriceMapping,
   priceListCsv,
   readTable,
 } from '@fleam/contract'
 import { documentOf, priceOn } from '@fleam/core'
+import type { Compute, PriceListWish } from '../compute/index.ts'
 import { latestOfEachStyle } from '../fabrication/index.ts'
-import { notFound, Refusal } from '../http/index.ts'
+import { MOST_ISSUES, notFound, Refusal } from '../http/index.ts'
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames, products } from '../style/index.ts'
 import { requireSupplier, suppliersNamed } from '../supplier/index.ts'
@@ -75,41 +75,42 @@ const contextOf = ({ kitchen }: Scope, names: KnownNames): PriceListContext => (
   products: new Set(names.products.keys()),
 })
 
-/** Between so many rows others are served: a long list must not hold up whoever weighs. */
-const ROWS_A_TURN = 500
-
-/** Reads a price list whole; refuses it with every row that is wrong. */
-export async function readList(scope: Scope, csv: string, mapping: PriceMapping): Promise<NumberedLine[]> {
-  const reading = new PriceListReading(csv, mapping, contextOf(scope, await knownNames(scope)))
-  while (!reading.isDone) {
-    reading.step(ROWS_A_TURN)
-    await nextTurn()
-  }
-  const { lines, issues } = reading.result()
-  if (issues.length > 0) throw refuseRows(issues)
-  return lines
+/** A price list that was read: its lines a slice at a time, as JSON. */
+export interface ReadList {
+  mapping: PriceMapping
+  suppliers: readonly string[]
+  slices: readonly string[]
 }
 
-type ListOptions = Omit<ImportOptions, 'lines'> & { lines: readonly NumberedLine[] }
+/** Reads a price list whole, beside the server; refuses it with every row that is wrong. */
+export async function readList(scope: Scope, compute: Compute, list: PriceListWish['list']): Promise<ReadList> {
+  const read = await compute.do('read-price-list', { list, context: contextOf(scope, await knownNames(scope)) })
+  if ('mapping' in read) return read
+  if (read.code === 'price-list-wrong') throw refuseRows(read.rows)
+  throw new Refusal(read.code, read.detail, { issues: read.issues.slice(0, MOST_ISSUES) })
+}
+
+type ListOptions = Omit<ImportOptions, 'lines' | 'mapping'> & { list: ReadList }
 
 /** Takes a list that was read in: its names are resolved here, once. Suppliers that are new are added. */
-export function importList(scope: Scope, { lines, ...options }: ListOptions): Promise<ImportResult> {
+export function importList(scope: Scope, { list, ...options }: ListOptions): Promise<ImportResult> {
   return inTransaction(scope, async (inside) => {
     await holdPriceBook(inside)
     const names = await knownNames(inside)
-    const supplierIds = await suppliersNamed(
-      inside,
-      lines.map((line) => line.supplier),
-    )
-    const tied = lines.map(
-      ({ supplier, item, product, ...line }): TiedLine => ({
-        ...line,
-        supplierId: supplierIds.get(supplier) as string,
-        itemId: item === null ? null : (names.items.get(item) ?? null),
-        productId: product === null ? null : (names.products.get(product) ?? null),
-      }),
-    )
-    return importLines(inside, { ...options, lines: tied })
+    const supplierIds = await suppliersNamed(inside, list.suppliers)
+    const tied = ({ supplier, item, product, ...line }: NumberedLine): TiedLine => ({
+      ...line,
+      supplierId: supplierIds.get(supplier) as string,
+      itemId: item === null ? null : (names.items.get(item) ?? null),
+      productId: product === null ? null : (names.products.get(product) ?? null),
+    })
+    const lines: TiedLine[] = []
+    for (const slice of list.slices) {
+      lines.push(...(JSON.parse(slice) as NumberedLine[]).map(tied))
+      // A long list must not hold up whoever weighs.
+      await nextTurn()
+    }
+    return importLines(inside, { ...options, mapping: list.mapping, lines })
   })
 }
 
@@ -139,12 +140,12 @@ export async function exportList(scope: Scope): Promise<string> {
 const FEED_TIMEOUT_MS = 8_000
 
 /** Pulls today's list of a price feed and takes it in. */
-export async function pullFeed(scope: Scope, address: string | null): Promise<ImportResult> {
+export async function pullFeed(scope: Scope, compute: Compute, address: string | null): Promise<ImportResult> {
   if (address === null) throw new Refusal('feed-away', 'No price feed is set.')
   const csv = await fetchList(address)
   const mapping = guessMapping(readTable(csv, 1).headers, dayOf(scope))
-  const lines = await readList(scope, csv, mapping)
-  return importList(scope, { lines, mapping, source: 'feed' })
+  const list = await readList(scope, compute, { csv, mapping })
+  return importList(scope, { list, source: 'feed' })
 }
 
 async function fetchList(address: string): Promise<string> {

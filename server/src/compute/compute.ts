@@ -23,6 +23,7 @@ const FIELD: Readonly<Record<ServerWorkName, string>> = {
   'rack-plan': 'racks',
   plating: 'pieces',
   'read-document': 'piles',
+  'read-price-list': 'csv',
   appraise: 'piles',
 }
 const refusal = (name: ServerWorkName, detail: string) =>

@@ -8,6 +8,7 @@ import {
   planRacks,
   platePieces,
 } from '@fleam/core'
+import { type PriceListRead, type PriceListWish, readSentPriceList } from './read-price-list.ts'
 import { loadSolver } from './solver.ts'
 
 /** A document that was read from its text, or why it is none. */
@@ -19,6 +20,8 @@ export type ReadDocument =
 export interface ServerWork extends Work {
   /** The text of a document: to take a long one apart would hold up whoever weighs. */
   'read-document': { wish: string; answer: ReadDocument }
+  /** A price list, from the bytes of the request to its lines. */
+  'read-price-list': { wish: PriceListWish; answer: PriceListRead }
   appraise: { wish: FabricationDocument; answer: Appraisal }
 }
 export type ServerWorkName = keyof ServerWork
@@ -31,6 +34,7 @@ const DO: {
   'rack-plan': async (wish) => planRacks(wish, await loadSolver()),
   plating: async (wish) => platePieces(wish, await loadSolver()),
   'read-document': readDocument,
+  'read-price-list': readSentPriceList,
   appraise,
 }
 

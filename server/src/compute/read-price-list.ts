@@ -1,0 +1,62 @@
+import {
+  issuesOf,
+  type PriceIssue,
+  type PriceListContext,
+  type PriceMapping,
+  type Problem,
+  priceMapping,
+  readPriceList,
+} from '@fleam/contract'
+import { z } from 'zod'
+
+/** What a price list is sent as: its text, and which column is what. */
+export const priceListBody = z.strictObject({ csv: z.string(), mapping: priceMapping })
+
+export interface PriceListWish {
+  /** The body of a request as it came, or a list that was fetched. */
+  list: Uint8Array | z.infer<typeof priceListBody>
+  /** What its rows are read against. */
+  context: PriceListContext
+}
+
+/**
+ * A list that was read, its lines as JSON texts of so many lines each: whoever takes them apart does other things
+ * between. Or why it cannot be taken in: as a whole, or by row.
+ */
+export type PriceListRead =
+  | { mapping: PriceMapping; suppliers: string[]; slices: string[] }
+  | { code: 'not-json' | 'invalid-input'; issues: Problem['issues']; detail: string }
+  | { code: 'price-list-wrong'; rows: PriceIssue[] }
+
+const LINES_A_SLICE = 250
+
+/** Reads a price list whole, from the bytes that came to lines of the price book. */
+export function readSentPriceList({ list, context }: PriceListWish): PriceListRead {
+  const body = list instanceof Uint8Array ? bodyOf(list) : list
+  if ('code' in body) return body
+  const { lines, issues } = readPriceList(body.csv, body.mapping, context)
+  if (issues.length > 0) return { code: 'price-list-wrong', rows: issues }
+  const slices: string[] = []
+  for (let from = 0; from < lines.length; from += LINES_A_SLICE) {
+    slices.push(JSON.stringify(lines.slice(from, from + LINES_A_SLICE)))
+  }
+  return { mapping: body.mapping, suppliers: [...new Set(lines.map((line) => line.supplier))], slices }
+}
+
+function bodyOf(bytes: Uint8Array) {
+  let said: unknown
+  try {
+    said = JSON.parse(new TextDecoder().decode(bytes))
+  } catch (error) {
+    return { code: 'not-json' as const, issues: [], detail: (error as Error).message }
+  }
+  const read = priceListBody.safeParse(said)
+  if (!read.success) {
+    const issues = issuesOf(read.error)
+    const detail = issues.map(({ path, message }) => `${path} ${message}`)[0] ?? ''
+    return { code: 'invalid-input' as const, issues, detail }
+  }
+  if ((read.data.csv as unknown as { isWellFormed: () => boolean }).isWellFormed()) return read.data
+  const message = 'holds half a character'
+  return { code: 'invalid-input' as const, issues: [{ path: 'csv', message }], detail: `csv ${message}` }
+}
