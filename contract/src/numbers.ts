@@ -4,6 +4,8 @@ import { z } from 'zod'
 const MOST_COUNT = 1_000_000
 
 /** Grams, zero to a hundred tonnes. NaN, infinity and text are refused with the field's path. */
+/** A sum of weights, each of which has its own limit. */
+export const gramsInAll = z.number().min(0).meta({ description: 'grams' })
 export const grams = z.number().min(0).max(HEAVIEST_GRAMS).meta({ description: 'grams' })
 export const positiveGrams = z
   .number()

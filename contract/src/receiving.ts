@@ -1,7 +1,7 @@
 import { hasRightCheckDigit } from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument, price } from './fabrication-document.ts'
-import { day, grams, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
+import { day, grams, gramsInAll, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
 
 /** One case of a lot: what its label or the invoice says, and what the scale said. */
 export const lotCase = z.strictObject({
@@ -93,7 +93,7 @@ export const lot = z
 export type Lot = z.infer<typeof lot>
 
 /** A lot with what fabrications have taken from it, grams. */
-export const lotRow = z.object({ lot, usedWeight: grams }).meta({ id: 'LotRow' })
+export const lotRow = z.object({ lot, usedWeight: gramsInAll }).meta({ id: 'LotRow' })
 export const lotRows = z.array(lotRow)
 export type LotRow = z.infer<typeof lotRow>
 
@@ -101,7 +101,7 @@ export type LotRow = z.infer<typeof lotRow>
 export const lotTrace = z
   .object({
     lot,
-    usedWeight: grams,
+    usedWeight: gramsInAll,
     photos: z.array(z.object({ id, takenAt: instant })),
     fabrications: z.array(z.object({ id, status: z.enum(['open', 'closed']), document: fabricationDocument })),
   })

@@ -1,9 +1,10 @@
 import type { FabricationState, Item, Kitchen, Style } from '@fleam/contract'
-import { MOST_COOKS, MOST_MINUTES, MOST_STYLES, MOST_UNITS, withOwnPiles } from '@fleam/core'
+import { HEAVIEST_GRAMS, MOST_COOKS, MOST_MINUTES, MOST_STYLES, MOST_UNITS, withOwnPiles } from '@fleam/core'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
 import {
+  addSupplier,
   openTestApp,
   send,
   sendFacts,
@@ -114,19 +115,49 @@ test('a clock that nobody stopped, and one of a device without the time, leave e
   })
   expect((await sendFacts(test_, kitchen, clock('1970-01-01T00:00:00.000Z', 1))).status).toBe(200)
   const { body } = await send(test_, 'GET', path(`/fabrications/${state.record.id}/document.json`))
-  expect(body.labour).toEqual([{ task: `break down, ${'M'.repeat(60)}`, minutes: MOST_MINUTES, ratePerHour: 20 }])
+  // So much is asked about, and counts as expected until somebody answers.
+  expect(body.labour).toEqual([{ task: 'break down', minutes: 54, ratePerHour: 21.4 }])
   await expectReadable()
   // It can be finished with what the clock says.
   const { record } = (await send(test_, 'GET', path(`/fabrications/${state.record.id}`))).body as FabricationState
   const { labour, version, purchase, consumables, piles, offers, creditPolicy, allocation, confirmed } = {
     ...record,
-    labour: body.labour,
+    labour: [{ task: `break down, ${'M'.repeat(60)}`, minutes: MOST_MINUTES, ratePerHour: 20 }],
   }
   const { date, cookId, supplierId, lot, notes, causes } = record
   const kept = { labour, version, purchase, consumables, piles, offers, creditPolicy, allocation, confirmed }
-  const finished = { ...kept, date, cookId, supplierId, lot, notes, causes, status: 'closed' }
+  const finished = { ...kept, date, cookId, supplierId, lot, notes, causes, status: 'closed', labourFrom: 'timed' }
   expect((await send(test_, 'PUT', path(`/fabrications/${record.id}`), finished)).status).toBe(200)
   await expectReadable()
+})
+
+test('more taken from a lot than any one weighing may be can be read', async () => {
+  const supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
+  const lot = {
+    ...{
+      id: newId(),
+      version: 1,
+      itemId: items[0]?.id,
+      supplierId,
+      code: null,
+      gtin: null,
+      extras: null,
+      pieces: null,
+    },
+    ...{ price: { amount: 4, per: 'kg' }, receivedOn: '2026-11-23', productionDate: null, useBy: null, openedOn: null },
+    ...{ isFinished: false, notes: null, checks: [] },
+    cases: [{ id: newId(), label: null, serial: null, invoiceWeight: HEAVIEST_GRAMS, weighed: null }],
+  }
+  expect((await send(test_, 'POST', path('/lots'), lot)).status).toBe(201)
+  for (let at = 0; at < 2; at++) {
+    const { purchase, ...start } = startOf(styleNamed('Supremes').id)
+    const heaviest = { ...purchase, invoiceWeight: HEAVIEST_GRAMS, receivedWeight: HEAVIEST_GRAMS }
+    const { status } = await send(test_, 'POST', path('/fabrications'), { ...start, purchase: heaviest, lotId: lot.id })
+    expect(status).toBe(201)
+  }
+  const { body } = await send(test_, 'GET', path('/lots'))
+  expect(body[0].usedWeight).toBe(2 * HEAVIEST_GRAMS)
+  expect((await send(test_, 'GET', path(`/lots/${lot.id}`))).status).toBe(200)
 })
 
 test('whatever is accepted at start can be read', async () => {
