@@ -82,7 +82,7 @@ test('clocks of the cooks become the labour of the record', async ({ page, reque
   await expect(page.getByRole('timer')).toContainText('In the cold')
   await typeWeight(page, '2090')
   await page.getByRole('button', { name: 'Finish' }).click()
-  await page.getByRole('button', { name: 'Finish without a cause' }).click()
+  await page.getByRole('button', { name: 'Finish without an answer' }).click()
   await page.waitForURL(/\/verdict\//)
   const { record } = await stateOf(request, id)
   expect(record.labour).toHaveLength(1)

@@ -170,7 +170,7 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
   const pileId = record.piles.find((pile) => pile.name === offer?.pile)?.id ?? ''
   const spreads = spreadsFrom(model, {
     yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
-    minutesPerUnit: evidence.tests.map((test) => test.minutesPerUnit),
+    minutesPerUnit: evidence.tests.flatMap((test) => test.minutesPerUnit ?? []),
     apPrices: evidence.apPrices,
     offerPrices: evidence.offers.find((each) => each.name === offer?.name)?.prices ?? [],
   })

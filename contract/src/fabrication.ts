@@ -1,6 +1,7 @@
 import {
   ALLOCATIONS,
   CREDIT_POLICIES,
+  LABOUR_SOURCES,
   LOSS_CAUSES,
   MOST_UNITS,
   PILE_CLASSES,
@@ -77,6 +78,8 @@ export const assumptionFields = {
 
 const editable = {
   ...assumptionFields,
+  /** Where the minutes of the labour are from. */
+  labourFrom: z.enum(LABOUR_SOURCES),
   confirmed: z.boolean(),
   date: day,
   cookId: id.nullable(),

@@ -13,7 +13,8 @@ export const forecastEvidence = z
         /** Grams of one unit as purchased. */
         unitWeight: positiveGrams,
         shares: z.record(z.string(), z.number()),
-        minutesPerUnit: minutes,
+        /** Null where nobody measured them. */
+        minutesPerUnit: minutes.nullable(),
         /** Ids of the steps that were said done; null where nobody said any. */
         stepsDone: z.array(z.string()).nullable(),
       }),

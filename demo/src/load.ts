@@ -220,6 +220,7 @@ async function loadSession(
 function asItEnded(record: FabricationState['record'], session: DemoSession) {
   return editOf(record, {
     labour: record.labour.map((entry) => ({ ...entry, minutes: session.minutes })),
+    labourFrom: session.isClosed ? 'timed' : 'assumed',
     consumables: [{ name: 'bags and labels', cost: 0.3 * session.script.birds }],
     piles: record.piles.map((pile) =>
       pile.name === 'bones and back' && session.bonesUsedShare !== null

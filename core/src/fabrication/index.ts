@@ -26,8 +26,10 @@ export {
   pileWeight,
   usedShareOf,
 } from './document.ts'
+export type { Labour, LabourAnswer, LabourDoubt, LabourSource } from './labour.ts'
+export { LABOUR_SOURCES, labourAnswered, labourAtEnd, labourDoubt, labourSoFar } from './labour.ts'
 export type { ColdClock, ColdLimits, CookName, LabourClock } from './marks.ts'
-export { coldClock, DEFAULT_COLD_LIMITS, labourClocks, labourFromMarks } from './marks.ts'
+export { coldClock, DEFAULT_COLD_LIMITS, labourClocks } from './marks.ts'
 export type { PlannedPile, Weighing } from './readings.ts'
 export { expectedWeight, pilesAsExpected, pilesFromReadings } from './readings.ts'
 export type { DocumentOptions, FabricationPlan, PlannedOffer } from './record.ts'

@@ -10,7 +10,8 @@ import {
   type Offer,
   type Purchase,
 } from './document.ts'
-import { type CookName, labourFromMarks } from './marks.ts'
+import { type LabourSource, labourSoFar } from './labour.ts'
+import type { CookName } from './marks.ts'
 import { type PlannedPile, pilesAsExpected, pilesFromReadings } from './readings.ts'
 
 /** An offer as a kitchen keeps it: for a pile of its own, with the article of its price book that it is. */
@@ -27,6 +28,7 @@ export interface FabricationPlan {
   style: string
   purchase: Purchase
   labour: readonly LabourEntry[]
+  labourFrom: LabourSource
   consumables: readonly Consumable[]
   piles: readonly PlannedPile[]
   offers: readonly PlannedOffer[]
@@ -52,8 +54,8 @@ export interface DocumentOptions {
 
 /**
  * The document of a fabrication: its plan, with the piles derived from the readings that stand. While it
- * is open, minutes that the cooks' clocks measured take the place of those the style assumes; finishing
- * writes them into the plan, where they may be corrected.
+ * is open, minutes that the cooks' clocks measured take the place of those the style assumes (see `labourSoFar`);
+ * finishing writes them into the plan, where they may be corrected.
  */
 export function documentOf(
   plan: FabricationPlan,
@@ -61,7 +63,7 @@ export function documentOf(
   { nowMs, cookName = () => undefined, standing = standingReadings(facts) }: DocumentOptions = {},
 ): FabricationDocument {
   const isRunning = plan.status === 'open' && nowMs !== undefined
-  const measured = isRunning ? labourFromMarks(facts, nowMs, cookName) : null
+  const labour = isRunning ? labourSoFar(plan, facts, nowMs, cookName).entries : plan.labour
   const { cook, supplier, lot, notes } = plan
   return {
     format: DOCUMENT_FORMAT,
@@ -70,7 +72,7 @@ export function documentOf(
     item: plan.item,
     style: plan.style,
     purchase: plan.purchase,
-    labour: measured ?? plan.labour,
+    labour,
     consumables: plan.consumables,
     piles: pilesFromReadings(plan.piles, standing),
     creditPolicy: plan.creditPolicy,

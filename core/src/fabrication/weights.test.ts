@@ -68,6 +68,7 @@ test('a document is its plan, with what was weighed', () => {
     style: 'supremes',
     purchase: { price: { amount: 1, per: 'kg' }, invoiceWeight: 1000 },
     labour: [],
+    labourFrom: 'assumed',
     consumables: [],
     piles: [
       {

@@ -178,7 +178,7 @@ const known = (estimate: Estimate | null): Estimate =>
 function expectedOf(style: Style, tests: readonly StyleTest[], supplierId: string) {
   const priced = style.consumables.reduce((sum, each) => sum + (each.costPerUnit ?? 0), 0)
   const sharesOf = (pileId: string, of: readonly StyleTest[]) => of.flatMap((test) => test.shares.get(pileId) ?? [])
-  const minutes = tests.map((test) => test.minutes)
+  const minutes = tests.flatMap((test) => test.minutes ?? [])
   const own = tests.filter((test) => test.supplierId === supplierId)
   return {
     minutesPerUnit: known(estimateForSupplier(style.minutesPerUnit, minutes, [])),

@@ -14,6 +14,7 @@ import { up as kindsOfPiles } from './migrations/009-kinds-of-piles.ts'
 import { up as idsInside } from './migrations/010-ids-inside.ts'
 import { up as keysOfKitchens } from './migrations/011-keys-of-kitchens.ts'
 import { up as priceBooks } from './migrations/012-price-books.ts'
+import { up as labourSources } from './migrations/013-labour-sources.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -29,6 +30,7 @@ const MIGRATIONS = [
   { name: '010-ids-inside', up: idsInside },
   { name: '011-keys-of-kitchens', up: keysOfKitchens },
   { name: '012-price-books', up: priceBooks },
+  { name: '013-labour-sources', up: labourSources },
 ]
 
 function migrator(database: Sequelize) {

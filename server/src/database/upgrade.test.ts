@@ -69,9 +69,12 @@ async function expectSameAppraisals(database: Database): Promise<void> {
   for (const [id, { kitchenId, document }] of Object.entries(BEFORE)) {
     const response = await app.inject({ url: `/api/kitchens/${kitchenId}/fabrications/${id}/document.json` })
     const now = response.json() as FabricationDocument
-    // Its open record was weighed beyond whole milligrams, and its clock runs on.
-    const isOpen = document.meta?.cook === undefined && (document.labour?.length ?? 0) > 1
-    const [before, after] = [appraise(document), appraise(isOpen ? { ...now, labour: document.labour } : now)]
+    // Its open record was weighed beyond whole milligrams, and a clock that runs lowers its labour no more.
+    const { status } = (await app.inject({ url: `/api/kitchens/${kitchenId}/fabrications/${id}` })).json().record
+    const [before, after] = [
+      appraise(document),
+      appraise(status === 'open' ? { ...now, labour: document.labour } : now),
+    ]
     expect(after.piles.map((pile) => pile.name)).toEqual(before.piles.map((pile) => pile.name))
     before.piles.forEach((pile, at) => {
       expect(Math.abs((after.piles[at]?.weight ?? 0) - pile.weight)).toBeLessThan(0.001)
@@ -92,6 +95,10 @@ test('a database of the version before is brought up to date, keeps everything a
   await migrate(database.sequelize, { backups: folder, now: new Date('2026-11-25T22:00:00.000Z') })
   expect(await migrationState(database.sequelize)).toMatchObject({ pending: 0 })
   await expectSameAppraisals(database)
+
+  // Minutes of finished records go on speaking for their style; those of an open one are the style's.
+  const sources = 'SELECT DISTINCT CONCAT(status, " ", labour_from) AS said FROM fabrications ORDER BY said'
+  expect(await columnOf(database, sources)).toEqual(['closed typed', 'open assumed'])
 
   // The schema as it was is written before the first change.
   const [backup] = readdirSync(folder)

@@ -1,5 +1,5 @@
 import type { FabricationState } from '@fleam/contract'
-import { appraise, documentOf, standingMarks } from '@fleam/core'
+import { appraise, documentOf, type LabourSource, standingMarks } from '@fleam/core'
 import type { Scope } from '../scope/index.ts'
 import { closedOfStyles } from './store.ts'
 
@@ -18,7 +18,8 @@ export interface StyleTest {
   stepsDone: string[] | null
   /** Share of AP by the id of the style's pile. */
   shares: ReadonlyMap<string, number>
-  minutes: number
+  /** Minutes for one unit; null where nobody measured them. */
+  minutes: number | null
   consumables: number
 }
 
@@ -32,8 +33,11 @@ export async function styleTests(scope: Scope, styleIds: readonly string[]): Pro
   return tests
 }
 
+/** What a style assumed, or a cook let stand, tells nothing new. */
+const isMeasured = (from: LabourSource) => from === 'timed' || from === 'typed'
+
 function testOf({ record, facts }: FabricationState): StyleTest | null {
-  const { date, supplierId, cookId, units, labour } = record
+  const { date, supplierId, cookId, units, labour, labourFrom } = record
   const { weights, piles, cost } = appraise(documentOf(record, facts))
   // A record whose weights do not add up says nothing of a yield.
   if (weights.balance !== 'ok') return null
@@ -48,7 +52,7 @@ function testOf({ record, facts }: FabricationState): StyleTest | null {
     shares: new Map(
       record.piles.flatMap(({ stylePileId }, at) => (stylePileId ? [[stylePileId, piles[at]?.share ?? 0]] : [])),
     ),
-    minutes: labour.reduce((sum, entry) => sum + entry.minutes, 0) / units,
+    minutes: isMeasured(labourFrom) ? labour.reduce((sum, entry) => sum + entry.minutes, 0) / units : null,
     consumables: cost.consumables / units,
   }
 }

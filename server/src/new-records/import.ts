@@ -95,6 +95,7 @@ function closedRecord(
     currency: document.currency,
     purchase: document.purchase,
     labour: [...(document.labour ?? [])],
+    labourFrom: 'typed',
     consumables: [...(document.consumables ?? [])],
     piles,
     offers: (document.offers ?? []).map(({ pile, ...offer }) => ({ ...offer, pileId: pileNamed(pile).id })),

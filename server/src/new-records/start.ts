@@ -131,6 +131,7 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
         ratePerHour: cook?.wagePerHour ?? kitchen.wagePerHour,
       },
     ],
+    labourFrom: 'assumed',
     consumables: consumablesOf(known, wish.units, last),
     piles,
     offers: ownOffers.length > 0 ? ownOffers : offersAsLast(piles, last),

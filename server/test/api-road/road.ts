@@ -20,6 +20,7 @@ const editOf = ({ record }: FabricationState) => ({
   confirmed: record.confirmed,
   purchase: record.purchase,
   labour: record.labour,
+  labourFrom: record.labourFrom,
   consumables: record.consumables,
   piles: record.piles,
   creditPolicy: record.creditPolicy,

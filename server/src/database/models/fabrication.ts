@@ -56,6 +56,7 @@ export interface FabricationModel
   extras: number | null
   creditPolicy: FabricationRecord['creditPolicy']
   allocation: FabricationRecord['allocation']
+  labourFrom: FabricationRecord['labourFrom']
   confirmed: boolean
   date: string
   lot: string | null
@@ -103,6 +104,7 @@ export const defineFabrication = (database: Sequelize) =>
       extras: maybeQuantity(),
       creditPolicy: words(8),
       allocation: words(8),
+      labourFrom: words(8),
       confirmed: yesNo(),
       date: day(),
       lot: maybeWords(),

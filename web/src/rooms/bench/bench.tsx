@@ -86,6 +86,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
         <KeysHelp isOpen={isHelpOpen} onOpen={() => setHelpOpen(true)} onClose={() => setHelpOpen(false)} />
         <LossCauses
           outcomes={finishing.outcomes}
+          doubt={finishing.doubt}
           currency={state.record.currency}
           species={state.record.species}
           isOpen={finishing.isAsking}

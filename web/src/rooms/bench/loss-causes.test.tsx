@@ -14,6 +14,7 @@ function ask() {
   renderPart(
     <LossCauses
       outcomes={OUTCOMES}
+      doubt={null}
       currency="EUR"
       species="poultry"
       isOpen
@@ -49,6 +50,30 @@ test('one tap names a cause, another one changes it, the same again takes it bac
       { pileId: 'bones', cause: 'too-warm' },
     ],
   ])
+})
+
+test('clocks that are far off what was expected are asked about in one line, and minutes can be said', async () => {
+  const finished: unknown[] = []
+  renderPart(
+    <LossCauses
+      outcomes={[]}
+      doubt={{ timedMinutes: 1.5, expectedMinutes: 132 }}
+      currency="EUR"
+      species="poultry"
+      isOpen
+      isFinishing={false}
+      onClose={() => {}}
+      onFinish={(_causes, answer) => finished.push(answer)}
+    />,
+  )
+  expect(screen.getByRole('group').textContent).toMatch(/clocks say 1\.5\smin, 132\smin were expected/)
+  await touch(screen.getByRole('button', { name: /Use the expected/ }))
+  await finish()
+  await touch(screen.getByRole('button', { name: 'Say minutes …' }))
+  fireEvent.change(screen.getByLabelText('Minutes of work in all'), { target: { value: '120' } })
+  await touch(screen.getByRole('button', { name: 'Use these minutes' }))
+  await finish()
+  expect(finished).toEqual([{ source: 'expected' }, { source: 'typed', minutes: 120 }])
 })
 
 test('number keys answer for one pile after the other', async () => {

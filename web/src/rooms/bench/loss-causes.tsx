@@ -1,9 +1,17 @@
-import { LOSS_CAUSES, type LossCause, likelyCauses, type PileOutcome } from '@fleam/core'
+import {
+  type LabourAnswer,
+  type LabourDoubt,
+  LOSS_CAUSES,
+  type LossCause,
+  likelyCauses,
+  type PileOutcome,
+} from '@fleam/core'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import { CAUSE_WORDS } from '../../parts/cause-words.ts'
-import { digitOf } from '../../parts/keys.ts'
+import { digitOf, isTyping } from '../../parts/keys.ts'
+import { LabourQuestion } from '../../parts/labour-question.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { causeByDigit } from './cause-by-digit.ts'
 
@@ -14,18 +22,21 @@ export interface NamedCause {
 
 interface LossCausesProps {
   outcomes: readonly PileOutcome[]
+  /** Clocks that say far less or more than was expected; null where they do not. */
+  doubt: LabourDoubt | null
   currency: string
   species: string | null
   isOpen: boolean
   isFinishing: boolean
   onClose: () => void
-  onFinish: (causes: NamedCause[]) => void
+  onFinish: (causes: NamedCause[], answer: LabourAnswer | null) => void
 }
 
-/** Piles that came out otherwise than the style expects: one tap says why. Nobody has to. */
+/** Asked once at the end: why piles came out otherwise than expected, and which minutes hold. Nobody has to answer. */
 export function LossCauses(props: LossCausesProps) {
-  const { outcomes, currency, species, isOpen, isFinishing, onClose, onFinish } = props
+  const { outcomes, doubt, currency, species, isOpen, isFinishing, onClose, onFinish } = props
   const [causes, setCauses] = useState<readonly NamedCause[]>([])
+  const [answer, setAnswer] = useState<LabourAnswer | null>(null)
   const format = useFormat(currency)
   const name = (pileId: string, cause: LossCause) =>
     setCauses((before) => [
@@ -37,6 +48,7 @@ export function LossCauses(props: LossCausesProps) {
   useEffect(() => {
     if (!isOpen) return
     const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event)) return
       const { outcomes: now, causes: named, species: kind, name: choose } = keys.current
       const chosen = causeByDigit(digitOf(event), now, named, kind)
       if (chosen) choose(chosen.pileId, chosen.cause)
@@ -53,6 +65,7 @@ export function LossCauses(props: LossCausesProps) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body className="causes">
+        {doubt ? <LabourQuestion doubt={doubt} answer={answer} format={format} onAnswer={setAnswer} /> : null}
         {outcomes.map((outcome) => (
           <CausesOf
             key={outcome.pile.id}
@@ -66,8 +79,8 @@ export function LossCauses(props: LossCausesProps) {
         ))}
       </Modal.Body>
       <Modal.Footer>
-        <Button className="main-action" autoFocus disabled={isFinishing} onClick={() => onFinish([...causes])}>
-          {causes.length > 0 ? 'Keep and finish' : 'Finish without a cause'}
+        <Button className="main-action" autoFocus disabled={isFinishing} onClick={() => onFinish([...causes], answer)}>
+          {causes.length > 0 || answer ? 'Keep and finish' : 'Finish without an answer'}
         </Button>
       </Modal.Footer>
     </Modal>

@@ -1,5 +1,5 @@
 import { editOf } from '@fleam/contract'
-import { labourClocks, labourFromMarks, outsideRange } from '@fleam/core'
+import { type LabourAnswer, labourAnswered, labourAtEnd, labourClocks, labourDoubt, outsideRange } from '@fleam/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router-dom'
 import { useChangeFabrication } from '../../data/queries.ts'
@@ -13,11 +13,14 @@ export function useFinish(live: LiveFabrication) {
   const change = useChangeFabrication(record.id)
   const [isAsking, setAsking] = useState(false)
   const outcomes = outsideRange(record.piles, document.piles, record.purchase.invoiceWeight)
-  const close = (causes: NamedCause[]) => {
+  const doubt = labourDoubt(record, marks, live.nowMs)
+  const close = (causes: NamedCause[], answer: LabourAnswer | null = null) => {
     // What the clocks measured becomes the record's own labour, where it may be corrected.
-    const measured = labourFromMarks(marks, Date.now(), live.cookName)
-    const labour = measured ? { labour: measured } : {}
-    change.mutate(editOf(record, { status: 'closed', causes, ...labour }), {
+    const nowMs = Date.now()
+    const { entries, source } = answer
+      ? labourAnswered(record, marks, nowMs, live.cookName, answer)
+      : labourAtEnd(record, marks, nowMs, live.cookName)
+    change.mutate(editOf(record, { status: 'closed', causes, labour: [...entries], labourFrom: source }), {
       onSuccess: () => {
         // Opened again some day, the record must not count the time between.
         for (const { cookId, isRunning } of labourClocks(marks, Date.now())) {
@@ -29,13 +32,14 @@ export function useFinish(live: LiveFabrication) {
   }
   return {
     outcomes,
+    doubt,
     isAsking,
     change,
     stopAsking: () => setAsking(false),
     close,
     finish: () => {
       if (record.status !== 'open' || live.standing.length === 0) return
-      if (outcomes.length > 0) setAsking(true)
+      if (outcomes.length > 0 || doubt) setAsking(true)
       else close([])
     },
   }

@@ -68,7 +68,9 @@ function LearningWords({ record }: { record: FabricationRecord }) {
   const { format } = useAppraised()
   const tests = useEvidence(record.id).data?.tests
   if (!tests) return null
-  const oldestFirst = [...tests].reverse()
+  const oldestFirst = [...tests]
+    .reverse()
+    .flatMap(({ minutesPerUnit, ...test }) => (minutesPerUnit === null ? [] : { ...test, minutesPerUnit }))
   const own = record.cookId === null ? null : learningFrom(oldestFirst.filter((test) => test.cookId === record.cookId))
   const learning = own ?? learningFrom(oldestFirst)
   if (!learning) {

@@ -50,7 +50,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
   const known = useMemo(
     () => ({
       yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
-      minutesPerUnit: evidence.tests.map((test) => test.minutesPerUnit),
+      minutesPerUnit: evidence.tests.flatMap((test) => test.minutesPerUnit ?? []),
       apPrices: evidence.apPrices,
       offerPrices: evidence.offers.find((each) => each.name === offer)?.prices ?? [],
     }),

@@ -19,7 +19,7 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
     const valuePerKg = pile?.valuePerKg ?? null
     if (!step.isOptional || !step.gain || !pile || valuePerKg === null) return []
     const tests = (evidence?.tests ?? []).flatMap((test) =>
-      test.stepsDone === null
+      test.stepsDone === null || test.minutesPerUnit === null
         ? []
         : {
             isDone: test.stepsDone.includes(step.id),

@@ -1,10 +1,11 @@
-import type { FigureRef } from '@fleam/core'
+import type { FigureRef, LabourSource } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import { LABOUR_SOURCE_WORDS } from '../../parts/labour-question.tsx'
 import { moneyParts } from './money-parts.ts'
 
 /** Where the weight and the money went, in sums that add up on the page. */
-export function Totals() {
+export function Totals({ labourSource }: { labourSource: LabourSource }) {
   const { document, appraisal, format } = useAppraised()
   const { weights, cost } = appraisal
   const money = moneyParts(appraisal, document.currency)
@@ -27,7 +28,12 @@ export function Totals() {
       <h2 id="totals">Where it went</h2>
       <dl className="sums">
         {line('Purchase', { group: 'cost', figure: 'ap' }, money.ap, format.money)}
-        {line('Labour', { group: 'cost', figure: 'labour' }, money.labour, format.money)}
+        {line(
+          `Labour, ${LABOUR_SOURCE_WORDS[labourSource]}`,
+          { group: 'cost', figure: 'labour' },
+          money.labour,
+          format.money,
+        )}
         {line('Bags and the like', { group: 'cost', figure: 'consumables' }, money.consumables, format.money)}
         {line(
           'By-products give back',

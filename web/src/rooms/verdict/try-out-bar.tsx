@@ -9,6 +9,7 @@ import type { useWhatIfs } from '../../data/what-if-queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Failed } from '../../parts/states.tsx'
 import { changeWords } from './change-words.ts'
+import { labourFromOf } from './labour-from.ts'
 import type { TryOut } from './use-try-out.ts'
 
 interface TryOutBarProps {
@@ -32,7 +33,7 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
   const changes = assumptionChanges(recorded, document)
   const worded = changes.slice(0, MOST_WORDED).map((each) => changeWords(each, format))
   const putIn = () =>
-    change.mutate(editOf(record, assumptions), {
+    change.mutate(editOf(record, { ...assumptions, labourFrom: labourFromOf(record, assumptions.labour) }), {
       onSuccess: () => tryOut.open(null),
     })
   return (

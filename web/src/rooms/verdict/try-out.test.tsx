@@ -46,6 +46,7 @@ const RECORD: FabricationRecord = {
   currency: 'EUR',
   purchase: { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540 },
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],
+  labourFrom: 'typed',
   consumables: [],
   piles: [pile('supremes', 'primary'), pile('bones', 'by-product'), pile('bin', 'waste')],
   offers: [],

@@ -6,7 +6,7 @@ import type {
   FabricationState,
   WhatIf,
 } from '@fleam/contract'
-import { documentOf, type LabourEntry } from '@fleam/core'
+import { documentOf, labourSoFar } from '@fleam/core'
 import { type ComponentType, memo, useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useCooks, useFabrication } from '../../data/queries.ts'
@@ -23,6 +23,8 @@ import { BatchSize } from './batch-size.tsx'
 import { BreakEvens } from './break-evens.tsx'
 import { HowItWasCut } from './how-it-was-cut.tsx'
 import { HowSure } from './how-sure.tsx'
+import { LabourAsked } from './labour-asked.tsx'
+import { isSameLabour, labourFromOf } from './labour-from.ts'
 import { MoneyBars } from './money-bars.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
@@ -73,6 +75,11 @@ function VerdictRoom({ state }: { state: FabricationState }) {
     () => (isTried ? documentWith(assumptions) : recorded),
     [isTried, assumptions, documentWith, recorded],
   )
+  const labourSource = useMemo(() => {
+    const { labour } = tryOut.record
+    const isOpen = record.status === 'open' && isSameLabour(labour, record.labour)
+    return isOpen ? labourSoFar(record, facts, openedAt, () => undefined).source : labourFromOf(record, labour)
+  }, [tryOut.record, record, facts, openedAt])
   const appraised = useAppraisal(document)
   // Draws and curves follow once the typing pauses, so that it never waits for them.
   const settled = usePaused(useMemo(() => ({ appraised, record: tryOut.record }), [appraised, tryOut.record]))
@@ -87,6 +94,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
         <Sentence species={record.species} />
         <Warnings record={record} />
+        <LabourAsked record={record} facts={facts} />
         <TwinBeam />
         <MoneyBars />
         <BreakEvens />
@@ -94,7 +102,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         <Settled {...settled} of={HowSure} />
         <PilesTable />
         <div className="verdict-columns">
-          <Totals />
+          <Totals labourSource={labourSource} />
           <Offers />
         </div>
         <Settled {...settled} of={BatchSize} />
@@ -123,10 +131,3 @@ const Settled = memo(function Settled({ appraised, record, of: Section }: Settle
     </AppraisedContext>
   )
 })
-
-const isSameLabour = (one: readonly LabourEntry[], other: readonly LabourEntry[]) =>
-  one.length === other.length &&
-  one.every(
-    ({ task, minutes, ratePerHour }, at) =>
-      task === other[at]?.task && minutes === other[at].minutes && ratePerHour === other[at].ratePerHour,
-  )
