@@ -1,6 +1,6 @@
 export { insertState } from './insert-state.ts'
 export { fabricationRoutes } from './routes.ts'
 export { requireDocument, requireOpen, requireState } from './service.ts'
-export { latestOfEachStyle, latestOfStyle, stateById, statesOfLot, usedOfLots } from './store.ts'
+export { latestOfEachStyle, latestOfStyle, recordById, stateById, statesOfLot, usedOfLots } from './store.ts'
 export type { StyleTest } from './style-tests.ts'
 export { styleTests } from './style-tests.ts'

@@ -53,12 +53,14 @@ async function statesWhere(scope: Scope, options: StatesOptions): Promise<Fabric
 }
 
 export async function stateById(scope: Scope, id: string): Promise<FabricationState | null> {
-  const [[row], parts, facts] = await Promise.all([
-    rowsWhere(scope, { where: { id }, withBoard: true }),
-    partsOf(scope, [id]),
-    factsOf(scope, [id]),
-  ])
-  return row ? { record: recordOfRow(row, parts.get(id) as RecordParts), facts: facts.get(id) ?? [] } : null
+  const [record, facts] = await Promise.all([recordById(scope, id), factsOf(scope, [id])])
+  return record ? { record, facts: facts.get(id) ?? [] } : null
+}
+
+/** A record without what was weighed for it. */
+export async function recordById(scope: Scope, id: string): Promise<FabricationRecord | null> {
+  const [[row], parts] = await Promise.all([rowsWhere(scope, { where: { id }, withBoard: true }), partsOf(scope, [id])])
+  return row ? recordOfRow(row, parts.get(id) as RecordParts) : null
 }
 
 /** Whether a record is open; null where there is none. */

@@ -5,6 +5,8 @@ interface Creation<T> {
   /** What stands under the id already; null where nothing does. */
   read: () => Promise<T | null>
   create: () => Promise<unknown>
+  /** Reads what was just created; as `read` does where it is not given. */
+  readCreated?: () => Promise<T | null>
   /** Whether what stands there is what is to be created. */
   isSame: (known: T) => boolean
   /** What is told where the database holds its place, its name mostly, for another one. */
@@ -19,7 +21,7 @@ const MAY_TRY_AGAIN = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK'])
  * Creates something under the id that its maker gave it: sent again, eight at once too, it is there once and answers as
  * the first time. Under an id that stands for something else it is refused, and nothing is said to be kept.
  */
-export async function createOnce<T>({ read, create, isSame, taken }: Creation<T>): Promise<T> {
+export async function createOnce<T>({ read, create, readCreated = read, isSame, taken }: Creation<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     const known = await read()
     if (known !== null) {
@@ -28,7 +30,7 @@ export async function createOnce<T>({ read, create, isSame, taken }: Creation<T>
     }
     try {
       await create()
-      const created = await read()
+      const created = await readCreated()
       if (created === null) throw new Error('What was created is not there')
       return created
     } catch (error) {

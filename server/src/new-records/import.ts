@@ -8,7 +8,7 @@ import {
   wholeMilligrams,
 } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { insertState, stateById } from '../fabrication/index.ts'
+import { insertState, recordById, stateById } from '../fabrication/index.ts'
 import { createOnce, isSameContent, Refusal } from '../http/index.ts'
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { type NameDecisions, type ResolvedNames, resolveNames } from './names.ts'
@@ -24,10 +24,11 @@ export function importDocument(
   decisions: NameDecisions,
 ): Promise<FabricationState> {
   refuseNothingWeighed(document)
-  const stateWith = (names: ResolvedNames): FabricationState => {
+  const stateWith = (names: ResolvedNames) => {
     const record = closedRecord(scope, id, document, names)
     return { record, facts: readingsOf(document, record, record.startedAt) }
   }
+  let kept: Reading[] = []
   return createOnce({
     read: () => stateById(scope, id),
     create: () =>
@@ -35,7 +36,13 @@ export function importDocument(
       inTransaction(scope, async (inside) => {
         const { record, facts } = stateWith(await resolveNames(inside, document, decisions))
         await insertState(inside, record, facts)
+        kept = facts
       }),
+    // Ten thousand weighings that were just stored are not fetched again: whoever weighs would wait for them.
+    readCreated: async () => {
+      const record = await recordById(scope, id)
+      return record && { record, facts: kept }
+    },
     isSame: (known) => isSameRecord(known, stateWith(NO_NAMES)),
     taken: { path: 'id', detail: 'This id stands for another record.' },
   })
