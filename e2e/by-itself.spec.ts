@@ -60,7 +60,7 @@ test('what looks wrong is asked about at once, and weighing goes on', async ({ p
   await expect(question).toContainText('pounds for kilos?')
   await typeWeight(page, '281')
   await expect(tile(page, 'supremes')).toContainText('2 of 12 pieces')
-  await question.getByRole('button', { name: 'Take it back' }).click()
+  await question.getByRole('button', { name: 'Delete this weight' }).click()
   await expect(tile(page, 'supremes')).toContainText('1 of 12 pieces')
   await expect(question).toBeHidden()
   await typeWeight(page, '14 kg')

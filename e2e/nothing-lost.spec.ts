@@ -122,8 +122,8 @@ test('another device sees every reading, move and clock within a second', async 
   ).toBeVisible(soon)
   // What another cook weighed is theirs to take back.
   await other.getByRole('button', { name: 'Undo' }).click()
-  await expect(other.locator('.bench-said')).toContainText('Took back 279')
+  await expect(other.locator('.bench-said')).toContainText('Undone: 279')
   await other.getByRole('button', { name: 'Undo' }).click()
-  await expect(other.locator('.bench-said')).toContainText('Nothing to take back on this device')
+  await expect(other.locator('.bench-said')).toContainText('Nothing to undo on this device')
   await other.context().close()
 })

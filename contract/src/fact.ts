@@ -8,7 +8,7 @@ import {
   wholeMilligrams,
 } from '@fleam/core'
 import { z } from 'zod'
-import { id, instant, money } from './numbers.ts'
+import { id, instant, money, positiveCount } from './numbers.ts'
 import { PROBLEMS, type ProblemCode } from './problem.ts'
 
 /** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
@@ -18,6 +18,9 @@ const weighed = z
   .gt(0)
   .max(HEAVIEST_GRAMS)
   .meta({ description: 'grams, whole milligrams' })
+
+/** Pieces of one weighing. */
+const MOST_PIECES = 10_000
 
 const made = { id, order: z.number().int().min(1).max(LAST_ORDER), takenAt: instant }
 const madeAtBench = { ...made, fabricationId: id }
@@ -32,6 +35,8 @@ export const reading = z
     source: z.enum(READING_SOURCES),
     /** Who weighed it; null where nobody said. */
     cookId: id.nullable().default(null),
+    /** How many pieces were weighed together; null where nobody said. */
+    pieces: positiveCount.max(MOST_PIECES).nullable().default(null),
   })
   .meta({ id: 'Reading' })
 
@@ -44,6 +49,11 @@ export const factVoid = z
 export const readingMove = z
   .strictObject({ kind: z.literal('move'), ...madeAtBench, readingId: id, pileId: id })
   .meta({ id: 'ReadingMove' })
+
+/** How many pieces a weighing is of, said after it; of several the last holds. */
+export const pieceCount = z
+  .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces: positiveCount.max(MOST_PIECES) })
+  .meta({ id: 'PieceCount' })
 
 /** A clock started or paused, the batch out of the cold or back in it, a step done. */
 export const mark = z
@@ -78,7 +88,7 @@ export const measuredCuts = z.array(measuredCut)
  * devices and merged: one form for all of them. Sending one twice changes nothing.
  */
 export const fact = z
-  .discriminatedUnion('kind', [reading, factVoid, readingMove, mark, measuredCut])
+  .discriminatedUnion('kind', [reading, factVoid, readingMove, pieceCount, mark, measuredCut])
   .meta({ id: 'Fact' }) satisfies z.ZodType<Fact>
 
 const MOST_SENT = 500

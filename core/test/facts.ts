@@ -1,4 +1,4 @@
-import type { FactVoid, Mark, MarkKind, Reading, ReadingMove } from '../src/index.ts'
+import type { FactVoid, Mark, MarkKind, PieceCount, Reading, ReadingMove } from '../src/index.ts'
 
 const AT = '2026-11-24T08:00:00.000Z'
 const made = (id: string, order: number) => ({ id, order, takenAt: AT, fabricationId: 'f' })
@@ -11,7 +11,15 @@ export const reading = (id: string, pileId: string, grams: number, changes: Part
   grams,
   source: 'scale',
   cookId: null,
+  pieces: null,
   ...changes,
+})
+
+export const count = (id: string, readingId: string, pieces: number, order: number): PieceCount => ({
+  ...made(id, order),
+  kind: 'count',
+  readingId,
+  pieces,
 })
 
 export const factVoid = (id: string, factId: string, order = 100): FactVoid => ({

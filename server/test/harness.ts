@@ -116,6 +116,7 @@ export const weighing = (fabricationId: string, pileId: string, grams: number, o
   takenAt: '2026-11-24T08:10:00.000Z',
   source: 'scale',
   cookId: null,
+  pieces: null,
 })
 
 /** Sends facts as a device does. */

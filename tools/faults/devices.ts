@@ -107,6 +107,7 @@ export class Devices {
         grams: 200 + (order % 150),
         source: 'scale',
         cookId: null,
+        pieces: null,
       }
       this.sent.add(reading.id)
       await this.#sendUntilKept(reading)

@@ -98,6 +98,7 @@ export function benchWith(options: BenchOptions = {}) {
     takenAt: `2026-11-24T08:00:0${at}.000Z`,
     source: 'scale' as const,
     cookId: null,
+    pieces: null,
     isKeptHere: keptHere,
     isMine: true,
   }))
@@ -115,7 +116,12 @@ export function benchWith(options: BenchOptions = {}) {
       take: async () => {},
       withdraw: async () => {},
       move: async () => {},
-      mark: async (mark) => {
+      count: async () => {},
+      lastAct: null,
+      lastUndone: null,
+      undo: () => {},
+      redo: () => {},
+      mark: async (_words, mark) => {
         done.push(`mark ${mark.mark} ${mark.cookId ?? mark.step ?? ''}`.trim())
       },
     },
@@ -143,9 +149,11 @@ export function benchWith(options: BenchOptions = {}) {
     pick: (id) => done.push(`pick ${id}`),
     touchPile: (id) => done.push(`touch ${id}`),
     takeSettled: () => done.push('take'),
-    takeTyped: (typed) => done.push(`typed ${typed}`),
+    takeTyped: (typed, pieces) => done.push(`typed ${typed}${pieces === null ? '' : ` for ${pieces}`}`),
     tare: () => done.push('tare'),
     undo: () => done.push('undo'),
+    redo: () => done.push('redo'),
+    countPieces: (id, pieces) => done.push(`count ${id} ${pieces}`),
     withdraw: (id) => done.push(`withdraw ${id}`),
     ...changes,
   }

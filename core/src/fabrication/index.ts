@@ -31,7 +31,7 @@ export { LABOUR_SOURCES, labourAnswered, labourAtEnd, labourDoubt, labourSoFar }
 export type { ColdClock, ColdLimits, CookName, LabourClock } from './marks.ts'
 export { coldClock, DEFAULT_COLD_LIMITS, labourClocks } from './marks.ts'
 export type { PlannedPile, Weighing } from './readings.ts'
-export { expectedWeight, pilesAsExpected, pilesFromReadings } from './readings.ts'
+export { expectedWeight, isUncounted, piecesIn, pilesAsExpected, pilesFromReadings } from './readings.ts'
 export type { DocumentOptions, FabricationPlan, PlannedOffer } from './record.ts'
 export { documentOf, expectedDocument } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'

@@ -28,25 +28,51 @@ export interface PlannedPile {
   processingPerKg: number | null
 }
 
+/** What of a reading says how many pieces it is of. */
+type WeighedPieces = Pick<Reading, 'grams'> & Partial<Pick<Reading, 'pieces'>>
+
+/** One piece heavier than this times its upper bound was not one piece. */
+const MORE_THAN_ONE = 2
+
+/** A weighing onto a pile of pieces that can hardly be one piece, while nobody has said how many it is. */
+export function isUncounted({ weighing, target, high }: PlannedPile, { grams, pieces }: WeighedPieces): boolean {
+  const bound = high ?? target
+  return weighing === 'pieces' && pieces == null && bound !== null && bound > 0 && grams > MORE_THAN_ONE * bound
+}
+
+/**
+ * Pieces that a reading is of: as many as were said; one, where nobody said; where it can hardly be one, about as many
+ * as the target says until somebody does.
+ */
+export function piecesIn(pile: PlannedPile, reading: WeighedPieces): number {
+  if (pile.weighing === 'whole') return 1
+  if (!isUncounted(pile, reading)) return reading.pieces ?? 1
+  return Math.max(MORE_THAN_ONE, Math.round(reading.grams / ((pile.target ?? pile.high) as number)))
+}
+
 /** Piles with their weights, derived from what was planned and what was weighed. */
 export function pilesFromReadings(
   planned: readonly PlannedPile[],
-  standing: readonly Pick<Reading, 'pileId' | 'grams'>[],
+  standing: readonly (WeighedPieces & Pick<Reading, 'pileId'>)[],
 ): Pile[] {
-  const grams = new Map<string, number[]>()
+  const readings = new Map<string, WeighedPieces[]>()
   for (const reading of standing) {
-    const list = grams.get(reading.pileId)
-    if (list) list.push(reading.grams)
-    else grams.set(reading.pileId, [reading.grams])
+    const list = readings.get(reading.pileId)
+    if (list) list.push(reading)
+    else readings.set(reading.pileId, [reading])
   }
-  return planned.map((pile) => pileOf(pile, grams.get(pile.id) ?? []))
+  return planned.map((pile) => pileOf(pile, readings.get(pile.id) ?? []))
 }
 
-function pileOf(planned: PlannedPile, grams: readonly number[]): Pile {
+function pileOf(planned: PlannedPile, readings: readonly WeighedPieces[]): Pile {
   const pile: Pile = { name: planned.name, class: planned.class }
   if (planned.kind) pile.kind = planned.kind
-  if (planned.weighing === 'pieces') pile.pieces = grams
-  else pile.weight = grams.reduce((sum, each) => sum + each, 0)
+  const counts = readings.map((reading) => piecesIn(planned, reading))
+  // Of pieces that were weighed together the mean is known, and no single one.
+  const isSingle = planned.weighing === 'pieces' && counts.every((count) => count === 1)
+  if (isSingle) pile.pieces = readings.map(({ grams }) => grams)
+  else pile.weight = readings.reduce((sum, { grams }) => sum + grams, 0)
+  if (planned.weighing === 'pieces' && !isSingle) pile.portions = counts.reduce((sum, count) => sum + count, 0)
   if (planned.weighing === 'whole' && planned.portions !== null) pile.portions = planned.portions
   for (const key of ['target', 'low', 'high', 'valuePerKg', 'usedShare', 'processingPerKg'] as const) {
     const value = planned[key]
@@ -69,6 +95,10 @@ export function pilesAsExpected(planned: readonly PlannedPile[], weighed: readon
       const each = count > 0 ? pileWeight(pile) / count : (expected ?? 0) / plan.portions
       const missing = Math.max(0, plan.portions - count)
       return { ...pile, pieces: [...pile.pieces, ...Array.from({ length: missing }, () => each)] }
+    }
+    if (plan.weighing === 'pieces' && pile.portions && (plan.portions ?? 0) > pile.portions) {
+      const portions = plan.portions as number
+      return { ...pile, weight: (pileWeight(pile) / pile.portions) * portions, portions }
     }
     if (pileWeight(pile) > 0 || expected === null) return pile
     const { pieces: _none, ...rest } = pile

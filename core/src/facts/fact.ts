@@ -33,6 +33,8 @@ export interface Reading extends MadeAtBench {
   source: ReadingSource
   /** Who weighed it; null where nobody said. */
   cookId: string | null
+  /** How many pieces were weighed together; null where nobody said. */
+  pieces: number | null
 }
 
 /** A fact that is taken back. */
@@ -47,6 +49,13 @@ export interface ReadingMove extends MadeAtBench {
   kind: 'move'
   readingId: string
   pileId: string
+}
+
+/** How many pieces a reading is of, said after it was taken; of several the last holds. */
+export interface PieceCount extends MadeAtBench {
+  kind: 'count'
+  readingId: string
+  pieces: number
 }
 
 export interface Mark extends MadeAtBench {
@@ -74,5 +83,5 @@ export interface MeasuredCut extends Made {
 }
 
 /** Something that was done: made once, on a device, kept, sent, stored and never changed. */
-export type Fact = Reading | FactVoid | ReadingMove | Mark | MeasuredCut
+export type Fact = Reading | FactVoid | ReadingMove | PieceCount | Mark | MeasuredCut
 export type FactKind = Fact['kind']

@@ -6,9 +6,18 @@ export type {
   MarkKind,
   MeasuredCut,
   MeasuringWay,
+  PieceCount,
   Reading,
   ReadingMove,
   ReadingSource,
 } from './fact.ts'
 export { MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from './fact.ts'
-export { byOrder, nextOrder, standingCuts, standingFacts, standingMarks, standingReadings } from './standing.ts'
+export {
+  byOrder,
+  factsInForce,
+  nextOrder,
+  standingCuts,
+  standingFacts,
+  standingMarks,
+  standingReadings,
+} from './standing.ts'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
-import { factVoid, mark, move, reading } from '../../test/facts.ts'
+import { count, factVoid, mark, move, reading } from '../../test/facts.ts'
 import {
   type Fact,
+  factsInForce,
   LAST_ORDER,
   type MeasuredCut,
   nextOrder,
@@ -27,6 +28,23 @@ test('a moved reading lies on the pile it was moved to last, and keeps its place
   expect(standingReadings([...facts, ...moves, factVoid('v', '1')])).toHaveLength(2)
   // A move that is taken back leaves the reading where it was before.
   expect(standingReadings([...facts, ...moves, factVoid('v', 'm2')])[0]?.pileId).toBe('b')
+})
+
+test('what was taken back can be taken back itself, as often as one likes', () => {
+  const facts: Fact[] = [reading('1', 'a', 10), factVoid('v1', '1', 2), factVoid('v2', 'v1', 3)]
+  expect(standingReadings(facts.slice(0, 2))).toEqual([])
+  expect(standingReadings(facts)).toHaveLength(1)
+  const again = factVoid('v3', 'v2', 4)
+  expect(standingReadings([...facts, again])).toEqual([])
+  expect(factsInForce([...facts, again]).map(({ id }) => id)).toEqual(['v1', 'v3'])
+  expect(standingReadings([again, ...facts].reverse())).toEqual([])
+})
+
+test('a reading is of as many pieces as were said last', () => {
+  const facts: Fact[] = [reading('1', 'a', 1600), reading('2', 'a', 280)]
+  const counts = [count('c1', '1', 5, 8), count('c2', '1', 6, 9)]
+  expect(standingReadings([...facts, ...counts]).map((each) => each.pieces)).toEqual([6, null])
+  expect(standingReadings([...facts, ...counts, factVoid('v', 'c2')])[0]?.pieces).toBe(5)
 })
 
 test('what is said last holds, though its device’s clock is hours behind', () => {

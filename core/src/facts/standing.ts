@@ -9,22 +9,38 @@ export const byOrder = (a: Pick<Fact, 'id' | 'order'>, b: Pick<Fact, 'id' | 'ord
 export const nextOrder = (facts: readonly Pick<Fact, 'order'>[]): number =>
   Math.min(LAST_ORDER, facts.reduce((highest, { order }) => Math.max(highest, order), 0) + 1)
 
+/** Ids of what is taken back. Taking back can be taken back itself: what was done later is looked at first. */
+function voidedIds(facts: readonly Fact[]): Set<string> {
+  const voided = new Set<string>()
+  const voids = facts.filter((fact) => fact.kind === 'void').sort((a, b) => byOrder(b, a))
+  for (const { id, factId } of voids) if (!voided.has(id)) voided.add(factId)
+  return voided
+}
+
 /** Each fact once, in the order of the work, those taken back left out: every device derives the same list. */
 export function standingFacts<T extends Fact>(facts: readonly T[]): T[] {
-  const voided = new Set(facts.flatMap((fact) => (fact.kind === 'void' ? [fact.factId] : [])))
+  const voided = voidedIds(facts)
   const unique = new Map<string, T>()
   for (const fact of facts) if (fact.kind !== 'void' && !voided.has(fact.id)) unique.set(fact.id, fact)
   return [...unique.values()].sort(byOrder)
 }
 
-/** The readings that count, in the order they were taken, those moved on the pile they were moved to last. */
+/** What is in force: each fact once, voids too, those taken back left out. */
+export function factsInForce(facts: readonly Fact[]): Fact[] {
+  const voided = voidedIds(facts)
+  return facts.filter(({ id }) => !voided.has(id))
+}
+
+/** The readings that count, in the order they were taken: on the pile they were moved to last, of as many pieces as were said last. */
 export function standingReadings(facts: readonly Fact[]): Reading[] {
   const standing = standingFacts(facts)
   const pileOf = new Map(standing.flatMap((fact) => (fact.kind === 'move' ? [[fact.readingId, fact.pileId]] : [])))
+  const piecesOf = new Map(standing.flatMap((fact) => (fact.kind === 'count' ? [[fact.readingId, fact.pieces]] : [])))
   return standing.flatMap((fact) => {
     if (fact.kind !== 'reading') return []
-    const pileId = pileOf.get(fact.id)
-    return [pileId === undefined ? fact : { ...fact, pileId }]
+    const [pileId, pieces] = [pileOf.get(fact.id), piecesOf.get(fact.id)]
+    if (pileId === undefined && pieces === undefined) return [fact]
+    return [{ ...fact, pileId: pileId ?? fact.pileId, pieces: pieces ?? fact.pieces }]
   })
 }
 
@@ -37,7 +53,7 @@ export const standingMarks = (facts: readonly Fact[]): Mark[] =>
 
 /** Portions that tell how far off a way of measuring is, in order; a portion whose weighing was taken back tells nothing. */
 export function standingCuts(facts: readonly Fact[]): MeasuredCut[] {
-  const voided = new Set(facts.flatMap((fact) => (fact.kind === 'void' ? [fact.factId] : [])))
+  const voided = voidedIds(facts)
   return standingFacts(facts).filter(
     (fact): fact is MeasuredCut =>
       fact.kind === 'measured-cut' && (fact.readingId === null || !voided.has(fact.readingId)),

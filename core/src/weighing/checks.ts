@@ -1,4 +1,11 @@
-import { type FabricationDocument, type Limits, type PlannedPile, weigh } from '../fabrication/index.ts'
+import {
+  type FabricationDocument,
+  isUncounted,
+  type Limits,
+  type PlannedPile,
+  piecesIn,
+  weigh,
+} from '../fabrication/index.ts'
 import type { Reading } from '../facts/index.ts'
 import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
 import { expectedReading } from './likeness.ts'
@@ -7,6 +14,12 @@ import { expectedReading } from './likeness.ts'
 const POUNDS_FOR_KILOS = GRAMS_PER_KILOGRAM / GRAMS_PER_POUND
 /** How near to that factor a weight must be, as a share of it, to be asked about. */
 const UNIT_TOLERANCE = 0.07
+/** A decimal mark in the wrong place, or grams for kilos: off by one of these factors, either way. */
+const SLIPS = [10, 100, 1000] as const
+/** How near to such a factor a weight must be, as a factor either way. */
+const SLIP_TOLERANCE = 1.5
+/** Pieces whose mean is further from what is expected than this factor were counted wrongly. */
+const COUNT_FACTOR = 1.6
 /** The same weight on the same pile within this time was probably taken twice, milliseconds. */
 const TWICE_WITHIN_MS = 1_000
 /** From this many pieces on, their mean says something. */
@@ -18,6 +31,8 @@ export type CheckCode =
   | 'heavier-than-whole'
   | 'taken-twice'
   | 'wrong-unit'
+  | 'decimal-slip'
+  | 'count-does-not-fit'
   | 'far-from-expected'
   | 'balance-over'
   | 'balance-lost'
@@ -64,13 +79,25 @@ function readingChecks({ piles, standing, document }: CheckInput): WeighingCheck
       found.push({ code, readingId: reading.id, pileId: pile.id, grams: reading.grams, against })
     if (reading.grams > ap) doubt('heavier-than-whole', ap)
     else if (before && isTwice(before, reading)) doubt('taken-twice', before.grams)
-    else if (expected !== null && isWrongUnit(reading.grams, expected, pile)) doubt('wrong-unit', expected)
+    else if (expected !== null && !isUncounted(pile, reading)) {
+      const pieces = piecesIn(pile, reading)
+      const code = doubtOf(reading.grams / pieces, expected, pile, pieces > 1)
+      if (code) doubt(code, expected * pieces)
+    }
   }
   return found.reverse()
 }
 
 const isTwice = (before: Reading, after: Reading) =>
   before.grams === after.grams && Math.abs(Date.parse(after.takenAt) - Date.parse(before.takenAt)) < TWICE_WITHIN_MS
+
+/** What looks wrong with the weight of one piece, or the mean of several, beside what is expected of one, grams. */
+function doubtOf(grams: number, expected: number, pile: PlannedPile, isMean: boolean): CheckCode | null {
+  const off = Math.max(grams / expected, expected / grams)
+  if (SLIPS.some((slip) => off > slip / SLIP_TOLERANCE && off < slip * SLIP_TOLERANCE)) return 'decimal-slip'
+  if (isMean) return off > COUNT_FACTOR ? 'count-does-not-fit' : null
+  return isWrongUnit(grams, expected, pile) ? 'wrong-unit' : null
+}
 
 /** Wrong by the factor between pound and kilo, either way, and not within the portion's bounds. */
 function isWrongUnit(grams: number, expected: number, { low, high }: PlannedPile): boolean {
@@ -82,10 +109,13 @@ function isWrongUnit(grams: number, expected: number, { low, high }: PlannedPile
 function meanChecks({ piles, standing, document }: CheckInput): WeighingCheck[] {
   const ap = document.purchase.invoiceWeight
   const sums = new Map(piles.map((pile) => [pile.id, { grams: 0, count: 0 }]))
-  for (const { pileId, grams } of standing) {
-    const sum = sums.get(pileId)
-    if (!sum) continue
-    sum.grams += grams
+  const byId = new Map(piles.map((pile) => [pile.id, pile]))
+  for (const reading of standing) {
+    const sum = sums.get(reading.pileId)
+    const pile = byId.get(reading.pileId)
+    // Of pieces weighed together the number was asked about already.
+    if (!sum || !pile || piecesIn(pile, reading) > 1) continue
+    sum.grams += reading.grams
     sum.count++
   }
   return piles.flatMap((pile) => {

@@ -146,6 +146,19 @@ describe('checks while weighing', () => {
   test('ask about pounds for kilos, either way, with the weight and what was expected', () => {
     expect(check([reading('supremes', 617)])[0]).toMatchObject({ code: 'wrong-unit', grams: 617, against: 280 })
     expect(codes([reading('bones', 3906 / 2.2046)])).toEqual(['wrong-unit'])
+  })
+
+  test('weights that are ten, a hundred or a thousand times off are asked about', () => {
+    for (const slip of [10, 100, 1000]) {
+      expect(codes([reading('supremes', 285 / slip)])).toEqual(['decimal-slip'])
+      expect(codes([reading('bones', 3700 / slip)])).toEqual(['decimal-slip'])
+    }
+    expect(codes([reading('supremes', 200)])).toEqual([])
+  })
+
+  test('a number of pieces that does not fit their weight is asked about; one that does is not', () => {
+    const total = (pieces: number) => codes([{ ...reading('supremes', 1650), pieces }])
+    expect([total(6), total(5), total(12)]).toEqual([[], [], ['count-does-not-fit']])
     // Within the bounds of its portion a weight is no question, however near the factor.
     expect(codes([reading('thighs', 1638)])).toEqual([])
   })

@@ -15,6 +15,7 @@ import { up as idsInside } from './migrations/010-ids-inside.ts'
 import { up as keysOfKitchens } from './migrations/011-keys-of-kitchens.ts'
 import { up as priceBooks } from './migrations/012-price-books.ts'
 import { up as labourSources } from './migrations/013-labour-sources.ts'
+import { up as countedPieces } from './migrations/014-counted-pieces.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -31,6 +32,7 @@ const MIGRATIONS = [
   { name: '011-keys-of-kitchens', up: keysOfKitchens },
   { name: '012-price-books', up: priceBooks },
   { name: '013-labour-sources', up: labourSources },
+  { name: '014-counted-pieces', up: countedPieces },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,5 +1,5 @@
 import type { FabricationNews, FabricationState, FactRefused, Kitchen } from '@fleam/contract'
-import { type Mark, type Reading, wholeMilligrams } from '@fleam/core'
+import { type Mark, type Reading, standingReadings, wholeMilligrams } from '@fleam/core'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { until } from '../../../tools/processes.ts'
@@ -241,6 +241,20 @@ describe('readings', () => {
   }
 })
 
+test('how many pieces a weighing is of is kept with it or after it, and what was taken back can be taken back', async () => {
+  const total = { ...weigh(0, 1600), pieces: 6 }
+  const said = { kind: 'count' as const, ...made(9), readingId: total.id, pieces: 5 }
+  const undo = { kind: 'void' as const, ...made(10), factId: said.id }
+  const redo = { kind: 'void' as const, ...made(11), factId: undo.id }
+  for (const facts of [[total, said], [undo], [redo], [total, said, undo, redo]])
+    expect((await post(...facts)).body.refused).toEqual([])
+  const { facts } = await current()
+  expect(facts).toEqual([total, said, undo, redo])
+  expect(standingReadings(facts).map((each) => each.pieces)).toEqual([5])
+  const none = await post({ ...said, id: newId(), pieces: 0 })
+  expect([none.status, none.body.issues[0].path]).toEqual([400, 'facts[0].pieces'])
+})
+
 describe('moves', () => {
   test('put a weighing onto another pile, once, and the reading itself is never changed', async () => {
     const reading = weigh(0, 1700)
@@ -301,9 +315,9 @@ describe('marks', () => {
   })
 
   test('a cook’s clock takes the place of the style’s minutes while it is open', async () => {
-    await post(clock('labour-start', 0), clock('labour-pause', 18))
+    await post(clock('labour-start', 0), clock('labour-pause', 58))
     const { body } = await send(test_, 'GET', path('/document.json'))
-    expect(body.labour).toEqual([{ task: 'break down, Marit', minutes: 18, ratePerHour: 27.5 }])
+    expect(body.labour).toEqual([{ task: 'break down, Marit', minutes: 58, ratePerHour: 27.5 }])
     expect((await current()).record.labour).toEqual([{ task: 'break down', minutes: 54, ratePerHour: 21.4 }])
   })
 

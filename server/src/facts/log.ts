@@ -52,7 +52,7 @@ export class FactLog {
 
   /** In the order in which one may point at another, so that one that points at what is not there fails alone. */
   async #insertSingly(scope: Scope, sorting: Sorting): Promise<void> {
-    const rank = (fact: Fact) => (fact.kind === 'void' ? 2 : fact.kind === 'move' ? 1 : 0)
+    const rank = (fact: Fact) => (fact.kind === 'void' ? 2 : fact.kind === 'move' || fact.kind === 'count' ? 1 : 0)
     for (const fact of [...sorting.missing()].sort((a, b) => rank(a) - rank(b))) {
       try {
         await this.#insert(scope, [fact])

@@ -7,6 +7,7 @@ const NOTHING = {
   pileId: null,
   targetId: null,
   grams: null,
+  pieces: null,
   source: null,
   cookId: null,
   mark: null,
@@ -23,11 +24,20 @@ export function rowOfFact(kitchenId: string, fact: Fact): FactColumns {
   const made = { ...NOTHING, id, kitchenId, fabricationId, kind, orderNo: order, takenAt: new Date(takenAt) }
   switch (fact.kind) {
     case 'reading':
-      return { ...made, pileId: fact.pileId, grams: fact.grams, source: fact.source, cookId: fact.cookId }
+      return {
+        ...made,
+        pileId: fact.pileId,
+        grams: fact.grams,
+        source: fact.source,
+        cookId: fact.cookId,
+        pieces: fact.pieces ?? null,
+      }
     case 'void':
       return { ...made, targetId: fact.factId }
     case 'move':
       return { ...made, targetId: fact.readingId, pileId: fact.pileId }
+    case 'count':
+      return { ...made, targetId: fact.readingId, pieces: fact.pieces }
     case 'mark':
       return { ...made, mark: fact.mark, cookId: fact.cookId, ratePerHour: fact.ratePerHour, step: fact.step }
     case 'measured-cut':
@@ -57,11 +67,14 @@ export function factOfRow(row: FactColumns): Fact {
         grams: row.grams as number,
         source: row.source as NonNullable<typeof row.source>,
         cookId: row.cookId,
+        pieces: row.pieces,
       }
     case 'void':
       return { kind: 'void', ...made, fabricationId, factId: row.targetId as string }
     case 'move':
       return { kind: 'move', ...atBench, readingId: row.targetId as string, pileId: row.pileId as string }
+    case 'count':
+      return { kind: 'count', ...atBench, readingId: row.targetId as string, pieces: row.pieces as number }
     case 'mark':
       return {
         kind: 'mark',

@@ -37,6 +37,7 @@ const OF_A_READING = [
   'grams',
   'source',
   'cookId',
+  'pieces',
 ] as const
 /** When it arrived is for the feed, and whose it is was asked for. */
 const NOT_OF_A_FACT = ['kitchenId', 'receivedAt'] as const

@@ -139,6 +139,7 @@ function readingsOf(document: FabricationDocument, record: FabricationRecord, ta
     grams,
     source: 'imported',
     cookId: null,
+    pieces: null,
   }))
 }
 

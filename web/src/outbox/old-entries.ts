@@ -40,7 +40,8 @@ function factOf(entry: OldEntry, made: { id: string; order: number; fabricationI
   switch (entry.kind) {
     case 'reading': {
       const { pileId, grams, takenAt, source } = entry.reading
-      return { kind: 'reading', ...made, pileId, grams: wholeMilligrams(grams), takenAt, source, cookId: null }
+      const weighed = { pileId, grams: wholeMilligrams(grams), takenAt, source, cookId: null, pieces: null }
+      return { kind: 'reading', ...made, ...weighed }
     }
     case 'void':
       return { kind: 'void', ...made, factId: entry.void.readingId, takenAt: entry.void.takenAt }

@@ -29,6 +29,7 @@ export function Refused() {
 const KIND_WORDS = {
   void: 'A withdrawal',
   move: 'A move to another pile',
+  count: 'A number of pieces',
   mark: 'A clock or a step',
   'measured-cut': 'A planned portion',
 } as const

@@ -1,6 +1,17 @@
 import type { Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core'
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, instant, maybeMilligrams, maybeQuantity, maybeRef, maybeWords, ref, whole, words } from './columns.ts'
+import {
+  id,
+  instant,
+  maybeMilligrams,
+  maybeQuantity,
+  maybeRef,
+  maybeWhole,
+  maybeWords,
+  ref,
+  whole,
+  words,
+} from './columns.ts'
 
 /** One fact of any kind: a row is inserted and never changed. Columns that its kind does not have are null. */
 export interface FactModel extends Model<InferAttributes<FactModel>, InferCreationAttributes<FactModel>> {
@@ -16,6 +27,8 @@ export interface FactModel extends Model<InferAttributes<FactModel>, InferCreati
   /** The fact that is taken back, the reading that is moved, or the reading that weighed a measured cut. */
   targetId: string | null
   grams: number | null
+  /** How many pieces were weighed together; null where nobody said. */
+  pieces: number | null
   source: ReadingSource | null
   cookId: string | null
   mark: MarkKind | null
@@ -40,6 +53,7 @@ export const defineFact = (database: Sequelize) =>
       pileId: maybeRef(),
       targetId: maybeRef(),
       grams: maybeMilligrams(),
+      pieces: maybeWhole(),
       source: maybeWords(8),
       cookId: maybeRef(),
       mark: maybeWords(16),

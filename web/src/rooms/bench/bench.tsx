@@ -10,6 +10,7 @@ import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { BenchHeading } from './bench-heading.tsx'
 import { BenchCautions } from './cautions.tsx'
 import { ChecksLine } from './checks-line.tsx'
+import { HowMany } from './how-many.tsx'
 import { KeysHelp } from './keys-help.tsx'
 import { LossCauses } from './loss-causes.tsx'
 import { NextCut } from './next-cut.tsx'
@@ -61,6 +62,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
           <StepCard bench={bench} />
           <div className="bench-piles">
             <NextCut live={bench.live} />
+            <HowMany bench={bench} />
             <PileTiles bench={bench} />
             <PieceList bench={bench} />
             <BenchCautions

@@ -17,21 +17,21 @@ describe('a question', () => {
       '617\u00a0g of supremes, about 280\u00a0g expected: pounds for kilos?',
     )
     await touch(screen.getByRole('button', { name: 'It is right' }))
-    await touch(screen.getByRole('button', { name: 'Take it back' }))
+    await touch(screen.getByRole('button', { name: 'Delete this weight' }))
     expect(done).toEqual(['confirm wrong-unit', 'withdraw 7'])
   })
 
   for (const [code, words] of [
     ['heavier-than-whole', 'is more than the whole'],
     ['taken-twice', 'twice within a second'],
-    ['far-from-expected', 'The mean of supremes'],
+    ['far-from-expected', 'on average, about'],
     ['balance-over', 'came out of'],
     ['balance-lost', 'not weighed'],
   ] as const) {
     test(`${code} is one line`, () => {
       ask({ code, readingId: null, pileId: 'supremes', grams: 500, against: 400 })
       expect(screen.getByRole('status', { name: 'Question' }).textContent).toContain(words)
-      expect(screen.queryByRole('button', { name: 'Take it back' })).toBeNull()
+      expect(screen.queryByRole('button', { name: 'Delete this weight' })).toBeNull()
     })
   }
 })

@@ -18,7 +18,7 @@ export function ChecksLine({ bench }: { bench: Bench }) {
       </Button>
       {readingId === null ? null : (
         <Button variant="outline-dark" onClick={() => bench.withdraw(readingId)}>
-          Take it back
+          Delete this weight
         </Button>
       )}
       {bench.checks.open.length > 1 ? <span className="quiet">and {bench.checks.open.length - 1} more</span> : null}
@@ -34,8 +34,12 @@ function questionOf({ code, grams, against }: WeighingCheck, pile: string, weigh
       return `${weight(grams)} of ${pile} was taken twice within a second. Two of them?`
     case 'wrong-unit':
       return `${weight(grams)} of ${pile}, about ${weight(against)} expected: pounds for kilos?`
+    case 'decimal-slip':
+      return `${weight(grams)} of ${pile}, about ${weight(against)} expected: is the unit or the decimal mark right?`
+    case 'count-does-not-fit':
+      return `${weight(grams)} of ${pile}, about ${weight(against)} expected of so many. Is the number of pieces right?`
     case 'far-from-expected':
-      return `The mean of ${pile} is ${weight(grams)}, about ${weight(against)} expected. The right pile?`
+      return `${pile}: ${weight(grams)} on average, about ${weight(against)} expected. The right pile?`
     case 'balance-over':
       return `${weight(grams)} came out of ${weight(against)}. Is a weight or a unit wrong?`
     case 'balance-lost':

@@ -25,7 +25,11 @@ export function Clocks({ bench }: { bench: Bench }) {
         </p>
         <Button
           variant="outline-dark"
-          onClick={() => void bench.live.mark({ mark: cold.isOut ? 'cold-in' : 'cold-out' })}
+          onClick={() =>
+            void bench.live.mark(cold.isOut ? 'back in the fridge' : 'out of the fridge', {
+              mark: cold.isOut ? 'cold-in' : 'cold-out',
+            })
+          }
         >
           <Snowflake size={20} aria-hidden /> {cold.isOut ? 'Back in' : 'Out again'}
         </Button>
@@ -50,6 +54,7 @@ function CookClocks({ bench }: { bench: Bench }) {
   const rateOf = (cookId: string | null) => cooks.find((each) => each.id === cookId)?.wagePerHour ?? kitchen.wagePerHour
   const toggle = (cookId: string | null, isRunning: boolean) =>
     void mark(
+      `${isRunning ? 'pause' : 'start'} the clock of ${(cookId && bench.live.cookName(cookId)) ?? 'the cook'}`,
       isRunning ? { mark: 'labour-pause', cookId } : { mark: 'labour-start', cookId, ratePerHour: rateOf(cookId) },
     )
   return (

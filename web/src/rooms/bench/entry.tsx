@@ -42,7 +42,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
         ? result.grams.map((grams) => ({ pileId, grams, source: 'typed' as const, cookId: record.cookId }))
         : [],
     )
-    await live.take(...taken)
+    await live.take(`the card, ${taken.length} weights`, ...taken)
     navigate(`/bench/${record.id}`)
   }
   return (

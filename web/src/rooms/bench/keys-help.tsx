@@ -4,7 +4,7 @@ const KEYS = [
   ['1 – 9', 'choose the pile; a settled weight goes onto it'],
   ['Enter or Space', 'take the weight onto the chosen pile'],
   ['T', 'tare'],
-  ['U', 'undo the last weighing'],
+  ['U', 'undo what you did last; Shift and U do it again'],
   ['N', 'checked: next step'],
   ['g, then a letter', 'another room: t Today, b Bench, v Verdict'],
   ['number pad', '+ next step, − undo, 0 tare, × type a weight, ÷ step before, , finish'],

@@ -22,8 +22,8 @@ describe('the pieces', () => {
     rerender(<div />)
     const picked = { ...bench, picked: bench.live.standing[1] ?? null }
     renderPart(<PieceList bench={picked} />, { document })
-    await touch(screen.getByRole('button', { name: 'Take it back' }))
-    await touch(screen.getByRole('button', { name: 'Leave it' }))
+    await touch(screen.getByRole('button', { name: 'Delete this weight' }))
+    await touch(screen.getByRole('button', { name: 'Cancel' }))
     expect(done.slice(1)).toEqual(['withdraw 1', 'pick null'])
   })
 

@@ -1,8 +1,9 @@
-import { boundOf, type PieceBound, type PileResult } from '@fleam/core'
+import { boundOf, type PieceBound, type PileResult, piecesIn } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import type { StandingReading } from '../../outbox/merge.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import type { Format } from '../../parts/use-format.ts'
 import { PlatesLine } from './plates-line.tsx'
 import type { Bench } from './use-bench.ts'
 import { usePlates } from './use-plates.ts'
@@ -39,9 +40,15 @@ export function PieceList({ bench }: { bench: Bench }) {
           </span>
         )}
       </h2>
+      {isPieces && result.mean === null && result.portions !== null && result.portions > 0 ? (
+        <p className="pieces-sum">
+          {result.portions} pieces, {format.weight(result.weight / result.portions)} on average; weighed together, so
+          none is judged by itself
+        </p>
+      ) : null}
       {isPieces && result.mean !== null ? (
         <p className="pieces-sum">
-          mean{' '}
+          on average{' '}
           <MaybeFigure
             of={{ group: 'pile', pile: pile.name, figure: 'mean' }}
             value={result.mean}
@@ -59,7 +66,7 @@ export function PieceList({ bench }: { bench: Bench }) {
             key={last.id}
             reading={last}
             bound="within"
-            words={`just now ${format.weight(last.grams)} ${lastPile.name}`}
+            words={`just now ${wordsOf(last, format)} ${lastPile.name}`}
             plate={plates?.numberOf(last.id) ?? null}
             isPicked={last.id === bench.picked?.id}
             onPick={() => bench.pick(last.id)}
@@ -69,8 +76,8 @@ export function PieceList({ bench }: { bench: Bench }) {
           <Piece
             key={reading.id}
             reading={reading}
-            bound={isPieces ? boundOf(reading.grams, pile.low, pile.high) : 'within'}
-            words={format.weight(reading.grams)}
+            bound={isPieces && piecesIn(pile, reading) === 1 ? boundOf(reading.grams, pile.low, pile.high) : 'within'}
+            words={wordsOf(reading, format)}
             plate={plates?.numberOf(reading.id) ?? null}
             isPicked={reading.id === bench.picked?.id}
             onPick={() => bench.pick(reading.id)}
@@ -78,9 +85,13 @@ export function PieceList({ bench }: { bench: Bench }) {
         ))}
       </ol>
       {readings.length > MOST_SHOWN ? <p className="quiet">and {readings.length - MOST_SHOWN} earlier ones</p> : null}
-      {bench.picked ? <PickedActions bench={bench} words={format.weight(bench.picked.grams)} /> : null}
+      {bench.picked ? <PickedActions bench={bench} words={wordsOf(bench.picked, format)} /> : null}
     </section>
   )
+}
+
+function wordsOf({ grams, pieces }: StandingReading, format: Format): string {
+  return pieces === null || pieces === 1 ? format.weight(grams) : `${format.weight(grams)} for ${pieces}`
 }
 
 /** What can be done with the weighing that was picked. */
@@ -95,10 +106,10 @@ function PickedActions({ bench, words }: { bench: Bench; words: string }) {
         {cook ? ` by ${cook}` : ''}: touch the pile it belongs to, or
       </span>
       <Button variant="outline-dark" onClick={() => bench.withdraw(picked.id)}>
-        Take it back
+        Delete this weight
       </Button>
       <Button variant="outline-dark" onClick={() => bench.pick(null)}>
-        Leave it
+        Cancel
       </Button>
     </p>
   )
@@ -117,13 +128,13 @@ interface PieceProps {
 function Piece({ reading, bound, words, plate, isPicked, onPick }: PieceProps) {
   return (
     <li className={bound === 'within' ? '' : 'out-of-bounds'}>
-      <button type="button" aria-pressed={isPicked} onClick={onPick} title="Touch to take it back or to move it">
+      <button type="button" aria-pressed={isPicked} onClick={onPick} title="Touch to delete it or to move it">
         <span aria-hidden>{MARKS[bound]}</span>
         {words}
         {bound === 'within' ? null : <span className="visually-hidden">, {BOUND_WORDS[bound]}</span>}
         {plate === null ? null : <strong> plate {plate}</strong>}
         {reading.isKeptHere ? <em> kept here</em> : null}
-        <span className="visually-hidden">, take back or move</span>
+        <span className="visually-hidden">, delete or move</span>
       </button>
     </li>
   )

@@ -1,17 +1,21 @@
 import type { FabricationRecord } from '@fleam/contract'
-import { nextPile, type PlannedPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
+import { nextPile, type PlannedPile, piecesIn, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
 import type { StandingReading } from '../../outbox/merge.ts'
 
 /** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
 export function progressOf(record: FabricationRecord, standing: readonly StandingReading[]): SequenceInput {
   const counts = new Map<string, number>()
-  for (const { pileId } of standing) counts.set(pileId, (counts.get(pileId) ?? 0) + 1)
+  const piles = new Map(record.piles.map((pile) => [pile.id, pile]))
+  for (const reading of standing) {
+    const pile = piles.get(reading.pileId)
+    if (pile) counts.set(pile.id, (counts.get(pile.id) ?? 0) + piecesIn(pile, reading))
+  }
   return { piles: record.piles, steps: record.steps, units: record.units, rhythm: record.rhythm, counts }
 }
 
 /** The same after one more weighing of a pile. */
-export function afterOneMore(progress: SequenceInput, pileId: string): SequenceInput {
-  return { ...progress, counts: new Map(progress.counts).set(pileId, (progress.counts.get(pileId) ?? 0) + 1) }
+export function afterOneMore(progress: SequenceInput, pileId: string, pieces = 1): SequenceInput {
+  return { ...progress, counts: new Map(progress.counts).set(pileId, (progress.counts.get(pileId) ?? 0) + pieces) }
 }
 
 /** The step at which a pile leaves the board; −1 where no step says. */
@@ -39,8 +43,8 @@ export function firstStep(record: FabricationRecord, progress: SequenceInput, af
  * The step to show after a weighing: the same while its piles want more, then the one after it, so that
  * steps without a pile are not passed over; the first one when the next bird comes onto the board.
  */
-export function stepAfter(record: FabricationRecord, before: SequenceInput, pile: PlannedPile): number {
-  const after = afterOneMore(before, pile.id)
+export function stepAfter(record: FabricationRecord, before: SequenceInput, pile: PlannedPile, pieces = 1): number {
+  const after = afterOneMore(before, pile.id, pieces)
   const next = nextPile(after, pile.id)
   const here = stepOfPile(record, pile)
   const there = stepOfPile(record, next)

@@ -40,13 +40,14 @@ describe('the scale', () => {
       fireEvent.submit(field.closest('form') as HTMLFormElement)
     }
     add('1,2 kg')
+    add('1.6 kg, 6 pieces')
     expect(field.value).toBe('')
     for (const text of ['much', '-5', '0', '']) {
       add(text)
       expect(field.value).toBe(text)
       expect(screen.getByRole('alert').textContent).not.toBe('')
     }
-    expect(done).toEqual(['typed 1200'])
+    expect(done).toEqual(['typed 1200', 'typed 1600 for 6'])
   })
 })
 

@@ -1,5 +1,5 @@
 import type { ScaleView } from '@fleam/core'
-import { parseWeight } from '@fleam/core'
+import { parseCountedWeight } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -45,8 +45,11 @@ export function ScalePanel({ bench }: { bench: Bench }) {
         <Button variant="outline-dark" disabled={!isConnected} onClick={bench.tare}>
           Tare
         </Button>
-        <Button variant="outline-dark" disabled={bench.live.standing.length === 0} onClick={bench.undo}>
+        <Button variant="outline-dark" disabled={bench.live.lastAct === null} onClick={bench.undo}>
           Undo
+        </Button>
+        <Button variant="outline-dark" disabled={bench.live.lastUndone === null} onClick={bench.redo}>
+          Redo
         </Button>
       </div>
       <div className="scale-entry">
@@ -58,6 +61,10 @@ export function ScalePanel({ bench }: { bench: Bench }) {
 }
 
 const TYPED_FIELD = 'typed-weight'
+const PLACEHOLDERS = {
+  metric: { pieces: 'type: 281, or 1.6 kg, 6 pieces', whole: 'type: 840 or 1.2 kg' },
+  imperial: { pieces: 'type: 10 oz, or 3 lb 8 oz, 6 pieces', whole: 'type: 2 lb 3 oz' },
+} as const
 
 /** Puts the hand into the field for a typed weight. */
 export const typeWeight = () => document.getElementById(TYPED_FIELD)?.focus()
@@ -68,10 +75,13 @@ function TypedWeight({ bench }: { bench: Bench }) {
   const [refusal, setRefusal] = useState('')
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    const result = parseWeight(text, bareUnitOf(units))
+    const result = parseCountedWeight(text, bareUnitOf(units))
     if (!result.ok) return setRefusal(WEIGHT_REFUSALS[result.code])
     if (result.grams === 0) return setRefusal('Nothing weighs nothing: type what the scale shows.')
-    bench.takeTyped(result.grams)
+    if (result.pieces !== null && bench.pileInTurn.weighing === 'whole') {
+      return setRefusal(`${bench.pileInTurn.name} is weighed as a whole: type its weight alone.`)
+    }
+    bench.takeTyped(result.grams, result.pieces)
     setText('')
     setRefusal('')
     // The keys of the bench work again at once.
@@ -83,7 +93,7 @@ function TypedWeight({ bench }: { bench: Bench }) {
         id={TYPED_FIELD}
         aria-label="Weight typed by hand"
         aria-describedby="typed-refusal"
-        placeholder={units === 'metric' ? 'type: 840 or 1.2 kg' : 'type: 2 lb 3 oz'}
+        placeholder={PLACEHOLDERS[units][bench.pileInTurn.weighing]}
         value={text}
         isInvalid={refusal !== ''}
         autoComplete="off"

@@ -10,7 +10,7 @@ export interface BenchKeyActions {
 }
 
 /**
- * `1`–`9` pile, `Enter` or `Space` take, `T` tare, `U` undo, `N` next step, `?` help. On a number pad alone:
+ * `1`–`9` pile, `Enter` or `Space` take, `T` tare, `U` undo, `Shift U` do again, `N` next step, `?` help. On a number pad alone:
  * `+` next step, `−` undo, `0` tare, `×` type a weight, `÷` the step before, the decimal key finishes.
  */
 export function useBenchKeys(bench: Bench, actions: BenchKeyActions): void {
@@ -42,7 +42,7 @@ function actionOf(event: KeyboardEvent, bench: Bench, actions: BenchKeyActions):
     case 't':
       return bench.tare
     case 'u':
-      return bench.undo
+      return event.shiftKey ? bench.redo : bench.undo
     case 'n':
       return bench.nextStep
     case 'escape':

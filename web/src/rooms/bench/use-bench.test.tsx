@@ -123,7 +123,7 @@ test('touching a tile takes what lies there, and says why where there is nothing
   expect(on('supremes')).toEqual([284])
 })
 
-test('a weighing is picked and moved, and undo moves it back before it takes anything back', async () => {
+test('a weighing is picked and moved; undo moves it back, then deletes it, and redo does both again', async () => {
   const { bench, put, on, run } = await openBench()
   await put(284)
   await run(() => bench().touchPile('drumsticks'))
@@ -137,7 +137,49 @@ test('a weighing is picked and moved, and undo moves it back before it takes any
   await run(bench().undo)
   expect(bench().live.standing).toEqual([])
   await run(bench().undo)
-  expect(bench().said).toBe('Nothing to take back on this device.')
+  expect(bench().said).toBe('Nothing to undo on this device.')
+  await run(bench().redo)
+  expect(on('drumsticks')).toEqual([284])
+  await run(bench().redo)
+  expect([on('drumsticks'), on('supremes')]).toEqual([[], [284]])
+  await run(bench().redo)
+  expect(bench().said).toBe('Nothing to do again.')
+})
+
+test('undo after a weight was deleted brings that weight back, and deletes no other', async () => {
+  const { bench, put, on, run } = await openBench()
+  await run(() => bench().touchPile('supremes'))
+  await put(284)
+  await run(bench().takeSettled)
+  await run(() => bench().takeTyped(276, null))
+  await run(() => bench().withdraw(bench().live.standing[0]?.id as string))
+  expect(on('supremes')).toEqual([276])
+  await run(bench().undo)
+  expect(bench().said).toContain('Undone: delete 284')
+  expect(on('supremes')).toEqual([284, 276])
+  await run(bench().nextStep)
+  await run(bench().undo)
+  expect(bench().said).toContain('Undone: step done')
+  expect(on('supremes')).toEqual([284, 276])
+})
+
+test('a total is no portion: it is asked how many it is, and a number of pieces can be typed with it', async () => {
+  const { bench, on, run } = await openBench()
+  await run(() => bench().touchPile('supremes'))
+  await run(() => bench().takeTyped(1588, null))
+  expect(bench().said).toContain('how many pieces?')
+  expect(bench().progress.counts.get('supremes')).toBe(6)
+  const [reading] = bench().live.standing
+  await run(() => bench().countPieces(reading?.id as string, 5))
+  expect(bench().progress.counts.get('supremes')).toBe(5)
+  await run(() => bench().touchPile('supremes'))
+  await run(() => bench().takeTyped(560, 2))
+  expect(on('supremes')).toEqual([1588, 560])
+  const supremes = bench().live.document.piles.find((pile) => pile.name === 'supremes')
+  expect([supremes?.weight, supremes?.portions, supremes?.pieces]).toEqual([2148, 7, undefined])
+  await run(() => bench().touchPile('supremes'))
+  await run(() => bench().takeTyped(570, 9))
+  expect(bench().checks.open.map((check) => check.code)).toContain('count-does-not-fit')
 })
 
 test('the next step is recorded as done, and brings its pile', async () => {
@@ -158,11 +200,11 @@ test('the next step is recorded as done, and brings its pile', async () => {
 test('what looks wrong is asked about until somebody answers', async () => {
   const { bench, run } = await openBench()
   await run(() => bench().touchPile('supremes'))
-  await run(() => bench().takeTyped(617))
+  await run(() => bench().takeTyped(617, null))
   const codes = () => bench().checks.open.map((check) => check.code)
   expect(codes()).toEqual(['wrong-unit'])
   await run(() => bench().checks.confirm(bench().checks.open[0] as never))
   expect(codes()).toEqual([])
-  await run(() => bench().takeTyped(281))
+  await run(() => bench().takeTyped(281, null))
   expect(codes()).toEqual([])
 })

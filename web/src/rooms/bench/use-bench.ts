@@ -1,9 +1,11 @@
 import type { FabricationState } from '@fleam/contract'
 import {
   boundOf,
+  isUncounted,
   looksLike,
   nextPile,
   type PlannedPile,
+  piecesIn,
   pileBySize,
   type ScaleView,
   type SequenceInput,
@@ -54,10 +56,15 @@ export interface Bench {
   touchPile: (pileId: string) => void
   /** Takes the settled load onto the active pile; says why where it cannot. */
   takeSettled: () => void
-  takeTyped: (grams: number) => void
+  /** A typed weight, of so many pieces where somebody said how many. */
+  takeTyped: (grams: number, pieces: number | null) => void
   /** Tares the scale; where it does not answer, the scale's own line says so. */
   tare: () => void
+  /** Undoes what this cook did last on this device, whatever it was; `redo` does it again. */
   undo: () => void
+  redo: () => void
+  /** Says how many pieces a weighing is of. */
+  countPieces: (readingId: string, pieces: number) => void
   withdraw: (readingId: string) => void
 }
 
@@ -78,8 +85,8 @@ interface ChosenPile {
 /** Everything a cook can do at the bench, by touch, key or number pad alike. */
 export function useBench(state: FabricationState): Bench {
   const kitchen = useKitchen()
-  const live = useLiveFabrication(state)
   const settings = useBenchSettings()
+  const live = useLiveFabrication(state, settings.cookId)
   const format = useFormat(state.record.currency)
   const { record, standing } = live
   const progress = useMemo(() => progressOf(record, standing), [record, standing])
@@ -88,7 +95,6 @@ export function useBench(state: FabricationState): Bench {
   const [stepAt, setStepAt] = useState(() => firstStep(record, progress, lastPileId))
   const [said, setSaid] = useState('')
   const [pickedId, setPickedId] = useState<string | null>(null)
-  const [lastMove, setLastMove] = useState<{ readingId: string; from: string } | null>(null)
 
   const pileById = (id: string | null) => record.piles.find((pile) => pile.id === id)
   const pileInTurn = (pileById(chosen?.id ?? null) ??
@@ -114,17 +120,24 @@ export function useBench(state: FabricationState): Bench {
     if (settings.sound) sound(tone)
     if (settings.voice) speak(words)
   }
-  const take = (pile: PlannedPile, grams: number, source: 'scale' | 'typed') => {
-    const bound = pile.weighing === 'pieces' ? boundOf(grams, pile.low, pile.high) : 'within'
+  const take = (pile: PlannedPile, grams: number, source: 'scale' | 'typed', pieces: number | null = null) => {
+    const isMany = isUncounted(pile, { grams, pieces })
+    // Of pieces weighed together no single one is judged.
+    const isOne = pile.weighing === 'pieces' && pieces === null && !isMany
+    const bound = isOne ? boundOf(grams, pile.low, pile.high) : 'within'
     if (source === 'scale') scale.markTaken()
-    setSaid(`Took ${format.weight(grams)}: ${pile.name}${BOUND_SAID[bound]}`)
-    signal(bound === 'within' ? 'taken' : 'doubt', bound === 'within' ? 'taken' : BOUND_SPOKEN[bound])
-    setStepAt(stepAfter(record, progress, pile))
+    const words = `${format.weight(grams)}${pieces === null ? '' : `, ${pieces} pieces`}: ${pile.name}`
+    setSaid(`Took ${words}${isMany ? ': how many pieces?' : BOUND_SAID[bound]}`)
+    if (isMany) signal('doubt', 'how many?')
+    else signal(bound === 'within' ? 'taken' : 'doubt', bound === 'within' ? 'taken' : BOUND_SPOKEN[bound])
+    const count = piecesIn(pile, { grams, pieces })
+    // What is weighed later than its step leaves the cook at the step where the work is.
+    const step = stepOfPile(record, pile)
+    if (step < 0 || step >= stepAt) setStepAt(stepAfter(record, progress, pile, count))
     setLastPileId(pile.id)
-    setLastMove(null)
     // A pile that was chosen stays chosen while it wants more; then the steps lead again.
-    if (nextPile(afterOneMore(progress, pile.id), pile.id)?.id !== pile.id) setChosen(null)
-    void live.take({ pileId: pile.id, grams, source, cookId: settings.cookId ?? record.cookId })
+    if (nextPile(afterOneMore(progress, pile.id, count), pile.id)?.id !== pile.id) setChosen(null)
+    void live.take(words, { pileId: pile.id, grams, source, pieces, cookId: settings.cookId ?? record.cookId })
   }
   const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
     const view = viewFor(pile)
@@ -144,9 +157,9 @@ export function useBench(state: FabricationState): Bench {
   const moveTo = (reading: StandingReading, pile: PlannedPile) => {
     setPickedId(null)
     if (reading.pileId === pile.id) return
-    setSaid(`Moved ${format.weight(reading.grams)} to ${pile.name}`)
-    setLastMove({ readingId: reading.id, from: reading.pileId })
-    void live.move(reading.id, pile.id)
+    const words = `${format.weight(reading.grams)} to ${pile.name}`
+    setSaid(`Moved ${words}`)
+    void live.move(`move ${words}`, reading.id, pile.id)
   }
   const picked = standing.find((each) => each.id === pickedId) ?? null
   const touchPile = (pileId: string) => {
@@ -156,36 +169,51 @@ export function useBench(state: FabricationState): Bench {
     const isSame = pileId === activePile.id
     setChosen({ id: pileId, isFirm: true })
     const step = stepOfPile(record, pile)
-    if (step >= 0) setStepAt(step)
+    if (step > stepAt) setStepAt(step)
     // Touching the pile that is chosen already can only mean to weigh: then it says why it cannot.
     takeSettled(pile, isSame)
+  }
+  /** The bench as it is without a reading: it may lie on the plate still, and its pile is wanted again. */
+  const leave = (reading: StandingReading) => {
+    // Only what this device weighed last can still lie on the plate.
+    if (reading.id === standing.findLast((each) => each.isMine)?.id) {
+      auto.leaveAlone(reading.grams)
+      scale.forgetTaken()
+    }
+    setChosen({ id: reading.pileId, isFirm: true })
   }
   const withdraw = (readingId: string) => {
     const reading = standing.find((each) => each.id === readingId)
     const pile = pileById(reading?.pileId ?? null)
     setPickedId(null)
     if (!reading || !pile) return
-    setSaid(`Took back ${format.weight(reading.grams)}: ${pile.name}`)
-    // Only what this device weighed last can still lie on the plate.
-    if (reading.id === standing.findLast((each) => each.isMine)?.id) {
-      auto.leaveAlone(reading.grams)
-      scale.forgetTaken()
-    }
-    setChosen({ id: pile.id, isFirm: true })
-    void live.withdraw(readingId)
+    const words = `${format.weight(reading.grams)}: ${pile.name}`
+    setSaid(`Deleted ${words}`)
+    leave(reading)
+    void live.withdraw(`delete ${words}`, readingId)
   }
   const undo = () => {
-    const moved = standing.find((each) => each.id === lastMove?.readingId)
-    const from = pileById(lastMove?.from ?? null)
-    if (moved && from) {
-      moveTo(moved, from)
-      setLastMove(null)
-      return
-    }
-    // What another cook weighed on another device is theirs to take back.
-    const last = standing.findLast((each) => each.isMine)
-    if (last) withdraw(last.id)
-    else setSaid('Nothing to take back on this device.')
+    const { lastAct } = live
+    setPickedId(null)
+    // What another cook did, or this one on another device, is theirs to undo.
+    if (!lastAct) return setSaid('Nothing to undo on this device.')
+    const reading = standing.find((each) => lastAct.factIds.includes(each.id))
+    if (reading) leave(reading)
+    setSaid(`Undone: ${lastAct.words}`)
+    live.undo()
+  }
+  const redo = () => {
+    if (!live.lastUndone) return setSaid('Nothing to do again.')
+    setSaid(`Done again: ${live.lastUndone.words}`)
+    live.redo()
+  }
+  const countPieces = (readingId: string, pieces: number) => {
+    const reading = standing.find((each) => each.id === readingId)
+    setPickedId(null)
+    if (!reading) return
+    const words = `${format.weight(reading.grams)} is ${pieces === 1 ? 'one piece' : `${pieces} pieces`}`
+    setSaid(words)
+    void live.count(words, readingId, pieces)
   }
   const goToStep = (at: number) => {
     const place = Math.min(Math.max(0, at), Math.max(0, record.steps.length - 1))
@@ -206,7 +234,8 @@ export function useBench(state: FabricationState): Bench {
     goToStep,
     nextStep: () => {
       const step = record.steps[stepAt]
-      if (step) void live.mark({ mark: 'step-done', step: step.id, cookId: settings.cookId ?? record.cookId })
+      const cookId = settings.cookId ?? record.cookId
+      if (step) void live.mark(`step done, ${step.title}`, { mark: 'step-done', step: step.id, cookId })
       if (stepAt < record.steps.length - 1) goToStep(stepAt + 1)
       else setSaid('That was the last step: weigh what is left, then finish.')
     },
@@ -218,9 +247,11 @@ export function useBench(state: FabricationState): Bench {
     pick: (id) => setPickedId(id === pickedId ? null : id),
     touchPile,
     takeSettled: () => takeSettled(activePile, true),
-    takeTyped: (grams) => take(pileInTurn, grams, 'typed'),
+    takeTyped: (grams, pieces) => take(pileInTurn, grams, 'typed', pieces),
     tare: () => void tareScale({ kitchenId: kitchen.id, fabricationId: record.id }).catch(() => {}),
     undo,
+    redo,
+    countPieces,
     withdraw,
   }
 }

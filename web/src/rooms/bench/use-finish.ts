@@ -24,7 +24,7 @@ export function useFinish(live: LiveFabrication) {
       onSuccess: () => {
         // Opened again some day, the record must not count the time between.
         for (const { cookId, isRunning } of labourClocks(marks, Date.now())) {
-          if (isRunning) void live.mark({ mark: 'labour-pause', cookId })
+          if (isRunning) void live.mark('the clock is stopped', { mark: 'labour-pause', cookId })
         }
         navigate(`/verdict/${record.id}`)
       },

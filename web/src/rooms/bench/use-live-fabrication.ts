@@ -4,6 +4,7 @@ import {
   documentOf,
   expectedDocument,
   type FabricationDocument,
+  factsInForce,
   type Mark,
   type Reading,
   standingMarks,
@@ -13,6 +14,8 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks } from '../../data/queries.ts'
 import { merge, type StandingReading } from '../../outbox/merge.ts'
 import { type FactDraft, newFact, outbox, useOutbox } from '../../outbox/page-outbox.ts'
+import { type Act, lastOf, lastUndoneOf, withAct, withRedone, withUndone } from './acts.ts'
+import { useActs } from './use-acts.ts'
 import { useNow } from './use-now.ts'
 
 /** Running clocks and what they cost are worked out anew this often. */
@@ -20,7 +23,7 @@ const CLOCK_TICK_MS = 10_000
 
 export type { StandingReading }
 
-type Taken = Pick<Reading, 'pileId' | 'grams' | 'source' | 'cookId'>
+type Taken = Pick<Reading, 'pileId' | 'grams' | 'source' | 'cookId'> & Partial<Pick<Reading, 'pieces'>>
 
 export interface LiveFabrication {
   record: FabricationRecord
@@ -34,15 +37,21 @@ export interface LiveFabrication {
   document: FabricationDocument
   /** As it would end if what is not weighed yet came out as the style expects. */
   expected: FabricationDocument
-  /** Keeps weighings, all of them or none. */
-  take: (...taken: readonly Taken[]) => Promise<void>
-  withdraw: (readingId: string) => Promise<void>
-  move: (readingId: string, pileId: string) => Promise<void>
-  mark: (mark: Pick<Mark, 'mark'> & Partial<Mark>) => Promise<void>
+  /** Keeps weighings, all of them or none. `words` say what was done, for who undoes it. */
+  take: (words: string, ...taken: readonly Taken[]) => Promise<void>
+  withdraw: (words: string, readingId: string) => Promise<void>
+  move: (words: string, readingId: string, pileId: string) => Promise<void>
+  count: (words: string, readingId: string, pieces: number) => Promise<void>
+  mark: (words: string, mark: Pick<Mark, 'mark'> & Partial<Mark>) => Promise<void>
+  /** The last act of this person on this device that can be undone, and what was undone last. */
+  lastAct: Act | null
+  lastUndone: Act | null
+  undo: () => void
+  redo: () => void
 }
 
-/** One fabrication as this device sees it, with what the cook can do to it. */
-export function useLiveFabrication(state: FabricationState): LiveFabrication {
+/** One fabrication as this device sees it, with what the cook can do to it; `actorId` is who acts on this device. */
+export function useLiveFabrication(state: FabricationState, actorId: string | null = null): LiveFabrication {
   const kitchen = useKitchen()
   const { waiting, stored } = useOutbox()
   const { record } = state
@@ -59,8 +68,22 @@ export function useLiveFabrication(state: FabricationState): LiveFabrication {
     return { document, expected: expectedDocument(record, document) }
   }, [record, facts, standing, nowMs, cookName])
   const fabricationId = record.id
-  const keep = (...drafts: readonly FactDraft[]) =>
-    outbox.keep(kitchen.id, ...drafts.map((draft) => newFact(draft, facts)))
+  const { acts, change } = useActs(fabricationId)
+  const keep = (...drafts: readonly FactDraft[]) => {
+    const made = drafts.map((draft) => newFact(draft, facts))
+    return { ids: made.map(({ id }) => id), kept: outbox.keep(kitchen.id, ...made) }
+  }
+  const act = (words: string, ...drafts: readonly FactDraft[]) => {
+    const { ids, kept } = keep(...drafts)
+    change((before) => withAct(before, { factIds: ids, actorId, words }))
+    return kept
+  }
+  const voids = (factIds: readonly string[]) =>
+    keep(...factIds.map((factId) => ({ kind: 'void' as const, fabricationId, factId })))
+  // What another device has taken back meanwhile is not there to be undone.
+  const inForce = useMemo(() => new Set(factsInForce(facts).map((fact) => fact.id)), [facts])
+  const lastAct = lastOf(acts, actorId, (id) => inForce.has(id))
+  const lastUndone = lastUndoneOf(acts, actorId)
   return {
     record,
     standing,
@@ -68,9 +91,24 @@ export function useLiveFabrication(state: FabricationState): LiveFabrication {
     cookName,
     nowMs,
     ...documents,
-    take: (...taken) => keep(...taken.map((each) => ({ kind: 'reading' as const, fabricationId, ...each }))),
-    withdraw: (readingId) => keep({ kind: 'void', fabricationId, factId: readingId }),
-    move: (readingId, pileId) => keep({ kind: 'move', fabricationId, readingId, pileId }),
-    mark: (said) => keep({ kind: 'mark', fabricationId, cookId: null, ratePerHour: null, step: null, ...said }),
+    take: (words, ...taken) =>
+      act(words, ...taken.map((each) => ({ kind: 'reading' as const, fabricationId, pieces: null, ...each }))),
+    withdraw: (words, readingId) => act(words, { kind: 'void', fabricationId, factId: readingId }),
+    move: (words, readingId, pileId) => act(words, { kind: 'move', fabricationId, readingId, pileId }),
+    count: (words, readingId, pieces) => act(words, { kind: 'count', fabricationId, readingId, pieces }),
+    mark: (words, said) =>
+      act(words, { kind: 'mark', fabricationId, cookId: null, ratePerHour: null, step: null, ...said }),
+    lastAct,
+    lastUndone: lastUndone?.act ?? null,
+    undo: () => {
+      if (!lastAct) return
+      const { ids } = voids(lastAct.factIds)
+      change((before) => withUndone(before, lastAct, ids))
+    },
+    redo: () => {
+      if (!lastUndone) return
+      voids(lastUndone.voidIds)
+      change((before) => withRedone(before, lastUndone))
+    },
   }
 }

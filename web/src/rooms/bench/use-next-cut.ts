@@ -78,7 +78,12 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   const portionPiles = new Set(
     record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
   )
-  const weighed = onBoard ? standing.filter((each) => portionPiles.has(each.pileId) && each.order > onBoard.after) : []
+  const weighed = onBoard
+    ? standing.filter(
+        // Of pieces weighed together none is the cut that was asked for.
+        (each) => portionPiles.has(each.pileId) && each.order > onBoard.after && (each.pieces ?? 1) === 1,
+      )
+    : []
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
   const wish =
     rest && shape && products.length > 0

@@ -71,7 +71,9 @@ export function usePlates({ record, standing }: LiveFabrication): BenchPlates | 
   }
   const kinds = state?.plate.needs.map((need) => need.kind) ?? []
   const names = new Map(record.piles.map(({ id, name }) => [id, name]))
-  const mine = state ? standing.filter(({ pileId }) => kinds.includes(names.get(pileId) ?? '')) : []
+  const mine = state
+    ? standing.filter(({ pileId, pieces }) => (pieces ?? 1) === 1 && kinds.includes(names.get(pileId) ?? ''))
+    : []
   const pieces = mine.map(({ id, grams, pileId }) => ({ id, weight: grams, kind: names.get(pileId) as string }))
   const given = JSON.stringify(pieces)
   const numbers = useMemo(() => {
