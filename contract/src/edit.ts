@@ -6,7 +6,7 @@ import type { Assumptions } from './what-if.ts'
 export function editOf(record: FabricationRecord, changes: Partial<FabricationEdit> = {}): FabricationEdit {
   const { id: _id, currency: _currency, item: _item, style: _style, species: _species, ...rest } = record
   const { startedAt: _startedAt, closedAt: _closedAt, updatedAt: _updatedAt, ...planned } = rest
-  const { styleId: _styleId, lotId: _lotId, units: _units, rhythm: _rhythm, drawing: _drawing, ...drawn } = planned
+  const { lotId: _lotId, rhythm: _rhythm, drawing: _drawing, ...drawn } = planned
   const { shape: _shape, ...board } = drawn
   const { steps: _steps, choices: _choices, itemId: _itemId, cook: _cook, supplier: _supplier, ...editable } = board
   return { ...editable, ...changes }

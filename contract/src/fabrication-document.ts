@@ -35,24 +35,36 @@ const MOST_ROWS = 200
 
 export const price = z.strictObject({ amount: money, per: z.enum(PRICE_UNITS) })
 
-export const purchase = z
-  .strictObject({
-    price,
-    invoiceWeight: positiveGrams,
-    receivedWeight: grams.optional(),
-    purge: grams.optional(),
-    pieces: positiveCount.optional(),
-    cases: z.number().min(SMALLEST_QUANTITY).max(1_000_000).optional(),
-    extras: money.optional(),
-  })
-  .superRefine((value, context) => {
-    const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
-    if (value.price.per === 'piece' && value.pieces === undefined) refuse('pieces', 'is needed for a price per piece')
-    if (value.price.per === 'case' && value.cases === undefined) refuse('cases', 'is needed for a price per case')
-    if ((value.purge ?? 0) > (value.receivedWeight ?? value.invoiceWeight)) {
-      refuse('purge', 'must not be more than what was received')
-    }
-  })
+const bought = {
+  invoiceWeight: positiveGrams,
+  receivedWeight: grams.optional(),
+  purge: grams.optional(),
+  pieces: positiveCount.optional(),
+  cases: z.number().min(SMALLEST_QUANTITY).max(1_000_000).optional(),
+  extras: money.optional(),
+}
+
+interface PurchaseToCheck {
+  price: { per: string } | null
+  invoiceWeight: number
+  receivedWeight?: number | undefined
+  purge?: number | undefined
+  pieces?: number | undefined
+  cases?: number | undefined
+}
+
+function refusePurchase(value: PurchaseToCheck, context: z.RefinementCtx): void {
+  const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
+  if (value.price?.per === 'piece' && value.pieces === undefined) refuse('pieces', 'is needed for a price per piece')
+  if (value.price?.per === 'case' && value.cases === undefined) refuse('cases', 'is needed for a price per case')
+  if ((value.purge ?? 0) > (value.receivedWeight ?? value.invoiceWeight)) {
+    refuse('purge', 'must not be more than what was received')
+  }
+}
+
+export const purchase = z.strictObject({ price, ...bought }).superRefine(refusePurchase)
+/** What was bought, by somebody who may not know the price. */
+export const startPurchase = z.strictObject({ price: price.nullable(), ...bought }).superRefine(refusePurchase)
 
 export const labourEntry = z.strictObject({ task: name, minutes, ratePerHour: money })
 export const consumable = z.strictObject({ name, cost: money })

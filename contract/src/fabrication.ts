@@ -7,6 +7,8 @@ import {
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedPile,
+  PRICE_SOURCES,
+  RECORD_STATUSES,
   RHYTHMS,
 } from '@fleam/core'
 import { z } from 'zod'
@@ -17,6 +19,7 @@ import {
   pileRuleIssues,
   plannedOffer,
   purchase,
+  startPurchase,
   valueSignMessage,
 } from './fabrication-document.ts'
 import { fact } from './fact.ts'
@@ -50,6 +53,8 @@ export const plannedPile = z
     cookingLoss: share.nullable().optional(),
     weighing: z.enum(['pieces', 'whole']),
     expectedShare: share.nullable(),
+    /** Portions that one piece is; null or absent for one. */
+    portionsPerPiece: z.number().min(0.1).max(20).nullable().optional(),
     portions: count.nullable(),
     target: positiveGrams.nullable(),
     low: grams.nullable(),
@@ -87,7 +92,14 @@ const editable = {
   /** The supplier's lot as it is written on the label. */
   lot: name.nullable(),
   notes: notes.nullable(),
-  status: z.enum(['open', 'closed']),
+  status: z.enum(RECORD_STATUSES),
+  /** Why it is left out of averages; null where it counts. */
+  leftOut: z.string().trim().min(1).max(200).nullable(),
+  priceFrom: z.enum(PRICE_SOURCES),
+  /** The cut style, and with it the item; null where it is none of this kitchen's. */
+  styleId: id.nullable(),
+  /** Birds, fish, loins or racks in the batch. */
+  units: positiveCount,
   /** What went wrong with a pile that ended outside its expected range, where somebody said it. */
   causes: z.array(z.strictObject({ pileId: id, cause: z.enum(LOSS_CAUSES) })).max(MOST_ROWS),
 }
@@ -128,11 +140,8 @@ export const fabricationRecord = editFields
     cook: name.nullable(),
     supplier: name.nullable(),
     species: z.enum(SPECIES).nullable(),
-    styleId: id.nullable(),
     /** The raw lot that it was cut from, where it was received here. */
     lotId: id.nullable(),
-    /** Birds, fish, loins or racks in the batch. */
-    units: positiveCount,
     /** Bird by bird, or one step for all birds. */
     rhythm: z.enum(RHYTHMS),
     drawing: z.string().max(60).nullable(),
@@ -148,12 +157,21 @@ export const fabricationRecord = editFields
   .meta({ id: 'FabricationRecord' })
 export type FabricationRecord = z.infer<typeof fabricationRecord>
 
+/** What a portion of a pile of the style may weigh in this run. */
+const ownBounds = z
+  .strictObject({ stylePileId: id, target: positiveGrams, low: grams, high: grams })
+  .refine(({ low, target, high }) => low <= target && target <= high, {
+    path: ['target'],
+    error: 'must lie between low and high',
+  })
+
 /** Starts a fabrication of a style that the kitchen has; its id is made on the device, so sending twice starts one. */
 export const fabricationStart = z.strictObject({
   id,
   styleId: id,
   units: positiveCount.max(MOST_UNITS),
-  purchase,
+  /** Without a price it is taken from the price book, or is told later. */
+  purchase: startPurchase,
   cookId: id.nullable(),
   supplierId: id.nullable(),
   lot: name.nullable(),
@@ -161,6 +179,8 @@ export const fabricationStart = z.strictObject({
   date: day,
   startedAt: instant,
   rhythm: z.enum(RHYTHMS).default('unit'),
+  /** Weights of portions for this run, by the pile of the style; the others are as the style says. */
+  bounds: z.array(ownBounds).max(MOST_ROWS).default([]),
   /** What was chosen of the style's options, by the id of each option. */
   chosen: z.record(z.string().max(60), z.string().max(60)).default({}),
 })
@@ -172,12 +192,24 @@ export const fabricationState = z
   .meta({ id: 'FabricationState' })
 export type FabricationState = z.infer<typeof fabricationState>
 
+/** A record as it was before somebody changed it. */
+export const recordVersion = z.object({
+  version: positiveCount,
+  replacedAt: instant,
+  actor: z.enum(['bench', 'office']),
+  /** What could be edited of it; a version before may not have known every field. */
+  record: z.looseObject({}),
+})
+export const recordVersions = z.array(recordVersion).meta({ id: 'RecordVersions' })
+export type RecordVersion = z.infer<typeof recordVersion>
+
 /** What happened at one bench since the last event: facts of every device, and the record's version. */
 export type FabricationNews = Pick<FabricationState, 'facts'> & { version: number }
 
 export const fabricationRow = z.object({
   id,
-  status: z.enum(['open', 'closed']),
+  status: z.enum(RECORD_STATUSES),
+  priceFrom: z.enum(PRICE_SOURCES),
   itemId: id.nullable(),
   styleId: id.nullable(),
   cookId: id.nullable(),

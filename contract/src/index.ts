@@ -37,6 +37,7 @@ export type {
   FabricationState,
   FabricationStep,
   FabricationWish,
+  RecordVersion,
 } from './fabrication.ts'
 export {
   fabricationEdit,
@@ -44,6 +45,7 @@ export {
   fabricationRows,
   fabricationStart,
   fabricationState,
+  recordVersions,
 } from './fabrication.ts'
 export { fabricationDocument } from './fabrication-document.ts'
 export type { FactRefused, FactsKept, NotAFact } from './fact.ts'

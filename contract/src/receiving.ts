@@ -1,4 +1,4 @@
-import { hasRightCheckDigit } from '@fleam/core'
+import { hasRightCheckDigit, RECORD_STATUSES } from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument, price } from './fabrication-document.ts'
 import { day, grams, gramsInAll, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
@@ -103,7 +103,7 @@ export const lotTrace = z
     lot,
     usedWeight: gramsInAll,
     photos: z.array(z.object({ id, takenAt: instant })),
-    fabrications: z.array(z.object({ id, status: z.enum(['open', 'closed']), document: fabricationDocument })),
+    fabrications: z.array(z.object({ id, status: z.enum(RECORD_STATUSES), document: fabricationDocument })),
   })
   .meta({ id: 'LotTrace' })
 export type LotTrace = z.infer<typeof lotTrace>

@@ -113,8 +113,10 @@ export type {
   PlannedOffer,
   PlannedPile,
   Price,
+  PriceSource,
   PriceUnit,
   Purchase,
+  RecordStatus,
   Weighing,
   WeightsResult,
 } from './fabrication/index.ts'
@@ -139,11 +141,13 @@ export {
   labourSoFar,
   PILE_CLASSES,
   PILE_KINDS,
+  PRICE_SOURCES,
   PRICE_UNITS,
   piecesIn,
   pilesAsExpected,
   pilesFromReadings,
   pileWeight,
+  RECORD_STATUSES,
 } from './fabrication/index.ts'
 export type {
   Fact,

@@ -18,6 +18,8 @@ export interface PlannedPile {
   weighing: Weighing
   /** Share of AP that the style expects, 0 to 1; null where nothing is known. */
   expectedShare: number | null
+  /** Portions that one piece is: half of one, or several; one where nobody said. */
+  portionsPerPiece?: number | null | undefined
   /** Portions in a pile weighed whole; pieces to expect in one weighed piece by piece. */
   portions: number | null
   target: number | null
@@ -30,6 +32,9 @@ export interface PlannedPile {
 
 /** What of a reading says how many pieces it is of. */
 type WeighedPieces = Pick<Reading, 'grams'> & Partial<Pick<Reading, 'pieces'>>
+
+/** A number of portions this close below a whole one is that one: 0.1 x 30 is 3. */
+const WHOLE_TOLERANCE = 1e-9
 
 /** One piece heavier than this times its upper bound was not one piece. */
 const MORE_THAN_ONE = 2
@@ -68,13 +73,21 @@ function pileOf(planned: PlannedPile, readings: readonly WeighedPieces[]): Pile 
   const pile: Pile = { name: planned.name, class: planned.class }
   if (planned.kind) pile.kind = planned.kind
   const counts = readings.map((reading) => piecesIn(planned, reading))
-  // Of pieces that were weighed together the mean is known, and no single one.
-  const isSingle = planned.weighing === 'pieces' && counts.every((count) => count === 1)
+  const perPiece = planned.weighing === 'pieces' ? (planned.portionsPerPiece ?? 1) : 1
+  // Of pieces that were weighed together the mean is known, and no single one; a piece that is no portion has no bounds of one.
+  const isSingle = planned.weighing === 'pieces' && perPiece === 1 && counts.every((count) => count === 1)
   if (isSingle) pile.pieces = readings.map(({ grams }) => grams)
   else pile.weight = readings.reduce((sum, { grams }) => sum + grams, 0)
-  if (planned.weighing === 'pieces' && !isSingle) pile.portions = counts.reduce((sum, count) => sum + count, 0)
+  if (planned.weighing === 'pieces' && !isSingle) {
+    const pieces = counts.reduce((sum, count) => sum + count, 0)
+    pile.portions = Math.floor(pieces * perPiece + WHOLE_TOLERANCE)
+  }
   if (planned.weighing === 'whole' && planned.portions !== null) pile.portions = planned.portions
-  for (const key of ['target', 'low', 'high', 'valuePerKg', 'usedShare', 'processingPerKg'] as const) {
+  for (const key of ['target', 'low', 'high'] as const) {
+    const value = planned[key]
+    if (value !== null) pile[key] = value / perPiece
+  }
+  for (const key of ['valuePerKg', 'usedShare', 'processingPerKg'] as const) {
     const value = planned[key]
     if (value !== null) pile[key] = value
   }
@@ -96,8 +109,9 @@ export function pilesAsExpected(planned: readonly PlannedPile[], weighed: readon
       const missing = Math.max(0, plan.portions - count)
       return { ...pile, pieces: [...pile.pieces, ...Array.from({ length: missing }, () => each)] }
     }
-    if (plan.weighing === 'pieces' && pile.portions && (plan.portions ?? 0) > pile.portions) {
-      const portions = plan.portions as number
+    const expectedPortions = Math.floor((plan.portions ?? 0) * (plan.portionsPerPiece ?? 1) + WHOLE_TOLERANCE)
+    if (plan.weighing === 'pieces' && pile.portions && expectedPortions > pile.portions) {
+      const portions = expectedPortions
       return { ...pile, weight: (pileWeight(pile) / pile.portions) * portions, portions }
     }
     if (pileWeight(pile) > 0 || expected === null) return pile

@@ -20,6 +20,14 @@ export interface PlannedOffer extends Omit<Offer, 'pile'> {
   articleId?: string | null | undefined
 }
 
+/** Open at a bench; closed, with its verdict; abandoned: its weighings stay with it, and it counts nowhere. */
+export const RECORD_STATUSES = ['open', 'closed', 'abandoned'] as const
+export type RecordStatus = (typeof RECORD_STATUSES)[number]
+
+/** Where the price of what was bought is from; `none` where nobody knows it yet, and money says nothing. */
+export const PRICE_SOURCES = ['typed', 'price-book', 'lot', 'none'] as const
+export type PriceSource = (typeof PRICE_SOURCES)[number]
+
 /** A fabrication as a kitchen keeps it: what was bought and planned. What was weighed stands in the readings. */
 export interface FabricationPlan {
   id: string
@@ -40,7 +48,7 @@ export interface FabricationPlan {
   supplier: string | null
   lot: string | null
   notes: string | null
-  status: 'open' | 'closed'
+  status: RecordStatus
 }
 
 export interface DocumentOptions {

@@ -1,4 +1,3 @@
-export type { CountedWeightResult } from './counted-weight.ts'
 export { parseCountedWeight } from './counted-weight.ts'
 export { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts, shownDifference } from './money.ts'
 export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './weight.ts'

@@ -25,6 +25,8 @@ export async function turnedVerdicts(scope: Scope, day: string): Promise<TurnedR
   const states = await latestOfEachStyle(scope)
   const changesOf = await changesSince(scope, states, day)
   return states.flatMap(({ record, facts }) => {
+    // Without a price there was no verdict that could turn.
+    if (record.priceFrom === 'none') return []
     const document = documentOf(record, facts)
     const changes = changesOf(record)
     return turnedVerdict(document, changes) === null ? [] : [{ id: record.id, document, changes }]

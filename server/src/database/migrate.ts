@@ -16,6 +16,7 @@ import { up as keysOfKitchens } from './migrations/011-keys-of-kitchens.ts'
 import { up as priceBooks } from './migrations/012-price-books.ts'
 import { up as labourSources } from './migrations/013-labour-sources.ts'
 import { up as countedPieces } from './migrations/014-counted-pieces.ts'
+import { up as recordsPutRight } from './migrations/015-records-put-right.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -33,6 +34,7 @@ const MIGRATIONS = [
   { name: '012-price-books', up: priceBooks },
   { name: '013-labour-sources', up: labourSources },
   { name: '014-counted-pieces', up: countedPieces },
+  { name: '015-records-put-right', up: recordsPutRight },
 ]
 
 function migrator(database: Sequelize) {

@@ -151,7 +151,7 @@ describe('changing', () => {
 
   test('refuses piles that are not its own, and leaves everything as it was', async () => {
     const piles = state.record.piles.map((each) => ({ ...each, id: newId() }))
-    expect((await send(test_, 'PUT', path(), editOf(state, { piles, offers: [] }))).body.code).toBe('pile-unknown')
+    expect((await send(test_, 'PUT', path(), editOf(state, { piles, offers: [] }))).body.code).toBe('invalid-input')
     const fewer = await send(test_, 'PUT', path(), editOf(state, { piles: state.record.piles.slice(0, -1) }))
     expect(fewer.body.issues[0].path).toBe('piles')
     expect(await current()).toEqual(state)

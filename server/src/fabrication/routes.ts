@@ -5,6 +5,7 @@ import {
   fabricationRows,
   fabricationState,
   pilesCsv,
+  recordVersions,
 } from '@fleam/contract'
 import { appraise } from '@fleam/core'
 import { z } from 'zod'
@@ -49,7 +50,7 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
       schema: {
         operationId: 'changeFabrication',
         summary: 'Changes a record, at the version that was read',
-        refuses: ['stale-version', 'pile-unknown'],
+        refuses: ['stale-version', 'id-taken'],
         tags,
         params: fabricationParams,
         body: fabricationEdit,
@@ -57,6 +58,20 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.change(await scopeOf(request), request.params.id, request.body),
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id/versions',
+    {
+      schema: {
+        operationId: 'listVersions',
+        summary: 'A record as it was before each change, newest first',
+        tags,
+        params: fabricationParams,
+        response: { 200: recordVersions },
+      },
+    },
+    async (request) => service.versions(await scopeOf(request), request.params.id),
   )
 
   app.get(

@@ -1,9 +1,18 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { type FabricationEdit, type FabricationRow, type FabricationState, fabricationRecord } from '@fleam/contract'
+import {
+  editOf,
+  type FabricationEdit,
+  type FabricationRecord,
+  type FabricationRow,
+  type FabricationState,
+  fabricationRecord,
+  type RecordVersion,
+} from '@fleam/contract'
 import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
-import { notFound, Refusal, requireReadable } from '../http/index.ts'
+import { notFound, Refusal, refuseTaken, requireReadable } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
+import { requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 import * as store from './store.ts'
 
@@ -43,11 +52,12 @@ export async function latest(scope: Scope): Promise<FabricationRow[]> {
   for (const { record, facts } of states) {
     // Between two records others are served: no weighing waits for a list of long ones.
     await nextTurn()
-    const { id, status, itemId, styleId, cookId, startedAt, updatedAt } = record
+    const { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt } = record
     const document = documentOf(record, facts, options)
     rows.push({
       id,
       status,
+      priceFrom,
       itemId,
       styleId,
       cookId,
@@ -63,41 +73,69 @@ export async function latest(scope: Scope): Promise<FabricationRow[]> {
 /** Changes a record; refused with the current one where somebody changed it meanwhile. What was weighed is never touched. */
 export async function change(scope: Scope, id: string, edit: FabricationEdit): Promise<FabricationState> {
   const { record: before } = await requireState(scope, id)
-  refuseOtherPiles(before.piles, edit.piles)
+  refuseMissingPiles(before.piles, edit.piles)
   const { supplierId, cookId } = edit
   const now = scope.clock.now().toISOString()
   const record = {
     ...before,
     ...edit,
+    ...(await cutAs(scope, before, edit)),
     // A name that was only written stays as long as nobody says whose it is.
-    supplier: supplierId === null ? before.supplier : (await requireSupplier(scope, supplierId)).name,
-    cook: cookId === null ? before.cook : (await requireCook(scope, cookId)).name,
+    supplier: supplierId === null ? written(before, 'supplier') : (await requireSupplier(scope, supplierId)).name,
+    cook: cookId === null ? written(before, 'cook') : (await requireCook(scope, cookId)).name,
     version: edit.version + 1,
-    closedAt: edit.status === 'open' ? null : (before.closedAt ?? now),
+    closedAt: edit.status === 'closed' ? (before.closedAt ?? now) : null,
     updatedAt: now,
   }
   requireReadable(fabricationRecord, record)
-  await inTransaction(scope, async (inside) => {
-    const version = await store.lockVersion(inside, id)
-    if (version !== edit.version) {
-      const current = await store.stateById(inside, id)
-      throw new Refusal('stale-version', `It was read at version ${edit.version} and is at ${version} now.`, {
-        current,
-      })
-    }
-    await store.updateRecord(inside, record)
-  })
+  await refuseTaken('piles', 'A pile with this id is there already.', () =>
+    inTransaction(scope, async (inside) => {
+      const version = await store.lockVersion(inside, id)
+      if (version !== edit.version) {
+        const current = await store.stateById(inside, id)
+        throw new Refusal('stale-version', `It was read at version ${edit.version} and is at ${version} now.`, {
+          current,
+        })
+      }
+      const replaced = await store.recordById(inside, id)
+      if (replaced) await store.keepVersion(inside, editOf(replaced), id)
+      await store.updateRecord(inside, record)
+    }),
+  )
   return requireState(scope, id)
 }
 
-/** What was weighed hangs on piles, so an edit keeps the same piles, in any order. */
-function refuseOtherPiles(before: readonly PlannedPile[], after: readonly PlannedPile[]): void {
+/** A name that a document brought and that is of no row here. */
+const written = (record: FabricationRecord, of: 'cook' | 'supplier') => (record[`${of}Id`] === null ? record[of] : null)
+
+/** What a record is cut from and how, where an edit says another style: its piles are those of that style by their names. */
+async function cutAs(scope: Scope, before: FabricationRecord, { styleId, piles }: FabricationEdit) {
+  if (styleId === before.styleId) return {}
+  if (styleId === null) return { itemId: before.itemId, styleId }
+  const { item, style } = await requireStyle(scope, styleId)
+  const own = (name: string) => style.piles.find((pile) => pile.name === name)?.id ?? null
+  return {
+    itemId: item.id,
+    item: item.name,
+    style: style.name,
+    species: item.species,
+    shape: item.shape,
+    piles: piles.map((pile) => ({ ...pile, stylePileId: own(pile.name) })),
+  }
+}
+
+const MOST_VERSIONS = 100
+
+/** A record as it was before each change, newest first. */
+export async function versions(scope: Scope, id: string): Promise<RecordVersion[]> {
+  if ((await store.statusById(scope, id)) === null) throw notFound('fabrication')
+  return store.versionsOf(scope, id, MOST_VERSIONS)
+}
+
+/** What was weighed hangs on piles, so an edit keeps every one, in any order; it may add others. */
+function refuseMissingPiles(before: readonly PlannedPile[], after: readonly PlannedPile[]): void {
   const ids = new Set(before.map((pile) => pile.id))
-  const at = after.findIndex((pile) => !ids.delete(pile.id))
-  if (at >= 0)
-    throw new Refusal('pile-unknown', 'A pile is not one of this fabrication.', {
-      issues: [{ path: `piles[${at}].id`, message: 'is not a pile of this fabrication' }],
-    })
+  for (const pile of after) ids.delete(pile.id)
   if (ids.size > 0)
     throw new Refusal('invalid-input', 'A pile is missing.', {
       issues: [{ path: 'piles', message: 'must hold every pile of this fabrication' }],

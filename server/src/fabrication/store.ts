@@ -1,4 +1,4 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract'
+import type { FabricationEdit, FabricationRecord, FabricationState, RecordVersion } from '@fleam/contract'
 import { type FindOptions, literal, Op, type Order } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'
@@ -80,11 +80,11 @@ export const latestStates = (scope: Scope, limit: number): Promise<FabricationSt
 
 /** The newest fabrication of a style; null where there is none yet. */
 export async function latestOfStyle(scope: Scope, styleId: string): Promise<FabricationState | null> {
-  const [state] = await statesWhere(scope, { where: { styleId }, limit: 1 })
+  const [state] = await statesWhere(scope, { where: { styleId, status: { [Op.ne]: 'abandoned' } }, limit: 1 })
   return state ?? null
 }
 
-/** The latest finished fabrications of each of some styles, newest first, all of them in one question. */
+/** The latest finished fabrications of each of some styles that count in averages, newest first, all of them in one question. */
 export async function closedOfStyles(
   scope: Scope,
   styleIds: readonly string[],
@@ -101,13 +101,13 @@ export async function latestOfEachStyle(scope: Scope): Promise<FabricationState[
   return ids.length === 0 ? [] : statesWhere(scope, { where: { id: ids } })
 }
 
-/** Ids of the latest finished records of each style; of all styles where none are named. */
+/** Ids of the latest finished records of each style that count in averages; of all styles where none are named. */
 async function rankedIds(scope: Scope, most: number, styleIds: readonly string[] | null): Promise<string[]> {
   // Raw: a model has no words for a window, and one query a style took nine for one comparison.
   const [rows] = await scope.database.sequelize.query(
     `SELECT id FROM (
        SELECT id, ROW_NUMBER() OVER (PARTITION BY style_id ORDER BY started_at DESC, id DESC) AS place
-       FROM fabrications WHERE kitchen_id = :kitchenId AND status = 'closed'
+       FROM fabrications WHERE kitchen_id = :kitchenId AND status = 'closed' AND left_out IS NULL
          AND ${styleIds === null ? 'style_id IS NOT NULL' : 'style_id IN (:styleIds)'}
      ) AS ranked WHERE place <= :most`,
     { replacements: { kitchenId: scope.kitchen.id, most, styleIds: styleIds ?? [] }, ...within(scope) },
@@ -149,13 +149,45 @@ export async function updateRecord(scope: Scope, record: FabricationRecord): Pro
     { ...editableColumns(record), version: record.version },
     { where: ofKitchen(scope, { id: record.id }), ...within(scope) },
   )
-  for (const pile of rowsOfPiles(scope.kitchen.id, record)) {
+  const piles = rowsOfPiles(scope.kitchen.id, record)
+  const known = await FabricationPile.findAll({ attributes: ['id'], where, raw: true, ...within(scope) })
+  const isKnown = new Set(known.map(({ id }) => id))
+  for (const pile of piles.filter(({ id }) => isKnown.has(id))) {
     await FabricationPile.update(pile, { where: { ...where, id: pile.id }, ...within(scope) })
   }
+  await FabricationPile.bulkCreate(
+    piles.filter(({ id }) => !isKnown.has(id)),
+    within(scope),
+  )
   await FabricationLabour.destroy({ where, ...within(scope) })
   await FabricationConsumable.destroy({ where, ...within(scope) })
   await FabricationOffer.destroy({ where, ...within(scope) })
   await insertLists(scope, record)
+}
+
+/** Keeps what could be edited of a record as it was, with who replaced it and when. */
+export async function keepVersion(scope: Scope, { version, ...before }: FabricationEdit, id: string): Promise<void> {
+  const { kitchen, actor, clock } = scope
+  await scope.database.models.FabricationVersion.create(
+    { kitchenId: kitchen.id, fabricationId: id, version, replacedAt: clock.now(), actor, record: before },
+    within(scope),
+  )
+}
+
+/** Versions of a record that somebody has replaced, newest first. */
+export async function versionsOf(scope: Scope, fabricationId: string, limit: number): Promise<RecordVersion[]> {
+  const rows = await scope.database.models.FabricationVersion.findAll({
+    where: ofKitchen(scope, { fabricationId }),
+    order: [['version', 'DESC']],
+    limit,
+    ...within(scope),
+  })
+  return rows.map(({ version, replacedAt, actor, record }) => ({
+    version,
+    replacedAt: replacedAt.toISOString(),
+    actor,
+    record,
+  }))
 }
 
 /** Holds the record against other edits until the transaction ends, and tells its version; null if it is not there. */
@@ -175,7 +207,8 @@ export async function usedOfLots(scope: Scope, lotIds: readonly string[]): Promi
   // A sum over many records is left to the database.
   const rows = (await scope.database.models.Fabrication.findAll({
     attributes: ['lotId', [literal('SUM(invoice_weight)'), 'used']],
-    where: ofKitchen(scope, { lotId: { [Op.in]: [...lotIds] } }),
+    // What was given up was put back.
+    where: ofKitchen(scope, { lotId: { [Op.in]: [...lotIds] }, status: { [Op.ne]: 'abandoned' } }),
     group: ['lotId'],
     raw: true,
     ...within(scope),

@@ -103,6 +103,8 @@ function closedRecord(
     purchase: document.purchase,
     labour: [...(document.labour ?? [])],
     labourFrom: 'typed',
+    priceFrom: 'typed',
+    leftOut: null,
     consumables: [...(document.consumables ?? [])],
     piles,
     offers: (document.offers ?? []).map(({ pile, ...offer }) => ({ ...offer, pileId: pileNamed(pile).id })),

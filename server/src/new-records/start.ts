@@ -9,7 +9,7 @@ import {
   weighingsOf,
 } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { offersOfStyle } from '../buying/index.ts'
+import { bookPrice, keepTypedPrice, offersOfStyle } from '../buying/index.ts'
 import { insertState, latestOfStyle, stateById } from '../fabrication/index.ts'
 import { createOnce, Refusal } from '../http/index.ts'
 import { offers, requireCook } from '../kitchen/index.ts'
@@ -53,6 +53,30 @@ function plannedPiles(
   }))
 }
 
+/** What was bought, with its price: typed, the lot's, else the price book's; else nobody knows it yet. */
+async function purchaseOf(scope: Scope, wish: FabricationWish, { item }: KnownStyle) {
+  const { price, ...bought } = wish.purchase
+  if (price) return { purchase: { ...bought, price }, priceFrom: wish.lotId === null ? 'typed' : 'lot' } as const
+  const found = await bookPrice(scope, { itemId: item.id, supplierId: wish.supplierId, day: wish.date })
+  if (found) return { purchase: { ...bought, price: found }, priceFrom: 'price-book' } as const
+  return { purchase: { ...bought, price: UNKNOWN_PRICE }, priceFrom: 'none' } as const
+}
+
+const UNKNOWN_PRICE = { amount: 0, per: 'kg' } as const
+
+/** Piles with what their portions may weigh in this run, where somebody said it. */
+function withOwnBounds(piles: readonly PlannedPile[], bounds: FabricationWish['bounds']): PlannedPile[] {
+  const astray = bounds.findIndex(({ stylePileId }) => !plannedBy(piles, stylePileId))
+  if (astray >= 0) {
+    const [path, message] = [`bounds[${astray}].stylePileId`, 'is not a pile of this style']
+    throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
+  }
+  return piles.map((pile) => {
+    const own = bounds.find(({ stylePileId }) => stylePileId === pile.stylePileId)
+    return own ? { ...pile, target: own.target, low: own.low, high: own.high } : pile
+  })
+}
+
 /** A pile of the record by the pile of the style that it was planned by. */
 const plannedBy = (piles: readonly PlannedPile[], stylePileId: string) =>
   piles.find((pile) => pile.stylePileId === stylePileId)
@@ -87,7 +111,14 @@ function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRe
 export const start = (scope: Scope, wish: FabricationWish): Promise<FabricationState> =>
   createOnce({
     read: () => stateById(scope, wish.id),
-    create: async () => insertState(scope, await startedRecord(scope, wish), []),
+    create: async () => {
+      const record = await startedRecord(scope, wish)
+      await insertState(scope, record, [])
+      const { itemId, supplierId, date: day, priceFrom, purchase, item } = record
+      if (priceFrom === 'typed' && itemId !== null) {
+        await keepTypedPrice(scope, { itemId, supplierId, day }, purchase.price, item)
+      }
+    },
     isSame: ({ record: { styleId, units, startedAt } }) =>
       styleId === wish.styleId && units === wish.units && startedAt === new Date(wish.startedAt).toISOString(),
     taken: { path: 'id', detail: 'This id stands for another record.' },
@@ -102,7 +133,7 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
   refuseUnknownChoices(known, wish.chosen)
   if (wish.lotId !== null) await requireLot(scope, wish.lotId)
   const settled = settleStyle(known.style, wish.chosen)
-  const piles = plannedPiles(settled, wish.units, last)
+  const piles = withOwnBounds(plannedPiles(settled, wish.units, last), wish.bounds)
   const ownOffers = await offersFor(scope, known, wish, piles)
   refuseTooMany(piles, wish.units)
   return {
@@ -123,7 +154,8 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
     choices: [...settled.choices],
     causes: [],
     currency: kitchen.currency,
-    purchase: wish.purchase,
+    ...(await purchaseOf(scope, wish, known)),
+    leftOut: null,
     labour: [
       {
         task: 'break down',

@@ -10,6 +10,7 @@ export interface FabricationPileModel
   position: number
   kind: PileKind | null
   cookingLoss: number | null
+  portionsPerPiece: number | null
   /** The pile of the style that it was planned by; null where it came from a document. */
   stylePileId: string | null
 }
@@ -29,6 +30,7 @@ export const defineFabricationPile = (database: Sequelize) =>
       cookingLoss: maybeQuantity(),
       weighing: words(8),
       expectedShare: maybeQuantity(),
+      portionsPerPiece: maybeQuantity(),
       portions: maybeWhole(),
       target: maybeQuantity(),
       low: maybeQuantity(),

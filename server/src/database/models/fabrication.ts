@@ -48,6 +48,7 @@ export interface FabricationModel
   currency: string
   priceAmount: number
   pricePer: FabricationRecord['purchase']['price']['per']
+  priceFrom: FabricationRecord['priceFrom']
   invoiceWeight: number
   receivedWeight: number | null
   purgeWeight: number | null
@@ -58,6 +59,8 @@ export interface FabricationModel
   allocation: FabricationRecord['allocation']
   labourFrom: FabricationRecord['labourFrom']
   confirmed: boolean
+  /** Why it is left out of averages; null where it counts. */
+  leftOut: string | null
   date: string
   lot: string | null
   notes: string | null
@@ -96,6 +99,7 @@ export const defineFabrication = (database: Sequelize) =>
       currency: words(3),
       priceAmount: quantity(),
       pricePer: words(8),
+      priceFrom: words(12),
       invoiceWeight: quantity(),
       receivedWeight: maybeQuantity(),
       purgeWeight: maybeQuantity(),
@@ -106,6 +110,7 @@ export const defineFabrication = (database: Sequelize) =>
       allocation: words(8),
       labourFrom: words(8),
       confirmed: yesNo(),
+      leftOut: maybeWords(200),
       date: day(),
       lot: maybeWords(),
       notes: longWords(),

@@ -8,6 +8,7 @@ import { defineFabrication } from './fabrication.ts'
 import { defineFabricationBoard } from './fabrication-board.ts'
 import { defineFabricationConsumable, defineFabricationLabour, defineFabricationOffer } from './fabrication-lists.ts'
 import { defineFabricationPile } from './fabrication-pile.ts'
+import { defineFabricationVersion } from './fabrication-version.ts'
 import { defineFact } from './fact.ts'
 import { defineItem } from './item.ts'
 import { defineKitchen } from './kitchen.ts'
@@ -44,6 +45,7 @@ const modelsOf = (database: Sequelize) => ({
   FabricationLabour: defineFabricationLabour(database),
   FabricationOffer: defineFabricationOffer(database),
   FabricationPile: defineFabricationPile(database),
+  FabricationVersion: defineFabricationVersion(database),
   Fact: defineFact(database),
   Item: defineItem(database),
   Kitchen: defineKitchen(database),

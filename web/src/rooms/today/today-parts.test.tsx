@@ -11,6 +11,7 @@ import { LatestRecords } from './latest-records.tsx'
 const row = (document: FabricationDocument, changes: Partial<FabricationRow> = {}): FabricationRow => ({
   id: '019b76da-a8f2-7000-8003-cbb2874dc7a1',
   status: 'closed',
+  priceFrom: 'typed',
   itemId: null,
   styleId: null,
   cookId: null,

@@ -47,6 +47,8 @@ const RECORD: FabricationRecord = {
   purchase: { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540 },
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],
   labourFrom: 'typed',
+  priceFrom: 'typed',
+  leftOut: null,
   consumables: [],
   piles: [pile('supremes', 'primary'), pile('bones', 'by-product'), pile('bin', 'waste')],
   offers: [],
