@@ -1,5 +1,6 @@
 export { parseCountedWeight } from './counted-weight.ts'
 export { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts, shownDifference } from './money.ts'
+export { parsePriceText } from './price-text.ts'
 export type { WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './weight.ts'
 export {
   formatNumber,
@@ -10,6 +11,7 @@ export {
   GRAMS_PER_UNIT,
   parseNumber,
   parseWeight,
+  unitWritten,
   wholeMilligrams,
   withoutGroups,
 } from './weight.ts'

@@ -21,7 +21,7 @@ describe('parseWeight', () => {
     ['NaN', 'not-a-weight'],
     ['Infinity', 'not-a-weight'],
     ['1e5', 'not-a-weight'],
-    ['2 lb 3', 'not-a-weight'],
+    ['2 lb 3 g', 'not-a-weight'],
     ['999999999', 'too-heavy'],
   ] as const) {
     test(`refuses '${text}' as ${code}`, () => expect(parseWeight(text)).toEqual({ ok: false, code }))

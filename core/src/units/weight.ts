@@ -44,13 +44,16 @@ const UNIT_NAMES: ReadonlyMap<string, WeightUnit> = new Map(
     oz: 'oz',
     ounce: 'oz',
     ounces: 'oz',
+    '#': 'lb',
   } as const),
 )
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)*|[.,]\d+`
-const ONE_PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]*)$`, 'i')
+const ONE_PART = new RegExp(String.raw`^(${NUMBER})\s*([a-z]*|#)\.?$`, 'i')
+/** `13 1/4 lb`: a whole number and a fraction of a pound, as a case is marked by hand. */
+const WITH_FRACTION = /^(?:(\d+)\s+)?(\d{1,2})\/(\d{1,2})\s*([a-z]+|#)\.?$/i
 const POUNDS_AND_OUNCES = new RegExp(
-  String.raw`^(${NUMBER})\s*(?:lb|lbs|pounds?)\s*(?:,|\+|and)?\s*(${NUMBER})\s*(?:oz|ounces?)$`,
+  String.raw`^(${NUMBER})\s*(?:lbs?\.?|pounds?|#)\s*(?:,|\+|and)?\s*(${NUMBER})\s*(?:oz\.?|ounces?)?$`,
   'i',
 )
 
@@ -91,14 +94,14 @@ export function parseNumber(text: string): number | null {
 }
 
 /**
- * Reads a weight as cooks type it: `840`, `1,2 kg`, `2 lb 3 oz`, `14 oz`.
+ * Reads a weight as cooks type it: `840`, `1,2 kg`, `2 lb 3 oz`, `13lb 3`, `13 1/4 lb`, `13.2#`, `14 oz`.
  * A bare number is in `bareUnit`. The result is in grams, unrounded; a refusal is a value with a code.
  */
 export function parseWeight(text: string, bareUnit: WeightUnit = 'g'): WeightResult {
   const trimmed = text.trim()
   if (trimmed === '') return { ok: false, code: 'empty' }
   if (/^[-\u2212]/.test(trimmed)) return { ok: false, code: 'negative' }
-  const grams = gramsOfPoundsAndOunces(trimmed) ?? gramsOfOnePart(trimmed, bareUnit)
+  const grams = gramsOfPoundsAndOunces(trimmed) ?? gramsOfFraction(trimmed) ?? gramsOfOnePart(trimmed, bareUnit)
   if (grams === null) return { ok: false, code: 'not-a-weight' }
   return grams > HEAVIEST_GRAMS ? { ok: false, code: 'too-heavy' } : { ok: true, grams }
 }
@@ -110,6 +113,19 @@ function gramsOfPoundsAndOunces(text: string): number | null {
   const ounces = parseNumber(match[2] as string)
   if (pounds === null || ounces === null) return null
   return pounds * GRAMS_PER_POUND + ounces * GRAMS_PER_OUNCE
+}
+
+function gramsOfFraction(text: string): number | null {
+  const match = WITH_FRACTION.exec(text)
+  const unit = UNIT_NAMES.get((match?.[4] ?? '').toLowerCase())
+  const [whole, part, of] = [Number(match?.[1] ?? 0), Number(match?.[2]), Number(match?.[3])]
+  return match && unit && of > 0 ? (whole + part / of) * GRAMS_PER_UNIT[unit] : null
+}
+
+/** The unit that a text names first; null where it names none, and a bare number stands there. */
+export function unitWritten(text: string): WeightUnit | null {
+  const word = /\d\s*([a-z]+|#)/i.exec(text)?.[1]
+  return word === undefined ? null : (UNIT_NAMES.get(word.toLowerCase()) ?? null)
 }
 
 function gramsOfOnePart(text: string, bareUnit: WeightUnit): number | null {

@@ -1,7 +1,7 @@
 import { MoonStar, Sun } from 'lucide-react'
 import { Suspense } from 'react'
 import Form from 'react-bootstrap/Form'
-import { NavLink, Outlet, useNavigate } from 'react-router-dom'
+import { NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router-dom'
 import { KitchenContext } from '../data/kitchen-context.ts'
 import { useKitchens } from '../data/queries.ts'
 import { KeptHere } from '../outbox/kept-here.tsx'
@@ -58,6 +58,7 @@ export function Frame() {
         )}
         <ThemeButton />
       </header>
+      <ScrollRestoration />
       <DiskFull />
       <Refused />
       <main id="room" key={kitchen.id} tabIndex={-1}>

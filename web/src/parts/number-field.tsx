@@ -5,11 +5,14 @@ import Form from 'react-bootstrap/Form'
 interface NumberFieldProps {
   label: string
   value: number | null
-  onChange: (value: number | null) => void
+  /** `isValid` is false while what is typed is no number that may stand there. */
+  onChange: (value: number | null, isValid: boolean) => void
   hint?: string
   min?: number
   max?: number
   isRequired?: boolean
+  /** Why what stands here cannot be taken, said by the form. */
+  error?: string | undefined
   /** The label is read aloud but not shown, as in a table whose column says it. */
   isLabelHidden?: boolean
 }
@@ -23,14 +26,16 @@ export function NumberField({
   min = 0,
   max,
   isRequired = false,
+  error,
   isLabelHidden = false,
 }: NumberFieldProps) {
   const [text, setText] = useState(() => (value === null ? '' : String(value)))
   const id = useId()
-  const refusal = refusalOf(text, min, max)
+  const refusal = refusalOf(text, min, max) ?? error ?? null
   const change = (next: string) => {
     setText(next)
-    onChange(refusalOf(next, min, max) === null && next.trim() !== '' ? parseNumber(next) : null)
+    const isValid = refusalOf(next, min, max) === null
+    onChange(isValid && next.trim() !== '' ? parseNumber(next) : null, isValid)
   }
   return (
     <Form.Group controlId={id}>

@@ -34,7 +34,7 @@ function OpenFabrication({ row }: { row: FabricationRow }) {
         </span>
       </div>
       <AppraisedContext value={appraised}>
-        <TwinBeam small expected={expected.appraisal} />
+        <TwinBeam small expected={expected.appraisal} hasMoney={row.priceFrom !== 'none'} />
       </AppraisedContext>
       <Link className="btn btn-primary" to={`/bench/${row.id}`}>
         Go on weighing

@@ -9,6 +9,8 @@ interface TwinBeamProps {
   small?: boolean
   /** Name of the pile that is being weighed. */
   active?: string | null
+  /** False where no price is known: then money says nothing, and weight is shown alone. */
+  hasMoney?: boolean
   /** While weighing goes on: how it will end, for the money. */
   expected?: Appraisal
 }
@@ -19,25 +21,26 @@ const LETTER_WIDTH = 7
 const NUMBER_ROOM = 16
 
 /** Where the weight went and what carries the money: two beams to scale, each pile linked to itself. */
-export function TwinBeam({ small = false, active = null, expected }: TwinBeamProps) {
+export function TwinBeam({ small = false, active = null, hasMoney = true, expected }: TwinBeamProps) {
   const { appraisal, format } = useAppraised()
   const beam = useMemo(() => twinBeam(appraisal, expected), [appraisal, expected])
   const [ref, width] = useWidth<HTMLDivElement>(small ? 180 : 1200)
   const id = useId()
   const { beam: height, gap } = small ? SIZES.small : SIZES.large
-  const total = height * 2 + gap
+  const total = hasMoney ? height * 2 + gap : height
+  const shown = hasMoney ? (['weight', 'money'] as const) : (['weight'] as const)
   const moneyBySegment = new Map(beam.money.map((segment) => [segment.at ?? segment.kind, segment]))
   return (
     <figure className={small ? 'twin-beam small' : 'twin-beam'} ref={ref}>
       <svg width={width} height={total} viewBox={`0 0 ${width} ${total}`} aria-hidden focusable="false">
         <BeamPatterns id={id} />
         {beam.weight.map((segment) => {
-          const money = segment.kind === 'pile' ? moneyBySegment.get(segment.at ?? -1) : undefined
+          const money = hasMoney && segment.kind === 'pile' ? moneyBySegment.get(segment.at ?? -1) : undefined
           return money ? (
             <Link key={segment.at} width={width} top={height} bottom={height + gap} above={segment} below={money} />
           ) : null
         })}
-        {(['weight', 'money'] as const).map((which) => (
+        {shown.map((which) => (
           <g key={which} transform={`translate(0 ${which === 'weight' ? 0 : height + gap})`}>
             {beam[which].map((segment) => (
               <Stretch
@@ -57,14 +60,18 @@ export function TwinBeam({ small = false, active = null, expected }: TwinBeamPro
         ))}
       </svg>
       <table className="visually-hidden">
-        <caption>Where the weight went, and what carries the money</caption>
+        <caption>Where the weight went{hasMoney ? ', and what carries the money' : ''}</caption>
         <thead>
           <tr>
             <th>Pile</th>
             <th>Weight</th>
             <th>Share of weight</th>
-            <th>Money</th>
-            <th>Share of money</th>
+            {hasMoney ? (
+              <>
+                <th>Money</th>
+                <th>Share of money</th>
+              </>
+            ) : null}
           </tr>
         </thead>
         <tbody>
@@ -75,8 +82,12 @@ export function TwinBeam({ small = false, active = null, expected }: TwinBeamPro
                 <th>{nameOf(segment)}</th>
                 <td>{format.weight(segment.amount)}</td>
                 <td>{format.share(segment.share)}</td>
-                <td>{money ? format.money(money.amount) : 'none'}</td>
-                <td>{money ? format.share(money.share) : 'none'}</td>
+                {hasMoney ? (
+                  <>
+                    <td>{money ? format.money(money.amount) : 'none'}</td>
+                    <td>{money ? format.share(money.share) : 'none'}</td>
+                  </>
+                ) : null}
               </tr>
             )
           })}

@@ -1,5 +1,5 @@
-import { parseWeight, type WeightUnit } from '@fleam/core'
-import { useId, useState } from 'react'
+import { parseWeight, unitWritten, type WeightUnit } from '@fleam/core'
+import { useEffect, useId, useRef, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { useFormat } from './use-format.ts'
@@ -12,8 +12,15 @@ interface WeightFieldProps {
   label: string
   hint?: string
   grams: number | null
-  onChange: (grams: number | null) => void
+  /** `isValid` is false while what is typed is no weight. */
+  onChange: (grams: number | null, isValid: boolean) => void
+  /** The unit of a bare number; the kitchen's where it is not said. */
+  bareUnit?: WeightUnit
+  /** Told the unit that is typed, so that the field beside it can take the same. */
+  onUnit?: (unit: WeightUnit | null) => void
   isRequired?: boolean
+  /** Why what stands here cannot be taken, said by the form. */
+  error?: string | undefined
   /** The label is read aloud but not shown, as in a table whose column says it. */
   isLabelHidden?: boolean
 }
@@ -24,21 +31,35 @@ export function WeightField({
   hint,
   grams,
   onChange,
+  bareUnit: given,
+  onUnit,
   isRequired = false,
+  error,
   isLabelHidden = false,
 }: WeightFieldProps) {
   const { units } = useKitchen()
   const format = useFormat()
   const [text, setText] = useState(() => (grams === null ? '' : format.weight(grams)))
   const id = useId()
-  const bareUnit = bareUnitOf(units)
+  const bareUnit = given ?? bareUnitOf(units)
   const result = parseWeight(text, bareUnit)
   const isEmptyFine = text.trim() === '' && !isRequired
-  const refusal = text.trim() !== '' && !result.ok ? WEIGHT_REFUSALS[result.code] : null
+  const refusal = (text.trim() !== '' && !result.ok ? WEIGHT_REFUSALS[result.code] : null) ?? error ?? null
+  // A bare number is in another unit as soon as the field beside it names one.
+  const reparse = useRef(() => {})
+  reparse.current = () => {
+    if (text.trim() !== '' && unitWritten(text) === null) change(text)
+  }
+  const lastUnit = useRef(bareUnit)
+  useEffect(() => {
+    if (lastUnit.current !== bareUnit) reparse.current()
+    lastUnit.current = bareUnit
+  }, [bareUnit])
   const change = (next: string) => {
     setText(next)
     const parsed = parseWeight(next, bareUnit)
-    onChange(parsed.ok ? parsed.grams : null)
+    onChange(parsed.ok ? parsed.grams : null, parsed.ok || next.trim() === '')
+    onUnit?.(unitWritten(next))
   }
   // In a table there is no room to say again what stands there already.
   const isPlain = isLabelHidden && result.ok && format.weight(result.grams) === text.trim()

@@ -3,6 +3,8 @@ import { BenchOptions } from './bench-options.tsx'
 import { Clocks } from './clocks.tsx'
 import type { Bench } from './use-bench.ts'
 
+const STATUS_WORDS = { open: '', closed: ' · finished', abandoned: ' · abandoned' } as const
+
 /** What lies on the board, and its clocks. */
 export function BenchHeading({ bench }: { bench: Bench }) {
   const { record } = bench.live
@@ -18,7 +20,7 @@ export function BenchHeading({ bench }: { bench: Bench }) {
           {format.weight(record.purchase.invoiceWeight)} on the invoice
           {record.supplier ? ` · ${record.supplier}` : ''}
           {record.cook ? ` · ${record.cook}` : ''}
-          {record.status === 'closed' ? ' · finished' : ''}
+          {STATUS_WORDS[record.status]}
         </p>
       </div>
       <div className="clocks">

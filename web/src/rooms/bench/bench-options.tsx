@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { Link } from 'react-router-dom'
 import { useCooks } from '../../data/queries.ts'
+import { Abandon } from './abandon.tsx'
 import type { BenchSettings } from './bench-settings.ts'
 import type { Bench } from './use-bench.ts'
 
@@ -25,7 +26,7 @@ export function BenchOptions({ bench }: { bench: Bench }) {
   return (
     <>
       <Button variant="outline-dark" onClick={() => setOpen(true)}>
-        Options
+        This device
       </Button>
       <Modal show={isOpen} onHide={() => setOpen(false)} aria-labelledby="options-title" centered>
         <Modal.Header closeButton>
@@ -40,7 +41,7 @@ export function BenchOptions({ bench }: { bench: Bench }) {
               value={settings.cookId ?? ''}
               onChange={(event) => settings.change({ cookId: event.target.value || null })}
             >
-              <option value="">{bench.live.record.cook ?? 'nobody in particular'}</option>
+              <option value="">{bench.live.record.cook ?? 'Unassigned'}</option>
               {cooks.map((cook) => (
                 <option key={cook.id} value={cook.id}>
                   {cook.name}
@@ -62,6 +63,7 @@ export function BenchOptions({ bench }: { bench: Bench }) {
               onChange={(event) => settings.change({ [name]: event.target.checked })}
             />
           ))}
+          <Abandon live={bench.live} />
           <p>
             <Link to={`/bench/${bench.live.record.id}/entry`}>Enter a filled-in card</Link>
             {bench.live.record.styleId ? (

@@ -56,7 +56,11 @@ function BenchRoom({ state }: { state: FabricationState }) {
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: only touches leave the focus behind */}
       <div className={state.record.steps.length > 0 ? 'bench with-steps' : 'bench'} onClick={letGo}>
         <BenchHeading bench={bench} />
-        <TwinBeam active={bench.activePile.name} expected={expected.appraisal} />
+        <TwinBeam
+          active={bench.activePile.name}
+          expected={expected.appraisal}
+          hasMoney={state.record.priceFrom !== 'none'}
+        />
         <ChecksLine bench={bench} />
         <div className="bench-surface">
           <StepCard bench={bench} />

@@ -12,7 +12,7 @@ const whole = (minutes: number) => `${Math.floor(minutes)} min`
 export function Clocks({ bench }: { bench: Bench }) {
   const { record, marks, nowMs } = bench.live
   const { coldLimits } = useKitchenCautions()
-  if (record.status === 'closed') return null
+  if (record.status !== 'open') return null
   const cold = coldClock(marks, record.startedAt, nowMs, coldLimits)
   return (
     <>

@@ -4,6 +4,7 @@ import type { StandingReading } from '../../outbox/merge.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import type { Format } from '../../parts/use-format.ts'
+import { ChangePile } from './pile-dialog.tsx'
 import { PlatesLine } from './plates-line.tsx'
 import type { Bench } from './use-bench.ts'
 import { usePlates } from './use-plates.ts'
@@ -38,7 +39,8 @@ export function PieceList({ bench }: { bench: Bench }) {
               ? ` (${format.weight(pile.low)} to ${format.weight(pile.high)})`
               : ''}
           </span>
-        )}
+        )}{' '}
+        {live.record.status === 'open' ? <ChangePile key={pile.id} live={live} pile={pile} /> : null}
       </h2>
       {isPieces && result.mean === null && result.portions !== null && result.portions > 0 ? (
         <p className="pieces-sum">

@@ -36,7 +36,14 @@ export function Running({ live, expected, onFinish, isFinishing, error }: Runnin
             </Figure>
           </dd>
         </div>
-        <HeadingFor expected={expected} />
+        {live.record.priceFrom === 'none' ? (
+          <div>
+            <dt>No portion cost yet</dt>
+            <dd>no price is known</dd>
+          </div>
+        ) : (
+          <HeadingFor expected={expected} />
+        )}
       </dl>
       {isOpen ? (
         <Button
@@ -60,7 +67,7 @@ function HeadingFor({ expected }: { expected: Appraised }) {
   return (
     <AppraisedContext value={expected}>
       <div>
-        <dt>A portion of {pile.name}, the rest as expected</dt>
+        <dt>Cost per portion, {pile.name}, the rest as expected</dt>
         <dd>
           <MaybeFigure
             of={{ group: 'pile', pile: pile.name, figure: 'costPerPortion' }}

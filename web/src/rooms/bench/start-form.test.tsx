@@ -84,11 +84,11 @@ test('says what is missing instead of sending half of it', async () => {
   renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[]} />)
   fill('How many birds', '1,5')
   fill('Weight on the invoice', 'heavy')
+  fill('Weight on the invoice', '')
   await submit()
   expect(asked).toEqual([])
-  expect(screen.getByRole('alert').textContent).toContain(
-    'needs how many birds, the weight on the invoice and the price',
-  )
+  expect(screen.getByRole('alert').textContent).toBe('Check the highlighted fields.')
+  expect(screen.getByText('What does the invoice say?')).toBeTruthy()
 })
 
 test('a refusal is shown by field, and what was typed stays', async () => {
@@ -104,6 +104,38 @@ test('a refusal is shown by field, and what was typed stays', async () => {
   await submit()
   expect(screen.getByRole('alert').textContent).toContain('purchase.purge must not be more')
   expect((screen.getByLabelText('Liquid drained') as HTMLInputElement).value).toBe('200')
+})
+
+test('a start without a price leaves it to the price book, and one typed with its unit is understood', async () => {
+  const asked = answerWith({ [SUPPLIERS]: known, [POST]: { status: 201, body: { record: { id: 'new' } } } })
+  renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[last]} />)
+  fill('Weight on the invoice', '12.6 kg')
+  fill('Price, EUR', '')
+  await submit()
+  expect(asked[1]?.body).toMatchObject({ purchase: { price: null } })
+  fill('Price, EUR', '$1.89/lb')
+  await submit()
+  expect(asked[3]?.body).toMatchObject({ purchase: { price: { amount: 1.89, per: 'lb' } } })
+  fill('Price, EUR', 'much')
+  await submit()
+  expect(asked).toHaveLength(4)
+})
+
+test('nonsense is asked about at once, and a bare number is in the unit of the field beside it', () => {
+  answerWith({})
+  renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[last]} />)
+  const question = () => screen.getByRole('status', { name: 'Question' }).textContent
+  fill('Weight on the invoice', '12.6')
+  expect(question()).toContain('for one bird')
+  fill('Weight on the invoice', '12.60 kg')
+  expect(question()).toBe('')
+  fill('Weight received', '12.5')
+  expect(question()).toBe('')
+  expect(screen.getByText(/= 12\.50/)).toBeTruthy()
+  fill('Weight received', '10.1 g')
+  expect(question()).toContain('of the invoice’s weight was received')
+  fill('Price, EUR', '0.00')
+  expect(question()).toContain('A price of 0.00')
 })
 
 test('a kitchen without styles says so', () => {

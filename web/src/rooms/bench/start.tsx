@@ -4,6 +4,7 @@ import { useLot } from '../../data/buying-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../data/queries.ts'
 import { OpenFabrications } from '../../parts/open-fabrications.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { Abandoned } from './abandon.tsx'
 import { StartForm } from './start-form.tsx'
 
 /** The bench without a fabrication: what is on the board, and starting another one. */
@@ -39,10 +40,12 @@ interface StartRoomProps {
 
 function StartRoom({ items, cooks, fabrications, lot }: StartRoomProps) {
   const open = fabrications.filter((each) => each.status === 'open')
+  const abandoned = fabrications.filter((each) => each.status === 'abandoned')
   return (
     <div className="room">
       <h1>Bench</h1>
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
+      {abandoned.length > 0 ? <Abandoned rows={abandoned} /> : null}
       <section aria-labelledby="start">
         <h2 id="start">What goes on the board?</h2>
         {lot ? (

@@ -67,6 +67,7 @@ function RecordRow({ row }: { row: FabricationRow }) {
     comparison?.costPerPortion ?? appraisal.piles.find((pile) => pile.class === 'primary')?.costPerPortion ?? null
   const buy = comparison?.buyPerPortionSameWeight ?? null
   const balance = appraisal.weights.balance
+  const isPriced = row.priceFrom !== 'none'
   return (
     <tr>
       <td>{meta?.date ? dayWords(meta.date) : ''}</td>
@@ -79,18 +80,20 @@ function RecordRow({ row }: { row: FabricationRow }) {
       <td>{meta?.supplier}</td>
       <td>
         <AppraisedContext value={appraised}>
-          <TwinBeam small />
+          <TwinBeam small hasMoney={isPriced} />
         </AppraisedContext>
       </td>
       <td className="number">{format.share(appraisal.weights.portionYield)}</td>
-      <td className="number">{cost === null ? '–' : format.money(cost)}</td>
+      <td className="number">{cost === null || !isPriced ? '–' : format.money(cost)}</td>
       <td className="number">{buy === null ? '–' : format.money(buy)}</td>
-      <td className={`verdict-word ${balance === 'ok' ? (comparison?.verdict ?? 'none') : 'doubt'}`}>
-        {balance === 'ok'
-          ? VERDICT_WORDS[comparison?.verdict ?? 'none']
-          : balance === 'lost'
-            ? 'a pile is missing'
-            : 'check the weights'}
+      <td className={`verdict-word ${balance === 'ok' && isPriced ? (comparison?.verdict ?? 'none') : 'doubt'}`}>
+        {!isPriced
+          ? 'no price yet'
+          : balance === 'ok'
+            ? VERDICT_WORDS[comparison?.verdict ?? 'none']
+            : balance === 'lost'
+              ? 'a pile is missing'
+              : 'check the weights'}
       </td>
     </tr>
   )
