@@ -17,7 +17,7 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
   const wrong = page.getByRole('alert')
   await expect(wrong).toContainText('Row 3, Net price: “-2” is less than nothing')
   await expect(wrong).toContainText('Row 3, UOM: “stone” is no unit')
-  await expect(page.getByRole('button', { name: /^Take in/ })).toBeDisabled()
+  await expect(page.getByRole('button', { name: /^Import/ })).toBeDisabled()
 
   await file.setInputFiles(
     csv(['Hofgut;Bird, corn-fed;3,45;kg;Chicken, eviscerated;2,1 kg', 'Hofgut;Radish;0,9;piece;;']),
@@ -26,7 +26,7 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
   await page.getByLabel('piece weight').selectOption('Size')
   actions++
   await expect(page.getByRole('row', { name: /Bird, corn-fed/ })).toContainText('€3.45 a kilo')
-  await page.getByRole('button', { name: 'Take in 2 rows' }).click()
+  await page.getByRole('button', { name: 'Import 2 rows' }).click()
   actions++
   await expect(page.getByText('2 new prices, 2 new articles')).toBeVisible()
   await page.getByRole('navigation', { name: 'Buying' }).getByRole('link', { name: 'Compare' }).click()
@@ -48,13 +48,13 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
     csv(['Hofgut;Bird, corn-fed;3,45;kg;Chicken, eviscerated;2,1 kg', 'Hofgut;Radish;0,9;piece;;']),
   )
   await page.getByLabel('piece weight').selectOption('Size')
-  await page.getByRole('button', { name: 'Take in 2 rows' }).click()
+  await page.getByRole('button', { name: 'Import 2 rows' }).click()
   await expect(page.getByText('0 new prices, 0 new articles, 2 rows that the book had already')).toBeVisible()
 })
 
 test('the feed’s list is taken in with one touch', async ({ page }) => {
   await page.goto('/buying/lists')
-  await page.getByRole('button', { name: 'Take in today’s list' }).click()
+  await page.getByRole('button', { name: 'Import today’s list' }).click()
   await expect(page.getByText(/new prices?, \d+ new article/)).toBeVisible()
   await page.goto('/buying/prices')
   await page.getByLabel('Search the price book').fill('hake day')
@@ -109,7 +109,7 @@ test('from a case label to a fabrication of its lot, and back from what was made
   // What was entered at the door survives a reload.
   await page.reload()
   await expect(page.getByRole('button', { name: 'skin torn' })).toHaveAttribute('aria-pressed', 'true')
-  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('button', { name: 'Accept delivery' }).click()
   actions++
   await expect(page.getByRole('heading', { level: 1 })).toContainText('lot E2E-77')
   await page.getByRole('link', { name: 'Cut from it' }).click()

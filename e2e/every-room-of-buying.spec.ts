@@ -20,7 +20,7 @@ checkRooms(
     ['a delivery', () => '/buying/receiving/new'],
     ['a lot', async (request) => `/buying/lots/${await lotOf(request)}`],
     ['a claim', async (request) => `/buying/lots/${await lotOf(request)}/claim`],
-    ['In the cold', () => '/buying/cold'],
+    ['Cold store', () => '/buying/cold'],
   ],
   ['light'],
 )

@@ -15,7 +15,7 @@ test('a style is copied, changed, used at the bench, archived, exported and impo
   await page.getByLabel('Share of the whole, %').first().fill('32')
   await page.getByRole('button', { name: 'Take the wings off: earlier' }).click()
   await page.getByText('4. Part thigh and drumstick').click()
-  await page.getByLabel('Right when').nth(3).fill('It goes through like butter.')
+  await page.getByLabel('Done when').nth(3).fill('It goes through like butter.')
   await page.getByRole('button', { name: 'Save the style' }).click()
   await page.waitForURL(/\/guide\/[0-9a-f-]{36}$/)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('eight pieces, ours')
@@ -102,7 +102,7 @@ test('a blank card is one page, and a filled-in one is typed in one screen', asy
   expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
 
   await startAt(page, { item: 'Beef tenderloin, peeled, side muscle on', invoice: '2600', price: '32' })
-  await page.getByRole('button', { name: 'Options' }).click()
+  await page.getByRole('button', { name: 'This device' }).click()
   await page.getByRole('link', { name: 'Enter a filled-in card' }).click()
   await page.getByRole('textbox', { name: 'centre steaks' }).fill('214 210 heavy')
   await expect(page.getByText('is no weight')).toBeVisible()

@@ -38,6 +38,17 @@ export const test = base.extend<object, { own: OwnHouse }>({
     },
     { scope: 'worker', auto: true, timeout: START_MS },
   ],
+  // Every part of a verdict is open, so that a test finds what it is about; how they open has a test of its own.
+  context: async ({ context }, use) => {
+    await context.addInitScript(() => {
+      const parts = 'totals offers policies batch portions steps ask cut what-ifs inputs record'
+      for (const [room, open] of Object.entries({ verdict: parts, 'verdict.forecast': 'forecast' })) {
+        if (localStorage.getItem(`fleam.open-parts.${room}`) === null)
+          localStorage.setItem(`fleam.open-parts.${room}`, open)
+      }
+    })
+    await use(context)
+  },
   baseURL: async ({ own }, use) => use(own.house.url),
 })
 

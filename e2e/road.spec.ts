@@ -182,7 +182,7 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
     await expect(page.locator('.bench-said')).toContainText('Took')
   }
   await pad('NumpadSubtract')
-  await expect(page.locator('.bench-said')).toContainText('Took back')
+  await expect(page.locator('.bench-said')).toContainText('Undone')
   await pad('NumpadEnter')
   await pad('NumpadMultiply')
   await page.keyboard.type('42')

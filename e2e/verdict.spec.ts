@@ -43,7 +43,7 @@ test('a changed price changes the verdict, is kept, and can be changed back', as
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('buy, and')
   const change = async (price: string) => {
     await page.getByLabel('Price, EUR').first().fill(price)
-    await page.getByRole('button', { name: 'Put into the record' }).click()
+    await page.getByRole('button', { name: 'Save to record' }).click()
     await expect(page.getByLabel('Tried out')).toBeHidden()
   }
   await change('7,5')
@@ -85,9 +85,9 @@ test('two people changing one record: the second is told, and shown what stands'
     await each.goto(`/verdict/${id}`)
     await each.getByLabel('Charges, EUR').fill('4')
   }
-  await page.getByRole('button', { name: 'Put into the record' }).click()
+  await page.getByRole('button', { name: 'Save to record' }).click()
   await expect(page.getByLabel('Tried out')).toBeHidden()
-  await other.getByRole('button', { name: 'Put into the record' }).click()
+  await other.getByRole('button', { name: 'Save to record' }).click()
   await expect(other.getByRole('alert')).toContainText('Somebody changed it meanwhile')
   await other.context().close()
 })

@@ -200,7 +200,7 @@ test('questions on which cooks differ are there to choose', () => {
     'Tail',
     'Bone on the portion',
     'Portions by',
-    'Stiff or soft',
+    'Rigor',
     'Bare bone begins',
     'Fat cover',
   ]) {

@@ -80,6 +80,36 @@ export const articlePrice = z
   .meta({ id: 'ArticlePrice' })
 export type ArticlePrice = z.infer<typeof articlePrice>
 
+/** A price that was struck out, with when, by whom and why. */
+const struckPrice = articlePrice.extend({
+  struckAt: instant,
+  struckBy: z.enum(['bench', 'office']),
+  struckWhy: z.string(),
+})
+export type StruckPrice = z.infer<typeof struckPrice>
+
+/** Strikes a price out, and says why; `replacement` is what stands in its place, null for nothing. */
+export const priceCorrection = z
+  .strictObject({
+    why: z.string().trim().min(1, 'must say why').max(200),
+    replacement: z
+      .strictObject({
+        price,
+        ...sizeFields,
+        delivery: money.nullable(),
+        minimumOrder: money.nullable(),
+        from: day,
+        until: day.nullable(),
+      })
+      .refine(({ from, until }) => until === null || until >= from, {
+        path: ['until'],
+        error: 'must not be before from',
+      })
+      .nullable(),
+  })
+  .meta({ id: 'PriceCorrection' })
+export type PriceCorrection = z.infer<typeof priceCorrection>
+
 const priceFields = {
   code: name,
   name,
@@ -119,6 +149,8 @@ export const articleHistory = z
   .object({
     article,
     prices: z.array(articlePrice),
+    /** Prices that were struck out: they count nowhere. */
+    struck: z.array(struckPrice),
     /** The latest records that rest on it. */
     records: z.array(z.object({ id, document: fabricationDocument })),
   })

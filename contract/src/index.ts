@@ -6,8 +6,10 @@ export type {
   ArticleRow,
   ArticleRows,
   PriceAdded,
+  PriceCorrection,
   PriceListLine,
   Product,
+  StruckPrice,
   Supplier,
 } from './buying.ts'
 export {
@@ -18,6 +20,7 @@ export {
   articleRows,
   buyingForms,
   priceAdded,
+  priceCorrection,
   products,
   supplier,
   suppliers,

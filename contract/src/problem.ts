@@ -5,7 +5,7 @@ import { z } from 'zod'
  * Callers test the code, never the text.
  */
 export const PROBLEMS = {
-  'invalid-input': { status: 400, title: 'Something in it is not right' },
+  'invalid-input': { status: 400, title: 'Check the highlighted field' },
   'not-json': { status: 400, title: 'This is not whole JSON' },
   'too-large': { status: 413, title: 'This is too large' },
   'wrong-media-type': { status: 415, title: 'Send JSON' },

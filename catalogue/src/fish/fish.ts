@@ -28,7 +28,7 @@ const ribSteps = [
 
 /** Soft flesh drags on the knife and tears along the blade. */
 const stiffness = (portions: string, frame: string) =>
-  option('stiffness', 'Stiff or soft', {
+  option('stiffness', 'Rigor', {
     'Wait until it is past stiff': { id: 'waited', why: 'The flesh holds together and comes off clean.' },
     'Cut it at once': {
       id: 'at-once',

@@ -6,7 +6,7 @@ export type MoneyPartName = 'product' | 'labour' | 'bags' | 'by-products' | 'pri
 
 export interface MoneyPart {
   name: MoneyPartName
-  /** Money of one portion; what by-products give back is negative. */
+  /** Money of one portion; what by-product credit is negative. */
   amount: number
 }
 

@@ -16,7 +16,7 @@ export interface TrueCost {
   /** Money of the whole order, delivery in. */
   outlay: number
   labour: number
-  /** What by-products give back. */
+  /** What by-product credit. */
   credit: number
   /** Cost of a kilo of servable product. */
   costPerKg: number

@@ -73,7 +73,7 @@ export function costFigure(
       }
     case 'credit':
       return {
-        title: 'By-products give back',
+        title: 'By-product credit',
         quantity: 'money',
         expression: plus(...piles.flatMap((pile) => (pile.credit === null ? [] : [money(pile.name, pile.credit)]))),
       }
@@ -81,7 +81,7 @@ export function costFigure(
       return {
         title: 'Net cost',
         quantity: 'money',
-        expression: minus(money('spent in all', cost.in), money('by-products give back', cost.credit)),
+        expression: minus(money('spent in all', cost.in), money('by-product credit', cost.credit)),
       }
   }
 }

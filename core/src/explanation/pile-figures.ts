@@ -83,7 +83,7 @@ const FIGURES: Record<PileFigureName, (context: PileContext) => Explanation> = {
     ),
   }),
   givenAway: (context) => ({
-    title: `Given away in ${context.pile.name}`,
+    title: `Overweight cost of ${context.pile.name}`,
     quantity: 'money',
     expression: times(
       over(value('over target', context.result.overweight ?? 0, 'weight'), KILOGRAM),
@@ -116,7 +116,7 @@ function portionsExpression(context: PileContext): Expression {
 function creditExplanation(context: PileContext): Explanation {
   const { document, pile } = context
   const policy = document.creditPolicy
-  const title = `${pile.name} gives back`
+  const title = `By-product credit of ${pile.name}`
   if (policy === 'none') {
     return {
       title,
@@ -127,7 +127,7 @@ function creditExplanation(context: PileContext): Explanation {
   }
   const kilos = over(weightOf(context), KILOGRAM)
   const worth = value(
-    pile.class === 'waste' ? 'haulage per kilo' : 'value per kilo',
+    pile.class === 'waste' ? 'disposal cost per kilo' : 'value per kilo',
     pile.valuePerKg ?? 0,
     'money-per-kg',
   )

@@ -25,7 +25,7 @@ export function portionFigure(
   const isTighter = figure === 'givenAwayTighter'
   const { served, over: grams } = portionsAt(pile, isTighter ? TIGHTER : 1)
   return {
-    title: isTighter ? 'Given away by a hand twice as steady' : 'Given away with a portion',
+    title: isTighter ? 'Overweight cost by a hand twice as steady' : 'Overweight cost of a portion',
     quantity: 'money',
     expression: over(
       times(

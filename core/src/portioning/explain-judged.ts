@@ -13,7 +13,7 @@ export function explainJudged(judged: JudgedCuts, scrapPerKg: number, figure: Ju
       return { title: 'Scrap', quantity: 'weight', expression: scrapParts }
     case 'givenAway':
       return {
-        title: 'Given away',
+        title: 'Overweight cost',
         quantity: 'money',
         expression: plus(
           ...judged.parts.flatMap((part) =>

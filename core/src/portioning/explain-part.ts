@@ -67,7 +67,7 @@ export function explainPart(
     case 'given-away': {
       if (!product || part.givenAway <= 0) return null
       return {
-        title: 'Given away',
+        title: 'Overweight cost',
         quantity: 'money',
         expression: times(
           value(`a full ${product.name}`, product.value, 'money'),

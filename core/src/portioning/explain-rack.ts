@@ -76,7 +76,7 @@ export const explainBlade = (rack: Pick<Rack, 'bones' | 'length'>, { shift }: Ra
     value('the meat moves by', Math.abs(shift), 'count'),
     value('a rib and its gap', ribPitch(rack), 'length'),
   ),
-  note: 'It goes in at the middle of the gap between the bones and leans evenly: in the mean it moves half as far as where it comes out.',
+  note: 'It goes in at the middle of the gap between the bones and leans evenly: on average it moves half as far as where it comes out.',
 })
 
 /** By how much a portion is above its target; below zero where it is under it. */

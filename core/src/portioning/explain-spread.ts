@@ -26,7 +26,7 @@ export function explainGivenAwayOf(
   const paid =
     targetThickness === undefined ? value('its target', target, 'weight') : value('their mean', spread.mean, 'weight')
   return {
-    title: `Given away of ${name}`,
+    title: `Overweight cost of ${name}`,
     quantity: 'money',
     expression: times(
       value('above it in all', spread.givenAwayGrams, 'weight'),

@@ -44,9 +44,11 @@ function answer(comparison: Comparison, at: number, whole: string): SentencePart
   const turn = comparison.breakEven.apPricePerKg
   const turns =
     turn === null
-      ? [words(`No price of the ${whole} turns it.`)]
+      ? [words(`No price of the ${whole} flips it.`)]
       : [
-          words(`It turns if the ${whole} goes ${saving > 0 ? 'above' : 'below'} `),
+          words(
+            `Flips to ${saving > 0 ? 'buy if' : 'make if'} the ${whole} costs ${saving > 0 ? 'more' : 'less'} than `,
+          ),
           figure({ group: 'comparison', at, figure: 'apPricePerKg' }, turn, 'money-per-kg'),
           words('.'),
         ]

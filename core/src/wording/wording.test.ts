@@ -14,10 +14,10 @@ const said = (document: FabricationDocument, whole = 'bird') => {
 
 test('the sentence has both amounts, the word, and what turns it', () => {
   expect(said(at(2.5))).toMatch(
-    /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.97: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
+    /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.97: make, and you keep €1\.\d\d on each plate\. Flips to buy if the bird costs more than €4\.\d\d a kilo\.$/,
   )
   expect(said(at(6), 'fish')).toMatch(
-    /: buy, and you save €\d\.\d\d on each plate\. It turns if the fish goes below €4/,
+    /: buy, and you save €\d\.\d\d on each plate\. Flips to make if the fish costs less than €4/,
   )
 })
 
@@ -25,7 +25,7 @@ test('near the turning point it says even, with what lies between', () => {
   const turn = appraise(at(3)).comparisons[0]?.breakEven.apPricePerKg as number
   // Charges are in the price that turns it, and not in the price that is asked.
   const extras = ((sixChickens().purchase.extras ?? 0) / 12_600) * 1000
-  expect(said(at(turn - extras + 0.01))).toMatch(/: even, with €0\.\d\d between them\. It turns/)
+  expect(said(at(turn - extras + 0.01))).toMatch(/: even, with €0\.\d\d between them\. Flips/)
 })
 
 test('every figure of it is a figure of the appraisal', () => {
@@ -60,7 +60,7 @@ test('where no price of the whole turns it, it says so', () => {
   if (!comparison) throw new Error('There is an offer')
   const never = { ...comparison, breakEven: { ...comparison.breakEven, apPricePerKg: null } }
   const parts = verdictSentence({ ...appraisal, comparisons: [never] }, 'bird')
-  expect(parts.at(-1)).toEqual({ kind: 'words', words: 'No price of the bird turns it.' })
+  expect(parts.at(-1)).toEqual({ kind: 'words', words: 'No price of the bird flips it.' })
 })
 
 describe('formats', () => {

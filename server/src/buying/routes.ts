@@ -4,6 +4,7 @@ import {
   buyingForms,
   id,
   priceAdded,
+  priceCorrection,
   priceListCsv,
   products,
   turnedRows,
@@ -11,6 +12,7 @@ import {
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import { dayOf, type Scopes } from '../scope/index.ts'
+import { correctPrice } from './correct.ts'
 import { formsOf, formsOfItem, products as listProducts } from './forms.ts'
 import * as service from './service.ts'
 import { turnedVerdicts } from './turned.ts'
@@ -132,6 +134,25 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request, reply) => reply.status(201).send(await service.addPrice(await scopeOf(request), request.body)),
+  )
+
+  app.post(
+    `${base}/prices/:id/correct`,
+    {
+      schema: {
+        operationId: 'correctPrice',
+        summary: 'Strikes a price out, or puts another in its place; the struck one stays to be read',
+        refuses: ['price-list-wrong'],
+        tags,
+        params: fabricationParams,
+        body: priceCorrection,
+        response: { 200: articleHistory },
+      },
+    },
+    async (request) => {
+      const scope = await scopeOf(request)
+      return service.articleHistory(scope, await correctPrice(scope, request.params.id, request.body))
+    },
   )
 
   app.get(

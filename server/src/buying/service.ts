@@ -45,6 +45,7 @@ export async function articleHistory(scope: Scope, id: string) {
   const states = await latestOfEachStyle(scope)
   return {
     ...found,
+    struck: await store.struckPrices(scope, id),
     records: states
       .filter(({ record }) => restsOn(record, found.article))
       .map(({ record, facts }) => ({ id: record.id, document: documentOf(record, facts) })),

@@ -1,4 +1,4 @@
-import type { Article, ArticlePrice } from '@fleam/contract'
+import type { Article, ArticlePrice, StruckPrice } from '@fleam/contract'
 import { col, fn, literal, Op, type Order, where as sqlWhere, type WhereOptions } from 'sequelize'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { articleOfRow, priceOfRow } from './rows.ts'
@@ -16,6 +16,8 @@ const BY_NAME: Order = [
   ['name', 'ASC'],
   ['id', 'ASC'],
 ] as Order
+/** A price that was struck out counts nowhere. */
+const COUNTS = { struckAt: null }
 const AS_RECORDED: Order = ['recordedAt', 'id']
 
 async function pricedWhere(
@@ -29,7 +31,10 @@ async function pricedWhere(
 ): Promise<PricedArticle[]> {
   const rows = await scope.database.models.Article.findAll({
     where: { [Op.and]: [ofKitchen(scope), where] },
-    include: [...namesOf(scope), partOf(scope, 'prices', { separate: true, order: prices })],
+    include: [
+      ...namesOf(scope),
+      partOf(scope, 'prices', { where: ofKitchen(scope, COUNTS), separate: true, order: prices }),
+    ],
     order,
     subQuery: false,
     ...page,
@@ -116,7 +121,7 @@ export async function pricesOf(scope: Scope, ids: readonly string[]): Promise<Ma
   const prices = new Map<string, ArticlePrice[]>()
   if (ids.length === 0) return prices
   const rows = await scope.database.models.ArticlePrice.findAll({
-    where: ofKitchen(scope, { articleId: [...ids] }),
+    where: ofKitchen(scope, { articleId: [...ids], ...COUNTS }),
     order: AS_RECORDED,
     raw: true,
     ...within(scope),
@@ -127,6 +132,22 @@ export async function pricesOf(scope: Scope, ids: readonly string[]): Promise<Ma
     else prices.set(row.articleId, [priceOfRow(row)])
   }
   return prices
+}
+
+/** Prices of an article that were struck out, the last one first. */
+export async function struckPrices(scope: Scope, articleId: string): Promise<StruckPrice[]> {
+  const rows = await scope.database.models.ArticlePrice.findAll({
+    where: ofKitchen(scope, { articleId, struckAt: { [Op.ne]: null } }),
+    order: [['struckAt', 'DESC']],
+    raw: true,
+    ...within(scope),
+  })
+  return rows.map((row) => ({
+    ...priceOfRow(row),
+    struckAt: (row.struckAt as Date).toISOString(),
+    struckBy: row.struckBy ?? 'office',
+    struckWhy: row.struckWhy ?? '',
+  }))
 }
 
 /** Every article with every price, for a price list of the whole book. */

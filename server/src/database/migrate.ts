@@ -17,6 +17,7 @@ import { up as priceBooks } from './migrations/012-price-books.ts'
 import { up as labourSources } from './migrations/013-labour-sources.ts'
 import { up as countedPieces } from './migrations/014-counted-pieces.ts'
 import { up as recordsPutRight } from './migrations/015-records-put-right.ts'
+import { up as struckPrices } from './migrations/016-struck-prices.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -35,6 +36,7 @@ const MIGRATIONS = [
   { name: '013-labour-sources', up: labourSources },
   { name: '014-counted-pieces', up: countedPieces },
   { name: '015-records-put-right', up: recordsPutRight },
+  { name: '016-struck-prices', up: struckPrices },
 ]
 
 function migrator(database: Sequelize) {

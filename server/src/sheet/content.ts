@@ -100,7 +100,7 @@ export function sheetContent(
     warnings: warningsOf(appraisal),
     bars: barsOf(document, appraisal, at),
     turns: {
-      heads: ['What would turn it', 'Now', 'Turns at'],
+      heads: ['Break-even points', 'Now', 'Even at'],
       rows: comparison
         ? [
             turn('Purchase price', cost.apPricePerKg, comparison.breakEven.apPricePerKg, format.perWeight),
@@ -122,7 +122,7 @@ export function sheetContent(
             turn('Labour', labourMinutes(document.labour), comparison.breakEven.labourMinutes, (value) =>
               format.quantity(value, 'minutes'),
             ),
-            turn('By-products that are real', 1, comparison.breakEven.creditMultiple, format.share),
+            turn('By-products actually used', 1, comparison.breakEven.creditMultiple, format.share),
           ]
         : [],
     },
@@ -137,7 +137,7 @@ export function sheetContent(
         : [],
     },
     piles: {
-      heads: ['Pile', 'Weight', 'Share', 'Gives back', 'Costs', `a ${format.perWeightUnit}`, 'Portions', 'a portion'],
+      heads: ['Pile', 'Weight', 'Share', 'Credit', 'Cost', `a ${format.perWeightUnit}`, 'Portions', 'a portion'],
       rows: [
         ...shown.map((each) => [
           each.name,
@@ -163,7 +163,7 @@ export function sheetContent(
     sums: {
       heads: ['Where it went', ''],
       rows: [
-        ...['Purchase', 'Labour', 'Bags and the like', 'By-products give back'].map((name, place) => [
+        ...['Purchase', 'Labour', 'Bags and the like', 'By-product credit'].map((name, place) => [
           name,
           format.money(parts[place] || 0),
         ]),
@@ -196,7 +196,7 @@ const PART_WORDS: Readonly<Record<MoneyPart['name'], string>> = {
   product: 'product',
   labour: 'labour',
   bags: 'bags',
-  'by-products': 'by-products give back',
+  'by-products': 'by-product credit',
   price: 'price',
   handling: 'handling',
   rejects: 'rejects',

@@ -8,7 +8,9 @@ import type {
   LotRow,
   LotTrace,
   PriceAdded,
+  PriceCorrection,
   Product,
+  StruckPrice,
   Supplier,
 } from '@fleam/contract'
 import type { BuyingForm, FabricationDocument, PriceChange, WholeForm } from '@fleam/core'
@@ -67,8 +69,24 @@ export const useArticles = ({ words, isTied, offset }: ArticleQuery) =>
 export interface ArticleHistory {
   article: Article
   prices: ArticlePrice[]
+  /** Prices that were struck out: they count nowhere. */
+  struck: StruckPrice[]
   records: { id: string; document: FabricationDocument }[]
 }
+/** Strikes a price out, or puts another in its place; whatever rests on prices is asked for anew. */
+export function useCorrectPrice(articleId: string) {
+  const queries = useQueryClient()
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: ({ priceId, ...correction }: PriceCorrection & { priceId: string }) =>
+      postJson<ArticleHistory>(`${kitchenPath(id)}/prices/${priceId}/correct`, correction),
+    onSuccess: (history) => {
+      void queries.invalidateQueries({ queryKey: ['kitchen', id] })
+      queries.setQueryData(buyingKey(id, `/articles/${articleId}`), history)
+    },
+  })
+}
+
 export const useArticle = (articleId: string) => useBuying<ArticleHistory>(`/articles/${articleId}`)
 
 export interface TurnedRow {

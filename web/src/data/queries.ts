@@ -8,6 +8,7 @@ import type {
   Health,
   Item,
   Kitchen,
+  RecordVersion,
 } from '@fleam/contract'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, postJson, putJson } from './api.ts'
@@ -74,6 +75,15 @@ export function useEvidence(id: string) {
   return useQuery({
     queryKey: [...fabricationKey(kitchen.id, id), 'evidence'],
     queryFn: () => getJson<ForecastEvidence>(`${fabricationPath(kitchen.id, id)}/evidence`),
+  })
+}
+
+/** A record as it was before each change, newest first; read anew at each version of it. */
+export function useVersions(id: string, version: number) {
+  const kitchen = useKitchen()
+  return useQuery({
+    queryKey: [...fabricationKey(kitchen.id, id), 'versions', version],
+    queryFn: () => getJson<RecordVersion[]>(`${fabricationPath(kitchen.id, id)}/versions`),
   })
 }
 

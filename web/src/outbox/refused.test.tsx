@@ -15,7 +15,7 @@ test('a weighing that the server refuses is said with its reason, and stays unti
   })
   const alert = await screen.findByRole('alert')
   expect(alert.textContent).toContain('281\u00a0g was not taken: because It is kept here.')
-  await touch(screen.getByRole('button', { name: 'Let it go' }))
+  await touch(screen.getByRole('button', { name: 'Delete it' }))
   await answered()
   expect(screen.queryByRole('alert')).toBeNull()
 })

@@ -24,6 +24,11 @@ export function todayWords(timeZone: string, now: Date): string {
   return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)
 }
 
+/** `24 Nov 2026, 14:05` of an instant, by the clock of the device. */
+export function instantWords(instant: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(instant))
+}
+
 const MINUTE_MS = 60_000
 
 /** Whole minutes between two instants. */

@@ -42,7 +42,7 @@ export function WithForms({ itemId, children }: WithFormsProps) {
   return (
     <Empty title="No supplier has a price for it yet">
       <p>
-        <Link to="/buying/prices">Add a price</Link> or <Link to="/buying/lists">take in a price list</Link>.
+        <Link to="/buying/prices">Add a price</Link> or <Link to="/buying/lists">import a price list</Link>.
       </p>
     </Empty>
   )

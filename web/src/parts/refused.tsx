@@ -17,7 +17,7 @@ export function Refused() {
           <li key={entry.id}>
             {wordsOf(entry)} was not taken: {reason} It is kept here.{' '}
             <Button size="sm" variant="outline-dark" onClick={() => void outbox.dismiss(entry.id)}>
-              Let it go
+              Delete it
             </Button>
           </li>
         ))}

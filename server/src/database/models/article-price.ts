@@ -1,8 +1,20 @@
 import type { ArticlePrice } from '@fleam/contract'
-import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { day, id, instant, maybeDay, maybeQuantity, maybeWhole, quantity, ref, words } from './columns.ts'
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
+import {
+  day,
+  id,
+  instant,
+  maybeDay,
+  maybeInstant,
+  maybeQuantity,
+  maybeWhole,
+  maybeWords,
+  quantity,
+  ref,
+  words,
+} from './columns.ts'
 
-/** A price as it was quoted: inserted, never changed. */
+/** A price as it was quoted: inserted, and never changed but for being struck out. */
 export interface ArticlePriceModel
   extends Model<InferAttributes<ArticlePriceModel>, InferCreationAttributes<ArticlePriceModel>> {
   id: string
@@ -19,6 +31,10 @@ export interface ArticlePriceModel
   validUntil: string | null
   source: ArticlePrice['source']
   recordedAt: Date
+  /** When, by whom and why it was struck out; null while it counts. */
+  struckAt: CreationOptional<Date | null>
+  struckBy: CreationOptional<'bench' | 'office' | null>
+  struckWhy: CreationOptional<string | null>
 }
 
 export const defineArticlePrice = (database: Sequelize) =>
@@ -39,6 +55,9 @@ export const defineArticlePrice = (database: Sequelize) =>
       validUntil: maybeDay(),
       source: words(8),
       recordedAt: instant(),
+      struckAt: maybeInstant(),
+      struckBy: maybeWords(8),
+      struckWhy: maybeWords(200),
     },
     { tableName: 'article_prices' },
   )

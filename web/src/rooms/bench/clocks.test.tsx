@@ -16,7 +16,7 @@ describe('the clocks', () => {
     const { bench, document, done } = benchWith()
     renderPart(<Clocks bench={bench} />, { document })
     const cold = screen.getByRole('timer')
-    expect(cold.textContent).toContain('On the board 26 min')
+    expect(cold.textContent).toContain('Out of the fridge 26 min')
     expect(cold.className).toContain('amber')
     await touch(screen.getByRole('button', { name: /Back in/ }))
     expect(done).toEqual(['mark cold-in'])

@@ -18,7 +18,7 @@ export function Clocks({ bench }: { bench: Bench }) {
     <>
       <div className={`cold ${cold.level}`} role="timer" aria-label="Out of the cold">
         <p>
-          <strong>{cold.isOut ? `On the board ${whole(cold.boardMinutes)}` : 'In the cold'}</strong>
+          <strong>{cold.isOut ? `Out of the fridge ${whole(cold.boardMinutes)}` : 'In the fridge'}</strong>
           <span>
             {whole(cold.outMinutes)} of {coldLimits.outMinutes} in all{COLD_WORDS[cold.level]}
           </span>
@@ -31,7 +31,7 @@ export function Clocks({ bench }: { bench: Bench }) {
             })
           }
         >
-          <Snowflake size={20} aria-hidden /> {cold.isOut ? 'Back in' : 'Out again'}
+          <Snowflake size={20} aria-hidden /> {cold.isOut ? 'Back in the fridge' : 'Out again'}
         </Button>
       </div>
       <CookClocks bench={bench} />

@@ -51,7 +51,7 @@ export function StandIn({ reading, pile, ap }: StandInProps) {
           Lift off
         </Button>
         <Button variant="outline-dark" onClick={putLikely}>
-          A likely one
+          Example weight
         </Button>
       </Form>
     </section>

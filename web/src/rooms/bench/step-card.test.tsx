@@ -11,8 +11,8 @@ describe('the step', () => {
     for (const words of [
       'Step 2 of 2 · 1 of 6 on the board',
       'With long strokes.',
-      'Right when: It shines.',
-      'Not: short strokes.',
+      'Done when: It shines.',
+      'Avoid: short strokes.',
     ]) {
       expect(card.textContent).toContain(words)
     }
@@ -24,7 +24,7 @@ describe('the step', () => {
   test('goes on, back, and to any other', async () => {
     const { bench, document, done } = benchWith()
     renderPart(<StepCard bench={bench} />, { document })
-    await touch(screen.getByRole('button', { name: /Checked: next step/ }))
+    await touch(screen.getByRole('button', { name: /Done, next step/ }))
     await touch(screen.getByRole('button', { name: 'Back' }))
     await touch(screen.getByRole('button', { name: 'All steps' }))
     await touch(screen.getByRole('button', { name: /1. Do dry/ }))

@@ -38,18 +38,18 @@ export function StepCard({ bench }: { bench: Bench }) {
           All steps
         </Button>
         <Button variant="outline-dark" className="step-done" onClick={bench.nextStep}>
-          Checked: next step
+          Done, next step
         </Button>
       </div>
       <AnimalDrawing name={record.drawing} cut={step.cut} regions={step.regions} label={`Where: ${step.title}`} />
       <p className="step-doing">{step.doing}</p>
       <p className="step-check">
-        <strong>Right when:</strong> {step.check}
+        <strong>Done when:</strong> {step.check}
       </p>
       {step.gain ? <StepGainLine step={step} bench={bench} /> : null}
       {step.mistakes.length > 0 ? (
         <p className="step-mistakes">
-          <strong>Not:</strong> {step.mistakes.join('; ')}.
+          <strong>Avoid:</strong> {step.mistakes.join('; ')}.
         </p>
       ) : null}
       <StepCautions ids={step.cautions} />

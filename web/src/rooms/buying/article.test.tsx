@@ -52,7 +52,7 @@ const cheap = sixChickens({
 })
 
 async function show(history: object) {
-  answerWith({ [PATH]: { body: history } } as never)
+  answerWith({ [PATH]: { body: { struck: [], ...history } } } as never)
   await act(async () => {
     renderPart(<ArticlePage />)
   })

@@ -1,16 +1,15 @@
 import { priceLine, recost } from '@fleam/core'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Table from 'react-bootstrap/Table'
 import { Link, useParams } from 'react-router-dom'
 import { type ArticleHistory, useArticle } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { dayIn, dayWords } from '../../parts/dates.ts'
-import { quoteWords } from '../../parts/price-words.ts'
+import { dayIn } from '../../parts/dates.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
 import { PriceForm } from './price-form.tsx'
+import { PriceHistory } from './price-history.tsx'
 import { RestsOn } from './rests-on.tsx'
 
 const PriceChart = lazy(() => import('./price-chart.tsx'))
@@ -31,8 +30,6 @@ export function Component() {
   )
 }
 
-const SOURCES = { typed: 'typed', list: 'price list', feed: 'price feed' } as const
-
 function ArticlePage({ history }: { history: ArticleHistory }) {
   const { timeZone } = useKitchen()
   const format = useFormat()
@@ -50,7 +47,7 @@ function ArticlePage({ history }: { history: ArticleHistory }) {
       title={article.name}
       actions={
         <Button variant={isChanging ? 'outline-dark' : 'primary'} onClick={() => setChanging(!isChanging)}>
-          {isChanging ? 'Leave it' : 'New price'}
+          {isChanging ? 'Cancel' : 'New price'}
         </Button>
       }
     >
@@ -74,33 +71,7 @@ function ArticlePage({ history }: { history: ArticleHistory }) {
         </section>
       ) : null}
       <RestsOn history={history} today={today} />
-      <section aria-labelledby="prices">
-        <h2 id="prices">Every price</h2>
-        <Table className="buying-table" responsive>
-          <thead>
-            <tr>
-              <th scope="col">From</th>
-              <th scope="col">Until</th>
-              <th scope="col" className="number">
-                Price
-              </th>
-              <th scope="col">Came as</th>
-            </tr>
-          </thead>
-          <tbody>
-            {newest.map((price) => (
-              <tr key={price.id}>
-                <td>{price.from}</td>
-                <td>{price.until ?? 'the next one'}</td>
-                <td className="number">{quoteWords({ ...price, delivery: 0, minimumOrder: null }, format)}</td>
-                <td>
-                  {SOURCES[price.source]}, {dayWords(price.recordedAt.slice(0, 10))}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-      </section>
+      <PriceHistory history={history} />
       {records.length === 0 ? (
         <p>
           Nothing that was cut or compared here rests on it yet. <Link to="/buying">Compare it</Link> with what others

@@ -9,7 +9,7 @@ const WAYS = [
   ['Parted', '/buying/parted'],
   ['Meals', '/buying/meals'],
   ['Receiving', '/buying/receiving'],
-  ['In the cold', '/buying/cold'],
+  ['Cold store', '/buying/cold'],
 ] as const
 
 interface BuyingRoomProps {

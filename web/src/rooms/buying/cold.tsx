@@ -18,7 +18,7 @@ export function Component() {
   const format = useFormat()
   if (!lots.data || !items.data) {
     return (
-      <BuyingRoom title="In the cold">
+      <BuyingRoom title="Cold store">
         {lots.isError ? (
           <Failed error={lots.error} retry={() => void lots.refetch()} />
         ) : (
@@ -30,7 +30,7 @@ export function Component() {
   const stock = stockInOrder(stockLots(lots.data, items.data), dayIn(timeZone, new Date()))
   const lotOf = (id: string) => lots.data.find((row) => row.lot.id === id)?.lot
   return (
-    <BuyingRoom title="In the cold">
+    <BuyingRoom title="Cold store">
       {stock.length === 0 ? (
         <Empty title="Nothing raw is in the cold">
           <p>

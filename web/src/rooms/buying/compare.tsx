@@ -88,7 +88,7 @@ function Compare({ products }: { products: Product[] }) {
       {forms.data && forms.data.length === 0 ? (
         <Empty title="No supplier has a price for it yet">
           <p>
-            <Link to="/buying/lists">Take in a price list</Link>, or <Link to="/buying/prices">add a price</Link> of
+            <Link to="/buying/lists">Import a price list</Link>, or <Link to="/buying/prices">add a price</Link> of
             something that is cut into it or of pieces that are bought ready.
           </p>
         </Empty>

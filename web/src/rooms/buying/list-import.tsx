@@ -67,7 +67,7 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
       {preview ? <Preview preview={preview} /> : <Loading what="the rows" />}
       {progress ? (
         <p className="buying-actions">
-          <Progress what="Rows taken in" done={progress.done} of={progress.of} />
+          <Progress what="Rows imported" done={progress.done} of={progress.of} />
           <span className="number">
             {progress.done.toLocaleString('en')} of {progress.of.toLocaleString('en')}
           </span>
@@ -82,10 +82,10 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
         ) : (
           <>
             <Button disabled={!preview || issues.length > 0 || preview.rows === 0} onClick={() => void take()}>
-              Take in {(preview?.rows ?? 0).toLocaleString('en')} {preview?.rows === 1 ? 'row' : 'rows'}
+              Import {(preview?.rows ?? 0).toLocaleString('en')} {preview?.rows === 1 ? 'row' : 'rows'}
             </Button>
             <Button variant="outline-dark" onClick={onLeave}>
-              Leave it
+              Cancel
             </Button>
           </>
         )}
@@ -163,7 +163,7 @@ function Issues({ issues }: { issues: readonly PriceIssue[] }) {
   return (
     <div className="import-issues" role="alert">
       <p>
-        <strong>Nothing is taken in while a row is not right.</strong> Choose other columns above, or mend the file.
+        <strong>Nothing is imported while a row is not right.</strong> Choose other columns above, or mend the file.
       </p>
       <ul>
         {issues.slice(0, SHOWN_ISSUES).map((issue) => (

@@ -74,7 +74,7 @@ test('what the headers suggest is chosen, the rows are shown, and all of them ar
   expect((screen.getByLabelText('supplier') as HTMLSelectElement).value).toBe('Vendor')
   expect((screen.getByLabelText('price (needed)') as HTMLSelectElement).value).toBe('Net price')
   expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('€6.90 a kilo')
-  await touch(screen.getByRole('button', { name: 'Take in 2 rows' }))
+  await touch(screen.getByRole('button', { name: 'Import 2 rows' }))
   expect(sent).toMatchObject([{ csv: LIST, mapping: { columns: { supplier: 'Vendor', name: 'Description' } } }])
   expect(await screen.findByText(/2 new prices, 1 new article, 1 row that the book had already/, {}, SLOW)).toBeTruthy()
 })
@@ -83,13 +83,13 @@ test('a row that is not right is told first, and nothing can be taken in until t
   await show()
   await choose('Vendor;Description;Net price;Per lb;UOM\nOstravale;Duck;none;6,90;kg')
   expect(screen.getByRole('alert').textContent).toContain('Row 2, Net price: “none” is no number')
-  expect((screen.getByRole('button', { name: 'Take in 0 rows' }) as HTMLButtonElement).disabled).toBe(true)
+  expect((screen.getByRole('button', { name: 'Import 0 rows' }) as HTMLButtonElement).disabled).toBe(true)
   await act(async () => {
     fireEvent.change(screen.getByLabelText('price (needed)'), { target: { value: 'Per lb' } })
   })
   await answered()
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
-  expect((screen.getByRole('button', { name: 'Take in 1 row' }) as HTMLButtonElement).disabled).toBe(false)
+  expect((screen.getByRole('button', { name: 'Import 1 row' }) as HTMLButtonElement).disabled).toBe(false)
 })
 
 test('a supplier may be said for every row, where no column says it', async () => {
@@ -116,14 +116,14 @@ test('an import that fails is said, and the list stays to be tried again', async
   }
   await show()
   await choose(LIST)
-  await touch(screen.getByRole('button', { name: 'Take in 2 rows' }))
+  await touch(screen.getByRole('button', { name: 'Import 2 rows' }))
   expect(await screen.findByText('boom', {}, SLOW)).toBeTruthy()
-  expect(screen.getByRole('button', { name: 'Take in 2 rows' })).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'Import 2 rows' })).toBeTruthy()
 })
 
 test('a feed that is set is taken in with one touch; without one nothing of it is shown', async () => {
   const asked = await show('http://127.0.0.1:9')
-  await touch(await screen.findByRole('button', { name: 'Take in today’s list' }, SLOW))
+  await touch(await screen.findByRole('button', { name: 'Import today’s list' }, SLOW))
   expect(asked.some((each) => each.method === 'POST' && each.path.endsWith('/from-feed'))).toBe(true)
   expect(await screen.findByText(/2 new prices/, {}, SLOW)).toBeTruthy()
 })

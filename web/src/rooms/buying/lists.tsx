@@ -64,7 +64,7 @@ export function Component() {
       ) : (
         <p>
           A list may have its columns in any order and by any name: you say which is which, and see every row that is
-          not right before anything is taken in. What is there already stays; the history of prices is never
+          not right before anything is imported. What is there already stays; the history of prices is never
           overwritten.
         </p>
       )}
@@ -79,7 +79,7 @@ const count = (amount: number, one: string, many: string) =>
 
 const Taken = ({ result }: { result: ImportResult }) => (
   <p role="status">
-    <strong>Taken in.</strong> {count(result.newPrices, 'new price', 'new prices')},{' '}
+    <strong>Imported.</strong> {count(result.newPrices, 'new price', 'new prices')},{' '}
     {count(result.newArticles, 'new article', 'new articles')}
     {result.changedArticles > 0 ? `, ${count(result.changedArticles, 'article', 'articles')} named anew` : ''}
     {result.known > 0 ? `, ${count(result.known, 'row', 'rows')} that the book had already` : ''}.
@@ -96,7 +96,7 @@ function Feed() {
       <h2 id="feed">Price feed</h2>
       <p className="quiet">{feed.data.address} publishes a new list every day.</p>
       <Button variant="outline-dark" disabled={pull.isPending} onClick={() => pull.mutate()}>
-        Take in today’s list
+        Import today’s list
       </Button>
       {pull.data ? <Taken result={pull.data} /> : null}
       {pull.isError ? <Failed error={pull.error} /> : null}

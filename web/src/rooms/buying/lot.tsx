@@ -63,7 +63,7 @@ function LotPage({ trace }: { trace: LotTrace }) {
             {lot.isFinished ? 'Still some left' : 'It is finished'}
           </Button>
           <Button variant="outline-dark" onClick={() => setDraft(draft ? null : draftOf(lot))}>
-            {draft ? 'Leave it' : 'Change'}
+            {draft ? 'Cancel' : 'Change'}
           </Button>
         </>
       }

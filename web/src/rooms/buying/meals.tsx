@@ -166,7 +166,7 @@ function MealSentence({ view }: { view: MealView }) {
       ) : (
         <>
           {' '}
-          at <strong>{format.money(view.costPerServing)}</strong> each, labour in, less what the rest gives back
+          at <strong>{format.money(view.costPerServing)}</strong> each, labour in, less the by-product credit
         </>
       )}
       .

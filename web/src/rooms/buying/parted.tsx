@@ -40,7 +40,7 @@ export function Component() {
     marginShare: Math.min(0.95, (percent ?? 0) / 100),
   }
   return (
-    <BuyingRoom title="Worth parted">
+    <BuyingRoom title="Whole or in parts">
       <div className="question">
         <ItemChoice itemId={itemId} onChoose={setChosen} />
         <NumberField label="Cut at once" value={units} onChange={setUnits} min={1} />

@@ -32,7 +32,7 @@ export function Component() {
       actions={
         <>
           <Button variant={isAdding ? 'outline-dark' : 'primary'} onClick={() => setAdding(!isAdding)}>
-            {isAdding ? 'Leave it' : 'Add a price'}
+            {isAdding ? 'Cancel' : 'Add a price'}
           </Button>
           <a className="btn btn-outline-dark" href={`${kitchenPath(id)}/price-list.csv`} download>
             Export as CSV
@@ -84,7 +84,7 @@ function ArticleTable({ page: { rows, total }, offset, onOffset }: ArticleTableP
     return (
       <Empty title="Nothing like it is in the price book">
         <p>
-          <Link to="/buying/lists">Take in a price list</Link> of a supplier, or add a price by hand.
+          <Link to="/buying/lists">Import a price list</Link> of a supplier, or add a price by hand.
         </p>
       </Empty>
     )

@@ -47,7 +47,7 @@ export function Ranking({ comparison: { ranked, left }, wish }: RankingProps) {
                 Labour
               </th>
               <th scope="col" className="number">
-                Gives back
+                Credit
               </th>
               <th scope="col" className="number">
                 A {format.perWeightUnit} to serve

@@ -35,12 +35,14 @@ export function Component() {
       {receive.isError ? <Failed error={receive.error} /> : null}
       <div className="buying-actions">
         <Button disabled={missing !== null || receive.isPending} onClick={take}>
-          Take it in
+          Accept delivery
         </Button>
         <Button variant="outline-dark" onClick={() => change(fresh())}>
           Begin again
         </Button>
-        <span className="quiet">{missing ?? 'What you enter is kept on this device until it is taken in.'}</span>
+        <span className="quiet">
+          {missing ?? 'What you enter is kept on this device until the delivery is accepted.'}
+        </span>
       </div>
     </BuyingRoom>
   )

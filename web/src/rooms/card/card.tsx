@@ -37,7 +37,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
             type="number"
             min={1}
             value={units}
-            onChange={(event) => setSearch({ units: event.target.value }, { replace: true })}
+            onChange={(event) => setSearch({ units: event.target.value }, { replace: true, preventScrollReset: true })}
           />
           <Button onClick={() => window.print()}>Print</Button>
         </div>

@@ -137,7 +137,7 @@ function OverrideForm({ caution, override, onDone }: OverrideFormProps) {
           Save
         </Button>
         <Button variant="outline-dark" onClick={onDone}>
-          Leave it
+          Cancel
         </Button>
       </div>
       {save.isError ? <Failed error={save.error} /> : null}

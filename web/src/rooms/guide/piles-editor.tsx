@@ -137,7 +137,7 @@ function PileEditor({ pile, species, onChange, onRemove }: PileEditorProps) {
       ) : null}
       <NumberField
         key={`${pile.class}-value`}
-        label={`${pile.class === 'waste' ? 'Haulage' : 'Value'}, ${currency} a ${per}`}
+        label={`${pile.class === 'waste' ? 'Disposal cost' : 'Value'}, ${currency} a ${per}`}
         min={pile.class === 'waste' ? -1_000_000 : 0}
         {...(pile.class === 'waste' ? { max: 0 } : {})}
         value={pile.valuePerKg === null ? null : pricePerWeight(pile.valuePerKg, units).amount}

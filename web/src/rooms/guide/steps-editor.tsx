@@ -111,7 +111,7 @@ function StepEditor({ step, piles, kept, onChange }: StepEditorProps) {
         onChange={(event) => onChange({ isOptional: event.target.checked })}
       />
       <Words label="What to do" value={step.doing} onChange={(doing) => onChange({ doing })} />
-      <Words label="Right when" value={step.check} onChange={(check) => onChange({ check })} />
+      <Words label="Done when" value={step.check} onChange={(check) => onChange({ check })} />
       <Words
         label="Not (one a line)"
         value={step.mistakes.join('\n')}

@@ -41,7 +41,7 @@ function Editor({ item, saved }: { item: Item; saved: Style }) {
           Save the style
         </Button>
         <Link className="btn btn-outline-dark" to={`/guide/${saved.id}`}>
-          Leave it as it was
+          Discard changes
         </Link>
       </div>
       {change.isError ? <Failed error={change.error} /> : null}

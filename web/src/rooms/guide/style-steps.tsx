@@ -31,11 +31,11 @@ export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
               <div>
                 <p>{step.doing}</p>
                 <p>
-                  <strong>Right when:</strong> {step.check}
+                  <strong>Done when:</strong> {step.check}
                 </p>
                 {step.mistakes.length > 0 ? (
                   <p>
-                    <strong>Not:</strong> {step.mistakes.join('; ')}.
+                    <strong>Avoid:</strong> {step.mistakes.join('; ')}.
                   </p>
                 ) : null}
                 <ul className="guide-cautions">

@@ -98,7 +98,7 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
           </ol>
           {mean === null || sd === null ? null : (
             <p>
-              Portions weigh {format.weight(mean)} in the mean, and spread by {format.weight(sd)}.
+              Portions weigh {format.weight(mean)} on average, and spread by {format.weight(sd)}.
             </p>
           )}
         </div>

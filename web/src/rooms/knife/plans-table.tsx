@@ -43,7 +43,7 @@ export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
               Worth
             </th>
             <th scope="col" className="number">
-              Given away
+              Overweight cost
             </th>
             <th scope="col" className="number">
               Scrap
@@ -136,8 +136,8 @@ function PlanWords({ plan, products }: { plan: PortionPlan; products: readonly P
         return (
           <p key={product.name} className="quiet">
             {product.name}: {spread.count} of {format.weight(spread.lightest)} to {format.weight(spread.heaviest)},{' '}
-            <Explained explanation={explainMeanOf(plan, product.name)} format={format} /> in the mean; what is over
-            gives away <Explained explanation={explainGivenAwayOf(plan, product)} format={format} />.
+            <Explained explanation={explainMeanOf(plan, product.name)} format={format} /> on average; what is over gives
+            away <Explained explanation={explainGivenAwayOf(plan, product)} format={format} />.
           </p>
         )
       })}

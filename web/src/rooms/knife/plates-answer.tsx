@@ -21,7 +21,7 @@ export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps
         {plates.length === 0 ? '' : ' of '}
         {plates.length === 0 ? null : (
           <>
-            <Explained explanation={explainPlating(plating, 'mean')} format={format} /> in the mean; heaviest less
+            <Explained explanation={explainPlating(plating, 'mean')} format={format} /> on average; heaviest less
             lightest <Explained explanation={explainPlating(plating, 'spread')} format={format} />, heaviest ÷ lightest{' '}
             <Explained explanation={explainPlating(plating, 'fairness')} format={format} />
           </>

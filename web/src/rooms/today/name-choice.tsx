@@ -43,7 +43,7 @@ export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoicePro
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>
-          <p>Nothing is taken in yet. Choose what each one is.</p>
+          <p>Nothing is imported yet. Choose what each one is.</p>
           {open.map(({ field, name, candidates }) => (
             <Form.Group key={field} controlId={`name-${field}`} className="mb-3">
               <Form.Label>
@@ -66,10 +66,10 @@ export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoicePro
         </Modal.Body>
         <Modal.Footer>
           <Button variant="outline-dark" onClick={onLeave}>
-            Leave it
+            Cancel
           </Button>
           <Button type="submit" disabled={isPending}>
-            Take it in
+            Import it
           </Button>
         </Modal.Footer>
       </Form>

@@ -158,7 +158,7 @@ describe('a document whose names are not known here', () => {
     const dialog = await screen.findByRole('dialog')
     fireEvent.change(within(dialog).getByLabelText('What was cut: Dodo'), { target: { value: 'duck' } })
     await act(async () => {
-      fireEvent.click(within(dialog).getByRole('button', { name: 'Take it in' }))
+      fireEvent.click(within(dialog).getByRole('button', { name: 'Import it' }))
     })
     const queries = asked.map(({ path }) => Object.fromEntries(new URLSearchParams(path.slice(PATH.length))))
     expect(queries[1]).toEqual({ id: queries[0]?.id, item: 'duck', supplier: 'add' })

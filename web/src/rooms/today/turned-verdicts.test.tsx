@@ -18,7 +18,7 @@ test('says what a verdict was and is, what turned it and since when', async () =
   expect(entry.textContent).toContain(
     'has turned from make to buy: Ostravale Poultry Yard asks €6.00 a kilo instead of €3.10 since Sun 22 Nov',
   )
-  expect(entry.textContent).toMatch(/A portion of supremes now costs €\d\.\d\d instead of €\d\.\d\d/)
+  expect(entry.textContent).toMatch(/A portion of supremes now costs €\d\.\d\d, before €\d\.\d\d/)
 })
 
 test('says nothing where nothing has turned', async () => {

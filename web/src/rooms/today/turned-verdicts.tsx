@@ -69,7 +69,7 @@ function TurnedEntry({ row: { id, document, changes } }: { row: TurnedRow }) {
           {sinceOf(change) ? ` since ${dayWords(sinceOf(change) as string)}` : ''}
         </span>
       ))}
-      . A portion of {after.leading?.pile} now costs {cost(after)} instead of {cost(before)}; bought ready it is{' '}
+      . A portion of {after.leading?.pile} now costs {cost(after)}, before {cost(before)}; bought ready it is{' '}
       {format.money(after.leading?.buyPerPortionSameWeight ?? 0)}.
     </li>
   )

@@ -26,10 +26,10 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
   }
   return (
     <section aria-labelledby="rests-on" className="assumptions">
-      <h2 id="rests-on">What it rests on</h2>
+      <h2 id="rests-on">Inputs</h2>
       <p className="quiet">
         {format.weight(record.purchase.invoiceWeight)} were weighed in. Change a field and everything above follows; the
-        record stays as it is until you put it in.
+        record stays as it is until you save it.
       </p>
       <AssumptionFields
         key={tryOut.fieldsKey}

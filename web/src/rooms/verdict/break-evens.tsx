@@ -38,7 +38,7 @@ export function BreakEvens() {
   const points = turningPoints(document, appraisal, comparison, at)
   return (
     <section aria-labelledby="turns">
-      <h2 id="turns">What would turn it</h2>
+      <h2 id="turns">Break-even points</h2>
       <Table className="turns">
         <thead>
           <tr>
@@ -47,7 +47,7 @@ export function BreakEvens() {
               Now
             </th>
             <th scope="col" className="number">
-              Turns at
+              Even at
             </th>
             <th scope="col">
               <span className="visually-hidden">Room between them</span>
@@ -136,7 +136,7 @@ function turningPoints(
       turnsAt: breakEven.labourMinutes,
     },
     {
-      label: 'By-products that are real',
+      label: 'By-products actually used',
       figure: 'creditMultiple',
       quantity: 'share',
       now: 1,

@@ -2,7 +2,7 @@ import type { FabricationRecord } from '@fleam/contract'
 import { type ForecastModel, ForecastRun, forecastOf, type Spreads } from '@fleam/core'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
-import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { BatchSize } from './batch-size.tsx'
 import { HowSure } from './how-sure.tsx'
@@ -53,6 +53,7 @@ test('says in how many cases making is cheaper, by how much, and what moves it m
     /Making supremes is cheaper in (?:more than )?\d+ of 100 cases\. On average it keeps €\d\.\d\d a portion/,
   )
   expect(region().textContent).toContain('It rests on 3 of the kitchen’s own tests')
+  await touch(screen.getByRole('button', { name: /What moves it most/ }))
   expect(screen.getAllByRole('row').length).toBeGreaterThan(4)
   expect(drawn[0]?.spreads.yield.kind).toBe('t')
 })

@@ -17,6 +17,7 @@ import Button from 'react-bootstrap/Button'
 import { useEvidence } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { FoldedPart, useOpenParts } from '../../parts/folded.tsx'
 import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { SwingBars } from './swing-bars.tsx'
@@ -58,13 +59,14 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
   )
   const spreads = useMemo(() => (model ? spreadsFrom(model, known) : null), [model, known])
   const { forecast, progress, cancel, again } = useForecast(model, spreads)
+  const parts = useOpenParts('verdict.forecast')
   if (!model || !spreads) return null
   const tests = known.yields.length
   const evenYield = evenShareOfPile(model, appraise(document).comparisons[at]?.breakEven.portions ?? null)
   return (
     <section aria-labelledby="how-sure" className="how-sure">
       <h2 id="how-sure">How sure is it</h2>
-      {forecast ? <ForecastSentence forecast={forecast} pile={pile} /> : null}
+      {forecast && progress === null ? <ForecastSentence forecast={forecast} pile={pile} /> : null}
       <p className="quiet">
         {tests < TESTS_FOR_OWN
           ? `It rests on assumed yields: ${tests === 0 ? 'no test' : tests === 1 ? 'one test' : 'two tests'} of this cut style so far, and three are needed before the kitchen’s own speak.`
@@ -85,10 +87,12 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
           </Button>
         </div>
       )}
-      {forecast ? (
-        <div className="forecast-columns">
-          <ForecastPictures forecast={forecast} units={record.units} />
-        </div>
+      {forecast && progress === null ? (
+        <FoldedPart part={{ id: 'forecast', title: 'What moves it most' }} parts={parts}>
+          <div className="forecast-columns">
+            <ForecastPictures forecast={forecast} units={record.units} />
+          </div>
+        </FoldedPart>
       ) : null}
     </section>
   )

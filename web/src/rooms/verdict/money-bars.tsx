@@ -14,7 +14,7 @@ const PART_WORDS: Readonly<Record<MoneyPartName, string>> = {
   product: 'product',
   labour: 'labour',
   bags: 'bags',
-  'by-products': 'by-products give back',
+  'by-products': 'by-product credit',
   price: 'price',
   handling: 'handling',
   rejects: 'rejects',

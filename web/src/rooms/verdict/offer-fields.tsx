@@ -44,7 +44,7 @@ export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsPr
             />
           </Form.Group>
           <Form.Group controlId={`offer-pile-${at}`}>
-            <Form.Label>instead of</Form.Label>
+            <Form.Label>Replaces</Form.Label>
             <Form.Select value={offer.pileId} onChange={(event) => change(at, { pileId: event.target.value })}>
               {piles.map(({ id, name }) => (
                 <option key={id} value={id}>
@@ -81,7 +81,7 @@ export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsPr
             onChange={(grams) => grams !== null && grams > 0 && change(at, { pieceWeight: grams })}
           />
           <NumberField
-            label="Can be served, 0 to 1"
+            label="Usable, 0 to 1"
             min={0.01}
             max={1}
             value={offer.usableShare ?? 1}

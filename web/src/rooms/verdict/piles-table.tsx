@@ -13,34 +13,37 @@ export function PilesTable() {
   const heads = [
     'Weight',
     'Share',
-    'Gives back',
-    'Costs',
-    `a ${format.perWeightUnit}`,
+    'Credit',
+    'Cost',
+    `per ${format.perWeightUnit}`,
     'Portions',
-    'a portion',
-    'Mean',
-    'Given away',
+    'per portion',
+    'On average',
+    'Overweight cost',
     'Factor',
   ]
   return (
-    <Table className="piles" responsive>
-      <thead>
-        <tr>
-          <th scope="col">Pile</th>
-          <th scope="col">Kind</th>
-          {heads.map((head) => (
-            <th key={head} scope="col" className="number">
-              {head}
-            </th>
+    <section aria-labelledby="piles">
+      <h2 id="piles">Piles</h2>
+      <Table className="piles" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Pile</th>
+            <th scope="col">Kind</th>
+            {heads.map((head) => (
+              <th key={head} scope="col" className="number">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {appraisal.piles.map((pile, at) => (
+            <PileRow key={pile.name} pile={pile} number={at + 1} format={format} />
           ))}
-        </tr>
-      </thead>
-      <tbody>
-        {appraisal.piles.map((pile, at) => (
-          <PileRow key={pile.name} pile={pile} number={at + 1} format={format} />
-        ))}
-      </tbody>
-    </Table>
+        </tbody>
+      </Table>
+    </section>
   )
 }
 

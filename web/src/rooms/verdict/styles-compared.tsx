@@ -33,7 +33,7 @@ export function Component() {
         }
         return before
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     )
   return (
     <div className="room verdict">

@@ -36,7 +36,7 @@ export function Totals({ labourSource }: { labourSource: LabourSource }) {
         )}
         {line('Bags and the like', { group: 'cost', figure: 'consumables' }, money.consumables, format.money)}
         {line(
-          'By-products give back',
+          'By-product credit',
           { group: 'cost', figure: 'credit' },
           cost.credit === 0 ? 0 : -money.credit,
           format.money,

@@ -9,7 +9,7 @@ import type { useWhatIfs } from '../../data/what-if-queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Failed } from '../../parts/states.tsx'
 import { changeWords } from './change-words.ts'
-import { labourFromOf } from './labour-from.ts'
+import { labourFromOf, priceFromOf } from './labour-from.ts'
 import type { TryOut } from './use-try-out.ts'
 
 interface TryOutBarProps {
@@ -33,9 +33,16 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
   const changes = assumptionChanges(recorded, document)
   const worded = changes.slice(0, MOST_WORDED).map((each) => changeWords(each, format))
   const putIn = () =>
-    change.mutate(editOf(record, { ...assumptions, labourFrom: labourFromOf(record, assumptions.labour) }), {
-      onSuccess: () => tryOut.open(null),
-    })
+    change.mutate(
+      editOf(record, {
+        ...assumptions,
+        labourFrom: labourFromOf(record, assumptions.labour),
+        priceFrom: priceFromOf(record, assumptions),
+      }),
+      {
+        onSuccess: () => tryOut.open(null),
+      },
+    )
   return (
     <section className="try-out" aria-label="Tried out">
       <p>
@@ -49,7 +56,7 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
         </Button>
         {isEdited ? <KeepForm tryOut={tryOut} whatIfs={whatIfs} /> : null}
         <Button variant="outline-light" disabled={change.isPending || changes.length === 0} onClick={putIn}>
-          Put into the record
+          Save to record
         </Button>
       </div>
       {change.isError ? <Failed error={change.error} /> : null}

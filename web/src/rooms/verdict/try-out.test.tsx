@@ -134,7 +134,7 @@ test('put into the record, the whole of it is sent at the version it was read at
   fill('Value of bones', '1,3')
   fill('Used share of bones', '0.7')
   fill('Value of bin', '-0.15')
-  await touch(screen.getByRole('button', { name: 'Put into the record' }))
+  await touch(screen.getByRole('button', { name: 'Save to record' }))
   asked.push(...sent.filter((each) => each.method === 'PUT').map((each) => each.body))
   expect(asked[0]).toMatchObject({
     version: 3,
@@ -170,7 +170,7 @@ test('an offer can be added for a portion pile, and removed again', async () => 
 test('a cut network keeps what was typed and says so', async () => {
   await render()
   fill('Price, EUR', '5')
-  await touch(screen.getByRole('button', { name: 'Put into the record' }))
+  await touch(screen.getByRole('button', { name: 'Save to record' }))
   await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('The server does not answer'))
   expect((screen.getByLabelText('Price, EUR') as HTMLInputElement).value).toBe('5')
 })

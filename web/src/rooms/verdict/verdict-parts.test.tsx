@@ -20,13 +20,13 @@ const sentence = (document: FabricationDocument, species: 'poultry' | null = 'po
 describe('the sentence', () => {
   test('says make, what is kept, and what turns it', () => {
     expect(sentence(at(2.5))).toMatch(
-      /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.97: make, and you keep €1\.\d\d on each plate\. It turns if the bird goes above €4\.\d\d a kilo\.$/,
+      /^Making supremes costs €2\.\d\d a portion, buying them ready €3\.97: make, and you keep €1\.\d\d on each plate\. Flips to buy if the bird costs more than €4\.\d\d a kilo\.$/,
     )
   })
 
   test('says buy, and that a cheaper bird would turn it', () => {
     expect(sentence(at(6))).toMatch(
-      /: buy, and you save €\d\.\d\d on each plate\. It turns if the bird goes below €4\.\d\d a kilo\.$/,
+      /: buy, and you save €\d\.\d\d on each plate\. Flips to make if the bird costs less than €4\.\d\d a kilo\.$/,
     )
   })
 
@@ -41,7 +41,7 @@ describe('the sentence', () => {
   })
 
   test('of an imported record speaks of the purchase', () => {
-    expect(sentence(at(2.5), null)).toContain('if the purchase goes above')
+    expect(sentence(at(2.5), null)).toContain('if the purchase costs more than')
   })
 })
 

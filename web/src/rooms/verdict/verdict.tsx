@@ -7,7 +7,7 @@ import type {
   WhatIf,
 } from '@fleam/contract'
 import { documentOf, labourSoFar } from '@fleam/core'
-import { type ComponentType, memo, useCallback, useMemo, useState } from 'react'
+import { type ComponentType, memo, type ReactNode, useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useCooks, useFabrication } from '../../data/queries.ts'
 import { useWhatIfs } from '../../data/what-if-queries.ts'
@@ -15,6 +15,7 @@ import { merge } from '../../outbox/merge.ts'
 import { useOutbox } from '../../outbox/page-outbox.ts'
 import { type Appraised, AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { dayWords } from '../../parts/dates.ts'
+import { FoldedPart, JumpLinks, useOpenParts } from '../../parts/folded.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { usePaused } from '../../parts/use-paused.ts'
@@ -30,6 +31,8 @@ import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
 import { PortionSpread } from './portion-spread.tsx'
+import { PriceAsked } from './price-asked.tsx'
+import { RecordDetails } from './record-details.tsx'
 import { Sentence } from './sentence.tsx'
 import { StepWorths } from './step-worths.tsx'
 import { Totals } from './totals.tsx'
@@ -38,6 +41,30 @@ import { TryOutBar } from './try-out-bar.tsx'
 import { useTryOut } from './use-try-out.ts'
 import { Warnings } from './warnings.tsx'
 import { WhatIfs } from './what-ifs.tsx'
+import { Yields } from './yields.tsx'
+
+/** What stands on the first screen, by the ids of its sections. */
+const FIRST_PARTS = [
+  { id: 'turns', title: 'Break-even points' },
+  { id: 'how-sure', title: 'How sure' },
+  { id: 'piles', title: 'Piles' },
+]
+/** What opens when it is wanted. */
+const PART_TITLES = {
+  totals: 'Where it went',
+  offers: 'Against buying ready',
+  policies: 'By-product credit',
+  batch: 'Batch size',
+  portions: 'Portions',
+  steps: 'Optional steps',
+  ask: 'Ask the record',
+  cut: 'How it was cut',
+  'what-ifs': 'What-ifs',
+  inputs: 'Inputs and exports',
+  record: 'Record and its history',
+} as const
+type PartId = keyof typeof PART_TITLES
+const FOLDED_PARTS = Object.entries(PART_TITLES).map(([id, title]) => ({ id, title }))
 
 const NONE: readonly WhatIf[] = []
 const NOBODY: readonly Cook[] = []
@@ -80,6 +107,12 @@ function VerdictRoom({ state }: { state: FabricationState }) {
     const isOpen = record.status === 'open' && isSameLabour(labour, record.labour)
     return isOpen ? labourSoFar(record, facts, openedAt, () => undefined).source : labourFromOf(record, labour)
   }, [tryOut.record, record, facts, openedAt])
+  const parts = useOpenParts('verdict')
+  const folded = (id: PartId, children: ReactNode) => (
+    <FoldedPart part={{ id, title: PART_TITLES[id] }} parts={parts}>
+      {children}
+    </FoldedPart>
+  )
   const appraised = useAppraisal(document)
   // Draws and curves follow once the typing pauses, so that it never waits for them.
   const settled = usePaused(useMemo(() => ({ appraised, record: tryOut.record }), [appraised, tryOut.record]))
@@ -92,26 +125,46 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           {record.supplier ? ` · ${record.supplier}` : ''}
         </p>
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
-        <Sentence species={record.species} />
-        <Warnings record={record} />
-        <LabourAsked record={record} facts={facts} />
-        <TwinBeam />
-        <MoneyBars />
-        <BreakEvens />
-        <Policies />
-        <Settled {...settled} of={HowSure} />
-        <PilesTable />
-        <div className="verdict-columns">
-          <Totals labourSource={labourSource} />
-          <Offers />
+        {tryOut.record.priceFrom === 'none' ? (
+          <>
+            <PriceAsked record={record} />
+            <Warnings record={record} />
+            <TwinBeam hasMoney={false} />
+            <Yields />
+          </>
+        ) : (
+          <>
+            <Sentence species={record.species} />
+            <Warnings record={record} />
+            <LabourAsked record={record} facts={facts} />
+            <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />
+            <div className="verdict-answer">
+              <MoneyBars />
+              <BreakEvens />
+            </div>
+            <Settled {...settled} of={HowSure} />
+            <TwinBeam />
+            <PilesTable />
+          </>
+        )}
+        <div className="folds">
+          {folded('totals', <Totals labourSource={labourSource} />)}
+          {document.offers?.length ? folded('offers', <Offers />) : null}
+          {folded('policies', <Policies />)}
+          {folded('batch', <Settled {...settled} of={BatchSize} />)}
+          {folded('portions', <PortionSpread record={record} />)}
+          {record.steps.some((step) => step.isOptional && step.gain)
+            ? folded('steps', <StepWorths record={tryOut.record} />)
+            : null}
+          {folded('ask', <Tries />)}
+          {record.choices.length + record.causes.length > 0 ? folded('cut', <HowItWasCut record={record} />) : null}
+          {folded(
+            'what-ifs',
+            <WhatIfs record={record} documentWith={documentWith} tryOut={tryOut} whatIfs={whatIfs} />,
+          )}
+          {folded('inputs', <Assumptions record={record} tryOut={tryOut} />)}
+          {folded('record', <RecordDetails record={record} />)}
         </div>
-        <Settled {...settled} of={BatchSize} />
-        <PortionSpread record={record} />
-        <StepWorths record={tryOut.record} />
-        <Tries />
-        <HowItWasCut record={record} />
-        <WhatIfs record={record} documentWith={documentWith} tryOut={tryOut} whatIfs={whatIfs} />
-        <Assumptions record={record} tryOut={tryOut} />
       </div>
     </AppraisedContext>
   )

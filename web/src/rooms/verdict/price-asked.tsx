@@ -1,0 +1,57 @@
+import { editOf, type FabricationRecord } from '@fleam/contract'
+import { PRICE_UNITS, type PriceUnit, parsePriceText } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useChangeFabrication } from '../../data/queries.ts'
+import { Failed } from '../../parts/states.tsx'
+
+/** A record whose price nobody knew: its yields stand, and the price is asked for here. */
+export function PriceAsked({ record }: { record: FabricationRecord }) {
+  const kitchen = useKitchen()
+  const change = useChangeFabrication(record.id)
+  const [text, setText] = useState('')
+  const [per, setPer] = useState<PriceUnit>(kitchen.units === 'metric' ? 'kg' : 'lb')
+  const [isMissing, setMissing] = useState(false)
+  const save = (event: FormEvent) => {
+    event.preventDefault()
+    const read = parsePriceText(text)
+    setMissing(read === null)
+    if (!read) return
+    const price = { amount: read.amount, per: read.per ?? per }
+    change.mutate(editOf(record, { purchase: { ...record.purchase, price }, priceFrom: 'typed' }))
+  }
+  return (
+    <section className="price-asked" aria-labelledby="price-asked">
+      <h1 id="price-asked" className="sentence">
+        No portion cost yet: nobody has said what it cost.
+      </h1>
+      <Form onSubmit={save} className="actions" noValidate>
+        <Form.Group controlId="asked-price">
+          <Form.Label>Price, {record.currency}</Form.Label>
+          <Form.Control
+            value={text}
+            inputMode="decimal"
+            autoComplete="off"
+            isInvalid={isMissing}
+            onChange={(event) => setText(event.target.value)}
+          />
+          {isMissing ? <Form.Text className="refusal">This is not a price.</Form.Text> : null}
+        </Form.Group>
+        <Form.Group controlId="asked-per">
+          <Form.Label>per</Form.Label>
+          <Form.Select value={per} onChange={(event) => setPer(event.target.value as PriceUnit)}>
+            {PRICE_UNITS.map((unit) => (
+              <option key={unit}>{unit}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Button type="submit" className="main-action" disabled={change.isPending}>
+          Save to record
+        </Button>
+      </Form>
+      {change.isError ? <Failed error={change.error} /> : null}
+    </section>
+  )
+}

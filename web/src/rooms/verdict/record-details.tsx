@@ -1,0 +1,127 @@
+import { editOf, type FabricationRecord } from '@fleam/contract'
+import { MOST_UNITS } from '@fleam/core'
+import { zodResolver } from '@hookform/resolvers/zod'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { type UseFormReturn, useForm } from 'react-hook-form'
+import { z } from 'zod'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useChangeFabrication, useCooks, useItems } from '../../data/queries.ts'
+import { supplierIdOf } from '../../data/supplier-id.ts'
+import { FormNumber } from '../../parts/form-fields.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { RecordHistory } from './record-history.tsx'
+
+const fields = z.object({
+  styleId: z.string(),
+  units: z.number({ error: 'How many were cut?' }).int('Whole ones only.').min(1, 'At least one.').max(MOST_UNITS),
+  date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'Which day?'),
+  cookId: z.string(),
+  supplier: z.string().trim().max(120),
+  lot: z.string().trim().max(120),
+  notes: z.string().trim().max(2000),
+  leftOut: z.string().trim().max(200),
+})
+type Fields = z.infer<typeof fields>
+
+/** What a record says of itself, to be put right; what it said before is kept below. */
+export function RecordDetails({ record }: { record: FabricationRecord }) {
+  const kitchen = useKitchen()
+  const change = useChangeFabrication(record.id)
+  const form = useForm<Fields>({
+    resolver: zodResolver(fields),
+    values: {
+      styleId: record.styleId ?? '',
+      units: record.units,
+      date: record.date,
+      cookId: record.cookId ?? '',
+      supplier: record.supplier ?? '',
+      lot: record.lot ?? '',
+      notes: record.notes ?? '',
+      leftOut: record.leftOut ?? '',
+    },
+  })
+  const save = form.handleSubmit(async ({ supplier, ...said }) => {
+    const isSameSupplier = supplier === (record.supplier ?? '')
+    const other = supplier === '' ? null : await supplierIdOf(kitchen.id, supplier)
+    change.mutate(
+      editOf(record, {
+        units: said.units,
+        date: said.date,
+        styleId: said.styleId || null,
+        cookId: said.cookId || null,
+        supplierId: isSameSupplier ? record.supplierId : other,
+        lot: said.lot || null,
+        notes: said.notes || null,
+        leftOut: said.leftOut || null,
+      }),
+    )
+  })
+  return (
+    <section aria-labelledby="record-details">
+      <h2 id="record-details">Record and its history</h2>
+      <Form onSubmit={(event) => void save(event)} className="fields" noValidate>
+        <RecordFields form={form} />
+        <div className="wide">
+          <Button type="submit" variant="outline-dark" disabled={change.isPending || !form.formState.isDirty}>
+            Save changes
+          </Button>
+        </div>
+      </Form>
+      {change.isError ? <Failed error={change.error} /> : null}
+      <RecordHistory record={record} />
+    </section>
+  )
+}
+
+const TEXTS = [
+  { name: 'date', label: 'Day', type: 'date', hint: '' },
+  { name: 'supplier', label: 'Supplier', type: 'text', hint: '' },
+  { name: 'lot', label: 'Lot', type: 'text', hint: '' },
+  { name: 'notes', label: 'Notes', type: 'text', hint: '' },
+  { name: 'leftOut', label: 'Left out of averages because', type: 'text', hint: 'empty: it counts' },
+] as const
+
+function RecordFields({ form }: { form: UseFormReturn<Fields> }) {
+  const { register, formState, control } = form
+  const { data: cooks = [] } = useCooks()
+  const { data: items = [] } = useItems()
+  return (
+    <>
+      <Form.Group controlId="record-style">
+        <Form.Label>Item and cut style</Form.Label>
+        <Form.Select {...register('styleId')}>
+          <option value="">none of this kitchen’s</option>
+          {items.flatMap((item) =>
+            item.styles.map((style) => (
+              <option key={style.id} value={style.id}>
+                {item.name}: {style.name}
+              </option>
+            )),
+          )}
+        </Form.Select>
+      </Form.Group>
+      <FormNumber control={control} name="units" label="How many" min={1} max={MOST_UNITS} />
+      <Form.Group controlId="record-cook">
+        <Form.Label>Cook</Form.Label>
+        <Form.Select {...register('cookId')}>
+          <option value="">Unassigned</option>
+          {cooks.map((cook) => (
+            <option key={cook.id} value={cook.id}>
+              {cook.name}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {TEXTS.map(({ name, label, type, hint }) => (
+        <Form.Group key={name} controlId={`record-${name}`}>
+          <Form.Label>{label}</Form.Label>
+          <Form.Control type={type} isInvalid={formState.errors[name] !== undefined} {...register(name)} />
+          <Form.Text className={formState.errors[name] ? 'refusal' : ''}>
+            {formState.errors[name]?.message ?? hint}
+          </Form.Text>
+        </Form.Group>
+      ))}
+    </>
+  )
+}

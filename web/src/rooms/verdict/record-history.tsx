@@ -1,0 +1,76 @@
+import type { FabricationRecord, RecordVersion } from '@fleam/contract'
+import { assumptionChanges, documentOf } from '@fleam/core'
+import { useVersions } from '../../data/queries.ts'
+import { instantWords } from '../../parts/dates.ts'
+import { Failed } from '../../parts/states.tsx'
+import { type Format, useFormat } from '../../parts/use-format.ts'
+import { changeWords } from './change-words.ts'
+
+const ACTOR_WORDS = { bench: 'at the bench', office: 'in the office' } as const
+const WORDS = {
+  units: 'number cut',
+  date: 'day',
+  cook: 'cook',
+  supplier: 'supplier',
+  style: 'cut style',
+  lot: 'lot',
+  notes: 'notes',
+  leftOut: 'left out because',
+  status: 'status',
+  labourFrom: 'minutes',
+} as const
+/** Ids read as nothing: who or what it was is not known any more here. */
+const IDS = { cookId: 'cook', supplierId: 'supplier', styleId: 'style' } as const
+
+/** Every change of a record, newest first: when, where, and what it said before. */
+export function RecordHistory({ record }: { record: FabricationRecord }) {
+  const versions = useVersions(record.id, record.version)
+  const format = useFormat(record.currency)
+  if (versions.isError) return <Failed error={versions.error} retry={() => void versions.refetch()} />
+  if (!versions.data) return null
+  if (versions.data.length === 0) return <p className="quiet">Nothing of it was changed yet.</p>
+  return (
+    <ol className="record-history" aria-label="Changes of this record">
+      {versions.data.map((version, at) => {
+        const after = at === 0 ? record : { ...record, ...versions.data[at - 1]?.record }
+        const words = changesOf(version, record, after as FabricationRecord, format)
+        return (
+          <li key={version.version}>
+            <strong>{instantWords(version.replacedAt)}</strong>, {ACTOR_WORDS[version.actor]}:{' '}
+            {words.length > 0 ? words.join('; ') : 'saved without a change'}
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
+
+function changesOf(
+  version: RecordVersion,
+  record: FabricationRecord,
+  after: FabricationRecord,
+  format: Format,
+): string[] {
+  const before = { ...record, ...version.record } as FabricationRecord
+  const plain = Object.entries(WORDS).flatMap(([field, name]) => {
+    const [was, is] = [before[field as keyof FabricationRecord], after[field as keyof FabricationRecord]]
+    return was === is || !(field in version.record) ? [] : [`${name} ${is ?? 'none'}, not ${was ?? 'none'}`]
+  })
+  const others = Object.entries(IDS).flatMap(([field, name]) =>
+    field in version.record && before[field as keyof FabricationRecord] !== after[field as keyof FabricationRecord]
+      ? [`another ${WORDS[name]}`]
+      : [],
+  )
+  const isPileAdded = after.piles.length > before.piles.length
+  const assumed = isPileAdded
+    ? [`pile ${after.piles.at(-1)?.name} added`]
+    : assumptionChanges(documentOf(before, []), documentOf(after, [])).map((each) => changeWords(each, format))
+  const bounds = after.piles.flatMap((pile) => {
+    const was = before.piles.find(({ id }) => id === pile.id)
+    if (!was) return []
+    const renamed = was.name === pile.name ? [] : [`pile ${pile.name}, not ${was.name}`]
+    const isBound = was.target === pile.target && was.low === pile.low && was.high === pile.high
+    return isBound ? renamed : [...renamed, `other portion weights of ${pile.name}`]
+  })
+  return [...plain, ...others, ...bounds, ...assumed]
+}
