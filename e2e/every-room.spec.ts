@@ -13,7 +13,7 @@ checkRooms(
     ['Cautions', () => '/guide/cautions'],
     ['a blank card', async (request) => `/card/${await styleOf(request)}`],
     ['a card, entering', async (request) => `/bench/${await rowOf(request, 'open')}/entry`],
-    ['a room to come', () => '/plan'],
+    ['Settings', () => '/settings'],
   ],
   ['light', 'dark'],
 )

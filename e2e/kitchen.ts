@@ -116,5 +116,5 @@ export const tile = (page: Page, name: string) =>
 /** Types a weight onto the active pile. */
 export async function typeWeight(page: Page, text: string): Promise<void> {
   await page.getByLabel('Weight typed by hand').fill(text)
-  await page.getByRole('button', { name: 'Add' }).click()
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
 }

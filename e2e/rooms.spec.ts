@@ -43,9 +43,9 @@ test('the bench loads less than 250 kB of compressed script, and nothing from el
   expect(bytes).toBeLessThan(COMPRESSED_LIMIT)
 })
 
-test('rooms to come say so honestly; unknown paths and assets are told apart', async ({ page, request }) => {
-  await page.goto('/logbook')
-  await expect(page.getByText('Not built yet')).toBeVisible()
+test('unknown paths and assets are told apart, and a tab is called by its room', async ({ page, request }) => {
+  await page.goto('/buying/prices')
+  await expect(page).toHaveTitle('Buying · Fleam')
   await page.goto('/nowhere')
   await expect(page.getByText('There is no such room')).toBeVisible()
   expect((await request.get('/assets/missing.js')).status()).toBe(404)

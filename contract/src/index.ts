@@ -58,11 +58,13 @@ export { forecastEvidence } from './forecasting.ts'
 export type { Health } from './health.ts'
 export { health } from './health.ts'
 export { inert } from './inert.ts'
-export type { Cook, Kitchen, KitchenOffer } from './kitchen.ts'
+export type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from './kitchen.ts'
 export {
   cook,
+  cookEdit,
   cooks,
   kitchen,
+  kitchenEdit,
   kitchenOffer,
   kitchenOffers,
   kitchenSetUp,

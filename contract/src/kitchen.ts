@@ -20,6 +20,9 @@ export const kitchenSetUp = z.strictObject({
   timeZone: z.string().refine(isTimeZone, 'must be a time zone such as Europe/Vienna'),
   wagePerHour: money,
 })
+/** What may be changed of a kitchen: its money is that of everything that was ever bought, and stays. */
+export const kitchenEdit = kitchenSetUp.omit({ id: true, currency: true }).meta({ id: 'KitchenEdit' })
+export type KitchenEdit = z.infer<typeof kitchenEdit>
 export const kitchen = kitchenSetUp.meta({ id: 'Kitchen' })
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
@@ -27,6 +30,9 @@ export type Kitchen = z.infer<typeof kitchen>
 export const cook = z.strictObject({ id, name, wagePerHour: money }).meta({ id: 'Cook' })
 /** A cook as one is added. */
 export const newCook = cook.extend({ name: name.max(LONGEST_COOK_NAME) })
+/** What may be changed of a cook. */
+export const cookEdit = newCook.omit({ id: true }).meta({ id: 'CookEdit' })
+export type CookEdit = z.infer<typeof cookEdit>
 export const cooks = z.array(cook)
 export type Cook = z.infer<typeof cook>
 

@@ -1,4 +1,5 @@
 import {
+  type ArticleRows,
   assumptionsOf,
   editOf,
   type FabricationState,
@@ -41,6 +42,9 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   const style = item.styles.find((each) => each.name.startsWith('Supremes')) as Style
   const [cookId, supplierId, unlike] = [newId(), newId(), newId()]
   await ask('POST', '/cooks', { id: cookId, name: 'Marit', wagePerHour: 27.5 })
+  await ask('PUT', `/cooks/${cookId}`, { name: 'Marit', wagePerHour: 28 })
+  const { id: _kitchen, currency: _currency, ...said } = home
+  await ask('PUT', '', said)
   await ask('PUT', '/suppliers', { id: supplierId, name: 'Ostravale', delivery: 4, minimumOrder: 50 })
   await ask('PUT', '/suppliers', { id: unlike, name: 'Ostraval', delivery: 0, minimumOrder: null })
   await ask('POST', `/suppliers/${unlike}/merge`, { into: supplierId })
@@ -61,6 +65,15 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   const ready = { usableShare: null, handlingMinutesPerPiece: null, from: '2026-11-01', until: null }
   const price = { price: { amount: 4, per: 'kg' }, kind: 'whole', itemId: item.id, productId: null, ...sizes, ...ready }
   await ask('POST', '/prices', { supplierId, code: 'C1', name: 'Chicken', ...price })
+  const priced = (await ask<ArticleRows>('GET', '/articles')).rows[0]?.current
+  const correction = {
+    why: 'mistyped',
+    replacement: { ...sizes, price: { amount: 4.1, per: 'kg' }, from: '2026-11-02' },
+  }
+  await ask('POST', `/prices/${priced?.id}/correct`, {
+    ...correction,
+    replacement: { ...correction.replacement, delivery: null, minimumOrder: null, until: null },
+  })
   const csv = 'article;price;unit\nDuck;3;kg'
   const mapping = { columns: { name: 'article', amount: 'price', per: 'unit' }, supplier: 'Ostravale', kind: 'whole' }
   asked.push({

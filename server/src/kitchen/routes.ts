@@ -1,6 +1,17 @@
-import { cook, cooks, kitchen, kitchenOffer, kitchenOffers, kitchenSetUp, kitchens, newCook } from '@fleam/contract'
+import {
+  cook,
+  cookEdit,
+  cooks,
+  kitchen,
+  kitchenEdit,
+  kitchenOffer,
+  kitchenOffers,
+  kitchenSetUp,
+  kitchens,
+  newCook,
+} from '@fleam/contract'
 import type { Database } from '../database/index.ts'
-import { kitchenParams, type Server } from '../http/index.ts'
+import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Clock, Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
@@ -41,6 +52,37 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
       },
     },
     async (request) => (await scopeOf(request)).kitchen,
+  )
+
+  app.put(
+    '/api/kitchens/:kitchenId',
+    {
+      schema: {
+        operationId: 'changeKitchen',
+        summary: 'Changes what a kitchen says of itself; its money stays',
+        tags,
+        params: kitchenParams,
+        body: kitchenEdit,
+        response: { 200: kitchen },
+      },
+    },
+    async (request) => service.changeKitchen(await scopeOf(request), request.body),
+  )
+
+  app.put(
+    '/api/kitchens/:kitchenId/cooks/:id',
+    {
+      schema: {
+        operationId: 'changeCook',
+        summary: 'Changes the name and the wage of a cook',
+        refuses: ['id-taken'],
+        tags,
+        params: fabricationParams,
+        body: cookEdit,
+        response: { 200: cook },
+      },
+    },
+    async (request) => service.changeCook(await scopeOf(request), request.params.id, request.body),
   )
 
   app.get(

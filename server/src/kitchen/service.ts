@@ -1,7 +1,7 @@
-import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
+import type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
 import { MOST_COOKS } from '@fleam/core'
 import type { Database } from '../database/index.ts'
-import { createOnce, isSameContent, Refusal } from '../http/index.ts'
+import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue, requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
@@ -41,6 +41,20 @@ export const addCook = (scope: Scope, cook: Cook): Promise<Cook> =>
     isSame: (known) => isSameContent(known, cook),
     taken: { path: 'name', detail: 'A cook of this name is there already.' },
   })
+
+/** Changes what a kitchen says of itself; what was weighed and bought stays as it is. */
+export async function changeKitchen(scope: Scope, edit: KitchenEdit): Promise<Kitchen> {
+  await store.updateKitchen(scope, edit)
+  // Requests share what is known of a kitchen for some seconds: they know it at once.
+  return Object.assign(scope.kitchen, edit)
+}
+
+/** Changes a cook's name and wage: records keep the wage that was paid. */
+export async function changeCook(scope: Scope, id: string, edit: CookEdit): Promise<Cook> {
+  if (!(await cookById(scope, id))) throw notFound('cook')
+  await refuseTaken('name', 'A cook of this name is there already.', () => store.updateCook(scope, id, edit))
+  return { id, ...edit }
+}
 
 /** The cook of an id; refuses the field where this kitchen has none. */
 export async function requireCook(scope: Scope, id: string): Promise<Cook> {

@@ -1,4 +1,4 @@
-import type { Cook, Kitchen, KitchenOffer } from '@fleam/contract'
+import type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
 import type { Database } from '../database/index.ts'
 import { offerOfRow, rowOfOffer } from '../offer/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
@@ -14,6 +14,10 @@ export async function insertKitchen(scope: Scope): Promise<void> {
   await scope.database.models.PriceBook.create({ kitchenId: scope.kitchen.id }, within(scope))
 }
 
+export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<void> {
+  await scope.database.models.Kitchen.update(edit, { where: { id: scope.kitchen.id }, ...within(scope) })
+}
+
 export const cooks = (scope: Scope): Promise<Cook[]> =>
   scope.database.models.Cook.findAll({
     attributes: { exclude: ['kitchenId'] },
@@ -25,6 +29,10 @@ export const cooks = (scope: Scope): Promise<Cook[]> =>
 
 export async function insertCook(scope: Scope, cook: Cook): Promise<void> {
   await scope.database.models.Cook.create({ ...cook, kitchenId: scope.kitchen.id }, within(scope))
+}
+
+export async function updateCook(scope: Scope, id: string, edit: CookEdit): Promise<void> {
+  await scope.database.models.Cook.update(edit, { where: ofKitchen(scope, { id }), ...within(scope) })
 }
 
 export async function offers(scope: Scope): Promise<KitchenOffer[]> {

@@ -1,7 +1,7 @@
 import { MoonStar, Sun } from 'lucide-react'
-import { Suspense } from 'react'
+import { Suspense, useEffect } from 'react'
 import Form from 'react-bootstrap/Form'
-import { NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router-dom'
+import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router-dom'
 import { KitchenContext } from '../data/kitchen-context.ts'
 import { useKitchens } from '../data/queries.ts'
 import { KeptHere } from '../outbox/kept-here.tsx'
@@ -9,7 +9,7 @@ import { DiskFull } from '../parts/disk-full.tsx'
 import { Refused } from '../parts/refused.tsx'
 import { Failed, Loading } from '../parts/states.tsx'
 import { SetUp } from '../rooms/set-up/set-up.tsx'
-import { ROOMS } from './rooms.ts'
+import { ROOMS, titleOf } from './rooms.ts'
 import { useChosenKitchen } from './use-chosen-kitchen.ts'
 import { useRoomKeys } from './use-room-keys.ts'
 import { useTheme } from './use-theme.ts'
@@ -19,6 +19,10 @@ export function Frame() {
   const kitchens = useKitchens()
   const [chosen, choose] = useChosenKitchen()
   useRoomKeys(useNavigate())
+  const { pathname } = useLocation()
+  useEffect(() => {
+    document.title = titleOf(pathname)
+  }, [pathname])
   if (kitchens.isPending) return <Loading what="the kitchen" />
   // Without a network, what this device read last serves.
   if (!kitchens.data) return <Failed error={kitchens.error} retry={() => void kitchens.refetch()} />

@@ -1,6 +1,10 @@
-import { ROOMS_TO_COME, type Room } from '../rooms/to-come/rooms-to-come.ts'
-
-const toCome = (name: string) => ROOMS_TO_COME.find((room) => room.name === name) as Room
+/** A room of the house. */
+export interface Room {
+  name: string
+  path: string
+  /** With `g` before it, this letter goes to the room. */
+  letter: string
+}
 
 /** All rooms in the order of the work. */
 export const ROOMS: readonly Room[] = [
@@ -9,8 +13,12 @@ export const ROOMS: readonly Room[] = [
   { name: 'Bench', path: '/bench', letter: 'b' },
   { name: 'Verdict', path: '/verdict', letter: 'v' },
   { name: 'Knife lines', path: '/knife', letter: 'k' },
-  toCome('Plan'),
-  toCome('Logbook'),
-  toCome('Practice'),
   { name: 'Guide', path: '/guide', letter: 'i' },
+  { name: 'Settings', path: '/settings', letter: 's' },
 ]
+
+/** What a tab of the browser is called: the room that is open in it. */
+export function titleOf(pathname: string): string {
+  const room = ROOMS.findLast(({ path }) => (path === '/' ? pathname === '/' : pathname.startsWith(path)))
+  return room ? `${room.name} · Fleam` : 'Fleam'
+}

@@ -1,6 +1,5 @@
 import { createBrowserRouter } from 'react-router-dom'
 import { Loading, NothingHere, RoomFailed } from '../parts/states.tsx'
-import { ROOMS_TO_COME } from '../rooms/to-come/rooms-to-come.ts'
 import { Frame } from './frame.tsx'
 
 /** Each room loads its own code when it is opened. */
@@ -38,7 +37,7 @@ export const router = createBrowserRouter([
       { path: '/guide/cautions', lazy: () => import('../rooms/guide/cautions-page.tsx') },
       { path: '/guide/:styleId', lazy: () => import('../rooms/guide/style-page.tsx') },
       { path: '/guide/:styleId/change', lazy: () => import('../rooms/guide/style-editor.tsx') },
-      ...ROOMS_TO_COME.map((room) => ({ path: room.path, lazy: () => import('../rooms/to-come/to-come.tsx') })),
+      { path: '/settings', lazy: () => import('../rooms/settings/settings.tsx') },
       { path: '*', element: <NothingHere /> },
     ],
   },

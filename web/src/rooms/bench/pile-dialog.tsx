@@ -1,48 +1,20 @@
 import { editOf } from '@fleam/contract'
 import type { PileClass, PlannedPile } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { type UseFormReturn, useForm } from 'react-hook-form'
-import { v7 as newId } from 'uuid'
 import { useChangeFabrication } from '../../data/queries.ts'
 import { FormNumber, FormWeight } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
-import { fieldsOf, newPile, type PileFields, pileFields, withFields } from './pile-fields.ts'
+import { fieldsOf, type PileFields, pileFields, withFields } from './pile-fields.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
 const CLASS_WORDS: Readonly<Record<PileClass, string>> = {
   primary: 'Portions to serve',
   'by-product': 'By-product: it replaces something',
   waste: 'Waste',
-}
-
-/** Adds a pile that nobody planned; the steps and the other piles stay as they are. */
-export function AddPile({ live }: { live: LiveFabrication }) {
-  const [pile, setPile] = useState<PlannedPile | null>(null)
-  return (
-    <>
-      <button type="button" className="tile add" onClick={() => setPile(newPile(newId()))}>
-        Add a pile
-      </button>
-      {pile ? <PileDialog live={live} pile={pile} isNew onClose={() => setPile(null)} /> : null}
-    </>
-  )
-}
-
-/** Changes the pile that is weighed: its name, what its portions may weigh, what it is worth. */
-export function ChangePile({ live, pile }: { live: LiveFabrication; pile: PlannedPile }) {
-  const [isOpen, setOpen] = useState(false)
-  return (
-    <>
-      <Button size="sm" variant="outline-dark" onClick={() => setOpen(true)}>
-        Change pile
-      </Button>
-      {isOpen ? <PileDialog live={live} pile={pile} onClose={() => setOpen(false)} /> : null}
-    </>
-  )
 }
 
 interface PileDialogProps {
@@ -52,7 +24,8 @@ interface PileDialogProps {
   onClose: () => void
 }
 
-function PileDialog({ live: { record, standing }, pile, isNew = false, onClose }: PileDialogProps) {
+/** What can be said of a pile in the middle of the work; loaded when it is opened, so that the bench is there sooner. */
+export default function PileDialog({ live: { record, standing }, pile, isNew = false, onClose }: PileDialogProps) {
   const change = useChangeFabrication(record.id)
   const form = useForm<PileFields>({ resolver: zodResolver(pileFields), defaultValues: fieldsOf(pile) })
   const others = record.piles.filter((each) => each.id !== pile.id)

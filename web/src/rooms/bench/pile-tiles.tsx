@@ -2,7 +2,7 @@ import { expectedWeight, type PileResult, type PlannedPile } from '@fleam/core'
 import { useMemo } from 'react'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import type { Format } from '../../parts/use-format.ts'
-import { AddPile } from './pile-dialog.tsx'
+import { AddPile } from './pile-buttons.tsx'
 import type { Bench } from './use-bench.ts'
 
 /** One tile a pile: touch it and what lies on the scale goes onto it; with a weighing picked, that one goes there. */

@@ -12,7 +12,6 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
 import { PriceForm } from './price-form.tsx'
-import { SupplierTerms } from './supplier-terms.tsx'
 
 /** The price book: every article of every supplier, with today's price and its history behind it. */
 export function Component() {
@@ -67,7 +66,9 @@ export function Component() {
       ) : articles.isPending ? (
         <Loading what="the price book" />
       ) : null}
-      <SupplierTerms />
+      <p>
+        What each supplier asks for a delivery, and its least order, stands in <Link to="/settings">Settings</Link>.
+      </p>
     </BuyingRoom>
   )
 }

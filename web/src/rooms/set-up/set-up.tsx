@@ -7,6 +7,7 @@ import { v7 as newId } from 'uuid'
 import { useSetUpKitchen } from '../../data/queries.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
+import { TIME_ZONES } from '../../parts/time-zones.ts'
 
 const CURRENCIES = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'NZD', 'JPY'] as const
 
@@ -80,7 +81,11 @@ export function SetUp() {
         </Form.Group>
         <Form.Group controlId="kitchen-zone">
           <Form.Label>Time zone</Form.Label>
-          <Form.Control value={timeZone} required onChange={(event) => setTimeZone(event.target.value)} />
+          <Form.Select value={timeZone} onChange={(event) => setTimeZone(event.target.value)}>
+            {(TIME_ZONES.includes(timeZone) ? TIME_ZONES : [timeZone, ...TIME_ZONES]).map((zone) => (
+              <option key={zone}>{zone}</option>
+            ))}
+          </Form.Select>
         </Form.Group>
         <NumberField
           label={`Wage of a cook with on-costs, ${currency} an hour`}

@@ -1,11 +1,12 @@
+import './supplier-terms.css'
 import type { Supplier } from '@fleam/contract'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { useMergeSuppliers, usePutSupplier, useSuppliers } from '../../data/buying-queries.ts'
-import { useKitchen } from '../../data/kitchen-context.ts'
-import { NumberField } from '../../parts/number-field.tsx'
-import { Failed } from '../../parts/states.tsx'
+import { useMergeSuppliers, usePutSupplier, useSuppliers } from '../data/buying-queries.ts'
+import { useKitchen } from '../data/kitchen-context.ts'
+import { NumberField } from './number-field.tsx'
+import { Failed } from './states.tsx'
 
 /** What each supplier asks for a delivery, and its least order: they hold wherever a price says nothing else. */
 export function SupplierTerms() {

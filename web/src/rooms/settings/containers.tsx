@@ -1,0 +1,74 @@
+import { zodResolver } from '@hookform/resolvers/zod'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useForm } from 'react-hook-form'
+import { v7 as newId } from 'uuid'
+import { z } from 'zod'
+import { useChangeContainers, useContainers } from '../../data/style-queries.ts'
+import { FormWeight } from '../../parts/form-fields.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+
+const fields = z.object({
+  name: z.string().trim().min(1, 'What is it called?').max(120, 'At most 120 letters.'),
+  grams: z.number({ error: 'What does it weigh empty?' }).gt(0, 'What does it weigh empty?'),
+})
+type Fields = z.infer<typeof fields>
+
+/** Tubs and trays whose weight is taken off at the bench. */
+export function Containers() {
+  const containers = useContainers()
+  const { remember, forget } = useChangeContainers()
+  const format = useFormat()
+  const form = useForm<Fields>({
+    resolver: zodResolver(fields),
+    defaultValues: { name: '', grams: null as unknown as number },
+  })
+  const add = form.handleSubmit((said) => remember.mutate({ id: newId(), ...said }, { onSuccess: () => form.reset() }))
+  return (
+    <section aria-labelledby="containers">
+      <h2 id="containers">Containers</h2>
+      {containers.data && containers.data.length > 0 ? (
+        <ul className="settings-list">
+          {containers.data.map((each) => (
+            <li key={each.id}>
+              {each.name}, {format.weight(each.grams)}{' '}
+              <Button
+                size="sm"
+                variant="outline-dark"
+                aria-label={`Delete ${each.name}`}
+                onClick={() => forget.mutate(each.id)}
+              >
+                Delete
+              </Button>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="quiet">None yet.</p>
+      )}
+      <Form
+        key={containers.data?.length ?? 0}
+        onSubmit={(event) => void add(event)}
+        className="settings-form"
+        noValidate
+      >
+        <Form.Group controlId="container-name">
+          <Form.Label>Container</Form.Label>
+          <Form.Control
+            autoComplete="off"
+            isInvalid={form.formState.errors.name !== undefined}
+            {...form.register('name')}
+          />
+          <Form.Text className="refusal">{form.formState.errors.name?.message}</Form.Text>
+        </Form.Group>
+        <FormWeight control={form.control} name="grams" label="Weight, empty" />
+        <Button type="submit" variant="outline-dark" disabled={remember.isPending}>
+          Add container
+        </Button>
+      </Form>
+      {remember.isError ? <Failed error={remember.error} /> : null}
+      {forget.isError ? <Failed error={forget.error} /> : null}
+    </section>
+  )
+}

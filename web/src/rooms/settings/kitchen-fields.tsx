@@ -1,0 +1,64 @@
+import { zodResolver } from '@hookform/resolvers/zod'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useForm } from 'react-hook-form'
+import { z } from 'zod'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useChangeKitchen } from '../../data/settings-queries.ts'
+import { FormNumber } from '../../parts/form-fields.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { TIME_ZONES } from '../../parts/time-zones.ts'
+
+const fields = z.object({
+  name: z.string().trim().min(1, 'A kitchen needs a name.').max(120, 'At most 120 letters.'),
+  units: z.enum(['metric', 'imperial']),
+  timeZone: z.string(),
+  wagePerHour: z.number({ error: 'What does an hour cost?' }).min(0, 'At least 0.'),
+})
+
+/** The kitchen itself. Its money stays that of everything that was ever bought. */
+export function KitchenFields() {
+  const { id: _id, currency, ...kitchen } = useKitchen()
+  const change = useChangeKitchen()
+  const form = useForm<z.infer<typeof fields>>({ resolver: zodResolver(fields), defaultValues: kitchen })
+  const { register, formState } = form
+  const zones = TIME_ZONES.includes(kitchen.timeZone) ? TIME_ZONES : [kitchen.timeZone, ...TIME_ZONES]
+  const save = form.handleSubmit((said) => change.mutate(said, { onSuccess: () => form.reset(said) }))
+  return (
+    <section aria-labelledby="kitchen">
+      <h2 id="kitchen">Kitchen</h2>
+      <Form onSubmit={(event) => void save(event)} className="settings-form" noValidate>
+        <Form.Group controlId="settings-name">
+          <Form.Label>Name</Form.Label>
+          <Form.Control isInvalid={formState.errors.name !== undefined} {...register('name')} />
+          <Form.Text className="refusal">{formState.errors.name?.message}</Form.Text>
+        </Form.Group>
+        <Form.Group controlId="settings-units">
+          <Form.Label>Weights</Form.Label>
+          <Form.Select {...register('units')}>
+            <option value="metric">grams and kilos</option>
+            <option value="imperial">pounds and ounces</option>
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="settings-zone">
+          <Form.Label>Time zone</Form.Label>
+          <Form.Select {...register('timeZone')}>
+            {zones.map((zone) => (
+              <option key={zone}>{zone}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <FormNumber
+          control={form.control}
+          name="wagePerHour"
+          label={`Wage with on-costs, ${currency} an hour`}
+          hint="for work that no cook is named for"
+        />
+        <Button type="submit" variant="outline-dark" disabled={!formState.isDirty || change.isPending}>
+          Save
+        </Button>
+      </Form>
+      {change.isError ? <Failed error={change.error} /> : null}
+    </section>
+  )
+}
