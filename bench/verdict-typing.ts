@@ -84,6 +84,7 @@ export async function benchVerdictTyping(url: string): Promise<void> {
   })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${url}/verdict/${id}`)
+  await page.getByRole('button', { name: 'Inputs and exports' }).first().click()
   await page.getByLabel('Price, EUR').first().waitFor()
   await page
     .getByLabel('Price, EUR')

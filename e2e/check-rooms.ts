@@ -38,7 +38,7 @@ export function checkRooms(rooms: readonly RoomPlace[], schemes: readonly ('ligh
   test.beforeAll(async ({ browser, own }) => {
     page = await browser.newPage({ baseURL: own.house.url, reducedMotion: 'reduce' })
     // From a room that is none of those that are checked first: a heading that stays would look like one that has not come.
-    await page.goto('/logbook')
+    await page.goto('/settings')
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   })
   test.afterAll(() => page.close())

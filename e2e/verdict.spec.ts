@@ -83,6 +83,7 @@ test('two people changing one record: the second is told, and shown what stands'
   const other = await (await browser.newContext()).newPage()
   for (const each of [page, other]) {
     await each.goto(`/verdict/${id}`)
+    if (each === other) await other.getByRole('button', { name: 'Open all' }).click()
     await each.getByLabel('Charges, EUR').fill('4')
   }
   await page.getByRole('button', { name: 'Save to record' }).click()

@@ -40,12 +40,6 @@ async function finishEarly(page: Page): Promise<void> {
   await page.getByRole('dialog').getByRole('button', { name: 'meat left on carcass or frame' }).first().click()
 }
 
-/** What the verdict says of its own sureness, once it is drawn. */
-async function scrollToForecast(page: Page): Promise<void> {
-  await page.locator('.forecast-chart').waitFor()
-  await page.getByRole('heading', { name: 'How sure is it' }).evaluate((heading) => heading.scrollIntoView())
-}
-
 /** A supplier's list with two rows that are not right. */
 async function chooseList(page: Page): Promise<void> {
   const rows = [
@@ -94,7 +88,7 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
     { name: 'verdict', path: verdict },
-    { name: 'verdict-sure', path: verdict, act: scrollToForecast, isScrolled: true },
+    { name: 'settings', path: '/settings' },
     {
       name: 'verdict-assumptions',
       path: verdict,
@@ -127,12 +121,11 @@ async function showRack(page: Page): Promise<void> {
 
 /** Something is tried out, kept, and stands beside the record. */
 async function tryOut(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Open all' }).click()
   await page.getByLabel('Price, EUR').first().fill('4.8')
   await page.getByLabel('Name of this what-if').fill('Dear birds')
   await page.getByRole('button', { name: 'Keep as a what-if' }).click()
-  const heading = page.getByRole('heading', { name: 'What if', exact: true })
-  await heading.waitFor()
-  await heading.evaluate((element) => element.scrollIntoView())
+  await page.locator('#part-what-ifs').evaluate((element) => element.scrollIntoView())
 }
 
 /** One current picture of each main view, from the demo data. */

@@ -3,7 +3,7 @@ import { renderPart, touch } from '../../test/render.tsx'
 import { answerWith } from '../../test/server.ts'
 import { readSetting, writeSetting } from '../data/settings.ts'
 import { dayIn, dayWords, minutesBetween, todayWords } from '../parts/dates.ts'
-import { SetUp } from '../rooms/set-up/set-up.tsx'
+import SetUp from '../rooms/set-up/set-up.tsx'
 import { ROOMS } from './rooms.ts'
 import { useRoomKeys } from './use-room-keys.ts'
 

@@ -1,5 +1,5 @@
 import { MoonStar, Sun } from 'lucide-react'
-import { Suspense, useEffect } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import Form from 'react-bootstrap/Form'
 import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router-dom'
 import { KitchenContext } from '../data/kitchen-context.ts'
@@ -8,11 +8,18 @@ import { KeptHere } from '../outbox/kept-here.tsx'
 import { DiskFull } from '../parts/disk-full.tsx'
 import { Refused } from '../parts/refused.tsx'
 import { Failed, Loading } from '../parts/states.tsx'
-import { SetUp } from '../rooms/set-up/set-up.tsx'
 import { ROOMS, titleOf } from './rooms.ts'
 import { useChosenKitchen } from './use-chosen-kitchen.ts'
 import { useRoomKeys } from './use-room-keys.ts'
 import { useTheme } from './use-theme.ts'
+
+/** Seen once in the life of a kitchen: no other page loads it. */
+const SetUp = lazy(() => import('../rooms/set-up/set-up.tsx'))
+const FirstRun = () => (
+  <Suspense fallback={<Loading what="the set-up" />}>
+    <SetUp />
+  </Suspense>
+)
 
 /** The frame of every room: rooms in the order of the work, the kitchen, light or dark. */
 export function Frame() {
@@ -26,9 +33,9 @@ export function Frame() {
   if (kitchens.isPending) return <Loading what="the kitchen" />
   // Without a network, what this device read last serves.
   if (!kitchens.data) return <Failed error={kitchens.error} retry={() => void kitchens.refetch()} />
-  if (kitchens.data.length === 0) return <SetUp />
+  if (kitchens.data.length === 0) return <FirstRun />
   const kitchen = kitchens.data.find((each) => each.id === chosen) ?? kitchens.data[0]
-  if (!kitchen) return <SetUp />
+  if (!kitchen) return <FirstRun />
   return (
     <KitchenContext value={kitchen}>
       <a className="skip-link" href="#room">

@@ -1,6 +1,6 @@
 import './bench.css'
 import type { FabricationState } from '@fleam/contract'
-import { type MouseEvent, useState } from 'react'
+import { lazy, type MouseEvent, Suspense, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useBenchStream } from '../../data/bench-stream.ts'
 import { useFabrication } from '../../data/queries.ts'
@@ -12,7 +12,6 @@ import { BenchCautions } from './cautions.tsx'
 import { ChecksLine } from './checks-line.tsx'
 import { HowMany } from './how-many.tsx'
 import { KeysHelp } from './keys-help.tsx'
-import { LossCauses } from './loss-causes.tsx'
 import { NextCut } from './next-cut.tsx'
 import { PieceList } from './piece-list.tsx'
 import { PileTiles } from './pile-tiles.tsx'
@@ -24,6 +23,9 @@ import { useBench } from './use-bench.ts'
 import { useBenchKeys } from './use-bench-keys.ts'
 import { useFinish } from './use-finish.ts'
 import { useWakeLock } from './use-wake-lock.ts'
+
+/** Asked at the end alone, and loaded then. */
+const LossCauses = lazy(() => import('./loss-causes.tsx'))
 
 /** One fabrication, live: exactly where it was left, on any device. */
 export function Component() {
@@ -90,16 +92,20 @@ function BenchRoom({ state }: { state: FabricationState }) {
           {bench.said}
         </p>
         <KeysHelp isOpen={isHelpOpen} onOpen={() => setHelpOpen(true)} onClose={() => setHelpOpen(false)} />
-        <LossCauses
-          outcomes={finishing.outcomes}
-          doubt={finishing.doubt}
-          currency={state.record.currency}
-          species={state.record.species}
-          isOpen={finishing.isAsking}
-          isFinishing={finishing.change.isPending}
-          onClose={finishing.stopAsking}
-          onFinish={finishing.close}
-        />
+        {finishing.isAsking ? (
+          <Suspense fallback={null}>
+            <LossCauses
+              outcomes={finishing.outcomes}
+              doubt={finishing.doubt}
+              currency={state.record.currency}
+              species={state.record.species}
+              isOpen
+              isFinishing={finishing.change.isPending}
+              onClose={finishing.stopAsking}
+              onFinish={finishing.close}
+            />
+          </Suspense>
+        ) : null}
       </div>
     </AppraisedContext>
   )

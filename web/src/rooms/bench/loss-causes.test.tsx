@@ -2,7 +2,7 @@ import { act, fireEvent, screen } from '@testing-library/react'
 import { planned } from '../../../../core/test/planned.ts'
 import { renderPart, touch } from '../../../test/render.tsx'
 import { causeByDigit } from './cause-by-digit.ts'
-import { LossCauses, type NamedCause } from './loss-causes.tsx'
+import LossCauses, { type NamedCause } from './loss-causes.tsx'
 
 const OUTCOMES = [
   { pile: planned('supremes'), grams: 3000, expected: 3400, side: 'less' as const },

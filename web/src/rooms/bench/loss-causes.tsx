@@ -33,7 +33,7 @@ interface LossCausesProps {
 }
 
 /** Asked once at the end: why piles came out otherwise than expected, and which minutes hold. Nobody has to answer. */
-export function LossCauses(props: LossCausesProps) {
+export default function LossCauses(props: LossCausesProps) {
   const { outcomes, doubt, currency, species, isOpen, isFinishing, onClose, onFinish } = props
   const [causes, setCauses] = useState<readonly NamedCause[]>([])
   const [answer, setAnswer] = useState<LabourAnswer | null>(null)

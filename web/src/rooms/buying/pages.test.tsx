@@ -131,32 +131,6 @@ describe('the price book', () => {
     await show(<Prices />, { '/suppliers': [], [query('', 0)]: page(0, []) })
     expect(screen.getByText('Nothing like it is in the price book')).toBeTruthy()
   })
-
-  test('keeps a supplier’s terms when they are changed', async () => {
-    const asked = await show(<Prices />, {
-      '/suppliers': [{ id: 's', name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null }],
-      [query('', 0)]: page(1, ['Duck']),
-    })
-    const keep = screen.getByRole('button', { name: 'Keep the terms of Ostravale Poultry Yard' }) as HTMLButtonElement
-    expect(keep.disabled).toBe(true)
-    fireEvent.change(screen.getByLabelText('Least order, EUR, if any'), { target: { value: '40' } })
-    await touch(keep)
-    expect(asked.find((each) => each.method === 'PUT')?.body).toMatchObject({ delivery: 3, minimumOrder: 40 })
-  })
-
-  test('puts a supplier that stands there under two names under one, once it was said which', async () => {
-    const supplier = (id: string, name: string) => ({ id, name, delivery: 0, minimumOrder: null })
-    const asked = await show(<Prices />, {
-      '/suppliers': [supplier('one', 'Ostravale Poultry Yard'), supplier('two', 'Ostravale Yard')],
-      [query('', 0)]: page(1, ['Duck']),
-    })
-    expect(screen.queryByRole('button', { name: /^Put all of/ })).toBeNull()
-    fireEvent.change(screen.getAllByLabelText('Same supplier as')[1] as HTMLElement, { target: { value: 'one' } })
-    await touch(screen.getByRole('button', { name: 'Put all of Ostravale Yard under Ostravale Poultry Yard' }))
-    const merge = asked.find((each) => each.method === 'POST')
-    expect(merge?.path).toMatch(/\/suppliers\/two\/merge$/)
-    expect(merge?.body).toEqual({ into: 'one' })
-  })
 })
 
 describe('deliveries', () => {

@@ -76,7 +76,7 @@ function Lots({ rows, words }: { rows: readonly LotRow[]; words: string }) {
               <td className="number">{format.weight(claim.receivedWeight)}</td>
               <td className={isShort || faults > 0 ? 'verdict-word doubt' : ''}>
                 {[
-                  isShort ? `${format.weight(claim.short)} short` : '',
+                  claim.short > 0 ? `${format.weight(claim.short)} short` : '',
                   faults > 0 ? `${faults} ${faults === 1 ? 'fault' : 'faults'}` : '',
                 ]
                   .filter((part) => part !== '')

@@ -29,7 +29,7 @@ function cooksIssue(names: readonly string[]): string | null {
 }
 
 /** The first thing a new kitchen sees: five answers, and it can weigh. */
-export function SetUp() {
+export default function SetUp() {
   const setUp = useSetUpKitchen()
   const [id] = useState(() => newId())
   const [name, setName] = useState('')
