@@ -46,6 +46,8 @@ test('the bench loads less than 250 kB of compressed script, and nothing from el
 test('unknown paths and assets are told apart, and a tab is called by its room', async ({ page, request }) => {
   await page.goto('/buying/prices')
   await expect(page).toHaveTitle('Buying · Fleam')
+  await page.goto('/bench/nothing')
+  await expect(page.getByText('There is no such room')).toBeVisible()
   await page.goto('/nowhere')
   await expect(page.getByText('There is no such room')).toBeVisible()
   expect((await request.get('/assets/missing.js')).status()).toBe(404)

@@ -106,7 +106,8 @@ function doubtfulPortions(document: FabricationDocument, piles: readonly PileRes
 }
 
 function isMeanTooLight({ pieces, low }: Pile, { weight, portions }: PileResult): boolean {
-  if (pieces || low === undefined) return false
+  // What is not weighed yet is not light.
+  if (pieces || low === undefined || weight === 0) return false
   const mean = ratio(weight, portions)
   return mean !== null && mean < low
 }

@@ -5,6 +5,7 @@ import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 're
 import { KitchenContext } from '../data/kitchen-context.ts'
 import { useKitchens } from '../data/queries.ts'
 import { KeptHere } from '../outbox/kept-here.tsx'
+import { writeDatesAs } from '../parts/dates.ts'
 import { DiskFull } from '../parts/disk-full.tsx'
 import { Refused } from '../parts/refused.tsx'
 import { Failed, Loading } from '../parts/states.tsx'
@@ -36,6 +37,7 @@ export function Frame() {
   if (kitchens.data.length === 0) return <FirstRun />
   const kitchen = kitchens.data.find((each) => each.id === chosen) ?? kitchens.data[0]
   if (!kitchen) return <FirstRun />
+  writeDatesAs(kitchen.units)
   return (
     <KitchenContext value={kitchen}>
       <a className="skip-link" href="#room">

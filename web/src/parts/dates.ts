@@ -1,3 +1,13 @@
+import type { Kitchen } from '@fleam/contract'
+
+/** How days are written: as the kitchen's country does, by the weights that it works in. */
+let locale = 'en-GB'
+
+/** Told once the kitchen is known, and again where another one is chosen. */
+export function writeDatesAs(units: Kitchen['units']): void {
+  locale = units === 'imperial' ? 'en-US' : 'en-GB'
+}
+
 /** The calendar day of a kitchen at an instant, `2026-11-24`. */
 export function dayIn(timeZone: string, instant: Date): string {
   return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
@@ -5,28 +15,33 @@ export function dayIn(timeZone: string, instant: Date): string {
   )
 }
 
-/** `Tue 24 Nov` of a calendar day. */
-export function dayWords(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  )
+/** `Tue 24 Nov` of a calendar day, `Tue, Nov 24` where pounds are weighed; with its year where it is not this one. */
+export function dayWords(day: string, thisYear = String(new Date().getFullYear())): string {
+  const year = day.startsWith(thisYear) ? {} : ({ year: 'numeric' } as const)
+  return new Intl.DateTimeFormat(locale, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    timeZone: 'UTC',
+    ...year,
+  }).format(new Date(`${day}T12:00:00Z`))
 }
 
 /** `24 Nov 2026` of a calendar day, where the year matters. */
 export function dateWords(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+  return new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${day}T12:00:00Z`),
   )
 }
 
 /** `Tuesday 24 November` of now, in the kitchen's zone. */
 export function todayWords(timeZone: string, now: Date): string {
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)
+  return new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)
 }
 
 /** `24 Nov 2026, 14:05` of an instant, by the clock of the device. */
 export function instantWords(instant: string): string {
-  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(instant))
+  return new Intl.DateTimeFormat(locale, { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(instant))
 }
 
 const MINUTE_MS = 60_000

@@ -1,6 +1,7 @@
 import type { WeightUnit } from '@fleam/core'
 import type { ReactNode } from 'react'
 import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form'
+import { DayField } from './day-field.tsx'
 import { NumberField } from './number-field.tsx'
 import { WeightField } from './weight-field.tsx'
 
@@ -54,6 +55,24 @@ export function FormNumber<T extends FieldValues>({ control, name, ...props }: F
           value={typeof field.value === 'number' ? field.value : null}
           error={fieldState.error?.message}
           onChange={(value, isValid) => field.onChange(isValid ? value : NOT_A_VALUE)}
+        />
+      )}
+    />
+  )
+}
+
+/** A day in a form, typed or picked. */
+export function FormDay<T extends FieldValues>({ control, name, ...props }: FormFieldProps<T>) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <DayField
+          {...props}
+          value={field.value === '' ? null : field.value}
+          error={fieldState.error?.message}
+          onChange={(day) => field.onChange(day ?? '')}
         />
       )}
     />

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import Button from 'react-bootstrap/Button'
-import { Link, useRouteError } from 'react-router-dom'
+import { isRouteErrorResponse, Link, useRouteError } from 'react-router-dom'
 import { ApiProblem, isOffline } from '../data/api.ts'
 
 export const Loading = ({ what }: { what: string }) => (
@@ -65,5 +65,6 @@ export const NothingHere = () => (
 
 export function RoomFailed() {
   const error = useRouteError()
+  if (isRouteErrorResponse(error) && error.status === 404) return <NothingHere />
   return <Failed error={error} retry={() => window.location.reload()} />
 }

@@ -21,9 +21,9 @@ describe('suppliers and their terms', () => {
     const asked = await show(<SupplierTerms />, {
       '/suppliers': [{ id: 's', name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null }],
     })
-    const keep = screen.getByRole('button', { name: 'Keep the terms of Ostravale Poultry Yard' }) as HTMLButtonElement
+    const keep = screen.getByRole('button', { name: 'Save the terms of Ostravale Poultry Yard' }) as HTMLButtonElement
     expect(keep.disabled).toBe(true)
-    fireEvent.change(screen.getByLabelText('Least order, EUR, if any'), { target: { value: '40' } })
+    fireEvent.change(screen.getByLabelText('Minimum order, EUR, if any'), { target: { value: '40' } })
     await touch(keep)
     expect(asked.find((each) => each.method === 'PUT')?.body).toMatchObject({ delivery: 3, minimumOrder: 40 })
   })

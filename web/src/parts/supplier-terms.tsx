@@ -52,15 +52,15 @@ function TermsRow({ supplier, others }: TermsRowProps) {
         <Form.Control value={name} maxLength={120} required onChange={(event) => setName(event.target.value)} />
       </Form.Group>
       <NumberField label={`Delivery charge, ${currency}`} value={delivery} onChange={setDelivery} />
-      <NumberField label={`Least order, ${currency}, if any`} value={minimumOrder} onChange={setMinimumOrder} />
+      <NumberField label={`Minimum order, ${currency}, if any`} value={minimumOrder} onChange={setMinimumOrder} />
       {others.length > 0 ? <MergeChoice supplier={supplier} others={others} /> : null}
       <Button
         type="submit"
         variant="outline-dark"
         disabled={!isChanged || name.trim() === '' || put.isPending}
-        aria-label={`Keep the terms of ${supplier.name}`}
+        aria-label={`Save the terms of ${supplier.name}`}
       >
-        Keep
+        Save
       </Button>
       {put.isError ? <Failed error={put.error} /> : null}
     </form>

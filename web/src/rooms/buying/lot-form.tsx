@@ -6,6 +6,7 @@ import { useFormsOfItem } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
+import { DayField } from '../../parts/day-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { LotCases } from './lot-cases.tsx'
@@ -127,20 +128,5 @@ const TextField = ({ label, value, onChange }: TextFieldProps) => (
       maxLength={120}
       onChange={(event) => onChange(event.target.value.trim() === '' ? null : event.target.value)}
     />
-  </Form.Group>
-)
-
-const DayField = ({
-  label,
-  value,
-  onChange,
-}: {
-  label: string
-  value: Lot['useBy']
-  onChange: (day: string | null) => void
-}) => (
-  <Form.Group controlId={`lot-${label}`}>
-    <Form.Label>{label}</Form.Label>
-    <Form.Control type="date" value={value ?? ''} onChange={(event) => onChange(event.target.value || null)} />
   </Form.Group>
 )

@@ -1,5 +1,6 @@
 import { PRICE_COLUMN_NAMES, PRICE_COLUMNS, type PriceMapping } from '@fleam/contract'
 import Form from 'react-bootstrap/Form'
+import { DayField } from '../../parts/day-field.tsx'
 
 interface MappingFieldsProps {
   headers: readonly string[]
@@ -49,15 +50,11 @@ export function MappingFields({ headers, mapping, onChange }: MappingFieldsProps
             }
           />
         </Form.Group>
-        <Form.Group controlId="list-from">
-          <Form.Label>Prices hold from</Form.Label>
-          <Form.Control
-            size="sm"
-            type="date"
-            value={mapping.from}
-            onChange={(event) => event.target.value && onChange({ ...mapping, from: event.target.value })}
-          />
-        </Form.Group>
+        <DayField
+          label="Prices hold from"
+          value={mapping.from}
+          onChange={(from) => from !== null && onChange({ ...mapping, from })}
+        />
         <Form.Group controlId="list-kind">
           <Form.Label>Rows are</Form.Label>
           <Form.Select

@@ -6,6 +6,7 @@ import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { dateWords, dayIn } from '../../parts/dates.ts'
+import { DayField } from '../../parts/day-field.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
@@ -29,14 +30,7 @@ export function Component() {
       <div className="question">
         <ItemChoice itemId={itemId} onChoose={setChosen} />
         <NumberField label="Bought at once" value={units} onChange={setUnits} min={1} />
-        <Form.Group controlId="day">
-          <Form.Label>Cut on</Form.Label>
-          <Form.Control
-            type="date"
-            value={day}
-            onChange={(event) => event.target.value && setDay(event.target.value)}
-          />
-        </Form.Group>
+        <DayField label="Cut on" value={day} onChange={(next) => next !== null && setDay(next)} />
       </div>
       <WithForms itemId={itemId}>
         {(forms) => <Meals key={itemId} forms={forms} units={Math.max(1, units ?? 1)} day={day} />}

@@ -7,6 +7,7 @@ import Modal from 'react-bootstrap/Modal'
 import { useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { useCorrectPrice } from '../../data/buying-queries.ts'
+import { FormDay } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 
 const isDay = /^\d{4}-\d{2}-\d{2}$/
@@ -30,7 +31,7 @@ interface PriceCorrectionProps {
 /** A price is put right, or struck out; either way it says why. */
 export function PriceCorrection({ articleId, price, isStruck, onClose }: PriceCorrectionProps) {
   const correct = useCorrectPrice(articleId)
-  const { register, handleSubmit, formState } = useForm<z.infer<typeof fields>>({
+  const { register, handleSubmit, formState, control } = useForm<z.infer<typeof fields>>({
     resolver: zodResolver(fields),
     defaultValues: { amount: String(price.price.amount), from: price.from, until: price.until ?? '', why: '' },
   })
@@ -42,15 +43,10 @@ export function PriceCorrection({ articleId, price, isStruck, onClose }: PriceCo
     const replacement = isStruck ? null : { ...size, price: other, from, until: until || null }
     correct.mutate({ priceId: price.id, why, replacement }, { onSuccess: onClose })
   })
-  const field = (name: keyof z.infer<typeof fields>, label: string, type = 'text') => (
+  const field = (name: keyof z.infer<typeof fields>, label: string) => (
     <Form.Group controlId={`correct-${name}`}>
       <Form.Label>{label}</Form.Label>
-      <Form.Control
-        type={type}
-        autoComplete="off"
-        isInvalid={formState.errors[name] !== undefined}
-        {...register(name)}
-      />
+      <Form.Control autoComplete="off" isInvalid={formState.errors[name] !== undefined} {...register(name)} />
       <Form.Text className="refusal">{formState.errors[name]?.message}</Form.Text>
     </Form.Group>
   )
@@ -66,8 +62,8 @@ export function PriceCorrection({ articleId, price, isStruck, onClose }: PriceCo
           {isStruck ? null : (
             <>
               {field('amount', `Price per ${price.price.per}`)}
-              {field('from', 'From', 'date')}
-              {field('until', 'Until (empty: the next one)', 'date')}
+              <FormDay control={control} name="from" label="From" />
+              <FormDay control={control} name="until" label="Until" hint="empty: the next one" />
             </>
           )}
           {field('why', 'Why')}

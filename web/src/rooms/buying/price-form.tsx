@@ -6,6 +6,7 @@ import { type PriceWish, useAddPrice, useProducts } from '../../data/buying-quer
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { dayIn } from '../../parts/dates.ts'
+import { DayField } from '../../parts/day-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { Failed } from '../../parts/states.tsx'
@@ -158,15 +159,7 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
           />
         </>
       ) : null}
-      <Form.Group controlId="price-from">
-        <Form.Label>From</Form.Label>
-        <Form.Control
-          type="date"
-          value={line.from}
-          required
-          onChange={(event) => change({ from: event.target.value })}
-        />
-      </Form.Group>
+      <DayField label="From" value={line.from} onChange={(from) => from !== null && change({ from })} />
       <div className="actions wide">
         <Button type="submit" disabled={!isWhole || add.isPending}>
           Keep this price

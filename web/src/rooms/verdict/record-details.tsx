@@ -8,7 +8,7 @@ import { z } from 'zod'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useChangeFabrication, useCooks, useItems } from '../../data/queries.ts'
 import { supplierIdOf } from '../../data/supplier-id.ts'
-import { FormNumber } from '../../parts/form-fields.tsx'
+import { FormDay, FormNumber } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { RecordHistory } from './record-history.tsx'
 
@@ -75,11 +75,10 @@ export function RecordDetails({ record }: { record: FabricationRecord }) {
 }
 
 const TEXTS = [
-  { name: 'date', label: 'Day', type: 'date', hint: '' },
-  { name: 'supplier', label: 'Supplier', type: 'text', hint: '' },
-  { name: 'lot', label: 'Lot', type: 'text', hint: '' },
-  { name: 'notes', label: 'Notes', type: 'text', hint: '' },
-  { name: 'leftOut', label: 'Left out of averages because', type: 'text', hint: 'empty: it counts' },
+  { name: 'supplier', label: 'Supplier', hint: '' },
+  { name: 'lot', label: 'Lot', hint: '' },
+  { name: 'notes', label: 'Notes', hint: '' },
+  { name: 'leftOut', label: 'Left out of averages because', hint: 'empty: it counts' },
 ] as const
 
 function RecordFields({ form }: { form: UseFormReturn<Fields> }) {
@@ -113,10 +112,11 @@ function RecordFields({ form }: { form: UseFormReturn<Fields> }) {
           ))}
         </Form.Select>
       </Form.Group>
-      {TEXTS.map(({ name, label, type, hint }) => (
+      <FormDay control={control} name="date" label="Day" />
+      {TEXTS.map(({ name, label, hint }) => (
         <Form.Group key={name} controlId={`record-${name}`}>
           <Form.Label>{label}</Form.Label>
-          <Form.Control type={type} isInvalid={formState.errors[name] !== undefined} {...register(name)} />
+          <Form.Control isInvalid={formState.errors[name] !== undefined} {...register(name)} />
           <Form.Text className={formState.errors[name] ? 'refusal' : ''}>
             {formState.errors[name]?.message ?? hint}
           </Form.Text>

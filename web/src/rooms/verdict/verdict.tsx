@@ -107,7 +107,10 @@ function VerdictRoom({ state }: { state: FabricationState }) {
     const isOpen = record.status === 'open' && isSameLabour(labour, record.labour)
     return isOpen ? labourSoFar(record, facts, openedAt, () => undefined).source : labourFromOf(record, labour)
   }, [tryOut.record, record, facts, openedAt])
+  const isPriced = tryOut.record.priceFrom !== 'none'
   const parts = useOpenParts('verdict')
+  /** A part that says something of money: not there while no price is known. */
+  const ofMoney = (id: PartId, children: ReactNode) => (isPriced ? folded(id, children) : null)
   const folded = (id: PartId, children: ReactNode) => (
     <FoldedPart part={{ id, title: PART_TITLES[id] }} parts={parts}>
       {children}
@@ -125,7 +128,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           {record.supplier ? ` · ${record.supplier}` : ''}
         </p>
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
-        {tryOut.record.priceFrom === 'none' ? (
+        {!isPriced ? (
           <>
             <PriceAsked record={record} />
             <Warnings record={record} />
@@ -148,17 +151,17 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           </>
         )}
         <div className="folds">
-          {folded('totals', <Totals labourSource={labourSource} />)}
-          {document.offers?.length ? folded('offers', <Offers />) : null}
-          {folded('policies', <Policies />)}
-          {folded('batch', <Settled {...settled} of={BatchSize} />)}
-          {folded('portions', <PortionSpread record={record} />)}
+          {ofMoney('totals', <Totals labourSource={labourSource} />)}
+          {document.offers?.length ? ofMoney('offers', <Offers />) : null}
+          {ofMoney('policies', <Policies />)}
+          {ofMoney('batch', <Settled {...settled} of={BatchSize} />)}
+          {ofMoney('portions', <PortionSpread record={record} />)}
           {record.steps.some((step) => step.isOptional && step.gain)
-            ? folded('steps', <StepWorths record={tryOut.record} />)
+            ? ofMoney('steps', <StepWorths record={tryOut.record} />)
             : null}
-          {folded('ask', <Tries />)}
+          {ofMoney('ask', <Tries />)}
           {record.choices.length + record.causes.length > 0 ? folded('cut', <HowItWasCut record={record} />) : null}
-          {folded(
+          {ofMoney(
             'what-ifs',
             <WhatIfs record={record} documentWith={documentWith} tryOut={tryOut} whatIfs={whatIfs} />,
           )}
