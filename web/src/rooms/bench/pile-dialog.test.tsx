@@ -22,7 +22,7 @@ test('a pile that nobody planned is added to the others, with its kind and its w
   type('Worth per kilo', '4')
   type('Share used, %', '100')
   await touch(screen.getByRole('button', { name: 'Add' }))
-  const { piles } = asked[0]?.body as { piles: object[] }
+  const [{ piles }] = asked.map(({ body }) => body) as [{ piles: object[] }]
   expect(piles).toHaveLength(RECORD.piles.length + 1)
   expect(piles.at(-1)).toMatchObject({ id: 'new', name: 'for staff', class: 'by-product', valuePerKg: 4, usedShare: 1 })
 })
@@ -38,6 +38,6 @@ test('what a portion may weigh is changed for this run, and contradictions are s
   type('Target of one', '250')
   type('Portions that one piece is', '0.5')
   await touch(screen.getByRole('button', { name: 'Save' }))
-  const { piles } = asked[0]?.body as { piles: object[] }
+  const [{ piles }] = asked.map(({ body }) => body) as [{ piles: object[] }]
   expect(piles[0]).toMatchObject({ id: pile?.id, target: 250, portionsPerPiece: 0.5 })
 })

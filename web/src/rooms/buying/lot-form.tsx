@@ -1,4 +1,3 @@
-import type { Lot } from '@fleam/contract'
 import { PRICE_UNITS, type PriceUnit, type Quote } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
