@@ -1,6 +1,6 @@
 import type { FabricationRow, FabricationState, Item, Kitchen } from '@fleam/contract'
 import { guessMapping, readTable } from '@fleam/contract'
-import type { FabricationDocument } from '@fleam/core'
+import type { FabricationDocument, Pile } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { median, quantile, report } from './report.ts'
 
@@ -23,7 +23,7 @@ interface Heavy {
 function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heavy[] {
   const path = `/api/kitchens/${kitchen.id}`
   const document = (count: number) => {
-    const [first, ...rest] = plain.piles
+    const [{ weight: _weight, portions: _portions, ...first }, ...rest] = plain.piles as [Pile, ...Pile[]]
     return JSON.stringify({ ...plain, piles: [{ ...first, pieces: pieces(count) }, ...rest], meta: {} })
   }
   const many = (count: number, each: (at: number) => object) => Array.from({ length: count }, (_, at) => each(at))

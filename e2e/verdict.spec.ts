@@ -70,7 +70,7 @@ test('a what-if is kept under a name, and its link opens the same view', async (
   await other.getByRole('button', { name: 'Back to the record' }).click()
   await expect(other.getByRole('heading', { level: 1 })).toHaveText(before as string)
   await other.close()
-  await page.getByRole('button', { name: 'Let go of Nineteen a kilo' }).click()
+  await page.getByRole('button', { name: 'Delete Nineteen a kilo' }).click()
   await expect(heading).toHaveText(before as string)
 })
 
@@ -218,7 +218,7 @@ test('the verdict is one page of PDF, also of a what-if, and is not there for on
   await expect(link).toHaveAttribute('href', /what-if=/)
   const href = (await link.getAttribute('href')) as string
   expect((await request.get(href)).status()).toBe(200)
-  await page.getByRole('button', { name: 'Let go of Dear delivery' }).click()
+  await page.getByRole('button', { name: 'Delete Dear delivery' }).click()
   await expect(link).not.toHaveAttribute('href', /what-if=/)
   expect((await request.get(href)).status()).toBe(404)
   expect(href).toContain(kitchen.id)

@@ -87,7 +87,7 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'bench-causes', path: bench, act: finishEarly },
     { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
-    { name: 'verdict', path: verdict },
+    { name: 'verdict', path: verdict, act: (page) => page.locator('.forecast-sentence').waitFor() },
     { name: 'settings', path: '/settings' },
     {
       name: 'verdict-assumptions',

@@ -406,9 +406,11 @@ export type {
   WeighingCheck,
 } from './weighing/index.ts'
 export {
+  batchLoads,
   expectedReading,
   LOSS_CAUSES,
   likelyCauses,
+  loadOnBoard,
   looksLike,
   nextPile,
   outsideRange,

@@ -1,3 +1,5 @@
+import fc from 'fast-check'
+import { CREDIT_POLICIES } from '../fabrication/index.ts'
 import type { Pile } from '../index.ts'
 import { allocate } from './allocation.ts'
 import { creditByPolicy, creditOf } from './credit.ts'
@@ -39,6 +41,29 @@ describe('credit', () => {
   test('sums under each policy agree with pile by pile', () => {
     const sums = creditByPolicy([steaks, bones, bin], [1000, 2000, 1000])
     expect(sums).toEqual({ none: 0, book: 2.8, used: 1.3, net: -0.7 })
+  })
+
+  test('summed up in one pass is the sum of each pile’s, under every policy', () => {
+    const pile = fc.record({
+      name: fc.constant('p'),
+      class: fc.constantFrom('primary', 'by-product', 'waste'),
+      valuePerKg: fc.double({ min: -5, max: 50, noNaN: true }),
+      usedShare: fc.double({ min: 0, max: 1, noNaN: true }),
+      processingPerKg: fc.double({ min: 0, max: 5, noNaN: true }),
+    }) as fc.Arbitrary<Pile>
+    const weighed = fc.tuple(pile, fc.double({ min: 0, max: 50_000, noNaN: true }))
+    fc.assert(
+      fc.property(fc.array(weighed, { maxLength: 20 }), (piles) => {
+        const sums = creditByPolicy(
+          piles.map(([each]) => each),
+          piles.map(([, grams]) => grams),
+        )
+        for (const policy of CREDIT_POLICIES) {
+          const one = piles.reduce((sum, [each, grams]) => sum + creditOf(each, grams, policy), 0)
+          expect(sums[policy]).toBeCloseTo(one, 6)
+        }
+      }),
+    )
   })
 })
 

@@ -9,6 +9,7 @@ const STATUS_WORDS = { open: '', closed: ' · finished', abandoned: ' · abandon
 export function BenchHeading({ bench }: { bench: Bench }) {
   const { record } = bench.live
   const format = useFormat(record.currency)
+  const here = bench.settings.cookId
   return (
     <header className="bench-heading">
       <div>
@@ -20,6 +21,9 @@ export function BenchHeading({ bench }: { bench: Bench }) {
           {format.weight(record.purchase.invoiceWeight)} on the invoice
           {record.supplier ? ` · ${record.supplier}` : ''}
           {record.cook ? ` · ${record.cook}` : ''}
+          {here !== null && here !== record.cookId
+            ? ` · on this device ${bench.live.cookName(here) ?? 'another cook'}`
+            : ''}
           {STATUS_WORDS[record.status]}
         </p>
       </div>

@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
+import { LoadLine } from './loads.tsx'
 import type { Bench } from './use-bench.ts'
 
 const whole = (minutes: number) => `${Math.floor(minutes)} min`
@@ -22,6 +23,7 @@ export function Clocks({ bench }: { bench: Bench }) {
           <span>
             {whole(cold.outMinutes)} of {coldLimits.outMinutes} in all{COLD_WORDS[cold.level]}
           </span>
+          <LoadLine live={bench.live} />
         </p>
         <Button
           variant="outline-dark"

@@ -7,6 +7,7 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { FormNumber, FormWeight } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { StartLoads } from './loads.tsx'
 import { PriceText } from './price-text.tsx'
 import { StartBounds } from './start-bounds.tsx'
 import { StartDoubts } from './start-doubts.tsx'
@@ -67,6 +68,7 @@ export function StartForm(props: StartFormProps) {
         </Form.Select>
       </Form.Group>
       <StartBounds key={`bounds-${style.id}`} form={form} style={style} />
+      <StartLoads said={said} item={item} style={style} />
       <StartDoubts said={said} item={item} />
       <div className="wide">
         <Button type="submit" className="main-action" disabled={start.isPending}>

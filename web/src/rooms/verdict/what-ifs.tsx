@@ -107,8 +107,8 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs: { kept, letGo }
                 <Button size="sm" variant="outline-dark" aria-label={`Open ${name}`} onClick={() => tryOut.open(id)}>
                   Open
                 </Button>{' '}
-                <Button size="sm" variant="link" aria-label={`Let go of ${name}`} onClick={() => remove(id)}>
-                  Let go
+                <Button size="sm" variant="link" aria-label={`Delete ${name}`} onClick={() => remove(id)}>
+                  Delete
                 </Button>
               </td>
             ))}
@@ -130,7 +130,7 @@ const ROWS: { label: string; cell: (recorded: FabricationDocument) => ReactNode 
   { label: 'A portion bought', cell: () => <Bought /> },
   { label: 'Kept by making', cell: () => <Kept /> },
   { label: 'So', cell: () => <Word /> },
-  { label: 'Turns at a purchase price of', cell: () => <Turns /> },
+  { label: 'Even at a purchase price of', cell: () => <Turns /> },
 ]
 
 function Differences({ recorded }: { recorded: FabricationDocument }) {
