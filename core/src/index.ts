@@ -336,6 +336,7 @@ export {
   otherLabelWeight,
   purchaseFromLot,
   readCaseLabel,
+  repeatedLabels,
   SHORT_SHARE,
   stockInOrder,
 } from './receiving/index.ts'

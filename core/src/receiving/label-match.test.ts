@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { labelMismatch, otherLabelWeight } from './index.ts'
+import { labelMismatch, otherLabelWeight, repeatedLabels } from './index.ts'
 
 const GTIN = '09012345000127'
 const LABEL = `(01)${GTIN}(3103)012580(10)L-4471`
@@ -17,6 +17,12 @@ describe('a label and its lot', () => {
   ])('%s', (_what, text, lot, expected) => {
     expect(labelMismatch(text, lot, TODAY)?.kind ?? null).toBe(expected)
   })
+})
+
+test('the same label twice is told, unless it names each case or is none', () => {
+  const cases = (...said: [string | null, string | null][]) => said.map(([label, serial]) => ({ label, serial }))
+  expect(repeatedLabels(cases(['a', null], ['b', null], ['a', null], ['a', null]))).toEqual([2, 3])
+  expect(repeatedLabels(cases(['a', '1'], ['a', '2'], [null, null], [null, null]))).toEqual([])
 })
 
 describe('the weight of a case beside that of its label', () => {

@@ -27,6 +27,13 @@ export function labelMismatch(scanned: string, lot: LabelledLot, today: Day): La
   return read.ok ? labelAgainstLot(read.label, lot) : { kind: 'unreadable', issue: read.issue }
 }
 
+/** Places, from 0, of cases whose label stands on an earlier one too and names no case by itself: one case scanned twice, or two alike. */
+export function repeatedLabels(cases: readonly { label: string | null; serial: string | null }[]): number[] {
+  return cases.flatMap(({ label, serial }, at) =>
+    label !== null && serial === null && cases.findIndex((each) => each.label === label) < at ? [at] : [],
+  )
+}
+
 /** Labels and invoices round: a weight of a case that is nearer to its label's than this is the same one, share of 1. */
 const SAME_WEIGHT = 0.005
 

@@ -124,9 +124,10 @@ test('a clock that nobody stopped, and one of a device without the time, leave e
     ...record,
     labour: [{ task: `break down, ${'M'.repeat(60)}`, minutes: MOST_MINUTES, ratePerHour: 20 }],
   }
-  const { date, cookId, supplierId, lot, notes, causes } = record
+  const { date, cookId, supplierId, lot, notes, causes, priceFrom, leftOut, styleId, units } = record
   const kept = { labour, version, purchase, consumables, piles, offers, creditPolicy, allocation, confirmed }
-  const finished = { ...kept, date, cookId, supplierId, lot, notes, causes, status: 'closed', labourFrom: 'timed' }
+  const told = { date, cookId, supplierId, lot, notes, causes, priceFrom, leftOut, styleId, units }
+  const finished = { ...kept, ...told, status: 'closed', labourFrom: 'timed' }
   expect((await send(test_, 'PUT', path(`/fabrications/${record.id}`), finished)).status).toBe(200)
   await expectReadable()
 })

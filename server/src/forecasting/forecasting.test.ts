@@ -86,7 +86,8 @@ test('a forecast rests on the tests of its style that add up, and on the prices 
   expect(evidence.tests[0]?.shares[first.record.piles[0]?.id as string]).toBeCloseTo(0.25, 12)
   // Minutes that nobody measured tell nothing.
   expect(evidence.tests.map((test) => test.minutesPerUnit).sort()).toEqual([9, null])
-  expect([...evidence.apPrices].sort()).toEqual([3, 3.3])
+  // What was paid at the bench reached the price book.
+  expect([...evidence.apPrices].sort()).toEqual([3, 3.1, 3.3])
   expect(evidence.offers).toEqual([])
 })
 

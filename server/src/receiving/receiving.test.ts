@@ -113,6 +113,9 @@ test('feeds a fabrication, and is found from what was made of it, forward and ba
   expect(body).toMatchObject({ usedWeight: 12_600, fabrications: [{ id: record.id, status: 'open' }] })
   expect(body.fabrications[0].document.piles[0].pieces).toEqual([281])
   expect((await send(test_, 'GET', path('/lots?words=4471'))).body[0].usedWeight).toBe(12_600)
+  // Whoever searches tells no capitals apart.
+  for (const words of ['chicken', 'OSTRAVALE', 'l-4471'])
+    expect((await send(test_, 'GET', path(`/lots?words=${words}`))).body).toHaveLength(1)
   expect((await send(test_, 'GET', path('/lots?words=turbot'))).body).toEqual([])
 })
 
@@ -171,7 +174,8 @@ test('a picture is kept and shown; anything else is refused', async () => {
   expect([format, width, exif]).toEqual(['jpeg', 1600, undefined])
   // The same id with another picture, here or at another lot, is no picture that is kept.
   const another = { ...photo, picture: (await pictureOf('blue')).toString('base64') }
-  const elsewhere = lot({ code: 'L-2' })
+  const cases = [{ id: newId(), label: null, serial: null, invoiceWeight: 12_600, weighed: null }]
+  const elsewhere = lot({ code: 'L-2', cases })
   await receive(elsewhere)
   for (const [at, body] of [
     [sent.id, another],

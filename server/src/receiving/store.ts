@@ -1,5 +1,5 @@
 import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract'
-import { col, fn, Op, type Order, where as sqlWhere } from 'sequelize'
+import { literal, Op, type Order, where as sqlWhere } from 'sequelize'
 import { usedOfLots } from '../fabrication/index.ts'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { lotColumns, lotOfRow } from './rows.ts'
@@ -14,13 +14,16 @@ const partsOf = (scope: Scope) => [
   partOf(scope, 'supplier', { attributes: ['name'] }),
 ]
 
+/** Names tell accents and capitals apart; whoever searches does not. */
+const SEARCHED =
+  "CONCAT_WS(' ', `Lot`.`code`, `itemRow`.`name`, `Lot`.`item`, `supplier`.`name`, `Lot`.`gtin`) COLLATE utf8mb4_uca1400_ai_ci"
+
 /** Lots that hold the words, newest delivery first, with what has been taken from each. */
 export async function lots(scope: Scope, words: string): Promise<LotRow[]> {
   const pattern = `%${words.replace(/[\\%_]/g, '\\$&')}%`
-  const text = fn('CONCAT_WS', ' ', col('Lot.code'), col('itemRow.name'), col('supplier.name'), col('Lot.gtin'))
   const rows = await scope.database.models.Lot.findAll({
     where: {
-      [Op.and]: [ofKitchen(scope), ...(words === '' ? [] : [sqlWhere(text, Op.like, pattern)])],
+      [Op.and]: [ofKitchen(scope), ...(words === '' ? [] : [sqlWhere(literal(SEARCHED), Op.like, pattern)])],
     },
     include: partsOf(scope),
     order: [

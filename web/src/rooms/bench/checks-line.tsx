@@ -26,7 +26,12 @@ export function ChecksLine({ bench }: { bench: Bench }) {
   )
 }
 
-function questionOf({ code, grams, against }: WeighingCheck, pile: string, weight: (grams: number) => string): string {
+/** A question about a weighing, in one line. */
+export function questionOf(
+  { code, grams, against }: WeighingCheck,
+  pile: string,
+  weight: (grams: number) => string,
+): string {
   switch (code) {
     case 'heavier-than-whole':
       return `${weight(grams)} of ${pile} is more than the whole, ${weight(against)}. Right?`

@@ -1,6 +1,6 @@
 import './bench.css'
 import type { FabricationState } from '@fleam/contract'
-import { expectedWeight, parseWeights, pilesInStepOrder, type WeightListResult } from '@fleam/core'
+import { expectedWeight, pilesInStepOrder } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -10,6 +10,8 @@ import { useFabrication } from '../../data/queries.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
+import { type BoxResult, checksOfCard, readBox } from './card-weights.ts'
+import { questionOf } from './checks-line.tsx'
 import { useLiveFabrication } from './use-live-fabrication.ts'
 
 /** A filled-in weighing card, typed in one screen. */
@@ -30,16 +32,17 @@ function EntryRoom({ state }: { state: FabricationState }) {
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
   const [isKeeping, setKeeping] = useState(false)
   const piles = pilesInStepOrder(record)
-  const results = new Map(piles.map((pile) => [pile.id, parseWeights(texts[pile.id] ?? '', bareUnitOf(units))]))
-  const count = [...results.values()].reduce((sum, result) => sum + (result.ok ? result.grams.length : 0), 0)
+  const results = new Map(piles.map((pile) => [pile.id, readBox(texts[pile.id] ?? '', pile, bareUnitOf(units))]))
+  const count = [...results.values()].reduce((sum, result) => sum + (result.ok ? result.taken.length : 0), 0)
   const isWhole = [...results.values()].every((result) => result.ok)
+  const [check] = checksOfCard(record, live.document, standing, results)
   const submit = async (event: FormEvent) => {
     event.preventDefault()
     if (!isWhole || count === 0 || isKeeping) return
     setKeeping(true)
     const taken = [...results].flatMap(([pileId, result]) =>
       result.ok
-        ? result.grams.map((grams) => ({ pileId, grams, source: 'typed' as const, cookId: record.cookId }))
+        ? result.taken.map((each) => ({ pileId, ...each, source: 'typed' as const, cookId: record.cookId }))
         : [],
     )
     await live.take(`the card, ${taken.length} weights`, ...taken)
@@ -50,7 +53,10 @@ function EntryRoom({ state }: { state: FabricationState }) {
       <h1>
         The card of {record.item} <span className="quiet">for</span> {record.style.toLowerCase()}
       </h1>
-      <p>Type each box as it stands on the card: pieces with a space between, several containers too.</p>
+      <p>
+        Type each box as it stands on the card: pieces with a space between, or in all with their number (1.6 kg, 12
+        pieces).
+      </p>
       <Form onSubmit={(event) => void submit(event)}>
         <table>
           <thead>
@@ -62,7 +68,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
           </thead>
           <tbody>
             {piles.map((pile) => {
-              const result = results.get(pile.id) as WeightListResult
+              const result = results.get(pile.id) as BoxResult
               const before = standing.filter((each) => each.pileId === pile.id).length
               const expected = expectedWeight(pile, record.purchase.invoiceWeight)
               return (
@@ -92,6 +98,11 @@ function EntryRoom({ state }: { state: FabricationState }) {
             })}
           </tbody>
         </table>
+        {check ? (
+          <p className="check" role="status" aria-label="Question">
+            {questionOf(check, piles.find((pile) => pile.id === check.pileId)?.name ?? '', format.weight)}
+          </p>
+        ) : null}
         <Button type="submit" className="main-action" disabled={!isWhole || count === 0 || isKeeping}>
           Put {count} {count === 1 ? 'weight' : 'weights'} on their piles
         </Button>
@@ -100,13 +111,15 @@ function EntryRoom({ state }: { state: FabricationState }) {
   )
 }
 
-function Understood({ result, weight }: { result: WeightListResult; weight: (grams: number) => string }) {
+function Understood({ result, weight }: { result: BoxResult; weight: (grams: number) => string }) {
   if (!result.ok) return <span className="refusal">“{result.refused}” is no weight</span>
-  if (result.grams.length === 0) return <span className="none">–</span>
+  const { taken } = result
+  if (taken.length === 0) return <span className="none">–</span>
   return (
     <>
-      {result.grams.length > 1 ? `${result.grams.length}: ` : ''}
-      {weight(result.total)}
+      {taken.length > 1 ? `${taken.length}: ` : ''}
+      {weight(taken.reduce((sum, { grams }) => sum + grams, 0))}
+      {taken[0]?.pieces ? `, ${taken[0].pieces} pieces` : ''}
     </>
   )
 }

@@ -1,4 +1,4 @@
-import { otherLabelWeight } from '@fleam/core'
+import { otherLabelWeight, repeatedLabels } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -26,6 +26,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
   const [takenBy, setTakenBy] = useState<Readonly<Record<string, number>>>({})
   const settled = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   const claim = claimOf(draft)
+  const repeated = repeatedLabels(draft.cases)
   const scan = (event: FormEvent) => {
     event.preventDefault()
     const result = scanned(draft, text, dayIn(timeZone, new Date()), newId())
@@ -135,6 +136,12 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
             ))}
           </tbody>
         </Table>
+      ) : null}
+      {repeated.length > 0 ? (
+        <p role="status">
+          Case {repeated.map((at) => at + 1).join(', ')} has the label of another case. Two cases alike, or one scanned
+          twice?
+        </p>
       ) : null}
       {claim ? <ClaimLine claim={claim} /> : null}
     </section>

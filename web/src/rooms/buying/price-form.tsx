@@ -114,7 +114,13 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
           )}
         </>
       )}
-      <NumberField label={`Price, ${currency}`} value={amount} onChange={setAmount} isRequired />
+      <NumberField
+        label={`Price, ${currency}`}
+        value={amount}
+        onChange={setAmount}
+        isRequired
+        {...(amount === 0 ? { hint: 'Nothing at all? Then it is free.' } : {})}
+      />
       <Form.Group controlId="price-per">
         <Form.Label>For</Form.Label>
         <Form.Select
