@@ -12,7 +12,6 @@ import { BenchCautions } from './cautions.tsx'
 import { ChecksLine } from './checks-line.tsx'
 import { HowMany } from './how-many.tsx'
 import { KeysHelp } from './keys-help.tsx'
-import { NextCut } from './next-cut.tsx'
 import { PieceList } from './piece-list.tsx'
 import { PileTiles } from './pile-tiles.tsx'
 import { Running } from './running.tsx'
@@ -24,6 +23,8 @@ import { useBenchKeys } from './use-bench-keys.ts'
 import { useFinish } from './use-finish.ts'
 import { useWakeLock } from './use-wake-lock.ts'
 
+/** Of what is cut along its length alone. */
+const NextCut = lazy(() => import('./next-cut.tsx'))
 /** Asked at the end alone, and loaded then. */
 const LossCauses = lazy(() => import('./loss-causes.tsx'))
 
@@ -67,7 +68,11 @@ function BenchRoom({ state }: { state: FabricationState }) {
         <div className="bench-surface">
           <StepCard bench={bench} />
           <div className="bench-piles">
-            <NextCut live={bench.live} />
+            {state.record.shape === null ? null : (
+              <Suspense fallback={null}>
+                <NextCut live={bench.live} />
+              </Suspense>
+            )}
             <HowMany bench={bench} />
             <PileTiles bench={bench} />
             <PieceList bench={bench} />

@@ -8,7 +8,7 @@ import { answerWith } from '../../../test/server.ts'
 import { outbox } from '../../outbox/page-outbox.ts'
 import { keepKnifeLines, shapeById } from '../../parts/measured-piece.ts'
 import { freshDraft } from '../knife/draft.ts'
-import { NextCut } from './next-cut.tsx'
+import NextCut from './next-cut.tsx'
 import type { LiveFabrication, StandingReading } from './use-live-fabrication.ts'
 
 jest.mock('../../workers/core-client.ts', () => ({

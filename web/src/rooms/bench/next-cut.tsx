@@ -12,7 +12,7 @@ import { useMeasuredBefore } from './use-measured-before.ts'
 import { type LaidPiece, useNextCut } from './use-next-cut.ts'
 
 /** Where the knife goes next: weigh the portion, and the next cut is there. */
-export function NextCut({ live }: { live: LiveFabrication }) {
+export default function NextCut({ live }: { live: LiveFabrication }) {
   const format = useFormat()
   const state = useNextCut(live)
   if (!state || live.record.status !== 'open') return null
