@@ -93,7 +93,8 @@ export function PieceList({ bench }: { bench: Bench }) {
 }
 
 function wordsOf({ grams, pieces }: StandingReading, format: Format): string {
-  return pieces === null || pieces === 1 ? format.weight(grams) : `${format.weight(grams)} for ${pieces}`
+  // What an outbox of the version before still holds says nothing of pieces.
+  return (pieces ?? 1) === 1 ? format.weight(grams) : `${format.weight(grams)} for ${pieces}`
 }
 
 /** What can be done with the weighing that was picked. */
