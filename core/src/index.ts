@@ -81,6 +81,7 @@ export {
   assumptionChanges,
   evaluate,
   explain,
+  explainPieceMean,
   factorFigure,
   moneyPartFigure,
   reachFigure,

@@ -6,3 +6,4 @@ export { constant, evaluate, minus, over, plus, root, times, value, word } from 
 export { factorFigure, reachFigure } from './factor-figures.ts'
 export type { Explanation, FigureRef } from './figure-ref.ts'
 export { moneyPartFigure } from './money-part-figure.ts'
+export { explainPieceMean } from './piece-mean.ts'

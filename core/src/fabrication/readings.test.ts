@@ -31,6 +31,8 @@ describe('pieces that were weighed together', () => {
     expect(isUncounted(pile, { grams: 621 })).toBe(true)
     expect(isUncounted(pile, { grams: 3000, pieces: 1 })).toBe(false)
     expect(isUncounted(plan('b'), { grams: 3000 })).toBe(false)
+    // What a document says is one piece is one, however heavy.
+    expect(one(reading('1', 'a', 700, { source: 'imported' }))).toMatchObject({ pieces: [700] })
     expect([
       piecesIn(pile, { grams: 1588 }),
       piecesIn(pile, { grams: 621 }),

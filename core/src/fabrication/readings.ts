@@ -31,7 +31,7 @@ export interface PlannedPile {
 }
 
 /** What of a reading says how many pieces it is of. */
-type WeighedPieces = Pick<Reading, 'grams'> & Partial<Pick<Reading, 'pieces'>>
+type WeighedPieces = Pick<Reading, 'grams'> & Partial<Pick<Reading, 'pieces' | 'source'>>
 
 /** A number of portions this close below a whole one is that one: 0.1 x 30 is 3. */
 const WHOLE_TOLERANCE = 1e-9
@@ -39,9 +39,14 @@ const WHOLE_TOLERANCE = 1e-9
 /** One piece heavier than this times its upper bound was not one piece. */
 const MORE_THAN_ONE = 2
 
-/** A weighing onto a pile of pieces that can hardly be one piece, while nobody has said how many it is. */
-export function isUncounted({ weighing, target, high }: PlannedPile, { grams, pieces }: WeighedPieces): boolean {
+/**
+ * A weighing onto a pile of pieces that can hardly be one piece, while nobody has said how many it is. What a document
+ * brought as one piece is one.
+ */
+export function isUncounted({ weighing, target, high }: PlannedPile, reading: WeighedPieces): boolean {
+  const { grams, pieces, source } = reading
   const bound = high ?? target
+  if (source === 'imported') return false
   return weighing === 'pieces' && pieces == null && bound !== null && bound > 0 && grams > MORE_THAN_ONE * bound
 }
 

@@ -1,7 +1,7 @@
-import { type Price, priceOn } from '@fleam/core'
+import { isSamePrice, type Price, priceOn } from '@fleam/core'
 import { Refusal } from '../http/index.ts'
-import type { Scope } from '../scope/index.ts'
-import { importLines } from './import.ts'
+import { inTransaction, type Scope } from '../scope/index.ts'
+import { holdPriceBook, importLines } from './import.ts'
 import * as store from './store.ts'
 
 /** What was bought of whom, and when. */
@@ -32,12 +32,27 @@ export async function bookPrice(scope: Scope, bought: Bought): Promise<Price | n
  * article where there is none. What the book says already, or says otherwise of that very day, stays.
  */
 export async function keepTypedPrice(scope: Scope, bought: Bought, price: Price, itemName: string): Promise<void> {
-  const { itemId, supplierId, day } = bought
+  const { supplierId } = bought
   // For a whole lot, or a case of unknown size, the next one costs something else.
   if (supplierId === null || price.amount <= 0 || price.per === 'lot' || price.per === 'case') return
+  try {
+    await inTransaction(scope, async (inside) => {
+      // What two benches say at once is looked at one after the other.
+      await holdPriceBook(inside)
+      await addIfNew(inside, bought, price, itemName)
+    })
+  } catch (error) {
+    // Another price of that day is there: the book is not argued with.
+    if (!(error instanceof Refusal)) throw error
+  }
+}
+
+async function addIfNew(scope: Scope, bought: Bought, price: Price, itemName: string): Promise<void> {
+  const { itemId, day } = bought
+  const supplierId = bought.supplierId as string
   const [known] = await wholeArticles(scope, bought)
   const now = known && priceOn(known.prices, day)?.price
-  if (now && now.amount === price.amount && now.per === price.per) return
+  if (now && isSamePrice(now, price)) return
   const { code, name, usableShare, handlingMinutesPerPiece } = known?.article ?? {
     code: itemName,
     name: itemName,
@@ -50,10 +65,5 @@ export async function keepTypedPrice(scope: Scope, bought: Bought, price: Price,
     ...{ usableShare, handlingMinutesPerPiece, from: day, until: null },
   }
   const mapping = { columns: {}, supplier: null, kind: 'whole' as const, from: day, decimal: 'auto' as const }
-  try {
-    await importLines(scope, { lines: [line], mapping, source: 'typed' })
-  } catch (error) {
-    // Another price of that day is there: the book is not argued with.
-    if (!(error instanceof Refusal)) throw error
-  }
+  await importLines(scope, { lines: [line], mapping, source: 'typed' })
 }

@@ -2,6 +2,7 @@ import { type ArticleRows, editOf, type FabricationState, type ForecastEvidence,
 import type { PlannedPile } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { planned } from '../../../core/test/planned.ts'
+import { until } from '../../../tools/processes.ts'
 import {
   addPrice,
   addSupplier,
@@ -135,8 +136,16 @@ describe('a start needs no price', () => {
       [9.9, '2026-11-24'],
     ] as const)
       expect((await start(amount, date)).status).toBe(201)
-    const { rows } = (await send(test_, 'GET', path('/articles'))).body as ArticleRows
-    expect(rows.map(({ article, prices }) => [article.name, prices])).toEqual([['Chicken, eviscerated', 2]])
+    const inBook = async () =>
+      ((await send(test_, 'GET', path('/articles'))).body as ArticleRows).rows.map(({ article, prices }) => [
+        article.name,
+        prices,
+      ])
+    // It follows the answer: no bench waits for the price book.
+    await until(async () => JSON.stringify(await inBook()) === JSON.stringify([['Chicken, eviscerated', 2]]), {
+      timeoutMs: 5_000,
+      everyMs: 20,
+    })
   })
 })
 

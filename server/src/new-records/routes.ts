@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { importDocument } from './import.ts'
-import { start } from './start.ts'
+import { keepPriceOf, start } from './start.ts'
 
 const tags = ['fabrication']
 
@@ -31,7 +31,14 @@ export function startRoutes(app: Server, scopeOf: Scopes): void {
         response: { 201: fabricationState },
       },
     },
-    async (request, reply) => reply.status(201).send(await start(await scopeOf(request, 'bench'), request.body)),
+    async (request, reply) => {
+      const scope = await scopeOf(request, 'bench')
+      // The price book may be held by a long import: no bench waits for it.
+      const state = await start(scope, request.body, (record) => {
+        keepPriceOf(scope, record).catch((error: unknown) => request.log.error(error))
+      })
+      return reply.status(201).send(state)
+    },
   )
 }
 

@@ -108,21 +108,29 @@ function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRe
  * Starts a fabrication of one of the kitchen's styles. Piles, labour and offers are copied into the
  * record, so that later changes to them leave it as it was; what the kitchen has not settled is as last time. Sent twice with the same id, it is started once.
  */
-export const start = (scope: Scope, wish: FabricationWish): Promise<FabricationState> =>
+export const start = (
+  scope: Scope,
+  wish: FabricationWish,
+  onStarted: (record: FabricationRecord) => void = () => {},
+): Promise<FabricationState> =>
   createOnce({
     read: () => stateById(scope, wish.id),
     create: async () => {
       const record = await startedRecord(scope, wish)
       await insertState(scope, record, [])
-      const { itemId, supplierId, date: day, priceFrom, purchase, item } = record
-      if (priceFrom === 'typed' && itemId !== null) {
-        await keepTypedPrice(scope, { itemId, supplierId, day }, purchase.price, item)
-      }
+      onStarted(record)
     },
     isSame: ({ record: { styleId, units, startedAt } }) =>
       styleId === wish.styleId && units === wish.units && startedAt === new Date(wish.startedAt).toISOString(),
     taken: { path: 'id', detail: 'This id stands for another record.' },
   })
+
+/** Brings the price that a record was started with into the price book, where somebody typed it. */
+export async function keepPriceOf(scope: Scope, record: FabricationRecord): Promise<void> {
+  const { itemId, supplierId, date: day, priceFrom, purchase, item } = record
+  if (priceFrom !== 'typed' || itemId === null) return
+  await keepTypedPrice(scope, { itemId, supplierId, day }, purchase.price, item)
+}
 
 async function startedRecord(scope: Scope, wish: FabricationWish): Promise<FabricationRecord> {
   const { kitchen } = scope

@@ -1,8 +1,8 @@
-import { boundOf, type PieceBound, type PileResult, piecesIn } from '@fleam/core'
+import { boundOf, explainPieceMean, type PieceBound, type PileResult, piecesIn } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import type { StandingReading } from '../../outbox/merge.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
-import { MaybeFigure } from '../../parts/figure.tsx'
+import { Explained, MaybeFigure } from '../../parts/figure.tsx'
 import type { Format } from '../../parts/use-format.ts'
 import { ChangePile } from './pile-buttons.tsx'
 import { PlatesLine } from './plates-line.tsx'
@@ -23,6 +23,7 @@ export function PieceList({ bench }: { bench: Bench }) {
   const result = appraisal.piles.find((each) => each.name === pile.name) as PileResult
   const readings = live.standing.filter((each) => each.pileId === pile.id).reverse()
   const isPieces = pile.weighing === 'pieces'
+  const pieces = bench.progress.counts.get(pile.id) ?? 0
   // The pile that comes next is shown, but a slip is noticed just after: the last weighing stays in reach.
   const last = live.standing.findLast((each) => each.isMine)
   const lastPile = live.record.piles.find((each) => each.id === last?.pileId)
@@ -42,10 +43,11 @@ export function PieceList({ bench }: { bench: Bench }) {
         )}{' '}
         {live.record.status === 'open' ? <ChangePile key={pile.id} live={live} pile={pile} /> : null}
       </h2>
-      {isPieces && result.mean === null && result.portions !== null && result.portions > 0 ? (
+      {isPieces && result.mean === null && pieces > 0 ? (
         <p className="pieces-sum">
-          {result.portions} pieces, {format.weight(result.weight / result.portions)} on average; weighed together, so
-          none is judged by itself
+          {pieces} pieces,{' '}
+          <Explained explanation={explainPieceMean(pile.name, result.weight, pieces)} format={format} /> on average;
+          weighed together, so none is judged by itself
         </p>
       ) : null}
       {isPieces && result.mean !== null ? (

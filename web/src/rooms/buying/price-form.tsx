@@ -119,7 +119,7 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
         value={amount}
         onChange={setAmount}
         isRequired
-        {...(amount === 0 ? { hint: 'Nothing at all? Then it is free.' } : {})}
+        {...(amount === 0 ? { hint: 'A price of 0.00: is it free?' } : {})}
       />
       <Form.Group controlId="price-per">
         <Form.Label>For</Form.Label>

@@ -16,7 +16,7 @@ export function LabourAsked({ record, facts }: { record: FabricationRecord; fact
   if (!doubt) return null
   const cookName = (id: string) => cooks.find((cook) => cook.id === id)?.name
   return (
-    <section className="warnings" aria-label="Minutes to settle">
+    <section className="warnings" aria-label="Which minutes are right">
       <LabourQuestion
         doubt={doubt}
         answer={null}
