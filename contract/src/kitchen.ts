@@ -11,19 +11,27 @@ function isTimeZone(zone: string): boolean {
   }
 }
 
+const decimalMark = z.enum(['point', 'comma'])
+
 /** What a kitchen says of itself at set-up. */
 export const kitchenSetUp = z.strictObject({
   id,
   name,
   currency,
   units: z.enum(['metric', 'imperial']),
+  /** What stands before the decimals on the screens and papers of this kitchen. */
+  decimalMark: decimalMark.default('point'),
   timeZone: z.string().refine(isTimeZone, 'must be a time zone such as Europe/Vienna'),
   wagePerHour: money,
 })
 /** What may be changed of a kitchen: its money is that of everything that was ever bought, and stays. */
-export const kitchenEdit = kitchenSetUp.omit({ id: true, currency: true }).meta({ id: 'KitchenEdit' })
+export const kitchenEdit = kitchenSetUp
+  .omit({ id: true, currency: true })
+  // A change says all of it: what is left out would fall back unseen.
+  .extend({ decimalMark })
+  .meta({ id: 'KitchenEdit' })
 export type KitchenEdit = z.infer<typeof kitchenEdit>
-export const kitchen = kitchenSetUp.meta({ id: 'Kitchen' })
+export const kitchen = kitchenSetUp.extend({ decimalMark }).meta({ id: 'Kitchen' })
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 

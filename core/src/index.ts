@@ -82,7 +82,6 @@ export {
   evaluate,
   explain,
   explainPieceMean,
-  factorFigure,
   moneyPartFigure,
   reachFigure,
   word,
@@ -376,15 +375,26 @@ export {
   TOOLS,
   withOwnPiles,
 } from './style/index.ts'
-export type { WeightIssueCode, WeightListResult, WeightResult, WeightSystem, WeightUnit } from './units/index.ts'
+export type {
+  DecimalMark,
+  LengthUnit,
+  WeightIssueCode,
+  WeightListResult,
+  WeightResult,
+  WeightSystem,
+  WeightUnit,
+} from './units/index.ts'
 export {
   formatMoney,
   formatNumber,
   formatPoundsOunces,
   formatWeight,
   GRAMS_PER_UNIT,
+  lengthUnitOf,
+  MM_PER_INCH,
   minorDigits,
   parseCountedWeight,
+  parseLength,
   parseNumber,
   parsePriceText,
   parseWeight,
@@ -393,6 +403,7 @@ export {
   pricePerWeight,
   roundParts,
   shownDifference,
+  typedNumber,
   unitWritten,
   wholeMilligrams,
   withoutGroups,

@@ -12,6 +12,7 @@ export const LARCH_HALT: Kitchen = {
   name: 'Larch Halt',
   currency: 'EUR',
   units: 'metric',
+  decimalMark: 'point',
   timeZone: 'Europe/Vienna',
   wagePerHour: 21.4,
 }

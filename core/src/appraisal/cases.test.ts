@@ -1,4 +1,6 @@
 import cases from '../../cases/appraise.json'
+import { inPoundsOf, valuesInPounds } from '../../test/pounds.ts'
+import { inPounds } from '../explanation/index.ts'
 import { appraise, evaluate, explain, type FabricationDocument, type FigureRef } from '../index.ts'
 
 const RELATIVE = 1e-7
@@ -47,6 +49,17 @@ describe.each(cases.map((each) => [each.name, each] as const))('%s', (_name, { i
       if (!explanation) continue
       const worked = evaluate(explanation.expression)
       expect(Math.abs(worked - figure)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(figure)))
+    }
+  })
+
+  test('explains every figure in pounds, too, by a formula that a cook there works out to it', () => {
+    for (const [ref] of figuresOf(document, appraisal)) {
+      const explanation = explain(document, appraisal, ref)
+      if (!explanation) continue
+      const worked = evaluate(valuesInPounds(inPounds(explanation.expression)))
+      const figure = inPoundsOf(evaluate(explanation.expression), explanation.quantity)
+      const isNear = Math.abs(worked - figure) <= 1e-9 * Math.max(1, Math.abs(figure))
+      expect({ ref, isNear }).toEqual({ ref, isNear: true })
     }
   })
 })

@@ -1,7 +1,6 @@
 import type { Appraisal } from '../appraisal/index.ts'
 import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
-import { constant, type Explanation, explain, over, plus, times, value } from '../explanation/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type Explanation, explain, KILO, over, plus, times, value } from '../explanation/index.ts'
 import type { TrueCost } from './true-cost.ts'
 
 export type TrueCostFigure = 'outlay' | 'labour' | 'credit' | 'costPerKg' | 'costPerPlate'
@@ -18,7 +17,7 @@ export function explainTrueCost(
       quantity: 'money',
       expression: times(
         value('cost a kilo', cost.costPerKg, 'money-per-kg'),
-        over(value('on the plate', plateWeight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+        over(value('on the plate', plateWeight, 'weight'), KILO),
       ),
     }
   }
@@ -77,7 +76,7 @@ function explainReady(
             over(piece, value('usable share', offer.usableShare ?? 1, 'share')),
             value('one piece gives a plate', servedOfBought(offer, plateWeight), 'weight'),
           ),
-          constant(GRAMS_PER_KILOGRAM),
+          KILO,
         ),
         note: 'Rejects are paid for and handled too; what a piece weighs over the plate is given away.',
       }
@@ -91,7 +90,10 @@ export function explainByFactor(appraisal: Appraisal, pile: string, apPricePerKg
   return {
     title: 'A portion, by its cost factor',
     quantity: 'money',
-    expression: times(value('factor', factor, 'factor'), value('new price per kilo', apPricePerKg, 'money-per-kg')),
+    expression: times(
+      value('factor', factor, 'factor-per-kg'),
+      value('new price per kilo', apPricePerKg, 'money-per-kg'),
+    ),
     note: 'The factor moves labour and by-products with the price, which they do not; in full they stay.',
   }
 }

@@ -1,6 +1,6 @@
 import { appraise } from '../appraisal/index.ts'
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
-import { constant, type Explanation, minus, over, plus, times, value } from '../explanation/index.ts'
+import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { WholeForm } from './form.ts'
@@ -105,7 +105,7 @@ export function explainParted(parted: PartedValue, figure: PartedFigure): Explan
         expression: plus(
           ...parted.parts.map((part) =>
             times(
-              over(value(part.name, part.weight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+              over(value(part.name, part.weight, 'weight'), KILO),
               value('its value', part.valuePerKg, 'money-per-kg'),
             ),
           ),

@@ -1,7 +1,17 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
 import { buyPerPortion, handlingPerPiece, pricePerPiece } from '../comparison/index.ts'
 import { labourMinutes } from '../costing/index.ts'
-import { constant, type Explanation, minus, over, plus, type Quantity, times, value } from '../explanation/index.ts'
+import {
+  constant,
+  type Explanation,
+  HUNDRED_GRAMS,
+  minus,
+  over,
+  plus,
+  type Quantity,
+  times,
+  value,
+} from '../explanation/index.ts'
 import { pileWeight, usedShareOf } from '../fabrication/index.ts'
 import type { BuyingForm, ReadyForm, WholeForm } from './form.ts'
 import { documentOfOrder, offerOfForm, orderOfReady, type Terms } from './form-document.ts'
@@ -31,8 +41,6 @@ export interface SideBySideWish extends Terms {
   /** What of a portion of a pile is bone, 0 to 1. */
   boneShareOf: (pile: string) => number
 }
-
-const HUNDRED_GRAMS = 100
 
 /** One form on the axes on which styles are compared; null where its quote does not say how much one buys. */
 export const sideOf = (form: BuyingForm, wish: SideBySideWish, product: string): SideBySide | null =>
@@ -102,9 +110,9 @@ function edibleCost({ piles }: Appraisal, { boneShareOf }: SideBySideWish): Expl
 }
 
 const edibleExplanation = (perGram: Explanation['expression']): Explanation => ({
-  title: 'A hundred edible grams, raw',
-  quantity: 'money',
-  expression: times(perGram, constant(HUNDRED_GRAMS)),
+  title: 'Edible weight, raw',
+  quantity: 'money-per-100g',
+  expression: times(perGram, HUNDRED_GRAMS),
   note: 'Bones on a portion are taken off it at the share assumed of them.',
 })
 

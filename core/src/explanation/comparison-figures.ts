@@ -16,9 +16,8 @@ import {
   servedPieces,
 } from '../costing/index.ts'
 import type { CreditPolicy, FabricationDocument, Offer, Pile } from '../fabrication/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { isByWeight, priceUnits } from './cost-figures.ts'
-import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+import { constant, type Expression, KILO, minus, over, plus, times, value } from './expression.ts'
 import type { ComparisonFigureName, Explanation, FigureRef } from './figure-ref.ts'
 
 interface ComparisonContext {
@@ -159,7 +158,7 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
           ),
           grams('invoice weight', weights.ap),
         ),
-        constant(GRAMS_PER_KILOGRAM),
+        KILO,
       ),
       note: 'Charges included, all else as it is.',
     }

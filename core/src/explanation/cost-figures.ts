@@ -2,12 +2,15 @@ import type { Appraisal } from '../appraisal/index.ts'
 import { MINUTES_PER_HOUR, purchasedUnits } from '../costing/index.ts'
 import type { FabricationDocument, PriceUnit } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
-import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+import { constant, type Expression, KILO, minus, over, plus, times, value } from './expression.ts'
 import type { CostFigureName, Explanation } from './figure-ref.ts'
 
 /** Weights turned into what a price counts, so that the formula shows the conversion. */
 export function priceUnits(weight: Expression, per: PriceUnit): Expression {
-  return over(weight, constant(per === 'lb' ? GRAMS_PER_POUND : GRAMS_PER_KILOGRAM))
+  return over(
+    weight,
+    per === 'lb' ? value('a pound', GRAMS_PER_POUND, 'weight') : value('a kilo', GRAMS_PER_KILOGRAM, 'weight'),
+  )
 }
 
 export const isByWeight = (per: PriceUnit) => per === 'kg' || per === 'lb'
@@ -35,7 +38,7 @@ export function costFigure(
       return {
         title: 'Purchase price per kilo',
         quantity: 'money-per-kg',
-        expression: times(over(money('purchase', cost.ap), ap), constant(GRAMS_PER_KILOGRAM)),
+        expression: times(over(money('purchase', cost.ap), ap), KILO),
         note: 'Charges included.',
       }
     case 'shortClaim':

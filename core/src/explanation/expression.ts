@@ -3,6 +3,10 @@ export type Quantity =
   | 'weight'
   | 'money'
   | 'money-per-kg'
+  /** Money for a hundred grams, said for an ounce where pounds are weighed. */
+  | 'money-per-100g'
+  /** What a price a kilo is multiplied by; another number for a price a pound. */
+  | 'factor-per-kg'
   | 'money-per-hour'
   | 'share'
   | 'count'
@@ -16,6 +20,8 @@ export type Quantity =
 export type Expression =
   | { kind: 'value'; name: string; value: number; quantity: Quantity }
   | { kind: 'constant'; value: number }
+  /** The grams of what a price counts, a kilo or a hundred grams. Prices by the pound need none: see `inPounds`. */
+  | { kind: 'priced-weight'; grams: 1000 | 100 }
   | { kind: 'sum'; terms: readonly Expression[] }
   | { kind: 'difference'; from: Expression; less: readonly Expression[] }
   | { kind: 'product'; factors: readonly Expression[] }
@@ -31,6 +37,10 @@ export const value = (name: string, amount: number, quantity: Quantity): Express
   quantity,
 })
 export const constant = (amount: number): Expression => ({ kind: 'constant', value: amount })
+/** Grams in the kilo that a price counts. */
+export const KILO: Expression = { kind: 'priced-weight', grams: 1000 }
+/** Grams in the hundred that a price counts. */
+export const HUNDRED_GRAMS: Expression = { kind: 'priced-weight', grams: 100 }
 export const plus = (...terms: Expression[]): Expression => ({ kind: 'sum', terms })
 export const minus = (from: Expression, ...less: Expression[]): Expression => ({ kind: 'difference', from, less })
 export const times = (...factors: Expression[]): Expression => ({ kind: 'product', factors })
@@ -44,6 +54,8 @@ export function evaluate(expression: Expression): number {
     case 'value':
     case 'constant':
       return expression.value
+    case 'priced-weight':
+      return expression.grams
     case 'sum':
       return expression.terms.reduce((sum, term) => sum + evaluate(term), 0)
     case 'difference':
@@ -60,15 +72,24 @@ export function evaluate(expression: Expression): number {
 const isSum = (expression: Expression) =>
   expression.kind === 'difference' || (expression.kind === 'sum' && expression.terms.length > 1)
 
-/** Words an expression on one line; `leaf` words each named value. Sums inside products get brackets. */
-export function word(expression: Expression, leaf: (value: Leaf) => string): string {
-  const inner = (each: Expression) => word(each, leaf)
+/**
+ * Words an expression on one line; `leaf` words each named value, `mark` each bare number. Sums inside products get
+ * brackets.
+ */
+export function word(
+  expression: Expression,
+  leaf: (value: Leaf) => string,
+  mark: (value: number) => string = String,
+): string {
+  const inner = (each: Expression) => word(each, leaf, mark)
   const grouped = (each: Expression) => (isSum(each) ? `(${inner(each)})` : inner(each))
   switch (expression.kind) {
     case 'value':
       return leaf(expression)
     case 'constant':
-      return String(expression.value)
+      return mark(expression.value)
+    case 'priced-weight':
+      return mark(expression.grams)
     case 'sum':
       return expression.terms.length === 0 ? '0' : expression.terms.map(inner).join(' + ')
     case 'difference':
@@ -82,5 +103,38 @@ export function word(expression: Expression, leaf: (value: Leaf) => string): str
     }
     case 'root':
       return `√(${inner(expression.of)})`
+  }
+}
+
+const OUNCES_PER_POUND = 16
+const ONE: Expression = { kind: 'constant', value: 1 }
+const isOne = (each: Expression) => each.kind === 'constant' && each.value === 1
+
+/**
+ * The same formula for a kitchen that weighs pounds and pays by the pound: weights in decimal pounds times prices a
+ * pound need no thousand, and a price an ounce is a sixteenth. Values stay as they are; who words them says them in
+ * pounds (core/wording).
+ */
+export function inPounds(expression: Expression): Expression {
+  switch (expression.kind) {
+    case 'value':
+    case 'constant':
+      return expression
+    case 'priced-weight':
+      return expression.grams === 1000 ? ONE : over(ONE, constant(OUNCES_PER_POUND))
+    case 'sum':
+      return plus(...expression.terms.map(inPounds))
+    case 'difference':
+      return minus(inPounds(expression.from), ...expression.less.map(inPounds))
+    case 'product': {
+      const factors = expression.factors.map(inPounds).filter((each) => !isOne(each))
+      return factors.length === 1 ? (factors[0] as Expression) : times(...factors)
+    }
+    case 'quotient': {
+      const under = inPounds(expression.under)
+      return isOne(under) ? inPounds(expression.over) : over(inPounds(expression.over), under)
+    }
+    case 'root':
+      return root(inPounds(expression.of))
   }
 }

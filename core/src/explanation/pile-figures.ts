@@ -1,11 +1,8 @@
 import type { Appraisal } from '../appraisal/index.ts'
 import { type PileResult, servedPieces } from '../costing/index.ts'
 import { type FabricationDocument, type Pile, usedShareOf } from '../fabrication/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { constant, type Expression, minus, over, plus, times, value } from './expression.ts'
+import { constant, type Expression, KILO, minus, over, plus, times, value } from './expression.ts'
 import type { Explanation, PileFigureName } from './figure-ref.ts'
-
-const KILOGRAM = constant(GRAMS_PER_KILOGRAM)
 
 interface PileContext {
   document: FabricationDocument
@@ -51,7 +48,7 @@ const FIGURES: Record<PileFigureName, (context: PileContext) => Explanation> = {
   costPerKg: (context) => ({
     title: `A kilo of ${context.pile.name}`,
     quantity: 'money-per-kg',
-    expression: times(over(costOf(context), weightOf(context)), KILOGRAM),
+    expression: times(over(costOf(context), weightOf(context)), KILO),
   }),
   portions: (context) => ({
     title: `Portions of ${context.pile.name}`,
@@ -86,7 +83,7 @@ const FIGURES: Record<PileFigureName, (context: PileContext) => Explanation> = {
     title: `Overweight cost of ${context.pile.name}`,
     quantity: 'money',
     expression: times(
-      over(value('over target', context.result.overweight ?? 0, 'weight'), KILOGRAM),
+      over(value('over target', context.result.overweight ?? 0, 'weight'), KILO),
       value('cost per kilo', context.result.costPerKg ?? 0, 'money-per-kg'),
     ),
   }),
@@ -97,7 +94,7 @@ const FIGURES: Record<PileFigureName, (context: PileContext) => Explanation> = {
   }),
   factorPerPortion: (context) => ({
     title: `Cost factor of a portion of ${context.pile.name}`,
-    quantity: 'factor',
+    quantity: 'factor-per-kg',
     expression: over(value('cost per portion', context.result.costPerPortion ?? 0, 'money'), apPrice(context)),
     note: 'Times a new purchase price per kilo, it gives a quick new cost per portion.',
   }),
@@ -125,7 +122,7 @@ function creditExplanation(context: PileContext): Explanation {
       note: 'Under this policy by-products count for nothing.',
     }
   }
-  const kilos = over(weightOf(context), KILOGRAM)
+  const kilos = over(weightOf(context), KILO)
   const worth = value(
     pile.class === 'waste' ? 'disposal cost per kilo' : 'value per kilo',
     pile.valuePerKg ?? 0,

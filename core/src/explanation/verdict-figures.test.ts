@@ -1,6 +1,6 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, evaluate, factorReach, type MoneyPartName, moneyBars } from '../index.ts'
-import { type Explanation, factorFigure, moneyPartFigure, reachFigure } from './index.ts'
+import { appraise, evaluate, factorReach, formatFor, type MoneyPartName, moneyBars } from '../index.ts'
+import { type Explanation, explain, moneyPartFigure, reachFigure } from './index.ts'
 
 const document = sixChickens()
 const appraisal = appraise(document)
@@ -18,12 +18,10 @@ test('every part of a portion opens to what the bar shows', () => {
 
 test('a factor for pounds times a price a pound is what a portion costs', () => {
   const perPound = (appraisal.cost.apPricePerKg / 1000) * 453.59237
-  const factor = result(factorFigure(document, appraisal, 'supremes', 'imperial'))
-  expect(factor * perPound).toBeCloseTo(appraisal.piles[0]?.costPerPortion as number, 9)
-  expect(result(factorFigure(document, appraisal, 'supremes', 'metric'))).toBeCloseTo(
-    appraisal.piles[0]?.factorPerPortion as number,
-    12,
-  )
+  const figure = explain(document, appraisal, { group: 'pile', pile: 'supremes', figure: 'factorPerPortion' })
+  expect(result(figure)).toBeCloseTo(appraisal.piles[0]?.factorPerPortion as number, 12)
+  const shown = Number(formatFor('USD', 'imperial').quantity(result(figure), 'factor-per-kg'))
+  expect(shown * perPound).toBeCloseTo(appraisal.piles[0]?.costPerPortion as number, 2)
 })
 
 test('both ends of a reach open to themselves', () => {

@@ -1,6 +1,5 @@
-import { constant, type Explanation, over, times, value } from '../explanation/index.ts'
+import { type Explanation, KILO, over, times, value } from '../explanation/index.ts'
 import type { Pile } from '../fabrication/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type PortionControl, portionsAt, TIGHTER } from './portion-control.ts'
 
 export type PortionFigure = 'capability' | 'givenAwayPerPortion' | 'givenAwayTighter'
@@ -29,7 +28,7 @@ export function portionFigure(
     quantity: 'money',
     expression: over(
       times(
-        over(value('grams above the target', grams, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+        over(value('grams above the target', grams, 'weight'), KILO),
         value('cost per kilo', costPerKg, 'money-per-kg'),
       ),
       value('portions served', served, 'count'),

@@ -1,5 +1,5 @@
 import { type PileResult, ratio } from '../costing/index.ts'
-import { constant, type Explanation, minus, over, times, value } from '../explanation/index.ts'
+import { constant, type Explanation, HUNDRED_GRAMS, minus, over, times, value } from '../explanation/index.ts'
 
 export interface ServedWeight {
   /** Grams on the plate. */
@@ -8,8 +8,6 @@ export interface ServedWeight {
   costPer100g: number
   explanation: Explanation
 }
-
-const HUNDRED_GRAMS = 100
 
 /**
  * A portion of a pile as it is served: cooking takes a share of what it really weighs raw. `loss` is that
@@ -25,16 +23,16 @@ export function servedWeight(
   if (rawGrams === null || costPerPortion === null || !(grams > 0)) return null
   return {
     grams,
-    costPer100g: (costPerPortion / grams) * HUNDRED_GRAMS,
+    costPer100g: (costPerPortion / grams) * 100,
     explanation: {
-      title: 'A hundred grams served',
-      quantity: 'money',
+      title: 'Cost by served weight',
+      quantity: 'money-per-100g',
       expression: times(
         over(
           value('cost of a portion', costPerPortion, 'money'),
           times(value('raw portion', rawGrams, 'weight'), minus(constant(1), value('cooking loss', loss, 'share'))),
         ),
-        constant(HUNDRED_GRAMS),
+        HUNDRED_GRAMS,
       ),
     },
   }

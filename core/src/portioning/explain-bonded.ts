@@ -1,6 +1,5 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
-import { constant, type Explanation, minus, over, plus, times, value } from '../explanation/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
 import { type BondedPlan, type BondedWish, bondedCosts } from './bonded.ts'
 import { worthOf } from './product.ts'
 
@@ -34,7 +33,7 @@ export function explainBonded(wish: BondedWish, plan: BondedPlan, figure: Bonded
         title: 'Enzyme, film and labour',
         quantity: 'money',
         expression: plus(
-          times(over(enzyme, constant(GRAMS_PER_KILOGRAM)), value('a kilo of it', costs.enzymePerKg, 'money-per-kg')),
+          times(over(enzyme, KILO), value('a kilo of it', costs.enzymePerKg, 'money-per-kg')),
           value('film', costs.film, 'money'),
           times(
             over(value('minutes', costs.minutes, 'minutes'), constant(MINUTES_PER_HOUR)),
@@ -119,10 +118,7 @@ function worthOfPlan(
     quantity: 'money',
     expression: plus(
       ...portions,
-      times(
-        over(value('scrap', scrapWeight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
-        value('a kilo of it', scrap.valuePerKg, 'money-per-kg'),
-      ),
+      times(over(value('scrap', scrapWeight, 'weight'), KILO), value('a kilo of it', scrap.valuePerKg, 'money-per-kg')),
     ),
     note: 'A portion is worth all of its price at its target, less below it, and nothing more above it.',
   }

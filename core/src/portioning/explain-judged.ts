@@ -1,5 +1,4 @@
-import { constant, type Explanation, over, plus, times, value } from '../explanation/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type Explanation, KILO, over, plus, times, value } from '../explanation/index.ts'
 import type { JudgedCuts } from './judge.ts'
 
 export type JudgedFigure = 'value' | 'givenAway' | 'scrapWeight'
@@ -28,7 +27,7 @@ export function explainJudged(judged: JudgedCuts, scrapPerKg: number, figure: Ju
         quantity: 'money',
         expression: plus(
           ...judged.parts.flatMap((part) => (part.product === null ? [] : value(part.product, part.worth, 'money'))),
-          times(over(scrapParts, constant(GRAMS_PER_KILOGRAM)), value('a kilo of scrap', scrapPerKg, 'money-per-kg')),
+          times(over(scrapParts, KILO), value('a kilo of scrap', scrapPerKg, 'money-per-kg')),
         ),
         note: 'A portion is worth all of its price at its target, less below it, and nothing more above it.',
       }

@@ -2,6 +2,7 @@ import {
   constant,
   type Explanation,
   type Expression,
+  KILO,
   minus,
   over,
   plus,
@@ -10,7 +11,6 @@ import {
   value,
 } from '../explanation/index.ts'
 import type { MeasuringWay } from '../facts/index.ts'
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { JudgedPart } from './judge.ts'
 import { ASSUMED_PORTIONS, assumedOff, type HowFarOff, howFarOff, type MeasuredPortion } from './measuring.ts'
 import type { PortionWish } from './plan.ts'
@@ -60,7 +60,7 @@ export function explainPart(
       if (!product) {
         const weight = value('scrap', part.weight, 'weight')
         const perKg = value('a kilo of scrap', scrap.valuePerKg, 'money-per-kg')
-        const expression = times(over(weight, constant(GRAMS_PER_KILOGRAM)), perKg)
+        const expression = times(over(weight, KILO), perKg)
         return { title: `Worth of ${scrap.name ?? 'scrap'}`, quantity: 'money', expression }
       }
       return explainWorth(product, part.weight)

@@ -1,4 +1,4 @@
-import { constant, type Explanation, over, times, value } from '../explanation/index.ts'
+import { type Explanation, KILO, over, times, value } from '../explanation/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
 
@@ -35,10 +35,7 @@ export const explainCameOff = (weight: number, { volumes }: TrimmedFillet, part:
 export const explainBelly = ({ bellyWeight }: Pick<TrimmedFillet, 'bellyWeight'>, perKg: number): Explanation => ({
   title: 'Worth of the belly',
   quantity: 'money',
-  expression: times(
-    over(value('belly', bellyWeight, 'weight'), constant(GRAMS_PER_KILOGRAM)),
-    value('a kilo of it', perKg, 'money-per-kg'),
-  ),
+  expression: times(over(value('belly', bellyWeight, 'weight'), KILO), value('a kilo of it', perKg, 'money-per-kg')),
 })
 
 /** Just beside an edge the area jumps: a second station there keeps it a step and not a slope. */

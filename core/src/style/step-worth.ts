@@ -1,4 +1,4 @@
-import { constant, type Explanation, minus, over, times, value } from '../explanation/index.ts'
+import { constant, type Explanation, KILO, minus, over, times, value } from '../explanation/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 
 const SECONDS_PER_HOUR = 3600
@@ -37,7 +37,7 @@ export function stepWorth({ grams, valuePerKg, seconds, wagePerHour }: StepWorth
       quantity: 'money',
       expression: minus(
         times(
-          over(value('grams gained', grams, 'weight'), constant(GRAMS_PER_KILOGRAM)),
+          over(value('grams gained', grams, 'weight'), KILO),
           value('value of the pile', valuePerKg, 'money-per-kg'),
         ),
         times(

@@ -1,4 +1,4 @@
-import { formatNumber, GRAMS_PER_KILOGRAM, GRAMS_PER_POUND, type WeightSystem } from './weight.ts'
+import { type DecimalMark, formatNumber, GRAMS_PER_KILOGRAM, GRAMS_PER_POUND, type WeightSystem } from './weight.ts'
 
 /** Decimals of a currency's minor unit (2 for EUR and USD, 0 for JPY), from the platform's own tables. */
 export function minorDigits(currency: string): number {
@@ -19,8 +19,8 @@ function currencySymbol(currency: string): string {
 }
 
 /** Money for a screen, rounded to the minor unit: `€2.87`, `−€0.15`. `extraDigits` shows small unit prices finer. */
-export function formatMoney(amount: number, currency: string, extraDigits = 0): string {
-  const text = formatNumber(Math.abs(amount), minorDigits(currency) + extraDigits)
+export function formatMoney(amount: number, currency: string, extraDigits = 0, mark: DecimalMark = 'point'): string {
+  const text = formatNumber(Math.abs(amount), minorDigits(currency) + extraDigits, mark)
   const isZero = !/[1-9]/.test(text)
   return `${amount < 0 && !isZero ? '\u2212' : ''}${currencySymbol(currency)}${text}`
 }

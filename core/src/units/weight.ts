@@ -145,39 +145,54 @@ const GROUPED_GRAMS = /^[1-9]\d{0,2}[.,]\d{3}$/
  * Words a weight for a screen, rounded to the step of the scale (grams).
  * Metric is grams below ten kilos and kilos above; imperial is said as cooks say it, `2 lb 3.5 oz`.
  */
-export function formatWeight(grams: number, system: WeightSystem, stepGrams = 1): string {
-  return system === 'metric' ? formatMetric(grams, stepGrams) : formatPoundsOunces(grams)
+export function formatWeight(grams: number, system: WeightSystem, stepGrams = 1, mark: DecimalMark = 'point'): string {
+  return system === 'metric' ? formatMetric(grams, stepGrams, mark) : formatPoundsOunces(grams, mark)
 }
 
 const METRIC_SWITCH_GRAMS = 10_000
 
-function formatMetric(grams: number, stepGrams: number): string {
+function formatMetric(grams: number, stepGrams: number, mark: DecimalMark): string {
   const stepped = Math.round(grams / stepGrams) * stepGrams
   if (Math.abs(stepped) >= METRIC_SWITCH_GRAMS) {
-    return `${formatNumber(stepped / GRAMS_PER_KILOGRAM, 2)}\u00a0kg`
+    return `${formatNumber(stepped / GRAMS_PER_KILOGRAM, 2, mark)}\u00a0kg`
   }
-  return `${formatNumber(stepped, stepGrams < 1 ? 1 : 0)}\u00a0g`
+  return `${formatNumber(stepped, stepGrams < 1 ? 1 : 0, mark)}\u00a0g`
 }
 
 /** `2 lb 3.5 oz`, to a tenth of an ounce, carrying into the pound (never `1 lb 16 oz`). */
-export function formatPoundsOunces(grams: number): string {
+export function formatPoundsOunces(grams: number, mark: DecimalMark = 'point'): string {
   const tenths = Math.round((Math.abs(grams) / GRAMS_PER_OUNCE) * 10)
   const pounds = Math.floor(tenths / (OUNCES_PER_POUND * 10))
-  const ounces = (tenths - pounds * OUNCES_PER_POUND * 10) / 10
+  const left = tenths - pounds * OUNCES_PER_POUND * 10
+  const ounces = formatNumber(left / 10, left % 10 === 0 ? 0 : 1, mark)
   const sign = grams < 0 && tenths > 0 ? '\u2212' : ''
   if (pounds === 0) return `${sign}${ounces}\u00a0oz`
-  return ounces === 0 ? `${sign}${pounds}\u00a0lb` : `${sign}${pounds}\u00a0lb ${ounces}\u00a0oz`
+  return left === 0 ? `${sign}${pounds}\u00a0lb` : `${sign}${pounds}\u00a0lb ${ounces}\u00a0oz`
 }
 
-const numberFormats = new Map<number, Intl.NumberFormat>()
+/** What stands before the decimals: a point, or the comma of most of Europe with a blank between thousands. */
+export type DecimalMark = 'point' | 'comma'
 
-/** A plain number with thousands commas and exactly `digits` decimals; a true minus sign. */
-export function formatNumber(value: number, digits: number): string {
-  let format = numberFormats.get(digits)
+/** The comma's thousands are parted by a blank, never a point: `1.250` typed again would be one and a quarter. */
+const MARK_LOCALES: Readonly<Record<DecimalMark, string>> = { point: 'en-GB', comma: 'de-AT' }
+
+const numberFormats = new Map<string, Intl.NumberFormat>()
+
+/** A plain number with its thousands parted and exactly `digits` decimals; a true minus sign. */
+export function formatNumber(value: number, digits: number, mark: DecimalMark = 'point'): string {
+  const key = `${mark}${digits}`
+  let format = numberFormats.get(key)
   if (!format) {
-    format = new Intl.NumberFormat('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits })
-    numberFormats.set(digits, format)
+    format = new Intl.NumberFormat(MARK_LOCALES[mark], {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+    })
+    numberFormats.set(key, format)
   }
   const text = format.format(value)
   return text.startsWith('-') ? (/[1-9]/.test(text) ? `\u2212${text.slice(1)}` : text.slice(1)) : text
 }
+
+/** A number as it is typed again into a field: all its digits, the kitchen's mark, no thousands. */
+export const typedNumber = (value: number, mark: DecimalMark = 'point'): string =>
+  mark === 'comma' ? String(value).replace('.', ',') : String(value)

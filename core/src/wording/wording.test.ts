@@ -89,9 +89,11 @@ describe('formats', () => {
     expect(plain(imperial.weight(453.59237))).toMatch(/1 lb/)
   })
 
-  test('inside a formula weights stay grams, and prices per kilo, in every kitchen', () => {
-    expect(plain(imperial.formula(280, 'weight'))).toBe('280 g')
-    expect(plain(imperial.formula(4.5, 'money-per-kg'))).toBe('$4.50/kg')
+  test('inside a formula stand grams and kilos, or decimal pounds: what is multiplied', () => {
+    expect(plain(metric.formula(280, 'weight'))).toBe('280 g')
+    expect(plain(metric.formula(4.5, 'money-per-kg'))).toBe('€4.50/kg')
+    expect(plain(imperial.formula(280, 'weight'))).toBe('0.617 lb')
+    expect(plain(imperial.formula(4.5, 'money-per-kg'))).toBe('$2.04/lb')
   })
 })
 

@@ -18,6 +18,7 @@ import { up as labourSources } from './migrations/013-labour-sources.ts'
 import { up as countedPieces } from './migrations/014-counted-pieces.ts'
 import { up as recordsPutRight } from './migrations/015-records-put-right.ts'
 import { up as struckPrices } from './migrations/016-struck-prices.ts'
+import { up as decimalMarks } from './migrations/017-decimal-marks.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -37,6 +38,7 @@ const MIGRATIONS = [
   { name: '014-counted-pieces', up: countedPieces },
   { name: '015-records-put-right', up: recordsPutRight },
   { name: '016-struck-prices', up: struckPrices },
+  { name: '017-decimal-marks', up: decimalMarks },
 ]
 
 function migrator(database: Sequelize) {

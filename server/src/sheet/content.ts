@@ -3,7 +3,9 @@ import type { FabricationRecord } from '@fleam/contract'
 import {
   appraise,
   CREDIT_POLICIES,
+  type DecimalMark,
   type FabricationDocument,
+  type Format,
   formatFor,
   labourMinutes,
   leadingComparison,
@@ -30,6 +32,7 @@ export interface SheetBar {
 
 /** Everything on the page, worded; whoever draws it only has to place it. */
 export interface SheetContent {
+  paper: 'A4' | 'LETTER'
   title: string
   facts: string
   /** Said where this is not the record itself. */
@@ -48,6 +51,7 @@ export interface SheetContent {
 interface SheetOptions {
   kitchen: string
   units: 'metric' | 'imperial'
+  decimalMark: DecimalMark
   /** Day on which the sheet is made. */
   today: string
   /** Name of the what-if whose assumptions the document has. */
@@ -55,26 +59,27 @@ interface SheetOptions {
 }
 
 const NONE = '–'
-/** More piles than this are told in one line: the sheet is one page. */
-const MOST_PILES = 16
+/** More piles than this are told in one line: the sheet is one page, and Letter is shorter than A4. */
+const MAX_PILES = { metric: 16, imperial: 12 } as const
 const MOST_WARNINGS = 3
 
 /** The verdict as one page of words and figures, all of them of `appraise`. */
 export function sheetContent(
   record: FabricationRecord,
   document: FabricationDocument,
-  { kitchen, units, today, whatIf }: SheetOptions,
+  { kitchen, units, decimalMark, today, whatIf }: SheetOptions,
 ): SheetContent {
   const appraisal = appraise(document)
-  const format = formatFor(document.currency, units)
+  const format = formatFor(document.currency, units, decimalMark)
   const maybe = (value: number | null, word: (value: number) => string) => (value === null ? NONE : word(value))
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const comparison = at === null ? undefined : appraisal.comparisons[at]
   const sentence = verdictSentence(appraisal, record.species === null ? 'purchase' : WHOLE_WORDS[record.species])
   const { cost, weights } = appraisal
   const pile = appraisal.piles.find((each) => each.name === comparison?.pile)
-  const shown = appraisal.piles.slice(0, MOST_PILES)
-  const left = appraisal.piles.slice(MOST_PILES)
+  const mostPiles = MAX_PILES[units]
+  const shown = appraisal.piles.slice(0, mostPiles)
+  const left = appraisal.piles.slice(mostPiles)
   const offer = at === null ? undefined : document.offers?.[at]
   const turn = (label: string, now: number | null, turnsAt: number | null, word: (value: number) => string) => [
     label,
@@ -87,6 +92,7 @@ export function sheetContent(
     cost.net,
   )
   return {
+    paper: units === 'metric' ? 'A4' : 'LETTER',
     title: `${document.item}: ${document.style.toLowerCase()}`,
     facts: [kitchen, record.date, record.cook, record.supplier, record.lot]
       .filter((part): part is string => part !== null)
@@ -97,8 +103,8 @@ export function sheetContent(
         part.kind === 'figure' ? maybe(part.value, (value) => format.quantity(value, part.quantity)) : part.words,
       )
       .join(''),
-    warnings: warningsOf(appraisal),
-    bars: barsOf(document, appraisal, at),
+    warnings: warningsOf(appraisal).map(format.words),
+    bars: barsOf(document, appraisal, at, format),
     turns: {
       heads: ['Break-even points', 'Now', 'Even at'],
       rows: comparison
@@ -119,7 +125,7 @@ export function sheetContent(
               comparison.breakEven.pileYield,
               format.share,
             ),
-            turn('Labour', labourMinutes(document.labour), comparison.breakEven.labourMinutes, (value) =>
+            turn(format.words('Labour'), labourMinutes(document.labour), comparison.breakEven.labourMinutes, (value) =>
               format.quantity(value, 'minutes'),
             ),
             turn('By-products actually used', 1, comparison.breakEven.creditMultiple, format.share),
@@ -164,13 +170,13 @@ export function sheetContent(
       heads: ['Where it went', ''],
       rows: [
         ...['Purchase', 'Labour', 'Bags and the like', 'By-product credit'].map((name, place) => [
-          name,
+          format.words(name),
           format.money(parts[place] || 0),
         ]),
         ['Net cost', format.money(cost.net)],
         ['Portion yield', format.share(weights.portionYield)],
         ['Drained yield', format.share(weights.drainedYield)],
-        ['Utilisation', format.share(weights.utilisation)],
+        [format.words('Utilisation'), format.share(weights.utilisation)],
         ['Not accounted for', format.weight(weights.unaccounted)],
       ],
     },
@@ -180,7 +186,7 @@ export function sheetContent(
           (each) =>
             `${format.quantity(each.minutes, 'minutes')} to ${each.task} at ${format.money(each.ratePerHour)} an hour`,
         )
-        .join(', ') || 'no labour'
+        .join(', ') || format.words('no labour')
     }.`,
     foot: `Made on ${today} from record ${record.id}.`,
   }
@@ -203,10 +209,15 @@ const PART_WORDS: Readonly<Record<MoneyPart['name'], string>> = {
 }
 
 /** A portion made and bought, each part as a share of the dearer one. */
-function barsOf(document: FabricationDocument, appraisal: ReturnType<typeof appraise>, at: number | null): SheetBar[] {
+function barsOf(
+  document: FabricationDocument,
+  appraisal: ReturnType<typeof appraise>,
+  at: number | null,
+  format: Format,
+): SheetBar[] {
   const bars = at === null ? null : moneyBars(document, appraisal, at)
   if (!bars) return []
-  const { money } = formatFor(document.currency, 'metric')
+  const { money, words } = format
   const spent = (parts: readonly MoneyPart[]) => parts.reduce((sum, part) => sum + Math.max(0, part.amount), 0)
   const most = Math.max(spent(bars.make.parts), spent(bars.buy.parts))
   const bar = (name: string, { parts, total }: typeof bars.make): SheetBar => {
@@ -219,7 +230,7 @@ function barsOf(document: FabricationDocument, appraisal: ReturnType<typeof appr
       name,
       total: money(total),
       parts: parts.map((part, place) => ({
-        words: `${PART_WORDS[part.name]} ${money(amounts[place] as number)}`,
+        words: `${words(PART_WORDS[part.name])} ${money(amounts[place] as number)}`,
         share: most > 0 ? Math.max(0, part.amount) / most : 0,
       })),
     }

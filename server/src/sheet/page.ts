@@ -3,6 +3,7 @@ import PDFDocument from 'pdfkit'
 import type { SheetBar, SheetContent, SheetTable } from './content.ts'
 
 const MARGIN = 42
+/** What fits on A4; Letter is a little wider and has more margin. */
 const WIDTH = 595.28 - 2 * MARGIN
 const GAP = 12
 const INK = '#1d1a16'
@@ -39,10 +40,10 @@ interface TextBox {
   align?: 'left' | 'right'
 }
 
-/** Draws the sheet: one A4 page of PDF. */
+/** Draws the sheet: one page of PDF, on the paper of the kitchen's country. */
 export async function sheetPdf(content: SheetContent): Promise<Buffer> {
   const page = new PDFDocument({
-    size: 'A4',
+    size: content.paper,
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN / 2 },
     info: { Title: content.title, Creator: 'Fleam' },
   })

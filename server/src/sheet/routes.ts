@@ -37,6 +37,7 @@ export function sheetRoutes(app: Server, scopeOf: Scopes): void {
       const content = sheetContent(record, document, {
         kitchen: kitchen.name,
         units: kitchen.units,
+        decimalMark: kitchen.decimalMark,
         today: dayOf(scope),
         whatIf: tried ? tried.name : null,
       })

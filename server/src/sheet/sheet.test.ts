@@ -17,7 +17,13 @@ beforeAll(async () => {
 })
 afterAll(() => test_.close())
 
-const options = { kitchen: 'Larch Halt', units: 'metric' as const, today: '2026-11-25', whatIf: null }
+const options = {
+  kitchen: 'Larch Halt',
+  units: 'metric' as const,
+  decimalMark: 'point' as const,
+  today: '2026-11-25',
+  whatIf: null,
+}
 const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length
 
 test('the sheet says what the verdict says, and its money adds up', () => {

@@ -1,4 +1,5 @@
 import type { Kitchen } from '@fleam/contract'
+import type { DecimalMark } from '@fleam/core'
 import { createContext, use } from 'react'
 
 export const KitchenContext = createContext<Kitchen | null>(null)
@@ -9,3 +10,6 @@ export function useKitchen(): Kitchen {
   if (!kitchen) throw new Error('No kitchen is chosen')
   return kitchen
 }
+
+/** What stands before the decimals in this kitchen; a point while there is none yet. */
+export const useDecimalMark = (): DecimalMark => use(KitchenContext)?.decimalMark ?? 'point'

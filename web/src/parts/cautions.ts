@@ -1,6 +1,7 @@
 import { type Caution, type CautionPlace, cautionById, cautionsFor, type Species } from '@fleam/catalogue'
 import { type ColdLimits, DEFAULT_COLD_LIMITS } from '@fleam/core'
 import { useCautionOverrides } from '../data/style-queries.ts'
+import { useFormat } from './use-format.ts'
 
 /** A caution as this kitchen has it: the default, or its own words with its reason. */
 export interface KitchenCaution extends Caution {
@@ -14,12 +15,13 @@ export interface KitchenCautions {
   coldLimits: ColdLimits
 }
 
-/** The cautions of this kitchen: every default, with what its own plan says instead. */
+/** The cautions of this kitchen in its measures: every default, with what its own plan says instead. */
 export function useKitchenCautions(): KitchenCautions {
   const { data: overrides = [] } = useCautionOverrides()
+  const { words } = useFormat()
   const own = (caution: Caution): KitchenCaution => {
     const override = overrides.find((each) => each.cautionId === caution.id)
-    return override ? { ...caution, text: override.text, reason: override.reason } : { ...caution, reason: null }
+    return { ...caution, text: words(override?.text ?? caution.text), reason: override?.reason ?? null }
   }
   const cold = overrides.find((each) => each.cautionId === 'cold-chain')
   return {

@@ -114,17 +114,22 @@ function FormulaBody({ explanation, format }: { explanation: Explanation | null;
   if (!explanation) return <Popover.Body>This does not apply here.</Popover.Body>
   const { title, expression, quantity, note } = explanation
   const isLong = expression.kind === 'sum' && expression.terms.length > MOST_TERMS
-  const names = isLong ? `sum of ${expression.terms.length}` : word(expression, (each) => each.name)
-  const numbers = word(expression, (each) => format.formula(each.value, each.quantity))
+  const said = format.expression(expression)
+  const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (each) => each.name))
+  const numbers = word(
+    said,
+    (each) => format.formula(each.value, each.quantity),
+    (each) => format.typed(each),
+  )
   return (
     <Popover.Body>
-      <h3>{title}</h3>
+      <h3>{format.words(title)}</h3>
       <p className="formula-names">= {names}</p>
       <p className="formula-numbers">
         = {numbers}
         <br />= <strong>{format.quantity(evaluate(expression), quantity)}</strong>
       </p>
-      {note ? <p className="formula-note">{note}</p> : null}
+      {note ? <p className="formula-note">{format.words(note)}</p> : null}
     </Popover.Body>
   )
 }

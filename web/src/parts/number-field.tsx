@@ -1,6 +1,7 @@
-import { parseNumber } from '@fleam/core'
+import { parseNumber, typedNumber } from '@fleam/core'
 import { useId, useState } from 'react'
 import Form from 'react-bootstrap/Form'
+import { useDecimalMark } from '../data/kitchen-context.ts'
 
 interface NumberFieldProps {
   label: string
@@ -29,7 +30,8 @@ export function NumberField({
   error,
   isLabelHidden = false,
 }: NumberFieldProps) {
-  const [text, setText] = useState(() => (value === null ? '' : String(value)))
+  const mark = useDecimalMark()
+  const [text, setText] = useState(() => (value === null ? '' : typedNumber(value, mark)))
   const id = useId()
   const refusal = refusalOf(text, min, max) ?? error ?? null
   const change = (next: string) => {

@@ -7,5 +7,5 @@ export type { Format } from '@fleam/core'
 export function useFormat(currency?: string): Format {
   const kitchen = useKitchen()
   const of = currency ?? kitchen.currency
-  return useMemo(() => formatFor(of, kitchen.units), [of, kitchen.units])
+  return useMemo(() => formatFor(of, kitchen.units, kitchen.decimalMark), [of, kitchen.units, kitchen.decimalMark])
 }

@@ -14,6 +14,7 @@ export const defineKitchen = (database: Sequelize) =>
       name: words(),
       currency: words(3),
       units: words(10),
+      decimalMark: words(10),
       timeZone: words(64),
       wagePerHour: quantity(),
     },

@@ -114,12 +114,12 @@ test('a cut that came out thicker than said leaves a shorter piece', async () =>
   await act(async () => weigh(212))
   await waitFor(() => expect(region().textContent).not.toBe(words), { timeout: 15_000 })
   await answered()
-  const last = () => Number(/the last one was (\d+) mm/.exec(region().textContent ?? '')?.[1])
+  const last = () => Number(/the last one was (\d+).mm/.exec(region().textContent ?? '')?.[1])
   const before = [last(), region().textContent]
-  await touch(screen.getByRole('button', { name: 'It came out 1 mm thicker' }))
+  await touch(screen.getByRole('button', { name: /It came out 1.mm thicker/ }))
   await waitFor(() => expect(last()).toBe((before[0] as number) + 1))
   await answered()
-  await touch(screen.getByRole('button', { name: 'It came out 1 mm thinner' }))
+  await touch(screen.getByRole('button', { name: /It came out 1.mm thinner/ }))
   await waitFor(() => expect(region().textContent).toBe(before[1]), { timeout: 15_000 })
 })
 
@@ -171,7 +171,7 @@ test('a piece that was measured by tape in Knife lines is laid as it is, and tea
   const girths = usual.girths.map((each) => ({ ...each, girth: each.at === 0 ? 300 : each.girth }))
   keepKnifeLines({ ...usual, way: 'girths', girths, weight: 2050 })
   renderPart(<AtTheBench record={RECORD} />)
-  await touch(await screen.findByRole('button', { name: /As measured by tape around it: 2,050.g, 480 mm/ }))
+  await touch(await screen.findByRole('button', { name: /As measured by tape around it: 2,050.g, 480.mm/ }))
   await answered()
   const [taped, words] = [next(), region().textContent]
   await act(async () => weigh(212))

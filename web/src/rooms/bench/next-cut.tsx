@@ -1,9 +1,10 @@
+import { MM_PER_INCH } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
 import { useScale } from '../../data/scale.ts'
-import { NumberField } from '../../parts/number-field.tsx'
+import { LengthField } from '../../parts/length-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WAY_WORDS } from '../../parts/way-words.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
@@ -11,12 +12,17 @@ import type { LiveFabrication } from './use-live-fabrication.ts'
 import { useMeasuredBefore } from './use-measured-before.ts'
 import { type LaidPiece, useNextCut } from './use-next-cut.ts'
 
+/** A cut is put right by a millimetre, or by the least that a ruler in inches has. */
+const SIXTEENTHS = 16
+
 /** Where the knife goes next: weigh the portion, and the next cut is there. */
 export default function NextCut({ live }: { live: LiveFabrication }) {
   const format = useFormat()
   const state = useNextCut(live)
   if (!state || live.record.status !== 'open') return null
   const { onBoard, next, isWorking, shape } = state
+  const step = format.lengthUnit === 'mm' ? 1 : MM_PER_INCH / SIXTEENTHS
+  const words = format.length(step)
   return (
     <section className="bench-next-cut" aria-label="Next cut">
       {onBoard === null ? (
@@ -26,7 +32,8 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
           <p className="next-cut-mm" role="status">
             {next ? (
               <>
-                <strong>{Math.round(next.thickness)}</strong> mm <span>{next.product ?? shape.scrap.name}</span>{' '}
+                <strong>{format.lengthAmount(next.thickness)}</strong> {format.lengthUnit}{' '}
+                <span>{next.product ?? shape.scrap.name}</span>{' '}
                 <span className="quiet">about {format.weight(next.weight)}</span>
               </>
             ) : (
@@ -35,15 +42,19 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
           </p>
           {state.lastThickness === null ? null : (
             <fieldset className="next-cut-last" aria-label="The last cut">
-              <span>the last one was {Math.round(state.lastThickness)} mm</span>
+              <span>the last one was {format.length(state.lastThickness)}</span>
               <Button
                 variant="outline-dark"
-                aria-label="It came out 1 mm thinner"
-                onClick={() => state.correctLast(-1)}
+                aria-label={`It came out ${words} thinner`}
+                onClick={() => state.correctLast(-step)}
               >
                 −
               </Button>
-              <Button variant="outline-dark" aria-label="It came out 1 mm thicker" onClick={() => state.correctLast(1)}>
+              <Button
+                variant="outline-dark"
+                aria-label={`It came out ${words} thicker`}
+                onClick={() => state.correctLast(step)}
+              >
                 +
               </Button>
             </fieldset>
@@ -91,13 +102,13 @@ function LayOn({ usual, onLay }: LayOnProps) {
         grams={null}
         onChange={setTyped}
       />
-      <NumberField label="is long, mm" value={length} min={20} max={2000} onChange={setLength} />
+      <LengthField label="is long" mm={length} min={20} max={2000} onChange={setLength} />
       <Button type="submit" variant="outline-dark" disabled={!length}>
         Where to cut?
       </Button>
       {measured ? (
         <Button variant="outline-dark" onClick={() => onLay(measured)}>
-          As measured {WAY_WORDS[measured.way]}: {format.weight(measured.weight)}, {Math.round(measured.length)} mm
+          As measured {WAY_WORDS[measured.way]}: {format.weight(measured.weight)}, {format.length(measured.length)}
         </Button>
       ) : (
         <Link to={`/knife?shape=${usual.id}`}>Measure it by tape or by a photograph</Link>

@@ -1,5 +1,5 @@
 import type { ScaleReading } from '@fleam/contract'
-import { expectedReading, formatNumber, type PlannedPile } from '@fleam/core'
+import { expectedReading, type PlannedPile } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -30,7 +30,7 @@ export function StandIn({ reading, pile, ap }: StandInProps) {
   }
   const putLikely = () => {
     const grams = Math.round(likelyGrams(pile, ap) * (1 + (Math.random() - 0.5) * SPREAD))
-    setText(formatNumber(grams, 0).replaceAll(',', ''))
+    setText(String(grams))
     put(grams)
   }
   return (

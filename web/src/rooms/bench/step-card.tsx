@@ -14,6 +14,7 @@ import type { Bench } from './use-bench.ts'
 /** The step at the board: what to do, how to tell that it is right, what goes wrong, and its caution. */
 export function StepCard({ bench }: { bench: Bench }) {
   const { record } = bench.live
+  const { words } = useFormat()
   const [isListOpen, setListOpen] = useState(false)
   const step = record.steps[bench.stepAt]
   if (!step) return null
@@ -27,7 +28,7 @@ export function StepCard({ bench }: { bench: Bench }) {
       </p>
       <StepDots bench={bench} />
       <h2>
-        {step.title}
+        {words(step.title)}
         {step.isOptional ? <span className="quiet"> · optional</span> : null}
       </h2>
       <div className="step-moves">
@@ -42,14 +43,14 @@ export function StepCard({ bench }: { bench: Bench }) {
         </Button>
       </div>
       <AnimalDrawing name={record.drawing} cut={step.cut} regions={step.regions} label={`Where: ${step.title}`} />
-      <p className="step-doing">{step.doing}</p>
+      <p className="step-doing">{words(step.doing)}</p>
       <p className="step-check">
-        <strong>Done when:</strong> {step.check}
+        <strong>Done when:</strong> {words(step.check)}
       </p>
       {step.gain ? <StepGainLine step={step} bench={bench} /> : null}
       {step.mistakes.length > 0 ? (
         <p className="step-mistakes">
-          <strong>Avoid:</strong> {step.mistakes.join('; ')}.
+          <strong>Avoid:</strong> {words(step.mistakes.join('; '))}.
         </p>
       ) : null}
       <StepCautions ids={step.cautions} />
@@ -116,6 +117,7 @@ interface StepListProps {
 function StepList({ bench, isOpen, onClose }: StepListProps) {
   const done = doneSteps(bench)
   const { record } = bench.live
+  const { words } = useFormat()
   const { steps, choices } = record
   return (
     <Modal show={isOpen} onHide={onClose} aria-labelledby="steps-title" centered scrollable>
@@ -126,7 +128,7 @@ function StepList({ bench, isOpen, onClose }: StepListProps) {
       </Modal.Header>
       <Modal.Body>
         {choices.length > 0 ? (
-          <p className="quiet">{choices.map(({ question, choice }) => `${question}: ${choice}`).join(' · ')}</p>
+          <p className="quiet">{words(choices.map(({ question, choice }) => `${question}: ${choice}`).join(' · '))}</p>
         ) : null}
         <ol className="step-list">
           {steps.map((step, at) => (
@@ -140,7 +142,7 @@ function StepList({ bench, isOpen, onClose }: StepListProps) {
                 }}
               >
                 <span>
-                  {at + 1}. {step.title}
+                  {at + 1}. {words(step.title)}
                   {step.isOptional ? ' (optional)' : ''}
                 </span>
                 <span className="quiet">

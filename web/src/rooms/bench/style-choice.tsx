@@ -1,6 +1,7 @@
 import type { Item, Style } from '@fleam/contract'
 import { type Chosen, choicesOf, type Rhythm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
+import { useFormat } from '../../parts/use-format.ts'
 
 interface StyleChoiceProps {
   items: readonly Item[]
@@ -18,6 +19,7 @@ interface StyleChoiceProps {
 /** What lies on the board and how it is cut: item, style, and the questions on which good cooks differ. */
 export function StyleChoice(props: StyleChoiceProps) {
   const { items, item, style, chosen, units, rhythm, onStyle, onChosen, onRhythm } = props
+  const { words } = useFormat()
   const made = choicesOf(style, chosen)
   const styles = item.styles.filter((each) => !each.isArchived || each.id === style.id)
   return (
@@ -51,17 +53,17 @@ export function StyleChoice(props: StyleChoiceProps) {
       </Form.Group>
       {made.map(({ option, question, choice }) => (
         <Form.Group key={option} controlId={`choice-${option}`}>
-          <Form.Label>{question}</Form.Label>
+          <Form.Label>{words(question)}</Form.Label>
           <Form.Select value={choice.id} onChange={(event) => onChosen({ ...chosen, [option]: event.target.value })}>
             {style.options
               .find((each) => each.id === option)
               ?.choices.map((each) => (
                 <option key={each.id} value={each.id}>
-                  {each.name}
+                  {words(each.name)}
                 </option>
               ))}
           </Form.Select>
-          <Form.Text>{choice.why}</Form.Text>
+          <Form.Text>{words(choice.why)}</Form.Text>
         </Form.Group>
       ))}
       <Form.Group controlId="start-rhythm">

@@ -11,6 +11,7 @@ import { dayWords } from '../../parts/dates.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { BuyingRoom } from './buying-room.tsx'
+import { measuredWords } from './measured-words.ts'
 
 /** A sheet for the supplier: what is missing, what is wrong, what it comes to. */
 export function Component() {
@@ -93,7 +94,7 @@ function ClaimSheet({ lot }: { lot: Lot }) {
               {faults.map((check) => (
                 <li key={check.checkId}>
                   {faultWords(check.checkId)}
-                  {check.value === null ? '' : ` (${check.value})`}
+                  {measuredWords(check, format)}
                   {check.note ? `: ${check.note}` : ''}
                 </li>
               ))}

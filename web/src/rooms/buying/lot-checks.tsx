@@ -2,6 +2,7 @@ import { DEFERS_TO, type ReceivingCheck, receivingChecksFor, type Species } from
 import type { LotCheck } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import type { KitchenCaution } from '../../parts/cautions.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { withCheck } from './lot-draft.ts'
@@ -74,13 +75,11 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
         {check.fault}
       </Button>
       {check.number ? (
-        <NumberField
-          isLabelHidden
-          label={`${check.question}, ${check.number.unit}`}
+        <MeasuredField
+          question={check.question}
+          unit={check.number.unit}
           value={answer?.value ?? null}
-          min={-50}
           onChange={measure}
-          hint={check.number.unit}
         />
       ) : answer?.isFault ? (
         <Form.Control
@@ -94,5 +93,34 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
         <span />
       )}
     </li>
+  )
+}
+
+interface MeasuredFieldProps {
+  question: string
+  unit: string
+  value: number | null
+  onChange: (value: number | null) => void
+}
+
+/** The coldest and lowest that a check measures. */
+const LEAST = -50
+const fahrenheitOf = (celsius: number) => Number((celsius * 1.8 + 32).toFixed(1))
+const celsiusOf = (fahrenheit: number) => (fahrenheit - 32) / 1.8
+
+/** What is measured at the door; a temperature is typed as the kitchen's thermometer says it, and kept in Celsius. */
+function MeasuredField({ question, unit, value, onChange }: MeasuredFieldProps) {
+  const { units } = useKitchen()
+  const isFahrenheit = unit === '°C' && units === 'imperial'
+  const shown = isFahrenheit ? '°F' : unit
+  return (
+    <NumberField
+      isLabelHidden
+      label={`${question}, ${shown}`}
+      value={value === null || !isFahrenheit ? value : fahrenheitOf(value)}
+      min={LEAST}
+      onChange={(typed) => onChange(typed === null || !isFahrenheit ? typed : celsiusOf(typed))}
+      hint={shown}
+    />
   )
 }

@@ -15,6 +15,7 @@ import { draftOf, lotOf, missingOf } from './lot-draft.ts'
 import { LotForm } from './lot-form.tsx'
 import { LotMade } from './lot-made.tsx'
 import { LotPhotos } from './lot-photos.tsx'
+import { measuredWords } from './measured-words.ts'
 
 /** One lot: what came, what was found, where it went. */
 export function Component() {
@@ -110,6 +111,7 @@ function LotPage({ trace }: { trace: LotTrace }) {
                   {faults.map((check) => (
                     <li key={check.checkId}>
                       {faultWords(check.checkId)}
+                      {measuredWords(check, format)}
                       {check.note ? `: ${check.note}` : ''}
                     </li>
                   ))}

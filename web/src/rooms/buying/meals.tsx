@@ -136,7 +136,9 @@ function Meals({ forms, units, day }: MealsProps) {
           </tbody>
         </Table>
       ) : null}
-      <p className="quiet">Frozen, it is good that long; chilled at or below 5 °C (41 °F). {DEFERS_TO}</p>
+      <p className="quiet">
+        Frozen, it is good that long; chilled at or below {format.words('5 °C (41 °F)')}. {DEFERS_TO}
+      </p>
     </>
   )
 }
@@ -160,7 +162,7 @@ function MealSentence({ view }: { view: MealView }) {
       ) : (
         <>
           {' '}
-          at <strong>{format.money(view.costPerServing)}</strong> each, labour in, less the by-product credit
+          at <strong>{format.money(view.costPerServing)}</strong> each, work in, less the by-product credit
         </>
       )}
       .

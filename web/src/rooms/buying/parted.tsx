@@ -55,7 +55,7 @@ export function Component() {
           <Form.Label>Best first by</Form.Label>
           <Form.Select value={order} onChange={(event) => setOrder(event.target.value as Order)}>
             <option value="marginPerUnit">what each leaves over</option>
-            <option value="marginPerHour">what an hour of labour brings</option>
+            <option value="marginPerHour">what an hour of work brings</option>
           </Form.Select>
         </Form.Group>
       </div>

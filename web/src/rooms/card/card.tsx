@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
+import { useFormat } from '../../parts/use-format.ts'
 import { WithStyle } from '../../parts/with-style.tsx'
 
 /** A blank weighing card: one page, steps in their order, a box for every weight. */
@@ -18,6 +19,7 @@ const MOST_BOXES = 16
 function Card({ item, style }: { item: Item; style: Style }) {
   const kitchen = useKitchen()
   const cautions = useKitchenCautions()
+  const { words } = useFormat()
   const [search, setSearch] = useSearchParams()
   const units = Math.max(1, Number(search.get('units')) || 1)
   const { steps, piles } = settleStyle(style, {})
@@ -73,9 +75,9 @@ function Card({ item, style }: { item: Item; style: Style }) {
           {steps.map((step, at) => (
             <tr key={step.id}>
               <th scope="row" className="card-step">
-                {at + 1}. {step.title}
+                {at + 1}. {words(step.title)}
                 {step.isOptional ? ' (optional)' : ''}
-                <small>{step.check}</small>
+                <small>{words(step.check)}</small>
               </th>
               <td>
                 {step.pileIds.map((id) => {

@@ -8,6 +8,7 @@ import Form from 'react-bootstrap/Form'
 import { useCautionOverrides, useChangeCautions } from '../../data/style-queries.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 
 /** Every caution with where it stands; the kitchen's own plan may say otherwise, with a reason. */
 export function Component() {
@@ -46,9 +47,10 @@ interface CautionEntryProps {
 function CautionEntry({ caution, override }: CautionEntryProps) {
   const [isEditing, setEditing] = useState(false)
   const { restore } = useChangeCautions()
+  const { words } = useFormat()
   return (
     <li>
-      <p className={override ? 'overridden' : ''}>{override?.text ?? caution.text}</p>
+      <p className={override ? 'overridden' : ''}>{words(override?.text ?? caution.text)}</p>
       <p className="quiet">
         Stands {caution.places.map((place) => PLACE_WORDS[place]).join(', ')} ·{' '}
         {override ? 'our own plan' : caution.source}

@@ -15,6 +15,7 @@ import Form from 'react-bootstrap/Form'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { newPile, withoutPile, withPile } from './style-draft.ts'
 
@@ -161,6 +162,7 @@ function PileEditor({ pile, species, onChange, onRemove }: PileEditorProps) {
 
 /** What a pile is, whatever it is called: from it follow how long it keeps and what is left of it on a plate. */
 function WhatItIs({ pile, species, onChange }: Omit<PileEditorProps, 'onRemove'>) {
+  const format = useFormat()
   const id = useId()
   return (
     <>
@@ -193,7 +195,7 @@ function WhatItIs({ pile, species, onChange }: Omit<PileEditorProps, 'onRemove'>
       <NumberField
         key={`${pile.kind}-chilled`}
         label="Keeps in the cold, days"
-        hint="at or below 5 °C; your local code or plan may say less"
+        hint={`at or below ${format.words('5 °C (41 °F)')}; your local code or plan may say less`}
         value={pile.chilledDays}
         onChange={(days) => onChange({ chilledDays: days === null ? null : Math.floor(days) })}
       />

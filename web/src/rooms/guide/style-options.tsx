@@ -1,5 +1,6 @@
 import type { Style } from '@fleam/contract'
-import { type Chosen, choicesOf, formatNumber, type StyleChoice } from '@fleam/core'
+import { type Chosen, choicesOf, type StyleChoice } from '@fleam/core'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 
 interface StyleOptionsProps {
   style: Style
@@ -10,6 +11,7 @@ interface StyleOptionsProps {
 /** Where good cooks differ: each way with its reason, its minutes and what it does to the yield. */
 export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
   const made = choicesOf(style, chosen)
+  const format = useFormat()
   if (made.length === 0) return null
   return (
     <>
@@ -28,8 +30,8 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
                   onChange={() => onChosen({ ...chosen, [option]: each.id })}
                 />
                 <span>
-                  {each.name} <span className="quiet">{each.why}</span>
-                  <span className="quiet">{effectOf(style, each)}</span>
+                  {format.words(each.name)} <span className="quiet">{format.words(each.why)}</span>
+                  <span className="quiet">{effectOf(style, each, format)}</span>
                 </span>
               </label>
             ))}
@@ -39,11 +41,10 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
   )
 }
 
-const signed = (value: number, digits: number) =>
-  `${value > 0 ? '+' : '\u2212'}${formatNumber(Math.abs(value), digits)}`
-
 /** Minutes and points of yield that a choice brings or takes, by the names that the piles have now. */
-function effectOf({ piles }: Style, { minutes, shares }: StyleChoice): string {
+function effectOf({ piles }: Style, { minutes, shares }: StyleChoice, format: Format): string {
+  const signed = (value: number, digits: number) =>
+    `${value > 0 ? '+' : '\u2212'}${format.number(Math.abs(value), digits)}`
   const parts = [
     ...(minutes === 0 ? [] : [`${signed(minutes, 1)}\u00a0min`]),
     ...piles.flatMap(({ id, name }) => (shares[id] ? [`${name} ${signed(shares[id] * 100, 1)}\u00a0%`] : [])),

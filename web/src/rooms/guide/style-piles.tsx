@@ -45,7 +45,7 @@ export function StylePiles({ settled, usual, unit }: StylePilesProps) {
                   ? `${format.weight(pile.bounds.target)} (${format.weight(pile.bounds.low)} to ${format.weight(pile.bounds.high)})`
                   : '–'}
               </td>
-              <td>{pile.landmark}</td>
+              <td>{format.words(pile.landmark)}</td>
             </tr>
           ))}
         </tbody>

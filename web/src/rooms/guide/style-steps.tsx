@@ -2,6 +2,7 @@ import { DEFERS_TO } from '@fleam/catalogue'
 import type { StylePile, StyleStep } from '@fleam/core'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { pileNames } from '../../parts/pile-names.ts'
+import { useFormat } from '../../parts/use-format.ts'
 
 interface StyleStepsProps {
   steps: readonly StyleStep[]
@@ -13,6 +14,7 @@ interface StyleStepsProps {
 /** The steps in their order; the one that is open shows on the drawing. */
 export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
   const cautions = useKitchenCautions()
+  const { words } = useFormat()
   if (steps.length === 0) return <p>This style has no steps yet. Change it to write them.</p>
   return (
     <section aria-label="Steps">
@@ -21,7 +23,7 @@ export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
         {steps.map((step, place) => (
           <li key={step.id}>
             <button type="button" aria-expanded={place === at} onClick={() => onStep(place)}>
-              {place + 1}. {step.title}
+              {place + 1}. {words(step.title)}
               <span className="quiet">
                 {step.isOptional ? 'optional ' : ''}
                 {pileNames({ piles }, step).join(', ')}
@@ -29,13 +31,13 @@ export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
             </button>
             {place === at ? (
               <div>
-                <p>{step.doing}</p>
+                <p>{words(step.doing)}</p>
                 <p>
-                  <strong>Done when:</strong> {step.check}
+                  <strong>Done when:</strong> {words(step.check)}
                 </p>
                 {step.mistakes.length > 0 ? (
                   <p>
-                    <strong>Avoid:</strong> {step.mistakes.join('; ')}.
+                    <strong>Avoid:</strong> {words(step.mistakes.join('; '))}.
                   </p>
                 ) : null}
                 <ul className="guide-cautions">

@@ -1,7 +1,7 @@
 import { judgeCuts, type PortionWish, shapeOf } from '@fleam/core'
-import { fireEvent, render, screen } from '@testing-library/react'
+import { fireEvent, screen } from '@testing-library/react'
 import { useState } from 'react'
-import { renderPart } from '../../../test/render.tsx'
+import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { shapeById } from '../../parts/measured-piece.ts'
 import { Board } from './board.tsx'
 import { freshDraft } from './draft.ts'
@@ -82,7 +82,7 @@ describe('the board', () => {
   test('each line says which face it makes', () => {
     renderPart(<Laid first={[50]} />)
     const face = Math.round(shapeOf(wish.piece).faceAt(50))
-    expect(line().getAttribute('aria-valuetext')).toBe(`50 millimetres, face ${face}`)
+    expect(line().getAttribute('aria-valuetext')).toBe(`50\u00a0mm, face ${face}`)
     expect(screen.getByText(`50 mm, face ${face}`)).toBeTruthy()
   })
 
@@ -120,7 +120,7 @@ describe('the board', () => {
 })
 
 test('on paper the edge is one to one, in strips that fit a sheet', () => {
-  const { container } = render(<OneToOne wish={wish} lines={[60, 270]} />)
+  const { container } = renderPart(<OneToOne wish={wish} lines={[60, 270]} />)
   const strips = [...container.querySelectorAll('svg')].slice(1)
   expect(strips.map((strip) => strip.getAttribute('width'))).toEqual(['250mm', '42mm'])
   expect(strips[0]?.getAttribute('viewBox')).toBe('0 0 250 46')
@@ -170,4 +170,19 @@ describe('the traced photograph', () => {
     fireEvent.change(screen.getByLabelText(/Photograph from above/), { target: { files: [file] } })
     expect(await screen.findByText(/cannot be shown as a picture/)).toBeTruthy()
   })
+})
+
+test('where pounds are weighed the board, its ruler and its print are in inches', () => {
+  const kitchen = { ...LARCH_HALT, units: 'imperial' as const }
+  const { container } = renderPart(
+    <>
+      <Board wish={wish} judged={judgeCuts(wish, [60])} lines={[63.5]} onLines={() => {}} />
+      <OneToOne wish={wish} lines={[63.5]} />
+    </>,
+    { kitchen },
+  )
+  expect(screen.getByRole('slider').getAttribute('aria-valuetext')).toMatch(/^2 1\/2.in, face/)
+  const numbers = [...container.querySelectorAll('.knife-board .ruler text')].map((each) => each.textContent)
+  expect(numbers).toEqual(Array.from({ length: 12 }, (_, inch) => String(inch)))
+  expect(container.querySelector('.one-to-one')?.textContent).toMatch(/the bar below is 4.in long/)
 })

@@ -1,4 +1,4 @@
-import { type JudgedCuts, type JudgedPart, type PortionWish, shapeOf } from '@fleam/core'
+import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type PortionWish, shapeOf } from '@fleam/core'
 import { useId, useMemo, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
@@ -82,7 +82,7 @@ export function Board({ wish, judged, lines, onLines }: BoardProps) {
               at={line}
               length={piece.length}
               step={step}
-              words={`face ${Math.round(shape.faceAt(line))}`}
+              words={`face ${format.lengthAmount(shape.faceAt(line))}`}
               left={x(line)}
               top={LABELS - 12}
               bottom={edge}
@@ -141,6 +141,7 @@ interface PartLabelProps {
 const LABEL_WIDTH = 44
 
 function PartLabel({ part, left, right, weight }: PartLabelProps) {
+  const format = useFormat()
   if (right - left < LABEL_WIDTH / 2) return null
   const middle = (left + right) / 2
   return (
@@ -151,7 +152,7 @@ function PartLabel({ part, left, right, weight }: PartLabelProps) {
         </text>
       ) : null}
       <text x={middle} y={32} className="thickness">
-        {Math.round(part.thickness)}
+        {format.lengthAmount(part.thickness)}
       </text>
     </g>
   )
@@ -163,21 +164,23 @@ interface RulerProps {
   y: number
 }
 
-const TICK = 10
-const LABELLED = 50
+/** How far apart the strokes of a ruler are, mm, and how many make a numbered one. */
+const RULERS = { mm: { tick: 10, numbered: 5 }, in: { tick: MM_PER_INCH / 4, numbered: 4 } } as const
 
-/** A ruler in millimetres from the end where the knife begins. */
+/** A ruler in millimetres, or inches, from the end where the knife begins. */
 function Ruler({ length, x, y }: RulerProps) {
-  const ticks = Array.from({ length: Math.floor(length / TICK) + 1 }, (_, at) => at * TICK)
+  const { lengthUnit, lengthAmount } = useFormat()
+  const { tick, numbered } = RULERS[lengthUnit]
+  const ticks = Array.from({ length: Math.floor(length / tick) + 1 }, (_, at) => at)
   return (
     <g className="ruler">
       <line x1={x(0)} x2={x(length)} y1={y} y2={y} />
       {ticks.map((at) => (
         <g key={at}>
-          <line x1={x(at)} x2={x(at)} y1={y} y2={y + (at % LABELLED === 0 ? 9 : 5)} />
-          {at % LABELLED === 0 ? (
-            <text x={x(at)} y={y + 22} textAnchor="middle">
-              {at}
+          <line x1={x(at * tick)} x2={x(at * tick)} y1={y} y2={y + (at % numbered === 0 ? 9 : 5)} />
+          {at % numbered === 0 ? (
+            <text x={x(at * tick)} y={y + 22} textAnchor="middle">
+              {lengthAmount(at * tick)}
             </text>
           ) : null}
         </g>

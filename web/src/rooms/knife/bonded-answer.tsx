@@ -18,10 +18,10 @@ export function BondedAnswer({ wish, plan }: BondedAnswerProps) {
   return (
     <>
       <p className="forecast-sentence">
-        The second lies turned round beside the first from {plan.offset} mm on, overlapping by {plan.overlap} mm. So
-        they give <strong>{bonded.pieces.length}</strong> portions, alone {alone[0].pieces.length} and{' '}
-        {alone[1].pieces.length}. With {figure('enzyme-grams')} of enzyme, film and labour for {figure('cost')},{' '}
-        {plan.gain >= 0 ? 'bonding keeps' : 'the log is worth less than both alone:'}{' '}
+        The second lies turned round beside the first from {format.length(plan.offset)} on, overlapping by{' '}
+        {format.length(plan.overlap)}. So they give <strong>{bonded.pieces.length}</strong> portions, alone{' '}
+        {alone[0].pieces.length} and {alone[1].pieces.length}. With {figure('enzyme-grams')} of enzyme, film and work
+        for {figure('cost')}, {plan.gain >= 0 ? 'bonding keeps' : 'the log is worth less than both alone:'}{' '}
         <strong className={plan.gain > 0 ? 'kept' : ''}>{figure('gain')}</strong>. It sets for {plan.settingHours} hours
         in the cold.
       </p>

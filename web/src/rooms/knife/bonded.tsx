@@ -6,7 +6,9 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
+import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
+import { PricePerWeightField } from '../../parts/price-per-weight-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
@@ -67,7 +69,7 @@ export function Component() {
   return (
     <KnifeRoom
       title="Two pieces bonded into one log"
-      facts={`${shapeOf(lines.shape).name}: ${lines.pair.map(({ weight, length }) => `${format.weight(weight)}, ${length} mm`).join('; ')}`}
+      facts={`${shapeOf(lines.shape).name}: ${lines.pair.map(({ weight, length }) => `${format.weight(weight)}, ${format.length(length)}`).join('; ')}`}
     >
       <PairFields
         key={fill}
@@ -122,9 +124,9 @@ function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
               grams={pair[which].weight}
               onChange={(weight) => weight && setPiece(which, { weight })}
             />
-            <NumberField
-              label="and is long, mm"
-              value={pair[which].length}
+            <LengthField
+              label="and is long"
+              mm={pair[which].length}
               min={100}
               max={1000}
               onChange={(length) => length && setPiece(which, { length })}
@@ -137,9 +139,9 @@ function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
           max={5}
           onChange={(percent) => percent !== null && setCost({ enzymeShare: percent / 100 })}
         />
-        <NumberField
-          label={`A kilo of enzyme, ${currency}`}
-          value={costs.enzymePerKg}
+        <PricePerWeightField
+          of="enzyme"
+          perKg={costs.enzymePerKg}
           onChange={(enzymePerKg) => enzymePerKg !== null && setCost({ enzymePerKg })}
         />
         <NumberField

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'
 import { useScale } from '../../data/scale.ts'
 import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
-import { NumberField } from '../../parts/number-field.tsx'
+import { LengthField } from '../../parts/length-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 
@@ -51,7 +51,7 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
       <div>
         <h2 id="next-cut">Next cut</h2>
         <p className="next-cut">
-          <strong>{Math.round(next.to - next.from)}</strong> mm
+          <strong>{format.lengthAmount(next.to - next.from)}</strong> {format.lengthUnit}
         </p>
         <p>
           {next.product ?? 'scrap'}, about {format.weight(next.weight)}
@@ -65,11 +65,11 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
           grams={null}
           onChange={setTyped}
         />
-        <NumberField
+        <LengthField
           key={`thickness-${draft.taken.length}`}
-          label="It came out thick, mm"
+          label="It came out thick"
           hint="only where it is not as said"
-          value={null}
+          mm={null}
           min={1}
           onChange={setCameOut}
         />

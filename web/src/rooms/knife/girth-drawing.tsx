@@ -2,8 +2,9 @@ import type { KnifeLines } from '@fleam/contract'
 import { addTape, LEAST_GIRTHS, MOST_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { LengthField } from '../../parts/length-field.tsx'
 import { measuredPiece } from '../../parts/measured-piece.ts'
-import { NumberField } from '../../parts/number-field.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
 import { outlinePath, outlinePlaces } from './piece-outline.ts'
 import { SlidingLine } from './sliding-line.tsx'
@@ -23,6 +24,7 @@ const FIELD = 78
 
 /** The piece as the tape reads it: each girth is typed on the tape that lies there, and the tape is dragged along. */
 export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
+  const format = useFormat()
   const [ref, width] = useWidth<HTMLDivElement>(1200)
   // Fields keep what was typed: when a tape comes or goes, all are filled anew.
   const [fill, setFill] = useState(0)
@@ -52,10 +54,11 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
       className={isCrowded ? '' : 'girth-field'}
       style={isCrowded ? {} : { left: x(each.at), top: middle - 22 }}
     >
-      <NumberField
-        label={isCrowded ? `at ${Math.round(each.at)} mm` : `Girth at ${Math.round(each.at)} mm`}
+      <LengthField
+        label={isCrowded ? `at ${format.length(each.at)}` : `Girth at ${format.length(each.at)}`}
         isLabelHidden={!isCrowded}
-        value={each.girth}
+        isUnitSaid
+        mm={each.girth}
         min={1}
         max={2000}
         onChange={(girth) => type(which, girth)}
@@ -64,7 +67,7 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
   ))
   return (
     <fieldset className="knife-girths">
-      <legend>Around it, mm</legend>
+      <legend>Around it, {format.lengthUnit}</legend>
       <div className="girth-drawing" ref={ref} style={{ height: middle + half + PLACES }}>
         <svg width={width} height={middle + half + PLACES} viewBox={`0 0 ${width} ${middle + half + PLACES}`}>
           <title>The piece with the tape around it</title>
@@ -90,7 +93,7 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
                 />
               )}
               <text x={x(each.at)} y={middle + half + PLACES - 4} textAnchor="middle">
-                {Math.round(each.at)}
+                {format.lengthAmount(each.at)}
               </text>
             </g>
           ))}

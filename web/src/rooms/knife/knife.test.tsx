@@ -79,8 +79,8 @@ test('a product that is left out takes its own measures with it, and the others 
   await showSettled(<Piece />)
   await touch(screen.getByRole('button', { name: 'Leave out head roast' }))
   await settle()
-  expect((screen.getByLabelText('target of medallion') as HTMLInputElement).value).toMatch(/^90/)
-  expect(screen.queryByLabelText('target of head roast')).toBeNull()
+  expect((screen.getByLabelText('Target of medallion') as HTMLInputElement).value).toMatch(/^90/)
+  expect(screen.queryByLabelText('Target of head roast')).toBeNull()
 })
 
 test('a file that is no piece is refused by field, and one that is takes its place', async () => {

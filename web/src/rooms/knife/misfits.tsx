@@ -1,11 +1,13 @@
 import type { JudgedCuts } from '@fleam/core'
+import { useFormat } from '../../parts/use-format.ts'
 import { misfitWords } from './misfit-words.ts'
 
 /** Why what lies between two lines is no portion, said below the board while a line is moved. */
 export function Misfits({ judged }: { judged: JudgedCuts }) {
+  const format = useFormat()
   const words = judged.parts.flatMap((part) => {
     const why = misfitWords(part)
-    return why === null ? [] : [`${Math.round(part.from)} to ${Math.round(part.to)} mm is scrap, ${why}`]
+    return why === null ? [] : [`${format.lengthAmount(part.from)} to ${format.length(part.to)} is scrap, ${why}`]
   })
   return (
     <p className="misfits quiet no-print" aria-live="polite">

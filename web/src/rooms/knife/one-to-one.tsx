@@ -1,5 +1,6 @@
-import { type PortionWish, shapeOf } from '@fleam/core'
+import { MM_PER_INCH, type PortionWish, shapeOf } from '@fleam/core'
 import { memo } from 'react'
+import { useFormat } from '../../parts/use-format.ts'
 
 interface OneToOneProps {
   wish: PortionWish
@@ -9,10 +10,14 @@ interface OneToOneProps {
 /** Millimetres of a strip that fit on a sheet laid across. */
 const SHEET = 250
 const STRIP_HEIGHT = 46
+/** The bar that proves a print, mm. */
+const BARS = { mm: 100, in: 4 * MM_PER_INCH } as const
 
 /** Only on paper: the piece's edge one to one, in strips to be laid beside the meat. */
 export const OneToOne = memo(function OneToOne({ wish, lines }: OneToOneProps) {
   const { length } = wish.piece
+  const format = useFormat()
+  const bar = BARS[format.lengthUnit]
   const shape = shapeOf(wish.piece)
   const sheets = Array.from(
     { length: Math.ceil(length / SHEET) },
@@ -20,9 +25,9 @@ export const OneToOne = memo(function OneToOne({ wish, lines }: OneToOneProps) {
   )
   return (
     <section className="one-to-one" aria-hidden>
-      <p>One to one: the bar below is 100 mm long, if it was printed without scaling.</p>
-      <svg aria-hidden width="100mm" height="3mm" viewBox="0 0 100 3">
-        <rect width="100" height="2" />
+      <p>One to one: the bar below is {format.length(bar)} long, if it was printed without scaling.</p>
+      <svg aria-hidden width={`${bar}mm`} height="3mm" viewBox={`0 0 ${bar} 3`}>
+        <rect width={bar} height="2" />
       </svg>
       {sheets.map(([from, to]) => (
         <svg
@@ -39,25 +44,40 @@ export const OneToOne = memo(function OneToOne({ wish, lines }: OneToOneProps) {
               <g key={line}>
                 <line x1={line} x2={line} y1="0" y2={STRIP_HEIGHT} className="cut" />
                 <text x={line + 1} y="5" fontSize="4">
-                  {Math.round(line)}
+                  {format.lengthAmount(line)}
                 </text>
                 <text x={line + 1} y={STRIP_HEIGHT - 2} fontSize="3.5">
-                  face {Math.round(shape.faceAt(line))}
+                  face {format.lengthAmount(shape.faceAt(line))}
                 </text>
               </g>
             ))}
-          {Array.from({ length: Math.floor((to - from) / 5) + 1 }, (_, at) => from + at * 5).map((at) => (
-            <g key={at}>
-              <line x1={at} x2={at} y1="12" y2={at % 10 === 0 ? 17 : 15} />
-              {at % 50 === 0 ? (
-                <text x={at + 0.5} y="21" fontSize="4">
-                  {at}
-                </text>
-              ) : null}
-            </g>
-          ))}
+          <Edge from={from} to={to} />
         </svg>
       ))}
     </section>
   )
 })
+
+/** Strokes of the printed ruler: how far apart, mm, and how many to a longer and to a numbered one. */
+const STROKES = {
+  mm: { apart: 5, longer: 2, numbered: 10 },
+  in: { apart: MM_PER_INCH / 4, longer: 2, numbered: 4 },
+} as const
+
+/** The ruler along a strip, in the kitchen's own lengths. */
+function Edge({ from, to }: { from: number; to: number }) {
+  const { lengthUnit, lengthAmount } = useFormat()
+  const { apart, longer, numbered } = STROKES[lengthUnit]
+  const first = Math.ceil(from / apart)
+  const strokes = Array.from({ length: Math.floor(to / apart) - first + 1 }, (_, each) => first + each)
+  return strokes.map((stroke) => (
+    <g key={stroke}>
+      <line x1={stroke * apart} x2={stroke * apart} y1="12" y2={stroke % longer === 0 ? 17 : 15} />
+      {stroke % numbered === 0 ? (
+        <text x={stroke * apart + 0.5} y="21" fontSize="4">
+          {lengthAmount(stroke * apart)}
+        </text>
+      ) : null}
+    </g>
+  ))
+}

@@ -1,8 +1,9 @@
 import type { KnifeLines } from '@fleam/contract'
-import { formatNumber, type OutlineMarks, outlineFromMarks } from '@fleam/core'
+import { type OutlineMarks, outlineFromMarks } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import { NumberField } from '../../parts/number-field.tsx'
+import { LengthField } from '../../parts/length-field.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { PLACES, Tracing } from './tracing.tsx'
 
 interface OutlineTracerProps {
@@ -46,6 +47,7 @@ async function readPicture(file: File): Promise<Picture | null> {
 
 /** A photograph from above with a ruler in it: a few points are dragged onto the outline. It never leaves the device. */
 export default function OutlineTracer({ draft, measure }: OutlineTracerProps) {
+  const format = useFormat()
   const [picture, setPicture] = useState<Picture | null>(null)
   const [isRefused, setRefused] = useState(false)
   const [marks, setMarks] = useState(START)
@@ -76,10 +78,10 @@ export default function OutlineTracer({ draft, measure }: OutlineTracerProps) {
             {isRefused ? 'This file cannot be shown as a picture; nothing was changed.' : 'It stays on this device.'}
           </Form.Text>
         </Form.Group>
-        <NumberField
-          label="Between the two ruler marks, mm"
+        <LengthField
+          label="Between the two ruler marks"
           hint="drag the green marks onto the ruler"
-          value={rulerMm}
+          mm={rulerMm}
           min={10}
           max={2000}
           onChange={(millimetres) => {
@@ -91,9 +93,9 @@ export default function OutlineTracer({ draft, measure }: OutlineTracerProps) {
       <Tracing picture={picture?.url ?? null} aspect={aspect} marks={marks} onMarks={apply} />
       <p className="quiet">
         Lay the piece level, then drag the marks onto its ends and edges, or move them with the arrow keys. Read so:{' '}
-        {formatNumber(draft.length, 0)} mm long; widths{' '}
-        {draft.outline.map((point) => formatNumber(point.width, 0)).join(', ')} mm from the left end on. The height
-        follows the usual shape.
+        {format.length(draft.length)} long; widths{' '}
+        {draft.outline.map((point) => format.lengthAmount(point.width)).join(', ')} {format.lengthUnit} from the left
+        end on. The height follows the usual shape.
       </p>
     </div>
   )

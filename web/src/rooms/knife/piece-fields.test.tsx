@@ -47,24 +47,24 @@ test('a tape is added, moved along the piece and taken away again; three stay', 
   await choose('Its shape is known', 'girths')
   const places = () => screen.getAllByLabelText(/^Girth at/).map((field) => field.closest('div')?.textContent)
   expect(places()).toEqual([
-    'Girth at 0 mm',
-    'Girth at 120 mm',
-    'Girth at 240 mm',
-    'Girth at 360 mm',
-    'Girth at 480 mm',
+    'Girth at 0\u00a0mm',
+    'Girth at 120\u00a0mm',
+    'Girth at 240\u00a0mm',
+    'Girth at 360\u00a0mm',
+    'Girth at 480\u00a0mm',
   ])
   await touch(screen.getByRole('button', { name: 'Measure one more' }))
-  expect(places()[1]).toBe('Girth at 60 mm')
+  expect(places()[1]).toBe('Girth at 60\u00a0mm')
   expect((screen.getByRole('button', { name: 'Measure one more' }) as HTMLButtonElement).disabled).toBe(true)
   const tape = (which: number) => screen.getByRole('slider', { name: `Tape ${which}` })
   fireEvent.keyDown(tape(2), { key: 'PageUp' })
   fireEvent.keyDown(tape(2), { key: 'ArrowLeft' })
-  expect(places()[1]).toBe('Girth at 69 mm')
+  expect(places()[1]).toBe('Girth at 69\u00a0mm')
   fireEvent.doubleClick(tape(2))
   fireEvent.keyDown(tape(2), { key: 'Delete' })
   fireEvent.keyDown(tape(2), { key: 'Delete' })
   fireEvent.keyDown(tape(2), { key: 'Delete' })
-  expect(places()).toEqual(['Girth at 0 mm', 'Girth at 360 mm', 'Girth at 480 mm'])
+  expect(places()).toEqual(['Girth at 0\u00a0mm', 'Girth at 360\u00a0mm', 'Girth at 480\u00a0mm'])
 })
 
 test('lines stay where they lay until a piece that was measured anew is planned', async () => {
@@ -122,11 +122,11 @@ test('places along a fillet go with its length, and a product is folded or not',
 test('bounds that cross are refused with the product and the field, and the board waits', async () => {
   await showSettled(<Piece />)
   const before = onTheBoard()
-  fill('low of medallion', '300')
+  fill('Least weight of medallion', '300')
   await settle()
   expect(screen.getByRole('alert').textContent).toMatch(/medallion: low must not be above high/)
   expect(screen.queryByRole('row', { name: /^on the board/ })).toBeNull()
-  fill('low of medallion', '80')
+  fill('Least weight of medallion', '80')
   await settle()
   await settle()
   expect(onTheBoard()).toBe(before)
@@ -136,5 +136,5 @@ test('below the board it says why a part is no portion', async () => {
   await showSettled(<Piece />)
   const [first] = screen.getAllByRole('slider', { name: 'Knife line' })
   for (let step = 0; step < 2; step++) fireEvent.keyDown(first as HTMLElement, { key: 'PageUp' })
-  expect(screen.getByText(/mm is scrap, as/).textContent).toMatch(/0 to \d+ mm is scrap, as [a-z ]+: too (heavy|light)/)
+  expect(screen.getByText(/mm is scrap, as/).textContent).toMatch(/0 to \d+.mm is scrap, as [a-z ]+: too (heavy|light)/)
 })

@@ -3,11 +3,12 @@ import type { KnifeLines } from '@fleam/contract'
 import { explainHowFarOff, howFarOff, MEASURING_WAYS, type MeasuringWay } from '@fleam/core'
 import { lazy, Suspense } from 'react'
 import Form from 'react-bootstrap/Form'
-import { useKitchen } from '../../data/kitchen-context.ts'
 import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
+import { LengthField } from '../../parts/length-field.tsx'
 import { shapeById, trimmed } from '../../parts/measured-piece.ts'
 import { NumberField } from '../../parts/number-field.tsx'
+import { PricePerWeightField } from '../../parts/price-per-weight-field.tsx'
 import { Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WAY_WORDS } from '../../parts/way-words.ts'
@@ -48,9 +49,9 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
           grams={draft.weight}
           onChange={(weight) => weight !== null && weight > 0 && measure({ weight })}
         />
-        <NumberField
-          label="It is long, mm"
-          value={draft.length}
+        <LengthField
+          label="It is long"
+          mm={draft.length}
           min={20}
           max={2000}
           onChange={(length) => length !== null && measure(stretched(draft, length))}
@@ -96,7 +97,6 @@ interface FilletTrimProps extends Pick<PieceFieldsProps, 'draft' | 'onChange'> {
 /** What comes off along a fillet before it is cut across: the belly, and a notch along the pin bones. */
 function FilletTrim({ draft, measure, onChange }: FilletTrimProps) {
   const format = useFormat()
-  const { currency } = useKitchen()
   const { belly, notch, length } = draft
   const { bellyWeight, notchWeight } = trimmed(draft)
   const place = ([from, to]: readonly [number, number]) => ({ from: from * length, to: to * length })
@@ -110,23 +110,23 @@ function FilletTrim({ draft, measure, onChange }: FilletTrimProps) {
         onChange={(percent) => measure({ belly: percent ? { ...belly, share: percent / 100, ...place(BELLY) } : null })}
       />
       {belly ? (
-        <NumberField
-          label={`A kilo of belly is worth, ${currency}`}
-          value={belly.valuePerKg ?? null}
+        <PricePerWeightField
+          of="belly is worth"
+          perKg={belly.valuePerKg ?? null}
           onChange={(valuePerKg) => onChange({ belly: { ...belly, valuePerKg: valuePerKg ?? undefined } })}
         />
       ) : null}
-      <NumberField
-        label="Notch along the pin bones, mm wide"
+      <LengthField
+        label="Notch along the pin bones, wide"
         hint={notch ? `${format.weight(notchWeight)} of scrap` : 'nothing: they are tweezed'}
-        value={notch?.width ?? null}
+        mm={notch?.width ?? null}
         max={60}
         onChange={(width) => measure({ notch: width ? { depth: 12, ...notch, ...place(PIN_BONES), width } : null })}
       />
       {notch ? (
-        <NumberField
-          label="and deep, mm"
-          value={notch.depth}
+        <LengthField
+          label="and deep"
+          mm={notch.depth}
           max={60}
           onChange={(depth) => depth !== null && measure({ notch: { ...notch, depth } })}
         />

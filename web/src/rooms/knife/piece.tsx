@@ -63,7 +63,7 @@ export function Component() {
 /** What lies on the board, in the words of a sheet. */
 const factsOf = ({ weight, length, way, taken }: KnifeLines, format: Format) =>
   [
-    `${format.weight(weight)}, ${Math.round(length)} mm`,
+    `${format.weight(weight)}, ${format.length(length)}`,
     `known ${WAY_WORDS[way]}`,
     ...(taken.length > 0 ? [`${taken.length} cut already`] : []),
   ].join(', ')

@@ -1,6 +1,6 @@
 import type { PortionProduct } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
-import { NumberField } from '../../parts/number-field.tsx'
+import { LengthField } from '../../parts/length-field.tsx'
 
 interface PlaceFieldsProps {
   product: PortionProduct
@@ -16,19 +16,19 @@ export function PlaceFields({ product, length, onChange }: PlaceFieldsProps) {
   return (
     <>
       <td>
-        <NumberField
+        <LengthField
           isLabelHidden
           label={`Only from, of ${product.name}`}
-          value={product.within ? Math.round(from) : null}
+          mm={product.within ? Math.round(from) : null}
           max={2000}
           onChange={(at) => place([at ?? 0, to])}
         />
       </td>
       <td>
-        <NumberField
+        <LengthField
           isLabelHidden
           label={`Only to, of ${product.name}`}
-          value={product.within ? Math.round(to) : null}
+          mm={product.within ? Math.round(to) : null}
           max={2000}
           onChange={(at) => place([from, at ?? length])}
         />

@@ -1,4 +1,5 @@
-import { formatNumber, type Rack, type RackPlan, rackCuts } from '@fleam/core'
+import { type Rack, type RackPlan, rackCuts } from '@fleam/core'
+import { useFormat } from '../../parts/use-format.ts'
 
 interface RackDrawingProps {
   rack: Rack
@@ -17,6 +18,7 @@ export const LEAST_OUT = 0.5
 
 /** The rack from the side, loin end at the left: ribs, eyes to scale among themselves, and the angle of each cut. */
 export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
+  const format = useFormat()
   const most = Math.max(...rack.eye)
   const width = rack.bones * UNIT
   const cuts = rackCuts(rack, plan.boundaries[at] ?? [])
@@ -70,7 +72,7 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
               points={`${gap * UNIT},${BONE_TOP} ${gap * UNIT},${EYE_MIDDLE - above} ${leanTo(foot)},${foot}`}
             />
             <text className="rack-shift" x={leanTo(foot)} y={HEIGHT - 5} textAnchor="middle">
-              {Math.abs(out) < LEAST_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${formatNumber(Math.abs(out), 0)} mm`}
+              {Math.abs(out) < LEAST_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${format.length(Math.abs(out))}`}
             </text>
           </g>
         )

@@ -1,4 +1,5 @@
 import type { Rack } from '@fleam/core'
+import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 
@@ -29,10 +30,10 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
           grams={rack.boneWeight}
           onChange={(boneWeight) => boneWeight !== null && onChange({ boneWeight })}
         />
-        <NumberField
-          label="It is long, mm"
+        <LengthField
+          label="It is long"
           hint="only to say how far the blade leans"
-          value={rack.length ?? null}
+          mm={rack.length ?? null}
           min={20}
           max={1000}
           onChange={(length) => onChange({ length: length ?? undefined })}
@@ -40,11 +41,11 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
       </div>
       <div className="eye-row">
         {rack.eye.map((eye, at) => (
-          <NumberField
+          <LengthField
             // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
             key={`${rack.bones}-${at}`}
             label={`Eye ${at + 1}`}
-            value={eye}
+            mm={eye}
             min={1}
             max={1000}
             onChange={(size) =>

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
+import { useFormat } from '../../parts/use-format.ts'
 
 interface SlidingLineProps {
   name: string
@@ -27,6 +28,7 @@ const GRIP = 28
 /** A line across the piece: dragged, or moved by the arrow keys; Delete or a double touch takes it away. */
 export function SlidingLine(props: SlidingLineProps) {
   const { name, className, at, length, step, left, top, bottom, words, placeOf, onMove, onSettle, onRemove } = props
+  const format = useFormat()
   const isDragged = useRef(false)
   // Asked for once: asked for at each move, the whole page would be laid out for it.
   const svgLeft = useRef(0)
@@ -56,7 +58,7 @@ export function SlidingLine(props: SlidingLineProps) {
       aria-valuemin={0}
       aria-valuemax={Math.round(length)}
       aria-valuenow={Math.round(at)}
-      aria-valuetext={`${Math.round(at)} millimetres${words ? `, ${words}` : ''}`}
+      aria-valuetext={`${format.length(at)}${words ? `, ${words}` : ''}`}
       onPointerDown={(event) => {
         isDragged.current = true
         svgLeft.current = (event.currentTarget.ownerSVGElement as SVGSVGElement).getBoundingClientRect().left
@@ -73,7 +75,7 @@ export function SlidingLine(props: SlidingLineProps) {
       <circle cx={left} cy={bottom} r={7} />
       {words ? (
         <text className="line-words" x={left + 10} y={(top + bottom) / 2}>
-          {Math.round(at)} mm, {words}
+          {format.length(at)}, {words}
         </text>
       ) : null}
     </g>

@@ -1,11 +1,13 @@
-import type { Kitchen } from '@fleam/contract'
 import { LONGEST_COOK_NAME, MOST_COOKS } from '@fleam/core'
-import { type FormEvent, useState } from 'react'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { type UseFormReturn, useForm } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
+import { z } from 'zod'
 import { useSetUpKitchen } from '../../data/queries.ts'
-import { NumberField } from '../../parts/number-field.tsx'
+import { FormNumber } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { TIME_ZONES } from '../../parts/time-zones.ts'
 
@@ -21,25 +23,42 @@ const namesIn = (text: string): string[] => [
   ),
 ]
 
-/** What the server would refuse, said as it is typed; null where nothing is wrong. */
-function cooksIssue(names: readonly string[]): string | null {
+/** What the server would refuse, said beside the field; null where nothing is wrong. */
+function cooksIssue(text: string): string | null {
+  const names = namesIn(text)
   if (names.length > MOST_COOKS) return `A kitchen has ${MOST_COOKS} cooks at most.`
   const long = names.find((name) => name.length > LONGEST_COOK_NAME)
   return long ? `A cook’s name has ${LONGEST_COOK_NAME} letters at most: ${long.slice(0, 20)}…` : null
 }
 
-/** The first thing a new kitchen sees: five answers, and it can weigh. */
+const answers = z.object({
+  name: z.string().trim().min(1, 'A kitchen needs a name.').max(120, 'At most 120 letters.'),
+  currency: z.enum(CURRENCIES),
+  units: z.enum(['metric', 'imperial']),
+  decimalMark: z.enum(['point', 'comma']),
+  timeZone: z.string(),
+  wagePerHour: z.number({ error: 'What does an hour of a cook cost?' }),
+  cooks: z.string().superRefine((text, check) => {
+    const message = cooksIssue(text)
+    if (message) check.addIssue({ code: 'custom', message })
+  }),
+})
+type Answers = z.infer<typeof answers>
+
+/** As this device writes numbers and days: the kitchen's country, most likely. */
+const guesses = (): Omit<Answers, 'wagePerHour'> => ({
+  name: '',
+  currency: 'EUR',
+  units: 'metric',
+  decimalMark: (1.5).toLocaleString().includes(',') ? 'comma' : 'point',
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  cooks: '',
+})
+
+/** The first thing a new kitchen sees: a few answers, and it can weigh. */
 export default function SetUp() {
   const setUp = useSetUpKitchen()
   const [id] = useState(() => newId())
-  const [name, setName] = useState('')
-  const [currency, setCurrency] = useState<string>('EUR')
-  const [units, setUnits] = useState<Kitchen['units']>('metric')
-  const [timeZone, setTimeZone] = useState(() => Intl.DateTimeFormat().resolvedOptions().timeZone)
-  const [wage, setWage] = useState<number | null>(null)
-  const [cooks, setCooks] = useState('')
-  const names = namesIn(cooks)
-  const issue = cooksIssue(names)
   // Sent again after a failure, each cook is the same one.
   const [cookIds] = useState(() => new Map<string, string>())
   const idOf = (cook: string) => {
@@ -47,66 +66,79 @@ export default function SetUp() {
     cookIds.set(cook, known)
     return known
   }
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const wagePerHour = wage ?? 0
+  const form = useForm<Answers>({ resolver: zodResolver(answers), defaultValues: guesses(), mode: 'onChange' })
+  const open = form.handleSubmit(({ cooks, ...kitchen }) =>
     setUp.mutate({
-      kitchen: { id, name, currency, units, timeZone, wagePerHour },
-      cooks: names.map((each) => ({ id: idOf(each), name: each, wagePerHour })),
-    })
-  }
+      kitchen: { id, ...kitchen },
+      cooks: namesIn(cooks).map((name) => ({ id: idOf(name), name, wagePerHour: kitchen.wagePerHour })),
+    }),
+  )
   return (
     <main className="room set-up">
       <h1>A new kitchen</h1>
-      <p>Fleam needs five answers before the first bird. Everything can be weighed without a scale, too.</p>
-      <Form onSubmit={submit}>
-        <Form.Group controlId="kitchen-name">
-          <Form.Label>Name of the kitchen</Form.Label>
-          <Form.Control value={name} required maxLength={120} onChange={(event) => setName(event.target.value)} />
-        </Form.Group>
-        <Form.Group controlId="kitchen-currency">
-          <Form.Label>Money</Form.Label>
-          <Form.Select value={currency} onChange={(event) => setCurrency(event.target.value)}>
-            {CURRENCIES.map((each) => (
-              <option key={each}>{each}</option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <Form.Group controlId="kitchen-units">
-          <Form.Label>Weights</Form.Label>
-          <Form.Select value={units} onChange={(event) => setUnits(event.target.value as Kitchen['units'])}>
-            <option value="metric">grams and kilos</option>
-            <option value="imperial">pounds and ounces</option>
-          </Form.Select>
-        </Form.Group>
-        <Form.Group controlId="kitchen-zone">
-          <Form.Label>Time zone</Form.Label>
-          <Form.Select value={timeZone} onChange={(event) => setTimeZone(event.target.value)}>
-            {(TIME_ZONES.includes(timeZone) ? TIME_ZONES : [timeZone, ...TIME_ZONES]).map((zone) => (
-              <option key={zone}>{zone}</option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <NumberField
-          label={`Wage of a cook with on-costs, ${currency} an hour`}
-          value={wage}
-          onChange={setWage}
-          isRequired
-        />
-        <Form.Group controlId="kitchen-cooks">
-          <Form.Label>Cooks, with commas between</Form.Label>
-          <Form.Control value={cooks} isInvalid={issue !== null} onChange={(event) => setCooks(event.target.value)} />
-          <Form.Control.Feedback type="invalid">{issue}</Form.Control.Feedback>
-        </Form.Group>
-        <Button
-          type="submit"
-          className="main-action"
-          disabled={name.trim() === '' || wage === null || issue !== null || setUp.isPending}
-        >
+      <p>Fleam needs a few answers before the first bird. Everything can be weighed without a scale, too.</p>
+      <Form onSubmit={(event) => void open(event)} noValidate>
+        <SetUpFields form={form} />
+        <Button type="submit" className="main-action" disabled={setUp.isPending}>
           Open the kitchen
         </Button>
       </Form>
       {setUp.isError ? <Failed error={setUp.error} /> : null}
     </main>
+  )
+}
+
+function SetUpFields({ form }: { form: UseFormReturn<Answers> }) {
+  const {
+    register,
+    control,
+    formState: { errors },
+  } = form
+  const { currency, timeZone } = form.watch()
+  const zones = TIME_ZONES.includes(timeZone) ? TIME_ZONES : [timeZone, ...TIME_ZONES]
+  return (
+    <>
+      <Form.Group controlId="kitchen-name">
+        <Form.Label>Name of the kitchen</Form.Label>
+        <Form.Control isInvalid={errors.name !== undefined} {...register('name')} />
+        <Form.Control.Feedback type="invalid">{errors.name?.message}</Form.Control.Feedback>
+      </Form.Group>
+      <Form.Group controlId="kitchen-currency">
+        <Form.Label>Money</Form.Label>
+        <Form.Select {...register('currency')}>
+          {CURRENCIES.map((each) => (
+            <option key={each}>{each}</option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="kitchen-units">
+        <Form.Label>Weights</Form.Label>
+        <Form.Select {...register('units')}>
+          <option value="metric">grams and kilos</option>
+          <option value="imperial">pounds and ounces</option>
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="kitchen-decimals">
+        <Form.Label>Decimals</Form.Label>
+        <Form.Select {...register('decimalMark')}>
+          <option value="point">with a point, 1,234.5</option>
+          <option value="comma">with a comma, 1 234,5</option>
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="kitchen-zone">
+        <Form.Label>Time zone</Form.Label>
+        <Form.Select {...register('timeZone')}>
+          {zones.map((zone) => (
+            <option key={zone}>{zone}</option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <FormNumber control={control} name="wagePerHour" label={`Wage of a cook with on-costs, ${currency} an hour`} />
+      <Form.Group controlId="kitchen-cooks">
+        <Form.Label>Cooks, with commas between</Form.Label>
+        <Form.Control isInvalid={errors.cooks !== undefined} {...register('cooks')} />
+        <Form.Control.Feedback type="invalid">{errors.cooks?.message}</Form.Control.Feedback>
+      </Form.Group>
+    </>
   )
 }

@@ -12,6 +12,7 @@ import { TIME_ZONES } from '../../parts/time-zones.ts'
 const fields = z.object({
   name: z.string().trim().min(1, 'A kitchen needs a name.').max(120, 'At most 120 letters.'),
   units: z.enum(['metric', 'imperial']),
+  decimalMark: z.enum(['point', 'comma']),
   timeZone: z.string(),
   wagePerHour: z.number({ error: 'What does an hour cost?' }).min(0, 'At least 0.'),
 })
@@ -38,6 +39,13 @@ export function KitchenFields() {
           <Form.Select {...register('units')}>
             <option value="metric">grams and kilos</option>
             <option value="imperial">pounds and ounces</option>
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="settings-decimals">
+          <Form.Label>Decimals</Form.Label>
+          <Form.Select {...register('decimalMark')}>
+            <option value="point">with a point, 1,234.5</option>
+            <option value="comma">with a comma, 1 234,5</option>
           </Form.Select>
         </Form.Group>
         <Form.Group controlId="settings-zone">

@@ -13,6 +13,7 @@ import {
 } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { OfferFields } from './offer-fields.tsx'
 import { PileValues } from './pile-values.tsx'
@@ -120,11 +121,12 @@ interface LabourFieldsProps {
 }
 
 function LabourFields({ labour, currency, onChange }: LabourFieldsProps) {
+  const format = useFormat()
   const change = (at: number, changes: Partial<LabourEntry>) =>
     onChange(labour.map((entry, each) => (each === at ? { ...entry, ...changes } : entry)))
   return (
     <fieldset className="fields">
-      <legend>Labour</legend>
+      <legend>{format.words('Labour')}</legend>
       {labour.map((entry, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: entries have no id, and their number does not change here
         <div key={at} className="field-pair">

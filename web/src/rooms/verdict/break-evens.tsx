@@ -57,7 +57,7 @@ export function BreakEvens() {
         <tbody>
           {points.map(({ label, figure, quantity, now, nowRef, turnsAt }) => (
             <tr key={figure}>
-              <th scope="row">{label}</th>
+              <th scope="row">{format.words(label)}</th>
               <td className="number">
                 {nowRef ? (
                   <MaybeFigure of={nowRef} value={now} word={(value) => format.quantity(value, quantity)} />

@@ -25,7 +25,7 @@ export function ClaimStrip({ claimed }: { claimed: number }) {
           const of: FigureRef = { group: 'weights', figure: definition }
           return (
             <tr key={definition} className={fits.includes(definition) ? 'fits' : ''}>
-              <th scope="row">{name}</th>
+              <th scope="row">{format.words(name)}</th>
               <td>
                 <div className="claim-track">
                   <div className="claim-yield" style={{ width: percent(share) }} />

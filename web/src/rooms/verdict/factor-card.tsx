@@ -1,14 +1,5 @@
 import type { FabricationState } from '@fleam/contract'
-import {
-  appraise,
-  documentOf,
-  type Explanation,
-  evaluate,
-  explain,
-  factorFigure,
-  factorReach,
-  reachFigure,
-} from '@fleam/core'
+import { appraise, documentOf, type Explanation, evaluate, explain, factorReach, reachFigure } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { Link, useParams } from 'react-router-dom'
@@ -31,7 +22,7 @@ export function Component() {
 
 function FactorCard({ state }: { state: FabricationState }) {
   const { record } = state
-  const { name, units } = useKitchen()
+  const { name } = useKitchen()
   const format = useFormat(record.currency)
   const tests = useEvidence(record.id).data?.tests.length ?? 0
   const document = documentOf(record, state.facts)
@@ -77,8 +68,9 @@ function FactorCard({ state }: { state: FabricationState }) {
             <tr key={reach.pile}>
               <th scope="row">{reach.pile}</th>
               <td className="number factor">
-                {open(factorFigure(document, appraisal, reach.pile, units), (factor) =>
-                  format.quantity(factor, 'factor'),
+                {open(
+                  explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'factorPerPortion' }),
+                  (factor) => format.quantity(factor, 'factor-per-kg'),
                 )}
               </td>
               <td className="number">
@@ -96,8 +88,8 @@ function FactorCard({ state }: { state: FabricationState }) {
         </tbody>
       </Table>
       <p className="quiet">
-        Beyond those prices sum it in full: labour and by-products do not move with the price, and the factor moves
-        them.
+        Beyond those prices sum it in full: {format.words('labour')} and by-products do not move with the price, and the
+        factor moves them.
       </p>
     </div>
   )

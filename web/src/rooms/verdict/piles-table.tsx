@@ -1,4 +1,4 @@
-import { formatNumber, type PileResult } from '@fleam/core'
+import type { PileResult } from '@fleam/core'
 import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
@@ -74,7 +74,7 @@ function DrawnRow({ pile, number, format }: PileRowProps) {
     </td>
   )
   const of = <F extends string>(figure: F) => ({ group: 'pile' as const, pile: pile.name, figure })
-  const count = (value: number) => formatNumber(value, 0)
+  const count = (value: number) => format.number(value, 0)
   return (
     <tr className={pile.class}>
       <th scope="row">
@@ -90,7 +90,7 @@ function DrawnRow({ pile, number, format }: PileRowProps) {
       {cell(of('costPerPortion'), pile.costPerPortion, format.money)}
       {cell(of('mean'), pile.mean, format.weight)}
       {cell(of('givenAway'), pile.givenAway, format.money)}
-      {cell(of('factorPerPortion'), pile.factorPerPortion, (value) => formatNumber(value, 3))}
+      {cell(of('factorPerPortion'), pile.factorPerPortion, (value) => format.quantity(value, 'factor-per-kg'))}
     </tr>
   )
 }

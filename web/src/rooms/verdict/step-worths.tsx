@@ -1,5 +1,5 @@
 import type { FabricationRecord } from '@fleam/contract'
-import { formatNumber, measuredStep, stepWorth } from '@fleam/core'
+import { measuredStep, stepWorth } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useEvidence } from '../../data/queries.ts'
@@ -75,7 +75,7 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
               <td className="number">
                 {format.weight(gain.grams)} of {pile.name}
               </td>
-              <td className="number">{formatNumber(gain.seconds, 0)} s</td>
+              <td className="number">{format.number(gain.seconds, 0)} s</td>
               <td className="number">
                 <OpenFigure explain={() => explanation} format={format}>
                   {format.money(worth)}
@@ -104,8 +104,8 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
         </tbody>
       </Table>
       <p className="quiet">
-        Assumed grams and seconds are those of the style; they can be changed in the Guide. Two finished records with a
-        step said done and two without it measure it.
+        Assumed weights and seconds are those of the style; they can be changed in the Guide. Two finished records with
+        a step said done and two without it measure it.
       </p>
     </section>
   )

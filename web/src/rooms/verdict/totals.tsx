@@ -29,7 +29,7 @@ export function Totals({ labourSource }: { labourSource: LabourSource }) {
       <dl className="sums">
         {line('Purchase', { group: 'cost', figure: 'ap' }, money.ap, format.money)}
         {line(
-          `Labour, ${LABOUR_SOURCE_WORDS[labourSource]}`,
+          format.words(`Labour, ${LABOUR_SOURCE_WORDS[labourSource]}`),
           { group: 'cost', figure: 'labour' },
           money.labour,
           format.money,
@@ -44,7 +44,12 @@ export function Totals({ labourSource }: { labourSource: LabourSource }) {
         {line('Net cost', { group: 'cost', figure: 'net' }, money.net, format.money, 'sum')}
         {line('Portion yield', { group: 'weights', figure: 'portionYield' }, weights.portionYield, format.share)}
         {line('Drained yield', { group: 'weights', figure: 'drainedYield' }, weights.drainedYield, format.share)}
-        {line('Utilisation', { group: 'weights', figure: 'utilisation' }, weights.utilisation, format.share)}
+        {line(
+          format.words('Utilisation'),
+          { group: 'weights', figure: 'utilisation' },
+          weights.utilisation,
+          format.share,
+        )}
         {line('Not accounted for', { group: 'weights', figure: 'unaccounted' }, weights.unaccounted, format.weight)}
         {weights.short > 0
           ? line('Short on delivery', { group: 'weights', figure: 'short' }, weights.short, format.weight)

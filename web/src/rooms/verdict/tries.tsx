@@ -1,6 +1,5 @@
 import {
   checkClaim,
-  formatNumber,
   labourMinutes,
   leadingComparison,
   minutesPerPortion,
@@ -47,7 +46,7 @@ function NewPrice() {
     <div>
       <NumberField
         label={`If a ${format.perWeightUnit} cost, charges in`}
-        hint={`now ${formatNumber(now, 2)}`}
+        hint={`now ${format.number(now, 2)}`}
         value={null}
         onChange={setAmount}
       />
@@ -56,7 +55,7 @@ function NewPrice() {
           A portion of {name}: <strong>{inFull === null ? '–' : format.money(inFull)}</strong> summed in full
           {byFactor === null || inFull === null
             ? ''
-            : `, ${format.money(byFactor)} by its factor, ${format.money(Math.abs(shownDifference(byFactor, inFull, document.currency)))} apart because labour and by-products do not move with the price`}
+            : `, ${format.money(byFactor)} by its factor, ${format.money(Math.abs(shownDifference(byFactor, inFull, document.currency)))} apart because ${format.words('labour')} and by-products do not move with the price`}
           .
         </p>
       ))}
@@ -81,7 +80,7 @@ function InAYear() {
         <p className="answer">
           In a year making {year.saving >= 0 ? 'keeps' : 'costs'}{' '}
           <strong className={year.saving > 0 ? 'kept' : ''}>{format.money(Math.abs(year.saving))}</strong>
-          {year.saving >= 0 ? '' : ' more'}, and takes {formatNumber(year.labourHours, 0)} hours at the board.
+          {year.saving >= 0 ? '' : ' more'}, and takes {format.number(year.labourHours, 0)} hours at the board.
         </p>
       ) : null}
     </div>

@@ -7,7 +7,7 @@ import { Failed } from '../../parts/states.tsx'
 
 /** What to know before trusting the figures, in plain words. */
 export function Warnings({ record }: { record: FabricationRecord }) {
-  const { appraisal } = useAppraised()
+  const { appraisal, format } = useAppraised()
   const change = useChangeFabrication(record.id)
   if (appraisal.warnings.length === 0) return null
   const mayConfirm = appraisal.weights.balance === 'over' && !record.confirmed
@@ -15,7 +15,7 @@ export function Warnings({ record }: { record: FabricationRecord }) {
     <section className="warnings" aria-label="Before you trust it">
       <ul>
         {appraisal.warnings.map((warning) => (
-          <li key={warning.code}>{warning.message}</li>
+          <li key={warning.code}>{format.words(warning.message)}</li>
         ))}
       </ul>
       {mayConfirm ? (
