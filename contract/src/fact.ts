@@ -55,7 +55,7 @@ export const pieceCount = z
   .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces: positiveCount.max(MOST_PIECES) })
   .meta({ id: 'PieceCount' })
 
-/** A clock started or paused, the batch out of the cold or back in it, a step done. */
+/** A clock started or paused, a load out of the cold or back in it, a step done or given to a cook. */
 export const mark = z
   .strictObject({
     kind: z.literal('mark'),
@@ -64,6 +64,10 @@ export const mark = z
     cookId: id.nullable().default(null),
     ratePerHour: money.nullable().default(null),
     step: z.string().max(60).nullable().default(null),
+    /** Which load came out of the cold or went back, from 1; null for all that is on the board. */
+    load: positiveCount.max(MOST_PIECES).nullable().default(null),
+    /** Birds, fish, loins or racks that came out with it. */
+    units: positiveCount.max(MOST_PIECES).nullable().default(null),
   })
   .meta({ id: 'Mark' })
 

@@ -42,5 +42,7 @@ export const mark = (id: string, kind: MarkKind, order: number, changes: Partial
   cookId: null,
   ratePerHour: null,
   step: null,
+  load: null,
+  units: null,
   ...changes,
 })

@@ -1,5 +1,7 @@
 export type { ClaimCheck } from './claim.ts'
 export { checkClaim } from './claim.ts'
+export type { ColdLevel, ColdLimits, ColdLoad, ColdLoads } from './cold.ts'
+export { coldLoads, DEFAULT_COLD_LIMITS } from './cold.ts'
 export type {
   Allocation,
   Consumable,
@@ -28,8 +30,8 @@ export {
 } from './document.ts'
 export type { Labour, LabourAnswer, LabourDoubt, LabourSource } from './labour.ts'
 export { LABOUR_SOURCES, labourAnswered, labourAtEnd, labourDoubt, labourSoFar } from './labour.ts'
-export type { ColdClock, ColdLimits, CookName, LabourClock } from './marks.ts'
-export { coldClock, DEFAULT_COLD_LIMITS, labourClocks } from './marks.ts'
+export type { CookName, LabourClock } from './marks.ts'
+export { labourClocks } from './marks.ts'
 export type { PlannedPile, Weighing } from './readings.ts'
 export { expectedWeight, isUncounted, piecesIn, pilesAsExpected, pilesFromReadings } from './readings.ts'
 export type { DocumentOptions, FabricationPlan, PlannedOffer, PriceSource, RecordStatus } from './record.ts'

@@ -1,6 +1,6 @@
 import { mark as madeMark } from '../../test/facts.ts'
 import type { MarkKind } from '../facts/index.ts'
-import { coldClock, labourClocks, labourFromMarks } from './marks.ts'
+import { labourClocks, labourFromMarks } from './marks.ts'
 
 let count = 0
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 24, 8, minute)).toISOString()
@@ -46,32 +46,5 @@ describe('clocks of cooks', () => {
 
   test('never run backwards where two devices disagree about the time', () => {
     expect(labourClocks([mark('labour-start', 90, 'marit')], now)[0]?.minutes).toBe(0)
-  })
-})
-
-describe('the clock of the cold', () => {
-  const limits = { boardMinutes: 30, outMinutes: 120 }
-
-  test('runs from the start, and turns amber and then red', () => {
-    const level = (minute: number) => coldClock([], at(0), Date.parse(at(minute)), limits).level
-    expect([level(0), level(23), level(24), level(29), level(30)]).toEqual(['ok', 'ok', 'amber', 'amber', 'red'])
-  })
-
-  test('starts anew when the batch comes out again, and adds up in all', () => {
-    const marks = [mark('cold-in', 20), mark('cold-out', 50)]
-    expect(coldClock(marks, at(0), now, limits)).toEqual({ isOut: true, boardMinutes: 10, outMinutes: 30, level: 'ok' })
-    expect(coldClock(marks.slice(0, 1), at(0), now, limits)).toMatchObject({
-      isOut: false,
-      boardMinutes: 0,
-      outMinutes: 20,
-    })
-  })
-
-  test('is red for good when it was out for too long in all', () => {
-    const marks = Array.from({ length: 6 }, (_, round) => [
-      mark('cold-in', 25 + round * 30),
-      mark('cold-out', 30 + round * 30),
-    ]).flat()
-    expect(coldClock(marks, at(0), Date.parse(at(181)), limits)).toMatchObject({ boardMinutes: 1, level: 'red' })
   })
 })

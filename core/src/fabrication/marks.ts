@@ -38,7 +38,8 @@ export function labourClocks(facts: readonly Fact[], nowMs: number): LabourClock
   }))
 }
 
-const minutesFrom = (fromMs: number, toMs: number) => Math.max(0, toMs - fromMs) / MS_PER_MINUTE
+/** Minutes between two instants, never below zero: two devices may disagree about the time. */
+export const minutesFrom = (fromMs: number, toMs: number) => Math.max(0, toMs - fromMs) / MS_PER_MINUTE
 
 /** The name of a cook by id; undefined where nobody knows it. */
 export type CookName = (cookId: string) => string | undefined
@@ -52,49 +53,4 @@ export function labourFromMarks(facts: readonly Fact[], nowMs: number, cookName:
     const whose = name === undefined ? '' : `, ${name.slice(0, LONGEST_COOK_NAME)}`
     return { task: `break down${whose}`, minutes, ratePerHour }
   })
-}
-
-/** How long product may be out of the cold, minutes; defaults that local codes and the kitchen's plan overrule. */
-export interface ColdLimits {
-  /** At a stretch on the board. */
-  boardMinutes: number
-  /** In all above the cold. */
-  outMinutes: number
-}
-
-export const DEFAULT_COLD_LIMITS: ColdLimits = { boardMinutes: 30, outMinutes: 120 }
-
-/** From this share of a limit on, it is said in amber. */
-const AMBER_SHARE = 0.8
-
-export interface ColdClock {
-  isOut: boolean
-  /** Minutes of this stretch out of the cold; zero while it is back in. */
-  boardMinutes: number
-  /** Minutes out of the cold in all. */
-  outMinutes: number
-  level: 'ok' | 'amber' | 'red'
-}
-
-/** How long the batch has been out of the cold: out since `startedAt`, until somebody puts it back. */
-export function coldClock(facts: readonly Fact[], startedAt: string, nowMs: number, limits: ColdLimits): ColdClock {
-  let since: number | null = Date.parse(startedAt)
-  let before = 0
-  for (const { mark, takenAt } of standingMarks(facts)) {
-    const at = Date.parse(takenAt)
-    if (mark === 'cold-out') since ??= at
-    if (mark === 'cold-in' && since !== null) {
-      before += minutesFrom(since, at)
-      since = null
-    }
-  }
-  const boardMinutes = since === null ? 0 : minutesFrom(since, nowMs)
-  const outMinutes = before + boardMinutes
-  const share = Math.max(boardMinutes / limits.boardMinutes, outMinutes / limits.outMinutes)
-  return {
-    isOut: since !== null,
-    boardMinutes,
-    outMinutes,
-    level: share >= 1 ? 'red' : share >= AMBER_SHARE ? 'amber' : 'ok',
-  }
 }

@@ -2,8 +2,11 @@
 export const READING_SOURCES = ['scale', 'typed', 'imported'] as const
 export type ReadingSource = (typeof READING_SOURCES)[number]
 
-/** What a cook says beside the weighings: a clock started or paused, the batch out of the cold or back in it, a step done. */
-export const MARK_KINDS = ['labour-start', 'labour-pause', 'cold-out', 'cold-in', 'step-done'] as const
+/**
+ * What a cook says beside the weighings: a clock started or paused, a load out of the cold or back in it, a step done or
+ * given to a cook.
+ */
+export const MARK_KINDS = ['labour-start', 'labour-pause', 'cold-out', 'cold-in', 'step-done', 'step-given'] as const
 export type MarkKind = (typeof MARK_KINDS)[number]
 
 /** Ways to know the shape of a piece. */
@@ -61,12 +64,16 @@ export interface PieceCount extends MadeAtBench {
 export interface Mark extends MadeAtBench {
   kind: 'mark'
   mark: MarkKind
-  /** Whose clock it is, or who did the step; null where nobody said. */
+  /** Whose clock it is, who did the step, or to whom it is given; null where nobody said, or for anybody. */
   cookId: string | null
   /** What an hour of that cook costs; null but for a clock that starts. */
   ratePerHour: number | null
-  /** Id of the step; null but for a step that is done. */
+  /** Id of the step; null but for a step that is done or given. */
   step: string | null
+  /** Which load of the batch came out of the cold or went back, from 1; null for all that is on the board. */
+  load: number | null
+  /** Birds, fish, loins or racks that came out with it; null where nobody said. */
+  units: number | null
 }
 
 /** A portion that was planned and then weighed, grams: it tells how far off a way of measuring is. */

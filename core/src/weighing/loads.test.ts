@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { batchLoads, loadOnBoard } from './index.ts'
+import { batchLoads } from './index.ts'
 
 test('twelve turkeys of eleven minutes are not on the board at once', () => {
   const input = { units: 12, minutesPerUnit: 11, boardMinutes: 30 }
@@ -7,10 +7,6 @@ test('twelve turkeys of eleven minutes are not on the board at once', () => {
   expect(batchLoads({ ...input, cooks: 3 })).toEqual({ perLoad: 6, loads: 2, minutes: 132 })
   expect(batchLoads({ ...input, minutesPerUnit: 45, cooks: 1 })).toMatchObject({ perLoad: 1, loads: 12 })
   expect(batchLoads({ ...input, minutesPerUnit: 0, cooks: 1 })).toMatchObject({ perLoad: 12, loads: 1 })
-})
-
-test('a load goes back before the next comes, and the last one stays the last', () => {
-  expect([0, 1, 2, 3].map((times) => loadOnBoard(3, times))).toEqual([1, 2, 3, 3])
 })
 
 test('every unit is in a load, and each load is within the limit unless it is one alone', () => {

@@ -28,6 +28,3 @@ export function batchLoads({ units, minutesPerUnit, cooks, boardMinutes }: Loads
   const loads = Math.max(1, Math.ceil(units / most))
   return { perLoad: Math.ceil(units / loads), loads, minutes: units * minutesPerUnit }
 }
-
-/** The load that is on the board, or comes onto it next, from 1: one more than were put back into the cold. */
-export const loadOnBoard = (loads: number, timesBackIn: number): number => Math.min(loads, timesBackIn + 1)

@@ -19,6 +19,7 @@ import { up as countedPieces } from './migrations/014-counted-pieces.ts'
 import { up as recordsPutRight } from './migrations/015-records-put-right.ts'
 import { up as struckPrices } from './migrations/016-struck-prices.ts'
 import { up as decimalMarks } from './migrations/017-decimal-marks.ts'
+import { up as loads } from './migrations/018-loads.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -39,6 +40,7 @@ const MIGRATIONS = [
   { name: '015-records-put-right', up: recordsPutRight },
   { name: '016-struck-prices', up: struckPrices },
   { name: '017-decimal-marks', up: decimalMarks },
+  { name: '018-loads', up: loads },
 ]
 
 function migrator(database: Sequelize) {

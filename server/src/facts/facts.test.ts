@@ -301,6 +301,8 @@ describe('marks', () => {
     cookId: marit,
     ratePerHour: kind === 'labour-start' ? 27.5 : null,
     step: null,
+    load: null,
+    units: null,
     takenAt: at(minute),
   })
   beforeAll(async () => {

@@ -13,6 +13,8 @@ const NOTHING = {
   mark: null,
   ratePerHour: null,
   step: null,
+  loadNo: null,
+  units: null,
   way: null,
   shape: null,
   planned: null,
@@ -39,7 +41,15 @@ export function rowOfFact(kitchenId: string, fact: Fact): FactColumns {
     case 'count':
       return { ...made, targetId: fact.readingId, pieces: fact.pieces }
     case 'mark':
-      return { ...made, mark: fact.mark, cookId: fact.cookId, ratePerHour: fact.ratePerHour, step: fact.step }
+      return {
+        ...made,
+        mark: fact.mark,
+        cookId: fact.cookId,
+        ratePerHour: fact.ratePerHour,
+        step: fact.step,
+        loadNo: fact.load ?? null,
+        units: fact.units ?? null,
+      }
     case 'measured-cut':
       return {
         ...made,
@@ -83,6 +93,8 @@ export function factOfRow(row: FactColumns): Fact {
         cookId: row.cookId,
         ratePerHour: row.ratePerHour,
         step: row.step,
+        load: row.loadNo,
+        units: row.units,
       }
     case 'measured-cut':
       return {

@@ -51,7 +51,7 @@ function factOf(entry: OldEntry, made: { id: string; order: number; fabricationI
     }
     case 'mark': {
       const { kind: mark, ratePerHour, step, takenAt } = entry.mark
-      return { kind: 'mark', ...made, mark, cookId: null, ratePerHour, step, takenAt }
+      return { kind: 'mark', ...made, mark, cookId: null, ratePerHour, step, load: null, units: null, takenAt }
     }
   }
 }

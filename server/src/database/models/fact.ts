@@ -34,6 +34,9 @@ export interface FactModel extends Model<InferAttributes<FactModel>, InferCreati
   mark: MarkKind | null
   ratePerHour: number | null
   step: string | null
+  /** Of a mark of the cold: which load, from 1, and how many units came out with it. */
+  loadNo: number | null
+  units: number | null
   way: MeasuringWay | null
   shape: string | null
   planned: number | null
@@ -59,6 +62,8 @@ export const defineFact = (database: Sequelize) =>
       mark: maybeWords(16),
       ratePerHour: maybeQuantity(),
       step: maybeWords(60),
+      loadNo: maybeWhole(),
+      units: maybeWhole(),
       way: maybeWords(20),
       shape: maybeWords(60),
       planned: maybeMilligrams(),

@@ -7,10 +7,11 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { FormNumber, FormWeight } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { StartLoads } from './loads.tsx'
 import { PriceText } from './price-text.tsx'
+import { SetUpList } from './set-up-list.tsx'
 import { StartBounds } from './start-bounds.tsx'
 import { StartDoubts } from './start-doubts.tsx'
+import { StartLoads } from './start-loads.tsx'
 import { StyleChoice } from './style-choice.tsx'
 import { type StartFormProps, type StartFormState, useStartForm } from './use-start-form.ts'
 
@@ -68,6 +69,7 @@ export function StartForm(props: StartFormProps) {
         </Form.Select>
       </Form.Group>
       <StartBounds key={`bounds-${style.id}`} form={form} style={style} />
+      <SetUpList said={said} item={item} style={style} />
       <StartLoads said={said} item={item} style={style} />
       <StartDoubts said={said} item={item} />
       <div className="wide">

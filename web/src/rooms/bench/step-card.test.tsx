@@ -1,6 +1,8 @@
-import { screen } from '@testing-library/react'
+import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { mark } from '../../../../core/test/facts.ts'
 import { benchWith, RECORD, step } from '../../../test/bench.ts'
-import { renderPart, touch } from '../../../test/render.tsx'
+import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
 import { StepCard } from './step-card.tsx'
 
 describe('the step', () => {
@@ -27,8 +29,26 @@ describe('the step', () => {
     await touch(screen.getByRole('button', { name: /Done, next step/ }))
     await touch(screen.getByRole('button', { name: 'Back' }))
     await touch(screen.getByRole('button', { name: 'All steps' }))
-    await touch(screen.getByRole('button', { name: /1. Do dry/ }))
+    await touch(await screen.findByRole('button', { name: /1. Do dry/ }))
     expect(done).toEqual(['next', 'step 0', 'step 0'])
+  })
+
+  test('of a batch is given to a cook in the list of all steps', async () => {
+    answerWith({
+      [`GET /api/kitchens/${LARCH_HALT.id}/cooks`]: {
+        body: [{ id: 'marit', name: 'Marit', wagePerHour: 20 }],
+      },
+    })
+    const { bench, document, done } = benchWith({
+      marks: [mark('g', 'step-given', 1, { step: 'supremes', cookId: 'marit' })],
+    })
+    renderPart(<StepCard bench={bench} />, { document })
+    expect(screen.getByRole('region', { name: 'Step' }).textContent).toContain('· for Marit')
+    await touch(screen.getByRole('button', { name: 'All steps' }))
+    const who = (await screen.findByLabelText('Who does: Do dry')) as HTMLSelectElement
+    await waitFor(() => expect(who.options).toHaveLength(2))
+    fireEvent.change(who, { target: { value: 'marit' } })
+    expect(done).toEqual(['mark step-given marit'])
   })
 
   test('that is optional says what it is worth, with its numbers', () => {

@@ -1,15 +1,16 @@
 import type { FabricationStep } from '@fleam/contract'
-import { stepWorth } from '@fleam/core'
-import { useState } from 'react'
+import { givenSteps, stepWorth } from '@fleam/core'
+import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Modal from 'react-bootstrap/Modal'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
-import { pileNames } from '../../parts/pile-names.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
+
+/** Opened when somebody looks for a step, and loaded then. */
+const StepList = lazy(() => import('./step-list.tsx'))
 
 /** The step at the board: what to do, how to tell that it is right, what goes wrong, and its caution. */
 export function StepCard({ bench }: { bench: Bench }) {
@@ -18,6 +19,8 @@ export function StepCard({ bench }: { bench: Bench }) {
   const [isListOpen, setListOpen] = useState(false)
   const step = record.steps[bench.stepAt]
   if (!step) return null
+  const givenTo = givenSteps(bench.live.marks).get(step.id)
+  const whose = givenTo === undefined ? null : (bench.live.cookName(givenTo) ?? 'another cook')
   const isOneByOne = record.units > 1 && record.rhythm === 'unit'
   return (
     <section className="step" aria-label="Step">
@@ -25,6 +28,7 @@ export function StepCard({ bench }: { bench: Bench }) {
         Step {bench.stepAt + 1} of {record.steps.length}
         {isOneByOne ? ` · ${bench.unit} of ${record.units} on the board` : ''}
         {record.units > 1 && record.rhythm === 'step' ? ` · for all ${record.units}` : ''}
+        {whose ? ` · for ${whose}` : ''}
       </p>
       <StepDots bench={bench} />
       <h2>
@@ -54,7 +58,11 @@ export function StepCard({ bench }: { bench: Bench }) {
         </p>
       ) : null}
       <StepCautions ids={step.cautions} />
-      <StepList bench={bench} isOpen={isListOpen} onClose={() => setListOpen(false)} />
+      {isListOpen ? (
+        <Suspense fallback={null}>
+          <StepList bench={bench} done={doneSteps(bench)} onClose={() => setListOpen(false)} />
+        </Suspense>
+      ) : null}
     </section>
   )
 }
@@ -104,56 +112,5 @@ function StepGainLine({ step, bench }: { step: FabricationStep; bench: Bench }) 
       </OpenFigure>
       {worth >= 0 ? ' a unit' : ' more than it brings'}, assumed
     </p>
-  )
-}
-
-interface StepListProps {
-  bench: Bench
-  isOpen: boolean
-  onClose: () => void
-}
-
-/** Every step, to go to any of them. */
-function StepList({ bench, isOpen, onClose }: StepListProps) {
-  const done = doneSteps(bench)
-  const { record } = bench.live
-  const { words } = useFormat()
-  const { steps, choices } = record
-  return (
-    <Modal show={isOpen} onHide={onClose} aria-labelledby="steps-title" centered scrollable>
-      <Modal.Header closeButton>
-        <Modal.Title id="steps-title" as="h2">
-          All steps
-        </Modal.Title>
-      </Modal.Header>
-      <Modal.Body>
-        {choices.length > 0 ? (
-          <p className="quiet">{words(choices.map(({ question, choice }) => `${question}: ${choice}`).join(' · '))}</p>
-        ) : null}
-        <ol className="step-list">
-          {steps.map((step, at) => (
-            <li key={step.id}>
-              <button
-                type="button"
-                aria-current={at === bench.stepAt ? 'step' : undefined}
-                onClick={() => {
-                  bench.goToStep(at)
-                  onClose()
-                }}
-              >
-                <span>
-                  {at + 1}. {words(step.title)}
-                  {step.isOptional ? ' (optional)' : ''}
-                </span>
-                <span className="quiet">
-                  {pileNames(record, step).join(', ')}
-                  {done.has(step.id) ? ' ✓ done' : ''}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ol>
-      </Modal.Body>
-    </Modal>
   )
 }

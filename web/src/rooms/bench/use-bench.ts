@@ -1,9 +1,11 @@
 import type { FabricationState } from '@fleam/contract'
 import {
   boundOf,
+  givenSteps,
   isUncounted,
   looksLike,
   nextPile,
+  nextStepFor,
   type PlannedPile,
   piecesIn,
   pileBySize,
@@ -236,7 +238,15 @@ export function useBench(state: FabricationState): Bench {
       const step = record.steps[stepAt]
       const cookId = settings.cookId ?? record.cookId
       if (step) void live.mark(`step done, ${step.title}`, { mark: 'step-done', step: step.id, cookId })
-      if (stepAt < record.steps.length - 1) goToStep(stepAt + 1)
+      const next = nextStepFor({
+        steps: record.steps.map(({ id }) => id),
+        from: stepAt,
+        given: givenSteps(live.marks),
+        cookId: settings.cookId,
+      })
+      if (next !== null) goToStep(next)
+      else if (stepAt < record.steps.length - 1)
+        setSaid('That was your last step: the others are given to other cooks.')
       else setSaid('That was the last step: weigh what is left, then finish.')
     },
     pileInTurn,

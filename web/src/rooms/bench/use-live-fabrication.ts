@@ -97,7 +97,16 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
     move: (words, readingId, pileId) => act(words, { kind: 'move', fabricationId, readingId, pileId }),
     count: (words, readingId, pieces) => act(words, { kind: 'count', fabricationId, readingId, pieces }),
     mark: (words, said) =>
-      act(words, { kind: 'mark', fabricationId, cookId: null, ratePerHour: null, step: null, ...said }),
+      act(words, {
+        kind: 'mark',
+        fabricationId,
+        cookId: null,
+        ratePerHour: null,
+        step: null,
+        load: null,
+        units: null,
+        ...said,
+      }),
     lastAct,
     lastUndone: lastUndone?.act ?? null,
     undo: () => {

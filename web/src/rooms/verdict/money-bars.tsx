@@ -59,7 +59,7 @@ export function MoneyBars() {
             {parts.map((part, place) =>
               shown[place] === 0 ? null : (
                 <li key={part.name}>
-                  <span className={`money-mark ${part.name}`} aria-hidden /> {PART_WORDS[part.name]}{' '}
+                  <span className={`money-mark ${part.name}`} aria-hidden /> {format.words(PART_WORDS[part.name])}{' '}
                   <OpenFigure explain={() => moneyPartFigure(document, appraisal, leading, part.name)} format={format}>
                     {format.money(shown[place] as number)}
                   </OpenFigure>

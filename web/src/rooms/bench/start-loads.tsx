@@ -1,8 +1,7 @@
 import type { Item, Style } from '@fleam/contract'
-import { batchLoads, loadOnBoard, settleStyle } from '@fleam/core'
+import { batchLoads, settleStyle } from '@fleam/core'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import type { LiveFabrication } from './use-live-fabrication.ts'
 import type { StartFields } from './use-start-form.ts'
 
 /** Before it starts: how much of a batch to take out of the fridge at once. */
@@ -22,25 +21,5 @@ export function StartLoads({ said, item, style }: { said: StartFields; item: Ite
       {perLoad === 1 ? one : many} out of the fridge at a time, {loads} loads, so that each is back within{' '}
       {boardMinutes} minutes.
     </p>
-  )
-}
-
-/** While it goes on: the load that is on the board. */
-export function LoadLine({ live: { record, marks } }: { live: LiveFabrication }) {
-  const { coldLimits } = useKitchenCautions()
-  const minutes = record.labour.reduce((sum, entry) => sum + entry.minutes, 0)
-  const atWork = new Set(marks.flatMap(({ mark, cookId }) => (mark === 'labour-start' ? [cookId] : []))).size
-  const { perLoad, loads } = batchLoads({
-    units: record.units,
-    minutesPerUnit: minutes / record.units,
-    cooks: Math.max(1, atWork),
-    boardMinutes: coldLimits.boardMinutes,
-  })
-  if (loads === 1) return null
-  const back = marks.filter(({ mark }) => mark === 'cold-in').length
-  return (
-    <span>
-      load {loadOnBoard(loads, back)} of {loads}, {perLoad} at a time
-    </span>
   )
 }
