@@ -192,6 +192,7 @@ const buyingForm: z.ZodType<BuyingForm> = z
       kind: z.literal('whole'),
       ...anyForm,
       item: name,
+      styleId: id,
       style: name,
       unitWeight: grams,
       minutesPerUnit: estimate,

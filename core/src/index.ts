@@ -16,6 +16,7 @@ export type {
   BuyingComparison,
   BuyingForm,
   BuyingWish,
+  ChoiceForm,
   FormPile,
   Keeping,
   MealPart,
@@ -35,6 +36,7 @@ export type {
   ReadyForm,
   Recosted,
   SideBySide,
+  SideBySideWish,
   SideFigure,
   TrueCost,
   TrueCostFigure,
@@ -43,6 +45,7 @@ export type {
 } from './buying/index.ts'
 export {
   canTellApart,
+  choiceForms,
   compareForms,
   explainByFactor,
   explainParted,

@@ -35,6 +35,7 @@ export const wholeForm = (changes: Partial<WholeForm> = {}): WholeForm => ({
   quote: quote(3),
   since: '2026-11-01',
   item: 'Chicken, eviscerated',
+  styleId: 'supremes-style',
   style: 'Supremes',
   unitWeight: 2000,
   minutesPerUnit: estimate(9),

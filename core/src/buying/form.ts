@@ -42,6 +42,7 @@ interface AnyForm {
 export interface WholeForm extends AnyForm {
   kind: 'whole'
   item: string
+  styleId: string
   style: string
   /** Grams of one unit as purchased, where the quote does not say. */
   unitWeight: number

@@ -68,7 +68,7 @@ export async function formsOf(scope: Scope, productId: string, day: string): Pro
   const whole = await wholeForms(scope, wanted.ways, day)
   // A pile may be called otherwise in another style: in a comparison it bears the name of what is wanted.
   const named = whole.map((form) => {
-    const way = wanted.ways.find(({ style }) => form.id.endsWith(style.id))
+    const way = wanted.ways.find(({ style }) => form.styleId === style.id)
     return way ? { ...form, piles: renamed(form.piles, way.pile, wanted.pile) } : form
   })
   const ready = await readyForms(scope, [productId], day)
@@ -162,6 +162,7 @@ async function wholeForms(
           quote: quoteOf(price, terms(article.supplierId)),
           since: price.from,
           item: item.name,
+          styleId: style.id,
           style: style.name,
           unitWeight: item.unitWeight.usual,
           ...expectedOf(style, tests.get(style.id) ?? [], article.supplierId),

@@ -101,10 +101,10 @@ function Served({ pile, result, record }: PortionPileProps) {
         {format.weight(served.grams)} on the plate,{' '}
         <strong>
           <OpenFigure explain={() => served.explanation} format={format}>
-            {format.money(served.costPer100g)}
+            {format.quantity(served.costPer100g, 'money-per-100g')}
           </OpenFigure>
         </strong>{' '}
-        for 100 g served.
+        for {format.smallWeightUnit === 'ounce' ? 'an ounce' : format.smallWeightUnit} served.
       </p>
     </div>
   )

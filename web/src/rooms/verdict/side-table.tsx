@@ -13,12 +13,15 @@ const HEADS: Readonly<Record<SideFigure, { name: string; isLessBetter: boolean }
 }
 
 interface SideTableProps {
+  /** What a row is. */
+  head?: string
   sides: readonly SideBySide[]
   nameOf: (form: BuyingForm) => string
 }
 
 /** Every form as a row, every figure as a column with bars on one scale; the best of each is marked. */
-export function SideTable({ sides, nameOf }: SideTableProps) {
+export function SideTable({ head = 'Cut style or form', sides, nameOf }: SideTableProps) {
+  const { smallWeightUnit } = useFormat()
   const amountOf = (side: SideBySide, figure: SideFigure) => {
     const explanation = side.figures[figure]
     return explanation ? evaluate(explanation.expression) : null
@@ -32,10 +35,10 @@ export function SideTable({ sides, nameOf }: SideTableProps) {
     <Table className="side-table" responsive>
       <thead>
         <tr>
-          <th scope="col">Cut style or form</th>
+          <th scope="col">{head}</th>
           {columns.map(({ figure }) => (
             <th key={figure} scope="col">
-              {HEADS[figure].name}
+              {figure === 'costPer100gEdible' ? `${smallWeightUnit} edible` : HEADS[figure].name}
             </th>
           ))}
         </tr>

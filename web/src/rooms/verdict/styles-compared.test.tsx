@@ -12,9 +12,30 @@ const item = {
   isArchived: false,
   styles: [
     {
+      id: 'supremes-style',
+      name: 'Supremes',
+      isArchived: false,
       piles: [
-        { name: 'supremes', productId: 'p' },
-        { name: 'bones', productId: null },
+        { id: 's', name: 'supremes', productId: 'p' },
+        { id: 'b', name: 'bones', productId: null },
+      ],
+      options: [
+        {
+          id: 'wishbone',
+          question: 'Wishbone',
+          choices: [
+            { id: 'out', name: 'Out first', why: '', minutes: 0.5, shares: { s: 0.006, b: -0.006 } },
+            { id: 'in', name: 'Left in', why: '', minutes: 0, shares: {} },
+          ],
+        },
+        {
+          id: 'order',
+          question: 'Order',
+          choices: [
+            { id: 'legs', name: 'Legs first', why: '', minutes: 0, shares: {} },
+            { id: 'wings', name: 'Wings first', why: '', minutes: 0, shares: {} },
+          ],
+        },
       ],
     },
   ],
@@ -22,7 +43,7 @@ const item = {
 const forms = [
   wholeForm({ id: 'a' }),
   wholeForm({ id: 'b', supplier: 'Brindlemere Meats', unitWeight: 1000 }),
-  wholeForm({ id: 'c', style: 'Halves' }),
+  wholeForm({ id: 'c', styleId: 'halves-style', style: 'Halves' }),
 ]
 
 async function show() {
@@ -32,11 +53,11 @@ async function show() {
     [`${BASE}/forms?product=p`]: { body: [readyForm()] },
   } as never)
   await act(async () => void renderPart(<StylesCompared />))
-  await screen.findByRole('table')
+  await screen.findAllByRole('table')
   await screen.findByRole('row', { name: /bought ready/ })
 }
 const rows = () =>
-  within(screen.getByRole('table'))
+  within(screen.getAllByRole('table')[0] as HTMLElement)
     .getAllByRole('rowheader')
     .map((each) => each.textContent)
 
@@ -56,4 +77,14 @@ test('no fewer than two stay, and a figure opens to its formula', async () => {
   const row = screen.getByRole('row', { name: /Ostravale/ })
   await touch(within(row).getAllByRole('button')[0] as HTMLElement)
   expect(screen.getByRole('tooltip').textContent).toContain('cost of supremes')
+})
+
+test('choices within a style stand in money, and those without a difference say so', async () => {
+  await show()
+  const choices = within(screen.getByRole('region', { name: 'Choices within a style' }))
+  const [usual, other] = choices.getAllByRole('row').slice(1)
+  expect(usual?.textContent).toContain('Out first, as usual')
+  const costs = [usual, other].map((row) => Number(/€(\d+\.\d\d)/.exec(row?.textContent ?? '')?.[1]))
+  expect(costs[1]).toBeGreaterThan(costs[0] as number)
+  expect(choices.getByText(/Legs first or Wings first: no difference/)).toBeTruthy()
 })

@@ -9,6 +9,7 @@ import { useItems } from '../../data/queries.ts'
 import { ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { ChoicesCompared } from './choices-compared.tsx'
 import { SideTable } from './side-table.tsx'
 
 const MOST_COMPARED = 6
@@ -134,6 +135,7 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
           })}
         </fieldset>
       </details>
+      <ChoicesCompared key={item.id} item={item} whole={whole} terms={wish} />
     </>
   )
 }
