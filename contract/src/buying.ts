@@ -10,6 +10,7 @@ import {
   minutes,
   money,
   name,
+  notes,
   positiveCount,
   positiveGrams,
   positiveShare,
@@ -19,7 +20,14 @@ import {
 
 /** A supplier with its terms. */
 export const supplier = z
-  .strictObject({ id, name, delivery: money.default(0), minimumOrder: money.nullable().default(null) })
+  .strictObject({
+    id,
+    name,
+    delivery: money.default(0),
+    minimumOrder: money.nullable().default(null),
+    /** Where claims go, as it stands on a letter. */
+    address: notes.nullable().default(null),
+  })
   .meta({ id: 'Supplier' })
 export const suppliers = z.array(supplier)
 export type Supplier = z.infer<typeof supplier>

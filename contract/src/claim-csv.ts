@@ -1,4 +1,4 @@
-import { deliveryClaim } from '@fleam/core'
+import { lotClaim } from '@fleam/core'
 import Papa from 'papaparse'
 import { inert } from './inert.ts'
 import type { Lot } from './receiving.ts'
@@ -8,16 +8,22 @@ export interface ClaimedFault {
   what: string
   value: number | null
   note: string | null
+  worth: number | null
 }
 
-/** What is claimed of a delivery, as CSV: a row for each case, then one for each fault. CRLF line ends. */
+/** What is claimed of a delivery, as CSV: a row for each case, one for each fault, and the sum. CRLF line ends. */
 export function claimCsv(lot: Lot, currency: string, faults: readonly ClaimedFault[]): string {
-  const claim = deliveryClaim(lot.cases, lot.price)
+  const { delivery: claim, total: owed, whole } = lotClaim(lot)
   const about = {
     supplier: inert(lot.supplier),
     received: lot.receivedOn,
     item: inert(lot.item),
     lot: inert(lot.code ?? ''),
+    'invoice number': inert(lot.invoiceNumber ?? ''),
+    'order number': inert(lot.orderNumber ?? ''),
+    'article number': inert(lot.articleNumber ?? lot.gtin ?? ''),
+    [`price (${currency})`]: lot.price.amount,
+    per: lot.price.per,
   }
   const cases = lot.cases.map((each, at) => ({
     ...about,
@@ -43,8 +49,17 @@ export function claimCsv(lot: Lot, currency: string, faults: readonly ClaimedFau
     'invoice (g)': '',
     'weighed (g)': '',
     'short (g)': '',
-    [`claim (${currency})`]: '',
+    [`claim (${currency})`]: fault.worth ?? '',
     note: inert([fault.value ?? '', fault.note ?? ''].filter((part) => part !== '').join(' ')),
   }))
-  return `${Papa.unparse([...cases, total, ...rest], { newline: '\r\n' })}\r\n`
+  const sum = {
+    ...about,
+    what: whole === null ? 'to claim' : 'to claim, the whole invoice',
+    'invoice (g)': '',
+    'weighed (g)': '',
+    'short (g)': '',
+    [`claim (${currency})`]: owed,
+    note: inert(lot.standingReason ?? ''),
+  }
+  return `${Papa.unparse([...cases, total, ...rest, sum], { newline: '\r\n' })}\r\n`
 }

@@ -176,6 +176,8 @@ export const fabricationStart = z.strictObject({
   supplierId: id.nullable(),
   lot: name.nullable(),
   lotId: id.nullable().default(null),
+  /** Why a lot in quarantine is cut from; kept with the record's notes. */
+  lotReason: notes.nullable().default(null),
   date: day,
   startedAt: instant,
   rhythm: z.enum(RHYTHMS).default('unit'),

@@ -1,7 +1,7 @@
 import { LONGEST_COOK_NAME } from '@fleam/core'
 import { z } from 'zod'
 import { offerOfPile } from './fabrication-document.ts'
-import { currency, id, money, name } from './numbers.ts'
+import { currency, id, money, name, notes } from './numbers.ts'
 
 function isTimeZone(zone: string): boolean {
   try {
@@ -23,6 +23,8 @@ export const kitchenSetUp = z.strictObject({
   decimalMark: decimalMark.default('point'),
   timeZone: z.string().refine(isTimeZone, 'must be a time zone such as Europe/Vienna'),
   wagePerHour: money,
+  /** Where goods are delivered, as it stands on a letter. */
+  address: notes.nullable().default(null),
 })
 /** What may be changed of a kitchen: its money is that of everything that was ever bought, and stays. */
 export const kitchenEdit = kitchenSetUp

@@ -1,3 +1,4 @@
+import type { ClaimedFault } from './claim-csv.ts'
 import { claimCsv, type Lot, lotEdit, lotEditOf, lotPhoto } from './index.ts'
 
 const LOT: Lot = {
@@ -17,12 +18,17 @@ const LOT: Lot = {
   useBy: '2026-12-01',
   openedOn: null,
   isFinished: false,
+  standing: 'accepted',
+  standingReason: null,
+  invoiceNumber: null,
+  orderNumber: null,
+  articleNumber: null,
   notes: null,
   cases: [
     { id: '019b76da-a8f2-7000-8003-000000000002', label: null, serial: '7', invoiceWeight: 5000, weighed: 4900 },
     { id: '019b76da-a8f2-7000-8003-000000000003', label: null, serial: null, invoiceWeight: 5000, weighed: null },
   ],
-  checks: [{ checkId: 'skin', isFault: true, value: null, note: 'torn' }],
+  checks: [{ checkId: 'skin', isFault: true, value: null, note: 'torn', worth: null }],
 }
 const [first, second] = LOT.cases as [Lot['cases'][number], Lot['cases'][number]]
 const paths = (changes: object) =>
@@ -68,19 +74,25 @@ describe('a picture', () => {
 })
 
 describe('the claim as CSV', () => {
-  const rows = (changes: Partial<Lot> = {}, faults = [{ what: 'skin torn', value: null, note: 'two' }]) =>
+  const rows = (
+    changes: Partial<Lot> = {},
+    faults: ClaimedFault[] = [{ what: 'skin torn', value: null, note: 'two', worth: 2.5 }],
+  ) =>
     claimCsv({ ...LOT, ...changes }, 'EUR', faults)
       .trim()
       .split('\r\n')
 
-  test('has a row for each case, one for all, and one for each fault', () => {
+  test('has a row for each case, one for all, one for each fault, and the sum', () => {
     const [header, ...lines] = rows()
-    expect(header).toBe('supplier,received,item,lot,what,invoice (g),weighed (g),short (g),claim (EUR),note')
+    expect(header).toBe(
+      'supplier,received,item,lot,invoice number,order number,article number,price (EUR),per,what,invoice (g),weighed (g),short (g),claim (EUR),note',
+    )
     expect(lines.map((line) => line.split(',').slice(-6).join('|'))).toEqual([
       'case 1 (7)|5000|4900|100|0.4|',
       'case 2|5000||0|0|',
       'in all|10000|9900|100|0.4|',
-      'skin torn|||||two',
+      'skin torn||||2.5|two',
+      'to claim||||0.4|',
     ])
   })
 
@@ -88,11 +100,11 @@ describe('the claim as CSV', () => {
     const [, line] = rows({ supplier: '=HYPERLINK("x")', code: '+1' })
     expect(line?.startsWith('"\'=HYPERLINK(""x"")"')).toBe(true)
     expect(line).toContain("'+1")
-    expect(rows({}, [{ what: 'skin', value: null, note: '@risk' }]).at(-1)).toContain("'@risk")
+    expect(rows({}, [{ what: 'skin', value: null, note: '@risk', worth: null }]).at(-2)).toContain("'@risk")
   })
 
   test('says the number that was measured with its fault', () => {
-    expect(rows({}, [{ what: 'too warm', value: 9 as never, note: 'thermometer 2' }]).at(-1)).toContain(
+    expect(rows({}, [{ what: 'too warm', value: 9 as never, note: 'thermometer 2', worth: null }]).at(-2)).toContain(
       '9 thermometer 2',
     )
   })

@@ -1,4 +1,4 @@
-import { hasRightCheckDigit, RECORD_STATUSES } from '@fleam/core'
+import { hasRightCheckDigit, LOT_STANDINGS, type LotStanding, RECORD_STATUSES } from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument, price } from './fabrication-document.ts'
 import { day, grams, gramsInAll, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
@@ -20,6 +20,8 @@ export const lotCheck = z.strictObject({
   isFault: z.boolean(),
   value: z.number().min(-100).max(100_000).nullable(),
   note: z.string().trim().max(600).nullable(),
+  /** What the supplier owes for this fault. */
+  worth: money.nullable().default(null),
 })
 export type LotCheck = z.infer<typeof lotCheck>
 
@@ -45,6 +47,14 @@ const lotFields = {
   useBy: day.nullable(),
   openedOn: day.nullable(),
   isFinished: z.boolean(),
+  /** What became of it; a quarantined lot is cut from with a reason alone, one that went back not at all. */
+  standing: z.enum(LOT_STANDINGS).default('accepted'),
+  /** Why it is quarantined, went back, or was released. */
+  standingReason: notes.nullable().default(null),
+  invoiceNumber: name.nullable().default(null),
+  orderNumber: name.nullable().default(null),
+  /** The supplier's own number of the article. */
+  articleNumber: name.nullable().default(null),
   notes: notes.nullable(),
   cases: z.array(lotCase).min(1).max(MOST_CASES),
   checks: z.array(lotCheck).max(40),
@@ -59,10 +69,15 @@ function refuseLot(
     receivedOn: string
     productionDate: string | null
     useBy: string | null
+    standing: LotStanding
+    standingReason: string | null
   },
   context: z.RefinementCtx,
 ): void {
   const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
+  if (value.standing !== 'accepted' && (value.standingReason ?? '').trim() === '') {
+    refuse(['standingReason'], 'must say why')
+  }
   if (value.price.per === 'piece' && value.pieces === null) refuse(['pieces'], 'is needed for a price per piece')
   const { receivedOn, productionDate, useBy } = value
   if (productionDate !== null && productionDate > receivedOn) refuse(['productionDate'], 'must not be after it came')

@@ -145,6 +145,11 @@ function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierI
     useBy: dayAfter(now, script.useByInDays),
     openedOn: openedDaysAgo === undefined ? null : dayAfter(now, -openedDaysAgo),
     isFinished: false,
+    standing: 'accepted',
+    standingReason: null,
+    invoiceNumber: null,
+    orderNumber: null,
+    articleNumber: null,
     notes: null,
     cases: script.cases.map((each, at) => ({
       id: caseIds[at] as string,

@@ -14,7 +14,13 @@ export interface LotScript {
   openedDaysAgo?: number
 }
 
-const right = (checkId: string, value: number | null = null) => ({ checkId, isFault: false, value, note: null })
+const right = (checkId: string, value: number | null = null) => ({
+  checkId,
+  isFault: false,
+  value,
+  note: null,
+  worth: null,
+})
 
 /** What is in the cold of the made-up kitchen: the chickens of today, a short delivery, fish for tomorrow. */
 export const LOTS: readonly LotScript[] = [
@@ -48,7 +54,7 @@ export const LOTS: readonly LotScript[] = [
     checks: [
       right('temperature', 3.4),
       right('seal'),
-      { checkId: 'skin', isFault: true, value: null, note: 'two of eight' },
+      { checkId: 'skin', isFault: true, value: null, note: 'two of eight', worth: null },
     ],
   },
   {

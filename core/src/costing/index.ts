@@ -2,6 +2,7 @@ export type { AllocationResult } from './allocation.ts'
 export { allocate } from './allocation.ts'
 export type { CostIn } from './cost-in.ts'
 export {
+  apCost,
   costIn,
   labourMinutes,
   MINUTES_PER_HOUR,

@@ -39,6 +39,26 @@ export function stockInOrder(lots: readonly StockLot[], today: Day): StockState[
     .sort((a, b) => (a.lastDay ?? '9999').localeCompare(b.lastDay ?? '9999') || a.id.localeCompare(b.id))
 }
 
+/** Where a lot went: what is cut, lost and left adds up to what came. Grams. */
+export interface LotBalance {
+  came: number
+  /** Cut, by what really came: a lot that was short is short in every part of it. */
+  cut: number
+  /** Left over when it was finished, or sent back. */
+  lost: number
+  left: number
+}
+
+/** Came, cut, lost and left of a lot, also in part. `isGone` where nothing of it is here any more. */
+export function lotBalance(
+  lot: Pick<StockLot, 'invoiceWeight' | 'receivedWeight' | 'usedWeight'>,
+  isGone: boolean,
+): LotBalance {
+  const left = leftOf(lot)
+  const came = lot.receivedWeight
+  return { came, cut: came - left, lost: isGone ? left : 0, left: isGone ? 0 : left }
+}
+
 /** What is left of what came: a lot that was short is short in every part of it. Grams, zero or more. */
 export const leftOf = (lot: Pick<StockLot, 'invoiceWeight' | 'receivedWeight' | 'usedWeight'>): number =>
   Math.max(0, lot.receivedWeight * (1 - lot.usedWeight / lot.invoiceWeight))

@@ -16,6 +16,7 @@ import {
 import { heatWords, localWords } from './local-words.ts'
 
 export interface Format {
+  currency: string
   weight: (grams: number) => string
   money: (amount: number) => string
   /** A plain number with so many decimals. */
@@ -117,6 +118,7 @@ export function formatFor(currency: string, units: WeightSystem, mark: DecimalMa
   }
   const perWeightAmount = (perKg: number) => money(pricePerWeight(perKg, units).amount)
   return {
+    currency,
     weight,
     money,
     number,

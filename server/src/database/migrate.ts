@@ -20,6 +20,7 @@ import { up as recordsPutRight } from './migrations/015-records-put-right.ts'
 import { up as struckPrices } from './migrations/016-struck-prices.ts'
 import { up as decimalMarks } from './migrations/017-decimal-marks.ts'
 import { up as loads } from './migrations/018-loads.ts'
+import { up as lotsAtTheDoor } from './migrations/019-lots-at-the-door.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -41,6 +42,7 @@ const MIGRATIONS = [
   { name: '016-struck-prices', up: struckPrices },
   { name: '017-decimal-marks', up: decimalMarks },
   { name: '018-loads', up: loads },
+  { name: '019-lots-at-the-door', up: lotsAtTheDoor },
 ]
 
 function migrator(database: Sequelize) {

@@ -327,7 +327,7 @@ describe('marks', () => {
     const mark = { kind: 'mark', ...made(1), mark: 'step-done', step: 'legs' }
     await post(mark)
     await post(mark)
-    expect((await current()).facts).toEqual([{ ...mark, cookId: null, ratePerHour: null }])
+    expect((await current()).facts).toEqual([{ ...mark, cookId: null, ratePerHour: null, load: null, units: null }])
     const bad = await post({ ...mark, id: newId(), mark: 'dance' })
     expect([bad.status, bad.body.issues[0].path]).toEqual([400, 'facts[0].mark'])
     const other = await post({ ...mark, mark: 'cold-in' })

@@ -1,5 +1,6 @@
 import type { FabricationRecord, FabricationState, FabricationStep, FabricationWish } from '@fleam/contract'
 import {
+  isSentBack,
   MOST_WEIGHINGS,
   type PlannedOffer,
   type PlannedPile,
@@ -139,7 +140,7 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
   const supplier = wish.supplierId === null ? null : await requireSupplier(scope, wish.supplierId)
   const last = (await latestOfStyle(scope, known.style.id))?.record
   refuseUnknownChoices(known, wish.chosen)
-  if (wish.lotId !== null) await requireLot(scope, wish.lotId)
+  const notes = await notesOfLot(scope, wish)
   const settled = settleStyle(known.style, wish.chosen)
   const piles = withOwnBounds(plannedPiles(settled, wish.units, last), wish.bounds)
   const ownOffers = await offersFor(scope, known, wish, piles)
@@ -184,11 +185,29 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
     supplierId: supplier?.id ?? null,
     supplier: supplier?.name ?? null,
     lot: wish.lot,
-    notes: null,
+    notes,
     startedAt: wish.startedAt,
     closedAt: null,
     updatedAt: wish.startedAt,
   }
+}
+
+/**
+ * What the record's notes say of its lot. Refuses one that went back, and one in quarantine unless somebody named gives a
+ * reason.
+ */
+async function notesOfLot(scope: Scope, { lotId, lotReason, cookId }: FabricationWish): Promise<string | null> {
+  if (lotId === null) return null
+  const { standing, standingReason } = await requireLot(scope, lotId)
+  const refuse = (path: string, message: string) => {
+    throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
+  }
+  if (isSentBack(standing)) refuse('lotId', 'is of a lot that went back to the supplier')
+  if (standing !== 'quarantined') return null
+  const reason = (lotReason ?? '').trim()
+  if (reason === '') refuse('lotReason', 'must say why a lot in quarantine is cut')
+  if (cookId === null) refuse('cookId', 'must say who cuts a lot in quarantine')
+  return `Cut from quarantine (${standingReason ?? 'no reason given'}): ${reason}`
 }
 
 /** Offers of the price book, and those that were said once and are not in it, for the piles of the record. */

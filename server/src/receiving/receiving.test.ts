@@ -28,6 +28,7 @@ beforeEach(async () => {
 })
 afterAll(() => test_.close())
 
+const caseOf = () => ({ id: newId(), label: null, serial: null, invoiceWeight: 5_000, weighed: null })
 const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   id: newId(),
   version: 1,
@@ -43,14 +44,19 @@ const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   useBy: '2026-12-02',
   openedOn: null,
   isFinished: false,
+  standing: 'accepted',
+  standingReason: null,
+  invoiceNumber: null,
+  orderNumber: null,
+  articleNumber: null,
   notes: null,
   cases: [
     { id: newId(), label: '(10)L-4471', serial: '1', invoiceWeight: 12_600, weighed: 12_300 },
     { id: newId(), label: null, serial: null, invoiceWeight: 12_600, weighed: null },
   ],
   checks: [
-    { checkId: 'skin', isFault: true, value: null, note: 'two torn' },
-    { checkId: 'temperature', isFault: false, value: 3.5, note: null },
+    { checkId: 'skin', isFault: true, value: null, note: 'two torn', worth: null },
+    { checkId: 'temperature', isFault: false, value: 3.5, note: null, worth: null },
   ],
   ...changes,
 })
@@ -133,8 +139,9 @@ test('what is missing and what is wrong go into the claim', async () => {
   expect(rows[0]).toContain('claim (EUR)')
   expect(rows[1]).toContain('case 1 (1),12600,12300,300,1.2')
   expect(rows.find((row) => row.includes('in all'))).toContain('25200,24900,300,1.2')
-  expect(rows.at(-1)).toContain('skin torn')
-  expect(rows.at(-1)).toContain('two torn')
+  expect(rows.at(-2)).toContain('skin torn')
+  expect(rows.at(-2)).toContain('two torn')
+  expect(rows.at(-1)).toContain('to claim,,,,1.2')
 })
 
 const pictureOf = (background: string) =>
@@ -142,6 +149,43 @@ const pictureOf = (background: string) =>
     .withExif({ IFD0: { Copyright: 'nobody' } })
     .jpeg()
     .toBuffer()
+
+test('the claim is a letter too, with its pictures', async () => {
+  const sent = lot({ invoiceNumber: 'R-77', standing: 'refused', standingReason: 'too warm, 9 degrees' })
+  await send(test_, 'POST', path('/lots'), sent)
+  const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#a33' } })
+    .jpeg()
+    .toBuffer()
+  const photo = { id: newId(), takenAt: '2026-11-23T08:00:00.000Z', picture: picture.toString('base64') }
+  await send(test_, 'POST', path(`/lots/${sent.id}/photos`), photo)
+  const letter = await test_.app.inject({ method: 'GET', url: path(`/lots/${sent.id}/claim.pdf`) })
+  expect([letter.statusCode, letter.headers['content-type']]).toEqual([200, 'application/pdf'])
+  expect(letter.rawPayload.subarray(0, 5).toString()).toBe('%PDF-')
+  expect(letter.rawPayload.toString('latin1')).toContain('/Subtype /Image')
+})
+
+test('what stands apart or went back is not cut from without a reason, or at all', async () => {
+  const [apart, back] = [
+    lot({ standing: 'quarantined', standingReason: 'smells' }),
+    lot({ standing: 'returned', standingReason: 'too warm', cases: [{ ...caseOf(), id: newId() }] }),
+  ]
+  for (const each of [apart, back]) expect((await send(test_, 'POST', path('/lots'), each)).status).toBe(201)
+  const style = ((await send(test_, 'GET', path('/items'))).body as Item[])[0]?.styles[0]?.id as string
+  const cookId = newId()
+  await send(test_, 'POST', path('/cooks'), { id: cookId, name: 'Marit', wagePerHour: 20 })
+  const start = async (changes: Record<string, unknown>) => {
+    const { status, body } = await send(test_, 'POST', path('/fabrications'), { ...startOf(style), ...changes })
+    return status === 201 ? body.record.notes : [status, body.issues[0].path]
+  }
+  expect(await start({ lotId: back.id })).toEqual([400, 'lotId'])
+  expect(await start({ lotId: apart.id })).toEqual([400, 'lotReason'])
+  expect(await start({ lotId: apart.id, lotReason: 'checked, 3 degrees' })).toEqual([400, 'cookId'])
+  expect(await start({ lotId: apart.id, lotReason: 'checked, 3 degrees', cookId })).toBe(
+    'Cut from quarantine (smells): checked, 3 degrees',
+  )
+  const silent = await send(test_, 'POST', path('/lots'), lot({ standing: 'quarantined', cases: [caseOf()] }))
+  expect([silent.status, silent.body.issues[0].path]).toEqual([400, 'standingReason'])
+})
 
 test('what only claims to be a picture is refused, and so is one too many', async () => {
   const sent = lot()

@@ -94,6 +94,28 @@ export function receivingRoutes(app: Server, scopeOf: Scopes): void {
     },
   )
 
+  app.get(
+    `${base}/:id/claim.pdf`,
+    {
+      schema: {
+        operationId: 'printClaim',
+        summary: 'What a supplier owes for a lot, as a letter in PDF',
+        mediaType: 'application/pdf',
+        tags,
+        params: fabricationParams,
+      },
+    },
+    async (request, reply) => {
+      const papers = await service.claimPapers(await scopeOf(request), request.params.id)
+      // Whoever draws the page is large, and a start must not wait for it.
+      const { claimPdf } = await import('./claim-page.ts')
+      return reply
+        .header('content-disposition', `inline; filename="claim-${request.params.id}.pdf"`)
+        .type('application/pdf')
+        .send(await claimPdf(papers))
+    },
+  )
+
   const kept = z.array(z.object({ id, takenAt: z.string() }))
   app.post(
     `${base}/:id/photos`,

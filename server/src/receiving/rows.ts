@@ -19,6 +19,11 @@ export const lotOfRow = (row: LotModel): Lot => ({
   useBy: row.useBy,
   openedOn: row.openedOn,
   isFinished: Boolean(row.isFinished),
+  standing: row.standing,
+  standingReason: row.standingReason,
+  invoiceNumber: row.invoiceNumber,
+  orderNumber: row.orderNumber,
+  articleNumber: row.articleNumber,
   notes: row.notes,
   cases: (row.cases ?? []).map(({ id, label, serial, invoiceWeight, weighed }) => ({
     id,
@@ -27,11 +32,12 @@ export const lotOfRow = (row: LotModel): Lot => ({
     invoiceWeight,
     weighed,
   })),
-  checks: (row.checks ?? []).map(({ checkId, isFault, value, note }) => ({
+  checks: (row.checks ?? []).map(({ checkId, isFault, value, note, worth }) => ({
     checkId,
     isFault: Boolean(isFault),
     value,
     note,
+    worth,
   })),
 })
 
@@ -52,5 +58,10 @@ export const lotColumns = (lot: LotEdit, item: string) => ({
   useBy: lot.useBy,
   openedOn: lot.openedOn,
   isFinished: lot.isFinished,
+  standing: lot.standing,
+  standingReason: lot.standingReason,
+  invoiceNumber: lot.invoiceNumber,
+  orderNumber: lot.orderNumber,
+  articleNumber: lot.articleNumber,
   notes: lot.notes,
 })

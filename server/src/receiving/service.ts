@@ -10,9 +10,10 @@ import {
 import { documentOf, type LabelMismatch, labelMismatch } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
-import { inTransaction, type Scope } from '../scope/index.ts'
+import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
+import type { ClaimPapers } from './claim-page.ts'
 import { writtenAnew } from './picture.ts'
 import * as store from './store.ts'
 
@@ -136,12 +137,27 @@ function refuseMore(message: string): never {
   })
 }
 
+/** What is claimed of a lot, as a letter. */
+export async function claimPapers(scope: Scope, id: string): Promise<ClaimPapers> {
+  const lot = await requireLot(scope, id)
+  const supplier = await requireSupplier(scope, lot.supplierId)
+  const kept = await store.photos(scope, id)
+  const pictures = await Promise.all(kept.map((photo) => store.pictureOf(scope, id, photo.id)))
+  return {
+    kitchen: scope.kitchen,
+    supplier,
+    lot,
+    pictures: pictures.filter((picture) => picture !== null),
+    today: dayOf(scope),
+  }
+}
+
 export async function claimCsv(scope: Scope, id: string): Promise<string> {
   const lot = await requireLot(scope, id)
   const faults = lot.checks.filter((check) => check.isFault)
   return csvOfClaim(
     lot,
     scope.kitchen.currency,
-    faults.map((check) => ({ what: faultWords(check.checkId), value: check.value, note: check.note })),
+    faults.map(({ checkId, value, note, worth }) => ({ what: faultWords(checkId), value, note, worth })),
   )
 }

@@ -18,11 +18,7 @@ import {
   VERDICT_WORDS,
   verdictSentence,
 } from '@fleam/core'
-
-export interface SheetTable {
-  heads: string[]
-  rows: string[][]
-}
+import { type Paper, paperOf, type SheetTable } from '../paper/index.ts'
 
 export interface SheetBar {
   name: string
@@ -32,7 +28,7 @@ export interface SheetBar {
 
 /** Everything on the page, worded; whoever draws it only has to place it. */
 export interface SheetContent {
-  paper: 'A4' | 'LETTER'
+  paper: Paper
   title: string
   facts: string
   /** Said where this is not the record itself. */
@@ -92,7 +88,7 @@ export function sheetContent(
     cost.net,
   )
   return {
-    paper: units === 'metric' ? 'A4' : 'LETTER',
+    paper: paperOf(units),
     title: `${document.item}: ${document.style.toLowerCase()}`,
     facts: [kitchen, record.date, record.cook, record.supplier, record.lot]
       .filter((part): part is string => part !== null)

@@ -30,7 +30,7 @@ export async function insertSuppliers(scope: Scope, added: readonly Supplier[]):
 /** The supplier of a name that nobody had; where somebody adds it at this moment, theirs. */
 export async function supplierAdded(scope: Scope, id: string, name: string): Promise<Supplier> {
   const { Supplier: Suppliers } = scope.database.models
-  const row = { id, kitchenId: scope.kitchen.id, name, delivery: 0, minimumOrder: null }
+  const row = { id, kitchenId: scope.kitchen.id, name, delivery: 0, minimumOrder: null, address: null }
   await Suppliers.bulkCreate([row], { ignoreDuplicates: true, ...within(scope) })
   // What was committed since this transaction began is seen only by a read that locks.
   const added = await Suppliers.findOne({

@@ -17,16 +17,22 @@ interface FigureProps {
 /** A figure that opens to its formula with its own numbers in it. */
 export function Figure({ of, children, className = '' }: FigureProps) {
   return (
-    <Opening className={className} body={<AppraisedFormula of={of} />}>
+    <Opening className={className} body={<AppraisedFormula of={of} shown={children} />}>
       {children}
     </Opening>
   )
 }
 
 /** The formula as the document is now: while it is open it follows what is changed. */
-function AppraisedFormula({ of }: { of: FigureRef }) {
+function AppraisedFormula({ of, shown }: { of: FigureRef; shown: string }) {
   const { document, appraisal, format } = useAppraised()
-  return <FormulaBody explanation={explain(document, appraisal, of)} format={format} />
+  return <FormulaBody explanation={explain(document, appraisal, of)} format={format} shown={shown} />
+}
+
+interface OwnFormulaProps {
+  explain: () => Explanation | null
+  format: Format
+  shown: string
 }
 
 interface OpenFigureProps {
@@ -40,14 +46,14 @@ interface OpenFigureProps {
 /** Any figure with a formula, also where no document is appraised. */
 export function OpenFigure({ explain: explanation, format, children, className = '' }: OpenFigureProps) {
   return (
-    <Opening className={className} body={<OwnFormula explain={explanation} format={format} />}>
+    <Opening className={className} body={<OwnFormula explain={explanation} format={format} shown={children} />}>
       {children}
     </Opening>
   )
 }
 
-const OwnFormula = ({ explain: explanation, format }: Pick<OpenFigureProps, 'explain' | 'format'>) => (
-  <FormulaBody explanation={explanation()} format={format} />
+const OwnFormula = ({ explain: explanation, format, shown }: OwnFormulaProps) => (
+  <FormulaBody explanation={explanation()} format={format} shown={shown} />
 )
 
 interface ExplainedProps {
@@ -92,7 +98,7 @@ function Opening({ className, body, children }: OpeningProps) {
         <Overlay
           show
           target={button}
-          placement="auto"
+          placement="bottom"
           rootClose
           rootCloseEvent="mousedown"
           onHide={(event) => {
@@ -110,10 +116,30 @@ function Opening({ className, body, children }: OpeningProps) {
 /** More terms than this are summed up: nobody reads forty pieces in a formula. */
 const MOST_TERMS = 14
 
-function FormulaBody({ explanation, format }: { explanation: Explanation | null; format: Format }) {
+interface FormulaBodyProps {
+  explanation: Explanation | null
+  format: Format
+  /** The figure as it stands on the screen. */
+  shown: string
+}
+
+/** Digits of a sum of money, whatever its sign. */
+const amountIn = (words: string) => words.replace(/^[\u2212-]/, '')
+
+/**
+ * Parts are rounded so that they add up to the total that is shown: a part may stand there a cent away from what it is
+ * alone, and whoever opens it is told so.
+ */
+function isMovedByRounding(own: string, shown: string): boolean {
+  const letters = (words: string) => words.replace(/\d+/g, '0')
+  return amountIn(own) !== amountIn(shown) && letters(amountIn(own)) === letters(amountIn(shown))
+}
+
+function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   if (!explanation) return <Popover.Body>This does not apply here.</Popover.Body>
   const { title, expression, quantity, note } = explanation
   const isLong = expression.kind === 'sum' && expression.terms.length > MOST_TERMS
+  const own = format.quantity(evaluate(expression), quantity)
   const said = format.expression(expression)
   const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (each) => each.name))
   const numbers = word(
@@ -127,8 +153,11 @@ function FormulaBody({ explanation, format }: { explanation: Explanation | null;
       <p className="formula-names">= {names}</p>
       <p className="formula-numbers">
         = {numbers}
-        <br />= <strong>{format.quantity(evaluate(expression), quantity)}</strong>
+        <br />= <strong>{own}</strong>
       </p>
+      {quantity === 'money' && isMovedByRounding(own, shown) ? (
+        <p className="formula-note">Shown as {shown}, so that the parts add up to their total.</p>
+      ) : null}
       {note ? <p className="formula-note">{format.words(note)}</p> : null}
     </Popover.Body>
   )

@@ -1,11 +1,14 @@
 import './supplier-terms.css'
 import type { Supplier } from '@fleam/contract'
+import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useForm } from 'react-hook-form'
+import { z } from 'zod'
 import { useMergeSuppliers, usePutSupplier, useSuppliers } from '../data/buying-queries.ts'
 import { useKitchen } from '../data/kitchen-context.ts'
-import { NumberField } from './number-field.tsx'
+import { FormNumber } from './form-fields.tsx'
 import { Failed } from './states.tsx'
 
 /** What each supplier asks for a delivery, and its least order: they hold wherever a price says nothing else. */
@@ -17,7 +20,7 @@ export function SupplierTerms() {
       <h2 id="supplier-terms">Suppliers</h2>
       {suppliers.data.map((supplier) => (
         <TermsRow
-          key={`${supplier.id} ${supplier.name} ${supplier.delivery} ${supplier.minimumOrder}`}
+          key={`${supplier.id} ${supplier.name} ${supplier.delivery} ${supplier.minimumOrder} ${supplier.address}`}
           supplier={supplier}
           others={suppliers.data.filter((each) => each.id !== supplier.id)}
         />
@@ -31,33 +34,43 @@ interface TermsRowProps {
   others: readonly Supplier[]
 }
 
+const terms = z.object({
+  name: z.string().trim().min(1, 'A supplier needs a name.').max(120, 'At most 120 letters.'),
+  delivery: z.number({ error: 'Check this number.' }).nullable(),
+  minimumOrder: z.number({ error: 'Check this number.' }).nullable(),
+  address: z.string().max(600, 'At most 600 letters.'),
+})
+
 function TermsRow({ supplier, others }: TermsRowProps) {
   const { currency } = useKitchen()
   const put = usePutSupplier()
-  const [name, setName] = useState(supplier.name)
-  const [delivery, setDelivery] = useState<number | null>(supplier.delivery)
-  const [minimumOrder, setMinimumOrder] = useState<number | null>(supplier.minimumOrder)
-  const isChanged =
-    name.trim() !== supplier.name || (delivery ?? 0) !== supplier.delivery || minimumOrder !== supplier.minimumOrder
+  const form = useForm<z.infer<typeof terms>>({
+    resolver: zodResolver(terms),
+    defaultValues: { ...supplier, address: supplier.address ?? '' },
+  })
+  const { errors, isDirty } = form.formState
+  const save = form.handleSubmit(({ name, delivery, minimumOrder, address }) =>
+    put.mutate({ ...supplier, name, delivery: delivery ?? 0, minimumOrder, address: address.trim() || null }),
+  )
   return (
-    <form
-      className="supplier-terms"
-      onSubmit={(event) => {
-        event.preventDefault()
-        put.mutate({ ...supplier, name: name.trim(), delivery: delivery ?? 0, minimumOrder })
-      }}
-    >
+    <form className="supplier-terms" onSubmit={(event) => void save(event)} noValidate>
       <Form.Group controlId={`supplier-${supplier.id}`}>
         <Form.Label>Name</Form.Label>
-        <Form.Control value={name} maxLength={120} required onChange={(event) => setName(event.target.value)} />
+        <Form.Control isInvalid={errors.name !== undefined} {...form.register('name')} />
+        <Form.Text className="refusal">{errors.name?.message}</Form.Text>
       </Form.Group>
-      <NumberField label={`Delivery charge, ${currency}`} value={delivery} onChange={setDelivery} />
-      <NumberField label={`Minimum order, ${currency}, if any`} value={minimumOrder} onChange={setMinimumOrder} />
+      <FormNumber control={form.control} name="delivery" label={`Delivery charge, ${currency}`} />
+      <FormNumber control={form.control} name="minimumOrder" label={`Minimum order, ${currency}, if any`} />
+      <Form.Group controlId={`address-${supplier.id}`}>
+        <Form.Label>Address, for claims</Form.Label>
+        <Form.Control as="textarea" rows={1} {...form.register('address')} />
+        <Form.Text className="refusal">{errors.address?.message}</Form.Text>
+      </Form.Group>
       {others.length > 0 ? <MergeChoice supplier={supplier} others={others} /> : null}
       <Button
         type="submit"
         variant="outline-dark"
-        disabled={!isChanged || name.trim() === '' || put.isPending}
+        disabled={!isDirty || put.isPending}
         aria-label={`Save the terms of ${supplier.name}`}
       >
         Save

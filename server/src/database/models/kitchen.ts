@@ -1,6 +1,6 @@
 import type { Kitchen } from '@fleam/contract'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, quantity, words } from './columns.ts'
+import { id, longWords, quantity, words } from './columns.ts'
 
 export interface KitchenModel
   extends Model<InferAttributes<KitchenModel>, InferCreationAttributes<KitchenModel>>,
@@ -17,6 +17,7 @@ export const defineKitchen = (database: Sequelize) =>
       decimalMark: words(10),
       timeZone: words(64),
       wagePerHour: quantity(),
+      address: longWords(),
     },
     { tableName: 'kitchens' },
   )

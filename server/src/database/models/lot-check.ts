@@ -19,6 +19,7 @@ export const defineLotCheck = (database: Sequelize) =>
       isFault: yesNo(),
       value: maybeQuantity(),
       note: maybeWords(600),
+      worth: maybeQuantity(),
     },
     { tableName: 'lot_checks' },
   )

@@ -40,6 +40,11 @@ export interface LotModel extends Model<InferAttributes<LotModel>, InferCreation
   useBy: string | null
   openedOn: string | null
   isFinished: boolean
+  standing: Lot['standing']
+  standingReason: string | null
+  invoiceNumber: string | null
+  orderNumber: string | null
+  articleNumber: string | null
   notes: string | null
   createdAt: Date
   cases?: NonAttribute<LotCaseModel[]>
@@ -69,6 +74,11 @@ export const defineLot = (database: Sequelize) =>
       useBy: maybeDay(),
       openedOn: maybeDay(),
       isFinished: yesNo(),
+      standing: words(12),
+      standingReason: longWords(),
+      invoiceNumber: maybeWords(),
+      orderNumber: maybeWords(),
+      articleNumber: maybeWords(),
       notes: longWords(),
       createdAt: instant(),
     },

@@ -1,6 +1,6 @@
 import type { Supplier } from '@fleam/contract'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, maybeQuantity, quantity, ref, words } from './columns.ts'
+import { id, longWords, maybeQuantity, quantity, ref, words } from './columns.ts'
 
 export interface SupplierModel
   extends Model<InferAttributes<SupplierModel>, InferCreationAttributes<SupplierModel>>,
@@ -11,6 +11,13 @@ export interface SupplierModel
 export const defineSupplier = (database: Sequelize) =>
   database.define<SupplierModel>(
     'Supplier',
-    { id: id(), kitchenId: ref(), name: words(), delivery: quantity(), minimumOrder: maybeQuantity() },
+    {
+      id: id(),
+      kitchenId: ref(),
+      name: words(),
+      delivery: quantity(),
+      minimumOrder: maybeQuantity(),
+      address: longWords(),
+    },
     { tableName: 'suppliers' },
   )

@@ -68,6 +68,7 @@ export function StartForm(props: StartFormProps) {
           <option value="">Unassigned</option>
         </Form.Select>
       </Form.Group>
+      {props.lot?.lot.standing === 'quarantined' ? <QuarantineReason state={state} /> : null}
       <StartBounds key={`bounds-${style.id}`} form={form} style={style} />
       <SetUpList said={said} item={item} style={style} />
       <StartLoads said={said} item={item} style={style} />
@@ -84,6 +85,18 @@ export function StartForm(props: StartFormProps) {
       ) : null}
       {start.isError ? <Failed error={start.error} /> : null}
     </Form>
+  )
+}
+
+/** A lot in quarantine is cut from with a reason and a name, or not at all. */
+function QuarantineReason({ state: { form } }: { state: StartFormState }) {
+  const { errors } = form.formState
+  return (
+    <Form.Group controlId="start-lot-reason" className="wide">
+      <Form.Label>This lot is in quarantine: why is it cut from?</Form.Label>
+      <Form.Control isInvalid={errors.lotReason !== undefined} {...form.register('lotReason')} />
+      <Form.Text className="refusal">{errors.lotReason?.message ?? errors.cookId?.message}</Form.Text>
+    </Form.Group>
   )
 }
 

@@ -1,4 +1,5 @@
 import type { Cook, FabricationRow, Item, LotTrace } from '@fleam/contract'
+import { isSentBack } from '@fleam/core'
 import { Link, useSearchParams } from 'react-router-dom'
 import { useLot } from '../../data/buying-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../data/queries.ts'
@@ -54,7 +55,11 @@ function StartRoom({ items, cooks, fabrications, lot }: StartRoomProps) {
             , {lot.lot.supplier}. What is left of it stands below; change it where you take less.
           </p>
         ) : null}
-        <StartForm items={items} cooks={cooks} latest={fabrications} lot={lot} />
+        {lot && isSentBack(lot.lot.standing) ? (
+          <p className="refusal">It went back to the supplier: nothing is cut from it.</p>
+        ) : (
+          <StartForm items={items} cooks={cooks} latest={fabrications} lot={lot} />
+        )}
       </section>
     </div>
   )

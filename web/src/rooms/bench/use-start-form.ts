@@ -31,6 +31,8 @@ const startFields = z.object({
   extras: maybeNumber,
   supplier: z.string().max(120),
   cookId: z.string(),
+  /** Why a lot in quarantine is cut from. */
+  lotReason: z.string().max(600, 'At most 600 letters.'),
   bounds: z.record(
     z.string(),
     z
@@ -41,6 +43,12 @@ const startFields = z.object({
       }),
   ),
 })
+/** Of a lot in quarantine somebody named says why it is cut from. */
+const fromQuarantine = startFields.extend({
+  lotReason: z.string().trim().min(1, 'Why is it cut from quarantine?').max(600, 'At most 600 letters.'),
+  cookId: z.string().min(1, 'Who cuts it?'),
+})
+
 /** While it is typed anything may be missing. */
 export type StartFields = Omit<z.infer<typeof startFields>, 'units' | 'invoiceWeight'> & {
   units: number | null
@@ -94,7 +102,9 @@ export function useStartForm({ items, cooks, latest, lot = null }: StartFormProp
   const last = offered(firstId)
   const form = useForm<StartFields, unknown, StartFields>({
     // What is missing while it is typed is there once the schema has let it pass.
-    resolver: zodResolver(startFields) as unknown as Resolver<StartFields>,
+    resolver: zodResolver(
+      lot?.lot.standing === 'quarantined' ? fromQuarantine : startFields,
+    ) as unknown as Resolver<StartFields>,
     defaultValues: {
       styleId: firstId,
       chosen: {},
@@ -109,6 +119,7 @@ export function useStartForm({ items, cooks, latest, lot = null }: StartFormProp
       supplier: lot?.lot.supplier ?? last.supplier,
       cookId: cooks.find((cook) => cook.id === rowOf(firstId)?.cookId)?.id ?? cooks[0]?.id ?? '',
       bounds: {},
+      lotReason: '',
     },
   })
   /** Another style: what it was bought for last time is offered, and nothing of the one before. */
@@ -141,6 +152,7 @@ export function useStartForm({ items, cooks, latest, lot = null }: StartFormProp
         supplier: said.supplier.trim() || null,
         lot: lot?.lot.code ?? null,
         lotId: lot?.lot.id ?? null,
+        lotReason: said.lotReason.trim() || null,
         date: dayIn(kitchen.timeZone, now),
         startedAt: now.toISOString(),
         rhythm: said.rhythm,

@@ -6,10 +6,10 @@ import { Link } from 'react-router-dom'
 import { useForms, useProducts } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { BuyingRoom } from './buying-room.tsx'
 import { Ranking } from './ranking.tsx'
 
 /** What a kilo, and a plate, of one product really costs from every supplier and in every form. */

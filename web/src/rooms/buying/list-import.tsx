@@ -66,7 +66,7 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
       <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
       {preview ? <Preview preview={preview} /> : <Loading what="the rows" />}
       {progress ? (
-        <p className="buying-actions">
+        <p className="form-actions">
           <Progress what="Rows imported" done={progress.done} of={progress.of} />
           <span className="number">
             {progress.done.toLocaleString('en')} of {progress.of.toLocaleString('en')}
@@ -74,7 +74,7 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
         </p>
       ) : null}
       {error && refused.length === 0 ? <Failed error={error} /> : null}
-      <div className="buying-actions mt-3">
+      <div className="form-actions mt-3">
         {progress ? (
           <Button variant="outline-dark" onClick={() => leaving.current?.abort()}>
             Break off: nothing is kept
@@ -126,7 +126,7 @@ function Preview({ preview }: { preview: PriceListPreview }) {
   return (
     <>
       {preview.lines.length > 0 ? (
-        <Table className="buying-table" responsive>
+        <Table className="list-table" responsive>
           <thead>
             <tr>
               <th scope="col">Row</th>

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dateWords, dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
@@ -12,7 +13,6 @@ import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { orderWords, quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { BuyingRoom } from './buying-room.tsx'
 
 /** Grams of a part on one plate where the style does not say. */
 const USUAL_SERVING = 200
@@ -76,7 +76,7 @@ function Meals({ forms, units, day }: MealsProps) {
       </Form.Group>
       {view ? <MealSentence view={view} /> : <p>Nobody says how much a piece or a pack of it weighs.</p>}
       {view ? (
-        <Table className="buying-table" responsive>
+        <Table className="list-table" responsive>
           <thead>
             <tr>
               <th scope="col">Part</th>

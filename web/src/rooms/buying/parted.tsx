@@ -14,12 +14,12 @@ import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { BuyingRoom } from './buying-room.tsx'
 
 type Order = 'marginPerUnit' | 'marginPerHour'
 const USUAL_MARGIN_PERCENT = 30
@@ -175,7 +175,7 @@ function PartPrices({ value, marginShare }: { value: PartedValue; marginShare: n
       <h2 id="part-prices">
         {value.form.style}, {value.form.article}: a price for each part
       </h2>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Part</th>

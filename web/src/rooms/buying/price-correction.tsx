@@ -58,7 +58,7 @@ export function PriceCorrection({ articleId, price, isStruck, onClose }: PriceCo
         </Modal.Title>
       </Modal.Header>
       <Form onSubmit={(event) => void save(event)} noValidate>
-        <Modal.Body className="buying-form">
+        <Modal.Body className="form-grid">
           {isStruck ? null : (
             <>
               {field('amount', `Price per ${price.price.per}`)}

@@ -10,8 +10,8 @@ import { DayField } from '../../parts/day-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { Failed } from '../../parts/states.tsx'
+import { SupplierField } from '../../parts/supplier-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
-import { SupplierField } from './supplier-field.tsx'
 
 interface PriceFormProps {
   /** The article whose price changes; everything else stands as it was. */
@@ -56,7 +56,7 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
     add.mutate({ ...line, code, price: { ...line.price, amount } }, { onSuccess: onDone })
   }
   return (
-    <Form onSubmit={submit} className="buying-form" aria-label="A price">
+    <Form onSubmit={submit} className="form-grid" aria-label="A price">
       {from ? null : (
         <>
           <SupplierField label="Supplier" value={line.supplier} onChange={(supplier) => change({ supplier })} />

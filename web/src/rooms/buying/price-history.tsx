@@ -22,7 +22,7 @@ export function PriceHistory({ history }: { history: ArticleHistory }) {
   return (
     <section aria-labelledby="prices">
       <h2 id="prices">Every price</h2>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">From</th>
@@ -45,7 +45,7 @@ export function PriceHistory({ history }: { history: ArticleHistory }) {
               <td>
                 {SOURCES[price.source]}, {dateWords(price.recordedAt.slice(0, 10))}
               </td>
-              <td className="buying-actions">
+              <td className="form-actions">
                 <Button size="sm" variant="outline-dark" onClick={() => setCorrecting({ price, isStruck: false })}>
                   Edit<span className="visually-hidden"> {amount(price)}</span>
                 </Button>

@@ -6,11 +6,11 @@ import { Link } from 'react-router-dom'
 import { ARTICLES_ON_A_PAGE, useArticles } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { priceWords } from '../../parts/price-words.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { BuyingRoom } from './buying-room.tsx'
 import { PriceForm } from './price-form.tsx'
 
 /** The price book: every article of every supplier, with today's price and its history behind it. */
@@ -40,7 +40,7 @@ export function Component() {
       }
     >
       {isAdding ? <PriceForm onDone={() => setAdding(false)} /> : null}
-      <div className="buying-actions">
+      <div className="form-actions">
         <Form.Control
           type="search"
           aria-label="Search the price book"
@@ -92,7 +92,7 @@ function ArticleTable({ page: { rows, total }, offset, onOffset }: ArticleTableP
   }
   return (
     <>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Article</th>
@@ -123,7 +123,7 @@ function ArticleTable({ page: { rows, total }, offset, onOffset }: ArticleTableP
         </tbody>
       </Table>
       {total > ARTICLES_ON_A_PAGE ? (
-        <div className="buying-actions">
+        <div className="form-actions">
           <Button
             variant="outline-dark"
             disabled={offset === 0}

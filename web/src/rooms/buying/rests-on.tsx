@@ -24,7 +24,7 @@ export function RestsOn({ history, today }: { history: ArticleHistory; today: st
   return (
     <section aria-labelledby="rests-on">
       <h2 id="rests-on">What rests on it, at today’s price</h2>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Record</th>

@@ -26,7 +26,7 @@ export function BondedAnswer({ wish, plan }: BondedAnswerProps) {
         in the cold.
       </p>
       <Board wish={log} judged={judgeCuts(log, bonded.cuts)} lines={bonded.cuts} onLines={null} />
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Cut as</th>

@@ -31,7 +31,7 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">Cut by cut</h2>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Cut</th>

@@ -34,7 +34,7 @@ export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
   return (
     <section aria-labelledby="plans">
       <h2 id="plans">Plans side by side</h2>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Plan</th>

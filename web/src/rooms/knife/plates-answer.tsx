@@ -31,7 +31,7 @@ export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps
           {gap === 0 ? 'No better way is possible.' : `Within ${format.share(gap)} of the best there could be.`}
         </span>
       </p>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Plate</th>

@@ -42,7 +42,7 @@ export function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
           <RackCuts rack={rack} boundaries={plan.boundaries[at] ?? []} />
         </div>
       ))}
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Plate</th>

@@ -15,6 +15,11 @@ const fields = z.object({
   decimalMark: z.enum(['point', 'comma']),
   timeZone: z.string(),
   wagePerHour: z.number({ error: 'What does an hour cost?' }).min(0, 'At least 0.'),
+  address: z
+    .string()
+    .max(600, 'At most 600 letters.')
+    .nullable()
+    .transform((text) => (text?.trim() ? text.trim() : null)),
 })
 
 /** The kitchen itself. Its money stays that of everything that was ever bought. */
@@ -62,6 +67,11 @@ export function KitchenFields() {
           label={`Wage with on-costs, ${currency} an hour`}
           hint="for work that no cook is named for"
         />
+        <Form.Group controlId="settings-address">
+          <Form.Label>Address, for claims</Form.Label>
+          <Form.Control as="textarea" rows={2} {...register('address')} />
+          <Form.Text className="refusal">{formState.errors.address?.message}</Form.Text>
+        </Form.Group>
         <Button type="submit" variant="outline-dark" disabled={!formState.isDirty || change.isPending}>
           Save
         </Button>

@@ -50,7 +50,7 @@ function FactorCard({ state }: { state: FabricationState }) {
         this style so far. Made when a {format.perWeightUnit} cost {format.perWeightAmount(appraisal.cost.apPricePerKg)}
         , charges in.
       </p>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">A portion of</th>

@@ -31,7 +31,7 @@ describe('the portions', () => {
     renderPart(<PortionSpread record={record} />, { document: sixChickens() })
     const plate = () => screen.getAllByText(/on the plate/)[0]?.textContent
     const before = plate()
-    expect(before).toMatch(/^221\sg on the plate, €\d\.\d\d for 100 g served\.$/)
+    expect(before).toMatch(/^221\sg on the plate, €\d\.\d\d for 100\sg served\.$/)
     fireEvent.change(screen.getByLabelText('Cooking loss of supremes, %'), { target: { value: '50' } })
     expect(plate()).toMatch(/^142\sg on the plate/)
   })

@@ -38,7 +38,7 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
   return (
     <section aria-labelledby="step-worths">
       <h2 id="step-worths">Is the step worth it</h2>
-      <Table className="buying-table" responsive>
+      <Table className="list-table" responsive>
         <thead>
           <tr>
             <th scope="col">Optional step</th>

@@ -1,21 +1,24 @@
+import './receiving.css'
 import { faultWords } from '@fleam/catalogue'
 import { type LotTrace, lotEditOf } from '@fleam/contract'
-import { deliveryClaim, leftOf } from '@fleam/core'
+import { isSentBack, lotClaim } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router-dom'
 import { useChangeLot, useLot } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { dayIn, dayWords } from '../../parts/dates.ts'
-import { priceWords } from '../../parts/price-words.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
+import { dayIn } from '../../parts/dates.ts'
+import { Explained } from '../../parts/figure.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { BuyingRoom } from './buying-room.tsx'
 import { draftOf, lotOf, missingOf } from './lot-draft.ts'
+import { LotFacts } from './lot-facts.tsx'
 import { LotForm } from './lot-form.tsx'
 import { LotMade } from './lot-made.tsx'
 import { LotPhotos } from './lot-photos.tsx'
 import { measuredWords } from './measured-words.ts'
+import { StandingChoice } from './standing-choice.tsx'
 
 /** One lot: what came, what was found, where it went. */
 export function Component() {
@@ -30,13 +33,14 @@ export function Component() {
 }
 
 function LotPage({ trace }: { trace: LotTrace }) {
-  const { lot, usedWeight } = trace
+  const { lot } = trace
   const { timeZone } = useKitchen()
   const format = useFormat()
   const change = useChangeLot()
   const [draft, setDraft] = useState<Parameters<typeof lotOf>[0] | null>(null)
   const today = dayIn(timeZone, new Date())
-  const claim = deliveryClaim(lot.cases, lot.price)
+  const claim = lotClaim(lot)
+  const { short } = claim.delivery
   const faults = lot.checks.filter((check) => check.isFault)
   const missing = draft ? missingOf(draft) : null
   return (
@@ -44,9 +48,11 @@ function LotPage({ trace }: { trace: LotTrace }) {
       title={`${lot.item}, lot ${lot.code ?? 'without a number'}`}
       actions={
         <>
-          <Link className="btn btn-primary" to={`/bench?lot=${lot.id}`}>
-            Cut from it
-          </Link>
+          {isSentBack(lot.standing) ? null : (
+            <Link className="btn btn-primary" to={`/bench?lot=${lot.id}`}>
+              Cut from it
+            </Link>
+          )}
           {lot.openedOn === null ? (
             <Button
               variant="outline-dark"
@@ -73,7 +79,7 @@ function LotPage({ trace }: { trace: LotTrace }) {
       {draft ? (
         <>
           <LotForm draft={draft} onChange={setDraft} />
-          <div className="buying-actions">
+          <div className="form-actions">
             <Button disabled={missing !== null || change.isPending} onClick={() => change.mutate(lotOf(draft))}>
               Keep the changes
             </Button>
@@ -81,33 +87,14 @@ function LotPage({ trace }: { trace: LotTrace }) {
           </div>
         </>
       ) : (
-        <div className="buying-columns">
-          <section aria-labelledby="came">
-            <h2 id="came">What came</h2>
-            <dl className="sums">
-              <Fact name="From">{lot.supplier}</Fact>
-              <Fact name="Received">{dayWords(lot.receivedOn)}</Fact>
-              <Fact name="Price">{priceWords(lot.price, format)}</Fact>
-              <Fact name="On the invoice">{format.weight(claim.invoiceWeight)}</Fact>
-              <Fact name="Came">{format.weight(claim.receivedWeight)}</Fact>
-              <Fact name="Cut from it so far">{format.weight(usedWeight)}</Fact>
-              <Fact name="Should be left">{format.weight(leftOf({ ...claim, usedWeight }))}</Fact>
-              <Fact name="Use by">{lot.useBy ? dayWords(lot.useBy) : 'nobody says'}</Fact>
-              <Fact name="Opened">{lot.openedOn ? dayWords(lot.openedOn) : 'not yet'}</Fact>
-              {lot.gtin ? <Fact name="Article number">{lot.gtin}</Fact> : null}
-            </dl>
-          </section>
+        <div className="two-columns">
+          <LotFacts trace={trace} />
           <section aria-labelledby="found">
             <h2 id="found">What was found</h2>
-            {claim.short > 0 || faults.length > 0 ? (
+            {short > 0 || faults.length > 0 || claim.whole !== null ? (
               <>
                 <ul>
-                  {claim.short > 0 ? (
-                    <li>
-                      {format.weight(claim.short)} short
-                      {claim.claim > 0 ? `, ${format.money(claim.claim)} to claim` : ''}
-                    </li>
-                  ) : null}
+                  {short > 0 ? <li>{format.weight(short)} short</li> : null}
                   {faults.map((check) => (
                     <li key={check.checkId}>
                       {faultWords(check.checkId)}
@@ -116,6 +103,11 @@ function LotPage({ trace }: { trace: LotTrace }) {
                     </li>
                   ))}
                 </ul>
+                {claim.total > 0 ? (
+                  <p>
+                    To claim: <Explained explanation={claim.explanation} format={format} />
+                  </p>
+                ) : null}
                 <Link className="btn btn-outline-dark" to={`/buying/lots/${lot.id}/claim`}>
                   Claim sheet
                 </Link>
@@ -126,6 +118,11 @@ function LotPage({ trace }: { trace: LotTrace }) {
                 at.
               </p>
             )}
+            <StandingChoice
+              standing={lot.standing}
+              isPending={change.isPending}
+              onChange={(standing, standingReason) => change.mutate({ ...lotEditOf(lot), standing, standingReason })}
+            />
             <LotPhotos trace={trace} />
           </section>
         </div>
@@ -134,10 +131,3 @@ function LotPage({ trace }: { trace: LotTrace }) {
     </BuyingRoom>
   )
 }
-
-const Fact = ({ name, children }: { name: string; children: string }) => (
-  <div>
-    <dt>{name}</dt>
-    <dd>{children}</dd>
-  </div>
-)

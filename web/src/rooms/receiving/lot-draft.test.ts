@@ -87,7 +87,7 @@ test('the claim is told as soon as a case has a weight', () => {
 })
 
 test('a check is answered once', () => {
-  const skin = { checkId: 'skin', isFault: true, value: null, note: null }
+  const skin = { checkId: 'skin', isFault: true, value: null, note: null, worth: null }
   expect(withCheck([skin], { ...skin, isFault: false })).toEqual([{ ...skin, isFault: false }])
 })
 

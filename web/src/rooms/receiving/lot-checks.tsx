@@ -53,12 +53,24 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
     onAnswer(
       answer?.isFault === isFault
         ? null
-        : { checkId: check.id, isFault, value: answer?.value ?? null, note: answer?.note ?? null },
+        : {
+            checkId: check.id,
+            isFault,
+            value: answer?.value ?? null,
+            note: answer?.note ?? null,
+            worth: answer?.worth ?? null,
+          },
     )
   const measure = (value: number | null) => {
     if (value === null) return onAnswer(answer && { ...answer, value })
     const limit = check.number?.faultAbove ?? null
-    onAnswer({ checkId: check.id, isFault: limit !== null && value > limit, value, note: answer?.note ?? null })
+    onAnswer({
+      checkId: check.id,
+      isFault: limit !== null && value > limit,
+      value,
+      note: answer?.note ?? null,
+      worth: answer?.worth ?? null,
+    })
   }
   return (
     <li>
@@ -92,7 +104,30 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
       ) : (
         <span />
       )}
+      {answer?.isFault ? <FaultWorth question={check.question} answer={answer} onAnswer={onAnswer} /> : null}
     </li>
+  )
+}
+
+interface FaultWorthProps {
+  question: string
+  answer: LotCheck
+  onAnswer: (answer: LotCheck) => void
+}
+
+/** What the supplier owes for a fault. */
+function FaultWorth({ question, answer, onAnswer }: FaultWorthProps) {
+  const { currency } = useKitchen()
+  return (
+    <div className="fault-worth">
+      <NumberField
+        isLabelHidden
+        label={`${question}: worth, ${currency}`}
+        hint={`${currency} to claim for it, if any`}
+        value={answer.worth}
+        onChange={(worth) => onAnswer({ ...answer, worth })}
+      />
+    </div>
   )
 }
 

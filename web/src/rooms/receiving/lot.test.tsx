@@ -1,5 +1,5 @@
 import type { Lot, LotTrace } from '@fleam/contract'
-import { act, screen, within } from '@testing-library/react'
+import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
@@ -27,12 +27,17 @@ const LOT: Lot = {
   useBy: '2026-11-28',
   openedOn: null,
   isFinished: false,
+  standing: 'accepted',
+  standingReason: null,
+  invoiceNumber: null,
+  orderNumber: null,
+  articleNumber: null,
   notes: null,
   cases: [
     { id: 'a', label: null, serial: '1', invoiceWeight: 9_600, weighed: 9_220 },
     { id: 'b', label: null, serial: null, invoiceWeight: 9_600, weighed: null },
   ],
-  checks: [{ checkId: 'skin', isFault: true, value: null, note: 'two of eight' }],
+  checks: [{ checkId: 'skin', isFault: true, value: null, note: 'two of eight', worth: null }],
 }
 const trace = (changes: Partial<LotTrace> = {}, lot: Partial<Lot> = {}): LotTrace => ({
   lot: { ...LOT, ...lot },
@@ -75,7 +80,8 @@ describe('a lot', () => {
       expect(came).toContain(words)
     }
     const found = screen.getByRole('region', { name: 'What was found' }).textContent
-    expect(found).toContain('380\u00a0g short, €2.62 to claim')
+    expect(found).toContain('380\u00a0g short')
+    expect(found).toContain('To claim: €2.62')
     expect(found).toContain('skin torn: two of eight')
   })
 
@@ -83,10 +89,27 @@ describe('a lot', () => {
     const cases = [{ id: 'a', label: null, serial: null, invoiceWeight: 9_600, weighed: 9_600 }]
     await show(
       <LotPage />,
-      trace({}, { cases, checks: [{ checkId: 'seal', isFault: false, value: null, note: null }] }),
+      trace({}, { cases, checks: [{ checkId: 'seal', isFault: false, value: null, note: null, worth: null }] }),
     )
     expect(screen.getByText(/Everything was right: 1 thing was looked at/)).toBeTruthy()
     expect(screen.queryByRole('link', { name: 'Claim sheet' })).toBeNull()
+  })
+
+  test('is quarantined and released with a reason, and never without one', async () => {
+    const put = await show(<LotPage />, trace())
+    await touch(screen.getByRole('button', { name: 'Quarantine it' }))
+    const go = screen.getByRole('button', { name: 'Quarantine it' }) as HTMLButtonElement
+    expect(go.disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText(/^Why/), { target: { value: 'smells at 6 degrees' } })
+    await touch(go)
+    expect(put()[0]).toMatchObject({ standing: 'quarantined', standingReason: 'smells at 6 degrees' })
+  })
+
+  test('that went back is not cut from, and its whole invoice is claimed', async () => {
+    await show(<LotPage />, trace({ usedWeight: 0 }, { standing: 'returned', standingReason: 'too warm' }))
+    expect(screen.queryByRole('link', { name: 'Cut from it' })).toBeNull()
+    expect(screen.getByRole('region', { name: 'What came' }).textContent).toContain('returned: too warm')
+    expect(screen.getByRole('region', { name: 'What was found' }).textContent).toContain('To claim: €135.48')
   })
 
   test('is opened and finished with one touch each, at its version', async () => {
@@ -144,7 +167,7 @@ test('the claim sheet sums what is missing case by case, and names the faults', 
   await show(<Claim />, trace())
   expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Claim to Ostravale Poultry Yard')
   const rows = screen.getAllByRole('row').map((row) => row.textContent)
-  expect(rows[1]).toBe('19,600\u00a0g9,220\u00a0g380\u00a0g€2.62')
+  expect(rows[1]).toBe('1€6.90 a kilo9,600\u00a0g9,220\u00a0g380\u00a0g€2.62')
   expect(rows[2]).toContain('not weighed')
   expect(rows[3]).toContain('€2.62')
   expect(screen.getByText('skin torn: two of eight')).toBeTruthy()

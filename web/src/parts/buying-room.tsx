@@ -1,4 +1,4 @@
-import './buying.css'
+import './buying-room.css'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router-dom'
 

@@ -101,7 +101,7 @@ describe('checks', () => {
     await show(chosen)
     expect(screen.queryByText('Stiffness')).toBeNull()
     await touch(within(row('Skin')).getByRole('button', { name: 'skin torn' }))
-    expect(latest.checks).toEqual([{ checkId: 'skin', isFault: true, value: null, note: null }])
+    expect(latest.checks).toEqual([{ checkId: 'skin', isFault: true, value: null, note: null, worth: null }])
     fill('Skin, in words', 'two of eight')
     expect(latest.checks[0]?.note).toBe('two of eight')
     await touch(within(row('Skin')).getByRole('button', { name: 'whole' }))
@@ -113,9 +113,9 @@ describe('checks', () => {
   test('a temperature above its limit is a fault by itself', async () => {
     await show(chosen)
     fill('Core temperature, °C', '4')
-    expect(latest.checks).toEqual([{ checkId: 'temperature', isFault: false, value: 4, note: null }])
+    expect(latest.checks).toEqual([{ checkId: 'temperature', isFault: false, value: 4, note: null, worth: null }])
     fill('Core temperature, °C', '7,5')
-    expect(latest.checks).toEqual([{ checkId: 'temperature', isFault: true, value: 7.5, note: null }])
+    expect(latest.checks).toEqual([{ checkId: 'temperature', isFault: true, value: 7.5, note: null, worth: null }])
   })
 
   test('stand with the cautions of the door, which defer to the local code', async () => {

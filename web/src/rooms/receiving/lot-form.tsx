@@ -1,3 +1,4 @@
+import './receiving.css'
 import { PRICE_UNITS, type PriceUnit, type Quote } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
@@ -6,12 +7,13 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { DayField } from '../../parts/day-field.tsx'
+import { MoreFields } from '../../parts/form-fields.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
+import { SupplierField } from '../../parts/supplier-field.tsx'
 import { LotCases } from './lot-cases.tsx'
 import { LotChecks } from './lot-checks.tsx'
 import type { LotDraft } from './lot-draft.ts'
-import { SupplierField } from './supplier-field.tsx'
 
 interface LotFormProps {
   draft: LotDraft
@@ -40,7 +42,7 @@ export function LotForm({ draft, onChange }: LotFormProps) {
   }, [quote, offeredFor, draft, onChange])
   return (
     <>
-      <div className="buying-form">
+      <div className="form-grid">
         <Form.Group controlId="lot-item">
           <Form.Label>What came</Form.Label>
           <Form.Select
@@ -95,8 +97,25 @@ export function LotForm({ draft, onChange }: LotFormProps) {
         <TextField label="Lot" value={draft.code} onChange={(code) => change({ code })} />
         <DayField label="Use by" value={draft.useBy} onChange={(useBy) => change({ useBy })} />
         <DayField label="Received on" value={draft.receivedOn} onChange={(day) => day && change({ receivedOn: day })} />
+        <MoreFields title="Numbers for a claim">
+          <TextField
+            label="Invoice number"
+            value={draft.invoiceNumber}
+            onChange={(invoiceNumber) => change({ invoiceNumber })}
+          />
+          <TextField
+            label="Order number"
+            value={draft.orderNumber}
+            onChange={(orderNumber) => change({ orderNumber })}
+          />
+          <TextField
+            label="Article number"
+            value={draft.articleNumber}
+            onChange={(articleNumber) => change({ articleNumber })}
+          />
+        </MoreFields>
       </div>
-      <div className="buying-columns">
+      <div className="two-columns">
         <LotCases draft={draft} onChange={onChange} />
         {item ? (
           <LotChecks

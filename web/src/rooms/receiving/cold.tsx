@@ -4,11 +4,11 @@ import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayIn, dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { daysLeftWords, stockLots } from '../../parts/stock-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { BuyingRoom } from './buying-room.tsx'
 
 /** What is in the cold: what must go first at the top, and what is opened. */
 export function Component() {
@@ -38,7 +38,7 @@ export function Component() {
           </p>
         </Empty>
       ) : (
-        <Table className="buying-table" responsive>
+        <Table className="list-table" responsive>
           <thead>
             <tr>
               <th scope="col">Use by</th>

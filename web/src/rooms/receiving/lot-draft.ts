@@ -22,6 +22,11 @@ export function emptyDraft(id: string, today: string, per: Lot['price']['per']):
     useBy: null,
     openedOn: null,
     isFinished: false,
+    standing: 'accepted',
+    standingReason: null,
+    invoiceNumber: null,
+    orderNumber: null,
+    articleNumber: null,
     notes: null,
     cases: [],
     checks: [],
@@ -140,7 +145,9 @@ export function keptDraft(): LotDraft | null {
     if (!text) return null
     // The version before kept the item's name; what it was is said again.
     const { item: _item, ...draft } = JSON.parse(text) as LotDraft & { item?: string }
-    return { ...draft, itemId: draft.itemId ?? null }
+    // What it did not know of yet is as in a fresh one.
+    const fresh = emptyDraft(draft.id, draft.receivedOn, draft.price.per)
+    return { ...fresh, ...draft, itemId: draft.itemId ?? null }
   } catch {
     return null
   }

@@ -5,10 +5,10 @@ import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { BuyingRoom } from './buying-room.tsx'
 
 /** Every delivery, newest first; a lot is found by its number, item or supplier. */
 export function Component() {
@@ -47,7 +47,7 @@ function Lots({ rows, words }: { rows: readonly LotRow[]; words: string }) {
     )
   }
   return (
-    <Table className="buying-table" responsive>
+    <Table className="list-table" responsive>
       <thead>
         <tr>
           <th scope="col">Received</th>

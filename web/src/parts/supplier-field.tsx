@@ -1,6 +1,6 @@
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
-import { useSuppliers } from '../../data/buying-queries.ts'
+import { useSuppliers } from '../data/buying-queries.ts'
 
 interface SupplierFieldProps {
   label: string

@@ -50,7 +50,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
   return (
     <section aria-labelledby="cases">
       <h2 id="cases">Cases</h2>
-      <Form onSubmit={scan} className="buying-actions">
+      <Form onSubmit={scan} className="form-actions">
         <Form.Control
           aria-label="Scan the case label"
           placeholder="scan the case label, or type it with its brackets"
@@ -80,7 +80,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
         </p>
       ) : null}
       {draft.cases.length > 0 ? (
-        <Table className="buying-table" responsive>
+        <Table className="list-table" responsive>
           <thead>
             <tr>
               <th scope="col">Case</th>
@@ -113,7 +113,7 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
                     onChange={(weighed) => changeCase(each.id, { weighed })}
                   />
                 </td>
-                <td className="buying-actions">
+                <td className="form-actions">
                   <Button
                     size="sm"
                     variant="outline-dark"

@@ -1,0 +1,186 @@
+import './receiving.css'
+import { faultWords } from '@fleam/catalogue'
+import type { Lot, LotTrace } from '@fleam/contract'
+import { lotClaim, minorDigits, roundParts } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Table from 'react-bootstrap/Table'
+import { Link, useParams } from 'react-router-dom'
+import { useLot, useSuppliers } from '../../data/buying-queries.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { kitchenPath } from '../../data/queries.ts'
+import { BuyingRoom } from '../../parts/buying-room.tsx'
+import { dayWords } from '../../parts/dates.ts'
+import { Explained } from '../../parts/figure.tsx'
+import { priceWords } from '../../parts/price-words.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import { measuredWords } from './measured-words.ts'
+import { STANDING_WORDS } from './standing-choice.tsx'
+
+/** A sheet for the supplier: what is missing, what is wrong, what it comes to. */
+export function Component() {
+  const { lotId = '' } = useParams()
+  const lot = useLot(lotId)
+  if (lot.data) return <ClaimSheet trace={lot.data} />
+  return (
+    <BuyingRoom title="Claim">
+      {lot.isError ? <Failed error={lot.error} retry={() => void lot.refetch()} /> : <Loading what="the lot" />}
+    </BuyingRoom>
+  )
+}
+
+function ClaimSheet({ trace }: { trace: LotTrace }) {
+  const { lot } = trace
+  const { id } = useKitchen()
+  const format = useFormat()
+  const owed = lotClaim(lot)
+  const claim = owed.delivery
+  const faults = lot.checks.filter((check) => check.isFault)
+  return (
+    <BuyingRoom
+      title={`Claim to ${lot.supplier}`}
+      actions={
+        <span className="form-actions no-print">
+          <Button onClick={() => window.print()}>Print</Button>
+          <a className="btn btn-outline-dark" href={`${kitchenPath(id)}/lots/${lot.id}/claim.csv`} download>
+            As CSV
+          </a>
+          <a
+            className="btn btn-outline-dark"
+            href={`${kitchenPath(id)}/lots/${lot.id}/claim.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            As PDF
+          </a>
+        </span>
+      }
+    >
+      <div className="claim-sheet">
+        <ClaimHead lot={lot} />
+        <Table className="list-table" responsive>
+          <thead>
+            <tr>
+              <th scope="col">Case</th>
+              <th scope="col" className="number">
+                Unit price
+              </th>
+              <th scope="col" className="number">
+                Invoice
+              </th>
+              <th scope="col" className="number">
+                Weighed
+              </th>
+              <th scope="col" className="number">
+                Short
+              </th>
+              <th scope="col" className="number">
+                Claim
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {lot.cases.map((each, at) => (
+              <tr key={each.id}>
+                <th scope="row">{each.serial ?? at + 1}</th>
+                <td className="number">{priceWords(lot.price, format)}</td>
+                <td className="number">{format.weight(each.invoiceWeight)}</td>
+                <td className="number">{each.weighed === null ? 'not weighed' : format.weight(each.weighed)}</td>
+                <td className="number">{format.weight(claim.cases[at]?.short ?? 0)}</td>
+                <td className="number">{format.money(claim.cases[at]?.claim ?? 0)}</td>
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr>
+              <th scope="row" colSpan={2}>
+                In all, cases that are over counted in
+              </th>
+              <td className="number">{format.weight(claim.invoiceWeight)}</td>
+              <td className="number">{format.weight(claim.receivedWeight)}</td>
+              <td className="number">{format.weight(Math.max(0, claim.short))}</td>
+              <td className="number">
+                <strong>{format.money(claim.claim)}</strong>
+              </td>
+            </tr>
+          </tfoot>
+        </Table>
+        {faults.length > 0 ? <Faults lot={lot} /> : null}
+        <p className="claim-total">
+          To claim in all: <Explained explanation={owed.explanation} format={format} />
+        </p>
+        {trace.photos.length > 0 ? (
+          <div className="lot-photos">
+            {trace.photos.map((photo) => (
+              <img key={photo.id} src={`${kitchenPath(id)}/lots/${lot.id}/photos/${photo.id}`} alt="of this delivery" />
+            ))}
+          </div>
+        ) : null}
+        <p className="claim-signature">Signature, name and day</p>
+      </div>
+    </BuyingRoom>
+  )
+}
+
+/** Who claims from whom, and the numbers that both sides file it by. */
+function ClaimHead({ lot }: { lot: Lot }) {
+  const kitchen = useKitchen()
+  const supplier = useSuppliers().data?.find((each) => each.id === lot.supplierId)
+  const numbers = [
+    ['lot', lot.code],
+    ['invoice', lot.invoiceNumber],
+    ['order', lot.orderNumber],
+    ['article', lot.articleNumber ?? lot.gtin],
+  ] as const
+  return (
+    <>
+      <div className="claim-addresses">
+        <p>
+          <strong>{kitchen.name}</strong>
+          <br />
+          {kitchen.address ?? <Link to="/settings">add our address</Link>}
+        </p>
+        <p>
+          <strong>{lot.supplier}</strong>
+          <br />
+          {supplier?.address ?? <Link to="/settings">add their address</Link>}
+        </p>
+      </div>
+      <p>
+        Delivery of {dayWords(lot.receivedOn)}: {lot.item}
+        {numbers.map(([name, number]) => (number ? `, ${name} ${number}` : '')).join('')}.
+        {lot.standing === 'accepted' ? null : ` ${STANDING_WORDS[lot.standing]}: ${lot.standingReason ?? ''}`}
+      </p>
+    </>
+  )
+}
+
+/** What was wrong, and what each fault is worth; what is missing and these add up to what is claimed. */
+function Faults({ lot }: { lot: Lot }) {
+  const format = useFormat()
+  const { currency } = useKitchen()
+  const owed = lotClaim(lot)
+  const shown = roundParts(
+    [owed.delivery.claim, ...owed.faults.map(({ worth }) => worth)],
+    minorDigits(currency),
+    owed.delivery.claim + owed.faults.reduce((sum, { worth }) => sum + worth, 0),
+  )
+  const worthOf = (checkId: string) => shown[owed.faults.findIndex((each) => each.checkId === checkId) + 1]
+  return (
+    <>
+      <h2 className="mt-3">Faults</h2>
+      <ul>
+        {lot.checks
+          .filter((check) => check.isFault)
+          .map((check) => (
+            <li key={check.checkId}>
+              {faultWords(check.checkId)}
+              {measuredWords(check, format)}
+              {check.note ? `: ${check.note}` : ''}
+              {check.worth ? `, ${format.money(worthOf(check.checkId) ?? check.worth)}` : ''}
+            </li>
+          ))}
+      </ul>
+    </>
+  )
+}
