@@ -1,4 +1,5 @@
 import {
+  BOARD_PARTS,
   type Fact,
   HEAVIEST_GRAMS,
   LAST_ORDER,
@@ -8,7 +9,9 @@ import {
   wholeMilligrams,
 } from '@fleam/core'
 import { z } from 'zod'
-import { id, instant, money, positiveCount } from './numbers.ts'
+import { grams, id, instant, money, positiveCount, positiveGrams } from './numbers.ts'
+import { plateWish } from './plating.ts'
+import { portionProduct, positiveMm, stations } from './portioning.ts'
 import { PROBLEMS, type ProblemCode } from './problem.ts'
 
 /** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
@@ -71,6 +74,61 @@ export const mark = z
   })
   .meta({ id: 'Mark' })
 
+/** Most cuts of one piece, and most plates of one batch. */
+const MOST_CUTS = 200
+const MOST_PLATES = 10_000
+
+/** A piece laid on the board to be cut along its length, and what was cut off it. */
+export const laidPiece = z.strictObject({
+  weight: positiveGrams,
+  length: positiveMm,
+  /** Its stations where it was measured; without them the usual shape is filled to its weight. */
+  profile: stations.readonly().optional(),
+  way: z.enum(MEASURING_WAYS),
+  /** Weighings up to this place in the order of the work belong to earlier pieces. */
+  after: z.number().int().min(0).max(LAST_ORDER),
+  /** What may be cut from it, where that was planned; else the piles of the fabrication. */
+  products: z.array(portionProduct).min(1).max(20).readonly().optional(),
+  cuts: z
+    .array(z.strictObject({ readingId: id.nullable(), thickness: positiveMm, planned: grams }))
+    .max(MOST_CUTS)
+    .readonly(),
+})
+export type LaidPiece = z.infer<typeof laidPiece>
+
+/** When a piece gets the number of its plate. */
+const PLATE_NUMBERINGS = ['as-weighed', 'at-the-end'] as const
+
+/** What a plate takes, and the numbers that were given when all were matched, by the id of the reading, from 0. */
+const numberedPlates = z.strictObject({
+  plate: plateWish,
+  numbering: z.enum(PLATE_NUMBERINGS),
+  numbers: z.record(id, z.number().int().min(0).max(MOST_PLATES)),
+})
+export type NumberedPlates = z.infer<typeof numberedPlates>
+
+const BOARD_STATES = { 'next-cut': laidPiece.nullable(), plates: numberedPlates.nullable() } as const
+
+/** What lies on the board of each part; of several the last holds, null is nothing. */
+const boardState = z
+  .strictObject({ kind: z.literal('board'), ...madeAtBench, part: z.enum(BOARD_PARTS), state: z.unknown() })
+  .superRefine(({ part, state }, context) => {
+    for (const issue of BOARD_STATES[part].safeParse(state).error?.issues ?? []) {
+      context.addIssue({ code: 'custom', path: ['state', ...issue.path], message: issue.message })
+    }
+  })
+  .meta({ id: 'BoardState' })
+
+/** The number of the plate that a piece was given as it was weighed, from 0. */
+const plateNumber = z
+  .strictObject({
+    kind: z.literal('plate'),
+    ...madeAtBench,
+    readingId: id,
+    number: z.number().int().min(0).max(MOST_PLATES),
+  })
+  .meta({ id: 'PlateNumber' })
+
 /** A portion that was planned and then weighed: it tells how far off a way of measuring is. */
 export const measuredCut = z
   .strictObject({
@@ -92,7 +150,7 @@ export const measuredCuts = z.array(measuredCut)
  * devices and merged: one form for all of them. Sending one twice changes nothing.
  */
 export const fact = z
-  .discriminatedUnion('kind', [reading, factVoid, readingMove, pieceCount, mark, measuredCut])
+  .discriminatedUnion('kind', [reading, factVoid, readingMove, pieceCount, mark, boardState, plateNumber, measuredCut])
   .meta({ id: 'Fact' }) satisfies z.ZodType<Fact>
 
 const MOST_SENT = 500

@@ -9,12 +9,16 @@ const needs = z
   .array(z.strictObject({ kind: name, count: positiveCount.max(MOST_ON_PLATE) }))
   .min(1)
   .max(MOST_ON_PLATE)
+  .readonly()
+
+/** What one plate takes. */
+export const plateWish = z.strictObject({ low: grams, target: positiveGrams, high: positiveGrams, needs })
 
 /** Pieces that were weighed, and what one plate takes of them. */
 export const platingWish = z
   .strictObject({
     pieces: z.array(z.strictObject({ id: name, weight: positiveGrams, kind: name })).max(MOST_PIECES),
-    plate: z.strictObject({ low: grams, target: positiveGrams, high: positiveGrams, needs }),
+    plate: plateWish,
   })
   .superRefine(({ pieces, plate }, context) => {
     const ids = new Set<string>()

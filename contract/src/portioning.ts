@@ -21,7 +21,7 @@ const MUSCLE_DENSITY = 1.06
 const MOST_OFF = 5
 
 const millimetres = z.number().min(0).max(MOST_MM)
-const positiveMm = z.number().positive().max(MOST_MM)
+export const positiveMm = z.number().positive().max(MOST_MM)
 
 const area = z
   .number()
@@ -54,11 +54,13 @@ const stationSent = z
     return z.NEVER
   })
 
+export const stations = z.array(stationSent).min(2).max(MOST_STATIONS)
+
 export const portionPiece = z
   .strictObject({
     weight: positiveGrams,
     length: positiveMm,
-    profile: z.array(stationSent).min(2).max(MOST_STATIONS),
+    profile: stations,
     /** Degrees between the blade and a square cut. */
     biasAngle: z.number().min(0).max(75).optional(),
   })

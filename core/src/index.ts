@@ -155,6 +155,8 @@ export {
   RECORD_STATUSES,
 } from './fabrication/index.ts'
 export type {
+  BoardPart,
+  BoardState,
   Fact,
   FactKind,
   FactVoid,
@@ -163,17 +165,21 @@ export type {
   MeasuredCut,
   MeasuringWay,
   PieceCount,
+  PlateNumber,
   Reading,
   ReadingMove,
   ReadingSource,
+  StandingBoard,
 } from './facts/index.ts'
 export {
+  BOARD_PARTS,
   byOrder,
   factsInForce,
   MARK_KINDS,
   MEASURING_WAYS,
   nextOrder,
   READING_SOURCES,
+  standingBoard,
   standingCuts,
   standingFacts,
   standingMarks,

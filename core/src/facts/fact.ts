@@ -76,6 +76,25 @@ export interface Mark extends MadeAtBench {
   units: number | null
 }
 
+/** What of a bench lies there until somebody says otherwise: the piece that is cut, and what a plate takes. */
+export const BOARD_PARTS = ['next-cut', 'plates'] as const
+export type BoardPart = (typeof BOARD_PARTS)[number]
+
+/** What lies on the board, so that every device leads the same knife: of several of a part the last holds. */
+export interface BoardState extends MadeAtBench {
+  kind: 'board'
+  part: BoardPart
+  /** As the contract says of its part; null where nothing lies there. */
+  state: unknown
+}
+
+/** The number of the plate that a piece was given as it was weighed, from 0. */
+export interface PlateNumber extends MadeAtBench {
+  kind: 'plate'
+  readingId: string
+  number: number
+}
+
 /** A portion that was planned and then weighed, grams: it tells how far off a way of measuring is. */
 export interface MeasuredCut extends Made {
   kind: 'measured-cut'
@@ -90,5 +109,5 @@ export interface MeasuredCut extends Made {
 }
 
 /** Something that was done: made once, on a device, kept, sent, stored and never changed. */
-export type Fact = Reading | FactVoid | ReadingMove | PieceCount | Mark | MeasuredCut
+export type Fact = Reading | FactVoid | ReadingMove | PieceCount | Mark | BoardState | PlateNumber | MeasuredCut
 export type FactKind = Fact['kind']

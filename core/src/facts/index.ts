@@ -1,4 +1,6 @@
 export type {
+  BoardPart,
+  BoardState,
   Fact,
   FactKind,
   FactVoid,
@@ -7,15 +9,18 @@ export type {
   MeasuredCut,
   MeasuringWay,
   PieceCount,
+  PlateNumber,
   Reading,
   ReadingMove,
   ReadingSource,
 } from './fact.ts'
-export { MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from './fact.ts'
+export { BOARD_PARTS, MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from './fact.ts'
+export type { StandingBoard } from './standing.ts'
 export {
   byOrder,
   factsInForce,
   nextOrder,
+  standingBoard,
   standingCuts,
   standingFacts,
   standingMarks,

@@ -1,5 +1,5 @@
 import { LAST_ORDER } from '../limits/index.ts'
-import type { Fact, Mark, MeasuredCut, Reading } from './fact.ts'
+import type { BoardPart, BoardState, Fact, Mark, MeasuredCut, Reading } from './fact.ts'
 
 /** Before or after in the order of the work, whatever the devices' clocks say. */
 export const byOrder = (a: Pick<Fact, 'id' | 'order'>, b: Pick<Fact, 'id' | 'order'>): number =>
@@ -50,6 +50,27 @@ export const standingMarks = (facts: readonly Fact[]): Mark[] =>
   standingFacts(facts.filter((fact) => fact.kind === 'mark' || fact.kind === 'void')).filter(
     (fact) => fact.kind === 'mark',
   )
+
+/** What lies on the board of each part, and the numbers of plates that were given as pieces were weighed since. */
+export interface StandingBoard {
+  states: Partial<Record<BoardPart, BoardState>>
+  /** Number of the plate, from 0, by the id of the reading. */
+  plateNumbers: ReadonlyMap<string, number>
+}
+
+export function standingBoard(facts: readonly Fact[]): StandingBoard {
+  const states: StandingBoard['states'] = {}
+  const plateNumbers = new Map<string, number>()
+  const said = facts.filter((fact) => fact.kind === 'board' || fact.kind === 'plate' || fact.kind === 'void')
+  for (const fact of standingFacts(said)) {
+    if (fact.kind === 'plate') plateNumbers.set(fact.readingId, fact.number)
+    if (fact.kind !== 'board') continue
+    states[fact.part] = fact
+    // Other plates are another puzzle: what was numbered before holds no more.
+    if (fact.part === 'plates') plateNumbers.clear()
+  }
+  return { states, plateNumbers }
+}
 
 /** Portions that tell how far off a way of measuring is, in order; a portion whose weighing was taken back tells nothing. */
 export function standingCuts(facts: readonly Fact[]): MeasuredCut[] {

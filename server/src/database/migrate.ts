@@ -21,6 +21,7 @@ import { up as struckPrices } from './migrations/016-struck-prices.ts'
 import { up as decimalMarks } from './migrations/017-decimal-marks.ts'
 import { up as loads } from './migrations/018-loads.ts'
 import { up as lotsAtTheDoor } from './migrations/019-lots-at-the-door.ts'
+import { up as boards } from './migrations/020-boards.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -43,6 +44,7 @@ const MIGRATIONS = [
   { name: '017-decimal-marks', up: decimalMarks },
   { name: '018-loads', up: loads },
   { name: '019-lots-at-the-door', up: lotsAtTheDoor },
+  { name: '020-boards', up: boards },
 ]
 
 function migrator(database: Sequelize) {

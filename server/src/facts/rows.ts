@@ -1,4 +1,4 @@
-import type { Fact } from '@fleam/core'
+import type { BoardPart, Fact, MarkKind } from '@fleam/core'
 import type { FactModel } from '../database/index.ts'
 
 type FactColumns = Omit<FactModel['_attributes'], 'receivedAt'>
@@ -18,6 +18,7 @@ const NOTHING = {
   way: null,
   shape: null,
   planned: null,
+  state: null,
 } as const
 
 /** The columns of a fact; what its kind does not have is null. */
@@ -50,6 +51,10 @@ export function rowOfFact(kitchenId: string, fact: Fact): FactColumns {
         loadNo: fact.load ?? null,
         units: fact.units ?? null,
       }
+    case 'board':
+      return { ...made, mark: fact.part, state: JSON.stringify(fact.state) }
+    case 'plate':
+      return { ...made, targetId: fact.readingId, units: fact.number }
     case 'measured-cut':
       return {
         ...made,
@@ -89,13 +94,17 @@ export function factOfRow(row: FactColumns): Fact {
       return {
         kind: 'mark',
         ...atBench,
-        mark: row.mark as NonNullable<typeof row.mark>,
+        mark: row.mark as MarkKind,
         cookId: row.cookId,
         ratePerHour: row.ratePerHour,
         step: row.step,
         load: row.loadNo,
         units: row.units,
       }
+    case 'board':
+      return { kind: 'board', ...atBench, part: row.mark as BoardPart, state: JSON.parse(row.state ?? 'null') }
+    case 'plate':
+      return { kind: 'plate', ...atBench, readingId: row.targetId as string, number: row.units as number }
     case 'measured-cut':
       return {
         kind: 'measured-cut',

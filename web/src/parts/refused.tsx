@@ -31,5 +31,7 @@ const KIND_WORDS = {
   move: 'A move to another pile',
   count: 'A number of pieces',
   mark: 'A clock or a step',
+  board: 'What lies on the board',
+  plate: 'The number of a plate',
   'measured-cut': 'A planned portion',
 } as const

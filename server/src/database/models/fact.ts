@@ -1,8 +1,9 @@
-import type { Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core'
+import type { BoardPart, Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core'
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import {
   id,
   instant,
+  longWords,
   maybeMilligrams,
   maybeQuantity,
   maybeRef,
@@ -31,7 +32,8 @@ export interface FactModel extends Model<InferAttributes<FactModel>, InferCreati
   pieces: number | null
   source: ReadingSource | null
   cookId: string | null
-  mark: MarkKind | null
+  /** What was said, or of what part the board's state is. */
+  mark: MarkKind | BoardPart | null
   ratePerHour: number | null
   step: string | null
   /** Of a mark of the cold: which load, from 1, and how many units came out with it. */
@@ -40,6 +42,8 @@ export interface FactModel extends Model<InferAttributes<FactModel>, InferCreati
   way: MeasuringWay | null
   shape: string | null
   planned: number | null
+  /** What lies on the board, as the contract says of its part: JSON. */
+  state: string | null
 }
 
 export const defineFact = (database: Sequelize) =>
@@ -67,6 +71,7 @@ export const defineFact = (database: Sequelize) =>
       way: maybeWords(20),
       shape: maybeWords(60),
       planned: maybeMilligrams(),
+      state: longWords(),
     },
     { tableName: 'facts' },
   )

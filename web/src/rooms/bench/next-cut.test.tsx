@@ -3,6 +3,7 @@ import type { PlannedPile } from '@fleam/core'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
 import { reading } from '../../../../core/test/facts.ts'
+import { forgetBoard, useBoardFacts } from '../../../test/board-facts.ts'
 import { renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { outbox } from '../../outbox/page-outbox.ts'
@@ -52,7 +53,8 @@ function AtTheBench({ record }: { record: Partial<FabricationRecord> }) {
       },
     ])
   takeBack = () => setStanding((before) => before.slice(0, -1))
-  return <NextCut live={{ record, standing } as LiveFabrication} />
+  const board = useBoardFacts()
+  return <NextCut live={{ record, standing, ...board } as LiveFabrication} />
 }
 
 const RECORD: Partial<FabricationRecord> = {
@@ -65,6 +67,7 @@ const RECORD: Partial<FabricationRecord> = {
 
 beforeEach(() => {
   localStorage.clear()
+  forgetBoard()
   answerWith({})
   mockReading = null
   known = new Set()

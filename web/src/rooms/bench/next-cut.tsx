@@ -10,7 +10,7 @@ import { WAY_WORDS } from '../../parts/way-words.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 import { useMeasuredBefore } from './use-measured-before.ts'
-import { type LaidPiece, useNextCut } from './use-next-cut.ts'
+import { type LaidDraft, useNextCut } from './use-next-cut.ts'
 
 /** A cut is put right by a millimetre, or by the least that a ruler in inches has. */
 const SIXTEENTHS = 16
@@ -77,7 +77,7 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
 
 interface LayOnProps {
   usual: { id: string; name: string; weight: number; length: number }
-  onLay: (piece: LaidPiece) => void
+  onLay: (piece: LaidDraft) => void
 }
 
 /** A piece on the scale need not be typed; without one, a usual piece is taken. */

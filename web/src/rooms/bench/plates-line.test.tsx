@@ -2,6 +2,7 @@ import type { FabricationRecord } from '@fleam/contract'
 import type { PlannedPile } from '@fleam/core'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
+import { forgetBoard, useBoardFacts } from '../../../test/board-facts.ts'
 import { renderPart, touch } from '../../../test/render.tsx'
 import { PlatesLine } from './plates-line.tsx'
 import type { LiveFabrication, StandingReading } from './use-live-fabrication.ts'
@@ -36,7 +37,8 @@ function AtTheBench({ record = RECORD }: { record?: FabricationRecord }) {
         grams: each,
       })),
     ])
-  const plates = usePlates({ record, standing } as LiveFabrication)
+  const board = useBoardFacts()
+  const plates = usePlates({ record, standing, ...board } as LiveFabrication)
   if (!plates) return null
   return (
     <>
@@ -50,7 +52,10 @@ function AtTheBench({ record = RECORD }: { record?: FabricationRecord }) {
   )
 }
 
-beforeEach(() => localStorage.clear())
+beforeEach(() => {
+  localStorage.clear()
+  forgetBoard()
+})
 
 const numbers = () => screen.getAllByRole('listitem').map((each) => each.textContent)
 const begin = () => touch(screen.getByRole('button', { name: 'Number the plates' }))

@@ -1,5 +1,6 @@
 import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import {
+  type BoardPart,
   type CookName,
   documentOf,
   expectedDocument,
@@ -7,6 +8,8 @@ import {
   factsInForce,
   type Mark,
   type Reading,
+  type StandingBoard,
+  standingBoard,
   standingMarks,
 } from '@fleam/core'
 import { useMemo } from 'react'
@@ -31,6 +34,8 @@ export interface LiveFabrication {
   standing: StandingReading[]
   /** What the cooks said, in the order they said it. */
   marks: Mark[]
+  /** What lies on the board, and the numbers of plates. */
+  board: StandingBoard
   cookName: CookName
   /** The time that clocks are read at, milliseconds since 1970. */
   nowMs: number
@@ -43,6 +48,10 @@ export interface LiveFabrication {
   move: (words: string, readingId: string, pileId: string) => Promise<void>
   count: (words: string, readingId: string, pieces: number) => Promise<void>
   mark: (words: string, mark: Pick<Mark, 'mark'> & Partial<Mark>) => Promise<void>
+  /** Says what lies on the board from now on; undoing leaves it, as it leaves the piece where it lies. */
+  layOut: (part: BoardPart, state: unknown) => void
+  /** Says which plate a piece is on, from 0. */
+  numberPlate: (readingId: string, number: number) => void
   /** The last act of this person on this device that can be undone, and what was undone last. */
   lastAct: Act | null
   lastUndone: Act | null
@@ -63,6 +72,7 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
   }, [cooks])
   const { facts, standing } = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
   const marks = useMemo(() => standingMarks(facts), [facts])
+  const board = useMemo(() => standingBoard(facts), [facts])
   const documents = useMemo(() => {
     const document = documentOf(record, facts, { nowMs, cookName, standing })
     return { document, expected: expectedDocument(record, document) }
@@ -88,6 +98,7 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
     record,
     standing,
     marks,
+    board,
     cookName,
     nowMs,
     ...documents,
@@ -107,6 +118,8 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
         units: null,
         ...said,
       }),
+    layOut: (part, state) => void keep({ kind: 'board', fabricationId, part, state }),
+    numberPlate: (readingId, number) => void keep({ kind: 'plate', fabricationId, readingId, number }),
     lastAct,
     lastUndone: lastUndone?.act ?? null,
     undo: () => {

@@ -1,18 +1,19 @@
 import { useEffect, useState } from 'react'
-import type { LaidPiece } from './use-next-cut.ts'
+import type { LaidDraft } from './use-next-cut.ts'
 
 /**
  * What Knife lines know on this device of a piece of a shape, uncut, by tape or by a photograph; null where nothing. The
  * bench opens without what reads it.
  */
-export function useMeasuredBefore(shape: string): LaidPiece | null {
-  const [piece, setPiece] = useState<LaidPiece | null>(null)
+export function useMeasuredBefore(shape: string): LaidDraft | null {
+  const [piece, setPiece] = useState<LaidDraft | null>(null)
   useEffect(() => {
     let isLeft = false
     void import('../../parts/measured-piece.ts').then(({ keptKnifeLines, wholePiece }) => {
       const draft = keptKnifeLines()
       if (isLeft || draft?.shape !== shape || draft.way === 'template' || draft.taken.length > 0) return
-      setPiece({ ...wholePiece(draft), way: draft.way })
+      const { weight, length, profile } = wholePiece(draft)
+      setPiece({ weight, length, profile, way: draft.way })
     })
     return () => {
       isLeft = true

@@ -1,7 +1,7 @@
 import { type ItemShape, shapeById } from '@fleam/catalogue'
+import { type LaidPiece, laidPiece } from '@fleam/contract'
 import {
   afterCut,
-  type MeasuringWay,
   type NextCut,
   nextCutOf,
   nextOrder,
@@ -9,37 +9,24 @@ import {
   type PortionWish,
   pieceFromTemplate,
   productsOfPiles,
-  type Station,
 } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { readSetting, writeSetting } from '../../data/settings.ts'
+import { readSetting } from '../../data/settings.ts'
 import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
 import type { StandingReading } from '../../outbox/merge.ts'
 import { workAside } from '../../workers/core-client.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
-/** The piece on the board as it was laid there, and what was cut off it. */
-interface OnBoard {
-  weight: number
-  length: number
-  /** Its stations where it was measured; without them the usual shape is filled to its weight. */
-  profile?: readonly Station[]
-  way: MeasuringWay
-  /** Weighings up to this place in the order of the work belong to earlier pieces. */
-  after: number
-  cuts: { readingId: string | null; thickness: number; planned: number }[]
-}
-
-export type LaidPiece = Pick<OnBoard, 'weight' | 'length' | 'profile' | 'way'>
+export type LaidDraft = Pick<LaidPiece, 'weight' | 'length' | 'way'> & Partial<Pick<LaidPiece, 'profile' | 'products'>>
 
 export interface NextCutState {
   shape: ItemShape
-  onBoard: OnBoard | null
+  onBoard: LaidPiece | null
   /** The next cut; null while it is worked out, or where nothing is left to cut. */
   next: NextCut | null
   isWorking: boolean
   /** Lays a piece on the board. */
-  lay: (piece: LaidPiece) => void
+  lay: (piece: LaidDraft) => void
   /** Millimetres that the last cut is taken to have been; null before the first. */
   lastThickness: number | null
   /** The last cut came out so much thicker, or thinner below zero, mm. */
@@ -49,11 +36,10 @@ export interface NextCutState {
   clear: () => void
 }
 
-function kept(key: string): OnBoard | null {
+/** What the version before kept on this device alone: until the record has a piece of its own. */
+function keptHere(key: string): LaidPiece | null {
   try {
-    const read = JSON.parse(readSetting(key) ?? 'null') as OnBoard | null
-    // One that was laid before weighings had an order is laid again.
-    return read && read.after !== undefined ? { ...read, way: read.way ?? 'template' } : null
+    return laidPiece.nullable().parse(JSON.parse(readSetting(key) ?? 'null'))
   } catch {
     return null
   }
@@ -64,76 +50,54 @@ function kept(key: string): OnBoard | null {
  * of what is left is corrected by it, and the next cut is answered again. Null where the item is not cut
  * along its length.
  */
-export function useNextCut({ record, standing }: LiveFabrication): NextCutState | null {
+export function useNextCut({ record, standing, board, layOut }: LiveFabrication): NextCutState | null {
   const shape = useMemo(() => shapeById(record.shape), [record.shape])
-  const products = useMemo(() => (shape ? productsOfPiles(record.piles, shape.products) : []), [record.piles, shape])
-  const key = `next-cut.${record.id}`
-  const { keep } = useMeasuredCuts()
-  const [onBoard, setOnBoard] = useState<OnBoard | null>(() => kept(key))
-  const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)
-  const change = (next: OnBoard | null) => {
-    setOnBoard(next)
-    writeSetting(key, JSON.stringify(next))
-  }
-  const portionPiles = new Set(
-    record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
+  const [before] = useState(() => keptHere(`next-cut.${record.id}`))
+  const said = board.states['next-cut']
+  const onBoard = useMemo(
+    () => laidIn(said === undefined ? before : (said.state as LaidPiece | null), standing),
+    [said, before, standing],
   )
-  const weighed = onBoard
-    ? standing.filter(
-        // Of pieces weighed together none is the cut that was asked for.
-        (each) => portionPiles.has(each.pileId) && each.order > onBoard.after && (each.pieces ?? 1) === 1,
-      )
-    : []
+  const products = useMemo(
+    () => onBoard?.products ?? (shape ? productsOfPiles(record.piles, shape.products) : []),
+    [record.piles, shape, onBoard?.products],
+  )
+  const { keep } = useMeasuredCuts()
+  const change = (next: LaidPiece | null) => layOut('next-cut', next)
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
   const wish =
     rest && shape && products.length > 0
-      ? { piece: rest, products, scrap: shape.scrap, kerf: shape.kerf ?? 0, step: 1 }
+      ? { piece: rest, products: [...products], scrap: shape.scrap, kerf: shape.kerf ?? 0, step: 1 }
       : null
-  const asked = JSON.stringify(wish)
+  const { next, isWorking } = usePlannedCut(wish)
+  const portionPiles = new Set(
+    record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
+  )
+  // A portion that was weighed since was the cut that was asked for. Of pieces weighed together none is it.
+  const fresh = standing.find(
+    (each) =>
+      onBoard !== null &&
+      portionPiles.has(each.pileId) &&
+      each.order > onBoard.after &&
+      (each.pieces ?? 1) === 1 &&
+      !onBoard.cuts.some((cut) => cut.readingId === each.id),
+  )
+  const told = useRef<string | null>(null)
   useEffect(() => {
-    const wanted = JSON.parse(asked) as PortionWish | null
-    if (!wanted) return
-    const leaving = new AbortController()
-    void workAside('portion-plan', wanted, { signal: leaving.signal }).then(
-      (plan) => leaving.signal.aborted || setAnswer({ of: asked, next: nextCutOf(plan, wanted.piece) }),
-      () => {},
-    )
-    return () => leaving.abort()
-  }, [asked])
-  const next = answer?.of === asked ? answer.next : null
-  // A portion that was weighed since was the cut that was asked for.
-  const fresh = weighed.find((each) => !onBoard?.cuts.some((cut) => cut.readingId === each.id))
-  useEffect(() => {
-    if (!fresh || !next || !onBoard) return
-    const cut = { readingId: fresh.id, thickness: next.thickness, planned: next.weight }
-    if (shape) {
-      const { id: readingId, fabricationId, grams } = fresh
-      const { way } = onBoard
-      keep({ fabricationId, readingId, way, shape: shape.id, planned: next.weight, weighed: grams })
-    }
-    const more = { ...onBoard, cuts: [...onBoard.cuts, cut] }
-    setOnBoard(more)
-    writeSetting(key, JSON.stringify(more))
-  }, [fresh, next, onBoard, key, shape, keep])
-  // A portion that was taken back tells nothing of the shape, and the measured cut falls with its weighing. One that is not there yet, after the page was
-  // opened anew, was not taken back: only what stood and stands no more.
-  const stood = useRef(new Set<string>())
-  useEffect(() => {
-    if (!onBoard) return
-    const stands = new Set(standing.map((each) => each.id))
-    const undone = onBoard.cuts.find(({ readingId: id }) => id && stood.current.has(id) && !stands.has(id))
-    stood.current = stands
-    if (!undone?.readingId) return
-    const fewer = { ...onBoard, cuts: onBoard.cuts.filter((cut) => cut !== undone) }
-    setOnBoard(fewer)
-    writeSetting(key, JSON.stringify(fewer))
-  }, [standing, onBoard, key])
+    // The device that weighed it says it; the others are told. Said once, whatever is drawn meanwhile.
+    if (!fresh?.isMine || !next || !onBoard || !shape || told.current === fresh.id) return
+    told.current = fresh.id
+    const { id: readingId, fabricationId, grams } = fresh
+    keep({ fabricationId, readingId, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams })
+    const cut = { readingId, thickness: next.thickness, planned: next.weight }
+    layOut('next-cut', { ...onBoard, cuts: [...onBoard.cuts, cut] })
+  }, [fresh, next, onBoard, shape, keep, layOut])
   if (!shape || products.length === 0) return null
   return {
     shape,
     onBoard,
     next,
-    isWorking: wish !== null && answer?.of !== asked,
+    isWorking,
     lay: (piece) => change({ ...piece, after: nextOrder(standing) - 1, cuts: [] }),
     lastThickness: onBoard?.cuts.at(-1)?.thickness ?? null,
     correctLast: (by) => {
@@ -150,8 +114,37 @@ export function useNextCut({ record, standing }: LiveFabrication): NextCutState 
   }
 }
 
+/** The next cut of what is left, worked out aside; what is asked anew drops what was asked before. */
+function usePlannedCut(wish: PortionWish | null): { next: NextCut | null; isWorking: boolean } {
+  const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)
+  const asked = JSON.stringify(wish)
+  useEffect(() => {
+    const wanted = JSON.parse(asked) as PortionWish | null
+    if (!wanted) return
+    const leaving = new AbortController()
+    void workAside('portion-plan', wanted, { signal: leaving.signal }).then(
+      (plan) => leaving.signal.aborted || setAnswer({ of: asked, next: nextCutOf(plan, wanted.piece) }),
+      () => {},
+    )
+    return () => leaving.abort()
+  }, [asked])
+  const isAnswered = answer?.of === asked
+  return { next: isAnswered ? answer.next : null, isWorking: wish !== null && !isAnswered }
+}
+
+/** The piece with the cuts that happened: one whose weighing was taken back did not. */
+function laidIn(piece: LaidPiece | null, standing: readonly StandingReading[]): LaidPiece | null {
+  if (!piece) return null
+  const stands = new Set(standing.map((each) => each.id))
+  return { ...piece, cuts: piece.cuts.filter(({ readingId }) => readingId === null || stands.has(readingId)) }
+}
+
 /** What is left of the piece on the board: a cut whose weighing was taken back did not happen. */
-function restOf(shape: ItemShape | null, onBoard: OnBoard | null, standing: readonly StandingReading[]): Piece | null {
+function restOf(
+  shape: ItemShape | null,
+  onBoard: LaidPiece | null,
+  standing: readonly StandingReading[],
+): Piece | null {
   if (!shape || !onBoard) return null
   const grams = new Map(standing.map((each) => [each.id, each.grams]))
   return onBoard.cuts.reduce<Piece | null>(

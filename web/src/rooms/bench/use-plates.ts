@@ -1,3 +1,4 @@
+import type { NumberedPlates } from '@fleam/contract'
 import {
   numbersOf,
   type PlatePiece,
@@ -7,19 +8,12 @@ import {
   platesAsWeighed,
   platingByNumbers,
 } from '@fleam/core'
-import { useEffect, useMemo, useState } from 'react'
-import { readSetting, writeSetting } from '../../data/settings.ts'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { readSetting } from '../../data/settings.ts'
 import { workAside } from '../../workers/core-client.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
-export type Numbering = 'as-weighed' | 'at-the-end'
-
-/** What a plate takes, when its number is given, and the numbers that pieces have. */
-interface KeptPlates {
-  plate: PlateWish
-  numbering: Numbering
-  numbers: Record<string, number>
-}
+export type Numbering = NumberedPlates['numbering']
 
 export interface BenchPlates {
   /** What a plate takes; null while plates are not numbered. */
@@ -35,22 +29,17 @@ export interface BenchPlates {
   isMatching: boolean
   begin: () => void
   stop: () => void
-  change: (changes: Partial<Pick<KeptPlates, 'plate' | 'numbering'>>) => void
+  change: (changes: Partial<Pick<NumberedPlates, 'plate' | 'numbering'>>) => void
   /** Matches all that was weighed; numbers that were given before are given anew. */
   match: () => void
 }
 
-/** Half a setting is none. The contract would say which half, and weigh more than the bench may. */
-const isWhole = ({ plate, numbers }: KeptPlates): boolean =>
-  typeof numbers === 'object' &&
-  numbers !== null &&
-  [plate.low, plate.target, plate.high].every((grams) => Number.isFinite(grams)) &&
-  plate.needs.every(({ kind, count }) => typeof kind === 'string' && Number.isInteger(count))
-
-function kept(key: string): KeptPlates | null {
+/** What the version before kept on this device alone: until the record has plates of its own. */
+function keptHere(key: string): NumberedPlates | null {
   try {
-    const read = JSON.parse(readSetting(key) ?? 'null') as KeptPlates | null
-    return read && isWhole(read) ? read : null
+    const read = JSON.parse(readSetting(key) ?? 'null') as NumberedPlates | null
+    const isWhole = read && [read.plate.low, read.plate.target, read.plate.high].every(Number.isFinite)
+    return isWhole && typeof read.numbers === 'object' ? read : null
   } catch {
     return null
   }
@@ -60,15 +49,13 @@ function kept(key: string): KeptPlates | null {
  * Plates made of the pieces of a fabrication: each piece gets its plate's number as it is weighed, or all get
  * theirs at the end. Null where nothing is portioned piece by piece.
  */
-export function usePlates({ record, standing }: LiveFabrication): BenchPlates | null {
-  const key = `plates.${record.id}`
+export function usePlates({ record, standing, board, layOut, numberPlate }: LiveFabrication): BenchPlates | null {
   const usual = useMemo(() => plateOfPiles(record.piles), [record.piles])
-  const [state, setState] = useState(() => kept(key))
+  const [before] = useState(() => keptHere(`plates.${record.id}`))
   const [isMatching, setMatching] = useState(false)
-  const write = (next: KeptPlates | null) => {
-    setState(next)
-    writeSetting(key, JSON.stringify(next))
-  }
+  const said = board.states.plates
+  const state = said === undefined ? before : (said.state as NumberedPlates | null)
+  const write = (next: NumberedPlates | null) => layOut('plates', next)
   const kinds = state?.plate.needs.map((need) => need.kind) ?? []
   const names = new Map(record.piles.map(({ id, name }) => [id, name]))
   const mine = state
@@ -76,28 +63,31 @@ export function usePlates({ record, standing }: LiveFabrication): BenchPlates | 
     : []
   const pieces = mine.map(({ id, grams, pileId }) => ({ id, weight: grams, kind: names.get(pileId) as string }))
   const given = JSON.stringify(pieces)
+  const { plateNumbers } = board
   const numbers = useMemo(() => {
     if (!state) return null
-    const before = new Map(Object.entries(state.numbers))
-    if (state.numbering === 'at-the-end') return before
-    return platesAsWeighed({ pieces: JSON.parse(given) as PlatePiece[], plate: state.plate }, before)
-  }, [state, given])
-  const numbered = JSON.stringify(numbers ? Object.fromEntries(numbers) : {})
+    // A number that was said stays said, on whatever device.
+    const saidBefore = new Map([...Object.entries(state.numbers), ...plateNumbers])
+    if (state.numbering === 'at-the-end') return saidBefore
+    return platesAsWeighed({ pieces: JSON.parse(given) as PlatePiece[], plate: state.plate }, saidBefore)
+  }, [state, given, plateNumbers])
+  // The device that weighed a piece says its number; the others are told.
+  const lastMine = mine.findLast((each) => each.isMine)
+  const told = useRef(new Set<string>())
   useEffect(() => {
-    // A number that was said stays said, also when the page is opened anew.
-    setState((before) => {
-      if (!before || JSON.stringify(before.numbers) === numbered) return before
-      const next = { ...before, numbers: JSON.parse(numbered) as KeptPlates['numbers'] }
-      writeSetting(key, JSON.stringify(next))
-      return next
-    })
-  }, [numbered, key])
+    if (!state || !numbers || !lastMine) return
+    const { id } = lastMine
+    const number = numbers.get(id)
+    const isSaid = plateNumbers.has(id) || id in state.numbers || told.current.has(id)
+    if (number === undefined || isSaid) return
+    told.current.add(id)
+    numberPlate(id, number)
+  }, [state, numbers, lastMine, plateNumbers, numberPlate])
   if (!usual) return null
   const numberOf = (id: string) => {
     const number = numbers?.get(id)
     return number === undefined ? null : number + 1
   }
-  const lastMine = mine.findLast((each) => each.isMine)
   return {
     plate: state?.plate ?? null,
     numbering: state?.numbering ?? 'as-weighed',
