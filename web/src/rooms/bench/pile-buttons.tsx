@@ -2,7 +2,7 @@ import type { PlannedPile } from '@fleam/core'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'
-import { newPile } from './new-pile.ts'
+import { newPile } from '../../parts/new-pile.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
 const PileDialog = lazy(() => import('./pile-dialog.tsx'))

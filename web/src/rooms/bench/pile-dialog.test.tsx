@@ -2,7 +2,7 @@ import { fireEvent, screen } from '@testing-library/react'
 import { benchWith, RECORD } from '../../../test/bench.ts'
 import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
-import { newPile } from './new-pile.ts'
+import { newPile } from '../../parts/new-pile.ts'
 import PileDialog from './pile-dialog.tsx'
 
 const PUT = `PUT /api/kitchens/${LARCH_HALT.id}/fabrications/${RECORD.id}`

@@ -18,6 +18,7 @@ import { PartsTable } from './parts-table.tsx'
 import { PieceFields } from './piece-fields.tsx'
 import { PlansTable } from './plans-table.tsx'
 import { ProductFields } from './product-fields.tsx'
+import { SendToBench } from './send-to-bench.tsx'
 import { useDraft } from './use-draft.ts'
 import { type NamedPlan, usePlans } from './use-plans.ts'
 
@@ -125,6 +126,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
         <Button variant="outline-dark" onClick={() => window.print()}>
           Print the plan, one to one
         </Button>
+        <SendToBench draft={draft} rest={wish.piece} />
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
       <Misfits judged={judged} />
