@@ -108,8 +108,16 @@ export const portionProduct = z
 const rules = {
   products: z.array(portionProduct).min(1).max(MOST_PRODUCTS),
   scrap: z
-    .strictObject({ name: name.optional(), valuePerKg: money.default(0), atLeast: grams.optional() })
+    .strictObject({
+      name: name.optional(),
+      valuePerKg: money.default(0),
+      atLeast: grams.optional(),
+      /** Where it may lie; anywhere where not said. */
+      where: z.enum(['ends', 'anywhere']).optional(),
+    })
     .default({ valuePerKg: 0 }),
+  /** Bounds are drawn in by this share of each target while planning. */
+  margin: z.number().min(0).max(0.2).default(0),
   minScrap: millimetres.default(10),
   kerf: z.number().min(0).max(20).default(0),
   step: z.number().positive().max(100).default(1),
@@ -279,7 +287,12 @@ export const knifeLines = z
     outline: z.array(z.strictObject({ at: millimetres, width: positiveMm })).max(MOST_STATIONS),
     biasAngle: z.number().min(0).max(75),
     products: rules.products,
-    scrap: z.strictObject({ name: name.optional(), valuePerKg: money, atLeast: grams.optional() }),
+    scrap: z.strictObject({
+      name: name.optional(),
+      valuePerKg: money,
+      atLeast: grams.optional(),
+      where: z.enum(['ends', 'anywhere']).optional(),
+    }),
     minScrap: millimetres,
     kerf: z.number().min(0).max(20),
     step: z.number().positive().max(100),

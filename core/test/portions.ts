@@ -21,7 +21,15 @@ function weigher({ piece: { profile, length, weight } }: PortionWish) {
 
 /** The best plan by trying every one: only for short pieces with whole millimetres. Null where `min` cannot be met. */
 export function bestByTrying(wish: PortionWish): { value: number; pieces: number } | null {
-  const { piece, products, scrap, kerf = 0, minScrap = 10, step = 1 } = wish
+  const { piece, scrap, kerf = 0, minScrap = 10, step = 1, margin = 0 } = wish
+  const products = wish.products.map((each) => ({
+    ...each,
+    low: Math.min(each.low + margin * each.target, Math.max(each.low, each.target)),
+    high: Math.max(each.high - margin * each.target, Math.min(each.high, each.target)),
+  }))
+  const edges = products.flatMap(({ within }) => within ?? [])
+  const mayBeScrap = (from: number, to: number) =>
+    scrap.where !== 'ends' || from === 0 || to === piece.length || edges.some((edge) => from <= edge && edge <= to)
   const { weightBetween, faceAt } = weigher(wish)
   const { length } = piece
   let best: { value: number; pieces: number } | null = null
@@ -37,9 +45,11 @@ export function bestByTrying(wish: PortionWish): { value: number; pieces: number
     for (let to = at + 1; to <= length; to++) {
       if (!isCut(to)) continue
       const weight = weightBetween(at, to)
-      if (!isAfterScrap && to - at >= minScrap) go(to, value + (weight / 1000) * scrap.valuePerKg, pieces, true)
+      if (!isAfterScrap && to - at >= minScrap && mayBeScrap(at, to))
+        go(to, value + (weight / 1000) * scrap.valuePerKg, pieces, true)
       products.forEach((product, which) => {
-        const { low, high, minThickness = 0, maxThickness = 1e9, minFace = 0, max = 1e9, target } = product
+        const { low, high, minThickness = 0, maxThickness = 1e9, minFace = 0, max = 1e9, target, within } = product
+        if (within && (at < within[0] || to > within[1])) return
         if (weight < low - 1e-9 || weight > high + 1e-9) return
         if (to - at < minThickness || to - at > maxThickness) return
         if (Math.min(faceAt(at), faceAt(to)) < minFace - 1e-9 || (counts[which] as number) >= max) return

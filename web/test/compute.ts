@@ -1,7 +1,7 @@
 import type { Work, WorkName } from '@fleam/contract'
 import { type PortionWish, planBonded, planPortions, planRacks, platePieces, type SolveProgramme } from '@fleam/core'
 
-const COARSE = 4
+const COARSE = 2
 
 /** A solver that tries everything: enough for the few plates of a page's test. */
 const solve: SolveProgramme = (programme) => {

@@ -4,6 +4,10 @@ import type { Shape } from './profile.ts'
 
 /** Between plans of equal worth the one with fewer pieces wins: each piece costs less than worth can differ by. */
 const PIECE_COST = 1e-11
+/** Money of a gram beside the target where the nearest plan is asked for: a kilo of it is not a hundredth of a cent. */
+const GRAM_OFF_COST = 1e-7
+/** Money by which scrap at the far end is preferred, where the nearest plan is asked for. */
+const START_SCRAP_COST = 1e-4
 const NOT_POSSIBLE = Number.NEGATIVE_INFINITY
 
 export interface Cut {
@@ -40,14 +44,24 @@ export interface CutGraph {
   /** Whether a knife may come down there, or it is the end: scrap and pieces end only there. */
   isCut: Uint8Array
   products: number
+  /** Money that scrap at the beginning counts less, so that of equal plans the first cut is a portion. */
+  startScrapCost: number
 }
 
 const NEAR = 1e-9
 const isNear = (a: number, b: number) => Math.abs(a - b) < 1e-6
 
+/** What else decides which cuts there are. */
+export interface CutRules extends PlanRules {
+  /** Scrap lies at the two ends alone, and where a place of a product makes it. */
+  scrapAtEnds: boolean
+  /** Among plans of all but equal worth, the one nearest to its targets. */
+  isNearest: boolean
+}
+
 /** Builds the places of a piece and what may be cut from each. */
-export function cutGraph(shape: Shape, products: readonly PortionProduct[], rules: PlanRules): CutGraph {
-  const { step, kerf, minScrap } = rules
+export function cutGraph(shape: Shape, products: readonly PortionProduct[], rules: CutRules): CutGraph {
+  const { step, kerf, minScrap, scrapAtEnds, isNearest } = rules
   const cuts: number[] = []
   for (let count = 0; count * step < shape.length - NEAR; count++) cuts.push(count * step)
   const afterSaw = kerf > 0 ? cuts.slice(1).map((cut) => cut + kerf) : []
@@ -68,9 +82,10 @@ export function cutGraph(shape: Shape, products: readonly PortionProduct[], rule
     at,
     grams,
     isCut,
-    scrapEnds: firstAtLeast(at, minScrap),
-    options: allOptions(products, measures, nextPlaces(at, kerf)),
+    scrapEnds: scrapAtEnds ? endsOnly(at, firstAtLeast(at, minScrap), edgesOf(products)) : firstAtLeast(at, minScrap),
+    options: allOptions(products, measures, nextPlaces(at, kerf), isNearest),
     products: products.length,
+    startScrapCost: isNearest ? START_SCRAP_COST : 0,
   }
 }
 
@@ -85,6 +100,25 @@ function firstAtLeast(at: Float64Array, distance: number): Int32Array {
   return firsts
 }
 
+/** Places, mm, at which a product's own place begins or ends. */
+const edgesOf = (products: readonly PortionProduct[]): number[] =>
+  products.flatMap(({ within }) => within ?? []).sort((a, b) => a - b)
+
+/**
+ * The first places at which scrap may end where it lies at the ends alone: from the beginning anywhere, from another
+ * place at the end of the piece, or at or behind an edge that it reaches. They never fall, as the search needs it.
+ */
+function endsOnly(at: Float64Array, firsts: Int32Array, edges: readonly number[]): Int32Array {
+  const end = at.length - 1
+  return firsts.map((first, from) => {
+    if (from === 0 || first > end) return first
+    const edge = edges.find((each) => each >= (at[from] as number) - NEAR)
+    if (edge === undefined) return end
+    const reached = at.findIndex((place) => place >= edge - NEAR)
+    return reached < 0 ? end : Math.max(first, reached)
+  })
+}
+
 /** For each place the one from which the rest begins when a piece ends there: a kerf on, or the end. */
 function nextPlaces(at: Float64Array, kerf: number): Int32Array {
   const firsts = firstAtLeast(at, kerf)
@@ -96,7 +130,7 @@ interface Measures {
   grams: Float64Array
   faces: Float64Array
   isCut: Uint8Array
-  /** Thickness as cut of one millimetre along the piece. */
+  /** Own thickness of one millimetre along the piece. */
   thickness: number
   step: number
 }
@@ -106,7 +140,12 @@ const MOST_OPTIONS = 4_000_000
 const TOO_MANY_OPTIONS = 'Too many places fit: take a larger step, or bring low and high closer together'
 
 /** The pieces of every product from every place, laid out flat: there are tens of thousands of them. */
-function allOptions(products: readonly PortionProduct[], measures: Measures, nextOf: Int32Array): CutGraph['options'] {
+function allOptions(
+  products: readonly PortionProduct[],
+  measures: Measures,
+  nextOf: Int32Array,
+  isNearest: boolean,
+): CutGraph['options'] {
   const start = new Int32Array(measures.at.length + 1)
   const [product, to, next, worth]: [number[], number[], number[], number[]] = [[], [], [], []]
   const fits = products.map((each) => fitFrom(each, measures))
@@ -118,7 +157,7 @@ function allOptions(products: readonly PortionProduct[], measures: Measures, nex
         product.push(place)
         to.push(end)
         next.push(nextOf[end] as number)
-        worth.push(worthOf(each, weight))
+        worth.push(worthOf(each, weight) - (isNearest ? GRAM_OFF_COST * Math.abs(weight - each.target) : 0))
       })
     })
   }
@@ -235,7 +274,7 @@ export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly 
     const gramsHere = perGram * (graph.grams[place] as number)
     for (let state = 0; state < count; state++) {
       const here = place * count + state
-      const scrapped = (bestScore[state] as number) - gramsHere
+      const scrapped = (bestScore[state] as number) - gramsHere - (place === 0 ? graph.startScrapCost : 0)
       if (scrapped > (pieceFirst[here] as number)) {
         any[here] = scrapped
         scrapTo[here] = bestEnd[state] as number

@@ -16,7 +16,7 @@ import { ASSUMED_PORTIONS, assumedOff, type HowFarOff, howFarOff, type MeasuredP
 import type { PortionWish } from './plan.ts'
 import { shapeOf } from './profile.ts'
 
-export type PartFigure = 'weight' | 'thickness' | 'first-face' | 'second-face' | 'worth' | 'given-away'
+export type PartFigure = 'weight' | 'along' | 'thickness' | 'first-face' | 'second-face' | 'worth' | 'given-away'
 
 /** How a figure of one part between two knife lines is worked out; null where it does not apply. */
 export function explainPart(
@@ -41,11 +41,18 @@ export function explainPart(
         note: 'Weight follows the curve that was measured, whatever the meat’s density is.',
       }
     }
+    case 'along':
+      return {
+        title: `Along the piece, ${places(part)}`,
+        quantity: 'length',
+        expression: minus(value('to', part.to, 'length'), value('from', part.from, 'length')),
+        note: 'Where the knife is led: these add up to the length of the piece.',
+      }
     case 'thickness': {
       const long = minus(value('to', part.to, 'length'), value('from', part.from, 'length'))
-      const cut = piece.biasAngle ? over(long, tiltOf(piece.biasAngle)) : long
+      const cut = piece.biasAngle ? times(long, tiltOf(piece.biasAngle)) : long
       return {
-        title: `Thickness from ${places(part)}`,
+        title: `Own thickness from ${places(part)}`,
         quantity: 'length',
         expression: layers === 1 ? cut : over(cut, constant(layers)),
         ...(layers === 1 ? {} : { note: 'It is folded: two lengths lie on each other.' }),

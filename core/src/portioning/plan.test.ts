@@ -161,12 +161,15 @@ test('cut by thickness, every piece is as thick as wished and its weight is what
   expect(spread?.givenAway).toBeGreaterThan(0)
 })
 
-test('a blade at an angle makes faces larger and slices longer, and leaves the weight', () => {
+test('a slanted blade makes faces larger and slices thinner, and leaves the weight and the length', () => {
   const products = [{ name: 'slice', target: 100, low: 80, high: 120, value: 5 }]
   const square = planPortions(loin({ products }))
   const bias = planPortions(loin({ products, piece: { ...loin().piece, biasAngle: 60 } }))
   expect(bias.pieces.map((piece) => piece.weight)).toEqual(square.pieces.map((piece) => piece.weight))
-  expect(bias.pieces[0]?.thickness).toBeCloseTo((square.pieces[0]?.thickness as number) * 2, 9)
+  expect(bias.pieces[0]?.thickness).toBeCloseTo((square.pieces[0]?.thickness as number) / 2, 9)
+  // Along the piece, where the knife is led, the parts add up to it.
+  const along = [...bias.pieces.map(({ from, to }) => to - from), ...bias.scrap.parts.map(([from, to]) => to - from)]
+  expect(along.reduce((sum, each) => sum + each, 0)).toBeCloseTo(LOIN.length, 9)
   expect(bias.pieces[0]?.faces[0]).toBeCloseTo((square.pieces[0]?.faces[0] as number) * Math.SQRT2, 9)
 })
 

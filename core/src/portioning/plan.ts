@@ -1,7 +1,7 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type BestCuts, bestCuts, type CountBound, type Cut, type CutGraph, cutGraph } from './best-cuts.ts'
 import { measurePiece, type PlannedPiece } from './fit.ts'
-import { DEFAULT_PLAN_RULES, type PlanRules, type PortionProduct, type ScrapWish, worthOf } from './product.ts'
+import { DEFAULT_PLAN_RULES, drawnIn, type PlanRules, type PortionProduct, type ScrapWish, worthOf } from './product.ts'
 import { type Piece, type Shape, shapeOf } from './profile.ts'
 import { type ProductSpread, spreadsOf } from './spread.ts'
 
@@ -9,6 +9,10 @@ export interface PortionWish extends Partial<PlanRules> {
   piece: Piece
   products: readonly PortionProduct[]
   scrap: ScrapWish
+  /** Bounds are drawn in by this share of each target while planning, 0 to 0.2; 0 where not given. */
+  margin?: number | undefined
+  /** Among plans of all but equal worth, that whose portions are nearest to their targets. */
+  isNearest?: boolean | undefined
 }
 
 /** A least number that cannot be met, with the most that can be had while the ones named before it hold. */
@@ -33,9 +37,22 @@ export interface PortionPlan {
 }
 
 /** The plan of cuts that brings most; see `bestCuts`. What is too small for any product is all scrap. */
-export function planPortions({ piece, products, scrap, ...rules }: PortionWish): PortionPlan {
+export function planPortions({
+  piece,
+  products: asked,
+  scrap,
+  margin = 0,
+  isNearest = false,
+  ...rules
+}: PortionWish): PortionPlan {
   const shape = shapeOf(piece)
-  const graph = cutGraph(shape, products, { ...DEFAULT_PLAN_RULES, ...rules })
+  const products = asked.map((product) => drawnIn(product, margin))
+  const graph = cutGraph(shape, products, {
+    ...DEFAULT_PLAN_RULES,
+    ...rules,
+    scrapAtEnds: scrap.where === 'ends',
+    isNearest,
+  })
   const { bounds, unmet } = boundsThatCanBeMet(graph, products, shape)
   const plain = bestWithin(graph, scrap.valuePerKg, bounds) ?? allScrap(shape)
   const context = { shape, products, scrap, graph, bounds }

@@ -24,6 +24,8 @@ export interface ScrapWish {
   valuePerKg: number
   /** At least so many grams of it are wanted. */
   atLeast?: number | undefined
+  /** Where it may lie: at the two ends, and where a place of a product makes it; anywhere where not said. */
+  where?: 'ends' | 'anywhere' | undefined
 }
 
 export interface PlanRules {
@@ -33,6 +35,20 @@ export interface PlanRules {
   kerf: number
   /** Cuts lie on multiples of it, mm, above zero. */
   step: number
+}
+
+/**
+ * A product with its bounds drawn in on both sides by a share of its target, as far as the target: a shape is never
+ * known exactly, and what is planned at a bound lies half the time beyond it.
+ */
+export function drawnIn<P extends Pick<PortionProduct, 'low' | 'high' | 'target'>>(product: P, margin: number): P {
+  const { low, high, target } = product
+  const by = margin * target
+  return {
+    ...product,
+    low: Math.min(low + by, Math.max(low, target)),
+    high: Math.max(high - by, Math.min(high, target)),
+  }
 }
 
 export const DEFAULT_PLAN_RULES: PlanRules = { minScrap: 10, kerf: 0, step: 1 }

@@ -38,7 +38,10 @@ export interface Shape {
   volumeBetween: (from: number, to: number) => number
   /** Grams between two places. */
   weightBetween: (from: number, to: number) => number
-  /** Thickness of what lies between two places, mm, measured as it is cut. */
+  /**
+   * Thickness of what lies between two places, mm, square to its faces. Along the piece, where the cook leads the knife,
+   * it is `to − from`, whatever the slant.
+   */
   thicknessBetween: (from: number, to: number) => number
 }
 
@@ -46,7 +49,7 @@ const RADIANS = Math.PI / 180
 
 /**
  * The shape of a piece: area is linear between stations, and weight follows area, so that no density is
- * needed. A blade at an angle leaves the weight and makes faces larger and slices longer.
+ * needed. A slanted blade leaves the weight, makes faces larger, and slices thinner than they are along the piece.
  */
 export function shapeOf({ weight, length, profile, biasAngle = 0 }: Piece): Shape {
   const places = profile.map((station) => station.at)
@@ -82,7 +85,7 @@ export function shapeOf({ weight, length, profile, biasAngle = 0 }: Piece): Shap
     faceAt: (at) => faceOf(areaAt(at) / tilt),
     volumeBetween: (from, to) => volumeTo(to) - volumeTo(from),
     weightBetween: (from, to) => (weight * (volumeTo(to) - volumeTo(from))) / total,
-    thicknessBetween: (from, to) => (to - from) / tilt,
+    thicknessBetween: (from, to) => (to - from) * tilt,
   }
 }
 

@@ -1,5 +1,5 @@
 import type { PortionWish } from './plan.ts'
-import type { PortionProduct } from './product.ts'
+import { drawnIn, type PortionProduct } from './product.ts'
 
 export interface PlanVariant {
   name: string
@@ -24,7 +24,9 @@ export function planVariants(wish: PortionWish): PlanVariant[] {
     const own = { ...wish, products }
     return { name, wish: own, judgedBy: own }
   }
-  const byMoney = { name: 'most money', wish, judgedBy: wish }
+  // Other plans leave the counts aside, and may be worth more for it.
+  const isCounted = wish.products.some(({ max, min }) => max !== undefined || (min ?? 0) > 0)
+  const byMoney = { name: isCounted ? 'most money, numbers kept' : 'most money', wish, judgedBy: wish }
   const mostPortions = { name: 'most portions', wish: countingPortions(wish), judgedBy: wish }
   // What is wanted so many times at most, a roast, is what a cook would not cut every piece into.
   const beside = others.find(({ max }) => max !== undefined) ?? others[0]
@@ -47,10 +49,14 @@ const free = ({ max: _max, min: _min, ...product }: PortionProduct): PortionProd
 /** Every portion is worth the same as soon as it may be served; money parts only what is equal then. */
 const countingPortions = (wish: PortionWish): PortionWish => ({
   ...wish,
-  products: wish.products.map((product) => ({
-    ...product,
-    target: product.low > 0 ? product.low : product.target,
-    value: 1 + product.value * NEARLY_NOTHING,
-  })),
+  // Drawn in by their real targets: what may be served is another number once the target is.
+  margin: 0,
+  products: wish.products
+    .map((product) => drawnIn(product, wish.margin ?? 0))
+    .map((product) => ({
+      ...product,
+      target: product.low > 0 ? product.low : product.target,
+      value: 1 + product.value * NEARLY_NOTHING,
+    })),
   scrap: { ...wish.scrap, valuePerKg: wish.scrap.valuePerKg * NEARLY_NOTHING },
 })

@@ -9,7 +9,10 @@ declare module 'jstat' {
           exogenous: readonly (readonly number[])[],
         ) => { coef: number[]; t: { se: number[] } }
       }
-      normal: { inv: (probability: number, mean: number, standardDeviation: number) => number }
+      normal: {
+        inv: (probability: number, mean: number, standardDeviation: number) => number
+        cdf: (value: number, mean: number, standardDeviation: number) => number
+      }
     }
   }
   export default statistics

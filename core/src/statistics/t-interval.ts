@@ -19,6 +19,9 @@ export function normalHalfWidth(n: number, sd: number, confidence = CONFIDENCE):
   return (jStat.normal.inv((1 + confidence) / 2, 0, 1) * sd) / Math.sqrt(n)
 }
 
+/** The share of a bell curve that lies below so many standard deviations from its middle, 0 to 1. */
+export const normalShare = (deviations: number): number => jStat.normal.cdf(deviations, 0, 1)
+
 export interface MeanDifference {
   /** Mean of the first less mean of the second. */
   difference: number

@@ -2,6 +2,8 @@ import { type ItemShape, shapeById } from '@fleam/catalogue'
 import { type LaidPiece, laidPiece } from '@fleam/contract'
 import {
   afterCut,
+  howFarOff,
+  marginFor,
   type NextCut,
   nextCutOf,
   nextOrder,
@@ -62,12 +64,21 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
     () => onBoard?.products ?? (shape ? productsOfPiles(record.piles, shape.products) : []),
     [record.piles, shape, onBoard?.products],
   )
-  const { keep } = useMeasuredCuts()
+  const { keep, of } = useMeasuredCuts()
   const change = (next: LaidPiece | null) => layOut('next-cut', next)
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
   const wish =
-    rest && shape && products.length > 0
-      ? { piece: rest, products: [...products], scrap: shape.scrap, kerf: shape.kerf ?? 0, step: 1 }
+    rest && shape && onBoard && products.length > 0
+      ? {
+          piece: rest,
+          products: [...products],
+          // As in Knife lines: no slice out of the middle, and bounds drawn in by what portions may be off.
+          scrap: { ...shape.scrap, where: 'ends' as const },
+          margin: marginFor(products, howFarOff(onBoard.way, of(onBoard.way, shape.id)).share),
+          isNearest: true,
+          kerf: shape.kerf ?? 0,
+          step: 1,
+        }
       : null
   const { next, isWorking } = usePlannedCut(wish)
   const portionPiles = new Set(

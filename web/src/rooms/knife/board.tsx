@@ -152,7 +152,7 @@ function PartLabel({ part, left, right, weight }: PartLabelProps) {
         </text>
       ) : null}
       <text x={middle} y={32} className="thickness">
-        {format.lengthAmount(part.thickness)}
+        {format.lengthAmount(part.to - part.from)}
       </text>
     </g>
   )

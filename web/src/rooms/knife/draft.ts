@@ -1,6 +1,6 @@
 import type { ItemShape } from '@fleam/catalogue'
 import { KNIFE_LINES_FORMAT, type KnifeLines, portionWish } from '@fleam/contract'
-import { afterCut, girthsAlong, type Piece, type PortionWish, pieceFromTemplate } from '@fleam/core'
+import { afterCut, girthsAlong, marginFor, type Piece, type PortionWish, pieceFromTemplate } from '@fleam/core'
 import { measuredPiece, shapeById, wholePiece } from '../../parts/measured-piece.ts'
 
 /** Shares of the length at which a tape is usually laid. */
@@ -95,8 +95,11 @@ export function restPiece(draft: KnifeLines): Piece | null {
   )
 }
 
-/** What the planner is asked about a piece; places that a product is bound to move with what was cut. */
-export function wishOf(draft: KnifeLines, piece: Piece): PortionWish {
+/**
+ * What the planner is asked about a piece; places that a product is bound to move with what was cut. No slice comes out of
+ * the middle for trim, and bounds are drawn in by what portions may be `off`, as a share.
+ */
+export function wishOf(draft: KnifeLines, piece: Piece, off: number): PortionWish {
   const { products, scrap, minScrap, kerf, step, taken, length } = draft
   const cutOff = length - piece.length
   const left = products.map(({ max, within, ...product }) => ({
@@ -106,5 +109,14 @@ export function wishOf(draft: KnifeLines, piece: Piece): PortionWish {
       : { max: Math.max(0, max - taken.filter((cut) => cut.product === product.name).length) }),
     ...(within ? { within: [within[0] - cutOff, within[1] - cutOff] as const } : {}),
   }))
-  return { piece, products: left, scrap, minScrap, kerf, step }
+  return {
+    piece,
+    products: left,
+    scrap: { ...scrap, where: scrap.where ?? 'ends' },
+    margin: marginFor(left, off),
+    isNearest: true,
+    minScrap,
+    kerf,
+    step,
+  }
 }

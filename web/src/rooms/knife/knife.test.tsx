@@ -29,7 +29,7 @@ test('a piece known by weight and length alone is planned at once, with plans be
   expect(onTheBoard()).toBe(
     screen
       .getByRole('row', { name: /^most money/ })
-      .textContent?.replace('most money', 'on the board')
+      .textContent?.replace('most money, numbers kept', 'on the board')
       .replace('Lay it out', ''),
   )
   expect(off()).toMatch(/off by 12.0.%, assumed/)

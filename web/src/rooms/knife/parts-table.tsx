@@ -28,6 +28,7 @@ interface PartsTableProps {
 /** Every part between two lines, from the end where the knife begins; what came off along a fillet stands below. */
 export function PartsTable({ wish, judged, draft }: PartsTableProps) {
   const measured = useMeasuredCuts().of(draft.way, draft.shape)
+  const isSlanted = hasOwnThickness(wish)
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">Cut by cut</h2>
@@ -37,8 +38,13 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
             <th scope="col">Cut</th>
             <th scope="col">Product</th>
             <th scope="col" className="number">
-              Thick
+              Along the piece
             </th>
+            {isSlanted ? (
+              <th scope="col" className="number">
+                Own thickness
+              </th>
+            ) : null}
             <th scope="col" className="number">
               Weighs about
             </th>
@@ -55,12 +61,16 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
             // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that its row stays while it is moved
             <PartRow key={at} wish={wish} part={part} at={at} way={draft.way} measured={measured} />
           ))}
-          <CameOff draft={draft} />
+          <CameOff draft={draft} columns={isSlanted ? 2 : 1} />
         </tbody>
       </Table>
     </section>
   )
 }
+
+/** Slanted or folded, a portion is not as thick as it is long along the piece. */
+const hasOwnThickness = ({ piece, products }: PortionWish) =>
+  (piece.biasAngle ?? 0) > 0 || products.some(({ folded }) => folded)
 
 interface PartRowProps {
   wish: PortionWish
@@ -82,8 +92,13 @@ const PartRow = memo(function PartRow({ wish, part, at, way, measured }: PartRow
         {why ? <span className="quiet"> {why}</span> : null}
       </td>
       <td className="number">
-        <PartNumber wish={wish} part={part} figure="thickness" />
+        <PartNumber wish={wish} part={part} figure="along" />
       </td>
+      {hasOwnThickness(wish) ? (
+        <td className="number">
+          <PartNumber wish={wish} part={part} figure="thickness" />
+        </td>
+      ) : null}
       <td className="number">
         <PartNumber wish={wish} part={part} figure="weight" />{' '}
         <span className="quiet">
@@ -129,7 +144,7 @@ function PartNumber({ wish, part, figure }: PartNumberProps) {
 }
 
 /** The belly and the notch of a fillet, which come off before it is cut across. */
-function CameOff({ draft }: { draft: KnifeLines }) {
+function CameOff({ draft, columns }: { draft: KnifeLines; columns: number }) {
   const format = useFormat()
   const { belly, notch } = draft
   const off = trimmed(draft)
@@ -139,7 +154,7 @@ function CameOff({ draft }: { draft: KnifeLines }) {
         <tr>
           <th scope="row">along it</th>
           <td>belly</td>
-          <td />
+          <td colSpan={columns} />
           <td className="number">
             <Explained explanation={explainCameOff(draft.weight, off, 'belly')} format={format} />
           </td>
@@ -155,7 +170,7 @@ function CameOff({ draft }: { draft: KnifeLines }) {
           <td>
             notch <span className="quiet">scrap</span>
           </td>
-          <td />
+          <td colSpan={columns} />
           <td className="number">
             <Explained explanation={explainCameOff(draft.weight, off, 'notch')} format={format} />
           </td>

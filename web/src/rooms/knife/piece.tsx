@@ -1,8 +1,10 @@
 import { type KnifeLines, knifeLines } from '@fleam/contract'
-import { judgeCuts } from '@fleam/core'
+import { explainWithin, howFarOff, type JudgedCuts, judgeCuts, type PortionWish } from '@fleam/core'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router-dom'
+import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
+import { Explained } from '../../parts/figure.tsx'
 import { shapeById } from '../../parts/measured-piece.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
@@ -30,7 +32,9 @@ export function Component() {
   const format = useFormat()
   const refusal = useMemo(() => refusalOf(draft), [draft])
   const rest = useMemo(() => (refusal === null ? restPiece(draft) : null), [draft, refusal])
-  const wish = useMemo(() => (rest ? wishOf(draft, rest) : null), [draft, rest])
+  const measured = useMeasuredCuts().of(draft.way, draft.shape)
+  const off = howFarOff(draft.way, measured).share
+  const wish = useMemo(() => (rest ? wishOf(draft, rest, off) : null), [draft, rest, off])
   const { plans, isFresh, error } = usePlans(wish)
   useFirstPlan(isFresh ? plans : null, draft, change)
   return (
@@ -42,7 +46,9 @@ export function Component() {
         </p>
       ) : null}
       {error ? <Failed error={error} /> : null}
-      {wish && rest ? <OnTheBoard draft={draft} wish={wish} plans={plans} isFresh={isFresh} onChange={change} /> : null}
+      {wish && rest ? (
+        <OnTheBoard draft={draft} wish={wish} off={off} plans={plans} isFresh={isFresh} onChange={change} />
+      ) : null}
       {refusal === null && !rest ? <p className="quiet">Nothing is left of this piece.</p> : null}
       <ProductFields key={`products-${fill}`} draft={draft} onChange={change} />
       <div className="actions no-print">
@@ -94,12 +100,14 @@ function useFirstPlan(plans: NamedPlan[] | null, draft: KnifeLines, change: (cha
 interface OnTheBoardProps {
   draft: KnifeLines
   wish: ReturnType<typeof wishOf>
+  /** How far off a portion may be, as a share. */
+  off: number
   plans: NamedPlan[] | null
   isFresh: boolean
   onChange: (changes: Partial<KnifeLines>) => void
 }
 
-function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) {
+function OnTheBoard({ draft, wish, off, plans, isFresh, onChange }: OnTheBoardProps) {
   const { length } = wish.piece
   const laid = useSteadyLines(draft.lines, isFresh)
   // A line that is held moves here alone: what else is on the page need not follow each pixel.
@@ -130,6 +138,7 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
       <Misfits judged={judged} />
+      <ExpectedWithin judged={judged} wish={wish} off={off} />
       {plans ? <PlansTable plans={plans} judged={judged} wish={wish} onTake={take} /> : <Loading what="the plans" />}
       {/* Before the first plan is there, the whole piece would be the next cut. */}
       {next && (lines.length > 0 || isFresh) ? (
@@ -140,5 +149,25 @@ function OnTheBoard({ draft, wish, plans, isFresh, onChange }: OnTheBoardProps) 
       <PartsTable wish={wish} judged={judged} draft={draft} />
       <OneToOne wish={wish} lines={laid} />
     </>
+  )
+}
+
+interface ExpectedWithinProps {
+  judged: JudgedCuts
+  wish: PortionWish
+  off: number
+}
+
+/** A shape is never known exactly: how many of the portions will end within their bounds all the same. */
+function ExpectedWithin({ judged, wish, off }: ExpectedWithinProps) {
+  const format = useFormat()
+  const within = explainWithin(judged.parts, wish.products, off)
+  if (!within) return null
+  return (
+    <p className="no-print">
+      Of {judged.portions} {judged.portions === 1 ? 'portion' : 'portions'} about{' '}
+      <Explained explanation={within} format={format} /> should end within bounds, when each may be off by{' '}
+      {format.share(off)}.
+    </p>
   )
 }
