@@ -82,6 +82,16 @@ export interface StepWords {
   tool?: Tool
   cut?: string
   cautions?: readonly string[]
+  /** Regions of the drawing whose portions it still changes: they are weighed here or later. */
+  on?: readonly string[]
+  /** Kinds of piles that it still adds to: they are weighed here or later. */
+  gives?: readonly PileKind[]
+}
+
+/** What a step changes: a pile of it never leaves the board before. */
+export interface StepWork {
+  on: readonly string[]
+  gives: readonly PileKind[]
 }
 
 type StepPlace = Partial<Pick<NamedStep, 'isOptional' | 'gain' | 'when'>> & { piles?: readonly string[] }
@@ -97,15 +107,17 @@ const TOOL_CAUTIONS: Readonly<Record<Tool, readonly string[]>> = {
 }
 
 /**
- * Steps of one kind of animal: `every` are the cautions of each of its steps. The words are written once;
+ * Steps of one kind of animal, and what each of them changes: `every` are the cautions of each of its steps. The words are written once;
  * a style says which piles leave the board there, under its own names.
  */
 export function stepsWith<K extends string>(every: readonly string[], words: Readonly<Record<K, StepWords>>) {
-  return (id: K, piles: readonly string[] = [], place: Omit<StepPlace, 'piles'> = {}): NamedStep => {
-    const { tool = 'knife', cut = null, mistakes = [], cautions = [], ...rest } = words[id]
+  const step = (id: K, piles: readonly string[] = [], place: Omit<StepPlace, 'piles'> = {}): NamedStep => {
+    const { title, doing, check, tool = 'knife', cut = null, mistakes = [], cautions = [] } = words[id]
     return {
       id,
-      ...rest,
+      title,
+      doing,
+      check,
       mistakes,
       tool,
       piles,
@@ -117,6 +129,11 @@ export function stepsWith<K extends string>(every: readonly string[], words: Rea
       ...place,
     }
   }
+  const workOf = (id: string): StepWork => {
+    const { on = [], gives = [] } = (words as Readonly<Record<string, StepWords | undefined>>)[id] ?? {}
+    return { on, gives }
+  }
+  return Object.assign(step, { workOf })
 }
 
 interface ChoiceWords {

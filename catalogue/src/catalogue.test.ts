@@ -224,7 +224,7 @@ describe('what piles are', () => {
     ['Beef tenderloin', 'tips', 'trim', 0, 0.15, 1],
     ['Beef tenderloin', 'medallions', 'portions', 0, 0.15, 4],
     ['Lamb rack, eight ribs, chined', 'frenched racks', 'portions', 0.2, 0.18, 4],
-    ['Turbot', 'frame, head, skirt', 'bones', 0, 0.14, 2],
+    ['Turbot', 'frame, head, frill', 'bones', 0, 0.14, 2],
     ['Turbot', 'sections', 'portions', 0.22, 0.14, 1],
   ] as const)('%s: %s are %s', (item, name, kind, boneShare, cookingLoss, chilledDays) => {
     expect(pileOf(item, name)).toMatchObject({ kind, boneShare, cookingLoss, chilledDays })

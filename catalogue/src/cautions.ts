@@ -35,7 +35,7 @@ export const CAUTIONS: readonly Caution[] = [
   caution('bonding', {
     places: ['step'],
     species: null,
-    text: 'Enzyme powder: gloves and dust mask. Set it for 6 to 12 hours at or below 5 °C (41 °F). From here on the meat counts as non-intact: the old surface is inside.',
+    text: 'Enzyme powder: gloves and dust mask. Set it for 6 to 12 hours at or below 5 °C (41 °F). From here on the meat counts as non-intact: the old surface is inside. Some mixes hold milk protein: read the packet, it goes on the label.',
   }),
   caution('cold-chain', {
     places: ['board', 'receiving'],
@@ -46,6 +46,16 @@ export const CAUTIONS: readonly Caution[] = [
     places: ['step', 'board', 'receiving'],
     species: ['fish'],
     text: 'Fish that can form histamine stays at or below 4 °C (39 °F) throughout. Wild catch: season, bag and size limits.',
+  }),
+  caution('vacuum-fish', {
+    places: ['step', 'receiving'],
+    species: ['fish'],
+    text: 'A vacuum pack of fish is opened before it thaws: sealed and warm, it can grow what is neither seen nor smelled.',
+  }),
+  caution('risk-material', {
+    places: ['step'],
+    species: ['red-meat'],
+    text: 'Spinal cord of sheep and cattle comes out before any bone is used: into a marked container of its own, disposed of by the local rule, never to stock, render, mince or pets.',
   }),
   caution('poultry-dry', {
     places: ['step'],
@@ -112,25 +122,25 @@ export const CAUTIONS: readonly Caution[] = [
     places: ['cooking', 'label'],
     species: ['poultry'],
     severity: 'note',
-    text: 'Cook to a core of 74 °C (165 °F). Portions keep 2 days chilled or 9 months frozen, stock bones 2 days or 4 months.',
+    text: 'Cook to a core of 74 °C (165 °F), at once or as long as the local code says. Portions keep 2 days chilled or 9 months frozen, stock bones 2 days or 4 months.',
   }),
   caution('fish-core', {
     places: ['cooking', 'label'],
     species: ['fish'],
     severity: 'note',
-    text: 'Cook to a core of 63 °C (145 °F). Fish keeps 1 to 2 days chilled, 2 to 6 months frozen, fat fish for less. Allergen: fish.',
+    text: 'Cook to a core of 63 °C (145 °F), held for 15 seconds. Fish keeps 1 to 2 days chilled, 2 to 6 months frozen, fat fish for less. Allergen: fish.',
   }),
   caution('meat-core', {
     places: ['cooking', 'label'],
     species: ['red-meat'],
     severity: 'note',
-    text: 'Whole-muscle beef and lamb: core of 63 °C (145 °F); rarer only with the notice that the code asks for. Portions keep 4 days chilled; minced or cubed trim 1 to 2, cooked to 71 °C (160 °F).',
+    text: 'Whole-muscle beef and lamb: core of 63 °C (145 °F), held for 15 seconds or rested for 3 minutes, as the local code has it; rarer only with the notice that the code asks for. Portions keep 4 days chilled; minced or cubed trim 1 to 2, cooked to 71 °C (160 °F).',
   }),
   caution('bonded-label', {
     places: ['cooking', 'label'],
     species: ['red-meat'],
     severity: 'note',
-    text: 'Bonded portions: label as formed or reformed meat, list the enzyme, cook as the code asks for non-intact meat; 3 days chilled after setting.',
+    text: 'Bonded portions: label as formed or reformed meat, list the enzyme, cook as the code asks for non-intact meat, commonly 68 °C (155 °F) held for 17 seconds, 74 °C (165 °F) where stuffed; 3 days chilled after setting.',
   }),
 ]
 

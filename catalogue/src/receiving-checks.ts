@@ -1,3 +1,4 @@
+import { RIGOR_STATES } from './rigor.ts'
 import type { Species } from './schema.ts'
 
 /** One thing to look at before the driver leaves: right or a fault with one tap, or a number. */
@@ -11,6 +12,8 @@ export interface ReceivingCheck {
   species: readonly Species[] | null
   /** A number is asked for: its unit, and from which value on it is a fault; null where it only informs. */
   number: { unit: string; faultAbove: number | null } | null
+  /** More states than right and fault: their words, and whether each is a fault. `value` is the place of one of them. */
+  states: readonly { words: string; isFault: boolean }[] | null
 }
 
 const check = (
@@ -21,6 +24,7 @@ const check = (
   id,
   species: null,
   number: null,
+  states: null,
   ...words,
   ...more,
 })
@@ -50,7 +54,11 @@ export const RECEIVING_CHECKS: readonly ReceivingCheck[] = [
     { question: 'Tip of the breastbone', right: 'soft, young', fault: 'hard breastbone' },
     { species: ['poultry'] },
   ),
-  check('stiffness', { question: 'Stiffness', right: 'stiff', fault: 'already soft' }, { species: ['fish'] }),
+  check(
+    'stiffness',
+    { question: 'Stiffness', right: 'in rigor', fault: 'stale-soft' },
+    { species: ['fish'], states: RIGOR_STATES.map((words) => ({ words, isFault: words === 'stale-soft' })) },
+  ),
   check('eyes-gills', { question: 'Eyes and gills', right: 'bright', fault: 'dull eyes' }, { species: ['fish'] }),
   check(
     'days-since-catch',

@@ -3,6 +3,7 @@ import { stepsWith } from '../build.ts'
 /** Steps of tenderloin, rib and sirloin. */
 export const beefStep = stepsWith([], {
   drain: {
+    gives: ['liquid'],
     title: 'Open, drain and dry',
     doing:
       'Open the bag shallow and on the slant so that the blade never marks the meat; drain and weigh the liquid, pat the piece dry.',
@@ -12,6 +13,8 @@ export const beefStep = stepsWith([], {
     cut: 'bag',
   },
   'pull-fat': {
+    on: ['centre', 'head', 'tail'],
+    gives: ['fat', 'waste'],
     title: 'Pull the fat off by hand',
     doing: 'Pull fat wherever it peels, and only then take the knife to what holds.',
     check: 'The silverskin shows, and no lean came off with the fat.',
@@ -21,6 +24,7 @@ export const beefStep = stepsWith([], {
     cut: 'fat',
   },
   chain: {
+    on: ['centre'],
     title: 'Lift off the chain',
     doing: 'Open the seam along the side muscle with your fingers and lift it off, the last bit with the knife.',
     check: 'The chain is in one piece and the loin’s side is smooth.',
@@ -28,6 +32,7 @@ export const beefStep = stepsWith([], {
     cut: 'chain',
   },
   lobe: {
+    on: ['head'],
     title: 'Seam out the side lobe',
     doing:
       'Follow the seam between head and side lobe and lift the lobe away; roll and tie it, or portion it by itself.',
@@ -36,6 +41,8 @@ export const beefStep = stepsWith([], {
     cut: 'lobe',
   },
   silverskin: {
+    on: ['centre', 'head', 'tail'],
+    gives: ['waste'],
     title: 'Strip the silverskin',
     doing: 'Slide the tip under the silverskin and strip it with the edge tilted towards the skin, strip by strip.',
     check: 'Strips come off so thin that you see through them, with no red on them.',
@@ -43,6 +50,8 @@ export const beefStep = stepsWith([], {
     cut: 'silverskin',
   },
   square: {
+    on: ['centre', 'eye'],
+    gives: ['trim'],
     title: 'Trim the underside and square the end',
     doing: 'Trim the underside flat and cut the rounded end square before the first steak.',
     check: 'The end stands upright on the board.',
@@ -50,6 +59,7 @@ export const beefStep = stepsWith([], {
     cut: 'square',
   },
   'head-roast': {
+    on: ['head'],
     title: 'Cut the head for a roast',
     doing: 'Take the head off where the loin becomes even, as one piece for two to six guests.',
     check: 'The roast is as thick at both ends as it can be.',
@@ -57,6 +67,7 @@ export const beefStep = stepsWith([], {
     cut: 'head-cut',
   },
   steaks: {
+    on: ['centre', 'eye', 'heart'],
     title: 'Cut the steaks',
     doing: 'Cut straight down in one draw, weigh, and make the next cut thicker or thinner by what the scale says.',
     check: 'Faces are square, steaks are as thick as each other, each within its bounds.',
@@ -64,6 +75,8 @@ export const beefStep = stepsWith([], {
     cut: 'steaks',
   },
   tail: {
+    on: ['tail'],
+    gives: ['trim'],
     title: 'Tail to medallions',
     doing: 'Cut the tail into medallions, two for a plate; what is too thin for them goes to the tips.',
     check: 'Medallions pair up to a plate’s weight.',
@@ -71,6 +84,8 @@ export const beefStep = stepsWith([], {
     cut: 'tail-cut',
   },
   'tail-tied': {
+    on: ['tail'],
+    gives: ['trim'],
     title: 'Fold the tail under and tie',
     doing: 'Fold the thin tail under itself, tie it, and cut the medallions from the folded piece.',
     check: 'The fold is as thick as the centre and holds when cut.',
@@ -78,6 +93,8 @@ export const beefStep = stepsWith([], {
     cut: 'tail-cut',
   },
   tips: {
+    on: ['chain'],
+    gives: ['trim', 'waste', 'fat'],
     title: 'Clean chain and ends for tips',
     doing: 'Pull fat and sinew off the chain, cut it and the ends into tips or strips.',
     check: 'No white sinew among the tips.',
@@ -86,6 +103,7 @@ export const beefStep = stepsWith([], {
     cut: 'chain',
   },
   bond: {
+    on: ['centre'],
     title: 'Bond two loins head to tail',
     doing: 'Dust the dry faces with enzyme, lay two loins head to tail, wrap them tight and set them in the cold.',
     check: 'The log is even from end to end, tight, and stays at or below 5 °C (41 °F) for 6 to 12 hours.',
@@ -95,6 +113,8 @@ export const beefStep = stepsWith([], {
     cut: 'bond',
   },
   lip: {
+    on: ['eye'],
+    gives: ['fat', 'waste'],
     title: 'Take off lip and hard fat',
     doing:
       'Cut the lip and the hard fat off and leave the soft fat, which keeps shape and moisture; feel the bone groove for chips.',
@@ -103,7 +123,28 @@ export const beefStep = stepsWith([], {
     cautions: ['bones-felt'],
     cut: 'lip',
   },
+  'fat-off': {
+    on: ['cap', 'heart', 'eye'],
+    gives: ['waste'],
+    title: 'Take off the hard fat',
+    doing: 'Cut the hard fat and the sinew off all sides, edge tilted to the fat, and leave the lean whole.',
+    check: 'No hard fat is left, and no red is on what came off.',
+    mistakes: ['red left on the fat'],
+    cut: 'lip',
+  },
+  cord: {
+    gives: ['waste'],
+    title: 'Lift out the spinal cord',
+    doing:
+      'Draw the white cord out of its channel along the chine and put it into its own marked container, to be disposed of.',
+    check: 'The channel is empty from end to end; nothing of it is near the bones for stock.',
+    mistakes: ['a piece left in the channel', 'cord in the stock'],
+    tool: 'hands',
+    cautions: ['risk-material', 'keep-apart'],
+    cut: 'bone',
+  },
   'off-bone': {
+    on: ['eye', 'bone'],
     title: 'Take the eye off the ribs',
     doing: 'Follow the ribs with long strokes and lift the eye away; the ribs stay in one piece.',
     check: 'Ribs carry the meat that belongs to them and no gouge is in the eye.',
@@ -112,6 +153,7 @@ export const beefStep = stepsWith([], {
     cut: 'bone',
   },
   'saw-chine': {
+    gives: ['bones'],
     title: 'Saw the chine off',
     doing: 'Saw along the chine just beyond the rib heads and break it away.',
     check: 'The eye is untouched and no dust is left on it.',
@@ -121,6 +163,8 @@ export const beefStep = stepsWith([], {
     cut: 'bone',
   },
   cap: {
+    on: ['cap', 'heart', 'eye'],
+    gives: ['waste'],
     title: 'Cap off along its seam',
     doing: 'Open the seam under the cap with the fingers, cut it free, and take the silver seam off.',
     check: 'The seam is clean on both sides.',
@@ -128,6 +172,7 @@ export const beefStep = stepsWith([], {
     cut: 'cap',
   },
   'cap-steaks': {
+    on: ['cap'],
     title: 'Cap steaks across the grain',
     doing: 'Find the direction of the fibres and cut the cap across them.',
     check: 'Short fibres on every face.',
@@ -135,6 +180,8 @@ export const beefStep = stepsWith([], {
     cut: 'cap',
   },
   'filet-part': {
+    on: ['eye', 'heart'],
+    gives: ['trim'],
     title: 'Part the heart',
     doing: 'Lift the loose top muscle off for stew, then divide the heart into the filet part and the broad part.',
     check: 'Filets are thick and square; the broad part lies flat.',
@@ -142,6 +189,7 @@ export const beefStep = stepsWith([], {
     cut: 'seam',
   },
   ends: {
+    gives: ['trim', 'waste'],
     title: 'Ends to strips and stew',
     doing: 'Square the ends; what is off goes to strips and stew, fat and sinew apart.',
     check: 'Strips without sinew.',

@@ -3,6 +3,7 @@ import { stepsWith } from '../build.ts'
 /** Steps that birds share. Names of the piles are the style's own. */
 export const birdStep = stepsWith(['poultry-dry'], {
   dry: {
+    gives: ['fat', 'bones'],
     title: 'Empty and dry the bird',
     doing: 'Take out the giblets and pull the loose fat from the vent. Pat the bird dry, inside and out.',
     check: 'Giblets lie with the stock, the liver apart; the skin no longer slides under your fingers.',
@@ -11,6 +12,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'vent',
   },
   wishbone: {
+    on: ['breast'],
+    gives: ['bones'],
     title: 'Lift out the wishbone',
     doing:
       'Feel for the V at the neck, scrape along both arms with the tip of the knife, hook a finger behind it and pull.',
@@ -19,6 +22,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'wishbone',
   },
   legs: {
+    on: ['thigh', 'drumstick', 'back'],
     title: 'Take the legs off',
     doing:
       'Cut only the skin between leg and breast, bend the leg back until the ball leaves its socket, cut round the oyster and follow the hip to the tail.',
@@ -28,6 +32,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'leg',
   },
   divide: {
+    on: ['thigh', 'drumstick'],
     title: 'Part thigh and drumstick',
     doing: 'Find the pale fat line on the inside of the leg and cut a few millimetres to the drumstick’s side of it.',
     check: 'The blade meets hardly any resistance.',
@@ -36,6 +41,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'leg-divide',
   },
   'thigh-bone': {
+    on: ['thigh'],
+    gives: ['bones'],
     title: 'Bone the thighs',
     doing:
       'Score along both sides of the bone, lift it, cut round the joint and draw it out. Feel for the kneecap and for cartilage.',
@@ -45,6 +52,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'thigh-bone',
   },
   'leg-bone': {
+    on: ['thigh'],
+    gives: ['bones'],
     title: 'Bone the whole legs',
     doing:
       'Cut off any piece of back, open the leg along drum and thigh bone, scrape both bones free and draw them; feel for the needle bone beside the drum.',
@@ -54,6 +63,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'thigh-bone',
   },
   wings: {
+    on: ['wing'],
     title: 'Take the wings off',
     doing: 'Pull the wing away from the body and cut at the shoulder, the blade turned away from the breast.',
     check: 'There is no breast meat on the wing.',
@@ -62,6 +72,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'wing',
   },
   'wing-ends': {
+    on: ['wing-tip'],
+    gives: ['bones'],
     title: 'Cut the wings at the first joint',
     doing: 'Stretch the wing, cut through the joint between drumette and flat, and leave the drumette on the breast.',
     check: 'The cut runs between two knuckles and no bone is splintered.',
@@ -70,21 +82,29 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'wing-tip',
   },
   supremes: {
+    on: ['breast', 'wing'],
     title: 'Take the breasts off with the wing bone',
     doing:
-      'Cut along each side of the keel, then down the ribs in long strokes to the wishbone, and through the shoulder so that the wing bone comes along. Scrape the bone clean.',
-    check: 'The carcass is bare and shines; the skin covers the whole breast.',
+      'Cut along each side of the keel, then down the ribs in long strokes to the wishbone, and through the shoulder so that the wing bone comes along; the tenderloin stays on the breast. Scrape the bone clean.',
+    check:
+      'The carcass is bare and shines, the skin covers the whole breast, and a fingertip finds no rib and no splinter of the wishbone.',
     mistakes: ['short strokes that leave ridges', 'skin torn at the neck end'],
+    cautions: ['glove'],
     cut: 'keel',
   },
   breasts: {
+    on: ['breast'],
     title: 'Take the breasts off',
     doing: 'Cut along each side of the keel and then down the ribs in long strokes, towards wishbone and shoulder.',
-    check: 'Nothing pink is left along the keel, and the breast has no gouges.',
+    check:
+      'Nothing pink is left along the keel, the breast has no gouges, and a fingertip finds no rib and no splinter of the wishbone.',
     mistakes: ['short strokes that leave ridges', 'leaving meat under the shoulder blade'],
+    cautions: ['glove'],
     cut: 'keel',
   },
   skin: {
+    on: ['breast', 'thigh'],
+    gives: ['fat'],
     title: 'Pull the skin off',
     doing: 'Hold the meat down and pull the skin from it with a cloth; trim what hangs.',
     check: 'The face of the meat is whole and no yellow fat is left.',
@@ -93,6 +113,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'skin',
   },
   tenders: {
+    on: ['breast', 'tender'],
+    gives: ['trim'],
     title: 'Free the tenderloins',
     doing:
       'Lift the inner fillet off each breast, hold the end of its tendon down with a cloth and draw the knife along it.',
@@ -101,6 +123,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'tender',
   },
   cutlets: {
+    on: ['breast'],
+    gives: ['trim'],
     title: 'Slice and flatten the cutlets',
     doing: 'Lay each breast flat, slice it level into two, and beat the thick end to the thickness of the thin one.',
     check: 'All cutlets are as thick as each other and within their weight.',
@@ -108,6 +132,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'portion',
   },
   split: {
+    on: ['breast'],
+    gives: ['bones'],
     title: 'Split the breast on the bone',
     doing: 'Cut the back away along the ribs, then press the knife through the keel from inside, skin shared evenly.',
     check: 'Both halves weigh about the same and each is covered by skin.',
@@ -116,6 +142,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'keel',
   },
   backbone: {
+    on: ['back'],
+    gives: ['bones'],
     title: 'Cut out the backbone',
     doing: 'With shears or a strong blade cut along both sides of the backbone, from the tail to the neck.',
     check: 'The hips are whole and the cut lies close to the spine.',
@@ -125,6 +153,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'backbone',
   },
   press: {
+    on: ['breast'],
     title: 'Press it flat',
     doing: 'Nick the cartilage at the head of the keel and press with both hands until the bird lies flat.',
     check: 'It stays flat by itself.',
@@ -132,15 +161,29 @@ export const birdStep = stepsWith(['poultry-dry'], {
     tool: 'hands',
     cut: 'keel',
   },
+  'keel-cut': {
+    on: ['breast'],
+    title: 'Split the keel',
+    doing:
+      'Lay the bird on its back and press a heavy knife through the keel in the middle, from the neck to the vent.',
+    check: 'The keel is parted in two and each side has its share of skin.',
+    mistakes: ['beside the keel, through a breast', 'a splintered keel'],
+    cautions: ['glove', 'bones-felt'],
+    cut: 'keel',
+  },
   halve: {
-    title: 'Split it in two and score',
-    doing: 'Split through breast and back, then slash breast, thigh and drumstick two or three times to the bone.',
+    on: ['breast'],
+    title: 'Split the back and score',
+    doing:
+      'Open the bird and cut through the back beside the spine, then slash breast, thigh and drumstick two or three times to the bone.',
     check: 'Both halves are even and no chip is felt along the cut.',
     mistakes: ['splintered back', 'slashes through the skin’s edge'],
     cautions: ['glove', 'bones-felt'],
     cut: 'half',
   },
   'half-bone': {
+    on: ['breast'],
+    gives: ['bones'],
     title: 'Bone one half out',
     doing:
       'Free ribs and thigh bone of one half from inside and lift them away; leave the wing bone and the drumstick.',
@@ -150,6 +193,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'ribs',
   },
   joints: {
+    on: ['breast'],
     title: 'Cut at every joint into small pieces',
     doing: 'Joint the bird, then divide each breast in two or three and each thigh in two, always beside a bone.',
     check: 'Pieces are of a size; no bone is splintered.',
@@ -158,6 +202,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'portion',
   },
   'score-back': {
+    gives: ['bones'],
     title: 'Score the back and release the joints',
     doing:
       'Cut the skin down the back, free shoulders and hips at their four joints, and pull the carcass away by hand.',
@@ -167,6 +212,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'backbone',
   },
   'round-the-cage': {
+    gives: ['bones'],
     title: 'Follow the cage with the knife',
     doing:
       'Cut the skin down the back and work the meat off the rib cage with the knife, all the way round to the keel.',
@@ -176,15 +222,58 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'ribs',
   },
   'draw-bones': {
-    title: 'Draw leg and wing bones, level the sheet',
+    on: ['breast'],
+    gives: ['bones'],
+    title: 'Draw the leg and wing bones',
     doing:
-      'Scrape the leg bones and draw them, knock off the knuckles, take the tenderloins out and lay them and other thick meat over the bare spots.',
-    check: 'The sheet is as thick everywhere; no bone, no cartilage to the fingertip.',
-    mistakes: ['needle bone left in the drumstick', 'a bare spot that splits in the oven'],
-    cautions: ['bones-felt', 'stuffing'],
+      'Take the tenderloins out and lay them apart. Scrape drum, thigh and wing bones free from inside, draw them, and knock off the knuckles.',
+    check: 'No needle bone in the drumstick, no wing bone, no cartilage to the fingertip.',
+    mistakes: ['needle bone left in the drumstick', 'skin torn at the knuckle'],
+    cautions: ['bones-felt', 'glove'],
     cut: 'thigh-bone',
   },
+  level: {
+    on: ['breast'],
+    gives: ['trim', 'fat'],
+    title: 'Level the sheet',
+    doing:
+      'Move meat from thick to bare places, lay the tenderloins over the bare spots, and trim fat and sinew that show.',
+    check: 'The sheet is as thick everywhere; nothing hard to the fingertip.',
+    mistakes: ['a bare spot that splits in the oven'],
+    cautions: ['bones-felt'],
+    cut: 'portion',
+  },
+  feel: {
+    on: ['breast', 'tender'],
+    title: 'Feel every boned piece',
+    doing: 'Draw a fingertip over every face and along every edge: rib, wishbone splinter, cartilage, needle bone.',
+    check: 'Nothing hard is left, on either side.',
+    mistakes: ['only the smooth side felt', 'a splinter of a wishbone that was left in'],
+    tool: 'hands',
+    cautions: ['bones-felt'],
+    cut: 'portion',
+  },
+  tendons: {
+    on: ['drumstick'],
+    title: 'Draw the leg tendons',
+    doing: 'Cut round each ankle through the skin alone, snap the joint and pull the foot end off with its tendons.',
+    check: 'Long white tendons hang from the foot; the drumstick is soft to the thumb.',
+    mistakes: ['cutting the tendons through, so that they stay'],
+    cautions: ['glove'],
+    cut: 'leg-divide',
+  },
+  'wing-bone-off': {
+    on: ['breast'],
+    gives: ['bones'],
+    title: 'Take the wing bone off',
+    doing: 'Feel for the shoulder joint at the end of the breast and cut through it, round the bone.',
+    check: 'No bone and no cartilage is left on the breast.',
+    mistakes: ['a slice of breast lost with the bone'],
+    cautions: ['glove', 'bones-felt'],
+    cut: 'wing',
+  },
   roll: {
+    on: ['breast', 'thigh'],
     title: 'Fold and tie',
     doing: 'Fold the meat, cover it with the flap of skin and tie it four or five times.',
     check: 'The roll is even from end to end and skin covers it.',
@@ -194,15 +283,19 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'portion',
   },
   tunnel: {
+    on: ['breast'],
+    gives: ['bones'],
     title: 'Bone it through the neck',
     doing:
       'From the neck opening scrape the meat off the cage, joint by joint, turn the bird inside out, lift the cage out and turn it back.',
-    check: 'The skin is not slit anywhere; legs and wings still have their bones.',
+    check: 'The skin is not slit anywhere, legs and wings still have their bones, and a fingertip finds no other.',
     mistakes: ['tearing the skin at the vent'],
     cautions: ['bones-felt'],
     cut: 'neck',
   },
   front: {
+    on: ['breast', 'thigh'],
+    gives: ['bones'],
     title: 'Fold and snap the bird in two',
     doing: 'Cut the skin between ribs and legs, fold the bird back and snap it, and cut the legs free of the back.',
     check: 'The front stands on its bones and the skin over the breast is whole.',
@@ -211,6 +304,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'half',
   },
   'score-skin': {
+    on: ['breast'],
     title: 'Score the skin, cold',
     doing: 'While the bird is cold, draw shallow lines through skin and fat, never into the meat.',
     check: 'White lines, no red in them.',
@@ -218,6 +312,8 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'skin',
   },
   fat: {
+    on: ['breast', 'thigh', 'wing'],
+    gives: ['fat'],
     title: 'Gather every scrap of fat',
     doing: 'Trim hanging skin and fat from all pieces, keep the neck skin, and cut the fat small for rendering.',
     check: 'No yellow fat goes to the stock.',
@@ -226,6 +322,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'skin',
   },
   knuckle: {
+    on: ['thigh'],
     title: 'Ring the leg knuckles',
     doing: 'Cut round each shank just above the knuckle, down to the bone, so that the meat draws up in the fat.',
     check: 'The ring goes all the way round and the bone is not cracked.',
@@ -234,6 +331,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     cut: 'leg-divide',
   },
   carcass: {
+    gives: ['bones', 'fat'],
     title: 'Carcass to the stock',
     doing: 'Split what is left so that it fits the pot; neck, back and bones go together, loose fat apart.',
     check: 'Hold the carcass to the light: no pink is left on it.',

@@ -1,4 +1,5 @@
 import { option, pilesFor, portionControl } from '../build.ts'
+import { RIGOR_STATES } from '../rigor.ts'
 import type { CatalogueItem } from '../schema.ts'
 import { fishStep as step } from './steps.ts'
 
@@ -7,7 +8,7 @@ const ROUND_LANDMARKS = [
   'the fin along the back: the knife goes beside it',
   'rib cage, from the head to the vent',
   'pin-bone strip at the thick end of the fillet',
-  'stiff or already soft: soft flesh drags on the knife and yields less',
+  `stiffness: ${RIGOR_STATES.join(', ')}; soft flesh drags on the knife and yields less`,
 ]
 
 /** Over the ribs or through them: what the second leaves on the fillet it takes off the frame. */
@@ -23,24 +24,41 @@ const ribs = (portions: string, frame: string) =>
   })
 const ribSteps = [
   step('over-ribs', [], { when: { option: 'ribs', choice: 'over' } }),
+  step('through-ribs', [], { when: { option: 'ribs', choice: 'through' } }),
   step('lift-ribs', [], { when: { option: 'ribs', choice: 'through' } }),
 ]
 
-/** Soft flesh drags on the knife and tears along the blade. */
-const stiffness = (portions: string, frame: string) =>
-  option('stiffness', 'Rigor', {
-    'Wait until it is past stiff': { id: 'waited', why: 'The flesh holds together and comes off clean.' },
-    'Cut it at once': {
-      id: 'at-once',
-      why: 'Fresher on the plate; stiff flesh breaks and soft flesh drags.',
+/** The states in which fish is cut; what is stale-soft is a fault at the door. */
+const stiffness = (portions: string, frame: string) => {
+  const [notYet, stiff, past] = RIGOR_STATES
+  return option('stiffness', 'Rigor', {
+    [capital(stiff)]: { id: 'in-rigor', why: 'Firm: it comes off clean. Bend it as little as you can.' },
+    [capital(past)]: { id: 'past', why: 'Best for large fish: the flesh holds together and has relaxed.' },
+    [capital(notYet)]: {
+      id: 'not-yet',
+      why: 'Freshest on the plate, but soft flesh drags on the knife and yields less.',
       minutes: 1,
       shares: { [portions]: -1, [frame]: 1 },
     },
   })
+}
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
-const pins = (portions: string, trim: string) =>
+/** Deep-set pins of white fish: the notch is the rule, and yields are those with it. */
+const notchFirst = (portions: string, trim: string) =>
   option('pins', 'Pin bones', {
-    Tweezers: { id: 'tweezers', why: 'Slow, and saves the meat.' },
+    'V-notch': { id: 'notch', why: 'They sit deep: a strip comes out with them.' },
+    Tweezers: {
+      id: 'tweezers',
+      why: 'Slow, tears soft flesh, and saves the strip.',
+      minutes: 2,
+      shares: { [portions]: 2, [trim]: -2 },
+    },
+  })
+/** Pins of trout and its kind come out with tweezers. */
+const tweezersFirst = (portions: string, trim: string) =>
+  option('pins', 'Pin bones', {
+    Tweezers: { id: 'tweezers', why: 'They draw easily, and nothing is lost.' },
     'V-notch': {
       id: 'notch',
       why: 'Fast, and loses a strip of meat.',
@@ -48,13 +66,9 @@ const pins = (portions: string, trim: string) =>
       shares: { [portions]: -2, [trim]: 2 },
     },
   })
-const pinSteps = (portions: string) => [
-  step('pin-pull', [], {
-    isOptional: true,
-    gain: { pile: portions, grams: 30, seconds: 120 },
-    when: { option: 'pins', choice: 'tweezers' },
-  }),
+const pinSteps = [
   step('pin-notch', [], { when: { option: 'pins', choice: 'notch' } }),
+  step('pin-pull', [], { when: { option: 'pins', choice: 'tweezers' } }),
 ]
 
 const white = pilesFor('fish', 3000)
@@ -82,16 +96,18 @@ export const WHITE_FISH: CatalogueItem = {
         white.pieces('portions', 40, 7, { region: 'loin', landmark: 'no skin, no bones' }),
         white.trim('trim', 4, 'belly', 'for mince'),
         white.bones('frame and head', 44, 'frame', 'gills out, for stock'),
-        white.waste('skin and guts', 10, 'tail'),
+        white.waste('skin and scales', 10, 'tail'),
         white.waste('bin', 1),
       ],
       steps: [
+        step('fins'),
         step('prepare'),
         step('head'),
-        step('fillet'),
+        step('open-back'),
         ...ribSteps,
-        ...pinSteps('portions'),
-        step('skin', ['skin and guts']),
+        ...pinSteps,
+        step('skin', ['skin and scales']),
+        step('candle'),
         step('tail', ['trim']),
         step('portions', ['portions']),
         step('frame', ['frame and head']),
@@ -99,7 +115,7 @@ export const WHITE_FISH: CatalogueItem = {
       ],
       options: [
         ribs('portions', 'frame and head'),
-        pins('portions', 'trim'),
+        notchFirst('portions', 'trim'),
         stiffness('portions', 'frame and head'),
         portionControl('one width of the hand'),
       ],
@@ -131,18 +147,20 @@ export const HAKE: CatalogueItem = {
         hake.waste('bin', 5, 'tail'),
       ],
       steps: [
+        step('fins'),
         step('prepare'),
-        step('fillet'),
+        step('open-back'),
         ...ribSteps,
-        ...pinSteps('portions'),
+        ...pinSteps,
+        step('candle'),
         step('tail', ['trim']),
         step('portions', ['portions']),
-        step('frame', ['frame']),
+        step('frame-alone', ['frame']),
         step('clean-down', ['bin']),
       ],
       options: [
         ribs('portions', 'frame'),
-        pins('portions', 'trim'),
+        notchFirst('portions', 'trim'),
         stiffness('portions', 'frame'),
         portionControl('one width of the hand'),
       ],
@@ -176,9 +194,9 @@ export const CHAR: CatalogueItem = {
       steps: [
         step('prepare'),
         step('head'),
-        step('fillet'),
+        step('open-back'),
         ...ribSteps,
-        ...pinSteps('portions'),
+        ...pinSteps,
         step('tail', ['tail and belly trim']),
         step('portions', ['portions']),
         step('frame', ['frame, head, collars']),
@@ -186,7 +204,7 @@ export const CHAR: CatalogueItem = {
       ],
       options: [
         ribs('portions', 'frame, head, collars'),
-        pins('portions', 'tail and belly trim'),
+        tweezersFirst('portions', 'tail and belly trim'),
         stiffness('portions', 'frame, head, collars'),
         portionControl('one width of the hand'),
       ],
@@ -204,7 +222,7 @@ export const TURBOT: CatalogueItem = {
   shape: 'turbot-quarter',
   unitName: FISH,
   unitWeight: { low: 1500, usual: 2000, high: 3000 },
-  landmarks: ['the central line on the dark side', 'skirt: the fringe of fin all round', 'thick shoulder by the head'],
+  landmarks: ['the central line on the dark side', 'frill: the fringe of fin all round', 'thick shoulder by the head'],
   styles: [
     {
       id: 'turbot-fillets',
@@ -212,19 +230,20 @@ export const TURBOT: CatalogueItem = {
       minutesPerUnit: 11,
       normalLoss: 0.01,
       piles: [
-        turbot.pieces('fillets', 34, 4, { region: 'upper', landmark: 'four, off the central line' }),
+        turbot.pieces('fillets', 34, 4, { region: 'upper', landmark: 'four, skinless, frill off' }),
         turbot.trim('trim', 3, 'lower', 'for mousse'),
-        turbot.bones('frame, head, skirt', 55, 'frame', 'gills out, for stock'),
+        turbot.bones('frame, head, frill', 55, 'frame', 'gills out, for stock'),
         turbot.waste('skin', 6, 'skirt'),
         turbot.waste('bin', 1),
       ],
       steps: [
-        step('prepare'),
+        step('wash'),
         step('centre-line'),
         step('quarters'),
+        step('quarters-white'),
         step('skin', ['skin']),
-        step('portions', ['fillets', 'trim']),
-        step('frame', ['frame, head, skirt']),
+        step('portions-flat', ['fillets', 'trim']),
+        step('frame-flat', ['frame, head, frill']),
         step('clean-down', ['bin']),
       ],
       options: [],
@@ -241,9 +260,9 @@ export const TURBOT: CatalogueItem = {
         turbot.waste('bin', 4, 'skirt'),
       ],
       steps: [
-        step('prepare'),
+        step('wash'),
         step('sections', ['sections']),
-        step('frame', ['head and trim']),
+        step('frame-flat', ['head and trim']),
         step('clean-down', ['bin']),
       ],
       options: [],

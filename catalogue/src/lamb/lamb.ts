@@ -1,8 +1,9 @@
 import { option, pilesFor, stepsWith } from '../build.ts'
 import type { CatalogueItem } from '../schema.ts'
 
-const step = stepsWith([], {
+export const lambStep = stepsWith([], {
   fell: {
+    gives: ['waste'],
     title: 'Peel the thin outer skin',
     doing:
       'Start at the head end and peel the skin off in one piece; a few minutes in the freezer make the fat firm and this easier.',
@@ -13,6 +14,8 @@ const step = stepsWith([], {
     cut: 'fell',
   },
   blade: {
+    on: ['cap'],
+    gives: ['bones'],
     title: 'Take out the blade cartilage',
     doing: 'Feel for the flat cartilage at the head end, cut round it and draw it out.',
     check: 'No hard edge is felt through the cap.',
@@ -20,6 +23,7 @@ const step = stepsWith([], {
     cut: 'blade',
   },
   chine: {
+    gives: ['bones'],
     title: 'Saw the chine',
     doing:
       'Saw along a line about a centimetre beyond the rib heads without touching the eye, then break the chine away.',
@@ -29,7 +33,19 @@ const step = stepsWith([], {
     cautions: ['glove', 'bones-felt'],
     cut: 'chine',
   },
+  cord: {
+    gives: ['waste'],
+    title: 'Lift out the spinal cord',
+    doing:
+      'Draw the white cord out of its channel along the chine and put it into its own marked container, to be disposed of.',
+    check: 'The channel is empty from end to end; nothing of it is near the bones for stock.',
+    mistakes: ['a piece left in the channel', 'cord in the stock'],
+    tool: 'hands',
+    cautions: ['risk-material', 'keep-apart'],
+    cut: 'chine',
+  },
   feather: {
+    gives: ['bones'],
     title: 'Cut out feather bones and neck cord',
     doing: 'Free the feather bones with the tip of the knife and pull out the yellow elastic cord.',
     check: 'No yellow cord, no loose bone along the eye.',
@@ -38,6 +54,8 @@ const step = stepsWith([], {
     cut: 'feather',
   },
   cap: {
+    on: ['cap', 'eye'],
+    gives: ['waste'],
     title: 'Lift the cap',
     doing: 'Lift the fat cap off along its seam and save the flat muscle that lies under the blade.',
     check: 'The eye is bare, or covered as thin as the style says.',
@@ -45,6 +63,8 @@ const step = stepsWith([], {
     cut: 'cap',
   },
   'trim-fat': {
+    on: ['eye'],
+    gives: ['waste', 'trim'],
     title: 'Trim the fat and score it',
     doing: 'Trim the fat to 5 mm and score it in a lattice.',
     check: 'As thick everywhere; the score does not reach the eye.',
@@ -52,6 +72,8 @@ const step = stepsWith([], {
     cut: 'cap',
   },
   'french-peel': {
+    on: ['eye', 'strip'],
+    gives: ['waste'],
     title: 'French it: peel the strip off whole',
     doing:
       'Mark a line a set distance above the eye at both ends, join the marks to the bone, puncture between the ribs and peel the strip of rib meat off in one, membrane first.',
@@ -61,6 +83,8 @@ const step = stepsWith([], {
     cut: 'french',
   },
   'french-scrape': {
+    on: ['eye', 'strip'],
+    gives: ['waste'],
     title: 'French it: scrape each bone',
     doing: 'Mark the line above the eye, cut the meat out between the ribs and scrape each bone against the board.',
     check: 'Every bone is white down to the line.',
@@ -69,6 +93,8 @@ const step = stepsWith([], {
     cut: 'french',
   },
   'french-string': {
+    on: ['eye', 'strip'],
+    gives: ['waste'],
     title: 'French it: pull string round each bone',
     doing: 'Mark the line, loosen the meat round each bone, loop string at the line and pull it off over the end.',
     check: 'Bones are clean and round without a scratch.',
@@ -78,6 +104,8 @@ const step = stepsWith([], {
     cut: 'french',
   },
   'bone-ends': {
+    on: ['eye'],
+    gives: ['bones'],
     title: 'Trim the bones to one length',
     doing: 'Wrap the bone ends, trim them to one length and brush the dust off.',
     check: 'Bones stand level and no chip is felt.',
@@ -87,6 +115,7 @@ const step = stepsWith([], {
     cut: 'bone-ends',
   },
   rack: {
+    on: ['eye'],
     title: 'Weigh the rack',
     doing: 'Weigh the finished rack; halve it, or tie two in a ring, if the plate asks for it.',
     check: 'It is within its bounds and both ends look the same.',
@@ -96,6 +125,7 @@ const step = stepsWith([], {
     cut: 'divide',
   },
   cutlets: {
+    on: ['eye'],
     title: 'Cut the cutlets',
     doing: 'Start from the small end and let the angle drift so that every cutlet gets its share; weigh as you go.',
     check: 'Cutlets are even, each within its bounds.',
@@ -103,6 +133,7 @@ const step = stepsWith([], {
     cut: 'divide',
   },
   pick: {
+    gives: ['trim', 'waste'],
     title: 'Pick the trim',
     doing: 'Pull skin and hard fat off the trim first, because old lamb fat tastes strong, then keep the lean.',
     check: 'Lean without hard fat.',
@@ -118,6 +149,8 @@ const step = stepsWith([], {
     cautions: ['keep-apart'],
   },
 })
+
+const step = lambStep
 
 const frenching = (strip: string, pile: string) =>
   option('frenching', 'Frenching', {
@@ -135,10 +168,10 @@ const frenching = (strip: string, pile: string) =>
       shares: { [strip]: -1.5, [pile]: 1.5 },
     },
   })
-const frenchSteps = (strip: string) => [
-  step('french-peel', [strip], { when: { option: 'frenching', choice: 'peel' } }),
-  step('french-scrape', [strip], { when: { option: 'frenching', choice: 'scrape' } }),
-  step('french-string', [strip], { when: { option: 'frenching', choice: 'string' } }),
+const frenchSteps = (...strip: readonly string[]) => [
+  step('french-peel', strip, { when: { option: 'frenching', choice: 'peel' } }),
+  step('french-scrape', strip, { when: { option: 'frenching', choice: 'scrape' } }),
+  step('french-string', strip, { when: { option: 'frenching', choice: 'string' } }),
 ]
 
 /** How far above the eye the bones are bare, and how long they stand. */
@@ -193,13 +226,14 @@ export const RACK_CHINE_ON: CatalogueItem = {
         full.waste('bin', 1),
       ],
       steps: [
-        step('fell', ['fat and skin']),
+        step('fell'),
         step('blade'),
-        step('chine', ['bones']),
+        step('cord'),
+        step('chine'),
         step('feather'),
         step('cap', ['cap muscle']),
         ...frenchSteps('rib strip'),
-        step('bone-ends'),
+        step('bone-ends', ['bones', 'fat and skin']),
         step('rack', ['frenched racks']),
         step('clean-down', ['bin']),
       ],
@@ -246,25 +280,26 @@ export const RACK_CHINED: CatalogueItem = {
       piles: [
         chined.together('frenched racks', 63, 2, { region: 'eye', landmark: '5 mm of fat, scored', bone: 0.2 }),
         chined.trim('rib strip', 11, 'strip', 'for sausage'),
-        chined.trim('trim', 9, 'cap', 'picked for mince'),
-        chined.waste('fat and skin', 15, 'fell'),
+        chined.trim('trim', 9, 'cap', 'lean, for mince'),
+        chined.bones('bones', 3, 'chine', 'feather bones and bone ends, for stock'),
+        chined.waste('fat and skin', 12, 'fell'),
         chined.waste('bin', 1),
       ],
       steps: [
-        step('fell', ['fat and skin']),
+        step('fell'),
         step('blade'),
         step('feather'),
         step('trim-fat'),
-        ...frenchSteps('rib strip'),
-        step('bone-ends'),
-        step('pick', ['trim'], { isOptional: true, gain: { pile: 'trim', grams: 60, seconds: 150 } }),
+        ...frenchSteps(),
+        step('pick', [], { isOptional: true, gain: { pile: 'trim', grams: 60, seconds: 150 } }),
+        step('bone-ends', ['bones', 'rib strip', 'trim', 'fat and skin']),
         step('rack', ['frenched racks']),
         step('clean-down', ['bin']),
       ],
       options: [
         frenching('rib strip', 'fat and skin'),
         clearance('frenched racks', 'rib strip'),
-        boneLength('frenched racks', 'fat and skin'),
+        boneLength('frenched racks', 'bones'),
         option('cover', 'Fat', {
           '5 mm, scored': { id: 'thin', why: 'It melts and bastes the eye.' },
           Bare: { id: 'bare', why: 'A lean plate.', minutes: 1, shares: { 'frenched racks': -7, 'fat and skin': 7 } },
@@ -280,17 +315,19 @@ export const RACK_CHINED: CatalogueItem = {
       piles: [
         chined.pieces('cutlets', 60, 8, { region: 'eye', landmark: 'one rib each', within: 0.16, bone: 0.2 }),
         chined.trim('rib strip', 11, 'strip', 'for sausage'),
-        chined.trim('trim', 11, 'cap', 'picked for mince'),
-        chined.waste('fat and skin', 16, 'fell'),
+        chined.trim('trim', 11, 'cap', 'lean, for mince'),
+        chined.bones('bones', 3, 'chine', 'feather bones and bone ends, for stock'),
+        chined.waste('fat and skin', 13, 'fell'),
         chined.waste('bin', 1),
       ],
       steps: [
-        step('fell', ['fat and skin']),
+        step('fell'),
         step('blade'),
         step('feather'),
-        step('trim-fat', ['trim']),
-        ...frenchSteps('rib strip'),
-        step('bone-ends'),
+        step('trim-fat'),
+        ...frenchSteps(),
+        step('pick', [], { isOptional: true, gain: { pile: 'trim', grams: 60, seconds: 150 } }),
+        step('bone-ends', ['bones', 'rib strip', 'trim', 'fat and skin']),
         step('cutlets', ['cutlets']),
         step('clean-down', ['bin']),
       ],

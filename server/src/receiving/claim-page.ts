@@ -122,8 +122,9 @@ function faultsTable(lot: Lot, format: Format): SheetTable {
 }
 
 function measured(checkId: string, value: number | null, format: Format): string {
-  if (value === null) return ''
-  const unit = RECEIVING_CHECKS.find((each) => each.id === checkId)?.number?.unit
+  const check = RECEIVING_CHECKS.find((each) => each.id === checkId)
+  if (value === null || check?.states) return ''
+  const unit = check?.number?.unit
   return unit === '°C' ? format.heat(value) : `${format.typed(value)} ${unit ?? ''}`.trim()
 }
 

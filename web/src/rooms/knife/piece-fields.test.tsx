@@ -136,5 +136,7 @@ test('below the board it says why a part is no portion', async () => {
   await showSettled(<Piece />)
   const [first] = screen.getAllByRole('slider', { name: 'Knife line' })
   for (let step = 0; step < 2; step++) fireEvent.keyDown(first as HTMLElement, { key: 'PageUp' })
-  expect(screen.getByText(/mm is scrap, as/).textContent).toMatch(/\d+ to \d+.mm is scrap, as [a-z ]+: too (heavy|light)/)
+  expect(screen.getByText(/mm is scrap, as/).textContent).toMatch(
+    /\d+ to \d+.mm is scrap, as [a-z ]+: too (heavy|light)/,
+  )
 })

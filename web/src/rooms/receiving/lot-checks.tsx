@@ -75,17 +75,23 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
   return (
     <li>
       <span>{check.question}</span>
-      <Button variant="outline-dark" aria-pressed={answer?.isFault === false} onClick={() => say(false)}>
-        {check.right}
-      </Button>
-      <Button
-        variant="outline-dark"
-        className="fault"
-        aria-pressed={answer?.isFault === true}
-        onClick={() => say(true)}
-      >
-        {check.fault}
-      </Button>
+      {check.states ? (
+        <CheckStates check={check} answer={answer} onAnswer={onAnswer} />
+      ) : (
+        <>
+          <Button variant="outline-dark" aria-pressed={answer?.isFault === false} onClick={() => say(false)}>
+            {check.right}
+          </Button>
+          <Button
+            variant="outline-dark"
+            className="fault"
+            aria-pressed={answer?.isFault === true}
+            onClick={() => say(true)}
+          >
+            {check.fault}
+          </Button>
+        </>
+      )}
       {check.number ? (
         <MeasuredField
           question={check.question}
@@ -106,6 +112,34 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
       )}
       {answer?.isFault ? <FaultWorth question={check.question} answer={answer} onAnswer={onAnswer} /> : null}
     </li>
+  )
+}
+
+/** More ways than right and wrong: each is one touch. */
+function CheckStates({ check, answer, onAnswer }: CheckRowProps) {
+  return (
+    <fieldset className="check-states" aria-label={check.question}>
+      {check.states?.map(({ words, isFault }, at) => {
+        const isSaid = answer?.value === at
+        return (
+          <Button
+            key={words}
+            variant="outline-dark"
+            className={isFault ? 'fault' : ''}
+            aria-pressed={isSaid}
+            onClick={() =>
+              onAnswer(
+                isSaid
+                  ? null
+                  : { checkId: check.id, isFault, value: at, note: answer?.note ?? null, worth: answer?.worth ?? null },
+              )
+            }
+          >
+            {words}
+          </Button>
+        )
+      })}
+    </fieldset>
   )
 }
 
