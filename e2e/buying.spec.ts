@@ -73,7 +73,7 @@ test('a new price turns a verdict, and Today says what turned it', async ({ page
   await page.getByRole('link', { name: 'Duck 2.4 kg' }).click()
   await page.getByRole('button', { name: 'New price' }).click()
   await page.getByLabel('Price, EUR').fill('10,9')
-  await page.getByRole('button', { name: 'Keep this price' }).click()
+  await page.getByRole('button', { name: 'Save this price' }).click()
   await expect(page.getByText('make → buy')).toBeVisible()
   await expect(page.locator('.price-chart')).toBeVisible()
   await page.getByRole('link', { name: 'Today' }).click()

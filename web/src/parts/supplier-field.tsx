@@ -6,10 +6,12 @@ interface SupplierFieldProps {
   label: string
   value: string
   onChange: (supplier: string) => void
+  /** Why what stands here cannot be taken, said by the form. */
+  error?: string | undefined
 }
 
 /** A supplier by name: one that is known, or a new one. */
-export function SupplierField({ label, value, onChange }: SupplierFieldProps) {
+export function SupplierField({ label, value, onChange, error }: SupplierFieldProps) {
   const suppliers = useSuppliers().data ?? []
   const id = useId()
   return (
@@ -19,9 +21,10 @@ export function SupplierField({ label, value, onChange }: SupplierFieldProps) {
         list={`${id}-known`}
         value={value}
         maxLength={120}
-        required
+        isInvalid={error !== undefined}
         onChange={(event) => onChange(event.target.value)}
       />
+      {error ? <Form.Text className="refusal">{error}</Form.Text> : null}
       <datalist id={`${id}-known`}>
         {suppliers.map((each) => (
           <option key={each.id} value={each.name} />

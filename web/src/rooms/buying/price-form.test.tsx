@@ -12,7 +12,7 @@ const READ = {
 }
 const RESULT = { rows: 1, newArticles: 1, changedArticles: 0, newPrices: 1, known: 0 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
-const keep = () => touch(screen.getByRole('button', { name: 'Keep this price' }))
+const keep = () => touch(screen.getByRole('button', { name: 'Save this price' }))
 
 async function show(answer: object = { body: RESULT }, done: string[] = []) {
   const asked = answerWith({
@@ -73,17 +73,21 @@ test('what is bought ready asks for its product, its usable share and its handli
   ])
 })
 
-test('without a supplier, a name or a price nothing can be kept', async () => {
-  await show()
-  const button = () => screen.getByRole('button', { name: 'Keep this price' }) as HTMLButtonElement
-  expect(button().disabled).toBe(true)
+test('without a supplier, a name or a price nothing is sent, and each field says so beside it', async () => {
+  const { sent } = await show()
+  await keep()
+  for (const words of ['Who sells it?', 'What is it called?', 'What does it cost?']) {
+    expect(screen.getByText(words)).toBeTruthy()
+  }
   fill('Supplier', 'O')
   fill('Article', 'A')
-  expect(button().disabled).toBe(true)
   fill('Price, EUR', 'much')
-  expect(button().disabled).toBe(true)
+  await keep()
+  expect(screen.getByText('This is not a number.')).toBeTruthy()
+  expect(sent()).toEqual([])
   fill('Price, EUR', '3')
-  expect(button().disabled).toBe(false)
+  await keep()
+  expect(sent()).toHaveLength(1)
 })
 
 test('what the server refuses is said, and what was typed stays', async () => {

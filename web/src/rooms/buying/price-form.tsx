@@ -1,17 +1,37 @@
-import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
-import { type FormEvent, useState } from 'react'
+import { PRICE_UNITS } from '@fleam/core'
+import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import { type PriceWish, useAddPrice, useProducts } from '../../data/buying-queries.ts'
+import { type Control, Controller, useForm } from 'react-hook-form'
+import { z } from 'zod'
+import { type PriceWish, useAddPrice } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useItems } from '../../data/queries.ts'
 import { dayIn } from '../../parts/dates.ts'
-import { DayField } from '../../parts/day-field.tsx'
-import { NumberField } from '../../parts/number-field.tsx'
+import { FormDay, FormNumber, FormWeight } from '../../parts/form-fields.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { Failed } from '../../parts/states.tsx'
 import { SupplierField } from '../../parts/supplier-field.tsx'
-import { WeightField } from '../../parts/weight-field.tsx'
+import { ArticleChoice } from './article-choice.tsx'
+
+const maybeNumber = z.number({ error: 'Check this number, or leave it empty.' }).nullable()
+
+/** A price as it is typed; what nobody says of it is null. */
+const fields = z.object({
+  supplier: z.string().trim().min(1, 'Who sells it?').max(120, 'At most 120 letters.'),
+  code: z.string().max(120, 'At most 120 letters.'),
+  name: z.string().trim().min(1, 'What is it called?').max(120, 'At most 120 letters.'),
+  kind: z.enum(['whole', 'ready']),
+  itemId: z.string().nullable(),
+  productId: z.string().nullable(),
+  amount: z.number({ error: 'What does it cost?' }),
+  per: z.enum(PRICE_UNITS),
+  pieceWeight: maybeNumber,
+  packPieces: maybeNumber,
+  usableShare: maybeNumber,
+  handlingMinutesPerPiece: maybeNumber,
+  from: z.string().min(1, 'From which day on?'),
+})
+export type PriceFields = Omit<z.infer<typeof fields>, 'amount'> & { amount: number | null }
 
 interface PriceFormProps {
   /** The article whose price changes; everything else stands as it was. */
@@ -21,154 +41,50 @@ interface PriceFormProps {
 
 /** One price by hand: it is added to the history, what was there stays. */
 export function PriceForm({ from, onDone }: PriceFormProps) {
-  const { currency, timeZone, units } = useKitchen()
-  const items = useItems().data ?? []
-  const products = useProducts().data ?? []
+  const { timeZone, units } = useKitchen()
   const add = useAddPrice()
-  const [line, setLine] = useState<PriceWish>(
-    () =>
-      from ?? {
-        supplier: '',
-        code: '',
-        name: '',
-        kind: 'whole',
-        itemId: null,
-        productId: null,
-        price: { amount: 0, per: units === 'metric' ? 'kg' : 'lb' },
-        pieceWeight: null,
-        packPieces: null,
-        packWeight: null,
-        usableShare: null,
-        handlingMinutesPerPiece: null,
-        delivery: null,
-        minimumOrder: null,
-        from: dayIn(timeZone, new Date()),
-        until: null,
-      },
+  const form = useForm<PriceFields, unknown, z.infer<typeof fields>>({
+    // What is missing while it is typed is there once the schema has let it pass.
+    resolver: zodResolver(fields) as never,
+    defaultValues: from
+      ? { ...from, amount: from.price.amount, per: from.price.per }
+      : { ...NOTHING, per: units === 'metric' ? 'kg' : 'lb', from: dayIn(timeZone, new Date()) },
+  })
+  const keep = form.handleSubmit(({ amount, per, ...said }) =>
+    add.mutate(
+      { ...UNSAID, ...from, ...said, code: said.code.trim() || said.name, price: { amount, per } },
+      { onSuccess: onDone },
+    ),
   )
-  const [amount, setAmount] = useState<number | null>(from?.price.amount ?? null)
-  const change = (changes: Partial<PriceWish>) => setLine((before) => ({ ...before, ...changes }))
-  const isWhole = line.supplier.trim() !== '' && line.name.trim() !== '' && amount !== null
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    if (!isWhole) return
-    const code = line.code.trim() || line.name.trim()
-    add.mutate({ ...line, code, price: { ...line.price, amount } }, { onSuccess: onDone })
-  }
   return (
-    <Form onSubmit={submit} className="form-grid" aria-label="A price">
+    <Form onSubmit={(event) => void keep(event)} className="form-grid" aria-label="A price" noValidate>
       {from ? null : (
         <>
-          <SupplierField label="Supplier" value={line.supplier} onChange={(supplier) => change({ supplier })} />
-          <Form.Group controlId="price-name">
-            <Form.Label>Article</Form.Label>
-            <Form.Control
-              value={line.name}
-              maxLength={120}
-              required
-              onChange={(event) => change({ name: event.target.value })}
-            />
-          </Form.Group>
-          <Form.Group controlId="price-kind">
-            <Form.Label>It is</Form.Label>
-            <Form.Select
-              value={line.kind}
-              onChange={(event) =>
-                change({ kind: event.target.value as PriceWish['kind'], itemId: null, productId: null })
-              }
-            >
-              <option value="whole">cut here</option>
-              <option value="ready">bought ready</option>
-            </Form.Select>
-          </Form.Group>
-          {line.kind === 'whole' ? (
-            <Form.Group controlId="price-item">
-              <Form.Label>Cut as</Form.Label>
-              <Form.Select
-                value={line.itemId ?? ''}
-                onChange={(event) => change({ itemId: event.target.value || null })}
-              >
-                <option value="">nothing yet</option>
-                {items.map((item) => (
-                  <option key={item.id} value={item.id}>
-                    {item.name}
-                  </option>
-                ))}
-              </Form.Select>
-            </Form.Group>
-          ) : (
-            <Form.Group controlId="price-product">
-              <Form.Label>Served as</Form.Label>
-              <Form.Select
-                value={line.productId ?? ''}
-                onChange={(event) => change({ productId: event.target.value || null })}
-              >
-                <option value="">nothing yet</option>
-                {products.map((product) => (
-                  <option key={product.id} value={product.id}>
-                    {product.name}
-                  </option>
-                ))}
-              </Form.Select>
-            </Form.Group>
-          )}
+          <Controller
+            control={form.control}
+            name="supplier"
+            render={({ field, fieldState }) => (
+              <SupplierField
+                label="Supplier"
+                value={field.value}
+                onChange={field.onChange}
+                error={fieldState.error?.message}
+              />
+            )}
+          />
+          <ArticleChoice form={form} />
         </>
       )}
-      <NumberField
-        label={`Price, ${currency}`}
-        value={amount}
-        onChange={setAmount}
-        isRequired
-        {...(amount === 0 ? { hint: 'A price of 0.00: is it free?' } : {})}
+      <PriceFieldsOf
+        control={form.control}
+        kind={form.watch('kind')}
+        per={form.watch('per')}
+        amount={form.watch('amount')}
       />
-      <Form.Group controlId="price-per">
-        <Form.Label>For</Form.Label>
-        <Form.Select
-          value={line.price.per}
-          onChange={(event) => change({ price: { ...line.price, per: event.target.value as PriceUnit } })}
-        >
-          {PRICE_UNITS.map((per) => (
-            <option key={per} value={per}>
-              {PER_WORDS[per]}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
-      <WeightField
-        label="One piece weighs"
-        hint="as usual for the item"
-        grams={line.pieceWeight}
-        onChange={(pieceWeight) => change({ pieceWeight })}
-      />
-      {line.price.per === 'case' || line.price.per === 'lot' ? (
-        <NumberField
-          label="Pieces in it"
-          value={line.packPieces}
-          onChange={(packPieces) => change({ packPieces })}
-          min={1}
-        />
-      ) : null}
-      {line.kind === 'ready' ? (
-        <>
-          <NumberField
-            label="Usable share, 0 to 1"
-            value={line.usableShare}
-            max={1}
-            onChange={(usableShare) => change({ usableShare })}
-            hint="all of it"
-          />
-          <NumberField
-            label="Minutes to unpack a piece"
-            value={line.handlingMinutesPerPiece}
-            onChange={(handlingMinutesPerPiece) => change({ handlingMinutesPerPiece })}
-            hint="none"
-          />
-        </>
-      ) : null}
-      <DayField label="From" value={line.from} onChange={(from) => from !== null && change({ from })} />
+      <FormDay control={form.control} name="from" label="From" />
       <div className="actions wide">
-        <Button type="submit" disabled={!isWhole || add.isPending}>
-          Keep this price
+        <Button type="submit" disabled={add.isPending}>
+          Save this price
         </Button>
       </div>
       {add.isError ? (
@@ -177,5 +93,64 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
         </div>
       ) : null}
     </Form>
+  )
+}
+
+const NOTHING = {
+  supplier: '',
+  code: '',
+  name: '',
+  kind: 'whole',
+  itemId: null,
+  productId: null,
+  amount: null,
+  pieceWeight: null,
+  packPieces: null,
+  usableShare: null,
+  handlingMinutesPerPiece: null,
+} as const
+
+/** What a price has that this form does not ask for. */
+const UNSAID = { packWeight: null, delivery: null, minimumOrder: null, until: null } as const
+
+interface PriceFieldsOfProps {
+  control: Control<PriceFields>
+  kind: PriceFields['kind']
+  per: PriceFields['per']
+  amount: number | null
+}
+
+/** The price itself, and what it is for. */
+function PriceFieldsOf({ control, kind, per, amount }: PriceFieldsOfProps) {
+  const { currency } = useKitchen()
+  return (
+    <>
+      <FormNumber
+        control={control}
+        name="amount"
+        label={`Price, ${currency}`}
+        {...(amount === 0 ? { hint: 'A price of 0.00: is it free?' } : {})}
+      />
+      <Form.Group controlId="price-per">
+        <Form.Label>For</Form.Label>
+        <Form.Select {...control.register('per')}>
+          {PRICE_UNITS.map((unit) => (
+            <option key={unit} value={unit}>
+              {PER_WORDS[unit]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <FormWeight control={control} name="pieceWeight" label="One piece weighs" hint="as usual for the item" />
+      {per === 'case' || per === 'lot' ? (
+        <FormNumber control={control} name="packPieces" label="Pieces in it" min={1} />
+      ) : null}
+      {kind === 'ready' ? (
+        <>
+          <FormNumber control={control} name="usableShare" label="Usable share, 0 to 1" max={1} hint="all of it" />
+          <FormNumber control={control} name="handlingMinutesPerPiece" label="Minutes to unpack a piece" hint="none" />
+        </>
+      ) : null}
+    </>
   )
 }
