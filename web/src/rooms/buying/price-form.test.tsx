@@ -23,6 +23,7 @@ async function show(answer: object = { body: RESULT }, done: string[] = []) {
   await act(async () => {
     renderPart(<PriceForm onDone={() => done.push('done')} />)
   })
+  await screen.findByRole('option', { name: 'Duck' })
   return { done, sent: () => asked.filter((each) => each.method === 'POST').map((each) => each.body) }
 }
 
