@@ -185,6 +185,7 @@ const formPile = z.object({
   class: z.enum(PILE_CLASSES),
   share: estimate,
   target: grams.nullable(),
+  portions: z.object({ perUnit: z.number().positive(), low: grams, high: grams }).nullable(),
   keeping: z.object({ chilledDays: count, frozenMonths: count.nullable() }).nullable(),
   valuePerKg: signedMoney.nullable(),
   usedShare: share.nullable(),

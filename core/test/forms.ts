@@ -17,6 +17,7 @@ export const formPile = (name: string, share: number, changes: Partial<FormPile>
   class: 'primary',
   share: estimate(share),
   target: null,
+  portions: null,
   keeping: { chilledDays: 2, frozenMonths: 9 },
   valuePerKg: null,
   usedShare: null,

@@ -27,10 +27,35 @@ function purchaseOf({ quote }: Pick<WholeForm, 'quote'>, order: Order): Purchase
 export const orderForPlates = (form: WholeForm, wish: BuyingWish): Order | null =>
   orderFor(form.quote, unitsWanted(form, wish), form.unitWeight)
 
-function unitsWanted(form: WholeForm, { product, plates, plateWeight }: BuyingWish): number {
+/** A piece this near to the weight of a plate is a plate, where nobody set bounds: nobody orders a crate for a gram. */
+const USUAL_LEEWAY = 0.05
+
+/** A piece serves a plate where both lie within its bounds. */
+function isPlate(piece: number, plateWeight: number, bounds: { low: number; high: number } | null): boolean {
+  const { low, high } = bounds ?? { low: plateWeight * (1 - USUAL_LEEWAY), high: plateWeight * (1 + USUAL_LEEWAY) }
+  return [piece, plateWeight].every((grams) => grams >= low && grams <= high)
+}
+
+/** Plates that one unit of something whole gives, by its portions where one of them is a plate, else by its grams. */
+export function platesFromUnit(form: WholeForm, { product, plateWeight }: Pick<BuyingWish, 'product' | 'plateWeight'>) {
   const pile = form.piles.find((each) => each.name === product)
-  const perUnit = (pile?.share.value ?? 0) * (pieceWeightOf(form.quote) ?? form.unitWeight)
-  return perUnit > 0 ? (plates * plateWeight) / perUnit : 1
+  const grams = (pile?.share.value ?? 0) * (pieceWeightOf(form.quote) ?? form.unitWeight)
+  const portions = pile?.portions ?? null
+  if (portions && isPlate(grams / portions.perUnit, plateWeight, portions)) return portions.perUnit
+  return grams / plateWeight
+}
+
+/** Plates that a piece bought ready gives, rejects out: one where it is a plate, else by its grams. */
+export function platesFromPiece(form: ReadyForm, pieceWeight: number, plateWeight: number): number {
+  const plates = isPlate(pieceWeight, plateWeight, null)
+    ? 1
+    : servedOfBought({ pieceWeight }, plateWeight) / plateWeight
+  return plates * form.usableShare
+}
+
+function unitsWanted(form: WholeForm, wish: BuyingWish): number {
+  const perUnit = platesFromUnit(form, wish)
+  return perUnit > 0 ? wish.plates / perUnit : 1
 }
 
 type Plate = Pick<BuyingWish, 'product' | 'plateWeight'>
@@ -90,8 +115,7 @@ export function documentOfOrder(
 export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingWish): Order | null {
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null || pieceWeight <= 0) return null
-  const served = servedOfBought({ pieceWeight }, plateWeight)
-  return orderFor(form.quote, (plates * plateWeight) / served / form.usableShare)
+  return orderFor(form.quote, plates / platesFromPiece(form, pieceWeight, plateWeight))
 }
 
 /**

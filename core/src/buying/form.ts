@@ -18,6 +18,8 @@ export interface FormPile {
   share: Estimate
   /** Grams of one portion of a primary pile; null where it is not portioned. */
   target: number | null
+  /** Pieces that one unit gives, and the bounds of one; null where it is not told piece by piece. */
+  portions: { perUnit: number; low: number; high: number } | null
   /** How long it keeps; null for what is not kept. */
   keeping: Keeping | null
   valuePerKg: number | null

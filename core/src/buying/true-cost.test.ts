@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { sixChickens } from '../../test/documents.ts'
-import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { estimate, formPile, quote, readyForm, wholeForm } from '../../test/forms.ts'
 import { pricePerPiece } from '../comparison/index.ts'
 import { appraise, evaluate, type Offer } from '../index.ts'
 import { offerOfForm } from './form-document.ts'
@@ -156,4 +156,34 @@ test('the same offer costs the same in the true cost and in a verdict whose plat
     ),
     { seed: 12, numRuns: 300 },
   )
+})
+
+describe('an order is rounded by portions, not by grams', () => {
+  const wish = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 20, currency: 'EUR' }
+  const bird = (grams: number) =>
+    wholeForm({
+      unitWeight: grams,
+      piles: [formPile('supremes', 0.25, { target: 280, portions: { perUnit: 2, low: 235, high: 310 } })],
+    })
+
+  test('sixty breasts of 279.3 g serve sixty plates of 280 within bounds', () => {
+    const [cost] = compareForms([bird(2234.4)], wish).ranked
+    expect(cost?.order.pieces).toBe(30)
+    expect([cost?.plates, cost?.missingWithOneLess]).toEqual([60, 2])
+    const ready = readyForm({ quote: quote(4, 'piece', { pieceWeight: 279.3 }), usableShare: 1 })
+    expect(compareForms([ready], wish).ranked[0]?.order.pieces).toBe(60)
+  })
+
+  test('breasts outside their bounds are counted by their grams', () => {
+    const [cost] = compareForms([bird(1600)], wish).ranked
+    expect(cost?.order.pieces).toBe(42)
+    const light = readyForm({ quote: quote(4, 'piece', { pieceWeight: 140 }), usableShare: 1 })
+    expect(compareForms([light], wish).ranked[0]?.order.pieces).toBe(120)
+  })
+
+  test('a case less is a case of plates less', () => {
+    const cases = readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20 }), usableShare: 1 })
+    const [cost] = compareForms([cases], wish).ranked
+    expect([cost?.order.packs, cost?.plates, cost?.missingWithOneLess]).toEqual([3, 60, 20])
+  })
 })

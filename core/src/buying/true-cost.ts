@@ -4,13 +4,23 @@ import type { FabricationDocument, Offer } from '../fabrication/index.ts'
 import type { Estimate } from '../forecasting/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { BuyingForm, BuyingWish, ReadyForm, WholeForm } from './form.ts'
-import { documentOfOrder, offerOfForm, orderForPlates, orderOfReady } from './form-document.ts'
+import {
+  documentOfOrder,
+  offerOfForm,
+  orderForPlates,
+  orderOfReady,
+  platesFromPiece,
+  platesFromUnit,
+} from './form-document.ts'
 import type { Order } from './quote.ts'
 
 export interface TrueCost {
   form: BuyingForm
   /** What has to be ordered for the plates. */
   order: Order
+  /** Plates that the order gives, and how many would be missing with one piece, or one pack, less; zero or more. */
+  plates: number
+  missingWithOneLess: number
   /** Of something whole: expected portion yield of the product; null for what is bought ready. */
   yield: Estimate | null
   /** Money of the whole order, delivery in. */
@@ -78,6 +88,7 @@ function wholeCost(form: WholeForm, wish: BuyingWish, offers: readonly Offer[]):
   return {
     form,
     order,
+    ...platesOf(order, platesFromUnit(form, wish), wish.plates),
     yield: pile.share,
     outlay: appraisal.cost.ap,
     labour: appraisal.cost.labour,
@@ -88,6 +99,14 @@ function wholeCost(form: WholeForm, wish: BuyingWish, offers: readonly Offer[]):
     rank: 0,
     basis: { document, appraisal },
   }
+}
+
+/** What an order gives, and what one less of what is bought would leave short: whole plates. */
+function platesOf({ pieces, packs }: Order, perPiece: number, wanted: number) {
+  const step = packs === null ? 1 : pieces / packs
+  const plates = Math.floor(pieces * perPiece + 1e-9)
+  const less = Math.floor((pieces - step) * perPiece + 1e-9)
+  return { plates, missingWithOneLess: Math.max(0, Math.ceil(wanted - less - 1e-9)) }
 }
 
 const costOfProduct = (appraisal: Appraisal, product: string) =>
@@ -101,6 +120,7 @@ function readyCost(form: ReadyForm, wish: BuyingWish): TrueCost | NotComparable[
   return {
     form,
     order,
+    ...platesOf(order, platesFromPiece(form, order.weight / order.pieces, wish.plateWeight), wish.plates),
     yield: null,
     outlay: order.goods + form.quote.delivery,
     labour: handlingPerPiece(offer) * order.pieces,

@@ -189,6 +189,10 @@ function expectedOf(style: Style, tests: readonly StyleTest[], supplierId: strin
       class: pile.class,
       share: known(estimateForSupplier(pile.expectedShare, sharesOf(pile.id, tests), sharesOf(pile.id, own))),
       target: pile.bounds?.target ?? null,
+      portions:
+        pile.bounds && pile.portionsPerUnit && pile.class === 'primary'
+          ? { perUnit: pile.portionsPerUnit, low: pile.bounds.low, high: pile.bounds.high }
+          : null,
       keeping: pile.chilledDays === null ? null : { chilledDays: pile.chilledDays, frozenMonths: pile.frozenMonths },
       valuePerKg: pile.valuePerKg,
       usedShare: pile.usedShare,

@@ -132,6 +132,8 @@ function RankedRow({ cost, wish, isShared: shares, dearest }: RankedRowProps) {
             <span className="basis">more than wanted</span>
           </>
         ) : null}
+        <br />
+        <span className="basis">{oneLessWords(cost)}</span>
       </td>
       <td className="number">
         {cost.yield ? format.share(cost.yield.value) : format.share(form.kind === 'ready' ? form.usableShare : 1)}
@@ -181,4 +183,11 @@ function Answer({ ranked, wish }: { ranked: readonly TrueCost[]; wish: BuyingWis
       ) : null}
     </p>
   )
+}
+
+/** What the order gives, and what one bird, piece or case less would mean. */
+function oneLessWords({ plates, missingWithOneLess, order }: TrueCost): string {
+  const one = order.packs === null ? 'one' : 'one pack'
+  const less = missingWithOneLess === 0 ? 'still enough' : `${missingWithOneLess} short`
+  return `${plates} ${plates === 1 ? 'plate' : 'plates'}; with ${one} less ${less}`
 }
