@@ -122,6 +122,7 @@ export type {
 export {
   cautionOverride,
   cautionOverrides,
+  cautionScopeQuery,
   container,
   containers,
   item,

@@ -288,6 +288,27 @@ export const container = z.strictObject({ id, name, grams: positiveGrams }).meta
 export const containers = z.array(container)
 export type Container = z.infer<typeof container>
 
+/** Where a kitchen's own words hold: for an item, a style, or a step of a style; nulls are everywhere. */
+const cautionScope = {
+  itemId: id.nullable().default(null),
+  styleId: id.nullable().default(null),
+  step: key.nullable().default(null),
+}
+interface CautionScope {
+  itemId: string | null
+  styleId: string | null
+  step: string | null
+}
+const isOneScope = ({ itemId, styleId, step }: CautionScope) =>
+  (itemId === null || styleId === null) && (step === null || styleId !== null)
+
+/** Which of a caution's own words are meant. */
+export const cautionScopeQuery = z.object({
+  itemId: id.optional(),
+  styleId: id.optional(),
+  step: key.optional(),
+})
+
 /** A caution as the kitchen's own plan has it, with the reason; for the cold chain also its times. */
 export const cautionOverride = z
   .strictObject({
@@ -296,7 +317,9 @@ export const cautionOverride = z
     reason: words.min(1, 'must say why the kitchen departs from the default'),
     boardMinutes: count.min(1).nullable().default(null),
     outMinutes: count.min(1).nullable().default(null),
+    ...cautionScope,
   })
+  .refine(isOneScope, { path: ['step'], error: 'holds for an item, a style, or a step of a style' })
   .meta({ id: 'CautionOverride' })
 export const cautionOverrides = z.array(cautionOverride)
 export type CautionOverride = z.infer<typeof cautionOverride>

@@ -1,4 +1,5 @@
-import type { Kitchen } from '@fleam/contract'
+import type { CautionOverride, Item, Kitchen } from '@fleam/contract'
+import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 
 let test_: TestApp
@@ -22,7 +23,7 @@ describe('cautions of the kitchen’s own', () => {
 
   test('replace the default with a reason, and can be taken back', async () => {
     const { status, body } = await send(test_, 'PUT', path('/cautions/cold-chain'), own)
-    expect([status, body]).toEqual([200, [own]])
+    expect([status, body]).toEqual([200, [{ ...own, itemId: null, styleId: null, step: null }]])
     expect(
       (await send(test_, 'PUT', path('/cautions/cold-chain'), { ...own, boardMinutes: 25 })).body[0].boardMinutes,
     ).toBe(25)
@@ -34,5 +35,29 @@ describe('cautions of the kitchen’s own', () => {
     expect([silent.status, silent.body.issues[0].path]).toEqual([400, 'reason'])
     expect((await send(test_, 'PUT', path('/cautions/nonsense'), { ...own, cautionId: 'nonsense' })).status).toBe(404)
     expect((await send(test_, 'PUT', path('/cautions/saw'), own)).body.issues[0].path).toBe('cautionId')
+  })
+
+  test('hold for an item, a style or a step, each beside the others, and are taken back one by one', async () => {
+    const [item] = (await send(test_, 'GET', path('/items'))).body as Item[]
+    const style = item?.styles[0]
+    const put = (where: object) => send(test_, 'PUT', path('/cautions/cold-chain'), { ...own, ...where })
+    await put({})
+    await put({ itemId: item?.id })
+    await put({ styleId: style?.id })
+    const { body } = await put({ styleId: style?.id, step: 'legs', boardMinutes: 10 })
+    expect(body.map((each: CautionOverride) => [each.itemId, each.styleId, each.step])).toEqual(
+      expect.arrayContaining([
+        [null, null, null],
+        [item?.id, null, null],
+        [null, style?.id, null],
+        [null, style?.id, 'legs'],
+      ]),
+    )
+    const left = await send(test_, 'DELETE', path(`/cautions/cold-chain?styleId=${style?.id}`))
+    expect(left.body).toHaveLength(3)
+    const alone = await put({ step: 'legs' })
+    expect([alone.status, alone.body.issues[0].path]).toEqual([400, 'step'])
+    expect((await put({ styleId: newId() })).status).toBe(404)
+    expect((await put({ itemId: newId() })).status).toBe(404)
   })
 })

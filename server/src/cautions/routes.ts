@@ -1,4 +1,4 @@
-import { cautionOverride, cautionOverrides } from '@fleam/contract'
+import { cautionOverride, cautionOverrides, cautionScopeQuery } from '@fleam/contract'
 import { z } from 'zod'
 import { kitchenParams, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
@@ -50,9 +50,10 @@ export function cautionRoutes(app: Server, scopeOf: Scopes): void {
         summary: 'Puts a caution back as it was',
         tags,
         params,
+        querystring: cautionScopeQuery,
         response: { 200: cautionOverrides },
       },
     },
-    async (request) => service.restore(await scopeOf(request), request.params.cautionId),
+    async (request) => service.restore(await scopeOf(request), request.params.cautionId, request.query),
   )
 }

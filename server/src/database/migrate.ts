@@ -22,6 +22,7 @@ import { up as decimalMarks } from './migrations/017-decimal-marks.ts'
 import { up as loads } from './migrations/018-loads.ts'
 import { up as lotsAtTheDoor } from './migrations/019-lots-at-the-door.ts'
 import { up as boards } from './migrations/020-boards.ts'
+import { up as cautionsWhere } from './migrations/021-cautions-where.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -45,6 +46,7 @@ const MIGRATIONS = [
   { name: '018-loads', up: loads },
   { name: '019-lots-at-the-door', up: lotsAtTheDoor },
   { name: '020-boards', up: boards },
+  { name: '021-cautions-where', up: cautionsWhere },
 ]
 
 function migrator(database: Sequelize) {

@@ -73,7 +73,10 @@ export function useChangeCautions() {
     onSuccess,
   })
   const restore = useMutation({
-    mutationFn: (cautionId: string) => deleteJson<CautionOverride[]>(`${path}/${cautionId}`),
+    mutationFn: ({ cautionId, ...where }: Pick<CautionOverride, 'cautionId' | 'itemId' | 'styleId' | 'step'>) => {
+      const said = Object.entries(where).flatMap(([name, id]) => (id === null ? [] : [[name, id]]))
+      return deleteJson<CautionOverride[]>(`${path}/${cautionId}?${new URLSearchParams(said)}`)
+    },
     onSuccess,
   })
   return { override, restore }

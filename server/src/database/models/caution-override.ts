@@ -4,8 +4,12 @@ import { maybeWhole, ref, words } from './columns.ts'
 
 export interface CautionOverrideModel
   extends Model<InferAttributes<CautionOverrideModel>, InferCreationAttributes<CautionOverrideModel>>,
-    CautionOverride {
+    Omit<CautionOverride, 'itemId' | 'styleId' | 'step'> {
   kitchenId: string
+  /** Where it holds; empty where it holds everywhere. */
+  itemId: string
+  styleId: string
+  step: string
 }
 
 export const defineCautionOverride = (database: Sequelize) =>
@@ -14,6 +18,9 @@ export const defineCautionOverride = (database: Sequelize) =>
     {
       kitchenId: { ...ref(), primaryKey: true },
       cautionId: { ...words(60), primaryKey: true },
+      itemId: { ...words(36), primaryKey: true },
+      styleId: { ...words(36), primaryKey: true },
+      step: { ...words(60), primaryKey: true },
       text: words(600),
       reason: words(600),
       boardMinutes: maybeWhole(),

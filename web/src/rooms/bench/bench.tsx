@@ -78,6 +78,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
             <PieceList bench={bench} />
             <BenchCautions
               species={state.record.species}
+              where={state.record}
               elsewhere={state.record.steps[bench.stepAt]?.cautions ?? []}
             />
           </div>

@@ -1,15 +1,17 @@
 import { DEFERS_TO, type Species } from '@fleam/catalogue'
-import { useKitchenCautions } from '../../parts/cautions.ts'
+import { type CautionWhere, useKitchenCautions } from '../../parts/cautions.ts'
 
 interface BenchCautionsProps {
   species: Species | null
+  /** What lies on the board. */
+  where?: CautionWhere
   /** Cautions that stand at the step already. */
   elsewhere?: readonly string[]
 }
 
 /** The cautions that belong to what lies on the board, where the hand is. */
-export function BenchCautions({ species, elsewhere = [] }: BenchCautionsProps) {
-  const cautions = useKitchenCautions()
+export function BenchCautions({ species, where = {}, elsewhere = [] }: BenchCautionsProps) {
+  const cautions = useKitchenCautions(where)
   if (species === null) return null
   return (
     <aside className="cautions" aria-label="Cautions">

@@ -6,7 +6,7 @@ import type { StartFields } from './use-start-form.ts'
 
 /** Before it starts: how much of a batch to take out of the fridge at once. */
 export function StartLoads({ said, item, style }: { said: StartFields; item: Item; style: Style }) {
-  const { coldLimits } = useKitchenCautions()
+  const { coldLimits } = useKitchenCautions({ itemId: item.id, styleId: style.id })
   const format = useFormat()
   const { units } = said
   if (typeof units !== 'number' || !(units >= 1)) return null

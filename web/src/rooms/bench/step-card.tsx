@@ -4,7 +4,7 @@ import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
-import { useKitchenCautions } from '../../parts/cautions.ts'
+import { type CautionWhere, useKitchenCautions } from '../../parts/cautions.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
@@ -57,7 +57,7 @@ export function StepCard({ bench }: { bench: Bench }) {
           <strong>Avoid:</strong> {words(step.mistakes.join('; '))}.
         </p>
       ) : null}
-      <StepCautions ids={step.cautions} />
+      <StepCautions step={step} where={record} />
       {isListOpen ? (
         <Suspense fallback={null}>
           <StepList bench={bench} done={doneSteps(bench)} onClose={() => setListOpen(false)} />
@@ -83,8 +83,8 @@ const dotClass = (isHere: boolean, isDone: boolean) => (isHere ? 'here' : isDone
 const doneSteps = ({ live }: Bench) =>
   new Set(live.marks.flatMap((mark) => (mark.mark === 'step-done' && mark.step ? [mark.step] : [])))
 
-function StepCautions({ ids }: { ids: readonly string[] }) {
-  const cautions = useKitchenCautions().byIds(ids)
+function StepCautions({ step, where }: { step: FabricationStep; where: CautionWhere }) {
+  const cautions = useKitchenCautions(where).byIds(step.cautions, step.id)
   if (cautions.length === 0) return null
   return (
     <ul className="step-cautions" aria-label="Cautions of this step">

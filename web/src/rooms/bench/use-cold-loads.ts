@@ -14,7 +14,7 @@ export interface ColdState extends ColdLoads {
 
 /** Every load of the batch with its clock, and how much to take out next. */
 export function useColdLoads({ record, marks, nowMs }: LiveFabrication): ColdState {
-  const { coldLimits: limits } = useKitchenCautions()
+  const { coldLimits: limits } = useKitchenCautions(record)
   const minutes = record.labour.reduce((sum, entry) => sum + entry.minutes, 0)
   const cooks = Math.max(1, labourClocks(marks, nowMs).filter(({ isRunning }) => isRunning).length)
   const minutesPerUnit = minutes / record.units

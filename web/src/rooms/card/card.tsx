@@ -18,7 +18,7 @@ const MOST_BOXES = 16
 
 function Card({ item, style }: { item: Item; style: Style }) {
   const kitchen = useKitchen()
-  const cautions = useKitchenCautions()
+  const cautions = useKitchenCautions({ itemId: item.id, styleId: style.id })
   const { words } = useFormat()
   const [search, setSearch] = useSearchParams()
   const units = Math.max(1, Number(search.get('units')) || 1)

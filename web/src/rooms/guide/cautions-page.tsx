@@ -1,29 +1,31 @@
 import './guide.css'
 import { CAUTIONS, type Caution, DEFERS_TO } from '@fleam/catalogue'
 import type { CautionOverride } from '@fleam/contract'
-import { DEFAULT_COLD_LIMITS } from '@fleam/core'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Form from 'react-bootstrap/Form'
+import { useItems } from '../../data/queries.ts'
 import { useCautionOverrides, useChangeCautions } from '../../data/style-queries.ts'
-import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { CautionForm } from './caution-form.tsx'
 
-/** Every caution with where it stands; the kitchen's own plan may say otherwise, with a reason. */
+/** Every caution with where it stands; the kitchen's own plan may say otherwise somewhere, with a reason. */
 export function Component() {
   const overrides = useCautionOverrides()
   if (!overrides.data) return overrides.isError ? <Failed error={overrides.error} /> : <Loading what="the cautions" />
   return (
     <div className="room guide-cautions-page">
       <h1>Cautions</h1>
-      <p>{DEFERS_TO} Where your kitchen’s approved plan says otherwise, write it here with the reason.</p>
+      <p>
+        {DEFERS_TO} Where your kitchen’s approved plan says otherwise, write it here with the reason, and what it holds
+        for.
+      </p>
       <ul>
         {CAUTIONS.map((caution) => (
           <CautionEntry
             key={caution.id}
             caution={caution}
-            override={overrides.data.find((each) => each.cautionId === caution.id) ?? null}
+            overrides={overrides.data.filter((each) => each.cautionId === caution.id)}
           />
         ))}
       </ul>
@@ -39,110 +41,93 @@ const PLACE_WORDS = {
   label: 'on labels',
 } as const
 
+const scopeOf = ({ itemId, styleId, step }: CautionOverride) => [itemId, styleId, step].join(' ')
+
 interface CautionEntryProps {
   caution: Caution
-  override: CautionOverride | null
+  /** The kitchen's own words for it, each with what it holds for. */
+  overrides: readonly CautionOverride[]
 }
 
-function CautionEntry({ caution, override }: CautionEntryProps) {
-  const [isEditing, setEditing] = useState(false)
-  const { restore } = useChangeCautions()
+function CautionEntry({ caution, overrides }: CautionEntryProps) {
+  // What is edited: one that is there, or a new one.
+  const [edited, setEdited] = useState<CautionOverride | 'new' | null>(null)
   const { words } = useFormat()
   return (
     <li>
-      <p className={override ? 'overridden' : ''}>{words(override?.text ?? caution.text)}</p>
+      <p>{words(caution.text)}</p>
       <p className="quiet">
-        Stands {caution.places.map((place) => PLACE_WORDS[place]).join(', ')} ·{' '}
-        {override ? 'our own plan' : caution.source}
-        {override ? `: ${override.reason}` : ''}
+        Stands {caution.places.map((place) => PLACE_WORDS[place]).join(', ')} · {caution.source}
       </p>
-      {isEditing ? (
-        <OverrideForm caution={caution} override={override} onDone={() => setEditing(false)} />
+      {overrides.map((override) => (
+        <OwnWords key={scopeOf(override)} override={override} onEdit={() => setEdited(override)} />
+      ))}
+      {edited ? (
+        <CautionForm
+          key={edited === 'new' ? 'new' : scopeOf(edited)}
+          caution={caution}
+          override={edited === 'new' ? null : edited}
+          onDone={() => setEdited(null)}
+        />
       ) : (
         <div className="guide-actions">
           <Button
             size="sm"
             variant="outline-dark"
             aria-label={`Our own words for ${caution.id}`}
-            onClick={() => setEditing(true)}
+            onClick={() => setEdited('new')}
           >
             Our plan says otherwise
           </Button>
-          {override ? (
-            <Button size="sm" variant="outline-dark" onClick={() => restore.mutate(caution.id)}>
-              Back to the default
-            </Button>
-          ) : null}
         </div>
       )}
     </li>
   )
 }
 
-interface OverrideFormProps extends CautionEntryProps {
-  onDone: () => void
+interface OwnWordsProps {
+  override: CautionOverride
+  onEdit: () => void
 }
 
-function OverrideForm({ caution, override, onDone }: OverrideFormProps) {
-  const { override: save } = useChangeCautions()
-  const [text, setText] = useState(override?.text ?? caution.text)
-  const [reason, setReason] = useState(override?.reason ?? '')
-  const [boardMinutes, setBoardMinutes] = useState(override?.boardMinutes ?? null)
-  const [outMinutes, setOutMinutes] = useState(override?.outMinutes ?? null)
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    save.mutate({ cautionId: caution.id, text, reason, boardMinutes, outMinutes }, { onSuccess: onDone })
-  }
+/** The kitchen's own words, and where they hold. */
+function OwnWords({ override, onEdit }: OwnWordsProps) {
+  const { restore } = useChangeCautions()
+  const { words } = useFormat()
+  const where = useScopeWords(override)
   return (
-    <Form onSubmit={submit} className="override">
-      <Form.Group controlId={`own-${caution.id}`}>
-        <Form.Label>As our plan has it</Form.Label>
-        <Form.Control
-          as="textarea"
-          rows={2}
-          maxLength={600}
-          required
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-        />
-      </Form.Group>
-      <Form.Group controlId={`why-${caution.id}`}>
-        <Form.Label>Why</Form.Label>
-        <Form.Control
-          maxLength={600}
-          required
-          placeholder="approved plan, section and date"
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </Form.Group>
-      {caution.id === 'cold-chain' ? (
-        <div className="fields">
-          <NumberField
-            label="Minutes on the board at a stretch"
-            hint={`${DEFAULT_COLD_LIMITS.boardMinutes} unless you say otherwise`}
-            min={1}
-            value={boardMinutes}
-            onChange={setBoardMinutes}
-          />
-          <NumberField
-            label="Minutes out of the cold in all"
-            hint={`${DEFAULT_COLD_LIMITS.outMinutes} unless you say otherwise`}
-            min={1}
-            value={outMinutes}
-            onChange={setOutMinutes}
-          />
-        </div>
-      ) : null}
+    <div className="own-words">
+      <p className="overridden">{words(override.text)}</p>
+      <p className="quiet">
+        Our own plan, for {where}: {override.reason}
+      </p>
       <div className="guide-actions">
-        <Button type="submit" disabled={save.isPending}>
-          Save
+        <Button size="sm" variant="outline-dark" aria-label={`Change our words for ${where}`} onClick={onEdit}>
+          Change
         </Button>
-        <Button variant="outline-dark" onClick={onDone}>
-          Cancel
+        <Button
+          size="sm"
+          variant="outline-dark"
+          aria-label={`Back to the default for ${where}`}
+          onClick={() => restore.mutate(override)}
+        >
+          Back to the default
         </Button>
       </div>
-      {save.isError ? <Failed error={save.error} /> : null}
-    </Form>
+    </div>
   )
+}
+
+/** What a kitchen's own words hold for, as one reads it. */
+function useScopeWords({ itemId, styleId, step }: CautionOverride): string {
+  const items = useItems().data ?? []
+  const styles = items.flatMap((item) => item.styles.map((style) => ({ item, style })))
+  const of = styles.find(({ style }) => style.id === styleId)
+  if (of && step !== null) {
+    const title = of.style.steps.find((each) => each.id === step)?.title ?? 'a step'
+    return `${title.toLowerCase()}, in ${of.style.name.toLowerCase()}`
+  }
+  if (of) return `${of.item.name}: ${of.style.name.toLowerCase()}`
+  if (itemId !== null) return items.find(({ id }) => id === itemId)?.name ?? 'an item'
+  return 'everything in this kitchen'
 }

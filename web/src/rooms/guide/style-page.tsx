@@ -56,7 +56,13 @@ function StyleRoom({ item, style }: { item: Item; style: Style }) {
           ) : null}
           <StyleOptions style={style} chosen={chosen} onChosen={setChosen} />
         </section>
-        <StyleSteps steps={settled.steps} piles={settled.piles} at={stepAt} onStep={setStepAt} />
+        <StyleSteps
+          steps={settled.steps}
+          piles={settled.piles}
+          at={stepAt}
+          onStep={setStepAt}
+          where={{ itemId: item.id, styleId: style.id }}
+        />
       </div>
       <StylePiles settled={settled} usual={item.unitWeight.usual} unit={item.unitName.one} />
     </div>

@@ -1,6 +1,6 @@
 import { DEFERS_TO } from '@fleam/catalogue'
 import type { StylePile, StyleStep } from '@fleam/core'
-import { useKitchenCautions } from '../../parts/cautions.ts'
+import { type CautionWhere, useKitchenCautions } from '../../parts/cautions.ts'
 import { pileNames } from '../../parts/pile-names.ts'
 import { useFormat } from '../../parts/use-format.ts'
 
@@ -9,11 +9,13 @@ interface StyleStepsProps {
   piles: readonly StylePile[]
   at: number
   onStep: (at: number) => void
+  /** The style that they are of. */
+  where: CautionWhere
 }
 
 /** The steps in their order; the one that is open shows on the drawing. */
-export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
-  const cautions = useKitchenCautions()
+export function StyleSteps({ steps, piles, at, onStep, where }: StyleStepsProps) {
+  const cautions = useKitchenCautions(where)
   const { words } = useFormat()
   if (steps.length === 0) return <p>This style has no steps yet. Change it to write them.</p>
   return (
@@ -41,7 +43,7 @@ export function StyleSteps({ steps, piles, at, onStep }: StyleStepsProps) {
                   </p>
                 ) : null}
                 <ul className="guide-cautions">
-                  {cautions.byIds(step.cautions).map((caution) => (
+                  {cautions.byIds(step.cautions, step.id).map((caution) => (
                     <li key={caution.id}>{caution.text}</li>
                   ))}
                 </ul>

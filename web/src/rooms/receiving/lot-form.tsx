@@ -26,7 +26,7 @@ export function LotForm({ draft, onChange }: LotFormProps) {
   const items = (useItems().data ?? []).filter((each) => !each.isArchived)
   const item = items.find((each) => each.id === draft.itemId)
   const forms = useFormsOfItem(item?.id ?? '').data ?? []
-  const cautions = useKitchenCautions()
+  const cautions = useKitchenCautions({ itemId: draft.itemId })
   const change = (changes: Partial<LotDraft>) => onChange({ ...draft, ...changes })
   // The price book knows what the supplier asks for it today.
   const [offered, setOffered] = useState(0)
