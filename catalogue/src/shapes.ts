@@ -152,6 +152,7 @@ export const USUAL_RACK = {
   weight: 780,
   bones: 8,
   boneWeight: 150,
-  eye: [62, 61, 58, 55, 52, 49, 45, 42],
+  /** How wide the eye is at each rib, mm, from the loin end. */
+  eyeWidths: [62, 61, 60, 58, 57, 55, 53, 51],
   length: 200,
 } as const

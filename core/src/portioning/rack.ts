@@ -1,4 +1,4 @@
-/** A rack of ribs: `eye` is the relative size of the eye at each rib, from the loin end. Weights in grams. */
+/** A rack of ribs: `eye` is the relative area of the eye at each rib, from the loin end. Weights in grams. */
 export interface Rack {
   weight: number
   bones: number

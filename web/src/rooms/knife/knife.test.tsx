@@ -108,7 +108,7 @@ test('a file that is no piece is refused by field, and one that is takes its pla
 test('a rack shows its portions, what spreads, and its cuts at an angle', async () => {
   await showSettled(<Racks />)
   expect(screen.getByText(/heaviest less lightest/).textContent).toMatch(
-    /4 portions, 4 within.*lightest 23.g, cut straight 53/,
+    /4 portions, 4 within.*lightest 22.g, cut straight 52/,
   )
   expect(screen.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeTruthy()
   const blade = () => screen.getByText(/^after rib 4:/).textContent

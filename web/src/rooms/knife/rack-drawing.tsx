@@ -23,7 +23,8 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
   const width = rack.bones * UNIT
   const cuts = rackCuts(rack, plan.boundaries[at] ?? [])
   const plateOf = (rib: number) => plan.portions.findIndex(({ bones }) => bones.some(([r, b]) => r === at && b === rib))
-  const radius = (rib: number) => ((rack.eye[rib] ?? 0) / most) * REACH
+  // The eye is given by its area: it is as wide as the root of it.
+  const radius = (rib: number) => Math.sqrt((rack.eye[rib] ?? 0) / most) * REACH
   const top = rack.eye.map((_, rib) => `${(rib + 0.5) * UNIT},${EYE_MIDDLE - radius(rib)}`)
   const bottom = [...rack.eye.keys()].reverse().map((rib) => `${(rib + 0.5) * UNIT},${EYE_MIDDLE + radius(rib) * 0.8}`)
   return (

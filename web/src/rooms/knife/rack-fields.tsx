@@ -44,7 +44,7 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
           <LengthField
             // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
             key={`${rack.bones}-${at}`}
-            label={`Eye ${at + 1}`}
+            label={`Eye at rib ${at + 1}`}
             mm={eye}
             min={1}
             max={1000}
@@ -54,7 +54,9 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
           />
         ))}
       </div>
-      <p className="quiet">Widths of the eye at each rib, from the loin end: only their ratio counts.</p>
+      <p className="quiet">
+        How wide the eye is at each rib, from the loin end: meat follows the square of it, and only their ratio counts.
+      </p>
     </fieldset>
   )
 }

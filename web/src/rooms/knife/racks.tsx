@@ -1,6 +1,7 @@
 import { USUAL_RACK } from '@fleam/catalogue'
 import { racksWished, rackWish } from '@fleam/contract'
 import { RACK_STYLES, type Rack, type RackStyle, type RackWish } from '@fleam/core'
+import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Failed, Loading } from '../../parts/states.tsx'
@@ -20,8 +21,13 @@ const STYLE_WORDS: Readonly<Record<RackStyle, string>> = {
   pairs: 'single ribs, put together on plates',
 }
 
+function usualRack(): Rack {
+  const { eyeWidths, ...rack } = USUAL_RACK
+  return { ...rack, eye: [...eyeWidths] }
+}
+
 const FIRST: RackWish = {
-  racks: [{ ...USUAL_RACK, eye: [...USUAL_RACK.eye] }],
+  racks: [usualRack()],
   target: 195,
   low: 175,
   high: 215,
@@ -29,6 +35,16 @@ const FIRST: RackWish = {
   style: 'graded',
 }
 const MOST_RACKS = 8
+/** Meat follows the area of the eye: what is measured across it is squared for the planner. */
+const withAreas = (wish: RackWish): RackWish => ({
+  ...wish,
+  racks: wish.racks.map((rack) => ({ ...rack, eye: rack.eye.map((width) => width ** 2) })),
+})
+/** A plan of areas, as a file has it, in the widths that the fields show. */
+const withWidths = (wish: RackWish): RackWish => ({
+  ...wish,
+  racks: wish.racks.map((rack) => ({ ...rack, eye: rack.eye.map((area) => Math.sqrt(area)) })),
+})
 const isWhole = (read: unknown): read is RackWish => rackWish.safeParse(read).success
 
 /** Where to cut racks so that every plate is right. */
@@ -40,7 +56,8 @@ export function Component() {
   const checked = rackWish.safeParse(wish)
   const issue = checked.success ? null : checked.error.issues[0]
   const format = useFormat()
-  const { answer, error } = useWork('rack-plan', issue ? null : wish)
+  const asked = useMemo(() => withAreas(wish), [wish])
+  const { answer, error } = useWork('rack-plan', issue ? null : asked)
   return (
     <KnifeRoom
       title="Racks"
@@ -108,11 +125,17 @@ export function Component() {
         <Button size="sm" variant="outline-dark" onClick={() => window.print()}>
           Print
         </Button>
-        <JsonFiles what="Racks" fileName="racks" value={wish} schema={racksWished} onLoad={setWish} />
+        <JsonFiles
+          what="Racks"
+          fileName="racks"
+          value={asked}
+          schema={racksWished}
+          onLoad={(read) => setWish(withWidths(read))}
+        />
       </div>
       <IssueWords issue={issue} />
       {error ? <Failed error={error} /> : null}
-      {issue ? null : answer ? <RackAnswer wish={wish} plan={answer} /> : <Loading what="the cuts" />}
+      {issue ? null : answer ? <RackAnswer wish={asked} plan={answer} /> : <Loading what="the cuts" />}
     </KnifeRoom>
   )
 }
