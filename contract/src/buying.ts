@@ -224,15 +224,17 @@ export const products = z.array(
 )
 export type Product = z.infer<typeof products>[number]
 
-/** A verdict that new prices have turned. */
-export const turnedRow = z.object({
-  id,
-  document: fabricationDocument,
-  changes: z.array(
+/** Prices of today that are not those of a record any more. */
+export const movedPrices = z
+  .array(
     z.discriminatedUnion('kind', [
       z.object({ kind: z.literal('purchase'), price, extras: money.nullable(), since: day }),
       z.object({ kind: z.literal('offer'), offer: name, price, since: day }),
     ]),
-  ),
-})
+  )
+  .meta({ id: 'MovedPrices' })
+export type MovedPrices = z.infer<typeof movedPrices>
+
+/** A verdict that new prices have turned. */
+export const turnedRow = z.object({ id, document: fabricationDocument, changes: movedPrices })
 export const turnedRows = z.array(turnedRow)

@@ -3,6 +3,7 @@ import {
   articleRows,
   buyingForms,
   id,
+  movedPrices as movedPricesAnswer,
   priceAdded,
   priceCorrection,
   priceListCsv,
@@ -15,7 +16,7 @@ import { dayOf, type Scopes } from '../scope/index.ts'
 import { correctPrice } from './correct.ts'
 import { formsOf, formsOfItem, products as listProducts } from './forms.ts'
 import * as service from './service.ts'
-import { turnedVerdicts } from './turned.ts'
+import { movedPrices, turnedVerdicts } from './turned.ts'
 
 const tags = ['buying']
 const MOST_LISTED = 200
@@ -110,6 +111,23 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
     async (request) => {
       const scope = await scopeOf(request)
       return turnedVerdicts(scope, dayOf(scope))
+    },
+  )
+
+  app.get(
+    `${base}/fabrications/:id/moved-prices`,
+    {
+      schema: {
+        operationId: 'readMovedPrices',
+        summary: 'Prices of today that are not those of a record any more',
+        tags,
+        params: fabricationParams,
+        response: { 200: movedPricesAnswer },
+      },
+    },
+    async (request) => {
+      const scope = await scopeOf(request)
+      return movedPrices(scope, request.params.id, dayOf(scope))
     },
   )
 

@@ -7,7 +7,7 @@ import {
   priceOn,
   turnedVerdict,
 } from '@fleam/core'
-import { latestOfEachStyle } from '../fabrication/index.ts'
+import { latestOfEachStyle, requireState } from '../fabrication/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
@@ -31,6 +31,13 @@ export async function turnedVerdicts(scope: Scope, day: string): Promise<TurnedR
     const changes = changesOf(record)
     return turnedVerdict(document, changes) === null ? [] : [{ id: record.id, document, changes }]
   })
+}
+
+/** Prices of a day that are not those of one record any more. */
+export async function movedPrices(scope: Scope, fabricationId: string, day: string): Promise<DatedChange[]> {
+  const state = await requireState(scope, fabricationId)
+  if (state.record.priceFrom === 'none') return []
+  return (await changesSince(scope, [state], day))(state.record)
 }
 
 /** Prices of a day that are not those of a record any more: of its purchase from its supplier, and of its offers. */

@@ -7,6 +7,7 @@ import type {
   LotPhoto,
   LotRow,
   LotTrace,
+  MovedPrices,
   PriceAdded,
   PriceCorrection,
   Product,
@@ -92,8 +93,10 @@ export const useArticle = (articleId: string) => useBuying<ArticleHistory>(`/art
 export interface TurnedRow {
   id: string
   document: FabricationDocument
-  changes: (PriceChange & { since: string })[]
+  changes: MovedPrices
 }
+export const useMovedPrices = (fabricationId: string, isOn: boolean) =>
+  useBuying<MovedPrices>(`/fabrications/${fabricationId}/moved-prices`, { isOn })
 export const useTurned = () => useBuying<TurnedRow[]>('/turned')
 
 export function useForgetPrices() {

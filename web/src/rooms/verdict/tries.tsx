@@ -1,3 +1,4 @@
+import type { FabricationRecord } from '@fleam/contract'
 import {
   checkClaim,
   labourMinutes,
@@ -5,19 +6,21 @@ import {
   minutesPerPortion,
   pricePerKg,
   pricePerWeight,
+  recost,
   reprice,
   shownDifference,
   yearly,
 } from '@fleam/core'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router-dom'
+import { useMovedPrices } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { ClaimStrip } from './claim-strip.tsx'
 
 /** Quick questions to the record; nothing here changes it. */
-export function Tries() {
+export function Tries({ record }: { record: FabricationRecord }) {
   const { document } = useAppraised()
   return (
     <section aria-labelledby="tries">
@@ -28,7 +31,7 @@ export function Tries() {
       </p>
       <div className="verdict-columns">
         <NewPrice />
-        <InAYear />
+        <InAYear record={record} />
         <Claim />
       </div>
     </section>
@@ -63,9 +66,11 @@ function NewPrice() {
   )
 }
 
-/** A year of making instead of buying. */
-function InAYear() {
-  const { document, appraisal, format } = useAppraised()
+/** A year of making instead of buying, at today's prices where they have moved since. */
+function InAYear({ record }: { record: FabricationRecord }) {
+  const { document: recorded, format } = useAppraised()
+  const { data: changes } = useMovedPrices(record.id, record.status === 'closed')
+  const { document, appraisal } = useMemo(() => recost(recorded, changes ?? []), [recorded, changes])
   const [portions, setPortions] = useState<number | null>(null)
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const comparison = at === null ? undefined : appraisal.comparisons[at]
@@ -80,7 +85,8 @@ function InAYear() {
         <p className="answer">
           In a year making {year.saving >= 0 ? 'keeps' : 'costs'}{' '}
           <strong className={year.saving > 0 ? 'kept' : ''}>{format.money(Math.abs(year.saving))}</strong>
-          {year.saving >= 0 ? '' : ' more'}, and takes {format.number(year.labourHours, 0)} hours at the board.
+          {year.saving >= 0 ? '' : ' more'}, and takes {format.number(year.labourHours, 0)} hours at the board
+          {(changes ?? []).length > 0 ? ', at today’s prices' : ''}.
         </p>
       ) : null}
     </div>

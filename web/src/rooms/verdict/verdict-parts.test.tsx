@@ -1,3 +1,4 @@
+import type { FabricationRecord } from '@fleam/contract'
 import { appraise, type FabricationDocument, minorDigits } from '@fleam/core'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
@@ -78,7 +79,7 @@ test('a turning point that no value reaches says so', () => {
 
 test('the record answers a new price, a year and a claim', () => {
   const document = sixChickens()
-  renderPart(<Tries />, { document })
+  renderPart(<Tries record={{ id: 'f', status: 'open' } as FabricationRecord} />, { document })
   const ask = (label: RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })
   ask(/kilo cost/, '6')
   expect(screen.getByText(/A portion of supremes/).textContent).toMatch(

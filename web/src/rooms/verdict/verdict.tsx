@@ -27,6 +27,7 @@ import { HowSure } from './how-sure.tsx'
 import { LabourAsked } from './labour-asked.tsx'
 import { isSameLabour, labourFromOf } from './labour-from.ts'
 import { MoneyBars } from './money-bars.tsx'
+import { MovedPrices } from './moved-prices.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
 import { Policies } from './policies.tsx'
@@ -138,6 +139,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         ) : (
           <>
             <Sentence species={record.species} />
+            {isTried ? null : <MovedPrices record={record} />}
             <Warnings record={record} />
             <LabourAsked record={record} facts={facts} />
             <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />
@@ -159,7 +161,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           {record.steps.some((step) => step.isOptional && step.gain)
             ? ofMoney('steps', <StepWorths record={tryOut.record} />)
             : null}
-          {ofMoney('ask', <Tries />)}
+          {ofMoney('ask', <Tries record={record} />)}
           {record.choices.length + record.causes.length > 0 ? folded('cut', <HowItWasCut record={record} />) : null}
           {ofMoney(
             'what-ifs',
