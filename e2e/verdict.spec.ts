@@ -226,7 +226,7 @@ test('the verdict is one page of PDF, also of a what-if, and is not there for on
 
 test('cut styles of one item stand side by side, and the link keeps which', async ({ page, context }) => {
   await page.goto('/verdict/styles?of=Chicken%2C+eviscerated')
-  const rows = page.locator('.side-table').getByRole('rowheader')
+  const rows = page.locator('.side-table').first().getByRole('rowheader')
   await expect(rows).toHaveCount(6)
   await page.getByText('Which stand here').click()
   await page
@@ -237,6 +237,6 @@ test('cut styles of one item stand side by side, and the link keeps which', asyn
   await expect(rows).toHaveCount(5)
   const other = await context.newPage()
   await other.goto(page.url())
-  await expect(other.locator('.side-table').getByRole('rowheader')).toHaveText(await rows.allTextContents())
+  await expect(other.locator('.side-table').first().getByRole('rowheader')).toHaveText(await rows.allTextContents())
   await other.close()
 })

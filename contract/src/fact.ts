@@ -79,7 +79,7 @@ const MOST_CUTS = 200
 const MOST_PLATES = 10_000
 
 /** A piece laid on the board to be cut along its length, and what was cut off it. */
-export const laidPiece = z.strictObject({
+const laidPiece = z.strictObject({
   weight: positiveGrams,
   length: positiveMm,
   /** Its stations where it was measured; without them the usual shape is filled to its weight. */

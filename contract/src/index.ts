@@ -54,7 +54,7 @@ export {
 } from './fabrication.ts'
 export { fabricationDocument } from './fabrication-document.ts'
 export type { FactRefused, FactsKept, LaidPiece, NotAFact, NumberedPlates } from './fact.ts'
-export { fact, factsKept, factsSent, laidPiece, measuredCuts } from './fact.ts'
+export { fact, factsKept, factsSent, measuredCuts } from './fact.ts'
 export type { ForecastEvidence } from './forecasting.ts'
 export { forecastEvidence } from './forecasting.ts'
 export type { Health } from './health.ts'

@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { LOIN } from '../../test/loin.ts'
 import { bestByTrying } from '../../test/portions.ts'
 import { type Explanation, evaluate } from '../explanation/index.ts'
-import { explainWithin, marginFor, shareWithin } from './expected-within.ts'
+import { explainWithin, shareWithin } from './expected-within.ts'
 import { judgeCuts, type PortionWish, planPortions } from './index.ts'
-import { drawnIn } from './product.ts'
+import { drawnIn, marginFor } from './product.ts'
 
 const wish = (changes: Partial<PortionWish> = {}): PortionWish => ({
   piece: LOIN,

@@ -14,7 +14,7 @@ import type {
   StruckPrice,
   Supplier,
 } from '@fleam/contract'
-import type { BuyingForm, FabricationDocument, PriceChange, WholeForm } from '@fleam/core'
+import type { BuyingForm, FabricationDocument, WholeForm } from '@fleam/core'
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

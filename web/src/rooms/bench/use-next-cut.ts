@@ -1,5 +1,5 @@
 import { type ItemShape, shapeById } from '@fleam/catalogue'
-import { type LaidPiece, laidPiece } from '@fleam/contract'
+import type { LaidPiece } from '@fleam/contract'
 import {
   afterCut,
   howFarOff,
@@ -41,7 +41,9 @@ export interface NextCutState {
 /** What the version before kept on this device alone: until the record has a piece of its own. */
 function keptHere(key: string): LaidPiece | null {
   try {
-    return laidPiece.nullable().parse(JSON.parse(readSetting(key) ?? 'null'))
+    const read = JSON.parse(readSetting(key) ?? 'null') as LaidPiece | null
+    const isWhole = read && [read.weight, read.length].every(Number.isFinite) && Array.isArray(read.cuts)
+    return isWhole ? read : null
   } catch {
     return null
   }

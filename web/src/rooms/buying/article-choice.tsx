@@ -2,7 +2,7 @@ import Form from 'react-bootstrap/Form'
 import type { UseFormReturn } from 'react-hook-form'
 import { useProducts } from '../../data/buying-queries.ts'
 import { useItems } from '../../data/queries.ts'
-import type { PriceFields } from './price-form.tsx'
+import type { PriceFields } from './price-fields.ts'
 
 /** What a supplier sells: its name and number there, and what it is here. */
 export function ArticleChoice({

@@ -3,7 +3,6 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type Control, Controller, useForm } from 'react-hook-form'
-import { z } from 'zod'
 import { type PriceWish, useAddPrice } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { dayIn } from '../../parts/dates.ts'
@@ -12,26 +11,7 @@ import { PER_WORDS } from '../../parts/price-words.ts'
 import { Failed } from '../../parts/states.tsx'
 import { SupplierField } from '../../parts/supplier-field.tsx'
 import { ArticleChoice } from './article-choice.tsx'
-
-const maybeNumber = z.number({ error: 'Check this number, or leave it empty.' }).nullable()
-
-/** A price as it is typed; what nobody says of it is null. */
-const fields = z.object({
-  supplier: z.string().trim().min(1, 'Who sells it?').max(120, 'At most 120 letters.'),
-  code: z.string().max(120, 'At most 120 letters.'),
-  name: z.string().trim().min(1, 'What is it called?').max(120, 'At most 120 letters.'),
-  kind: z.enum(['whole', 'ready']),
-  itemId: z.string().nullable(),
-  productId: z.string().nullable(),
-  amount: z.number({ error: 'What does it cost?' }),
-  per: z.enum(PRICE_UNITS),
-  pieceWeight: maybeNumber,
-  packPieces: maybeNumber,
-  usableShare: maybeNumber,
-  handlingMinutesPerPiece: maybeNumber,
-  from: z.string().min(1, 'From which day on?'),
-})
-export type PriceFields = Omit<z.infer<typeof fields>, 'amount'> & { amount: number | null }
+import { type PriceFields, type PriceFilled, priceFields } from './price-fields.ts'
 
 interface PriceFormProps {
   /** The article whose price changes; everything else stands as it was. */
@@ -43,9 +23,9 @@ interface PriceFormProps {
 export function PriceForm({ from, onDone }: PriceFormProps) {
   const { timeZone, units } = useKitchen()
   const add = useAddPrice()
-  const form = useForm<PriceFields, unknown, z.infer<typeof fields>>({
+  const form = useForm<PriceFields, unknown, PriceFilled>({
     // What is missing while it is typed is there once the schema has let it pass.
-    resolver: zodResolver(fields) as never,
+    resolver: zodResolver(priceFields) as never,
     defaultValues: from
       ? { ...from, amount: from.price.amount, per: from.price.per }
       : { ...NOTHING, per: units === 'metric' ? 'kg' : 'lb', from: dayIn(timeZone, new Date()) },
