@@ -1,6 +1,7 @@
 import type { Rack } from '@fleam/core'
 import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 
 interface RackFieldsProps {
@@ -11,6 +12,7 @@ interface RackFieldsProps {
 
 /** What one rack is: its weights, its ribs and its eyes. */
 export function RackFields({ rack, name, onChange }: RackFieldsProps) {
+  const format = useFormat()
   const setBones = (bones: number) =>
     onChange({ bones, eye: Array.from({ length: bones }, (_, at) => rack.eye[at] ?? rack.eye.at(-1) ?? 50) })
   return (
@@ -39,12 +41,17 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
           onChange={(length) => onChange({ length: length ?? undefined })}
         />
       </div>
+      <p className="eye-words">
+        The eye’s width at each rib, {format.lengthUnit}{' '}
+        <span className="quiet">from the loin end: meat follows its square, and only their ratio counts</span>
+      </p>
       <div className="eye-row">
         {rack.eye.map((eye, at) => (
           <LengthField
             // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
             key={`${rack.bones}-${at}`}
-            label={`Eye at rib ${at + 1}`}
+            label={`Rib ${at + 1}`}
+            isUnitSaid
             mm={eye}
             min={1}
             max={1000}
@@ -54,9 +61,6 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
           />
         ))}
       </div>
-      <p className="quiet">
-        How wide the eye is at each rib, from the loin end: meat follows the square of it, and only their ratio counts.
-      </p>
     </fieldset>
   )
 }

@@ -16,9 +16,9 @@ import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'
 
 const STYLE_WORDS: Readonly<Record<RackStyle, string>> = {
-  straight: 'straight between the ribs',
-  graded: 'graded, the blade at an angle',
-  pairs: 'single ribs, put together on plates',
+  straight: 'straight',
+  graded: 'at a graded angle',
+  pairs: 'single ribs, plated',
 }
 
 function usualRack(): Rack {
@@ -110,7 +110,6 @@ export function Component() {
       <div className="actions no-print">
         {wish.racks.length < MOST_RACKS ? (
           <Button
-            size="sm"
             variant="outline-dark"
             onClick={() => change({ racks: [...wish.racks, { ...(wish.racks.at(-1) as Rack) }] })}
           >
@@ -118,11 +117,11 @@ export function Component() {
           </Button>
         ) : null}
         {wish.racks.length > 1 ? (
-          <Button size="sm" variant="outline-dark" onClick={() => change({ racks: wish.racks.slice(0, -1) })}>
+          <Button variant="outline-dark" onClick={() => change({ racks: wish.racks.slice(0, -1) })}>
             Take the last rack away
           </Button>
         ) : null}
-        <Button size="sm" variant="outline-dark" onClick={() => window.print()}>
+        <Button variant="outline-dark" onClick={() => window.print()}>
           Print
         </Button>
         <JsonFiles
