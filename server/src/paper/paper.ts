@@ -39,6 +39,8 @@ export interface TextBox {
   weight?: Weight
   colour?: string
   align?: 'left' | 'right'
+  /** Where a touch of the words leads. */
+  link?: string
 }
 
 export interface SheetTable {
@@ -66,7 +68,7 @@ export async function pdfOf(title: string, paper: Paper, draw: (page: Page) => v
 export function text(
   page: Page,
   words: string,
-  { x, y, width, height, size = BODY, weight = 'regular', colour = INK, align = 'left' }: TextBox,
+  { x, y, width, height, size = BODY, weight = 'regular', colour = INK, align = 'left', link }: TextBox,
 ): number {
   page.fontSize(size).fillColor(colour)
   const runs = words.split(EXTENDED).filter((run) => run !== '')
@@ -76,7 +78,7 @@ export function text(
     const isLast = at === runs.length - 1
     page.font(EXTENDED.test(run) ? FILES[weight].extended : FILES[weight].latin)
     const limit = height === undefined ? {} : { height, ellipsis: true }
-    const options = { width, align, continued: !isLast, lineGap: 1, ...limit }
+    const options = { width, align, continued: !isLast, lineGap: 1, ...limit, ...(link === undefined ? {} : { link }) }
     if (at === 0) page.text(run, x, y, options)
     else page.text(run, options)
   })

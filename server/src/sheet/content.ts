@@ -42,6 +42,8 @@ export interface SheetContent {
   sums: SheetTable
   rests: string
   foot: string
+  /** The page of the record. */
+  address: string
 }
 
 interface SheetOptions {
@@ -50,6 +52,8 @@ interface SheetOptions {
   decimalMark: DecimalMark
   /** Day on which the sheet is made. */
   today: string
+  /** The page of the record, for who reads the sheet on a screen. */
+  address: string
   /** Name of the what-if whose assumptions the document has. */
   whatIf: string | null
 }
@@ -63,7 +67,7 @@ const MOST_WARNINGS = 3
 export function sheetContent(
   record: FabricationRecord,
   document: FabricationDocument,
-  { kitchen, units, decimalMark, today, whatIf }: SheetOptions,
+  { kitchen, units, decimalMark, today, address, whatIf }: SheetOptions,
 ): SheetContent {
   const appraisal = appraise(document)
   const format = formatFor(document.currency, units, decimalMark)
@@ -176,7 +180,9 @@ export function sheetContent(
         ['Not accounted for', format.weight(weights.unaccounted)],
       ],
     },
-    rests: `${format.weight(document.purchase.invoiceWeight)} at ${format.money(document.purchase.price.amount)} per ${document.purchase.price.per}; ${
+    rests: `${format.weight(document.purchase.invoiceWeight)} at ${format.money(document.purchase.price.amount)} per ${document.purchase.price.per}${
+      document.purchase.extras ? ` and ${format.money(document.purchase.extras)} of charges` : ''
+    }; ${
       (document.labour ?? [])
         .map(
           (each) =>
@@ -185,6 +191,7 @@ export function sheetContent(
         .join(', ') || format.words('no labour')
     }.`,
     foot: `Made on ${today} from record ${record.id}.`,
+    address,
   }
 }
 

@@ -32,7 +32,7 @@ function draw(page: Page, content: SheetContent): void {
   y = Math.max(leftEnd, rightEnd) + GAP
   y = table(page, content.piles, { x: MARGIN, y, width: WIDTH }) + GAP
   line(content.rests, { height: 3 * ROW })
-  line(content.foot, { colour: SOFT, size: 7.5 })
+  line(content.foot, { colour: SOFT, size: 7.5, link: content.address })
 }
 
 /** A stacked bar with its parts in words below it. */

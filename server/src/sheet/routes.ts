@@ -39,6 +39,7 @@ export function sheetRoutes(app: Server, scopeOf: Scopes): void {
         units: kitchen.units,
         decimalMark: kitchen.decimalMark,
         today: dayOf(scope),
+        address: `${request.protocol}://${request.headers.host}/verdict/${fabricationId}`,
         whatIf: tried ? tried.name : null,
       })
       // Whoever draws the page is large, and a start must not wait for it.

@@ -22,6 +22,7 @@ const options = {
   units: 'metric' as const,
   decimalMark: 'point' as const,
   today: '2026-11-25',
+  address: 'http://127.0.0.1:4173/verdict/1',
   whatIf: null,
 }
 const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length
@@ -36,6 +37,15 @@ test('the sheet says what the verdict says, and its money adds up', () => {
   const [purchase, labour, bags, back, net] = content.sums.rows.map((row) => cents(row[1]))
   expect((purchase as number) + (labour as number) + (bags as number) + (back as number)).toBe(net)
   expect(content.policies.rows.filter((row) => row[0]?.includes('chosen'))).toHaveLength(1)
+})
+
+test('the charges of a purchase are said beside its price', () => {
+  const plain = sixChickens()
+  const purchase = { ...plain.purchase, extras: 4.5 }
+  expect(sheetContent(state.record, { ...plain, purchase }, options).rests).toContain('and €4.50 of charges; ')
+  expect(sheetContent(state.record, { ...plain, purchase: { ...purchase, extras: 0 } }, options).rests).not.toContain(
+    'charges',
+  )
 })
 
 test('however much there is, it is one page', async () => {
@@ -59,6 +69,8 @@ test('it is given as PDF, of the record and of a what-if that was kept', async (
   const record = await test_.app.inject({ method: 'GET', url: path('/sheet.pdf') })
   expect(record.headers['content-type']).toBe('application/pdf')
   expect(pagesOf(record.rawPayload)).toBe(1)
+  // Who reads it on a screen comes back to the record by its foot.
+  expect(record.rawPayload.toString('latin1')).toMatch(new RegExp(`/URI \\(http://[^)]+/verdict/${state.record.id}\\)`))
   const wish = {
     id: newId(),
     name: 'As it is',

@@ -1,3 +1,4 @@
+import { LotLink } from '../../parts/lot-link.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { BenchOptions } from './bench-options.tsx'
 import { Clocks } from './clocks.tsx'
@@ -20,6 +21,7 @@ export function BenchHeading({ bench }: { bench: Bench }) {
           {record.units > 1 ? `${record.units} · ` : ''}
           {format.weight(record.purchase.invoiceWeight)} on the invoice
           {record.supplier ? ` · ${record.supplier}` : ''}
+          <LotLink lot={record.lot} lotId={record.lotId} />
           {record.cook ? ` · ${record.cook}` : ''}
           {here !== null && here !== record.cookId
             ? ` · on this device ${bench.live.cookName(here) ?? 'another cook'}`

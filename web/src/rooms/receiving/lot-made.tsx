@@ -1,11 +1,14 @@
 import type { LotTrace } from '@fleam/contract'
 import { pileWeight } from '@fleam/core'
 import { Link } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { fabricationPath } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'
 
 /** Forward from a lot: every fabrication that was cut from it, and the portions that came of it. */
 export function LotMade({ trace: { fabrications } }: { trace: LotTrace }) {
+  const kitchen = useKitchen()
   const format = useFormat()
   return (
     <section aria-labelledby="made">
@@ -25,6 +28,14 @@ export function LotMade({ trace: { fabrications } }: { trace: LotTrace }) {
                   `${pile.name} ${pile.pieces ? `${pile.pieces.length} pieces, ` : ''}${format.weight(pileWeight(pile))}`,
               )
               .join('; ') || 'nothing weighed yet'}
+            {status === 'closed' ? (
+              <>
+                {' · '}
+                <a href={`${fabricationPath(kitchen.id, id)}/sheet.pdf`} target="_blank" rel="noreferrer">
+                  PDF
+                </a>
+              </>
+            ) : null}
           </li>
         ))}
       </ul>

@@ -147,7 +147,7 @@ describe('a lot', () => {
       within(made)
         .getAllByRole('link')
         .map((link) => link.getAttribute('href')),
-    ).toEqual(['/bench/open', '/verdict/closed'])
+    ).toEqual(['/bench/open', '/verdict/closed', `${BASE}/fabrications/closed/sheet.pdf`])
     expect(made.textContent).toContain('Ondine: supremes 12 pieces, 3,407\u00a0g')
     expect(made.textContent).not.toContain('bin')
     expect(screen.getByRole('img').getAttribute('src')).toBe(`${BASE}/lots/l/photos/p`)

@@ -1,3 +1,4 @@
+import { LotLink } from '../../parts/lot-link.tsx'
 import './verdict.css'
 import type {
   Assumptions as AssumptionsTried,
@@ -127,6 +128,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           {record.item}: {record.style.toLowerCase()} · {dayWords(record.date)}
           {record.cook ? ` · ${record.cook}` : ''}
           {record.supplier ? ` · ${record.supplier}` : ''}
+          <LotLink lot={record.lot} lotId={record.lotId} />
         </p>
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
         {!isPriced ? (
