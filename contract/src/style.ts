@@ -1,7 +1,19 @@
 import { PILE_CLASSES, PILE_KINDS, shareLeft, TOOLS } from '@fleam/core'
 import { z } from 'zod'
 import { valueSignMessage } from './fabrication-document.ts'
-import { count, grams, id, minutes, money, name, positiveCount, positiveGrams, share, signedMoney } from './numbers.ts'
+import {
+  count,
+  currency,
+  grams,
+  id,
+  minutes,
+  money,
+  name,
+  positiveCount,
+  positiveGrams,
+  share,
+  signedMoney,
+} from './numbers.ts'
 
 const MOST_WORDS = 600
 const words = z.string().trim().max(MOST_WORDS)
@@ -277,6 +289,8 @@ export const styleFile = z
   .strictObject({
     format: z.literal(STYLE_FORMAT),
     version: z.literal(1),
+    /** What its prices are in; files of before do not say. */
+    currency: currency.optional(),
     item: z.strictObject(itemFields),
     style: bareStyle.superRefine((value, context) => refuse(bareStyleIssues(value), context)),
   })

@@ -105,7 +105,13 @@ export async function changeItem(scope: Scope, id: string, edit: ItemEdit): Prom
 export async function exportStyle(scope: Scope, id: string): Promise<StyleFile> {
   const { item, style } = await requireStyle(scope, id)
   const { id: _itemId, isArchived: _itemArchived, styles: _styles, ...bareItem } = item
-  return { format: STYLE_FORMAT, version: 1, item: bareItem, style: bareStyleOf(style) }
+  return {
+    format: STYLE_FORMAT,
+    version: 1,
+    currency: scope.kitchen.currency,
+    item: bareItem,
+    style: bareStyleOf(style),
+  }
 }
 
 /** A style as a file has it: piles by name, and nothing that is one kitchen's own. */
@@ -117,10 +123,11 @@ function bareStyleOf(style: Style): StyleFile['style'] {
 
 /**
  * Takes a style of elsewhere in: onto the item of the same name, which is added where it is not there,
- * and under a name that is free. Sent twice with the same id it is there once.
+ * and under a name that is free. Prices come along only in the kitchen's own currency. Sent twice with the same id it is there once.
  */
 export async function importStyle(scope: Scope, id: string, file: StyleFile): Promise<Style> {
-  const named = { ...file.style, piles: file.style.piles.map((pile) => withFacts(pile, file.item.species)) }
+  const priced = file.currency === scope.kitchen.currency ? file.style : withoutPrices(file.style)
+  const named = { ...priced, piles: priced.piles.map((pile) => withFacts(pile, file.item.species)) }
   const create = async (inside: Scope) => {
     const { piles, steps, options } = copyOf(partsOfNamed(named, newId))
     const ownPiles = piles.map((pile) => ({ ...pile, productId: null }))
@@ -139,6 +146,13 @@ export async function importStyle(scope: Scope, id: string, file: StyleFile): Pr
   })
   return style
 }
+
+/** Numbers of another currency, or of one that nobody says, are no prices here. */
+const withoutPrices = (style: StyleFile['style']): StyleFile['style'] => ({
+  ...style,
+  piles: style.piles.map((pile) => ({ ...pile, valuePerKg: null, processingPerKg: null })),
+  consumables: style.consumables.map((each) => ({ ...each, costPerUnit: null })),
+})
 
 /** A file of before there were such fields says nothing of them: what is not portions or waste keeps as short as trim. */
 function withFacts(pile: StyleFile['style']['piles'][number], species: Item['species']) {

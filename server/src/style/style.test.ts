@@ -133,6 +133,22 @@ describe('style files', () => {
     expect(bantam?.styles.map((style) => style.name)).toEqual([supremes().name])
   })
 
+  test('prices come along in the currency of the kitchen alone', async () => {
+    const own = { ...copyOf(supremes()), name: 'Priced', consumables: [{ name: 'string', costPerUnit: 0.05 }] }
+    own.piles = own.piles.map((pile, at) => ({ ...pile, valuePerKg: at === 2 ? 2.5 : null }))
+    await send(test_, 'POST', path(`/items/${chicken().id}/styles`), own)
+    const file: StyleFile = (await send(test_, 'GET', path(`/styles/${own.id}/style.json`))).body
+    expect(file.currency).toBe(kitchen.currency)
+    const pricesAfter = async (currency: string | undefined) => {
+      const sent = await send(test_, 'POST', path(`/styles/import?id=${newId()}`), { ...file, currency })
+      const { piles, consumables } = sent.body as Style
+      return [sent.status, piles[2]?.valuePerKg, consumables[0]?.costPerUnit]
+    }
+    expect(await pricesAfter(kitchen.currency)).toEqual([201, 2.5, 0.05])
+    expect(await pricesAfter(kitchen.currency === 'EUR' ? 'USD' : 'EUR')).toEqual([201, null, null])
+    expect(await pricesAfter(undefined)).toEqual([201, null, null])
+  })
+
   test('a file that is none is refused with the field', async () => {
     const { status, body } = await send(test_, 'POST', path(`/styles/import?id=${newId()}`), { format: 'x' })
     expect(status).toBe(400)

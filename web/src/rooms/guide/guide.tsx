@@ -5,11 +5,13 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { useAddItem, useChangeItem, useImportStyle, useTopUpFromCatalogue } from '../../data/style-queries.ts'
 import { JsonFileButton } from '../../parts/json-file-button.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { pricesLeftOut } from './prices-left-out.ts'
 import { copyOfItem, ownName } from './style-draft.ts'
 
 /** Items and cut styles of the kitchen: what is cut here, and how. */
@@ -22,6 +24,7 @@ export function Component() {
 
 function GuideRoom({ items }: { items: Item[] }) {
   const navigate = useNavigate()
+  const { currency } = useKitchen()
   const importing = useImportStyle()
   const topUp = useTopUpFromCatalogue()
   const [showsArchived, setShowsArchived] = useState(false)
@@ -42,7 +45,10 @@ function GuideRoom({ items }: { items: Item[] }) {
           onRead={(file) =>
             importing.mutate(
               { id: newId(), file: file as StyleFile },
-              { onSuccess: (style) => navigate(`/guide/${style.id}`) },
+              {
+                onSuccess: (style) =>
+                  navigate(`/guide/${style.id}`, { state: { said: pricesLeftOut(file as StyleFile, currency) } }),
+              },
             )
           }
         />

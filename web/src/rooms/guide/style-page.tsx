@@ -3,7 +3,7 @@ import type { Item, Style } from '@fleam/contract'
 import { type Chosen, settleStyle } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { Link, useNavigate } from 'react-router-dom'
+import { Link, useLocation, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
@@ -22,6 +22,7 @@ export const Component = () => (
 )
 
 function StyleRoom({ item, style }: { item: Item; style: Style }) {
+  const { said = null } = (useLocation().state ?? {}) as { said?: string | null }
   const [chosen, setChosen] = useState<Chosen>({})
   const [stepAt, setStepAt] = useState(0)
   const settled = settleStyle(style, chosen)
@@ -36,6 +37,7 @@ function StyleRoom({ item, style }: { item: Item; style: Style }) {
         </h1>
         <StyleActions item={item} style={style} />
       </div>
+      {said === null ? null : <p role="status">{said}</p>}
       <div className="guide-columns">
         <section aria-label="Where to cut">
           <AnimalDrawing
