@@ -78,12 +78,12 @@ test('a stale style is refused and what was typed stays', async ({ page, request
 
 test('a caution of the kitchen’s own stands at the bench with its reason, and sets the clock', async ({ page }) => {
   await page.goto('/guide/cautions')
-  await page.getByRole('button', { name: 'Our own words for cold-chain' }).click()
+  await page.getByRole('button', { name: 'Our plan says otherwise: Keep it at or below 5' }).click()
   await page.getByLabel('As our plan has it').fill('Back in the cold within 20 minutes.')
   await page.getByLabel('Why').fill('plan of this autumn')
   await page.getByLabel('Minutes out of the cold in all').fill('60')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('our own plan: plan of this autumn')).toBeVisible()
+  await expect(page.getByText('Our own plan, for everything in this kitchen: plan of this autumn')).toBeVisible()
   await startAt(page, { item: 'Hake, gutted, head off', invoice: '2000', price: '9' })
   await expect(page.getByRole('complementary', { name: 'Cautions' })).toContainText(
     'within 20 minutes. Our own plan: plan of this autumn',
@@ -91,7 +91,7 @@ test('a caution of the kitchen’s own stands at the bench with its reason, and 
   await expect(page.getByRole('timer')).toContainText('of 60 in all')
   await page.goto('/guide/cautions')
   await page.getByRole('button', { name: 'Back to the default' }).click()
-  await expect(page.getByText('our own plan:')).toHaveCount(0)
+  await expect(page.getByText('Our own plan, for')).toHaveCount(0)
 })
 
 test('a blank card is one page, and a filled-in one is typed in one screen', async ({ page, request }) => {

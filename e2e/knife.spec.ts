@@ -65,7 +65,7 @@ test('on paper the plan is alone, and its strip is one to one', async ({ page })
 
 test('a rack is graded, and each blade says where it comes out', async ({ page }) => {
   await page.goto('/knife/racks')
-  await expect(page.getByText(/heaviest less lightest/)).toContainText('23 g, cut straight 53 g', { timeout: 20_000 })
+  await expect(page.getByText(/heaviest less lightest/)).toContainText('22 g, cut straight 52 g', { timeout: 20_000 })
   await expect(page.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeVisible()
   await page.getByRole('listitem').filter({ hasText: 'after rib 4' }).getByRole('button').click()
   await expect(page.getByRole('tooltip')).toContainText('a rib and its gap')

@@ -74,7 +74,7 @@ function CautionEntry({ caution, overrides }: CautionEntryProps) {
           <Button
             size="sm"
             variant="outline-dark"
-            aria-label={`Our own words for ${caution.id}`}
+            aria-label={`Our plan says otherwise: ${words(caution.text)}`}
             onClick={() => setEdited('new')}
           >
             Our plan says otherwise
