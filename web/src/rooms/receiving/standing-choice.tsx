@@ -40,7 +40,7 @@ export function StandingChoice({ standing, isPending, onChange }: StandingChoice
     return (
       <div className="form-actions">
         {NEXT[standing].map(([next, words]) => (
-          <Button key={next} variant="outline-dark" size="sm" onClick={() => setAsked(next)}>
+          <Button key={next} variant="outline-dark" onClick={() => setAsked(next)}>
             {words}
           </Button>
         ))}
