@@ -38,7 +38,7 @@ export function StandingChoice({ standing, isPending, onChange }: StandingChoice
   const [reason, setReason] = useState('')
   if (asked === null) {
     return (
-      <div className="form-actions">
+      <div className="form-actions standing-choice">
         {NEXT[standing].map(([next, words]) => (
           <Button key={next} variant="outline-dark" onClick={() => setAsked(next)}>
             {words}

@@ -8,6 +8,7 @@ import { v7 as newId } from 'uuid'
 import { z } from 'zod'
 import { useSetUpKitchen } from '../../data/queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
+import { DecimalOptions, UnitOptions } from '../../parts/kitchen-options.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { TIME_ZONES } from '../../parts/time-zones.ts'
 
@@ -114,15 +115,13 @@ function SetUpFields({ form }: { form: UseFormReturn<Answers> }) {
       <Form.Group controlId="kitchen-units">
         <Form.Label>Weights</Form.Label>
         <Form.Select {...register('units')}>
-          <option value="metric">grams and kilos</option>
-          <option value="imperial">pounds and ounces</option>
+          <UnitOptions />
         </Form.Select>
       </Form.Group>
       <Form.Group controlId="kitchen-decimals">
         <Form.Label>Decimals</Form.Label>
         <Form.Select {...register('decimalMark')}>
-          <option value="point">with a point, 1,234.5</option>
-          <option value="comma">with a comma, 1 234,5</option>
+          <DecimalOptions />
         </Form.Select>
       </Form.Group>
       <Form.Group controlId="kitchen-zone">

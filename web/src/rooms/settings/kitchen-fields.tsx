@@ -6,6 +6,7 @@ import { z } from 'zod'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useChangeKitchen } from '../../data/settings-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
+import { DecimalOptions, UnitOptions } from '../../parts/kitchen-options.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { TIME_ZONES } from '../../parts/time-zones.ts'
 
@@ -42,15 +43,13 @@ export function KitchenFields() {
         <Form.Group controlId="settings-units">
           <Form.Label>Weights</Form.Label>
           <Form.Select {...register('units')}>
-            <option value="metric">grams and kilos</option>
-            <option value="imperial">pounds and ounces</option>
+            <UnitOptions />
           </Form.Select>
         </Form.Group>
         <Form.Group controlId="settings-decimals">
           <Form.Label>Decimals</Form.Label>
           <Form.Select {...register('decimalMark')}>
-            <option value="point">with a point, 1,234.5</option>
-            <option value="comma">with a comma, 1 234,5</option>
+            <DecimalOptions />
           </Form.Select>
         </Form.Group>
         <Form.Group controlId="settings-zone">

@@ -1,0 +1,15 @@
+/** What a kitchen weighs in, as a choice. */
+export const UnitOptions = () => (
+  <>
+    <option value="metric">grams and kilos</option>
+    <option value="imperial">pounds and ounces</option>
+  </>
+)
+
+/** How a kitchen writes decimals, as a choice. */
+export const DecimalOptions = () => (
+  <>
+    <option value="point">with a point, 1,234.5</option>
+    <option value="comma">with a comma, 1 234,5</option>
+  </>
+)
