@@ -42,28 +42,11 @@ test('a cut network: what is weighed is kept here, shown so, and stored once whe
   await expect(tile(page, 'supremes')).toContainText('5 of 12 pieces')
 })
 
-/** How many facts the page's own database holds; runs in the page. */
-const countWritten = () =>
-  new Promise<number>((resolve, reject) => {
-    const opening = indexedDB.open('fleam-outbox')
-    opening.onerror = () => reject(opening.error)
-    opening.onsuccess = () => {
-      const counting = opening.result.transaction('facts').objectStore('facts').count()
-      counting.onerror = () => reject(counting.error)
-      counting.onsuccess = () => {
-        opening.result.close()
-        resolve(counting.result)
-      }
-    }
-  })
-
 test('a tab that dies without a network leaves its readings to the next one', async ({ page, context, request }) => {
   const id = await startBirds(page, 6, '12.6 kg')
   await context.setOffline(true)
   for (const weight of WEIGHTS) await typeWeight(page, weight)
   await expect(keptHere(page)).toHaveText('5 kept here')
-  // A weight is shown at once and written a moment later: what is asked for here is that what was written stays.
-  await expect.poll(() => page.evaluate(countWritten)).toBe(5)
   await page.close({ runBeforeUnload: false })
   await context.setOffline(false)
   const next = await context.newPage()

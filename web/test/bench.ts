@@ -108,6 +108,8 @@ export function benchWith(options: BenchOptions = {}) {
     live: {
       record: RECORD,
       standing,
+      ahead: standing,
+      isWriting: false,
       document,
       expected: document,
       marks,
@@ -116,16 +118,17 @@ export function benchWith(options: BenchOptions = {}) {
       numberPlate: () => {},
       cookName: (id) => COOKS[id],
       nowMs: Date.parse('2026-11-24T08:26:00.000Z'),
-      take: async () => {},
-      withdraw: async () => {},
-      move: async () => {},
-      count: async () => {},
+      take: async () => true,
+      withdraw: async () => true,
+      move: async () => true,
+      count: async () => true,
       lastAct: null,
       lastUndone: null,
-      undo: () => {},
-      redo: () => {},
+      undo: async () => true,
+      redo: async () => true,
       mark: async (_words, mark) => {
         done.push(`mark ${mark.mark} ${mark.cookId ?? mark.step ?? ''}`.trim())
+        return true
       },
     },
     scale: {

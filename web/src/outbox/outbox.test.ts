@@ -46,6 +46,19 @@ test('what is kept is sent once and then no longer waits', async () => {
   expect(ids(await options.store.all())).toEqual(['1'])
 })
 
+test('what a crash could lose does not wait yet; what cannot be written is shown and sent all the same', async () => {
+  const { outbox, options, sent } = newOutbox([])
+  const kept = outbox.keep('k', weighed('1'))
+  expect([ids(outbox.state().writing), outbox.state().waiting]).toEqual([['1'], []])
+  expect(await kept).toBe(true)
+  expect(outbox.state().writing).toEqual([])
+  await settle()
+  options.store.put = () => Promise.reject(new Error('the disk is full'))
+  expect(await outbox.keep('k', weighed('2', 2))).toBe(false)
+  await settle()
+  expect([sent, outbox.state().waiting]).toEqual([[['1'], ['2']], []])
+})
+
 test('without a server everything waits, in order, and is sent when it is back', async () => {
   const { outbox, sent, waits, fire } = newOutbox([{ kind: 'away' }, { kind: 'away' }])
   await outbox.keep('k', weighed('1'))
@@ -77,7 +90,7 @@ test('one refused fact does not hold up the others', async () => {
   const { outbox, sent, fire } = newOutbox([away, refused, { kind: 'stored' }, refused, { kind: 'stored' }])
   await outbox.keep('k', weighed('1'))
   await settle()
-  for (const id of ['2', '3']) void outbox.keep('k', weighed(id))
+  void outbox.keep('k', weighed('2'), weighed('3'))
   await settle()
   fire()
   await settle()
@@ -93,7 +106,7 @@ test('a list is answered one by one: what is refused is told, and the rest is st
   const { outbox, sent, fire } = newOutbox([{ kind: 'away' }, answer])
   await outbox.keep('k', weighed('1'))
   await settle()
-  for (const id of ['2', '3']) void outbox.keep('k', weighed(id))
+  void outbox.keep('k', weighed('2'), weighed('3'))
   await settle()
   fire()
   await settle()
@@ -103,7 +116,7 @@ test('a list is answered one by one: what is refused is told, and the rest is st
 })
 
 test('kitchens are sent apart', async () => {
-  const { outbox, sent, fire } = newOutbox([{ kind: 'away' }])
+  const { outbox, sent, fire } = newOutbox([{ kind: 'away' }, { kind: 'away' }, { kind: 'away' }])
   await outbox.keep(inKitchen.a, weighed('1'))
   await settle()
   void outbox.keep(inKitchen.b, weighed('2'))
@@ -111,7 +124,7 @@ test('kitchens are sent apart', async () => {
   await settle()
   fire()
   await settle()
-  expect(sent.slice(1)).toEqual([['1', '3'], ['2']])
+  expect(sent.slice(3)).toEqual([['1', '3'], ['2']])
 })
 
 test('what was stored is remembered for a day, for a page that opens without a network, and never sent again', async () => {

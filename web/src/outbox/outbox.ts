@@ -24,6 +24,8 @@ export interface OutboxTimers {
 }
 
 export interface OutboxState {
+  /** Being written on this device: what a crash would lose, and so nothing that anybody is told was taken. */
+  writing: readonly OutboxEntry[]
   /** Kept on this device and not yet stored by the server, in the order of the work. */
   waiting: readonly OutboxEntry[]
   /** Sent and stored by this device in the last day: shown also where the server's own list is out of reach. */
@@ -53,7 +55,7 @@ const REMEMBERED_MS = 24 * 3600 * 1000
 export class Outbox {
   readonly #options: OutboxOptions
   readonly #listeners = new Set<() => void>()
-  #state: OutboxState = { waiting: [], stored: [], refused: [] }
+  #state: OutboxState = { writing: [], waiting: [], stored: [], refused: [] }
   #isSending = false
   #retryMs = FIRST_RETRY_MS
   #stopTimer: (() => void) | null = null
@@ -81,7 +83,8 @@ export class Outbox {
   async open(): Promise<void> {
     const left = await this.#options.store.all()
     this.#see(left)
-    const known = new Set([...this.#state.waiting, ...this.#state.stored].map((entry) => entry.id))
+    const { writing, waiting, stored } = this.#state
+    const known = new Set([...writing, ...waiting, ...stored].map((entry) => entry.id))
     const fresh = left.filter((entry) => !known.has(entry.id))
     const isOld = ({ storedAtMs }: OutboxEntry) =>
       storedAtMs !== undefined && storedAtMs < this.#nowMs() - REMEMBERED_MS
@@ -94,17 +97,24 @@ export class Outbox {
     void this.flush()
   }
 
-  /** Keeps what was done, all or nothing: shown at once, durable when the promise resolves, sent after that. */
-  async keep(kitchenId: string, ...facts: readonly Fact[]): Promise<void> {
+  /**
+   * Keeps what was done, all or nothing: it waits, and may be shown as done, once it is written on this device; sent
+   * after that. False where the device cannot write: it must at least try to send.
+   */
+  async keep(kitchenId: string, ...facts: readonly Fact[]): Promise<boolean> {
     const entries = facts.map((fact): OutboxEntry => ({ id: fact.id, kitchenId, fact }))
     this.#see(entries)
-    this.#change({ waiting: [...this.#state.waiting, ...entries] })
-    try {
-      await this.#options.store.put(entries)
-    } finally {
-      // A device that cannot keep it must at least try to send it.
-      void this.flush()
-    }
+    this.#change({ writing: [...this.#state.writing, ...entries] })
+    const isWritten = await this.#options.store.put(entries).then(
+      () => true,
+      () => false,
+    )
+    this.#change({
+      writing: this.#state.writing.filter((entry) => !entries.includes(entry)),
+      waiting: [...this.#state.waiting, ...entries],
+    })
+    void this.flush()
+    return isWritten
   }
 
   /** Sends what waits, oldest first. */

@@ -25,12 +25,14 @@ export function ScalePanel({ bench }: { bench: Bench }) {
   const { view } = bench
   const { isConnected, reading } = bench.scale
   const container = bench.containers.of(bench.activePile.name)
+  // A load is said to be taken once that is written, and not a moment before.
+  const state = view.kind === 'taken' && bench.live.isWriting ? 'ready' : view.kind
   const shown = reading && isConnected ? format.weight(reading.grams) : '– –'
   return (
     <section className="scale" aria-label="Scale">
-      <output className={`scale-weight ${view.kind}`}>{shown}</output>
+      <output className={`scale-weight ${state}`}>{shown}</output>
       <p className="scale-state">
-        {view.kind === 'ready' && view.isAdded ? `settled: ${format.weight(view.grams)} more` : STATE_WORDS[view.kind]}
+        {view.kind === 'ready' && view.isAdded ? `settled: ${format.weight(view.grams)} more` : STATE_WORDS[state]}
         {container ? ` · less ${container.name} ${format.weight(container.grams)}` : ''}
         {reading && reading.tareGrams > 0 ? ` · tare ${format.weight(reading.tareGrams)}` : ''}
       </p>

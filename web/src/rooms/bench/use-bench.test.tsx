@@ -6,6 +6,7 @@ import { SIX_BIRDS } from '../../../../core/test/planned.ts'
 import { LARCH_HALT } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { KitchenContext } from '../../data/kitchen-context.ts'
+import { outbox } from '../../outbox/page-outbox.ts'
 import { useBench } from './use-bench.ts'
 
 let tell: (status: ScaleStatus) => void = () => {}
@@ -17,6 +18,11 @@ class StreamOfScale {
   close() {}
 }
 Object.assign(globalThis, { EventSource: StreamOfScale })
+
+/** Until all that was done is written on the device. */
+const allWritten = async () => {
+  while (outbox.state().writing.length > 0) await new Promise((resolve) => setTimeout(resolve))
+}
 
 const STEPS = [
   { id: 'dry', pileIds: [] },
@@ -75,9 +81,38 @@ async function openBench() {
   }
   const on = (pile: string) =>
     result.current.live.standing.filter((each) => each.pileId === pile).map((each) => each.grams)
-  const run = (action: () => void) => act(async () => action())
+  const run = (action: () => void) =>
+    act(async () => {
+      action()
+      await allWritten()
+    })
   return { bench: () => result.current, put, on, run }
 }
+
+test('a weight is shown and said to be taken once it is written; the next one is led on before', async () => {
+  const { bench, put, on, run } = await openBench()
+  await put(141)
+  await act(async () => bench().takeSettled())
+  expect([on('drumsticks'), bench().said, bench().live.isWriting]).toEqual([[], '', true])
+  // The same load is not taken twice, and what comes next knows of the first.
+  await act(async () => bench().takeSettled())
+  expect([bench().view.kind, bench().live.ahead]).toEqual(['taken', [expect.objectContaining({ grams: 141 })]])
+  await act(async () => bench().undo())
+  await run(() => bench().takeTyped(143, null))
+  expect([on('drumsticks'), bench().live.isWriting]).toEqual([[143], false])
+  expect(bench().said).toMatch(/^Took 143.g: drumsticks$/)
+})
+
+test('a device that cannot write says so, and shows the weight that it tries to send', async () => {
+  const { bench, on, run } = await openBench()
+  const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    throw new DOMException('the disk is full', 'QuotaExceededError')
+  })
+  await run(() => bench().takeTyped(141, null))
+  put.mockRestore()
+  expect(on('drumsticks')).toEqual([141])
+  expect(bench().said).toMatch(/^Took 141.g: drumsticks\. This device cannot write it down: keep this page open/)
+})
 
 test('Enter alone weighs a whole bird: each weight goes where the steps say', async () => {
   const { bench, put, on, run } = await openBench()
