@@ -1,4 +1,4 @@
-import { type PlatingWish, type PortionWish, planPortions, platePieces, shapeOf, solveWith } from '@fleam/core'
+import { type PlatingRequest, type PortionRequest, planPortions, platePieces, shapeOf, solveWith } from '@fleam/core'
 import { randomLcg, randomNormal } from 'd3-random'
 import loadHighs from 'highs'
 import { quantile, report } from './report.ts'
@@ -6,7 +6,7 @@ import { quantile, report } from './report.ts'
 const RUNS = 20
 
 /** A loin of 600 mm with six products, two of them capped. */
-const longLoin = (): PortionWish => ({
+const longLoin = (): PortionRequest => ({
   piece: {
     weight: 2900,
     length: 600,
@@ -39,7 +39,7 @@ function timed(run: () => void, runs = RUNS): number[] {
 }
 
 /** What the piece could bring at most if it could be parted anywhere into the dearest gram: no plan beats it. */
-function fractionalBest({ piece, products, scrap }: PortionWish): number {
+function fractionalBest({ piece, products, scrap }: PortionRequest): number {
   const perGram = Math.max(
     scrap.valuePerKg / 1000,
     ...products.map(({ value, low, target }) => value / Math.max(low, target)),
@@ -47,7 +47,7 @@ function fractionalBest({ piece, products, scrap }: PortionWish): number {
   return shapeOf(piece).weight * perGram
 }
 
-function many(count: number, needs: PlatingWish['plate']['needs'], plate: [number, number, number]): PlatingWish {
+function many(count: number, needs: PlatingRequest['plate']['needs'], plate: [number, number, number]): PlatingRequest {
   const weight = randomNormal.source(randomLcg(0.3))(110, 14)
   const pieces = Array.from({ length: count }, (_, at) => ({
     id: `p${at}`,
@@ -60,11 +60,11 @@ function many(count: number, needs: PlatingWish['plate']['needs'], plate: [numbe
 
 /** Plans of cuts and plates: how long they take, and how near they come to a bound that nothing can beat. */
 export async function benchPortioning(): Promise<void> {
-  const wish = longLoin()
-  timed(() => planPortions(wish), 3)
-  const times = timed(() => planPortions(wish))
-  const bound = fractionalBest(wish)
-  const { value } = planPortions(wish)
+  const request = longLoin()
+  timed(() => planPortions(request), 3)
+  const times = timed(() => planPortions(request))
+  const bound = fractionalBest(request)
+  const { value } = planPortions(request)
   report(
     '600 mm, six products, two capped, p95 of 20',
     `${quantile(times, 0.95).toFixed(0)} ms, worth ${value.toFixed(2)}`,

@@ -86,7 +86,7 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   if (!product) throw new Error('The demo kitchen has no supremes')
   const open = async () => {
     const forms = (await (await fetch(`${path}/forms?product=${product.id}`)).json()) as BuyingForm[]
-    compareForms(forms, WISH)
+    compareForms(forms, REQUEST)
     return forms
   }
   const opened: number[] = []
@@ -105,7 +105,7 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   await benchComparison((await open()).slice(0, FORMS))
 }
 
-const WISH = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
+const REQUEST = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
 
 async function bareInsert(databaseUrl: string, rows: readonly string[][]): Promise<number> {
   const connection = await mysql.createConnection(databaseUrl.replace(/^mariadb:/, 'mysql:'))
@@ -155,7 +155,7 @@ async function benchComparison(forms: readonly BuyingForm[]): Promise<void> {
     amount: form.quote.price.amount,
     share: form.kind === 'whole' ? (form.piles[0]?.share.value ?? 1) : form.usableShare,
   }))
-  bench.add('ours', () => void compareForms(forms, WISH))
+  bench.add('ours', () => void compareForms(forms, REQUEST))
   bench.add('plain', () => void numbers.map(({ amount, share }) => amount / share).sort((a, b) => a - b))
   await bench.run()
   const p50 = (name: string) => {

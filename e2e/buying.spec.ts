@@ -161,7 +161,7 @@ test('one bird parted, and one purchase as meals', async ({ page }) => {
     .nth(1)
     .locator('.figure')
   const at30 = await price.textContent()
-  await page.getByLabel('Wished margin, %').fill('50')
+  await page.getByLabel('Target margin, %').fill('50')
   await expect(price).not.toHaveText(at30 as string)
   await page.goto('/buying/meals')
   const sentence = page.locator('.buying-answer')

@@ -32,7 +32,7 @@ export async function stateOf(request: APIRequestContext, id: string): Promise<F
 /** The readings of a state, in the order of the work; those that were taken back too. */
 export const readingsOf = ({ facts }: FabricationState): Reading[] => facts.filter((fact) => fact.kind === 'reading')
 
-export interface StartWish {
+export interface StartRequest {
   item: string
   style?: string
   units?: number
@@ -43,16 +43,16 @@ export interface StartWish {
 }
 
 /** Starts a fabrication through the page and lands on its bench. Returns its id. */
-export async function startAt(page: Page, wish: StartWish): Promise<string> {
+export async function startAt(page: Page, request: StartRequest): Promise<string> {
   await page.goto('/bench')
-  await page.locator('#start-item').selectOption({ label: wish.item })
-  if (wish.style) await page.getByLabel('Cut style').selectOption({ label: wish.style })
-  await page.getByLabel('How many').fill(String(wish.units ?? 1))
-  for (const [question, choice] of Object.entries(wish.options ?? {})) {
+  await page.locator('#start-item').selectOption({ label: request.item })
+  if (request.style) await page.getByLabel('Cut style').selectOption({ label: request.style })
+  await page.getByLabel('How many').fill(String(request.units ?? 1))
+  for (const [question, choice] of Object.entries(request.options ?? {})) {
     await page.getByLabel(question, { exact: true }).selectOption({ label: choice })
   }
-  if (wish.price) await page.getByLabel('Price, EUR').fill(wish.price)
-  await page.getByLabel('Weight on the invoice').fill(wish.invoice)
+  if (request.price) await page.getByLabel('Price, EUR').fill(request.price)
+  await page.getByLabel('Weight on the invoice').fill(request.invoice)
   return startWeighing(page)
 }
 

@@ -6,7 +6,7 @@ import {
   nextOnScale,
   putOn,
   readingsOf,
-  type StartWish,
+  type StartRequest,
   startAt,
   startBirds,
   stateOf,
@@ -71,36 +71,36 @@ test('six chickens from the invoice to the verdict, one touch for each weighing'
 })
 
 /** One unit of each kind of animal: what the scale shows for each weighing, in the order of the steps. */
-const ROADS: readonly { what: string; wish: StartWish; weights: readonly number[]; most: number }[] = [
+const ROADS: readonly { what: string; start: StartRequest; weights: readonly number[]; most: number }[] = [
   {
     what: 'a chicken',
-    wish: { item: 'Chicken, eviscerated', style: 'Supremes and boneless thighs', invoice: '2100', price: '3.1' },
+    start: { item: 'Chicken, eviscerated', style: 'Supremes and boneless thighs', invoice: '2100', price: '3.1' },
     weights: [284, 273, 168, 284, 283, 650, 84, 42],
     most: 11,
   },
   {
     what: 'a fillet',
-    wish: { item: 'Turbot, gutted', style: 'Quarter fillets, skinless', invoice: '2000', price: '19' },
+    start: { item: 'Turbot, gutted', style: 'Quarter fillets, skinless', invoice: '2000', price: '19' },
     weights: [120, 172, 168, 171, 169, 60, 1100, 18],
     most: 11,
   },
   {
     what: 'a loin',
-    wish: { item: 'Beef tenderloin, peeled, side muscle on', invoice: '2600', price: '32' },
+    start: { item: 'Beef tenderloin, peeled, side muscle on', invoice: '2600', price: '32' },
     weights: [24, 156, 248, 494, 214, 210, 216, 213, 212, 234, 338, 12],
     most: 15,
   },
   {
     what: 'a rack',
-    wish: { item: 'Lamb rack, eight ribs, chined, cap on', style: 'Cutlets', invoice: '1050', price: '24' },
+    start: { item: 'Lamb rack, eight ribs, chined, cap on', style: 'Cutlets', invoice: '1050', price: '24' },
     weights: [32, 116, 116, 137, 82, 80, 79, 78, 78, 79, 77, 77, 9],
     most: 16,
   },
 ]
 
-for (const { what, wish, weights, most } of ROADS) {
+for (const { what, start, weights, most } of ROADS) {
   test(`${what} from start to verdict, the steps leading, one action a weighing`, async ({ page, request }) => {
-    const id = await startAt(page, wish)
+    const id = await startAt(page, start)
     // What only the kitchen can know, and Start: item and style stand as last time in daily work.
     let actions = 2
     for (const grams of weights) {

@@ -4,8 +4,8 @@ import {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   type FabricationDocument,
-  MOST_PIECES,
-  MOST_WEIGHINGS,
+  MAX_PIECES,
+  MAX_WEIGHINGS,
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedOffer,
@@ -30,8 +30,8 @@ import {
   signedMoney,
 } from './numbers.ts'
 
-const MOST_PILES = 500
-const MOST_ROWS = 200
+const MAX_PILES = 500
+const MAX_ROWS = 200
 
 export const price = z.strictObject({ amount: money, per: z.enum(PRICE_UNITS) })
 
@@ -91,7 +91,7 @@ export function valueSignMessage(pile: { class: string; valuePerKg?: number | nu
 }
 
 const pile = z
-  .strictObject({ ...pileFields, weight: grams.optional(), pieces: z.array(grams).max(MOST_PIECES).optional() })
+  .strictObject({ ...pileFields, weight: grams.optional(), pieces: z.array(grams).max(MAX_PIECES).optional() })
   .superRefine((value, context) => {
     const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
     if (value.weight === undefined && value.pieces === undefined) refuse('weight', 'or pieces is needed')
@@ -182,19 +182,19 @@ export const fabricationDocument: z.ZodType<FabricationDocument> = z
     item: name,
     style: name,
     purchase,
-    labour: z.array(labourEntry).max(MOST_ROWS).optional(),
-    consumables: z.array(consumable).max(MOST_ROWS).optional(),
-    piles: z.array(pile).min(1).max(MOST_PILES),
+    labour: z.array(labourEntry).max(MAX_ROWS).optional(),
+    consumables: z.array(consumable).max(MAX_ROWS).optional(),
+    piles: z.array(pile).min(1).max(MAX_PILES),
     creditPolicy: z.enum(CREDIT_POLICIES),
     allocation: z.enum(ALLOCATIONS),
-    offers: z.array(offer).max(MOST_ROWS).optional(),
+    offers: z.array(offer).max(MAX_ROWS).optional(),
     confirmed: z.boolean().optional(),
     meta: meta.optional(),
   })
   .superRefine((value, context) => {
     const weighings = value.piles.reduce((sum, each) => sum + (each.pieces?.length ?? 1), 0)
-    if (weighings > MOST_WEIGHINGS) {
-      const message = `hold more than ${MOST_WEIGHINGS} weighings`
+    if (weighings > MAX_WEIGHINGS) {
+      const message = `hold more than ${MAX_WEIGHINGS} weighings`
       context.addIssue({ code: 'custom', path: ['piles'], message })
     }
     for (const issue of pileRuleIssues(value.piles)) context.addIssue({ code: 'custom', ...issue })

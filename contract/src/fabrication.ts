@@ -3,7 +3,7 @@ import {
   CREDIT_POLICIES,
   LABOUR_SOURCES,
   LOSS_CAUSES,
-  MOST_UNITS,
+  MAX_UNITS,
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedPile,
@@ -68,15 +68,15 @@ export const plannedPile = z
     if (sign) context.addIssue({ code: 'custom', path: ['valuePerKg'], message: sign })
   }) satisfies z.ZodType<PlannedPile>
 
-const MOST_ROWS = 200
+const MAX_ROWS = 200
 
 /** What a verdict rests on that is not a weighing. */
 export const assumptionFields = {
   purchase,
-  labour: z.array(labourEntry).max(MOST_ROWS),
-  consumables: z.array(consumable).max(MOST_ROWS),
+  labour: z.array(labourEntry).max(MAX_ROWS),
+  consumables: z.array(consumable).max(MAX_ROWS),
   piles: z.array(plannedPile).min(1).max(500),
-  offers: z.array(plannedOffer).max(MOST_ROWS),
+  offers: z.array(plannedOffer).max(MAX_ROWS),
   creditPolicy: z.enum(CREDIT_POLICIES),
   allocation: z.enum(ALLOCATIONS),
 }
@@ -101,7 +101,7 @@ const editable = {
   /** Birds, fish, loins or racks in the batch. */
   units: positiveCount,
   /** What went wrong with a pile that ended outside its expected range, where somebody said it. */
-  causes: z.array(z.strictObject({ pileId: id, cause: z.enum(LOSS_CAUSES) })).max(MOST_ROWS),
+  causes: z.array(z.strictObject({ pileId: id, cause: z.enum(LOSS_CAUSES) })).max(MAX_ROWS),
 }
 
 const editFields = z.strictObject({ ...editable, version: positiveCount })
@@ -169,7 +169,7 @@ const ownBounds = z
 export const fabricationStart = z.strictObject({
   id,
   styleId: id,
-  units: positiveCount.max(MOST_UNITS),
+  units: positiveCount.max(MAX_UNITS),
   /** Without a price it is taken from the price book, or is told later. */
   purchase: startPurchase,
   cookId: id.nullable(),
@@ -182,12 +182,12 @@ export const fabricationStart = z.strictObject({
   startedAt: instant,
   rhythm: z.enum(RHYTHMS).default('unit'),
   /** Weights of portions for this run, by the pile of the style; the others are as the style says. */
-  bounds: z.array(ownBounds).max(MOST_ROWS).default([]),
+  bounds: z.array(ownBounds).max(MAX_ROWS).default([]),
   /** What was chosen of the style's options, by the id of each option. */
   chosen: z.record(z.string().max(60), z.string().max(60)).default({}),
 })
 export type FabricationStart = z.input<typeof fabricationStart>
-export type FabricationWish = z.infer<typeof fabricationStart>
+export type FabricationRequest = z.infer<typeof fabricationStart>
 
 export const fabricationState = z
   .object({ record: fabricationRecord, facts: z.array(fact) })

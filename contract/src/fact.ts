@@ -10,7 +10,7 @@ import {
 } from '@fleam/core'
 import { z } from 'zod'
 import { grams, id, instant, money, positiveCount, positiveGrams } from './numbers.ts'
-import { plateWish } from './plating.ts'
+import { plateRequest } from './plating.ts'
 import { portionProduct, positiveMm, stations } from './portioning.ts'
 import { PROBLEMS, type ProblemCode } from './problem.ts'
 
@@ -23,7 +23,7 @@ const weighed = z
   .meta({ description: 'grams, whole milligrams' })
 
 /** Pieces of one weighing. */
-const MOST_PIECES = 10_000
+const MAX_PIECES = 10_000
 
 const made = { id, order: z.number().int().min(1).max(LAST_ORDER), takenAt: instant }
 const madeAtBench = { ...made, fabricationId: id }
@@ -39,7 +39,7 @@ export const reading = z
     /** Who weighed it; null where nobody said. */
     cookId: id.nullable().default(null),
     /** How many pieces were weighed together; null where nobody said. */
-    pieces: positiveCount.max(MOST_PIECES).nullable().default(null),
+    pieces: positiveCount.max(MAX_PIECES).nullable().default(null),
   })
   .meta({ id: 'Reading' })
 
@@ -55,7 +55,7 @@ export const readingMove = z
 
 /** How many pieces a weighing is of, said after it; of several the last holds. */
 export const pieceCount = z
-  .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces: positiveCount.max(MOST_PIECES) })
+  .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces: positiveCount.max(MAX_PIECES) })
   .meta({ id: 'PieceCount' })
 
 /** A clock started or paused, a load out of the cold or back in it, a step done or given to a cook. */
@@ -68,15 +68,15 @@ export const mark = z
     ratePerHour: money.nullable().default(null),
     step: z.string().max(60).nullable().default(null),
     /** Which load came out of the cold or went back, from 1; null for all that is on the board. */
-    load: positiveCount.max(MOST_PIECES).nullable().default(null),
+    load: positiveCount.max(MAX_PIECES).nullable().default(null),
     /** Birds, fish, loins or racks that came out with it. */
-    units: positiveCount.max(MOST_PIECES).nullable().default(null),
+    units: positiveCount.max(MAX_PIECES).nullable().default(null),
   })
   .meta({ id: 'Mark' })
 
 /** Most cuts of one piece, and most plates of one batch. */
-const MOST_CUTS = 200
-const MOST_PLATES = 10_000
+const MAX_CUTS = 200
+const MAX_PLATES = 10_000
 
 /** A piece laid on the board to be cut along its length, and what was cut off it. */
 const laidPiece = z.strictObject({
@@ -91,7 +91,7 @@ const laidPiece = z.strictObject({
   products: z.array(portionProduct).min(1).max(20).readonly().optional(),
   cuts: z
     .array(z.strictObject({ readingId: id.nullable(), thickness: positiveMm, planned: grams }))
-    .max(MOST_CUTS)
+    .max(MAX_CUTS)
     .readonly(),
 })
 export type LaidPiece = z.infer<typeof laidPiece>
@@ -101,9 +101,9 @@ const PLATE_NUMBERINGS = ['as-weighed', 'at-the-end'] as const
 
 /** What a plate takes, and the numbers that were given when all were matched, by the id of the reading, from 0. */
 const numberedPlates = z.strictObject({
-  plate: plateWish,
+  plate: plateRequest,
   numbering: z.enum(PLATE_NUMBERINGS),
-  numbers: z.record(id, z.number().int().min(0).max(MOST_PLATES)),
+  numbers: z.record(id, z.number().int().min(0).max(MAX_PLATES)),
 })
 export type NumberedPlates = z.infer<typeof numberedPlates>
 
@@ -125,7 +125,7 @@ const plateNumber = z
     kind: z.literal('plate'),
     ...madeAtBench,
     readingId: id,
-    number: z.number().int().min(0).max(MOST_PLATES),
+    number: z.number().int().min(0).max(MAX_PLATES),
   })
   .meta({ id: 'PlateNumber' })
 
@@ -153,7 +153,7 @@ export const fact = z
   .discriminatedUnion('kind', [reading, factVoid, readingMove, pieceCount, mark, boardState, plateNumber, measuredCut])
   .meta({ id: 'Fact' }) satisfies z.ZodType<Fact>
 
-const MOST_SENT = 500
+const MAX_SENT = 500
 
 /** Something in a list that is no fact: it is refused by itself, and does not keep the others from being stored. */
 const notAFact = z
@@ -168,7 +168,7 @@ export const factsSent = z
     facts: z
       .array(z.union([fact, notAFact]))
       .min(1)
-      .max(MOST_SENT),
+      .max(MAX_SENT),
   })
   .meta({ id: 'FactsSent' })
 

@@ -37,11 +37,11 @@ export type {
   FabricationEdit,
   FabricationNews,
   FabricationRecord,
+  FabricationRequest,
   FabricationRow,
   FabricationStart,
   FabricationState,
   FabricationStep,
-  FabricationWish,
   RecordVersion,
 } from './fabrication.ts'
 export {
@@ -75,21 +75,21 @@ export {
 } from './kitchen.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
-export { plating, platingWish } from './plating.ts'
+export { plating, platingRequest } from './plating.ts'
 export type { BondedLines, KnifeLines } from './portioning.ts'
 export {
   BONDED_FORMAT,
   bondedLines,
   bondedPlan,
-  bondedWish,
+  bondedRequest,
   KNIFE_LINES_FORMAT,
   knifeLines,
   portionPiece,
   portionPlan,
-  portionWish,
+  portionRequest,
   rackPlan,
-  racksWished,
-  rackWish,
+  rackRequest,
+  racksRequested,
 } from './portioning.ts'
 export type { PriceColumn, PriceMapping } from './price-columns.ts'
 export { guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './price-columns.ts'

@@ -1,7 +1,7 @@
-import { FIRST_YEAR, HEAVIEST_GRAMS, LIGHTEST_GRAMS, MOST_MINUTES, MOST_MONEY, SMALLEST_QUANTITY } from '@fleam/core'
+import { FIRST_YEAR, HEAVIEST_GRAMS, LIGHTEST_GRAMS, MAX_MINUTES, MAX_MONEY, SMALLEST_QUANTITY } from '@fleam/core'
 import { z } from 'zod'
 
-const MOST_COUNT = 1_000_000
+const MAX_COUNT = 1_000_000
 
 /** Grams, zero to a hundred tonnes. NaN, infinity and text are refused with the field's path. */
 /** A sum of weights, each of which has its own limit. */
@@ -13,10 +13,10 @@ export const positiveGrams = z
   .max(HEAVIEST_GRAMS)
   .meta({ description: 'grams, a milligram or more' })
 /** Money in major units of the kitchen's currency, zero or more. */
-export const money = z.number().min(0).max(MOST_MONEY).meta({ description: 'money, major units' })
+export const money = z.number().min(0).max(MAX_MONEY).meta({ description: 'money, major units' })
 /** Money that may be a charge: haulage of waste is negative. */
-export const signedMoney = z.number().min(-MOST_MONEY).max(MOST_MONEY).meta({ description: 'money, may be negative' })
-export const minutes = z.number().min(0).max(MOST_MINUTES).meta({ description: 'minutes' })
+export const signedMoney = z.number().min(-MAX_MONEY).max(MAX_MONEY).meta({ description: 'money, may be negative' })
+export const minutes = z.number().min(0).max(MAX_MINUTES).meta({ description: 'minutes' })
 /** A share above zero: what is kept of it is above zero too. */
 export const positiveShare = z
   .number()
@@ -24,8 +24,8 @@ export const positiveShare = z
   .max(1)
   .meta({ description: 'share, above 0 and up to 1' })
 export const share = z.number().min(0).max(1).meta({ description: 'share, 0 to 1' })
-export const count = z.number().int().min(0).max(MOST_COUNT)
-export const positiveCount = z.number().int().min(1).max(MOST_COUNT)
+export const count = z.number().int().min(0).max(MAX_COUNT)
+export const positiveCount = z.number().int().min(1).max(MAX_COUNT)
 
 // Control characters have no place in a name and break line protocols and CSV readers.
 const PRINTABLE = /^\P{Cc}*$/u

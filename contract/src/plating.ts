@@ -1,24 +1,24 @@
-import type { Plating, PlatingWish } from '@fleam/core'
+import type { Plating, PlatingRequest } from '@fleam/core'
 import { z } from 'zod'
 import { grams, name, positiveCount, positiveGrams } from './numbers.ts'
 
-const MOST_PIECES = 600
-const MOST_ON_PLATE = 12
+const MAX_PIECES = 600
+const MAX_ON_PLATE = 12
 
 const needs = z
-  .array(z.strictObject({ kind: name, count: positiveCount.max(MOST_ON_PLATE) }))
+  .array(z.strictObject({ kind: name, count: positiveCount.max(MAX_ON_PLATE) }))
   .min(1)
-  .max(MOST_ON_PLATE)
+  .max(MAX_ON_PLATE)
   .readonly()
 
 /** What one plate takes. */
-export const plateWish = z.strictObject({ low: grams, target: positiveGrams, high: positiveGrams, needs })
+export const plateRequest = z.strictObject({ low: grams, target: positiveGrams, high: positiveGrams, needs })
 
 /** Pieces that were weighed, and what one plate takes of them. */
-export const platingWish = z
+export const platingRequest = z
   .strictObject({
-    pieces: z.array(z.strictObject({ id: name, weight: positiveGrams, kind: name })).max(MOST_PIECES),
-    plate: plateWish,
+    pieces: z.array(z.strictObject({ id: name, weight: positiveGrams, kind: name })).max(MAX_PIECES),
+    plate: plateRequest,
   })
   .superRefine(({ pieces, plate }, context) => {
     const ids = new Set<string>()
@@ -36,7 +36,7 @@ export const platingWish = z
       }
     })
   })
-  .meta({ id: 'PlatingWish' }) satisfies z.ZodType<PlatingWish>
+  .meta({ id: 'PlatingRequest' }) satisfies z.ZodType<PlatingRequest>
 
 export const plating = z
   .object({

@@ -2,11 +2,11 @@ import {
   KNIFE_LINES_FORMAT,
   type KnifeLines,
   knifeLines,
-  platingWish,
+  platingRequest,
   portionPiece,
-  portionWish,
-  racksWished,
-  rackWish,
+  portionRequest,
+  rackRequest,
+  racksRequested,
 } from './index.ts'
 
 const piece = {
@@ -38,7 +38,7 @@ test.each([
 })
 
 test('defaults are those of a knife', () => {
-  expect(portionWish.parse({ piece, products: [product] })).toMatchObject({
+  expect(portionRequest.parse({ piece, products: [product] })).toMatchObject({
     minScrap: 10,
     kerf: 0,
     step: 1,
@@ -52,21 +52,21 @@ test.each([
   ['a place from behind', { within: [300, 100] }, 'products.0.within'],
   ['a target of nothing', { target: 0 }, 'products.0.target'],
 ])('a product with %s is refused', (_words, changes, path) => {
-  expect(pathsOf(portionWish.safeParse({ piece, products: [{ ...product, ...changes }] }))).toContain(path)
+  expect(pathsOf(portionRequest.safeParse({ piece, products: [{ ...product, ...changes }] }))).toContain(path)
 })
 
 test('a rack comes alone or with others', () => {
   const rack = { weight: 780, bones: 8, boneWeight: 150, eye: [62, 61, 58, 55, 52, 49, 45, 42] }
   const bounds = { target: 150, low: 135, high: 175 }
-  expect(racksWished.parse({ rack, ...bounds })).toEqual({
+  expect(racksRequested.parse({ rack, ...bounds })).toEqual({
     racks: [rack],
     ...bounds,
     perPortion: 'any',
     style: 'straight',
   })
-  expect(racksWished.parse({ racks: [rack, rack], ...bounds }).racks).toHaveLength(2)
-  expect(pathsOf(rackWish.safeParse({ rack, racks: [rack], ...bounds }))).toEqual(['rack'])
-  expect(pathsOf(rackWish.safeParse({ rack: { ...rack, boneWeight: 780 }, ...bounds }))).toEqual(['rack.boneWeight'])
+  expect(racksRequested.parse({ racks: [rack, rack], ...bounds }).racks).toHaveLength(2)
+  expect(pathsOf(rackRequest.safeParse({ rack, racks: [rack], ...bounds }))).toEqual(['rack'])
+  expect(pathsOf(rackRequest.safeParse({ rack: { ...rack, boneWeight: 780 }, ...bounds }))).toEqual(['rack.boneWeight'])
 })
 
 test('a plate that asks twice for a kind is refused', () => {
@@ -79,7 +79,7 @@ test('a plate that asks twice for a kind is refused', () => {
       { kind: 'dark', count: 2 },
     ],
   }
-  expect(pathsOf(platingWish.safeParse({ pieces: [], plate }))).toEqual(['plate.needs.1.kind'])
+  expect(pathsOf(platingRequest.safeParse({ pieces: [], plate }))).toEqual(['plate.needs.1.kind'])
 })
 
 describe('knife lines as a file', () => {

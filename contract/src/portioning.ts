@@ -4,29 +4,29 @@ import {
   type PortionProduct,
   RACK_STYLES,
   type Rack,
-  type RackWish,
+  type RackRequest,
   type Station,
   weightAgainstMeasures,
 } from '@fleam/core'
 import { z } from 'zod'
 import { count, grams, id, money, name, positiveGrams } from './numbers.ts'
 
-const MOST_MM = 5000
-const MOST_STATIONS = 200
-const MOST_PRODUCTS = 20
+const MAX_MM = 5000
+const MAX_STATIONS = 200
+const MAX_PRODUCTS = 20
 /** Places along a piece: more of them are finer than any knife. */
-const MOST_STEPS = 2000
+const MAX_STEPS = 2000
 const MUSCLE_DENSITY = 1.06
 /** A weight so many times off its measures is a slip: a nought too many, or inches for millimetres. */
-const MOST_OFF = 5
+const MAX_OFF = 5
 
-const millimetres = z.number().min(0).max(MOST_MM)
-export const positiveMm = z.number().positive().max(MOST_MM)
+const millimetres = z.number().min(0).max(MAX_MM)
+export const positiveMm = z.number().positive().max(MAX_MM)
 
 const area = z
   .number()
   .positive()
-  .max(MOST_MM ** 2)
+  .max(MAX_MM ** 2)
 
 /** A station as it is given back. */
 const station = z.union([
@@ -54,7 +54,7 @@ const stationSent = z
     return z.NEVER
   })
 
-export const stations = z.array(stationSent).min(2).max(MOST_STATIONS)
+export const stations = z.array(stationSent).min(2).max(MAX_STATIONS)
 
 export const portionPiece = z
   .strictObject({
@@ -75,7 +75,7 @@ export const portionPiece = z
     if (profile[last]?.at !== length) refuse(['length'], `must be where the last station is, ${profile[last]?.at}`)
     if (context.issues.length > 0) return
     const off = weightAgainstMeasures({ weight, length, profile }, MUSCLE_DENSITY)
-    if (off > MOST_OFF || off < 1 / MOST_OFF) {
+    if (off > MAX_OFF || off < 1 / MAX_OFF) {
       const measured = Math.round(weight / off)
       refuse(['weight'], `does not go with the measures, which make about ${measured} g`)
     }
@@ -100,13 +100,13 @@ export const portionProduct = z
   .superRefine(({ low, high, minThickness, maxThickness, min, max, within }, context) => {
     const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
     if (low > high) refuse('low', 'must not be above high')
-    if ((minThickness ?? 0) > (maxThickness ?? MOST_MM)) refuse('minThickness', 'must not be above maxThickness')
+    if ((minThickness ?? 0) > (maxThickness ?? MAX_MM)) refuse('minThickness', 'must not be above maxThickness')
     if ((min ?? 0) > (max ?? Number.POSITIVE_INFINITY)) refuse('min', 'must not be above max')
     if (within && within[0] >= within[1]) refuse('within', 'must go from a place to one further on')
   }) satisfies z.ZodType<PortionProduct>
 
 const rules = {
-  products: z.array(portionProduct).min(1).max(MOST_PRODUCTS),
+  products: z.array(portionProduct).min(1).max(MAX_PRODUCTS),
   scrap: z
     .strictObject({
       name: name.optional(),
@@ -134,19 +134,19 @@ function refuseRules({ products, step }: Stepped, lengths: readonly number[], co
       context.addIssue({ code: 'custom', path: ['products', at, 'name'], message: 'is there twice' })
     }
   })
-  if (Math.max(...lengths) / step > MOST_STEPS) {
-    context.addIssue({ code: 'custom', path: ['step'], message: `makes more than ${MOST_STEPS} places` })
+  if (Math.max(...lengths) / step > MAX_STEPS) {
+    context.addIssue({ code: 'custom', path: ['step'], message: `makes more than ${MAX_STEPS} places` })
   }
 }
 
 /** Where to cut one piece. */
-export const portionWish = z
+export const portionRequest = z
   .strictObject({ piece: portionPiece, ...rules })
-  .superRefine((wish, context) => refuseRules(wish, [wish.piece.length], context))
-  .meta({ id: 'PortionWish' })
+  .superRefine((request, context) => refuseRules(request, [request.piece.length], context))
+  .meta({ id: 'PortionRequest' })
 
 /** Two pieces as one log, and each alone. */
-export const bondedWish = z
+export const bondedRequest = z
   .strictObject({
     pieces: z.tuple([portionPiece, portionPiece]),
     ...rules,
@@ -161,8 +161,10 @@ export const bondedWish = z
       })
       .optional(),
   })
-  .superRefine((wish, context) => refuseRules(wish, [wish.pieces[0].length + wish.pieces[1].length], context))
-  .meta({ id: 'BondedWish' })
+  .superRefine((request, context) =>
+    refuseRules(request, [request.pieces[0].length + request.pieces[1].length], context),
+  )
+  .meta({ id: 'BondedRequest' })
 
 const plannedPiece = z.object({
   product: z.string(),
@@ -193,7 +195,7 @@ export const portionPlan = z
       }),
     ),
     unmet: z.array(z.object({ product: z.string(), min: z.number() })),
-    wish: z.object({ isMet: z.boolean(), costs: z.number(), raisedTo: z.number() }).nullable(),
+    scrapRequest: z.object({ isMet: z.boolean(), costs: z.number(), raisedTo: z.number() }).nullable(),
   })
   .meta({ id: 'PortionPlan' })
 
@@ -215,15 +217,15 @@ export const bondedPlan = z
   })
   .meta({ id: 'BondedPlan' })
 
-const MOST_RIBS = 13
-const MOST_RACKS = 8
+const MAX_RIBS = 13
+const MAX_RACKS = 8
 
 export const rack = z
   .strictObject({
     weight: positiveGrams,
-    bones: z.number().int().min(1).max(MOST_RIBS),
+    bones: z.number().int().min(1).max(MAX_RIBS),
     boneWeight: grams,
-    eye: z.array(z.number().positive().max(1000)).min(1).max(MOST_RIBS),
+    eye: z.array(z.number().positive().max(1000)).min(1).max(MAX_RIBS),
     length: positiveMm.optional(),
   })
   .superRefine(({ weight, bones, boneWeight, eye }, context) => {
@@ -236,10 +238,10 @@ export const rack = z
   }) satisfies z.ZodType<Rack>
 
 /** Racks cut into portions: one as `rack`, or several together as `racks`. */
-export const rackWish = z
+export const rackRequest = z
   .strictObject({
     rack: rack.optional(),
-    racks: z.array(rack).min(1).max(MOST_RACKS).optional(),
+    racks: z.array(rack).min(1).max(MAX_RACKS).optional(),
     target: positiveGrams,
     low: grams,
     high: positiveGrams,
@@ -252,11 +254,11 @@ export const rackWish = z
     }
     if (low > high) context.addIssue({ code: 'custom', path: ['low'], message: 'must not be above high' })
   })
-  .meta({ id: 'RackWish' })
+  .meta({ id: 'RackRequest' })
 
-/** The racks of a wish that came in either form. */
-export const racksWished = rackWish.transform(
-  ({ rack: one, racks, ...wish }): RackWish => ({ ...wish, racks: racks ?? (one ? [one] : []) }),
+/** The racks of a request that came in either form. */
+export const racksRequested = rackRequest.transform(
+  ({ rack: one, racks, ...request }): RackRequest => ({ ...request, racks: racks ?? (one ? [one] : []) }),
 )
 
 const ribRef = z.tuple([z.number(), z.number()])
@@ -283,8 +285,8 @@ export const knifeLines = z
     way: z.enum(MEASURING_WAYS),
     weight: positiveGrams,
     length: positiveMm,
-    girths: z.array(z.strictObject({ at: millimetres, girth: positiveMm })).max(MOST_STATIONS),
-    outline: z.array(z.strictObject({ at: millimetres, width: positiveMm })).max(MOST_STATIONS),
+    girths: z.array(z.strictObject({ at: millimetres, girth: positiveMm })).max(MAX_STATIONS),
+    outline: z.array(z.strictObject({ at: millimetres, width: positiveMm })).max(MAX_STATIONS),
     biasAngle: z.number().min(0).max(75),
     products: rules.products,
     scrap: z.strictObject({
@@ -328,7 +330,7 @@ export type KnifeLines = z.infer<typeof knifeLines>
 
 export const BONDED_FORMAT = 'fleam/bonded'
 
-const bondedPieceSent = z.strictObject({ weight: positiveGrams, length: z.number().min(20).max(MOST_MM) })
+const bondedPieceSent = z.strictObject({ weight: positiveGrams, length: z.number().min(20).max(MAX_MM) })
 
 /** Two pieces that are to be bonded, as they are saved to a file and kept on the device. */
 export const bondedLines = z

@@ -13,10 +13,10 @@ export interface PriceList {
   issues: PriceIssue[]
 }
 
-const MOST_COLUMNS = 200
-const MOST_ROWS = 100_000
+const MAX_COLUMNS = 200
+const MAX_ROWS = 100_000
 /** After so many issues a list is not read on: it is another kind of file. */
-const MOST_ISSUES = 200
+const MAX_ISSUES = 200
 
 export interface PriceTable {
   headers: string[]
@@ -31,9 +31,9 @@ const tableIssue = (code: PriceIssueCode, column = '', cell = ''): PriceTable =>
 })
 
 /** The cells of a CSV file, the separator found by itself; empty lines are passed over. `most` rows are read. */
-export function readTable(text: string, most = MOST_ROWS): PriceTable {
+export function readTable(text: string, most = MAX_ROWS): PriceTable {
   const { firstLine, separator } = sniff(text)
-  if (firstLine.split(separator).length > MOST_COLUMNS) return tableIssue('too-many-columns')
+  if (firstLine.split(separator).length > MAX_COLUMNS) return tableIssue('too-many-columns')
   // Told before the text is taken apart: that of a line without an end takes long.
   if (hasEndlessLine(text)) return tableIssue('too-long')
   const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), {
@@ -47,18 +47,18 @@ export function readTable(text: string, most = MOST_ROWS): PriceTable {
   const headers = header.map((cell) => cell.trim())
   const twice = headers.find((each, at) => each !== '' && headers.indexOf(each) !== at)
   if (twice !== undefined) return tableIssue('header-twice', twice, twice)
-  if (most === MOST_ROWS && rows.length > MOST_ROWS) return tableIssue('too-many-rows')
+  if (most === MAX_ROWS && rows.length > MAX_ROWS) return tableIssue('too-many-rows')
   return { headers, rows, issues: [] }
 }
 
 /** Characters of one line: beyond them it is another kind of file. */
-const MOST_OF_LINE = 200_000
+const MAX_OF_LINE = 200_000
 
 function hasEndlessLine(text: string): boolean {
   for (let from = 0; from < text.length; ) {
     const end = text.indexOf('\n', from)
     const to = end < 0 ? text.length : end
-    if (to - from > MOST_OF_LINE) return true
+    if (to - from > MAX_OF_LINE) return true
     from = to + 1
   }
   return false
@@ -100,13 +100,13 @@ export class PriceListReading {
   }
 
   get isDone(): boolean {
-    return this.#done >= this.#rows.length || this.#issues.length >= MOST_ISSUES
+    return this.#done >= this.#rows.length || this.#issues.length >= MAX_ISSUES
   }
 
   /** Reads so many more rows. */
   step(count: number): void {
     const end = Math.min(this.#rows.length, this.#done + count)
-    for (; this.#done < end && this.#issues.length < MOST_ISSUES; this.#done++) {
+    for (; this.#done < end && this.#issues.length < MAX_ISSUES; this.#done++) {
       const cells = this.#rows[this.#done] as string[]
       if (cells.every((cell) => cell.trim() === '')) continue
       // The header is row 1, as a spreadsheet counts.
@@ -131,7 +131,7 @@ export class PriceListReading {
 /** Reads a price list whole. */
 export function readPriceList(text: string, mapping: PriceMapping, context: PriceListContext): PriceList {
   const reading = new PriceListReading(text, mapping, context)
-  reading.step(MOST_ROWS)
+  reading.step(MAX_ROWS)
   return reading.result()
 }
 

@@ -1,7 +1,7 @@
 import {
   LIGHTEST_GRAMS,
-  MOST_MINUTES,
-  MOST_MONEY,
+  MAX_MINUTES,
+  MAX_MONEY,
   type PriceUnit,
   parseDay,
   parseNumber,
@@ -56,7 +56,7 @@ export interface PriceListContext {
   products: ReadonlySet<string>
 }
 
-const MOST_CHARACTERS = 120
+const MAX_CHARACTERS = 120
 
 const UNITS: ReadonlyMap<string, PriceUnit> = new Map(
   Object.entries({
@@ -129,7 +129,7 @@ export class RowReader {
       packPieces: this.#count('packPieces'),
       packWeight: this.#weight('packWeight'),
       usableShare: this.#share('usableShare'),
-      handlingMinutesPerPiece: this.#number('handlingMinutesPerPiece', false, MOST_MINUTES),
+      handlingMinutesPerPiece: this.#number('handlingMinutesPerPiece', false, MAX_MINUTES),
       delivery: this.#number('delivery'),
       minimumOrder: this.#number('minimumOrder'),
       from,
@@ -144,7 +144,7 @@ export class RowReader {
 
   #refuse(column: PriceColumn, code: PriceIssueCode): null {
     const header = this.#mapping.columns[column] ?? PRICE_COLUMNS[column]
-    this.issues.push({ row: this.#row, column: header, code, cell: this.#cell(column).slice(0, MOST_CHARACTERS) })
+    this.issues.push({ row: this.#row, column: header, code, cell: this.#cell(column).slice(0, MAX_CHARACTERS) })
     return null
   }
 
@@ -154,10 +154,10 @@ export class RowReader {
     if (cell.includes('\ufffd')) return this.#refuse(column, 'wrong-encoding')
     if (FORMULA.test(cell)) return this.#refuse(column, 'formula')
     const text = fromInert(cell).replace(/\p{Cc}+/gu, ' ')
-    return text.length > MOST_CHARACTERS ? this.#refuse(column, 'too-long') : text
+    return text.length > MAX_CHARACTERS ? this.#refuse(column, 'too-long') : text
   }
 
-  #number(column: PriceColumn, isNeeded = false, most = MOST_MONEY): number | null {
+  #number(column: PriceColumn, isNeeded = false, most = MAX_MONEY): number | null {
     const cell = this.#cell(column)
     if (cell === '') return isNeeded ? this.#refuse(column, 'empty') : null
     const signs = [...cell.matchAll(SIGN)].map(([sign]) => SIGNS.get(sign.replace('.', '')) ?? sign)
@@ -226,14 +226,14 @@ export class RowReader {
 }
 
 /** So many different days are remembered; a list seldom has more than a few. */
-const MOST_DAYS = 1000
+const MAX_DAYS = 1000
 const knownDays = new Map<string, string | null>()
 
 /** A day as it was read before: the rows of a list say the same few days, and reading one is slow. */
 function readDay(text: string): string | null {
   const known = knownDays.get(text)
   if (known !== undefined) return known
-  if (knownDays.size >= MOST_DAYS) knownDays.clear()
+  if (knownDays.size >= MAX_DAYS) knownDays.clear()
   const day = parseDay(text)
   knownDays.set(text, day)
   return day

@@ -53,13 +53,13 @@ export function pathText(path: readonly PropertyKey[]): string {
 }
 
 /** Unknown fields of one thing that are named: nobody mends more at once. */
-const MOST_NAMED = 20
+const MAX_NAMED = 20
 
 /** Issues of a failed parse with the path of each field; an unknown field is named itself. */
 export function issuesOf(error: z.ZodError): Problem['issues'] {
   return error.issues.flatMap((issue) => {
     if (issue.code === 'unrecognized_keys') {
-      return issue.keys.slice(0, MOST_NAMED).map((key) => ({
+      return issue.keys.slice(0, MAX_NAMED).map((key) => ({
         path: pathText([...issue.path, key]),
         message: 'is not a field that Fleam knows',
       }))

@@ -25,7 +25,7 @@ export const lotCheck = z.strictObject({
 })
 export type LotCheck = z.infer<typeof lotCheck>
 
-const MOST_CASES = 500
+const MAX_CASES = 500
 
 const lotFields = {
   /** Null where nobody knows any more which item it was. */
@@ -56,7 +56,7 @@ const lotFields = {
   /** The supplier's own number of the article. */
   articleNumber: name.nullable().default(null),
   notes: notes.nullable(),
-  cases: z.array(lotCase).min(1).max(MOST_CASES),
+  cases: z.array(lotCase).min(1).max(MAX_CASES),
   checks: z.array(lotCheck).max(40),
 }
 

@@ -15,8 +15,8 @@ import {
   signedMoney,
 } from './numbers.ts'
 
-const MOST_WORDS = 600
-const words = z.string().trim().max(MOST_WORDS)
+const MAX_WORDS = 600
+const words = z.string().trim().max(MAX_WORDS)
 /** Short word that other parts of a style point at. */
 const key = z
   .string()
@@ -29,16 +29,16 @@ const bounds = z
   .strictObject({ target: positiveGrams, low: positiveGrams, high: positiveGrams })
   .refine((value) => value.low <= value.high, { path: ['low'], message: 'must not be above high' })
 
-const MOST_DAYS = 400
-const MOST_MONTHS = 36
+const MAX_DAYS = 400
+const MAX_MONTHS = 36
 
 /** What a pile is, whatever it is called. */
 const pileFacts = {
   kind: z.enum(PILE_KINDS),
   boneShare: share,
   cookingLoss: share,
-  chilledDays: count.max(MOST_DAYS).nullable(),
-  frozenMonths: count.max(MOST_MONTHS).nullable(),
+  chilledDays: count.max(MAX_DAYS).nullable(),
+  frozenMonths: count.max(MAX_MONTHS).nullable(),
 }
 
 /** The same in a file that may have been written before there were such fields: then the item's kitchen says them. */
@@ -78,7 +78,7 @@ export const stylePile = z
   })
   .superRefine(refusePile)
 
-const MOST_PILES = 50
+const MAX_PILES = 50
 
 const stepFields = {
   id: key,
@@ -97,13 +97,13 @@ const gainFields = { grams, seconds: z.number().min(0).max(86_400) }
 /** A step of a kitchen's style: it refers to piles by their ids. */
 export const styleStep = z.strictObject({
   ...stepFields,
-  pileIds: z.array(id).max(MOST_PILES),
+  pileIds: z.array(id).max(MAX_PILES),
   gain: z.strictObject({ pileId: id, ...gainFields }).nullable(),
 })
 /** A step as a style file has it: it names piles. */
 const namedStep = z.strictObject({
   ...stepFields,
-  piles: z.array(name).max(MOST_PILES),
+  piles: z.array(name).max(MAX_PILES),
   gain: z.strictObject({ pile: name, ...gainFields }).nullable(),
 })
 
@@ -126,15 +126,15 @@ const styleFields = {
   minutesPerUnit: minutes,
   consumables: z.array(styleConsumable).max(50).default([]),
 }
-const MOST_STEPS = 100
-const MOST_OPTIONS = 20
+const MAX_STEPS = 100
+const MAX_OPTIONS = 20
 const bareStyle = z.strictObject({
   ...styleFields,
-  piles: z.array(bareStylePile).min(1).max(MOST_PILES),
-  steps: z.array(namedStep).max(MOST_STEPS).default([]),
+  piles: z.array(bareStylePile).min(1).max(MAX_PILES),
+  steps: z.array(namedStep).max(MAX_STEPS).default([]),
   options: z
     .array(optionOf(z.record(name, signedShare)))
-    .max(MOST_OPTIONS)
+    .max(MAX_OPTIONS)
     .default([]),
 })
 type BareStyle = z.infer<typeof bareStyle>
@@ -242,11 +242,11 @@ const refuse = (issues: readonly StyleIssue[], context: z.RefinementCtx) => {
 export const style = z
   .strictObject({
     ...styleFields,
-    piles: z.array(stylePile).min(1).max(MOST_PILES),
-    steps: z.array(styleStep).max(MOST_STEPS).default([]),
+    piles: z.array(stylePile).min(1).max(MAX_PILES),
+    steps: z.array(styleStep).max(MAX_STEPS).default([]),
     options: z
       .array(optionOf(z.record(id, signedShare)))
-      .max(MOST_OPTIONS)
+      .max(MAX_OPTIONS)
       .default([]),
     id,
     version: positiveCount.default(1),

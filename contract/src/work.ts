@@ -1,19 +1,19 @@
 import type {
   BondedPlan,
-  BondedWish,
+  BondedRequest,
   Plating,
-  PlatingWish,
+  PlatingRequest,
   PortionPlan,
-  PortionWish,
+  PortionRequest,
   RackPlan,
-  RackWish,
+  RackRequest,
 } from '@fleam/core'
 
 /** What is worked out aside, in the page's worker and beside the server, by name: what is asked and answered. */
 export interface Work {
-  'portion-plan': { wish: PortionWish; answer: PortionPlan }
-  'bonded-plan': { wish: BondedWish; answer: BondedPlan }
-  'rack-plan': { wish: RackWish; answer: RackPlan }
-  plating: { wish: PlatingWish; answer: Plating }
+  'portion-plan': { input: PortionRequest; answer: PortionPlan }
+  'bonded-plan': { input: BondedRequest; answer: BondedPlan }
+  'rack-plan': { input: RackRequest; answer: RackPlan }
+  plating: { input: PlatingRequest; answer: Plating }
 }
 export type WorkName = keyof Work

@@ -1,8 +1,8 @@
-import type { PortionWish } from '../src/index.ts'
+import type { PortionRequest } from '../src/index.ts'
 import { areaOf, faceOf } from '../src/portioning/profile.ts'
 
 /** Grams between two places by adding up thin slices of the area, as a check of closed forms. */
-function weigher({ piece: { profile, length, weight } }: PortionWish) {
+function weigher({ piece: { profile, length, weight } }: PortionRequest) {
   const areaAt = (at: number) => {
     const next = Math.max(
       1,
@@ -20,9 +20,9 @@ function weigher({ piece: { profile, length, weight } }: PortionWish) {
 }
 
 /** The best plan by trying every one: only for short pieces with whole millimetres. Null where `min` cannot be met. */
-export function bestByTrying(wish: PortionWish): { value: number; pieces: number } | null {
-  const { piece, scrap, kerf = 0, minScrap = 10, step = 1, margin = 0 } = wish
-  const products = wish.products.map((each) => ({
+export function bestByTrying(request: PortionRequest): { value: number; pieces: number } | null {
+  const { piece, scrap, kerf = 0, minScrap = 10, step = 1, margin = 0 } = request
+  const products = request.products.map((each) => ({
     ...each,
     low: Math.min(each.low + margin * each.target, Math.max(each.low, each.target)),
     high: Math.max(each.high - margin * each.target, Math.min(each.high, each.target)),
@@ -30,7 +30,7 @@ export function bestByTrying(wish: PortionWish): { value: number; pieces: number
   const edges = products.flatMap(({ within }) => within ?? [])
   const mayBeScrap = (from: number, to: number) =>
     scrap.where !== 'ends' || from === 0 || to === piece.length || edges.some((edge) => from <= edge && edge <= to)
-  const { weightBetween, faceAt } = weigher(wish)
+  const { weightBetween, faceAt } = weigher(request)
   const { length } = piece
   let best: { value: number; pieces: number } | null = null
   const counts = products.map(() => 0)

@@ -50,7 +50,7 @@ const START_HOUR_UTC = 8
 const CHICKEN_GRAMS = 2100
 /** How far pieces of one pile differ: so much of their weight, but no more than these grams. */
 const SPREAD_SHARE = 0.035
-const MOST_SPREAD_GRAMS = 9
+const MAX_SPREAD_GRAMS = 9
 /** How long ago the half-done session of today began. */
 const HALF_DONE_MINUTES = 25
 
@@ -145,7 +145,7 @@ function weighPiles(script: SessionScript, drained: number, normal: Normal, rand
     const weight = expected(pile) * gain(pile)
     if (pile.weighing === 'whole') return [weight]
     const count = (pile.portionsPerUnit ?? 1) * script.birds
-    const spread = normal(weight / count, Math.min(MOST_SPREAD_GRAMS, (weight / count) * SPREAD_SHARE))
+    const spread = normal(weight / count, Math.min(MAX_SPREAD_GRAMS, (weight / count) * SPREAD_SHARE))
     return Array.from({ length: count }, () => spread())
   })
   const sum = (weights: readonly number[]) => weights.reduce((total, each) => total + each, 0)

@@ -40,7 +40,7 @@ import { supplierRoutes } from './supplier/index.ts'
 import { whatIfRoutes } from './what-if/index.ts'
 
 /** Faults of one odd answer that go into the log. */
-const MOST_LOGGED = 20
+const MAX_LOGGED = 20
 /** A phone at the edge of the network sends a photo within it. */
 const PATIENCE_MS = 30_000
 /** How often within that time it is looked whether one takes too long. */
@@ -108,7 +108,7 @@ export async function buildApp({
   const tellOdd: OnOddAnswer =
     onOddAnswer ??
     (({ method, url, error }: OddAnswer) =>
-      app.log.error({ method, url, issues: error.issues.slice(0, MOST_LOGGED) }, 'An answer is odd.'))
+      app.log.error({ method, url, issues: error.issues.slice(0, MAX_LOGGED) }, 'An answer is odd.'))
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
   const disk = new DiskWatch()

@@ -110,8 +110,8 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     takenAt: '2026-11-23T09:00:00.000Z',
     picture: (await picture()).toString('base64'),
   })
-  const wish = { ...startOf(style.id), cookId, supplierId, lotId: lot.id }
-  const { record } = await ask<FabricationState>('POST', '/fabrications', wish)
+  const request = { ...startOf(style.id), cookId, supplierId, lotId: lot.id }
+  const { record } = await ask<FabricationState>('POST', '/fabrications', request)
   const pileId = record.piles[0]?.id as string
   await ask('POST', '/facts', { facts: [weighing(record.id, pileId, 281), weighing(record.id, pileId, 283, 2)] })
   await ask('PUT', `/fabrications/${record.id}`, editOf(record, { notes: 'by hand' }))

@@ -131,7 +131,7 @@ export async function addSupplier(test: TestApp, kitchen: Pick<Kitchen, 'id'>, n
 }
 
 /** Adds a price by the names that a list would have; a name that is not here gets an id that stands for nothing. */
-export async function addPrice(test: TestApp, kitchen: Pick<Kitchen, 'id'>, line: PriceListLine) {
+export async function createPrice(test: TestApp, kitchen: Pick<Kitchen, 'id'>, line: PriceListLine) {
   const { supplier, item, product, ...price } = line
   const idOf = async (path: string, name: string | null): Promise<string | null> => {
     if (name === null) return null

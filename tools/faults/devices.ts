@@ -9,7 +9,7 @@ const WEIGH_MS = 15
 const RETRY_MS = 50
 const ANSWER_MS = 3_000
 /** Readings of one record: beyond them the next one is started, so that reading it back stays quick. */
-const MOST_OF_RECORD = 3_000
+const MAX_OF_RECORD = 3_000
 
 /** A bench where devices weigh. */
 interface Bench {
@@ -77,7 +77,7 @@ export class Devices {
 
   async #nextBench(): Promise<Bench> {
     const { kitchenId, style } = this.#kitchen
-    const wish = {
+    const request = {
       id: newId(),
       styleId: style.id,
       units: 6,
@@ -88,7 +88,12 @@ export class Devices {
       date: '2026-11-26',
       startedAt: new Date().toISOString(),
     }
-    const { record } = await must<FabricationState>(this.#url, 'POST', `/api/kitchens/${kitchenId}/fabrications`, wish)
+    const { record } = await must<FabricationState>(
+      this.#url,
+      'POST',
+      `/api/kitchens/${kitchenId}/fabrications`,
+      request,
+    )
     const bench = { kitchenId, fabricationId: record.id, pileId: record.piles[0]?.id as string }
     this.#benches.push(bench)
     return bench
@@ -136,7 +141,7 @@ export class Devices {
   async turnOver(): Promise<void> {
     const last = this.#benches.at(-1) as Bench
     const count = [...this.acknowledged.values()].filter((id) => id === last.fabricationId).length
-    if (count > MOST_OF_RECORD) await this.#nextBench()
+    if (count > MAX_OF_RECORD) await this.#nextBench()
   }
 
   /** Reads everything back: acknowledged readings that are not there, that are there twice, and that nobody sent. */

@@ -1,5 +1,5 @@
 import type { Work, WorkName } from '@fleam/contract'
-import { type PortionWish, planBonded, planPortions, planRacks, platePieces, type SolveProgramme } from '@fleam/core'
+import { type PortionRequest, planBonded, planPortions, planRacks, platePieces, type SolveProgramme } from '@fleam/core'
 
 const COARSE = 2
 
@@ -28,13 +28,13 @@ const solve: SolveProgramme = (programme) => {
 }
 
 /** What the worker would answer, at once. */
-export async function workAtOnce<N extends WorkName>(name: N, wish: Work[N]['wish']): Promise<Work[N]['answer']> {
+export async function workAtOnce<N extends WorkName>(name: N, input: Work[N]['input']): Promise<Work[N]['answer']> {
   const all: { [K in WorkName]: (each: never) => Work[K]['answer'] } = {
     // Coarser than on the page: the tests ask what is shown, not where the best cut lies.
-    'portion-plan': (each: PortionWish) => planPortions({ ...each, step: COARSE }),
+    'portion-plan': (each: PortionRequest) => planPortions({ ...each, step: COARSE }),
     'bonded-plan': planBonded,
     'rack-plan': (each) => planRacks(each, solve),
     plating: (each) => platePieces(each, solve),
   }
-  return all[name](wish as never) as Work[N]['answer']
+  return all[name](input as never) as Work[N]['answer']
 }

@@ -29,10 +29,10 @@ export interface WarningInput {
 const percent = (share: number) => `${formatNumber(Math.abs(share) * 100, 1)}\u00a0%`
 
 /** More names than these are counted: a warning is read in a glance. */
-const MOST_NAMED = 5
+const MAX_NAMED = 5
 
 function names(list: readonly { name: string }[]): string {
-  const named = list.slice(0, MOST_NAMED).map((each) => each.name)
+  const named = list.slice(0, MAX_NAMED).map((each) => each.name)
   const more = list.length - named.length
   return more > 0 ? `${named.join(', ')} and ${more} more` : named.join(', ')
 }

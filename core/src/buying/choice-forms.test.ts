@@ -22,9 +22,9 @@ const style = {
   ],
 } as unknown as CutStyle
 
-const wish = { units: 6, wagePerHour: 20, currency: 'EUR', boneShareOf: () => 0 }
+const request = { units: 6, wagePerHour: 20, currency: 'EUR', boneShareOf: () => 0 }
 const costOf = (form: ReturnType<typeof choiceForms>[number]['form']) =>
-  evaluate(sideOf(form, wish, '')?.figures.costPerPlate?.expression as Parameters<typeof evaluate>[0])
+  evaluate(sideOf(form, request, '')?.figures.costPerPlate?.expression as Parameters<typeof evaluate>[0])
 
 test('the usual choice is the form as it is; another changes minutes and shares by the difference', () => {
   const [out, left] = choiceForms(wholeForm(), style)

@@ -3,11 +3,13 @@ import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
 import { appraise, type Order } from '../index.ts'
 import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
 
-const wish = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
+const request = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
 const order: Order = { pieces: 6, packs: null, weight: 12_000, goods: 36, isRaised: false }
 
 describe('the fabrication of an order', () => {
-  const document = documentOfOrder(wholeForm({ quote: quote(3, 'kg', { delivery: 9 }) }), order, wish, { plate: wish })
+  const document = documentOfOrder(wholeForm({ quote: quote(3, 'kg', { delivery: 9 }) }), order, request, {
+    plate: request,
+  })
 
   test('is bought as it is quoted, delivery on it', () => {
     expect(document.purchase).toEqual({
@@ -26,23 +28,23 @@ describe('the fabrication of an order', () => {
   })
 
   test('is portioned by the plate, not by the style', () => {
-    const other = documentOfOrder(wholeForm(), order, wish, { plate: { ...wish, plateWeight: 180 } })
+    const other = documentOfOrder(wholeForm(), order, request, { plate: { ...request, plateWeight: 180 } })
     expect(other.piles[0]?.target).toBe(180)
-    expect(documentOfOrder(wholeForm(), order, wish).piles[0]?.target).toBe(250)
+    expect(documentOfOrder(wholeForm(), order, request).piles[0]?.target).toBe(250)
   })
 
   test('may be asked at another yield', () => {
-    expect(documentOfOrder(wholeForm(), order, wish, { shares: { supremes: 0.3 } }).piles[0]?.weight).toBe(3600)
+    expect(documentOfOrder(wholeForm(), order, request, { shares: { supremes: 0.3 } }).piles[0]?.weight).toBe(3600)
   })
 
   test('of several lots is one lot of all their money', () => {
     const lots: Order = { pieces: 10, packs: 2, weight: 20_000, goods: 60, isRaised: false }
-    const lot = documentOfOrder(wholeForm({ quote: quote(30, 'lot', { packPieces: 5 }) }), lots, wish)
+    const lot = documentOfOrder(wholeForm({ quote: quote(30, 'lot', { packPieces: 5 }) }), lots, request)
     expect(appraise(lot).cost.ap).toBe(60)
   })
 
   test('has no bags where none are used', () => {
-    expect(documentOfOrder(wholeForm({ consumablesPerUnit: 0 }), order, wish).consumables).toEqual([])
+    expect(documentOfOrder(wholeForm({ consumablesPerUnit: 0 }), order, request).consumables).toEqual([])
   })
 })
 
@@ -52,9 +54,9 @@ test('the order gives the plates that are wanted, whatever the yield', () => {
     fc.property(share, fc.integer({ min: 1, max: 400 }), (value, plates) => {
       const form = wholeForm()
       const piles = form.piles.map((pile) => (pile.name === 'supremes' ? { ...pile, share: estimate(value) } : pile))
-      const ordered = orderForPlates({ ...form, piles }, { ...wish, plates }) as Order
-      expect(ordered.weight * value).toBeGreaterThanOrEqual(plates * wish.plateWeight - 1e-6)
-      expect((ordered.weight - 2000) * value).toBeLessThan(plates * wish.plateWeight + 1e-6)
+      const ordered = orderForPlates({ ...form, piles }, { ...request, plates }) as Order
+      expect(ordered.weight * value).toBeGreaterThanOrEqual(plates * request.plateWeight - 1e-6)
+      expect((ordered.weight - 2000) * value).toBeLessThan(plates * request.plateWeight + 1e-6)
     }),
     { seed: 4, numRuns: 80 },
   )
@@ -64,17 +66,17 @@ describe('what is bought ready as an offer', () => {
   test('carries its part of the delivery', () => {
     const form = readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20, delivery: 12 }) })
     // 19 plates at 97 % are one case; 58 are three, and each carries a third.
-    expect(offerOfForm(form, { ...wish, plates: 19 })?.extras).toBeCloseTo(12, 12)
-    expect(offerOfForm(form, { ...wish, plates: 58 })?.extras).toBeCloseTo(4, 12)
+    expect(offerOfForm(form, { ...request, plates: 19 })?.extras).toBeCloseTo(12, 12)
+    expect(offerOfForm(form, { ...request, plates: 58 })?.extras).toBeCloseTo(4, 12)
   })
 
   test('by weight spreads it over the pieces ordered', () => {
     const form = readyForm({ quote: quote(14, 'kg', { pieceWeight: 250, delivery: 10 }), usableShare: 1 })
-    expect(offerOfForm(form, wish)).toMatchObject({ pieces: 20, pieceWeight: 250, extras: 10 })
+    expect(offerOfForm(form, request)).toMatchObject({ pieces: 20, pieceWeight: 250, extras: 10 })
   })
 
   test('of unknown size is none', () => {
-    expect(offerOfForm(readyForm({ quote: quote(14) }), wish)).toBeNull()
-    expect(offerOfForm(readyForm({ quote: quote(76, 'case', { pieceWeight: 280 }) }), wish)).toBeNull()
+    expect(offerOfForm(readyForm({ quote: quote(14) }), request)).toBeNull()
+    expect(offerOfForm(readyForm({ quote: quote(76, 'case', { pieceWeight: 280 }) }), request)).toBeNull()
   })
 })

@@ -7,7 +7,7 @@ import {
   type Pile,
   type Purchase,
 } from '../fabrication/index.ts'
-import type { BuyingWish, FormPile, ReadyForm, WholeForm } from './form.ts'
+import type { BuyingRequest, FormPile, ReadyForm, WholeForm } from './form.ts'
 import { type Order, orderFor, pieceWeightOf } from './quote.ts'
 
 /** What an order of something whole says on its invoice. */
@@ -24,8 +24,8 @@ function purchaseOf({ quote }: Pick<WholeForm, 'quote'>, order: Order): Purchase
 }
 
 /** The order of something whole that gives the plates wanted; null where the quote does not say how much one buys. */
-export const orderForPlates = (form: WholeForm, wish: BuyingWish): Order | null =>
-  orderFor(form.quote, unitsWanted(form, wish), form.unitWeight)
+export const orderForPlates = (form: WholeForm, request: BuyingRequest): Order | null =>
+  orderFor(form.quote, unitsWanted(form, request), form.unitWeight)
 
 /** A piece this near to the weight of a plate is a plate, where nobody set bounds: nobody orders a crate for a gram. */
 const USUAL_LEEWAY = 0.05
@@ -37,7 +37,10 @@ function isPlate(piece: number, plateWeight: number, bounds: { low: number; high
 }
 
 /** Plates that one unit of something whole gives, by its portions where one of them is a plate, else by its grams. */
-export function platesFromUnit(form: WholeForm, { product, plateWeight }: Pick<BuyingWish, 'product' | 'plateWeight'>) {
+export function platesFromUnit(
+  form: WholeForm,
+  { product, plateWeight }: Pick<BuyingRequest, 'product' | 'plateWeight'>,
+) {
   const pile = form.piles.find((each) => each.name === product)
   const grams = (pile?.share.value ?? 0) * (pieceWeightOf(form.quote) ?? form.unitWeight)
   const portions = pile?.portions ?? null
@@ -53,12 +56,12 @@ export function platesFromPiece(form: ReadyForm, pieceWeight: number, plateWeigh
   return plates * form.usableShare
 }
 
-function unitsWanted(form: WholeForm, wish: BuyingWish): number {
-  const perUnit = platesFromUnit(form, wish)
-  return perUnit > 0 ? wish.plates / perUnit : 1
+function unitsWanted(form: WholeForm, request: BuyingRequest): number {
+  const perUnit = platesFromUnit(form, request)
+  return perUnit > 0 ? request.plates / perUnit : 1
 }
 
-type Plate = Pick<BuyingWish, 'product' | 'plateWeight'>
+type Plate = Pick<BuyingRequest, 'product' | 'plateWeight'>
 
 const pileOf = (pile: FormPile, weight: number, plate: Plate | null): Pile => ({
   name: pile.name,
@@ -76,7 +79,7 @@ function targetOf(pile: FormPile, plate: Plate | null): { target?: number } {
 }
 
 /** What one pays for labour, and in which money. */
-export type Terms = Pick<BuyingWish, 'wagePerHour' | 'currency'>
+export type Terms = Pick<BuyingRequest, 'wagePerHour' | 'currency'>
 
 export interface DocumentDetails {
   /** The product on the plate: its pile is portioned by it. */
@@ -112,7 +115,7 @@ export function documentOfOrder(
 }
 
 /** The order of what is bought ready that gives the plates wanted; null where its size is unknown. */
-export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingWish): Order | null {
+export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingRequest): Order | null {
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null || pieceWeight <= 0) return null
   return orderFor(form.quote, plates / platesFromPiece(form, pieceWeight, plateWeight))
@@ -122,22 +125,22 @@ export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingWis
  * A ready form as an offer for the product, its delivery spread over the pieces that the plates need. The
  * one way from the price book to an offer: a verdict and the true cost both take it. Null where its size is unknown.
  */
-export function offerOfForm(form: ReadyForm, wish: BuyingWish): Offer | null {
+export function offerOfForm(form: ReadyForm, request: BuyingRequest): Offer | null {
   const pieceWeight = pieceWeightOf(form.quote)
-  const order = orderOfReady(form, wish)
+  const order = orderOfReady(form, request)
   if (pieceWeight === null || order === null) return null
   // An offer is one pack where it is sold in packs, so the delivery falls on the pieces of one pack in proportion.
   const pieces = order.packs === null ? order.pieces : order.pieces / order.packs
   const extras = (form.quote.delivery * pieces) / order.pieces
   return {
     name: `${form.article}, ${form.supplier}`,
-    pile: wish.product,
+    pile: request.product,
     price: form.quote.price,
     pieces,
     pieceWeight,
     usableShare: form.usableShare,
     handlingMinutesPerPiece: form.handlingMinutesPerPiece,
-    ratePerHour: wish.wagePerHour,
+    ratePerHour: request.wagePerHour,
     extras,
   }
 }

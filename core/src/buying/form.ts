@@ -65,7 +65,7 @@ export interface ReadyForm extends AnyForm {
 /** One way to come by a product. */
 export type BuyingForm = WholeForm | ReadyForm
 
-export interface BuyingWish {
+export interface BuyingRequest {
   /** Name of the pile that is wanted. */
   product: string
   /** Plates wanted: delivery charges and packs are spread over what is ordered for them. */

@@ -2,7 +2,7 @@ import { quote, wholeForm } from '../../test/forms.ts'
 import { keptUntil, type MealView, mealView } from './index.ts'
 
 const keeping = { chilledDays: 2, frozenMonths: 9 }
-const wish = {
+const request = {
   units: 4,
   wagePerHour: 20,
   currency: 'EUR',
@@ -16,7 +16,7 @@ const wish = {
 }
 
 test('one purchase is so many servings, and every serving carries its part of the cost', () => {
-  const view = mealView(wholeForm(), wish) as MealView
+  const view = mealView(wholeForm(), request) as MealView
   expect(view.outlay).toBeCloseTo(24, 9)
   // 2 kg of supremes are 8 servings, 1 kg of drumsticks is 5.
   expect(view.parts.map((part) => [part.pile, part.servings])).toEqual([
@@ -29,9 +29,9 @@ test('one purchase is so many servings, and every serving carries its part of th
 })
 
 test('a part that nobody eats has no servings, and nothing eaten has no cost a serving', () => {
-  const uses = wish.uses.map((use) => ({ ...use, serving: null }))
+  const uses = request.uses.map((use) => ({ ...use, serving: null }))
   // One part must be portioned for costs to fall on; with none there is nothing to say.
-  const view = mealView(wholeForm(), { ...wish, uses }) as MealView
+  const view = mealView(wholeForm(), { ...request, uses }) as MealView
   expect([view.servings, view.costPerServing, view.parts]).toEqual([0, null, []])
 })
 
@@ -52,6 +52,6 @@ describe('keeping', () => {
 
 test('a deal of several counts whole, also what was not wanted', () => {
   const deal = wholeForm({ quote: quote(50, 'lot', { packPieces: 5 }) })
-  expect(mealView(deal, wish)).toMatchObject({ outlay: 50, order: { pieces: 5, isRaised: true } })
-  expect(mealView(deal, { ...wish, units: 5 })?.order.isRaised).toBe(false)
+  expect(mealView(deal, request)).toMatchObject({ outlay: 50, order: { pieces: 5, isRaised: true } })
+  expect(mealView(deal, { ...request, units: 5 })?.order.isRaised).toBe(false)
 })

@@ -13,7 +13,7 @@ export interface MealUse {
   keeping: Keeping
 }
 
-export interface MealWish extends Terms {
+export interface MealRequest extends Terms {
   units: number
   uses: readonly MealUse[]
   /** Day on which it is cut, `2026-11-24`. */
@@ -50,11 +50,11 @@ export interface MealView {
  * must be eaten. Every part that is eaten carries its share of the cost by value. Null where the quote does
  * not say how much one buys.
  */
-export function mealView(form: WholeForm, wish: MealWish): MealView | null {
-  const order = orderFor(form.quote, wish.units, form.unitWeight)
+export function mealView(form: WholeForm, request: MealRequest): MealView | null {
+  const order = orderFor(form.quote, request.units, form.unitWeight)
   if (!order) return null
-  const plain = documentOfOrder(form, order, wish)
-  const servingOf = (pile: string) => wish.uses.find((use) => use.pile === pile)?.serving ?? null
+  const plain = documentOfOrder(form, order, request)
+  const servingOf = (pile: string) => request.uses.find((use) => use.pile === pile)?.serving ?? null
   const piles = plain.piles.map((pile) => {
     const serving = servingOf(pile.name)
     if (serving === null) return { ...pile, class: pile.class === 'primary' ? ('by-product' as const) : pile.class }
@@ -64,7 +64,7 @@ export function mealView(form: WholeForm, wish: MealWish): MealView | null {
   const document: FabricationDocument = { ...plain, piles }
   const appraisal = appraise(document)
   const parts = appraisal.piles.flatMap((pile) => {
-    const use = wish.uses.find((each) => each.pile === pile.name && each.serving !== null)
+    const use = request.uses.find((each) => each.pile === pile.name && each.serving !== null)
     if (!use || pile.class !== 'primary') return []
     return [
       {
@@ -72,7 +72,7 @@ export function mealView(form: WholeForm, wish: MealWish): MealView | null {
         weight: pile.weight,
         servings: pile.portions ?? 0,
         costPerServing: pile.costPerPortion,
-        ...keptUntil(use.keeping, wish.day, wish.useBy),
+        ...keptUntil(use.keeping, request.day, request.useBy),
       },
     ]
   })

@@ -2,8 +2,8 @@ import { formPile, quote, wholeForm } from '../../test/forms.ts'
 import { evaluate } from '../index.ts'
 import { explainParted, explainPartPrice, type PartedValue, partedValue, rankParted } from './index.ts'
 
-const wish = { units: 10, wagePerHour: 20, currency: 'EUR', marginShare: 0.3 }
-const parted = (changes = {}) => partedValue(wholeForm(changes), wish) as PartedValue
+const request = { units: 10, wagePerHour: 20, currency: 'EUR', marginShare: 0.3 }
+const parted = (changes = {}) => partedValue(wholeForm(changes), request) as PartedValue
 
 test('worth is every part at its value, against price, labour and bags', () => {
   const { worth, cost, margin, labourHours, marginPerHour, unvalued } = parted()
@@ -16,7 +16,7 @@ test('worth is every part at its value, against price, labour and bags', () => {
   expect(unvalued).toEqual(['bones'])
 })
 
-test('prices for the wished margin bring just that margin', () => {
+test('prices for the target margin bring just that margin', () => {
   const value = parted()
   const sold = value.parts.reduce((sum, part) => sum + ((part.priceForMargin as number) * part.weight) / 1000, 0)
   expect((sold - value.cost) / sold).toBeCloseTo(0.3, 12)
@@ -55,7 +55,7 @@ test('styles are ranked by what is left over, each or by the hour', () => {
 })
 
 test('nothing is said of a quote without a size', () => {
-  expect(partedValue(wholeForm({ quote: quote(60, 'case'), unitWeight: 0 }), wish)).toBeNull()
+  expect(partedValue(wholeForm({ quote: quote(60, 'case'), unitWeight: 0 }), request)).toBeNull()
 })
 
 test('an order that had to be larger is compared by what each leaves over', () => {

@@ -15,7 +15,7 @@ export interface PartPrice {
   valuePerKg: number
   /** Money of the part at that value. */
   worth: number
-  /** Price of a kilo that reaches the wished margin; null where the parts are worth nothing. */
+  /** Price of a kilo that reaches the target margin; null where the parts are worth nothing. */
   priceForMargin: number | null
 }
 
@@ -40,23 +40,23 @@ export interface PartedValue {
   unvalued: string[]
 }
 
-export interface PartedWish extends Terms {
+export interface PartedRequest extends Terms {
   /** How many of them are cut at once. */
   units: number
-  /** Wished margin of a shop, as a share of the selling price: 0 and up to, but not, 1. */
+  /** Target margin of a shop, as a share of the selling price: 0 and up to, but not, 1. */
   marginShare: number
 }
 
 /**
  * What something whole is worth parted in one style: every pile at its value against price, labour and
- * consumables, and for each part the price at which all of them together reach the wished margin: they
+ * consumables, and for each part the price at which all of them together reach the target margin: they
  * all rise by the same factor, so that dear parts stay dear. Null where the quote does not say how much
  * one buys.
  */
-export function partedValue(form: WholeForm, wish: PartedWish): PartedValue | null {
-  const order = orderFor(form.quote, wish.units, form.unitWeight)
+export function partedValue(form: WholeForm, request: PartedRequest): PartedValue | null {
+  const order = orderFor(form.quote, request.units, form.unitWeight)
   if (!order) return null
-  const document = documentOfOrder(form, order, wish)
+  const document = documentOfOrder(form, order, request)
   const { cost } = appraise(document)
   const parts = document.piles.map((pile) => {
     const weight = pile.weight ?? 0
@@ -67,7 +67,7 @@ export function partedValue(form: WholeForm, wish: PartedWish): PartedValue | nu
   const minutes = (document.labour ?? []).reduce((sum, entry) => sum + entry.minutes, 0)
   const labourHours = minutes / MINUTES_PER_HOUR
   const margin = worth - cost.in
-  const factor = worth > 0 && wish.marginShare < 1 ? cost.in / (1 - wish.marginShare) / worth : null
+  const factor = worth > 0 && request.marginShare < 1 ? cost.in / (1 - request.marginShare) / worth : null
   return {
     form,
     document,
@@ -128,7 +128,7 @@ export function explainParted(parted: PartedValue, figure: PartedFigure): Explan
   }
 }
 
-/** The formula of the price that a part needs for the wished margin. */
+/** The formula of the price that a part needs for the target margin. */
 export function explainPartPrice(parted: PartedValue, part: PartPrice, marginShare: number): Explanation {
   return {
     title: `A kilo of ${part.name}, to sell`,
@@ -138,7 +138,7 @@ export function explainPartPrice(parted: PartedValue, part: PartPrice, marginSha
       over(
         over(
           value('purchase, labour, bags', parted.cost, 'money'),
-          minus(constant(1), value('wished margin', marginShare, 'share')),
+          minus(constant(1), value('target margin', marginShare, 'share')),
         ),
         value('worth of the parts', parted.worth, 'money'),
       ),

@@ -3,7 +3,7 @@ import { appraise, evaluate } from '../index.ts'
 import { documentOfOrder } from './form-document.ts'
 import { type SideBySide, type SideFigure, sideOf } from './index.ts'
 
-const wish = {
+const request = {
   units: 10,
   wagePerHour: 20,
   currency: 'EUR',
@@ -16,9 +16,9 @@ const figure = (side: SideBySide | null, name: SideFigure) => {
 
 test('a plate costs what appraise says of the same order', () => {
   const form = wholeForm()
-  const side = sideOf(form, wish, '')
+  const side = sideOf(form, request, '')
   const order = { pieces: 10, packs: null, weight: 20_000, goods: 60, isRaised: false }
-  const { piles } = appraise(documentOfOrder(form, order, wish))
+  const { piles } = appraise(documentOfOrder(form, order, request))
   const portioned = piles.filter((pile) => (pile.portions ?? 0) > 0)
   const portions = portioned.reduce((sum, pile) => sum + (pile.portions as number), 0)
   const cost = portioned.reduce((sum, pile) => sum + (pile.cost as number), 0)
@@ -30,8 +30,8 @@ test('a plate costs what appraise says of the same order', () => {
 
 test('bone-in portions cost more by the edible gram than by the gram', () => {
   const piles = [formPile('legs', 0.4, { class: 'primary', target: 300 })]
-  const bony = figure(sideOf(wholeForm({ piles }), wish, ''), 'costPer100gEdible') as number
-  const plain = figure(sideOf(wholeForm({ piles }), { ...wish, boneShareOf: () => 0 }, ''), 'costPer100gEdible')
+  const bony = figure(sideOf(wholeForm({ piles }), request, ''), 'costPer100gEdible') as number
+  const plain = figure(sideOf(wholeForm({ piles }), { ...request, boneShareOf: () => 0 }, ''), 'costPer100gEdible')
   expect(bony).toBeCloseTo((plain as number) / 0.75, 12)
 })
 
@@ -41,7 +41,7 @@ test('what is not used of a by-product is waste, with what is lost', () => {
     formPile('bones', 0.5, { class: 'by-product', usedShare: 0.6 }),
     formPile('bin', 0.05, { class: 'waste' }),
   ]
-  const side = sideOf(wholeForm({ piles }), wish, '')
+  const side = sideOf(wholeForm({ piles }), request, '')
   // Twenty plates of 250 g.
   expect(figure(side, 'byProductsPerPlate')).toBeCloseTo(6000 / 20, 6)
   // 40 % of the bones, the bin, and the fifth that nobody weighs.
@@ -49,7 +49,7 @@ test('what is not used of a by-product is waste, with what is lost', () => {
 })
 
 test('what is bought ready has rejects and handling, and no by-products', () => {
-  const side = sideOf(readyForm({ usableShare: 0.9, handlingMinutesPerPiece: 0.5 }), wish, 'supremes')
+  const side = sideOf(readyForm({ usableShare: 0.9, handlingMinutesPerPiece: 0.5 }), request, 'supremes')
   expect(figure(side, 'byProductsPerPlate')).toBeNull()
   // 76 for twenty, half a minute at 20 an hour for each, and one in ten cannot be served.
   expect(figure(side, 'costPerPlate')).toBeCloseTo((76 / 20 + (0.5 / 60) * 20) / 0.9, 12)
@@ -59,5 +59,5 @@ test('what is bought ready has rejects and handling, and no by-products', () => 
 })
 
 test('a quote that does not say how much one buys is not compared', () => {
-  expect(sideOf(readyForm({ quote: { ...quote(3), pieceWeight: null } }), wish, 'supremes')).toBeNull()
+  expect(sideOf(readyForm({ quote: { ...quote(3), pieceWeight: null } }), request, 'supremes')).toBeNull()
 })

@@ -35,7 +35,7 @@ export interface SideBySide {
   figures: Record<SideFigure, Explanation | null>
 }
 
-export interface SideBySideWish extends Terms {
+export interface SideBySideRequest extends Terms {
   /** Units of something whole that are cut at once. */
   units: number
   /** What of a portion of a pile is bone, 0 to 1. */
@@ -43,13 +43,13 @@ export interface SideBySideWish extends Terms {
 }
 
 /** One form on the axes on which styles are compared; null where its quote does not say how much one buys. */
-export const sideOf = (form: BuyingForm, wish: SideBySideWish, product: string): SideBySide | null =>
-  form.kind === 'whole' ? wholeSide(form, wish) : readySide(form, wish, product)
+export const sideOf = (form: BuyingForm, request: SideBySideRequest, product: string): SideBySide | null =>
+  form.kind === 'whole' ? wholeSide(form, request) : readySide(form, request, product)
 
-function wholeSide(form: WholeForm, wish: SideBySideWish): SideBySide | null {
-  const order = orderFor(form.quote, wish.units, form.unitWeight)
+function wholeSide(form: WholeForm, request: SideBySideRequest): SideBySide | null {
+  const order = orderFor(form.quote, request.units, form.unitWeight)
   if (!order) return null
-  const document = documentOfOrder(form, order, wish)
+  const document = documentOfOrder(form, order, request)
   const appraisal = appraise(document)
   const portioned = appraisal.piles.filter((pile) => pile.cost !== null && (pile.portions ?? 0) > 0)
   const plates = plus(...portioned.map((pile) => value(`plates of ${pile.name}`, pile.portions as number, 'count')))
@@ -68,7 +68,7 @@ function wholeSide(form: WholeForm, wish: SideBySideWish): SideBySide | null {
         portioned.map((pile) => [`cost of ${pile.name}`, pile.cost as number]),
         'All portioned piles together: plates of different styles are not of one weight.',
       ),
-      costPer100gEdible: edibleCost(appraisal, wish),
+      costPer100gEdible: edibleCost(appraisal, request),
       platesFromOne:
         portioned.length === 0
           ? null
@@ -95,7 +95,7 @@ function wholeSide(form: WholeForm, wish: SideBySideWish): SideBySide | null {
   }
 }
 
-function edibleCost({ piles }: Appraisal, { boneShareOf }: SideBySideWish): Explanation | null {
+function edibleCost({ piles }: Appraisal, { boneShareOf }: SideBySideRequest): Explanation | null {
   const primary = piles.filter((pile) => pile.class === 'primary' && pile.cost !== null && pile.weight > 0)
   if (primary.length === 0) return null
   const cost = plus(...primary.map((pile) => value(`cost of ${pile.name}`, pile.cost as number, 'money')))
@@ -116,16 +116,16 @@ const edibleExplanation = (perGram: Explanation['expression']): Explanation => (
   note: 'Bones on a portion are taken off it at the share assumed of them.',
 })
 
-function readySide(form: ReadyForm, wish: SideBySideWish, product: string): SideBySide | null {
+function readySide(form: ReadyForm, request: SideBySideRequest, product: string): SideBySide | null {
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null) return null
-  const plates = { ...wish, product, plates: wish.units, plateWeight: pieceWeight }
+  const plates = { ...request, product, plates: request.units, plateWeight: pieceWeight }
   const offer = offerOfForm(form, plates)
   const order = orderOfReady(form, plates)
   if (!offer || !order) return null
   const served = value('can be served', form.usableShare, 'share')
   const perPlate = buyPerPortion(offer)
-  const bone = wish.boneShareOf(product)
+  const bone = request.boneShareOf(product)
   return {
     form,
     count: order.pieces,

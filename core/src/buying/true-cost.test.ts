@@ -6,8 +6,8 @@ import { appraise, evaluate, type Offer } from '../index.ts'
 import { offerOfForm } from './form-document.ts'
 import { canTellApart, compareForms, explainTrueCost, type TrueCost } from './index.ts'
 
-const wish = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
-const only = (form: Parameters<typeof compareForms>[0][number]) => compareForms([form], wish).ranked[0] as TrueCost
+const request = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
+const only = (form: Parameters<typeof compareForms>[0][number]) => compareForms([form], request).ranked[0] as TrueCost
 
 describe('something whole', () => {
   test('costs purchase, labour and bags less by-products, over its kilos of product', () => {
@@ -53,7 +53,7 @@ test('what is bought ready costs its price, handling and rejects', () => {
 })
 
 test('every figure is what appraising the same document says, and its formula works out to it', () => {
-  const { ranked } = compareForms([wholeForm(), readyForm()], wish)
+  const { ranked } = compareForms([wholeForm(), readyForm()], request)
   for (const cost of ranked) {
     if ('appraisal' in cost.basis) {
       const again = appraise(cost.basis.document)
@@ -63,7 +63,7 @@ test('every figure is what appraising the same document says, and its formula wo
       expect(bought?.buyPerPortionSameWeight).toBeCloseTo(ready?.costPerPlate as number, 9)
     }
     for (const figure of ['outlay', 'labour', 'costPerKg', 'costPerPlate'] as const) {
-      const explanation = explainTrueCost(cost, figure, wish)
+      const explanation = explainTrueCost(cost, figure, request)
       expect(explanation && evaluate(explanation.expression)).toBeCloseTo(cost[figure], 9)
     }
   }
@@ -80,7 +80,7 @@ describe('the ranking', () => {
     }
   }
   const ranks = (forms: ReturnType<typeof at>[]) =>
-    compareForms(forms, wish).ranked.map((each) => `${each.form.id}${each.rank}`)
+    compareForms(forms, request).ranked.map((each) => `${each.form.id}${each.rank}`)
 
   test('is by what a kilo costs, cheapest first, whatever the price', () => {
     expect(ranks([at('dear', 5), at('cheap', 3)])).toEqual(['cheap1', 'dear2'])
@@ -106,7 +106,7 @@ describe('the ranking', () => {
 test('says which forms cannot be compared, and why', () => {
   const { ranked, left } = compareForms(
     [readyForm({ quote: quote(76, 'case') }), wholeForm({ piles: [] }), wholeForm({ quote: quote(3, 'case') })],
-    wish,
+    request,
   )
   expect(ranked).toEqual([])
   expect(left.map((each) => each.why)).toEqual(['size-unknown', 'product-missing', 'size-unknown'])
@@ -141,7 +141,7 @@ test('the same offer costs the same in the true cost and in a verdict whose plat
       fc.integer({ min: 1, max: 200 }),
       (unit, amount, pieceWeight, packPieces, delivery, usableShare, plates) => {
         const form = readyForm({ quote: quote(amount, unit, { pieceWeight, packPieces, delivery }), usableShare })
-        const served = { ...wish, plates }
+        const served = { ...request, plates }
         const [cost] = compareForms([form], served).ranked
         const offer = offerOfForm(form, served) as Offer
         const piles = [{ name: 'supremes', class: 'primary' as const, target: 250, weight: 250 * 12, portions: 12 }]
@@ -159,7 +159,7 @@ test('the same offer costs the same in the true cost and in a verdict whose plat
 })
 
 describe('an order is rounded by portions, not by grams', () => {
-  const wish = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 20, currency: 'EUR' }
+  const request = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 20, currency: 'EUR' }
   const bird = (grams: number) =>
     wholeForm({
       unitWeight: grams,
@@ -167,23 +167,23 @@ describe('an order is rounded by portions, not by grams', () => {
     })
 
   test('sixty breasts of 279.3 g serve sixty plates of 280 within bounds', () => {
-    const [cost] = compareForms([bird(2234.4)], wish).ranked
+    const [cost] = compareForms([bird(2234.4)], request).ranked
     expect(cost?.order.pieces).toBe(30)
     expect([cost?.plates, cost?.missingWithOneLess]).toEqual([60, 2])
     const ready = readyForm({ quote: quote(4, 'piece', { pieceWeight: 279.3 }), usableShare: 1 })
-    expect(compareForms([ready], wish).ranked[0]?.order.pieces).toBe(60)
+    expect(compareForms([ready], request).ranked[0]?.order.pieces).toBe(60)
   })
 
   test('breasts outside their bounds are counted by their grams', () => {
-    const [cost] = compareForms([bird(1600)], wish).ranked
+    const [cost] = compareForms([bird(1600)], request).ranked
     expect(cost?.order.pieces).toBe(42)
     const light = readyForm({ quote: quote(4, 'piece', { pieceWeight: 140 }), usableShare: 1 })
-    expect(compareForms([light], wish).ranked[0]?.order.pieces).toBe(120)
+    expect(compareForms([light], request).ranked[0]?.order.pieces).toBe(120)
   })
 
   test('a case less is a case of plates less', () => {
     const cases = readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20 }), usableShare: 1 })
-    const [cost] = compareForms([cases], wish).ranked
+    const [cost] = compareForms([cases], request).ranked
     expect([cost?.order.packs, cost?.plates, cost?.missingWithOneLess]).toEqual([3, 60, 20])
   })
 })

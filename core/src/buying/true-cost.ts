@@ -3,7 +3,7 @@ import { buyPerPortion, handlingPerPiece, servedOfBought } from '../comparison/i
 import type { FabricationDocument, Offer } from '../fabrication/index.ts'
 import type { Estimate } from '../forecasting/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import type { BuyingForm, BuyingWish, ReadyForm, WholeForm } from './form.ts'
+import type { BuyingForm, BuyingRequest, ReadyForm, WholeForm } from './form.ts'
 import {
   documentOfOrder,
   offerOfForm,
@@ -56,12 +56,12 @@ export interface BuyingComparison {
  * Every form of one product side by side, by what a kilo of servable product really costs. The figures
  * are those of `appraise` on the order that each form needs: supplier prices are never compared as such.
  */
-export function compareForms(forms: readonly BuyingForm[], wish: BuyingWish): BuyingComparison {
-  const offers = forms.flatMap((form) => (form.kind === 'ready' ? (offerOfForm(form, wish) ?? []) : []))
+export function compareForms(forms: readonly BuyingForm[], request: BuyingRequest): BuyingComparison {
+  const offers = forms.flatMap((form) => (form.kind === 'ready' ? (offerOfForm(form, request) ?? []) : []))
   const ranked: TrueCost[] = []
   const left: NotComparable[] = []
   for (const form of forms) {
-    const cost = form.kind === 'whole' ? wholeCost(form, wish, offers) : readyCost(form, wish)
+    const cost = form.kind === 'whole' ? wholeCost(form, request, offers) : readyCost(form, request)
     if (typeof cost === 'string') left.push({ form, why: cost })
     else ranked.push(cost)
   }
@@ -69,18 +69,18 @@ export function compareForms(forms: readonly BuyingForm[], wish: BuyingWish): Bu
   return { ranked: withRanks(ranked), left }
 }
 
-function wholeCost(form: WholeForm, wish: BuyingWish, offers: readonly Offer[]): TrueCost | NotComparable['why'] {
-  const pile = form.piles.find((each) => each.name === wish.product && each.class === 'primary')
+function wholeCost(form: WholeForm, request: BuyingRequest, offers: readonly Offer[]): TrueCost | NotComparable['why'] {
+  const pile = form.piles.find((each) => each.name === request.product && each.class === 'primary')
   if (!pile) return 'product-missing'
-  const order = orderForPlates(form, wish)
+  const order = orderForPlates(form, request)
   if (!order) return 'size-unknown'
-  const document = documentOfOrder(form, order, wish, { plate: wish, offers })
+  const document = documentOfOrder(form, order, request, { plate: request, offers })
   const appraisal = appraise(document)
-  const costPerKg = costOfProduct(appraisal, wish.product)
+  const costPerKg = costOfProduct(appraisal, request.product)
   if (costPerKg === null) return 'product-missing'
   const costAt = (share: number) => {
-    const other = documentOfOrder(form, order, wish, { plate: wish, shares: { [pile.name]: share } })
-    return costOfProduct(appraise(other), wish.product) ?? costPerKg
+    const other = documentOfOrder(form, order, request, { plate: request, shares: { [pile.name]: share } })
+    return costOfProduct(appraise(other), request.product) ?? costPerKg
   }
   const { value, halfWidth } = pile.share
   const spread =
@@ -88,14 +88,14 @@ function wholeCost(form: WholeForm, wish: BuyingWish, offers: readonly Offer[]):
   return {
     form,
     order,
-    ...platesOf(order, platesFromUnit(form, wish), wish.plates),
+    ...platesOf(order, platesFromUnit(form, request), request.plates),
     yield: pile.share,
     outlay: appraisal.cost.ap,
     labour: appraisal.cost.labour,
     credit: appraisal.cost.credit,
     costPerKg,
     halfWidth: spread / 2,
-    costPerPlate: (costPerKg * wish.plateWeight) / GRAMS_PER_KILOGRAM,
+    costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,
     rank: 0,
     basis: { document, appraisal },
   }
@@ -112,22 +112,22 @@ function platesOf({ pieces, packs }: Order, perPiece: number, wanted: number) {
 const costOfProduct = (appraisal: Appraisal, product: string) =>
   appraisal.piles.find((pile) => pile.name === product)?.costPerKg ?? null
 
-function readyCost(form: ReadyForm, wish: BuyingWish): TrueCost | NotComparable['why'] {
-  const offer = offerOfForm(form, wish)
-  const order = orderOfReady(form, wish)
+function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotComparable['why'] {
+  const offer = offerOfForm(form, request)
+  const order = orderOfReady(form, request)
   if (!offer || !order) return 'size-unknown'
-  const costPerKg = (buyPerPortion(offer) / servedOfBought(offer, wish.plateWeight)) * GRAMS_PER_KILOGRAM
+  const costPerKg = (buyPerPortion(offer) / servedOfBought(offer, request.plateWeight)) * GRAMS_PER_KILOGRAM
   return {
     form,
     order,
-    ...platesOf(order, platesFromPiece(form, order.weight / order.pieces, wish.plateWeight), wish.plates),
+    ...platesOf(order, platesFromPiece(form, order.weight / order.pieces, request.plateWeight), request.plates),
     yield: null,
     outlay: order.goods + form.quote.delivery,
     labour: handlingPerPiece(offer) * order.pieces,
     credit: 0,
     costPerKg,
     halfWidth: 0,
-    costPerPlate: (costPerKg * wish.plateWeight) / GRAMS_PER_KILOGRAM,
+    costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,
     rank: 0,
     basis: { offer },
   }

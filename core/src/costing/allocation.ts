@@ -18,10 +18,10 @@ export function allocate(
   piles: readonly Pile[],
   pileWeights: readonly number[],
   portions: readonly (number | null)[],
-  wished: Allocation,
+  requested: Allocation,
 ): AllocationResult {
-  const isUsable = wished === 'weight' || canUse(wished, piles, portions)
-  const allocation = isUsable ? wished : 'weight'
+  const isUsable = requested === 'weight' || canUse(requested, piles, portions)
+  const allocation = isUsable ? requested : 'weight'
   // Loops over one list: this is worked out at every weighing and keystroke, and lists in between cost a tenth of it.
   const shares: (number | null)[] = []
   let sum = 0

@@ -1,5 +1,5 @@
 import { type Fact, standingMarks } from '../facts/index.ts'
-import { LONGEST_COOK_NAME, MOST_MINUTES } from '../limits/index.ts'
+import { LONGEST_COOK_NAME, MAX_MINUTES } from '../limits/index.ts'
 import type { LabourEntry } from './document.ts'
 
 const MS_PER_MINUTE = 60_000
@@ -34,7 +34,7 @@ export function labourClocks(facts: readonly Fact[], nowMs: number): LabourClock
   }
   return [...clocks.values()].map(({ since, ...clock }) => ({
     ...clock,
-    minutes: Math.min(MOST_MINUTES, clock.minutes + (since === null ? 0 : minutesFrom(since, nowMs))),
+    minutes: Math.min(MAX_MINUTES, clock.minutes + (since === null ? 0 : minutesFrom(since, nowMs))),
   }))
 }
 

@@ -3,12 +3,12 @@ import { appraise } from '../appraisal/index.ts'
 import { batchCurve } from './index.ts'
 
 const cheap = sixChickens({ purchase: { ...sixChickens().purchase, price: { amount: 3.1, per: 'kg' } } })
-const wish = { at: 0, units: 6, setUpMinutes: 20, most: 24 }
+const request = { at: 0, units: 6, setUpMinutes: 20, most: 24 }
 const costs = (setUpMinutes: number) =>
-  batchCurve(cheap, { ...wish, setUpMinutes }).points.map((point) => point.costPerPortion)
+  batchCurve(cheap, { ...request, setUpMinutes }).points.map((point) => point.costPerPortion)
 
 test('at the record’s own batch it says what appraising says', () => {
-  const own = batchCurve(cheap, wish).points[5]
+  const own = batchCurve(cheap, request).points[5]
   const { costPerPortion, buyPerPortionSameWeight } = appraise(cheap).comparisons[0] ?? {}
   expect(own?.units).toBe(6)
   expect(own?.costPerPortion).toBeCloseTo(costPerPortion as number, 9)
@@ -23,15 +23,15 @@ test('a larger batch never costs more a portion, and setting up weighs most on a
 
 test('without setting up and charges a portion costs the same in any batch', () => {
   const plain = { ...cheap, purchase: { ...cheap.purchase, extras: 0 } }
-  const { points } = batchCurve(plain, { ...wish, setUpMinutes: 0 })
+  const { points } = batchCurve(plain, { ...request, setUpMinutes: 0 })
   for (const point of points) expect(point.costPerPortion).toBeCloseTo(points[0]?.costPerPortion as number, 9)
 })
 
 test('says from which batch on making pays, or that none does', () => {
-  const { points, paysFrom } = batchCurve(cheap, wish)
+  const { points, paysFrom } = batchCurve(cheap, request)
   expect(paysFrom).toBeGreaterThan(1)
   for (const point of points)
     expect(point.costPerPortion < (point.buyPerPortion as number)).toBe(point.units >= (paysFrom as number))
   const dear = sixChickens({ purchase: { ...sixChickens().purchase, price: { amount: 12, per: 'kg' } } })
-  expect(batchCurve(dear, wish).paysFrom).toBeNull()
+  expect(batchCurve(dear, request).paysFrom).toBeNull()
 })

@@ -15,7 +15,7 @@ export interface BatchCurve {
   paysFrom: number | null
 }
 
-export interface BatchWish {
+export interface BatchRequest {
   /** Place of the offer that it is compared with. */
   at: number
   /** Units of the record. */
@@ -73,7 +73,7 @@ function ofUnits(
  * purchase are shared by the batch. The record's own number of units is the point at which it says what
  * `appraise` says, as long as setting up takes no more than all its minutes.
  */
-export function batchCurve(document: FabricationDocument, { at, units, setUpMinutes, most }: BatchWish): BatchCurve {
+export function batchCurve(document: FabricationDocument, { at, units, setUpMinutes, most }: BatchRequest): BatchCurve {
   const points: BatchPoint[] = []
   // What a plate carries, and so what buying one costs, does not hang on how many are cut at once.
   const buyPerPortion = appraise(document).comparisons[at]?.buyPerPortionSameWeight ?? null

@@ -60,7 +60,7 @@ export function spreadsFrom(model: ForecastModel, evidence: Evidence): Spreads {
 }
 
 /** More weighings than this are not asked for: then something else than the yield decides. */
-const MOST_TESTS = 60
+const MAX_TESTS = 60
 
 /**
  * How many more weighings would settle the verdict as far as the yield goes: until the half-width of its
@@ -70,7 +70,7 @@ const MOST_TESTS = 60
  */
 function weighingsToSettle(n: number, mean: number, sd: number, evenYield: number): number | null {
   const distance = Math.abs(mean - evenYield)
-  for (let tests = Math.max(2, n); tests <= MOST_TESTS; tests++) {
+  for (let tests = Math.max(2, n); tests <= MAX_TESTS; tests++) {
     if (tHalfWidth(tests, sd) < distance && tests >= TESTS_FOR_OWN) return Math.max(0, tests - n)
   }
   return null

@@ -21,7 +21,7 @@ export interface Learning {
 }
 
 /** Fewer records than this say nothing of learning. */
-const LEAST_TESTS = 4
+const MIN_TESTS = 4
 
 /**
  * How the time of a unit falls with repetitions: `minutes = a × n^b`, fitted through the logarithms of the
@@ -29,7 +29,7 @@ const LEAST_TESTS = 4
  * four records or where one took no time.
  */
 export function learningFrom(tests: readonly TimedTest[]): Learning | null {
-  if (tests.length < LEAST_TESTS || tests.some(({ minutesPerUnit }) => !(minutesPerUnit > 0))) return null
+  if (tests.length < MIN_TESTS || tests.some(({ minutesPerUnit }) => !(minutesPerUnit > 0))) return null
   let units = 0
   const counts = tests.map((test) => {
     const middle = units + (test.units + 1) / 2

@@ -17,9 +17,9 @@ export interface DrawOptions {
 }
 
 /** The least that an input may be drawn: nobody gives money to take a bird, and no yield is nothing. */
-const LEAST: InputValues = { yield: 0.005, minutes: 0, credit: 0, apPricePerKg: 0, offerAmount: 0, usableShare: 0.01 }
+const MIN: InputValues = { yield: 0.005, minutes: 0, credit: 0, apPricePerKg: 0, offerAmount: 0, usableShare: 0.01 }
 /** The most: more than all cannot be used. */
-const MOST: Partial<InputValues> = { yield: 1, usableShare: 1 }
+const MAX: Partial<InputValues> = { yield: 1, usableShare: 1 }
 
 /**
  * Draws savings of a portion, one part after the other, so that a worker can tell how far it is and be
@@ -73,8 +73,8 @@ export class ForecastRun {
 }
 
 function clip(input: ForecastInput, value: number): number {
-  const most = MOST[input]
-  if (value < LEAST[input]) return LEAST[input]
+  const most = MAX[input]
+  if (value < MIN[input]) return MIN[input]
   return most !== undefined && value > most ? most : value
 }
 

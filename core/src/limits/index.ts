@@ -12,21 +12,21 @@ export const HEAVIEST_GRAMS = 100_000_000
 /** What lies on one bench or floor scale at most, in grams: two tonnes. */
 export const HEAVIEST_ON_A_SCALE = 2_000_000
 /** Money of one entry, in major units. */
-export const MOST_MONEY = 1_000_000_000
+export const MAX_MONEY = 1_000_000_000
 /** Minutes of one entry: nearly seventy days. A clock that was forgotten counts no further. */
-export const MOST_MINUTES = 100_000
+export const MAX_MINUTES = 100_000
 /** Birds, fish, loins or racks of one fabrication. More is grams in the wrong field. */
-export const MOST_UNITS = 5_000
+export const MAX_UNITS = 5_000
 /** Weighings of one pile. */
-export const MOST_PIECES = 10_000
+export const MAX_PIECES = 10_000
 /** Weighings of one document, of all its piles together. */
-export const MOST_WEIGHINGS = 10_000
+export const MAX_WEIGHINGS = 10_000
 /** Cooks of one kitchen: each may run a clock. */
-export const MOST_COOKS = 100
+export const MAX_COOKS = 100
 /** Letters of a cook's name: what a cook did is named after it. */
 export const LONGEST_COOK_NAME = 60
 /** Cut styles of one item, archived ones too. */
-export const MOST_STYLES = 100
+export const MAX_STYLES = 100
 /** The last place in the order of the work at a bench: what comes after it shares it, and is told apart by its id. */
 export const LAST_ORDER = 1_000_000_000
 /** The first year of a day that is believed: before it somebody typed two figures. */

@@ -4,8 +4,8 @@ import {
   evaluate,
   type PlannedPile,
   type PlatePiece,
-  type PlateWish,
-  type PlatingWish,
+  type PlateRequest,
+  type PlatingRequest,
   platePieces,
   type SolveProgramme,
 } from '../index.ts'
@@ -16,12 +16,12 @@ beforeAll(async () => {
   solve = await loadSolver()
 })
 
-const TWO: PlateWish = { low: 190, target: 205, high: 225, needs: [{ kind: 'any', count: 2 }] }
+const TWO: PlateRequest = { low: 190, target: 205, high: 225, needs: [{ kind: 'any', count: 2 }] }
 const weighed = (weights: readonly number[], kind = 'medallion'): PlatePiece[] =>
   weights.map((weight, at) => ({ id: `${kind} ${at + 1}`, weight, kind }))
 
 /** So many medallions of a hand that cuts about 103 g. */
-function simulated(count: number, seed: number): PlatingWish {
+function simulated(count: number, seed: number): PlatingRequest {
   const normal = randomNormal.source(randomLcg(seed))(103, 10)
   return { pieces: weighed(Array.from({ length: count }, () => Math.round(normal()))), plate: TWO }
 }
@@ -36,10 +36,10 @@ test('a piece completes the plate that it brings nearest to the target', () => {
 
 test('a piece that has its plate keeps it, whatever comes after', () => {
   for (const seed of [0.11, 0.37, 0.73]) {
-    const wish = simulated(30, seed)
+    const request = simulated(30, seed)
     let numbers = new Map<string, number>()
-    for (let count = 1; count <= wish.pieces.length; count++) {
-      const next = platesAsWeighed({ ...wish, pieces: wish.pieces.slice(0, count) }, numbers)
+    for (let count = 1; count <= request.pieces.length; count++) {
+      const next = platesAsWeighed({ ...request, pieces: request.pieces.slice(0, count) }, numbers)
       for (const [id, number] of numbers) expect(next.get(id)).toBe(number)
       numbers = next
     }
@@ -58,8 +58,8 @@ test('every whole plate is within its bounds and of the kinds that it needs', ()
     ],
   }
   const pieces = [...weighed([128, 141, 119, 135], 'thigh'), ...weighed([175, 168, 190, 181, 700], 'breast')]
-  const wish = { pieces, plate }
-  const plating = platingByNumbers(wish, platesAsWeighed(wish))
+  const request = { pieces, plate }
+  const plating = platingByNumbers(request, platesAsWeighed(request))
   expect(plating.plates).toHaveLength(4)
   for (const { ids, weight } of plating.plates) {
     expect(ids.map((id) => id.split(' ')[0]).sort()).toEqual(['breast', 'thigh'])
@@ -70,23 +70,23 @@ test('every whole plate is within its bounds and of the kinds that it needs', ()
 })
 
 test('a piece of a kind that no plate takes has no number', () => {
-  const wish = { pieces: weighed([100], 'wing'), plate: { ...TWO, needs: [{ kind: 'breast', count: 2 }] } }
-  expect(platesAsWeighed(wish).size).toBe(0)
-  expect(platingByNumbers(wish, new Map()).left).toEqual(['wing 1'])
+  const request = { pieces: weighed([100], 'wing'), plate: { ...TWO, needs: [{ kind: 'breast', count: 2 }] } }
+  expect(platesAsWeighed(request).size).toBe(0)
+  expect(platingByNumbers(request, new Map()).left).toEqual(['wing 1'])
 })
 
 test('plates of three are filled with what brings them on their way', () => {
   const plate = { low: 285, target: 306, high: 330, needs: [{ kind: 'any', count: 3 }] }
-  const wish = { ...simulated(30, 0.21), plate }
-  const plating = platingByNumbers(wish, platesAsWeighed(wish))
+  const request = { ...simulated(30, 0.21), plate }
+  const plating = platingByNumbers(request, platesAsWeighed(request))
   expect(plating.plates.length).toBeGreaterThanOrEqual(7)
 })
 
 test('numbers given as they come make nearly as many plates as matching all at the end', () => {
   const shares = [0.05, 0.15, 0.25, 0.35, 0.45, 0.55].map((seed) => {
-    const wish = simulated(40, seed)
-    const asWeighed = platingByNumbers(wish, platesAsWeighed(wish))
-    const best = platePieces(wish, solve)
+    const request = simulated(40, seed)
+    const asWeighed = platingByNumbers(request, platesAsWeighed(request))
+    const best = platePieces(request, solve)
     expect(asWeighed.plates.length).toBeLessThanOrEqual(best.plates.length)
     return asWeighed.plates.length / best.plates.length
   })
@@ -94,9 +94,9 @@ test('numbers given as they come make nearly as many plates as matching all at t
 })
 
 test('the numbers of a matching are those of its plates', () => {
-  const wish = simulated(20, 0.6)
-  const plating = platePieces(wish, solve)
-  const again = platingByNumbers(wish, numbersOf(plating))
+  const request = simulated(20, 0.6)
+  const plating = platePieces(request, solve)
+  const again = platingByNumbers(request, numbersOf(plating))
   const inOrder = ({ plates }: typeof plating) => plates.map(({ ids, weight }) => ({ ids: [...ids].sort(), weight }))
   expect(inOrder(again)).toEqual(inOrder(plating))
   expect(again.left).toEqual(plating.left)
@@ -123,10 +123,10 @@ test('a plate takes one of each portion that is weighed in pieces, two where the
 })
 
 test('what plates weigh and how fair they are opens to itself', () => {
-  const wish = simulated(20, 0.8)
-  const plating = platePieces(wish, solve)
+  const request = simulated(20, 0.8)
+  const plating = platePieces(request, solve)
   for (const plate of plating.plates) {
-    expect(evaluate(explainPlate(wish.pieces, plate).expression)).toBeCloseTo(plate.weight, 9)
+    expect(evaluate(explainPlate(request.pieces, plate).expression)).toBeCloseTo(plate.weight, 9)
   }
   for (const figure of ['mean', 'spread', 'fairness'] as const) {
     const explanation = explainPlating(plating, figure)

@@ -1,9 +1,9 @@
 import {
   ANY_KIND,
   type PlatePiece,
-  type PlateWish,
+  type PlateRequest,
   type Plating,
-  type PlatingWish,
+  type PlatingRequest,
   platingOf,
   slotsOf,
 } from './plate.ts'
@@ -25,7 +25,7 @@ interface FillingPlate {
  * already. A piece that no plate takes has none.
  */
 export function platesAsWeighed(
-  { pieces, plate }: PlatingWish,
+  { pieces, plate }: PlatingRequest,
   numbers: PlateNumbers = new Map(),
 ): Map<string, number> {
   const given = new Map<string, number>()
@@ -47,7 +47,7 @@ export function platesAsWeighed(
   return given
 }
 
-function plateFor({ pieces, plate }: PlatingWish, filling: ReadonlyMap<number, FillingPlate>, piece: PlatePiece) {
+function plateFor({ pieces, plate }: PlatingRequest, filling: ReadonlyMap<number, FillingPlate>, piece: PlatePiece) {
   const options = [...filling].flatMap(([number, { pieces: on, weight }]) => {
     const open = openSlots(plate, [...on, piece])
     if (open === null) return []
@@ -67,7 +67,7 @@ function firstFree(filling: ReadonlyMap<number, FillingPlate>): number {
 }
 
 /** Kinds that a plate still takes with these pieces on it; null where one of them has no place. */
-function openSlots(plate: PlateWish, on: readonly PlatePiece[]): string[] | null {
+function openSlots(plate: PlateRequest, on: readonly PlatePiece[]): string[] | null {
   const open = slotsOf(plate)
   for (const { kind } of on) {
     const own = open.indexOf(kind)
@@ -86,17 +86,19 @@ function usualWeight(pieces: readonly PlatePiece[], kind: string): number {
 }
 
 /** The plates that are whole by these numbers; pieces of plates that wait for more are left. */
-export function platingByNumbers(wish: PlatingWish, numbers: PlateNumbers): Plating {
+export function platingByNumbers(request: PlatingRequest, numbers: PlateNumbers): Plating {
   const sets = new Map<number, number[]>()
-  wish.pieces.forEach(({ id }, at) => {
+  request.pieces.forEach(({ id }, at) => {
     const number = numbers.get(id)
     if (number !== undefined) sets.set(number, [...(sets.get(number) ?? []), at])
   })
-  const whole = [...sets].sort(([one], [other]) => one - other).flatMap(([, set]) => (isWhole(wish, set) ? [set] : []))
-  return platingOf(wish, whole, gapOf(wish, whole))
+  const whole = [...sets]
+    .sort(([one], [other]) => one - other)
+    .flatMap(([, set]) => (isWhole(request, set) ? [set] : []))
+  return platingOf(request, whole, gapOf(request, whole))
 }
 
-function isWhole({ pieces, plate }: PlatingWish, set: readonly number[]): boolean {
+function isWhole({ pieces, plate }: PlatingRequest, set: readonly number[]): boolean {
   const on = set.map((at) => pieces[at] as PlatePiece)
   const weight = on.reduce((sum, piece) => sum + piece.weight, 0)
   return openSlots(plate, on)?.length === 0 && weight >= plate.low - 1e-9 && weight <= plate.high + 1e-9

@@ -1,4 +1,4 @@
-import { ANY_KIND, type PlatePiece, type PlateSet, type PlateWish, type Plating, platingOf } from './plate.ts'
+import { ANY_KIND, type PlatePiece, type PlateRequest, type PlateSet, type Plating, platingOf } from './plate.ts'
 import { platePieces } from './plate-pieces.ts'
 import { bestSets, possibleSets, type SolveProgramme } from './programme.ts'
 
@@ -11,22 +11,22 @@ const SOLVER_SECONDS = 10
  */
 export function bestPlates(
   pieces: readonly PlatePiece[],
-  { low, target, high }: Pick<PlateWish, 'low' | 'target' | 'high'>,
+  { low, target, high }: Pick<PlateRequest, 'low' | 'target' | 'high'>,
   counts: readonly number[],
   solve: SolveProgramme,
 ): Plating {
-  const wishOf = (count: number) => ({ pieces, plate: { low, target, high, needs: [{ kind: ANY_KIND, count }] } })
+  const requestOf = (count: number) => ({ pieces, plate: { low, target, high, needs: [{ kind: ANY_KIND, count }] } })
   if (counts.length > 1) {
     const sets: PlateSet[] = []
     const isAll = counts.every((count) => {
-      const possible = possibleSets(wishOf(count), Number.POSITIVE_INFINITY)
+      const possible = possibleSets(requestOf(count), Number.POSITIVE_INFINITY)
       if (possible) sets.push(...possible)
       return possible !== null
     })
-    const wish = wishOf(1)
-    const best = isAll ? bestSets(wish, sets, { solve, seconds: SOLVER_SECONDS }) : null
-    if (best) return platingOf(wish, best, 0)
+    const request = requestOf(1)
+    const best = isAll ? bestSets(request, sets, { solve, seconds: SOLVER_SECONDS }) : null
+    if (best) return platingOf(request, best, 0)
   }
-  const [first, ...others] = counts.map((count) => platePieces(wishOf(count), solve)) as [Plating, ...Plating[]]
+  const [first, ...others] = counts.map((count) => platePieces(requestOf(count), solve)) as [Plating, ...Plating[]]
   return others.reduce((best, each) => (each.plates.length > best.plates.length ? each : best), first)
 }

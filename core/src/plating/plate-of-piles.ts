@@ -1,5 +1,5 @@
 import type { PlannedPile } from '../fabrication/index.ts'
-import type { PlateWish } from './plate.ts'
+import type { PlateRequest } from './plate.ts'
 
 /** A plate of one kind takes two of it; of several kinds, one of each. */
 const ALONE = 2
@@ -8,7 +8,7 @@ const ALONE = 2
  * What a plate would usually take of what a fabrication makes: of each pile that is weighed piece by piece and has its
  * bounds, portions and by-products alike, with the sum of their targets and bounds. Null where there is none.
  */
-export function plateOfPiles(piles: readonly PlannedPile[]): PlateWish | null {
+export function plateOfPiles(piles: readonly PlannedPile[]): PlateRequest | null {
   const portions = piles.flatMap(({ name, weighing, target, low, high }) =>
     weighing === 'pieces' && target !== null ? [{ name, target, low: low ?? target, high: high ?? target }] : [],
   )

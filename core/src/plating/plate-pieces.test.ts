@@ -3,18 +3,18 @@ import fc from 'fast-check'
 import cases from '../../cases/plating.json'
 import { loadSolver } from '../../test/solver.ts'
 import { leastDeviation, mostPlates } from './bounds.ts'
-import { type Plating, PlatingRun, type PlatingWish, platePieces, type SolveProgramme } from './index.ts'
+import { type Plating, type PlatingRequest, PlatingRun, platePieces, type SolveProgramme } from './index.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {
   solve = await loadSolver()
 })
 
-const deviationOf = (plating: Plating, wish: PlatingWish) =>
-  plating.plates.reduce((sum, plate) => sum + Math.abs(plate.weight - wish.plate.target), 0)
+const deviationOf = (plating: Plating, request: PlatingRequest) =>
+  plating.plates.reduce((sum, plate) => sum + Math.abs(plate.weight - request.plate.target), 0)
 
 /** Every piece once, every plate of the kinds it needs and within its bounds. */
-function expectFair(plating: Plating, { pieces, plate }: PlatingWish) {
+function expectFair(plating: Plating, { pieces, plate }: PlatingRequest) {
   const ids = [...plating.plates.flatMap((each) => each.ids), ...plating.left]
   expect([...ids].sort()).toEqual(pieces.map((piece) => piece.id).sort())
   for (const { ids: on, weight } of plating.plates) {
@@ -41,7 +41,7 @@ test.each(cases.map((each) => [each.name, each] as const))(
 )
 
 /** The best by trying every way: only for a few pieces. */
-function bestByTrying({ pieces, plate }: PlatingWish): [number, number] {
+function bestByTrying({ pieces, plate }: PlatingRequest): [number, number] {
   const size = plate.needs.reduce((sum, need) => sum + need.count, 0)
   let best: [number, number] = [0, 0]
   const used = new Set<number>()
@@ -102,20 +102,20 @@ const small = fc.record({
 
 test('agrees with trying everything on a few pieces, and the bounds hold', () => {
   fc.assert(
-    fc.property(small, (wish) => {
-      const plating = platePieces(wish, solve)
-      const [plates, deviation] = bestByTrying(wish)
+    fc.property(small, (request) => {
+      const plating = platePieces(request, solve)
+      const [plates, deviation] = bestByTrying(request)
       expect(plating.plates).toHaveLength(plates)
-      expect(deviationOf(plating, wish)).toBeCloseTo(deviation, 9)
-      expectFair(plating, wish)
-      expect(plates).toBeLessThanOrEqual(mostPlates(wish))
-      expect(deviation).toBeGreaterThanOrEqual(leastDeviation(wish, plates) - 1e-9)
+      expect(deviationOf(plating, request)).toBeCloseTo(deviation, 9)
+      expectFair(plating, request)
+      expect(plates).toBeLessThanOrEqual(mostPlates(request))
+      expect(deviation).toBeGreaterThanOrEqual(leastDeviation(request, plates) - 1e-9)
     }),
     { numRuns: 60 },
   )
 })
 
-function many(count: number, plate: PlatingWish['plate'], seed = 0.3): PlatingWish {
+function many(count: number, plate: PlatingRequest['plate'], seed = 0.3): PlatingRequest {
   const weight = randomNormal.source(randomLcg(seed))(110, 14)
   const pieces = Array.from({ length: count }, (_, at) => ({
     id: `p${at}`,
@@ -141,20 +141,20 @@ test.each([
     },
   ],
 ])('sixty pieces, %s, are plated exactly', (_words, plate) => {
-  const wish = many(60, plate)
-  const plating = platePieces(wish, solve)
+  const request = many(60, plate)
+  const plating = platePieces(request, solve)
   expect(plating.gap).toBe(0)
-  expectFair(plating, wish)
+  expectFair(plating, request)
 })
 
 test('three hundred pieces come within two per cent of the bound, and one may look in between', () => {
-  const wish = many(300, { low: 300, target: 330, high: 360, needs: [{ kind: 'any', count: 3 }] })
-  const run = new PlatingRun(wish, solve)
+  const request = many(300, { low: 300, target: 330, high: 360, needs: [{ kind: 'any', count: 3 }] })
+  const run = new PlatingRun(request, solve)
   run.step()
   expect(run.done / run.of).toBeLessThanOrEqual(1)
   while (!run.plating) run.step()
   expect(run.plating.gap).toBeLessThanOrEqual(0.02)
-  expectFair(run.plating, wish)
+  expectFair(run.plating, request)
 })
 
 test('no pieces, or none that fit, make no plates', () => {

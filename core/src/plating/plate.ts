@@ -13,7 +13,7 @@ export interface PlateNeed {
   count: number
 }
 
-export interface PlateWish {
+export interface PlateRequest {
   low: number
   target: number
   high: number
@@ -21,9 +21,9 @@ export interface PlateWish {
   needs: readonly PlateNeed[]
 }
 
-export interface PlatingWish {
+export interface PlatingRequest {
   pieces: readonly PlatePiece[]
-  plate: PlateWish
+  plate: PlateRequest
 }
 
 export interface Plate {
@@ -45,23 +45,23 @@ export interface Plating {
   gap: number
 }
 
-/** Places of the pieces that make a plate, by their order in the wish. */
+/** Places of the pieces that make a plate, by their order in the request. */
 export type PlateSet = readonly number[]
 
 export const weightOfSet = (pieces: readonly PlatePiece[], set: PlateSet): number =>
   set.reduce((sum, at) => sum + (pieces[at] as PlatePiece).weight, 0)
 
 /** How many pieces one plate takes. */
-export const piecesOnPlate = ({ needs }: PlateWish): number => needs.reduce((sum, need) => sum + need.count, 0)
+export const piecesOnPlate = ({ needs }: PlateRequest): number => needs.reduce((sum, need) => sum + need.count, 0)
 
 /** The kinds of the places on a plate, in order: named kinds first, so that what is left may be anything. */
-export const slotsOf = ({ needs }: PlateWish): string[] =>
+export const slotsOf = ({ needs }: PlateRequest): string[] =>
   [...needs]
     .sort((a, b) => Number(a.kind === ANY_KIND) - Number(b.kind === ANY_KIND))
     .flatMap(({ kind, count }) => Array.from({ length: count }, () => kind))
 
 /** The answer for the plates that were made, in the order in which they are given. */
-export function platingOf({ pieces }: PlatingWish, sets: readonly PlateSet[], gap: number): Plating {
+export function platingOf({ pieces }: PlatingRequest, sets: readonly PlateSet[], gap: number): Plating {
   const plates = sets.map((set) => ({
     ids: set.map((at) => (pieces[at] as PlatePiece).id),
     weight: weightOfSet(pieces, set),

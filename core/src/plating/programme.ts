@@ -1,4 +1,11 @@
-import { ANY_KIND, type PlatePiece, type PlateSet, type PlateWish, type PlatingWish, weightOfSet } from './plate.ts'
+import {
+  ANY_KIND,
+  type PlatePiece,
+  type PlateRequest,
+  type PlateSet,
+  type PlatingRequest,
+  weightOfSet,
+} from './plate.ts'
 
 /** What a solver of integer programmes answers; how it comes by it is not this module's business. */
 export interface ProgrammeAnswer {
@@ -29,13 +36,13 @@ export const solveWith =
   }
 
 /** More plates than this are not written down as a programme. */
-const MOST_SETS = 20_000
+const MAX_SETS = 20_000
 
 /**
  * Every plate that the pieces could make within its bounds and no further than `reach` grams from the
  * target; null where there are too many to write down.
  */
-export function possibleSets({ pieces, plate }: PlatingWish, reach: number): PlateSet[] | null {
+export function possibleSets({ pieces, plate }: PlatingRequest, reach: number): PlateSet[] | null {
   const needs = [...plate.needs].sort((a, b) => Number(a.kind === ANY_KIND) - Number(b.kind === ANY_KIND))
   const sets: PlateSet[] = []
   const used = new Set<number>()
@@ -47,7 +54,7 @@ export function possibleSets({ pieces, plate }: PlatingWish, reach: number): Pla
       const next = needs[need + 1]
       if (next) return go(need + 1, next.count, 0, weight, chosen)
       if (weight >= least - 1e-9 && weight <= most + 1e-9) sets.push([...chosen])
-      return sets.length <= MOST_SETS
+      return sets.length <= MAX_SETS
     }
     for (let at = from; at < pieces.length; at++) {
       const piece = pieces[at] as PlatePiece
@@ -71,7 +78,7 @@ export function possibleSets({ pieces, plate }: PlatingWish, reach: number): Pla
  * The programme that takes most plates, and of those the nearest to their target. Relaxed, a plate may be
  * taken in part: where the answer is whole all the same, and it mostly is, it is the best there is.
  */
-function programmeOf({ pieces, plate }: PlatingWish, sets: readonly PlateSet[], isRelaxed: boolean): string {
+function programmeOf({ pieces, plate }: PlatingRequest, sets: readonly PlateSet[], isRelaxed: boolean): string {
   // One plate more outweighs all distances that the others can have.
   const plateWorth = reachOf(plate) * pieces.length + 1
   const rows: string[][] = pieces.map(() => [])
@@ -90,19 +97,19 @@ function programmeOf({ pieces, plate }: PlatingWish, sets: readonly PlateSet[], 
   ].join('\n')
 }
 
-const reachOf = ({ low, target, high }: PlateWish) => Math.max(high - target, target - low, 0)
+const reachOf = ({ low, target, high }: PlateRequest) => Math.max(high - target, target - low, 0)
 
 const WHOLE = 1e-6
 
 /** The best plates out of all that are possible; null where it is not proven in time. */
 export function bestSets(
-  wish: PlatingWish,
+  request: PlatingRequest,
   sets: readonly PlateSet[],
   { solve, seconds }: { solve: SolveProgramme; seconds: number },
 ): PlateSet[] | null {
   if (sets.length === 0) return []
-  const relaxed = solve(programmeOf(wish, sets, true), seconds)
+  const relaxed = solve(programmeOf(request, sets, true), seconds)
   const isWhole = [...relaxed.values.values()].every((value) => value < WHOLE || value > 1 - WHOLE)
-  const answer = relaxed.isOptimal && isWhole ? relaxed : solve(programmeOf(wish, sets, false), seconds)
+  const answer = relaxed.isOptimal && isWhole ? relaxed : solve(programmeOf(request, sets, false), seconds)
   return answer.isOptimal ? sets.filter((_, at) => (answer.values.get(`x${at}`) ?? 0) > 0.5) : null
 }

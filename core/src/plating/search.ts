@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { leastDeviation, mostPlates } from './bounds.ts'
-import { ANY_KIND, type PlatePiece, type PlateSet, type PlatingWish, slotsOf } from './plate.ts'
+import { ANY_KIND, type PlatePiece, type PlateSet, type PlatingRequest, slotsOf } from './plate.ts'
 
 /** Tries for each temperature; the search cools slowly enough for plates of two or three. */
 const COOLING = 0.9997
@@ -15,7 +15,7 @@ const OUTSIDE = 1e6
  */
 export class PlatingSearch {
   readonly most: number
-  readonly #wish: PlatingWish
+  readonly #request: PlatingRequest
   readonly #slots: string[]
   readonly #random: () => number
   /** Places of pieces by plate and slot; then the spare ones. */
@@ -31,18 +31,18 @@ export class PlatingSearch {
   #bestCount = -1
   #bestDeviation = Number.POSITIVE_INFINITY
 
-  constructor(wish: PlatingWish, seed: number) {
-    this.#wish = wish
-    this.#slots = slotsOf(wish.plate)
+  constructor(request: PlatingRequest, seed: number) {
+    this.#request = request
+    this.#slots = slotsOf(request.plate)
     this.#onPlate = this.#slots.length
-    this.most = this.#onPlate > 0 ? mostPlates(wish) : 0
+    this.most = this.#onPlate > 0 ? mostPlates(request) : 0
     this.#taken = this.most * this.#onPlate
-    this.#leastDeviation = leastDeviation(wish, this.most)
+    this.#leastDeviation = leastDeviation(request, this.most)
     this.#random = randomLcg(seed)
-    this.#seats = dealOut(wish, this.#slots, this.most)
+    this.#seats = dealOut(request, this.#slots, this.most)
     this.#weights = Array.from({ length: this.most }, (_, plate) => this.#weigh(plate))
     this.#cost = this.#weights.reduce((sum, weight) => sum + this.#costOf(weight), 0)
-    this.#temperature = wish.plate.target * HOT_SHARE * 0.2
+    this.#temperature = request.plate.target * HOT_SHARE * 0.2
     this.#note()
   }
 
@@ -62,7 +62,7 @@ export class PlatingSearch {
 
   /** Tries so many exchanges; stops early once nothing can be better. */
   step(tries: number): void {
-    const { pieces } = this.#wish
+    const { pieces } = this.#request
     const seats = this.#seats
     if (this.#taken === 0 || seats.length < 2) return
     for (let at = 0; at < tries; at++) {
@@ -89,24 +89,24 @@ export class PlatingSearch {
       this.#temperature *= COOLING
       if (this.#temperature < COLD) {
         if (this.isProven) return
-        this.#temperature = this.#wish.plate.target * HOT_SHARE * 0.05
+        this.#temperature = this.#request.plate.target * HOT_SHARE * 0.05
       }
     }
   }
 
   #weigh(plate: number): number {
-    const { pieces } = this.#wish
+    const { pieces } = this.#request
     const seats = this.#seats.slice(plate * this.#onPlate, (plate + 1) * this.#onPlate)
     return seats.reduce((sum, at) => sum + (pieces[at] as PlatePiece).weight, 0)
   }
 
   #isWithin(weight: number): boolean {
-    const { low, high } = this.#wish.plate
+    const { low, high } = this.#request.plate
     return weight >= low - 1e-9 && weight <= high + 1e-9
   }
 
   #costOf(weight: number): number {
-    const distance = Math.abs(weight - this.#wish.plate.target)
+    const distance = Math.abs(weight - this.#request.plate.target)
     return this.#isWithin(weight) ? distance : distance + OUTSIDE
   }
 
@@ -114,7 +114,7 @@ export class PlatingSearch {
   #fits(piece: number, seat: number): boolean {
     if (seat >= this.#taken) return true
     const kind = this.#slots[seat % this.#onPlate]
-    return kind === ANY_KIND || kind === this.#wish.pieces[piece]?.kind
+    return kind === ANY_KIND || kind === this.#request.pieces[piece]?.kind
   }
 
   /** Keeps what is there where it is the best so far. */
@@ -123,7 +123,7 @@ export class PlatingSearch {
     if (count < this.#bestCount) return
     const within = this.#weights.flatMap((weight, plate) => (this.#isWithin(weight) ? [plate] : []))
     const deviation = within.reduce(
-      (sum, plate) => sum + Math.abs((this.#weights[plate] as number) - this.#wish.plate.target),
+      (sum, plate) => sum + Math.abs((this.#weights[plate] as number) - this.#request.plate.target),
       0,
     )
     if (within.length < this.#bestCount) return
@@ -135,7 +135,7 @@ export class PlatingSearch {
 }
 
 /** Pieces dealt out so that light ones meet heavy ones; named kinds take their seats first, the rest is spare. */
-function dealOut({ pieces }: PlatingWish, slots: readonly string[], plates: number): number[] {
+function dealOut({ pieces }: PlatingRequest, slots: readonly string[], plates: number): number[] {
   const free = pieces.map((_, at) => at).sort((a, b) => (pieces[b]?.weight ?? 0) - (pieces[a]?.weight ?? 0))
   const seats: number[] = new Array(plates * slots.length)
   slots.forEach((kind, slot) => {

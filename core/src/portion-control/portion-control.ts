@@ -26,7 +26,7 @@ export function givenAwayAWeek(control: PortionControl, portions: number): { giv
   return now === null || tighter === null ? null : { givenAway: now * portions, saved: (now - tighter) * portions }
 }
 
-const MOST_BARS = 24
+const MAX_BARS = 24
 /** A hand that is twice as steady leaves pieces half as far from the target. */
 export const TIGHTER = 0.5
 
@@ -66,7 +66,7 @@ export function portionControl(pile: Pile, costPerKg: number | null): PortionCon
 function barsOf(pieces: readonly number[], low: number | null, high: number | null): WeightBar[] {
   const least = Math.min(...pieces)
   const most = Math.max(...pieces)
-  const step = roundStep((most - least) / Math.min(MOST_BARS, Math.max(4, Math.sqrt(pieces.length) * 2)))
+  const step = roundStep((most - least) / Math.min(MAX_BARS, Math.max(4, Math.sqrt(pieces.length) * 2)))
   const origin = low ?? Math.floor(least / step) * step
   const first = origin + Math.floor((least - origin) / step) * step
   const bars: WeightBar[] = []

@@ -136,7 +136,7 @@ interface Measures {
 }
 
 /** Pieces from all places beyond which the memory of a page would not do. */
-const MOST_OPTIONS = 4_000_000
+const MAX_OPTIONS = 4_000_000
 const TOO_MANY_OPTIONS = 'Too many places fit: take a larger step, or bring low and high closer together'
 
 /** The pieces of every product from every place, laid out flat: there are tens of thousands of them. */
@@ -153,7 +153,7 @@ function allOptions(
     start[from] = product.length
     products.forEach((each, place) => {
       fits[place]?.(from, (end, weight) => {
-        if (product.length >= MOST_OPTIONS) throw new RangeError(TOO_MANY_OPTIONS)
+        if (product.length >= MAX_OPTIONS) throw new RangeError(TOO_MANY_OPTIONS)
         product.push(place)
         to.push(end)
         next.push(nextOf[end] as number)
@@ -212,7 +212,7 @@ export interface BestCuts {
 }
 
 /** Places × states beyond which the memory of a page would not do. */
-const MOST_CELLS = 30_000_000
+const MAX_CELLS = 30_000_000
 
 /**
  * The cuts that bring most, exactly: dynamic programming from the far end over places and over the counts
@@ -222,7 +222,7 @@ const MOST_CELLS = 30_000_000
 export function bestCuts(graph: CutGraph, scrapPerKg: number, bounded: readonly CountBound[]): BestCuts | null {
   const places = graph.at.length
   // Told by arithmetic, before any memory is taken for it.
-  if (places * stateCount(bounded) > MOST_CELLS) {
+  if (places * stateCount(bounded) > MAX_CELLS) {
     throw new RangeError('Too many products have a least or a greatest number')
   }
   const states = countStates(bounded, graph.products)

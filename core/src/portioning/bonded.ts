@@ -1,6 +1,6 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type PortionPlan, type PortionWish, planPortions } from './plan.ts'
+import { type PortionPlan, type PortionRequest, planPortions } from './plan.ts'
 import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
 
 export interface BondedCosts {
@@ -24,7 +24,7 @@ export const DEFAULT_BONDED_COSTS: BondedCosts = {
   settingHours: 8,
 }
 
-export interface BondedWish extends Omit<PortionWish, 'piece'> {
+export interface BondedRequest extends Omit<PortionRequest, 'piece'> {
   pieces: readonly [Piece, Piece]
   costs?: { [K in keyof BondedCosts]?: BondedCosts[K] | undefined } | undefined
 }
@@ -86,7 +86,7 @@ const TRIED = 20
 const TRIED_NEARER = 5
 const COARSE = 4
 /** Less than this share of the shorter piece beside the other does not hold together. */
-const LEAST_OVERLAP = 0.3
+const MIN_OVERLAP = 0.3
 
 interface Tried {
   offset: number
@@ -98,12 +98,12 @@ const isBetter = (one: Tried, other: Tried): boolean =>
   one.full > other.full || (one.full === other.full && one.value > other.value)
 
 /** Where the second piece begins for the most full portions, then for the most value. */
-function bestOffset({ pieces, ...wish }: Omit<BondedWish, 'costs'>): number {
-  const step = Math.max(wish.step ?? 1, COARSE)
-  const most = Math.floor(pieces[0].length - Math.min(pieces[0].length, pieces[1].length) * LEAST_OVERLAP)
+function bestOffset({ pieces, ...request }: Omit<BondedRequest, 'costs'>): number {
+  const step = Math.max(request.step ?? 1, COARSE)
+  const most = Math.floor(pieces[0].length - Math.min(pieces[0].length, pieces[1].length) * MIN_OVERLAP)
   const tryAt = (offset: number): Tried => {
-    const plan = planPortions({ ...wish, step, piece: bondedPiece(pieces, offset) })
-    return { offset, full: fullPortions(plan, wish.products), value: plan.value }
+    const plan = planPortions({ ...request, step, piece: bondedPiece(pieces, offset) })
+    return { offset, full: fullPortions(plan, request.products), value: plan.value }
   }
   const bestOf = (from: number, to: number, apart: number, first: Tried): Tried => {
     let best = first
@@ -118,7 +118,7 @@ function bestOffset({ pieces, ...wish }: Omit<BondedWish, 'costs'>): number {
 }
 
 /** What bonding costs, the usual where nothing is said. */
-export function bondedCosts(costs: BondedWish['costs'] = {}): BondedCosts {
+export function bondedCosts(costs: BondedRequest['costs'] = {}): BondedCosts {
   const usual = DEFAULT_BONDED_COSTS
   const {
     enzymeShare = usual.enzymeShare,
@@ -132,13 +132,13 @@ export function bondedCosts(costs: BondedWish['costs'] = {}): BondedCosts {
 }
 
 /** Where two pieces are bonded best, and whether that pays against both pieces alone. */
-export function planBonded({ pieces, costs, ...wish }: BondedWish): BondedPlan {
+export function planBonded({ pieces, costs, ...request }: BondedRequest): BondedPlan {
   const { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours } = bondedCosts(costs)
-  const offset = bestOffset({ ...wish, pieces })
+  const offset = bestOffset({ ...request, pieces })
   const overlap = Math.min(pieces[0].length, offset + pieces[1].length) - offset
   const piece = bondedPiece(pieces, offset)
-  const bonded = planPortions({ ...wish, piece })
-  const alone = pieces.map((each) => planPortions({ ...wish, piece: each })) as [PortionPlan, PortionPlan]
+  const bonded = planPortions({ ...request, piece })
+  const alone = pieces.map((each) => planPortions({ ...request, piece: each })) as [PortionPlan, PortionPlan]
   const enzymeGrams = piece.weight * enzymeShare
   const cost = {
     enzyme: (enzymeGrams / GRAMS_PER_KILOGRAM) * enzymePerKg,
@@ -168,7 +168,7 @@ export function planBonded({ pieces, costs, ...wish }: BondedWish): BondedPlan {
 /** A portion so near to its target is a full one: nobody sees or weighs the difference on a plate. */
 const NEARLY_FULL = 0.97
 
-function fullPortions(plan: PortionPlan, products: BondedWish['products']): number {
+function fullPortions(plan: PortionPlan, products: BondedRequest['products']): number {
   const targets = new Map(products.map(({ name, target }) => [name, target]))
   return plan.pieces.filter(({ product, weight }) => weight >= (targets.get(product) ?? 0) * NEARLY_FULL).length
 }

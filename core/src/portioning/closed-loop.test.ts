@@ -1,6 +1,6 @@
 import { randomLcg, randomNormal } from 'd3-random'
 import { summarise } from '../statistics/index.ts'
-import { afterCut, nextCut, type Piece, type PortionWish, pieceFromTemplate, shapeOf } from './index.ts'
+import { afterCut, nextCut, type Piece, type PortionRequest, pieceFromTemplate, shapeOf } from './index.ts'
 
 const TEMPLATE = {
   stations: [
@@ -18,7 +18,7 @@ const TARGET = 200
 const LOW = 185
 const HIGH = 215
 const products = [{ name: 'steak', target: TARGET, low: LOW, high: HIGH, minThickness: 12, minFace: 30, value: 11 }]
-const wishFor = (piece: Piece): PortionWish => ({
+const requestFor = (piece: Piece): PortionRequest => ({
   piece,
   products,
   scrap: { valuePerKg: 8 },
@@ -44,7 +44,7 @@ function cutClosed(hidden: Piece, random: () => number): number[] {
   let at = 0
   const portions: number[] = []
   for (let cuts = 0; seen && cuts < 40; cuts++) {
-    const next = nextCut(wishFor(seen))
+    const next = nextCut(requestFor(seen))
     if (!next || next.thickness >= seen.length - 1) {
       // What is left is the last portion, or the tips.
       if (next?.product) portions.push(shape.weightBetween(at, hidden.length))

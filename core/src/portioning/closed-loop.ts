@@ -1,4 +1,4 @@
-import { type PortionPlan, type PortionWish, planPortions } from './plan.ts'
+import { type PortionPlan, type PortionRequest, planPortions } from './plan.ts'
 import { type Piece, type Station, shapeOf } from './profile.ts'
 
 /** What was cut off the beginning of a piece, and what is known of the rest. */
@@ -16,7 +16,7 @@ const REACH = 120
 /** Stations of a corrected curve lie no further apart, mm. */
 const FINE = 20
 /** Nothing thinner is worth planning, mm. */
-const LEAST_REST = 1
+const MIN_REST = 1
 
 /**
  * The piece that is left after a cut: its curve begins at the cut, and its weight is what is left, less what a saw took
@@ -31,7 +31,7 @@ export function afterCut(piece: Piece, { thickness, weight, left }: TakenCut, ke
   const shape = shapeOf(piece)
   const sawn = shape.weightBetween(Math.min(thickness, piece.length), Math.min(from, piece.length))
   const rest = left ?? piece.weight - weight - sawn
-  if (length < LEAST_REST || rest <= 0) return null
+  if (length < MIN_REST || rest <= 0) return null
   const said = shape.weightBetween(0, Math.min(thickness, piece.length))
   const factor = said > 0 && weight > 0 ? weight / said : 1
   const places = stationsOf(piece, from)
@@ -60,7 +60,7 @@ export interface NextCut {
 }
 
 /** The next cut of a piece, from its beginning; null where nothing is to be cut off it any more. */
-export const nextCut = (wish: PortionWish): NextCut | null => nextCutOf(planPortions(wish), wish.piece)
+export const nextCut = (request: PortionRequest): NextCut | null => nextCutOf(planPortions(request), request.piece)
 
 /** The first cut of a plan. */
 export function nextCutOf(plan: PortionPlan, piece: Piece): NextCut | null {

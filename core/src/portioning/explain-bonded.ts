@@ -1,6 +1,6 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
-import { type BondedPlan, type BondedWish, bondedCosts } from './bonded.ts'
+import { type BondedPlan, type BondedRequest, bondedCosts } from './bonded.ts'
 import { worthOf } from './product.ts'
 
 export type BondedFigure =
@@ -15,8 +15,8 @@ export type BondedFigure =
   | 'extra-portions'
 
 /** How a figure of two pieces bonded into one is worked out. */
-export function explainBonded(wish: BondedWish, plan: BondedPlan, figure: BondedFigure): Explanation {
-  const costs = bondedCosts(wish.costs)
+export function explainBonded(request: BondedRequest, plan: BondedPlan, figure: BondedFigure): Explanation {
+  const costs = bondedCosts(request.costs)
   const enzyme = value('enzyme', plan.enzymeGrams, 'weight')
   switch (figure) {
     case 'enzyme-grams':
@@ -43,9 +43,9 @@ export function explainBonded(wish: BondedWish, plan: BondedPlan, figure: Bonded
         note: 'The hours in which it sets cost nobody’s time.',
       }
     case 'bonded-value':
-      return worthOfPlan('Worth of the log', wish, [plan.bonded])
+      return worthOfPlan('Worth of the log', request, [plan.bonded])
     case 'alone-value':
-      return worthOfPlan('Worth of both pieces alone', wish, plan.alone)
+      return worthOfPlan('Worth of both pieces alone', request, plan.alone)
     case 'net':
       return {
         title: 'Left over from the log',
@@ -103,7 +103,7 @@ export function explainBonded(wish: BondedWish, plan: BondedPlan, figure: Bonded
 /** Portions at their prices, product by product, and scrap at its own. */
 function worthOfPlan(
   title: string,
-  { products, scrap }: BondedWish,
+  { products, scrap }: BondedRequest,
   plans: readonly BondedPlan['bonded'][],
 ): Explanation {
   const pieces = plans.flatMap((plan) => plan.pieces)

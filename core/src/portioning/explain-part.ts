@@ -13,14 +13,14 @@ import {
 import type { MeasuringWay } from '../facts/index.ts'
 import type { JudgedPart } from './judge.ts'
 import { ASSUMED_PORTIONS, assumedOff, type HowFarOff, howFarOff, type MeasuredPortion } from './measuring.ts'
-import type { PortionWish } from './plan.ts'
+import type { PortionRequest } from './plan.ts'
 import { shapeOf } from './profile.ts'
 
 export type PartFigure = 'weight' | 'along' | 'thickness' | 'first-face' | 'second-face' | 'worth' | 'given-away'
 
 /** How a figure of one part between two knife lines is worked out; null where it does not apply. */
 export function explainPart(
-  { piece, products, scrap }: PortionWish,
+  { piece, products, scrap }: PortionRequest,
   part: JudgedPart,
   figure: PartFigure,
 ): Explanation | null {
@@ -96,7 +96,15 @@ const places = ({ from, to }: JudgedPart): string => `${Math.round(from)} to ${M
 const tiltOf = (angle: number): Expression =>
   value(`the cosine of ${Math.round(angle)}°`, Math.cos(angle * RADIANS), 'factor')
 
-function explainFace({ piece, at, layers }: { piece: PortionWish['piece']; at: number; layers: number }): Explanation {
+function explainFace({
+  piece,
+  at,
+  layers,
+}: {
+  piece: PortionRequest['piece']
+  at: number
+  layers: number
+}): Explanation {
   const area = value(`area at ${Math.round(at)} mm`, shapeOf(piece).areaAt(at), 'area')
   const tilted = piece.biasAngle ? over(area, tiltOf(piece.biasAngle)) : area
   const shown = layers === 1 ? tilted : times(constant(layers), tilted)
@@ -108,7 +116,7 @@ function explainFace({ piece, at, layers }: { piece: PortionWish['piece']; at: n
   }
 }
 
-function explainWorth(product: PortionWish['products'][number], weight: number): Explanation {
+function explainWorth(product: PortionRequest['products'][number], weight: number): Explanation {
   const full = value(`a full ${product.name}`, product.value, 'money')
   const isFull = product.targetThickness !== undefined || weight >= product.target
   const part = over(value('it weighs', weight, 'weight'), value('its target', product.target, 'weight'))

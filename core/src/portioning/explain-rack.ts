@@ -1,9 +1,9 @@
 import { constant, type Explanation, type Expression, minus, over, plus, times, value } from '../explanation/index.ts'
-import { type Rack, type RackCut, type RackPlan, type RackPortion, type RackWish, ribPitch } from './rack.ts'
+import { type Rack, type RackCut, type RackPlan, type RackPortion, type RackRequest, ribPitch } from './rack.ts'
 
 /** How the weight of one portion of a rack is worked out: its share of the meat by its eyes, and its bones. */
 export function explainRackWeight(
-  { racks }: Pick<RackWish, 'racks'>,
+  { racks }: Pick<RackRequest, 'racks'>,
   plan: RackPlan,
   portion: RackPortion,
 ): Explanation {
@@ -80,7 +80,7 @@ export const explainBlade = (rack: Pick<Rack, 'bones' | 'length'>, { shift }: Ra
 })
 
 /** By how much a portion is above its target; below zero where it is under it. */
-export const explainOffTarget = ({ target }: Pick<RackWish, 'target'>, { weight }: RackPortion): Explanation => ({
+export const explainOffTarget = ({ target }: Pick<RackRequest, 'target'>, { weight }: RackPortion): Explanation => ({
   title: 'Off the target',
   quantity: 'weight',
   expression: minus(value('it weighs', weight, 'weight'), value('the target', target, 'weight')),

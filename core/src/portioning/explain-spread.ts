@@ -35,16 +35,19 @@ export function explainGivenAwayOf(
   }
 }
 
-/** What a wish for scrap takes from the worth of a plan; null where there is none. */
-export function explainWishCost({ value: worth, wish }: Pick<PortionPlan, 'value' | 'wish'>): Explanation | null {
-  if (!wish) return null
+/** What a request for scrap takes from the worth of a plan; null where there is none. */
+export function explainScrapRequest({
+  value: worth,
+  scrapRequest,
+}: Pick<PortionPlan, 'value' | 'scrapRequest'>): Explanation | null {
+  if (!scrapRequest) return null
   return {
     title: 'What so much scrap costs',
     quantity: 'money',
     expression: minus(
-      value('worth without the wish', worth + wish.costs, 'money'),
-      value('worth with it', worth, 'money'),
+      value('worth without it', worth + scrapRequest.costs, 'money'),
+      value('worth with so much scrap', worth, 'money'),
     ),
-    note: 'Scrap is cut at what it is really worth: only as many portions are given up as the wish needs.',
+    note: 'Scrap is cut at what it is really worth: only as many portions are given up as that scrap needs.',
   }
 }

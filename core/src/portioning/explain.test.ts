@@ -2,7 +2,7 @@ import { LOIN } from '../../test/loin.ts'
 import { loadSolver } from '../../test/solver.ts'
 import { evaluate, planBonded, type Rack, type SolveProgramme } from '../index.ts'
 import {
-  type BondedWish,
+  type BondedRequest,
   explainBlade,
   explainBonded,
   explainHowFarOff,
@@ -13,7 +13,7 @@ import {
   explainSpread,
   howFarOff,
   judgeCuts,
-  type PortionWish,
+  type PortionRequest,
   planRacks,
   RACK_STYLES,
   type RackCut,
@@ -25,7 +25,7 @@ beforeAll(async () => {
   solve = await loadSolver()
 })
 
-const wish: PortionWish = {
+const request: PortionRequest = {
   piece: LOIN,
   products: [
     { name: 'steak', target: 200, low: 180, high: 230, value: 11 },
@@ -36,7 +36,7 @@ const wish: PortionWish = {
 
 test('every figure of a part opens to itself, also cut at an angle, folded and as scrap', () => {
   for (const biasAngle of [0, 35]) {
-    const tilted = { ...wish, piece: { ...wish.piece, biasAngle } }
+    const tilted = { ...request, piece: { ...request.piece, biasAngle } }
     const { parts } = judgeCuts(tilted, [40, 80, 130, 173, 260, 380])
     expect(new Set(parts.map(({ product }) => product)).size).toBe(3)
     for (const part of parts) {
@@ -95,9 +95,9 @@ test.each(RACK_STYLES)('weights of racks cut %s open to themselves', (style) => 
 })
 
 test('every figure of a bonded log opens to itself', () => {
-  const bonded: BondedWish = {
-    ...wish,
-    pieces: [wish.piece, { ...wish.piece, weight: 1390 }],
+  const bonded: BondedRequest = {
+    ...request,
+    pieces: [request.piece, { ...request.piece, weight: 1390 }],
     costs: { wagePerHour: 24, minutes: 15, film: 0.3 },
   }
   const plan = planBonded(bonded)

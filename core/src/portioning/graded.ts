@@ -1,7 +1,7 @@
 import { meatTo, type Rack, straightBoundaries } from './rack.ts'
 
 /** Units by which the blade can leave the middle of a gap, either way. */
-const MOST_SHIFT = 0.2
+const MAX_SHIFT = 0.2
 const ROUNDS = 60
 
 type Range = [least: number, most: number]
@@ -51,7 +51,7 @@ function runsOf(rack: Rack, perPortion: number): Runs {
   const straight = straightBoundaries(rack, perPortion)
   const last = straight.length - 1
   const ranges = straight.map((place, at): Range => {
-    const shift = at === 0 || at === last ? 0 : MOST_SHIFT
+    const shift = at === 0 || at === last ? 0 : MAX_SHIFT
     return [meatTo(rack, place - shift), meatTo(rack, place + shift)]
   })
   return { rack, straight, ranges, bone: (rack.boneWeight / rack.bones) * perPortion }
@@ -86,8 +86,8 @@ function nearestToStraight(
   for (let at = last - 1; at > 0; at--) {
     const [low, high] = reached[at] as Range
     const [least, most] = [Math.max(low, meat - heaviest + bone), Math.min(high, meat - lightest + bone)]
-    const wished = meatTo(rack, straight[at] as number)
-    meat = Math.min(Math.max(wished, least), Math.max(least, most))
+    const requested = meatTo(rack, straight[at] as number)
+    meat = Math.min(Math.max(requested, least), Math.max(least, most))
     boundaries[at] = placeOf(rack, meat)
   }
   return boundaries

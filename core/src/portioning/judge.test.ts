@@ -1,7 +1,7 @@
 import { evaluate } from '../index.ts'
-import { explainJudged, judgeCuts, type PortionWish, planPortions } from './index.ts'
+import { explainJudged, judgeCuts, type PortionRequest, planPortions } from './index.ts'
 
-const wish: PortionWish = {
+const request: PortionRequest = {
   piece: {
     weight: 1000,
     length: 200,
@@ -18,7 +18,7 @@ const wish: PortionWish = {
 }
 
 test('lines are judged part by part: product, worth, and why something is scrap', () => {
-  const { parts, value, portions, scrapWeight, givenAway } = judgeCuts(wish, [40, 82, 110])
+  const { parts, value, portions, scrapWeight, givenAway } = judgeCuts(request, [40, 82, 110])
   expect(parts.map((part) => part.product)).toEqual(['steak', 'steak', null, null])
   expect(parts[2]).toMatchObject({ nearest: 'steak', reasons: ['too-light'] })
   expect(portions).toBe(2)
@@ -28,22 +28,22 @@ test('lines are judged part by part: product, worth, and why something is scrap'
 })
 
 test('the lines of a plan are worth what the plan says', () => {
-  const plan = planPortions(wish)
-  expect(judgeCuts(wish, plan.cuts).value).toBeCloseTo(plan.value, 9)
+  const plan = planPortions(request)
+  expect(judgeCuts(request, plan.cuts).value).toBeCloseTo(plan.value, 9)
 })
 
 test('lines outside the piece, and the same line twice, change nothing', () => {
-  expect(judgeCuts(wish, [-5, 40, 40, 900])).toEqual(judgeCuts(wish, [40]))
+  expect(judgeCuts(request, [-5, 40, 40, 900])).toEqual(judgeCuts(request, [40]))
 })
 
 test('a saw takes its kerf after a product', () => {
-  const { parts } = judgeCuts({ ...wish, kerf: 2 }, [40, 82])
+  const { parts } = judgeCuts({ ...request, kerf: 2 }, [40, 82])
   expect(parts[1]?.from).toBe(42)
 })
 
 test('worth, scrap and what is given away open to themselves', () => {
-  const judged = judgeCuts(wish, [40, 82, 110])
+  const judged = judgeCuts(request, [40, 82, 110])
   for (const figure of ['value', 'scrapWeight', 'givenAway'] as const) {
-    expect(evaluate(explainJudged(judged, wish.scrap.valuePerKg, figure).expression)).toBeCloseTo(judged[figure], 9)
+    expect(evaluate(explainJudged(judged, request.scrap.valuePerKg, figure).expression)).toBeCloseTo(judged[figure], 9)
   }
 })

@@ -1,6 +1,6 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type CutPiece, type MisfitReason, measurePiece, misfits } from './fit.ts'
-import type { PortionWish } from './plan.ts'
+import type { PortionRequest } from './plan.ts'
 import { DEFAULT_PLAN_RULES, type PortionProduct, worthOf } from './product.ts'
 import { shapeOf } from './profile.ts'
 
@@ -31,8 +31,8 @@ export interface JudgedCuts {
  * reasons why it is not what it comes nearest to. Counts are not judged. `lines` are places in mm, inside
  * the piece, in any order.
  */
-export function judgeCuts(wish: PortionWish, lines: readonly number[]): JudgedCuts {
-  const { piece, products, scrap, step = DEFAULT_PLAN_RULES.step, kerf = DEFAULT_PLAN_RULES.kerf } = wish
+export function judgeCuts(request: PortionRequest, lines: readonly number[]): JudgedCuts {
+  const { piece, products, scrap, step = DEFAULT_PLAN_RULES.step, kerf = DEFAULT_PLAN_RULES.kerf } = request
   const shape = shapeOf(piece)
   const inside = [...new Set(lines)].filter((line) => line > 0 && line < piece.length).sort((a, b) => a - b)
   const parts: JudgedPart[] = []

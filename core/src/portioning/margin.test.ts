@@ -3,10 +3,10 @@ import { LOIN } from '../../test/loin.ts'
 import { bestByTrying } from '../../test/portions.ts'
 import { type Explanation, evaluate } from '../explanation/index.ts'
 import { explainWithin, shareWithin } from './expected-within.ts'
-import { judgeCuts, type PortionWish, planPortions } from './index.ts'
+import { judgeCuts, type PortionRequest, planPortions } from './index.ts'
 import { drawnIn, marginFor } from './product.ts'
 
-const wish = (changes: Partial<PortionWish> = {}): PortionWish => ({
+const request = (changes: Partial<PortionRequest> = {}): PortionRequest => ({
   piece: LOIN,
   products: [{ name: 'steak', target: 220, low: 205, high: 240, value: 9 }],
   scrap: { valuePerKg: 14 },
@@ -27,7 +27,7 @@ const small = fc
     within: fc.option(fc.constantFrom([0, 5] as const, [3, 8] as const), { nil: undefined }),
     margin: fc.constantFrom(0, 0.05, 0.2),
   })
-  .map(({ girths, weight, scrapPerKg, minScrap, kerf, within, margin, ...product }): PortionWish => {
+  .map(({ girths, weight, scrapPerKg, minScrap, kerf, within, margin, ...product }): PortionRequest => {
     const length = 4 * (girths.length - 1)
     return {
       piece: { weight, length, profile: girths.map((girth, at) => ({ at: at * 4, girth })) },
@@ -57,7 +57,7 @@ test('scrap at the ends and bounds drawn in agree with trying everything on smal
 })
 
 test('no slice out of the middle: dear scrap is cut at an end alone', () => {
-  const dear = wish({ scrap: { valuePerKg: 60 } })
+  const dear = request({ scrap: { valuePerKg: 60 } })
   const inMiddle = (plan: ReturnType<typeof planPortions>) =>
     plan.scrap.parts.filter(([from, to]) => from > 0 && to < LOIN.length)
   const free = planPortions({ ...dear, products: dear.products.map((each) => ({ ...each, min: 3 })) })
@@ -70,7 +70,7 @@ test('no slice out of the middle: dear scrap is cut at an end alone', () => {
   expect(ends.value).toBeLessThanOrEqual(free.value + 1e-9)
   // A product's own place makes scrap at its edge.
   const placed = planPortions(
-    wish({
+    request({
       products: [
         { name: 'loin', target: 220, low: 205, high: 240, value: 9, within: [0, 200] },
         { name: 'tail', target: 120, low: 100, high: 140, value: 3, within: [230, 420] },
@@ -93,11 +93,11 @@ test.each([
 
 test('with a margin no portion is planned at its bound, and more are expected within', () => {
   const off = 0.05
-  const margin = marginFor(wish().products, off)
+  const margin = marginFor(request().products, off)
   expect(margin).toBeCloseTo(7.5 / 220, 9)
   const within = (plan: ReturnType<typeof planPortions>) =>
-    evaluate((explainWithin(judgeCuts(wish(), plan.cuts).parts, wish().products, off) as Explanation).expression)
-  const [bare, drawn] = [planPortions(wish()), planPortions(wish({ margin, isNearest: true }))]
+    evaluate((explainWithin(judgeCuts(request(), plan.cuts).parts, request().products, off) as Explanation).expression)
+  const [bare, drawn] = [planPortions(request()), planPortions(request({ margin, isNearest: true }))]
   for (const { weight } of drawn.pieces) {
     expect(weight).toBeGreaterThanOrEqual(205 + margin * 220 - 1e-9)
     expect(weight).toBeLessThanOrEqual(240 - margin * 220 + 1e-9)
@@ -106,7 +106,7 @@ test('with a margin no portion is planned at its bound, and more are expected wi
 })
 
 test('among plans of equal worth the nearest to the targets is taken, and no money is lost for it', () => {
-  const asked = wish({
+  const asked = request({
     products: [{ name: 'steak', target: 150, low: 150, high: 240, value: 9 }],
     scrap: { valuePerKg: 0 },
   })

@@ -21,8 +21,8 @@ export interface ReadOutline {
   outline: OutlinePoint[]
 }
 
-const LEAST_LENGTH = 20
-const LEAST_RULER = 0.001
+const MIN_LENGTH = 20
+const MIN_RULER = 0.001
 
 /**
  * Length and widths of a piece from marks on its photograph. `rulerMm` lies between the two ruler marks;
@@ -33,10 +33,10 @@ export function outlineFromMarks(
   { rulerMm, aspect }: { rulerMm: number; aspect: number },
 ): ReadOutline | null {
   const widths = Math.hypot(ruler[1].x - ruler[0].x, (ruler[1].y - ruler[0].y) * aspect)
-  if (rulerMm <= 0 || widths < LEAST_RULER || edges.length < 2) return null
+  if (rulerMm <= 0 || widths < MIN_RULER || edges.length < 2) return null
   const pictureMm = rulerMm / widths
   const length = Math.round(Math.abs(ends[1].x - ends[0].x) * pictureMm)
-  if (length < LEAST_LENGTH) return null
+  if (length < MIN_LENGTH) return null
   const outline = edges.map(({ top, bottom }, at) => ({
     at: (length * at) / (edges.length - 1),
     width: Math.max(1, Math.round(Math.abs(bottom - top) * aspect * pictureMm)),

@@ -2,20 +2,20 @@ import fc from 'fast-check'
 import cases from '../../cases/portion-plan.json'
 import { LOIN } from '../../test/loin.ts'
 import { bestByTrying } from '../../test/portions.ts'
-import { type PortionPlan, type PortionWish, planPortions } from './index.ts'
+import { type PortionPlan, type PortionRequest, planPortions } from './index.ts'
 
 test.each(cases.map((each) => [each.name, each] as const))(
   '%s brings what is known to be the most',
   (_name, { input, expect: expected }) => {
-    const plan = planPortions(input as PortionWish)
+    const plan = planPortions(input as PortionRequest)
     expect(plan.value).toBeCloseTo(expected.value, 6)
-    expectWhole(plan, input as PortionWish)
+    expectWhole(plan, input as PortionRequest)
   },
 )
 
 /** Pieces, scrap and kerf fill the piece, every piece fits its product, and counts hold. */
-function expectWhole(plan: PortionPlan, wish: PortionWish) {
-  const { piece, products, kerf = 0, minScrap = 10 } = wish
+function expectWhole(plan: PortionPlan, request: PortionRequest) {
+  const { piece, products, kerf = 0, minScrap = 10 } = request
   const parts = [
     ...plan.pieces.map(({ from, to }) => [from, to, kerf] as const),
     ...plan.scrap.parts.map(([from, to]) => [from, to, 0] as const),
@@ -56,7 +56,7 @@ const product = (name: string) =>
     min: fc.option(fc.integer({ min: 0, max: 1 }), { nil: undefined }),
   })
 
-const wish = fc
+const request = fc
   .record({
     girths: fc.array(fc.integer({ min: 40, max: 160 }), { minLength: 3, maxLength: 4 }),
     weight: fc.integer({ min: 60, max: 300 }),
@@ -66,7 +66,7 @@ const wish = fc
     kerf: fc.integer({ min: 0, max: 2 }),
     step: fc.constantFrom(1, 2),
   })
-  .map(({ girths, weight, products, scrapPerKg, ...rules }): PortionWish => {
+  .map(({ girths, weight, products, scrapPerKg, ...rules }): PortionRequest => {
     const length = 4 * (girths.length - 1)
     const profile = girths.map((girth, at) => ({ at: at * 4, girth }))
     return { piece: { weight, length, profile }, products, scrap: { valuePerKg: scrapPerKg }, ...rules }
@@ -74,7 +74,7 @@ const wish = fc
 
 test('agrees with trying everything on small pieces', () => {
   fc.assert(
-    fc.property(wish, (small) => {
+    fc.property(request, (small) => {
       const best = bestByTrying(small)
       const plan = planPortions(small)
       if (best === null) expect(plan.unmet.length).toBeGreaterThan(0)
@@ -89,7 +89,7 @@ test('agrees with trying everything on small pieces', () => {
   )
 })
 
-const loin = (changes: Partial<PortionWish> = {}): PortionWish => ({
+const loin = (changes: Partial<PortionRequest> = {}): PortionRequest => ({
   piece: LOIN,
   products: [
     {
@@ -135,24 +135,24 @@ test('a least number that cannot be met is named, and the rest is planned all th
   expect(plan.pieces.length).toBeGreaterThan(0)
 })
 
-test('a wish for scrap is met by the least rise of its value, and says what it costs', () => {
+test('a request for scrap is met by the least rise of its value, and says what it costs', () => {
   const plain = planPortions(loin())
-  const wished = planPortions(loin({ scrap: { valuePerKg: 14, atLeast: plain.scrap.weight + 200 } }))
-  expect(wished.scrap.weight).toBeGreaterThanOrEqual(plain.scrap.weight + 200 - 1e-9)
-  expect(wished.wish).toMatchObject({ isMet: true })
-  expect(wished.wish?.costs).toBeCloseTo(plain.value - wished.value, 9)
-  expect(wished.wish?.costs).toBeGreaterThan(0)
+  const requested = planPortions(loin({ scrap: { valuePerKg: 14, atLeast: plain.scrap.weight + 200 } }))
+  expect(requested.scrap.weight).toBeGreaterThanOrEqual(plain.scrap.weight + 200 - 1e-9)
+  expect(requested.scrapRequest).toMatchObject({ isMet: true })
+  expect(requested.scrapRequest?.costs).toBeCloseTo(plain.value - requested.value, 9)
+  expect(requested.scrapRequest?.costs).toBeGreaterThan(0)
   // At a value a little lower than the one it was raised to, the plan has not enough of it.
-  const raisedTo = wished.wish?.raisedTo as number
+  const raisedTo = requested.scrapRequest?.raisedTo as number
   const below = planPortions(loin({ scrap: { valuePerKg: raisedTo - 1e-4 } }))
   expect(below.scrap.weight).toBeLessThan(plain.scrap.weight + 200)
 })
 
-test('more scrap than there is meat is a wish that is not met', () => {
-  expect(planPortions(loin({ scrap: { valuePerKg: 14, atLeast: 5000 } })).wish).toMatchObject({ isMet: false })
+test('more scrap than there is meat is a request that is not met', () => {
+  expect(planPortions(loin({ scrap: { valuePerKg: 14, atLeast: 5000 } })).scrapRequest).toMatchObject({ isMet: false })
 })
 
-test('cut by thickness, every piece is as thick as wished and its weight is what comes out', () => {
+test('cut by thickness, every piece is as thick as asked and its weight is what comes out', () => {
   const products = [{ name: 'slice', target: 100, low: 30, high: 300, targetThickness: 25, value: 5 }]
   const plan = planPortions(loin({ products, scrap: { valuePerKg: 1 } }))
   expect(new Set(plan.pieces.map((piece) => piece.thickness))).toEqual(new Set([25]))

@@ -1,14 +1,21 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type BestCuts, bestCuts, type CountBound, type Cut, type CutGraph, cutGraph } from './best-cuts.ts'
 import { measurePiece, type PlannedPiece } from './fit.ts'
-import { DEFAULT_PLAN_RULES, drawnIn, type PlanRules, type PortionProduct, type ScrapWish, worthOf } from './product.ts'
+import {
+  DEFAULT_PLAN_RULES,
+  drawnIn,
+  type PlanRules,
+  type PortionProduct,
+  type ScrapRequest,
+  worthOf,
+} from './product.ts'
 import { type Piece, type Shape, shapeOf } from './profile.ts'
 import { type ProductSpread, spreadsOf } from './spread.ts'
 
-export interface PortionWish extends Partial<PlanRules> {
+export interface PortionRequest extends Partial<PlanRules> {
   piece: Piece
   products: readonly PortionProduct[]
-  scrap: ScrapWish
+  scrap: ScrapRequest
   /** Bounds are drawn in by this share of each target while planning, 0 to 0.2; 0 where not given. */
   margin?: number | undefined
   /** Among plans of all but equal worth, that whose portions are nearest to their targets. */
@@ -32,8 +39,8 @@ export interface PortionPlan {
   spreads: ProductSpread[]
   /** Least numbers that had to be left out, because no plan meets them. */
   unmet: UnmetMin[]
-  /** What the wish for scrap takes from the value; null where there is none. Not met: `isMet` false. */
-  wish: { isMet: boolean; costs: number; raisedTo: number } | null
+  /** What the request for scrap takes from the value; null where there is none. Not met: `isMet` false. */
+  scrapRequest: { isMet: boolean; costs: number; raisedTo: number } | null
 }
 
 /** The plan of cuts that brings most; see `bestCuts`. What is too small for any product is all scrap. */
@@ -44,7 +51,7 @@ export function planPortions({
   margin = 0,
   isNearest = false,
   ...rules
-}: PortionWish): PortionPlan {
+}: PortionRequest): PortionPlan {
   const shape = shapeOf(piece)
   const products = asked.map((product) => drawnIn(product, margin))
   const graph = cutGraph(shape, products, {
@@ -56,12 +63,12 @@ export function planPortions({
   const { bounds, unmet } = boundsThatCanBeMet(graph, products, shape)
   const plain = bestWithin(graph, scrap.valuePerKg, bounds) ?? allScrap(shape)
   const context = { shape, products, scrap, graph, bounds }
-  const wished = scrap.atLeast === undefined ? null : wishForScrap(context, plain, scrap.atLeast)
-  const plan = describe(context, (wished ?? { cuts: plain.cuts }).cuts)
-  if (!wished) return { ...plan, unmet, wish: null }
-  const { isMet, raisedTo } = wished
+  const requested = scrap.atLeast === undefined ? null : planForScrap(context, plain, scrap.atLeast)
+  const plan = describe(context, (requested ?? { cuts: plain.cuts }).cuts)
+  if (!requested) return { ...plan, unmet, scrapRequest: null }
+  const { isMet, raisedTo } = requested
   const costs = describe(context, plain.cuts).value - plan.value
-  return { ...plan, unmet, wish: { isMet, costs: Math.max(0, costs), raisedTo } }
+  return { ...plan, unmet, scrapRequest: { isMet, costs: Math.max(0, costs), raisedTo } }
 }
 
 /** No more of a product can come out than its weight allows: a greatest number above that binds nothing. */
@@ -74,11 +81,11 @@ function boundsOf(products: readonly PortionProduct[], shape: Shape): CountBound
 
 /** Least numbers are taken in one after the other; one that makes a plan impossible is left out and named. */
 function boundsThatCanBeMet(graph: CutGraph, products: readonly PortionProduct[], shape: Shape) {
-  const wished = boundsOf(products, shape)
-  const wanted = wished.filter((bound) => bound.min > 0)
-  if (wanted.length === 0 || bestWithin(graph, 0, wished)) return { bounds: wished, unmet: [] }
+  const requested = boundsOf(products, shape)
+  const wanted = requested.filter((bound) => bound.min > 0)
+  if (wanted.length === 0 || bestWithin(graph, 0, requested)) return { bounds: requested, unmet: [] }
   const unmet: UnmetMin[] = []
-  let bounds = wished.map((bound) => ({ ...bound, min: 0 }))
+  let bounds = requested.map((bound) => ({ ...bound, min: 0 }))
   for (const { product, min } of wanted) {
     const withThis = bounds.map((bound) => (bound.product === product ? { ...bound, min } : bound))
     if (bestWithin(graph, 0, withThis)) bounds = withThis
@@ -118,7 +125,7 @@ function countsOf(cuts: readonly Cut[]): Map<number, number> {
 interface PlanContext {
   shape: Shape
   products: readonly PortionProduct[]
-  scrap: ScrapWish
+  scrap: ScrapRequest
   graph: CutGraph
   bounds: readonly CountBound[]
 }
@@ -133,7 +140,7 @@ const SCRAP_ABOVE_ALL = 1e7
  * Raises the value of scrap only as far as is needed for so much of it. Worth is a line in the value of
  * scrap for each plan, so that the plans with less and with enough of it meet at the next value to try.
  */
-function wishForScrap(context: PlanContext, plain: BestCuts, atLeast: number) {
+function planForScrap(context: PlanContext, plain: BestCuts, atLeast: number) {
   const { graph, bounds, scrap } = context
   const enough = (cuts: readonly Cut[]) => scrapOf(context, cuts) >= atLeast - 1e-9
   if (enough(plain.cuts)) return { cuts: plain.cuts, isMet: true, raisedTo: scrap.valuePerKg }
@@ -162,7 +169,7 @@ function piecesValue({ shape, products }: PlanContext, cuts: readonly Cut[]): nu
 }
 
 /** A plan of cuts with everything that is said of it. */
-function describe(context: PlanContext, cuts: readonly Cut[]): Omit<PortionPlan, 'unmet' | 'wish'> {
+function describe(context: PlanContext, cuts: readonly Cut[]): Omit<PortionPlan, 'unmet' | 'scrapRequest'> {
   const { shape, products, scrap } = context
   const pieces = cuts.flatMap(({ product, from, to }): PlannedPiece[] => {
     const of = products[product]

@@ -19,7 +19,7 @@ export interface PortionProduct {
   folded?: boolean | undefined
 }
 
-export interface ScrapWish {
+export interface ScrapRequest {
   name?: string | undefined
   valuePerKg: number
   /** At least so many grams of it are wanted. */

@@ -86,7 +86,7 @@ describe('why a piece is not a product', () => {
     expect(misfits(piece(changes), product, 1)).toEqual(reasons)
   })
 
-  test('by thickness it is as thick as wished to half a step', () => {
+  test('by thickness it is as thick as asked to half a step', () => {
     const slice = { ...product, targetThickness: 30 }
     expect(misfits(piece({ thickness: 30.5 }), slice, 1)).toEqual([])
     expect(misfits(piece({ thickness: 31 }), slice, 1)).toEqual(['too-thick'])

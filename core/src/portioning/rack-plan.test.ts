@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { loadSolver } from '../../test/solver.ts'
 import type { SolveProgramme } from '../index.ts'
-import { planRacks, type Rack, type RackWish, ribWeights } from './index.ts'
+import { planRacks, type Rack, type RackRequest, ribWeights } from './index.ts'
 import { meatTo } from './rack.ts'
 
 let solve: SolveProgramme
@@ -10,7 +10,7 @@ beforeAll(async () => {
 })
 
 const RACK: Rack = { weight: 780, bones: 8, boneWeight: 150, eye: [62, 61, 58, 55, 52, 49, 45, 42] }
-const wish = (changes: Partial<RackWish> = {}): RackWish => ({
+const request = (changes: Partial<RackRequest> = {}): RackRequest => ({
   racks: [RACK],
   target: 150,
   low: 135,
@@ -28,7 +28,7 @@ test('ribs weigh as much as the rack, the meat by the size of the eye', () => {
 })
 
 test('straight takes the number of ribs that brings most portions within bounds', () => {
-  const plan = planRacks(wish({ target: 195, low: 170, high: 225 }), solve)
+  const plan = planRacks(request({ target: 195, low: 170, high: 225 }), solve)
   expect(plan.portions.map((portion) => portion.bones.length)).toEqual([2, 2, 2, 2])
   expect(plan.boundaries).toEqual([[0, 2, 4, 6, 8]])
   expect(plan.left).toEqual([])
@@ -36,7 +36,7 @@ test('straight takes the number of ribs that brings most portions within bounds'
 })
 
 test('odd ribs are left, from the loin end on', () => {
-  const plan = planRacks(wish({ perPortion: 3 }), solve)
+  const plan = planRacks(request({ perPortion: 3 }), solve)
   expect(plan.portions).toHaveLength(2)
   expect(plan.left).toEqual([
     [0, 6],
@@ -45,7 +45,7 @@ test('odd ribs are left, from the loin end on', () => {
 })
 
 test('graded portions are closer together than straight ones, each cut within a fifth of its gap', () => {
-  const plan = planRacks(wish({ style: 'graded', perPortion: 2 }), solve)
+  const plan = planRacks(request({ style: 'graded', perPortion: 2 }), solve)
   expect(plan.spread as number).toBeLessThan(plan.spreadStraight as number)
   plan.boundaries[0]?.forEach((place, at) => {
     expect(Math.abs(place - at * 2)).toBeLessThanOrEqual(0.2 + 1e-9)
@@ -80,7 +80,7 @@ test('no way of moving the cuts that one tries is closer together than graded', 
   fc.assert(
     fc.property(eye, fc.constantFrom(1, 2), (sizes, perPortion) => {
       const rack: Rack = { weight: 400, bones: 4, boneWeight: 80, eye: sizes }
-      const plan = planRacks(wish({ racks: [rack], style: 'graded', perPortion: perPortion as 1 | 2 }), solve)
+      const plan = planRacks(request({ racks: [rack], style: 'graded', perPortion: perPortion as 1 | 2 }), solve)
       const tried = leastSpreadByTrying(rack, perPortion, 20)
       expect(plan.spread as number).toBeLessThanOrEqual(tried + 1e-6)
       expect(plan.spread as number).toBeGreaterThanOrEqual(tried - 6)
@@ -90,7 +90,7 @@ test('no way of moving the cuts that one tries is closer together than graded', 
 })
 
 test('pairs need not be neighbours: a large rib meets a small one', () => {
-  const plan = planRacks(wish({ style: 'pairs', target: 195, low: 185, high: 205 }), solve)
+  const plan = planRacks(request({ style: 'pairs', target: 195, low: 185, high: 205 }), solve)
   expect(plan.portions).toHaveLength(4)
   const neighbours = plan.portions.filter(
     ({ bones: [a, b] }) => Math.abs((a?.[1] as number) - (b?.[1] as number)) === 1,
@@ -102,12 +102,12 @@ test('pairs need not be neighbours: a large rib meets a small one', () => {
 test('several racks are solved together', () => {
   const small: Rack = { ...RACK, weight: 640 }
   const plan = planRacks(
-    wish({ racks: [RACK, small], style: 'pairs', target: 178, low: 168, high: 188, perPortion: 2 }),
+    request({ racks: [RACK, small], style: 'pairs', target: 178, low: 168, high: 188, perPortion: 2 }),
     solve,
   )
   expect(plan.portions).toHaveLength(8)
   expect(plan.portions.some(({ bones: [a, b] }) => a?.[0] !== b?.[0])).toBe(true)
-  const graded = planRacks(wish({ racks: [RACK, small], style: 'graded', perPortion: 2 }), solve)
+  const graded = planRacks(request({ racks: [RACK, small], style: 'graded', perPortion: 2 }), solve)
   expect(graded.boundaries).toHaveLength(2)
   expect(graded.spread as number).toBeLessThanOrEqual(graded.spreadStraight as number)
 })

@@ -4,7 +4,7 @@ import {
   isBetter,
   type RackPlan,
   type RackPortion,
-  type RackWish,
+  type RackRequest,
   type RibRef,
   rackPortionWeight,
   ribWeights,
@@ -15,22 +15,22 @@ import {
 
 const COUNTS = [1, 2, 3] as const
 
-/** Where to cut racks, or which ribs go on one plate, for the wished portions; several racks are solved together. */
-export function planRacks(wish: RackWish, solve: SolveProgramme): RackPlan {
-  const counts = wish.perPortion === 'any' ? COUNTS : [wish.perPortion]
-  if (wish.style === 'pairs') return platedPlan(wish, counts, solve)
-  const [first, ...others] = counts.map((count) => runsPlan(wish, count, wish.style === 'graded')) as [
+/** Where to cut racks, or which ribs go on one plate, for the requested portions; several racks are solved together. */
+export function planRacks(request: RackRequest, solve: SolveProgramme): RackPlan {
+  const counts = request.perPortion === 'any' ? COUNTS : [request.perPortion]
+  if (request.style === 'pairs') return platedPlan(request, counts, solve)
+  const [first, ...others] = counts.map((count) => runsPlan(request, count, request.style === 'graded')) as [
     RackPlan,
     ...RackPlan[],
   ]
-  const score = (plan: RackPlan) => scoreOf(weightsOf(plan), wish)
+  const score = (plan: RackPlan) => scoreOf(weightsOf(plan), request)
   return others.reduce((best, plan) => (isBetter(score(plan), score(best)) ? plan : best), first)
 }
 
 const weightsOf = ({ portions }: RackPlan) => portions.map((portion) => portion.weight)
 
 /** Equal runs of ribs from the loin end of each rack, straight or with the blade at an angle in the gaps. */
-function runsPlan({ racks }: RackWish, perPortion: number, isGraded: boolean): RackPlan {
+function runsPlan({ racks }: RackRequest, perPortion: number, isGraded: boolean): RackPlan {
   const portionsAt = (boundaries: readonly (readonly number[])[]): RackPortion[] =>
     racks.flatMap((rack, at) => {
       const places = boundaries[at] as readonly number[]
@@ -52,16 +52,16 @@ function runsPlan({ racks }: RackWish, perPortion: number, isGraded: boolean): R
   }
 }
 
-const ribsOf = (racks: RackWish['racks']): RibRef[] =>
+const ribsOf = (racks: RackRequest['racks']): RibRef[] =>
   racks.flatMap(({ bones }, rack) => Array.from({ length: bones }, (_, rib): RibRef => [rack, rib]))
 
 /** Single ribs put together on plates of so many of them, not necessarily neighbours. */
-function platedPlan(wish: RackWish, counts: readonly number[], solve: SolveProgramme): RackPlan {
-  const { racks } = wish
+function platedPlan(request: RackRequest, counts: readonly number[], solve: SolveProgramme): RackPlan {
+  const { racks } = request
   const ribs = ribsOf(racks)
   const weights = racks.flatMap(ribWeights)
   const pieces = weights.map((weight, at) => ({ id: String(at), weight, kind: 'rib' }))
-  const { plates, left } = bestPlates(pieces, wish, counts, solve)
+  const { plates, left } = bestPlates(pieces, request, counts, solve)
   const ribOf = (id: string) => ribs[Number(id)] as RibRef
   const portions = plates.map(({ ids, weight }) => ({ bones: ids.map(ribOf), weight }))
   const ribsOnPlate =
@@ -70,7 +70,7 @@ function platedPlan(wish: RackWish, counts: readonly number[], solve: SolveProgr
     portions,
     boundaries: racks.map((rack) => straightBoundaries(rack, 1)),
     spread: spreadOf(portions.map((portion) => portion.weight)),
-    spreadStraight: runsPlan(wish, Math.max(1, ribsOnPlate), false).spread,
+    spreadStraight: runsPlan(request, Math.max(1, ribsOnPlate), false).spread,
     left: left.map(ribOf),
   }
 }

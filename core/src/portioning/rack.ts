@@ -14,7 +14,7 @@ const USUAL_PITCH = 25
 export const RACK_STYLES = ['straight', 'graded', 'pairs'] as const
 export type RackStyle = (typeof RACK_STYLES)[number]
 
-export interface RackWish {
+export interface RackRequest {
   racks: readonly Rack[]
   target: number
   low: number
@@ -103,7 +103,7 @@ export interface RackScore {
 
 export function scoreOf(
   weights: readonly number[],
-  { low, high, target }: Pick<RackWish, 'low' | 'high' | 'target'>,
+  { low, high, target }: Pick<RackRequest, 'low' | 'high' | 'target'>,
 ): RackScore {
   const inside = weights.filter((weight) => weight >= low - 1e-9 && weight <= high + 1e-9)
   return { within: inside.length, deviation: weights.reduce((sum, weight) => sum + Math.abs(weight - target), 0) }

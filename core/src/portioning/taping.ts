@@ -7,8 +7,8 @@ export interface TapedGirth {
 }
 
 /** A taper is known by so many girths; the two ends are always among them. */
-export const LEAST_GIRTHS = 3
-export const MOST_GIRTHS = 6
+export const MIN_GIRTHS = 3
+export const MAX_GIRTHS = 6
 
 /** No two tapes lie nearer to each other than this, mm. */
 const APART = 10
@@ -27,7 +27,7 @@ export function addTape(girths: readonly TapedGirth[]): TapedGirth[] {
   const gaps = girths.slice(1).map((each, at) => each.at - (girths[at] as TapedGirth).at)
   const after = gaps.indexOf(Math.max(...gaps))
   const [low, high] = [girths[after], girths[after + 1]]
-  if (girths.length >= MOST_GIRTHS || !low || !high || high.at - low.at < 2 * APART) return [...girths]
+  if (girths.length >= MAX_GIRTHS || !low || !high || high.at - low.at < 2 * APART) return [...girths]
   const span: Piece = {
     weight: 1,
     length: high.at - low.at,
@@ -42,7 +42,7 @@ export function addTape(girths: readonly TapedGirth[]): TapedGirth[] {
 
 /** Without one tape; the ends stay, and so do the last three. */
 export const removeTape = (girths: readonly TapedGirth[], which: number): TapedGirth[] =>
-  which <= 0 || which >= girths.length - 1 || girths.length <= LEAST_GIRTHS
+  which <= 0 || which >= girths.length - 1 || girths.length <= MIN_GIRTHS
     ? [...girths]
     : girths.filter((_, at) => at !== which)
 

@@ -1,9 +1,9 @@
-import { judgeCuts, type PortionWish, planPortions, planVariants } from './index.ts'
+import { judgeCuts, type PortionRequest, planPortions, planVariants } from './index.ts'
 
 const steak = { name: 'steak', target: 220, low: 200, high: 240, minFace: 50, value: 12 }
 const roast = { name: 'roast', target: 600, low: 500, high: 700, value: 25, max: 1 }
 const small = { name: 'small', target: 100, low: 90, high: 110, value: 4 }
-const wish: PortionWish = {
+const request: PortionRequest = {
   piece: {
     weight: 2000,
     length: 400,
@@ -15,15 +15,16 @@ const wish: PortionWish = {
   products: [small, roast, steak],
   scrap: { valuePerKg: 8 },
 }
-const countsOf = (asked: PortionWish) => {
+const countsOf = (asked: PortionRequest) => {
   const counts: Record<string, number> = {}
   for (const { product } of planPortions(asked).pieces) counts[product] = (counts[product] ?? 0) + 1
   return counts
 }
-const named = (name: string) => planVariants(wish).find((variant) => variant.name === name)?.wish as PortionWish
+const named = (name: string) =>
+  planVariants(request).find((variant) => variant.name === name)?.request as PortionRequest
 
 test('a cook compares most money, the dearest alone, it beside a roast, and most portions', () => {
-  expect(planVariants(wish).map(({ name }) => name)).toEqual([
+  expect(planVariants(request).map(({ name }) => name)).toEqual([
     'most money, numbers kept',
     'only steak',
     'roast and steak',
@@ -34,7 +35,7 @@ test('a cook compares most money, the dearest alone, it beside a roast, and most
 })
 
 test('no other plan brings more money, and none more portions', () => {
-  const plans = planVariants(wish).map((variant) => judgeCuts(variant.judgedBy, planPortions(variant.wish).cuts))
+  const plans = planVariants(request).map((variant) => judgeCuts(variant.judgedBy, planPortions(variant.request).cuts))
   const [money, , , many] = plans
   expect(Math.max(...plans.map(({ value }) => value))).toBe(money?.value)
   expect(Math.max(...plans.map(({ portions }) => portions))).toBe(many?.portions)
@@ -42,13 +43,13 @@ test('no other plan brings more money, and none more portions', () => {
 })
 
 test('one product alone is also cut thick: none is under its target', () => {
-  const variants = planVariants({ ...wish, products: [steak] })
+  const variants = planVariants({ ...request, products: [steak] })
   expect(variants.map(({ name }) => name)).toEqual(['most money', 'no steak under its target', 'most portions'])
-  const { pieces } = planPortions(variants[1]?.wish as PortionWish)
+  const { pieces } = planPortions(variants[1]?.request as PortionRequest)
   expect(Math.min(...pieces.map(({ weight }) => weight))).toBeGreaterThanOrEqual(220)
 })
 
 test('a product that may weigh anything keeps its target when portions are counted', () => {
-  const [, , , many] = planVariants({ ...wish, products: [steak, { ...small, low: 0 }] })
-  expect(many?.wish.products[1]?.target).toBe(100)
+  const [, , , many] = planVariants({ ...request, products: [steak, { ...small, low: 0 }] })
+  expect(many?.request.products[1]?.target).toBe(100)
 })

@@ -17,8 +17,8 @@ export type StartDoubt =
 /** A unit may be lighter or heavier than its kind by this factor before it is asked about. */
 const FAR_FACTOR = 1.5
 /** More than this share of the invoice came, or less than that: a weight or a unit is wrong. */
-const MOST_RECEIVED = 1.05
-const LEAST_RECEIVED = 0.7
+const MAX_RECEIVED = 1.05
+const MIN_RECEIVED = 0.7
 
 /** What to ask about a batch, the most pressing first. */
 export function startDoubts({ units, invoiceWeight, receivedWeight, unitWeight }: StartSaid): StartDoubt[] {
@@ -29,6 +29,6 @@ export function startDoubts({ units, invoiceWeight, receivedWeight, unitWeight }
     doubts.push({ code: 'unit-weight', each })
   }
   const share = receivedWeight === null ? 1 : receivedWeight / invoiceWeight
-  if (share > MOST_RECEIVED || share < LEAST_RECEIVED) doubts.push({ code: 'received-weight', share })
+  if (share > MAX_RECEIVED || share < MIN_RECEIVED) doubts.push({ code: 'received-weight', share })
   return doubts
 }

@@ -11,8 +11,8 @@ import {
 import { type Appraisal, type BuyingForm, compareForms, type FabricationDocument, type TrueCost } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import {
-  addPrice,
   addSupplier,
+  createPrice,
   openTestApp,
   send,
   sendFacts,
@@ -62,7 +62,7 @@ const ready = (changes: Partial<PriceListLine> = {}) =>
     handlingMinutesPerPiece: 0.2,
     ...changes,
   })
-const add = (each: PriceListLine) => addPrice(test_, kitchen, each)
+const add = (each: PriceListLine) => createPrice(test_, kitchen, each)
 const articles = async (query = ''): Promise<ArticleRows> => (await send(test_, 'GET', path(`/articles${query}`))).body
 const productId = async (): Promise<string> => {
   const known: Product[] = (await send(test_, 'GET', path('/products'))).body
@@ -135,7 +135,7 @@ describe('the price book', () => {
 })
 
 describe('true cost', () => {
-  const wish = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
+  const request = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
 
   test('every form of a product, from every supplier, agrees with the appraisal of the same numbers', async () => {
     await add(line())
@@ -143,7 +143,7 @@ describe('true cost', () => {
     await add(ready())
     const found = await forms()
     expect(found.map((form) => form.kind)).toEqual(['whole', 'whole', 'ready'])
-    const { ranked } = compareForms(found, wish)
+    const { ranked } = compareForms(found, request)
     const bought = ranked.find((each) => each.form.kind === 'ready') as TrueCost
     for (const cost of ranked) {
       if (!('document' in cost.basis)) continue
@@ -200,10 +200,10 @@ async function closedRecord({
 } = {}): Promise<FabricationState> {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
   const style = items[0]?.styles.find((each) => each.name.startsWith(styleName))
-  const wish = startOf(style?.id as string)
+  const request = startOf(style?.id as string)
   const purchase = { price: { amount: price, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540, extras: 3 }
   const started = await send(test_, 'POST', path('/fabrications'), {
-    ...wish,
+    ...request,
     purchase,
     supplierId: await addSupplier(test_, kitchen, supplier),
   })

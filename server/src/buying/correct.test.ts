@@ -1,7 +1,7 @@
 import type { ArticlePrice, ArticleRows, StruckPrice } from '@fleam/contract'
 import type { BuyingForm } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { addPrice, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
+import { createPrice, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 
 interface ArticleHistory {
   prices: ArticlePrice[]
@@ -21,7 +21,7 @@ beforeEach(async () => {
     ['2026-11-01', 3.1],
     ['2026-11-10', 31],
   ] as const)
-    await addPrice(test_, kitchen, {
+    await createPrice(test_, kitchen, {
       ...{ supplier: 'Ostravale Poultry Yard', code: 'C1', name: 'Chicken', kind: 'whole', product: null },
       ...{ item: 'Chicken, eviscerated', price: { amount, per: 'kg' }, pieceWeight: null, packPieces: null },
       ...{ packWeight: null, usableShare: null, handlingMinutesPerPiece: null, delivery: null, minimumOrder: null },

@@ -8,7 +8,7 @@ import * as store from './store.ts'
  * Strikes a price out, or puts another in its place, all or nothing: the struck one stays to be read, with why, and
  * every comparison, forecast and list is without it at once. Answers with the id of the article.
  */
-export function correctPrice(scope: Scope, priceId: string, { why, replacement }: PriceCorrection): Promise<string> {
+export function updatePrice(scope: Scope, priceId: string, { why, replacement }: PriceCorrection): Promise<string> {
   return inTransaction(scope, async (inside) => {
     await holdPriceBook(inside)
     const { ArticlePrice: Prices } = inside.database.models

@@ -1,6 +1,6 @@
 export { offersOfStyle } from './offers.ts'
 export { priceListRoutes } from './price-list-routes.ts'
-export { bookPrice, keepTypedPrice } from './purchase-price.ts'
+export { bookPrice, createTypedPrice } from './purchase-price.ts'
 export { buyingRoutes } from './routes.ts'
 export type { PricedArticle } from './store.ts'
 export { articlesById, articlesOfItems } from './store.ts'

@@ -3,7 +3,7 @@ import { offerOfForm, type PlannedOffer, pieceWeightOf } from '@fleam/core'
 import type { Scope } from '../scope/index.ts'
 import { readyForms } from './forms.ts'
 
-interface OffersWish {
+interface OffersRequest {
   style: Style
   /** Birds, fish, loins or racks: delivery is spread over what would be ordered for as many plates. */
   units: number
@@ -17,7 +17,7 @@ export interface ListedOffer {
 }
 
 /** What the price book offers ready for the portion piles of a style, at the prices of a day, as the true cost has it. */
-export async function offersOfStyle(scope: Scope, { style, units, day }: OffersWish): Promise<ListedOffer[]> {
+export async function offersOfStyle(scope: Scope, { style, units, day }: OffersRequest): Promise<ListedOffer[]> {
   const piles = style.piles.filter((pile) => pile.class === 'primary')
   const pileOf = new Map(piles.flatMap((pile) => (pile.productId === null ? [] : [[pile.productId, pile]])))
   const forms = await readyForms(scope, [...pileOf.keys()], day)

@@ -31,7 +31,7 @@ export async function bookPrice(scope: Scope, bought: Bought): Promise<Price | n
  * Brings a price that was typed at a bench into the price book: as that of its article from that day on, of a new
  * article where there is none. What the book says already, or says otherwise of that very day, stays.
  */
-export async function keepTypedPrice(scope: Scope, bought: Bought, price: Price, itemName: string): Promise<void> {
+export async function createTypedPrice(scope: Scope, bought: Bought, price: Price, itemName: string): Promise<void> {
   const { supplierId } = bought
   // For a whole lot, or a case of unknown size, the next one costs something else.
   if (supplierId === null || price.amount <= 0 || price.per === 'lot' || price.per === 'case') return

@@ -13,13 +13,13 @@ import {
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import { dayOf, type Scopes } from '../scope/index.ts'
-import { correctPrice } from './correct.ts'
+import { updatePrice } from './correct.ts'
 import { formsOf, formsOfItem, products as listProducts } from './forms.ts'
 import * as service from './service.ts'
 import { movedPrices, turnedVerdicts } from './turned.ts'
 
 const tags = ['buying']
-const MOST_LISTED = 200
+const MAX_LISTED = 200
 
 /** The price book, true cost by product, and verdicts that prices have turned. */
 export function buyingRoutes(app: Server, scopeOf: Scopes): void {
@@ -28,7 +28,7 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
   const query = z.object({
     words: z.string().max(200).default(''),
     tied: z.enum(['true', 'false']).default('false'),
-    limit: z.coerce.number().int().min(1).max(MOST_LISTED).default(50),
+    limit: z.coerce.number().int().min(1).max(MAX_LISTED).default(50),
     offset: z.coerce.number().int().min(0).default(0),
   })
   app.get(
@@ -142,7 +142,7 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
     `${base}/prices`,
     {
       schema: {
-        operationId: 'addPrice',
+        operationId: 'createPrice',
         refuses: ['price-list-wrong'],
         summary: 'Puts a price into the price book',
         tags,
@@ -151,14 +151,14 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
         response: { 201: result },
       },
     },
-    async (request, reply) => reply.status(201).send(await service.addPrice(await scopeOf(request), request.body)),
+    async (request, reply) => reply.status(201).send(await service.createPrice(await scopeOf(request), request.body)),
   )
 
   app.post(
     `${base}/prices/:id/correct`,
     {
       schema: {
-        operationId: 'correctPrice',
+        operationId: 'updatePrice',
         summary: 'Strikes a price out, or puts another in its place; the struck one stays to be read',
         refuses: ['price-list-wrong'],
         tags,
@@ -169,7 +169,7 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
     },
     async (request) => {
       const scope = await scopeOf(request)
-      return service.articleHistory(scope, await correctPrice(scope, request.params.id, request.body))
+      return service.articleHistory(scope, await updatePrice(scope, request.params.id, request.body))
     },
   )
 

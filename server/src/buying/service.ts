@@ -13,9 +13,9 @@ import {
   readTable,
 } from '@fleam/contract'
 import { documentOf, priceOn } from '@fleam/core'
-import type { Compute, PriceListWish } from '../compute/index.ts'
+import type { Compute, PriceListRequest } from '../compute/index.ts'
 import { latestOfEachStyle } from '../fabrication/index.ts'
-import { MOST_ISSUES, notFound, Refusal } from '../http/index.ts'
+import { MAX_ISSUES, notFound, Refusal } from '../http/index.ts'
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames, products } from '../style/index.ts'
 import { requireSupplier, suppliersNamed } from '../supplier/index.ts'
@@ -31,8 +31,8 @@ import { lineOf } from './rows.ts'
 import * as store from './store.ts'
 
 /** A page of articles, each with the price of today. */
-export async function articles(scope: Scope, wish: store.ArticleSearch): Promise<ArticleRows> {
-  const { found, total } = await store.search(scope, wish)
+export async function articles(scope: Scope, request: store.ArticleSearch): Promise<ArticleRows> {
+  const { found, total } = await store.search(scope, request)
   const day = dayOf(scope)
   const rows = found.map(({ article, prices }) => ({ article, current: priceOn(prices, day), prices: prices.length }))
   return { rows, total }
@@ -84,11 +84,11 @@ export interface ReadList {
 }
 
 /** Reads a price list whole, beside the server; refuses it with every row that is wrong. */
-export async function readList(scope: Scope, compute: Compute, list: PriceListWish['list']): Promise<ReadList> {
+export async function readList(scope: Scope, compute: Compute, list: PriceListRequest['list']): Promise<ReadList> {
   const read = await compute.do('read-price-list', { list, context: contextOf(scope, await knownNames(scope)) })
   if ('mapping' in read) return read
   if (read.code === 'price-list-wrong') throw refuseRows(read.rows)
-  throw new Refusal(read.code, read.detail, { issues: read.issues.slice(0, MOST_ISSUES) })
+  throw new Refusal(read.code, read.detail, { issues: read.issues.slice(0, MAX_ISSUES) })
 }
 
 type ListOptions = Omit<ImportOptions, 'lines' | 'mapping'> & { list: ReadList }
@@ -116,7 +116,7 @@ export function importList(scope: Scope, { list, ...options }: ListOptions): Pro
 }
 
 /** Adds one price by hand: the same road as a list of one row. */
-export async function addPrice(scope: Scope, line: PriceAdded): Promise<ImportResult> {
+export async function createPrice(scope: Scope, line: PriceAdded): Promise<ImportResult> {
   await requireSupplier(scope, line.supplierId)
   const refuse = (path: string, message: string) => {
     throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })

@@ -91,14 +91,14 @@ const SEARCHED =
   "CONCAT_WS(' ', `supplier`.`name`, `Article`.`code`, `Article`.`name`, `item`.`name`, `product`.`name`)"
 
 /** Articles that hold all of the words, in pages; tied ones first. */
-export async function search(scope: Scope, wish: ArticleSearch): Promise<{ found: PricedArticle[]; total: number }> {
-  const words = wish.words.split(/\s+/).filter((word) => word !== '')
+export async function search(scope: Scope, request: ArticleSearch): Promise<{ found: PricedArticle[]; total: number }> {
+  const words = request.words.split(/\s+/).filter((word) => word !== '')
   const holds = words.map((word) =>
     // Articles' own names tell accents and capitals apart; whoever searches does not.
     sqlWhere(literal(`${SEARCHED} COLLATE utf8mb4_uca1400_ai_ci`), Op.like, `%${word.replace(/[\\%_]/g, '\\$&')}%`),
   )
   const isTied = { [Op.or]: [{ itemId: { [Op.ne]: null } }, { productId: { [Op.ne]: null } }] }
-  const where = { [Op.and]: [...holds, ...(wish.isTied ? [isTied] : [])] }
+  const where = { [Op.and]: [...holds, ...(request.isTied ? [isTied] : [])] }
   const total = await scope.database.models.Article.count({
     where: { [Op.and]: [ofKitchen(scope), where] },
     include: namesOf(scope),
@@ -106,8 +106,8 @@ export async function search(scope: Scope, wish: ArticleSearch): Promise<{ found
   })
   const found = await pricedWhere(scope, where, {
     order: [[literal('(item_id IS NULL AND product_id IS NULL)'), 'ASC'], ...(BY_NAME as [])],
-    limit: wish.limit,
-    offset: wish.offset,
+    limit: request.limit,
+    offset: request.offset,
   })
   return { found, total }
 }

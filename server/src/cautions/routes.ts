@@ -28,7 +28,7 @@ export function cautionRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/cautions/:cautionId',
     {
       schema: {
-        operationId: 'changeCaution',
+        operationId: 'updateCaution',
         summary: 'Puts the kitchen’s own words in place of a caution, with a reason',
         tags,
         params,
@@ -38,7 +38,7 @@ export function cautionRoutes(app: Server, scopeOf: Scopes): void {
     },
     async (request) => {
       refuseOtherId('cautionId', request.body.cautionId, request.params.cautionId)
-      return service.override(await scopeOf(request), request.body)
+      return service.updateCaution(await scopeOf(request), request.body)
     },
   )
 
@@ -46,7 +46,7 @@ export function cautionRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/cautions/:cautionId',
     {
       schema: {
-        operationId: 'restoreCaution',
+        operationId: 'deleteCautionOverride',
         summary: 'Puts a caution back as it was',
         tags,
         params,
@@ -54,6 +54,6 @@ export function cautionRoutes(app: Server, scopeOf: Scopes): void {
         response: { 200: cautionOverrides },
       },
     },
-    async (request) => service.restore(await scopeOf(request), request.params.cautionId, request.query),
+    async (request) => service.deleteCautionOverride(await scopeOf(request), request.params.cautionId, request.query),
   )
 }

@@ -6,7 +6,7 @@ import { itemNames, requireStyle } from '../style/index.ts'
 import * as store from './store.ts'
 
 /** Puts the kitchen's own words, with their reason, in place of a default. */
-export async function override(scope: Scope, own: CautionOverride): Promise<CautionOverride[]> {
+export async function updateCaution(scope: Scope, own: CautionOverride): Promise<CautionOverride[]> {
   if (!cautionById(own.cautionId)) throw notFound('caution')
   if (own.styleId !== null) await requireStyle(scope, own.styleId)
   if (own.itemId !== null && !(await itemNames(scope)).has(own.itemId)) throw notFound('item')
@@ -15,7 +15,11 @@ export async function override(scope: Scope, own: CautionOverride): Promise<Caut
 }
 
 /** The default holds again. */
-export async function restore(scope: Scope, cautionId: string, where: store.ScopeAsked): Promise<CautionOverride[]> {
-  await store.removeOverride(scope, cautionId, where)
+export async function deleteCautionOverride(
+  scope: Scope,
+  cautionId: string,
+  where: store.ScopeAsked,
+): Promise<CautionOverride[]> {
+  await store.deleteOverride(scope, cautionId, where)
   return store.overrides(scope)
 }

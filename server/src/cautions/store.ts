@@ -32,7 +32,7 @@ export async function replaceOverride(scope: Scope, override: CautionOverride): 
   await scope.database.models.CautionOverride.upsert(row, within(scope))
 }
 
-export async function removeOverride(scope: Scope, cautionId: string, where: ScopeAsked): Promise<void> {
+export async function deleteOverride(scope: Scope, cautionId: string, where: ScopeAsked): Promise<void> {
   await scope.database.models.CautionOverride.destroy({
     where: ofKitchen(scope, { cautionId, ...keyOf(where) }),
     ...within(scope),

@@ -4,9 +4,9 @@ import { type ServerWorkName, work } from './work.ts'
 export type WorkResult = { answer: unknown } | { failed: string }
 
 /** What a thread of the pool does: works one thing out. Whatever goes wrong is told with its words. */
-export default async ({ name, wish }: { name: ServerWorkName; wish: never }): Promise<WorkResult> => {
+export default async ({ name, input }: { name: ServerWorkName; input: never }): Promise<WorkResult> => {
   try {
-    return { answer: await work(name, wish) }
+    return { answer: await work(name, input) }
   } catch (error) {
     return { failed: error instanceof Error ? error.message : String(error) }
   }

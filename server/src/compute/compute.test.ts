@@ -24,7 +24,7 @@ test('what is worked out beside the server is what is worked out in it', async (
   }
 })
 
-test('wishes that come together are answered each with its own', async () => {
+test('inputs that come together are answered each with its own', async () => {
   const compute = new Compute()
   try {
     const plate = { low: 190, target: 200, high: 210, needs: [{ kind: 'any', count: 2 }] }
@@ -42,7 +42,7 @@ test('wishes that come together are answered each with its own', async () => {
   }
 })
 
-test('a failure is told, and the next wish is answered all the same', async () => {
+test('a failure is told, and the next input is answered all the same', async () => {
   const compute = new Compute()
   try {
     const broken = { ...loin, piece: { ...loin.piece, profile: null as never } }
@@ -92,7 +92,7 @@ test('what takes long of one kind delays no other, and ends when nobody waits fo
   }
 }, 60_000)
 
-test('a thread that dies is replaced: the wish is tried once more, and refused where that dies too', async () => {
+test('a thread that dies is replaced: the input is tried once more, and refused where that dies too', async () => {
   let tries = 0
   let deaths = 2
   const compute = new Compute(() => ({

@@ -6,17 +6,17 @@ import { Refusal } from '../http/index.ts'
 import type { WorkResult } from './compute-worker.ts'
 import type { ServerWork, ServerWorkName } from './work.ts'
 
-const MOST_SECONDS = 30
+const MAX_SECONDS = 30
 const MILLISECONDS = 1000
 /** What one thread may take: beyond it the thread ends, and not the server. */
-const MOST_MEGABYTES = 512
+const MAX_MEGABYTES = 512
 /** A thread that nothing has asked for a while is let go. */
 const IDLE_MS = 60_000
 
 /** Threads of one kind of work. */
 type Pool = Pick<Piscina, 'run' | 'destroy'>
 
-/** The field by which a wish grows. */
+/** The field by which a input grows. */
 const FIELD: Readonly<Record<ServerWorkName, string>> = {
   'portion-plan': 'products',
   'bonded-plan': 'products',
@@ -53,27 +53,27 @@ export class Compute {
   }
 
   /**
-   * The answer to a wish. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
+   * The answer to a input. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
    * that whoever asked has gone away.
    */
   async do<N extends ServerWorkName>(
     name: N,
-    wish: ServerWork[N]['wish'],
+    input: ServerWork[N]['input'],
     signal?: AbortSignal,
   ): Promise<ServerWork[N]['answer']> {
-    const late = AbortSignal.timeout(MOST_SECONDS * MILLISECONDS)
+    const late = AbortSignal.timeout(MAX_SECONDS * MILLISECONDS)
     const ends = signal ? AbortSignal.any([signal, late]) : late
-    const once = async (): Promise<WorkResult> => this.#pool(name).run({ name, wish }, { signal: ends })
+    const once = async (): Promise<WorkResult> => this.#pool(name).run({ name, input }, { signal: ends })
     let result: WorkResult
     try {
-      // A thread that died, of memory mostly, is replaced by the pool; the wish gets one more.
+      // A thread that died, of memory mostly, is replaced by the pool; the input gets one more.
       result = await once().catch((error: unknown) => {
         if (ends.aborted) throw error
         return once()
       })
     } catch {
       if (late.aborted) {
-        throw refusal(name, `This takes longer than ${MOST_SECONDS} seconds; ask for less at once.`)
+        throw refusal(name, `This takes longer than ${MAX_SECONDS} seconds; ask for less at once.`)
       }
       if (signal?.aborted) throw new Refusal('cancelled', 'Nobody waits for it any more.')
       throw refusal(name, 'This is too much to be worked out; ask for less at once.')
@@ -104,6 +104,6 @@ function openThreads(threads: number): Pool {
     maxThreads: threads,
     idleTimeout: IDLE_MS,
     concurrentTasksPerWorker: 1,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+    resourceLimits: { maxOldGenerationSizeMb: MAX_MEGABYTES },
   })
 }

@@ -12,7 +12,7 @@ import { z } from 'zod'
 /** What a price list is sent as: its text, and which column is what. */
 export const priceListBody = z.strictObject({ csv: z.string(), mapping: priceMapping })
 
-export interface PriceListWish {
+export interface PriceListRequest {
   /** The body of a request as it came, or a list that was fetched. */
   list: Uint8Array | z.infer<typeof priceListBody>
   /** What its rows are read against. */
@@ -31,7 +31,7 @@ export type PriceListRead =
 const LINES_A_SLICE = 250
 
 /** Reads a price list whole, from the bytes that came to lines of the price book. */
-export function readSentPriceList({ list, context }: PriceListWish): PriceListRead {
+export function readSentPriceList({ list, context }: PriceListRequest): PriceListRead {
   const body = list instanceof Uint8Array ? bodyOf(list) : list
   if ('code' in body) return body
   const { lines, issues } = readPriceList(body.csv, body.mapping, context)

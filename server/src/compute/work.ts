@@ -8,7 +8,7 @@ import {
   planRacks,
   platePieces,
 } from '@fleam/core'
-import { type PriceListRead, type PriceListWish, readSentPriceList } from './read-price-list.ts'
+import { type PriceListRead, type PriceListRequest, readSentPriceList } from './read-price-list.ts'
 import { loadSolver } from './solver.ts'
 
 /** A document that was read from its text, or why it is none. */
@@ -19,20 +19,20 @@ export type ReadDocument =
 /** What is worked out beside the server: what the pages work out aside too, and what only a server is sent. */
 export interface ServerWork extends Work {
   /** The text of a document: to take a long one apart would hold up whoever weighs. */
-  'read-document': { wish: string; answer: ReadDocument }
+  'read-document': { input: string; answer: ReadDocument }
   /** A price list, from the bytes of the request to its lines. */
-  'read-price-list': { wish: PriceListWish; answer: PriceListRead }
-  appraise: { wish: FabricationDocument; answer: Appraisal }
+  'read-price-list': { input: PriceListRequest; answer: PriceListRead }
+  appraise: { input: FabricationDocument; answer: Appraisal }
 }
 export type ServerWorkName = keyof ServerWork
 
 const DO: {
-  [N in ServerWorkName]: (wish: ServerWork[N]['wish']) => ServerWork[N]['answer'] | Promise<ServerWork[N]['answer']>
+  [N in ServerWorkName]: (input: ServerWork[N]['input']) => ServerWork[N]['answer'] | Promise<ServerWork[N]['answer']>
 } = {
   'portion-plan': planPortions,
   'bonded-plan': planBonded,
-  'rack-plan': async (wish) => planRacks(wish, await loadSolver()),
-  plating: async (wish) => platePieces(wish, await loadSolver()),
+  'rack-plan': async (input) => planRacks(input, await loadSolver()),
+  plating: async (input) => platePieces(input, await loadSolver()),
   'read-document': readDocument,
   'read-price-list': readSentPriceList,
   appraise,
@@ -41,8 +41,8 @@ const DO: {
 /** Works one thing out. */
 export const work = async <N extends ServerWorkName>(
   name: N,
-  wish: ServerWork[N]['wish'],
-): Promise<ServerWork[N]['answer']> => DO[name](wish)
+  input: ServerWork[N]['input'],
+): Promise<ServerWork[N]['answer']> => DO[name](input)
 
 function readDocument(text: string): ReadDocument {
   let said: unknown

@@ -26,7 +26,7 @@ export function containerRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/containers',
     {
       schema: {
-        operationId: 'rememberContainer',
+        operationId: 'createContainer',
         summary: 'Remembers the weight of a container',
         refuses: ['id-taken'],
         tags,
@@ -35,20 +35,21 @@ export function containerRoutes(app: Server, scopeOf: Scopes): void {
         response: { 201: containers },
       },
     },
-    async (request, reply) => reply.status(201).send(await service.remember(await scopeOf(request), request.body)),
+    async (request, reply) =>
+      reply.status(201).send(await service.createContainer(await scopeOf(request), request.body)),
   )
 
   app.delete(
     '/api/kitchens/:kitchenId/containers/:id',
     {
       schema: {
-        operationId: 'forgetContainer',
+        operationId: 'deleteContainer',
         summary: 'Forgets a container',
         tags,
         params: fabricationParams,
         response: { 200: containers },
       },
     },
-    async (request) => service.forget(await scopeOf(request), request.params.id),
+    async (request) => service.deleteContainer(await scopeOf(request), request.params.id),
   )
 }

@@ -4,18 +4,18 @@ import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
 /** Remembers a container. One of a name that is there is weighed anew: two of one name would be one too many. */
-export async function remember(scope: Scope, container: Container): Promise<Container[]> {
+export async function createContainer(scope: Scope, container: Container): Promise<Container[]> {
   const named = await createOnce({
     read: async () => (await store.containers(scope)).find((each) => each.name === container.name) ?? null,
     create: () => store.insertContainer(scope, container),
     isSame: () => true,
     taken: { path: 'id', detail: 'This id stands for another container.' },
   })
-  if (named.grams !== container.grams) await store.reweigh(scope, container)
+  if (named.grams !== container.grams) await store.updateContainer(scope, container)
   return store.containers(scope)
 }
 
-export async function forget(scope: Scope, id: string): Promise<Container[]> {
-  await store.removeContainer(scope, id)
+export async function deleteContainer(scope: Scope, id: string): Promise<Container[]> {
+  await store.deleteContainer(scope, id)
   return store.containers(scope)
 }

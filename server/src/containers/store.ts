@@ -14,10 +14,10 @@ export async function insertContainer(scope: Scope, container: Container): Promi
   await scope.database.models.Container.create({ ...container, kitchenId: scope.kitchen.id }, within(scope))
 }
 
-export async function reweigh(scope: Scope, { name, grams }: Container): Promise<void> {
+export async function updateContainer(scope: Scope, { name, grams }: Container): Promise<void> {
   await scope.database.models.Container.update({ grams }, { where: ofKitchen(scope, { name }), ...within(scope) })
 }
 
-export async function removeContainer(scope: Scope, id: string): Promise<void> {
+export async function deleteContainer(scope: Scope, id: string): Promise<void> {
   await scope.database.models.Container.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
 }

@@ -2,7 +2,7 @@ import { Sequelize } from 'sequelize'
 import { defineModels, type Models } from './models/index.ts'
 
 /** Connections kept open to MariaDB: enough for group commit, few enough for several servers on one database. */
-const MOST_CONNECTIONS = 16
+const MAX_CONNECTIONS = 16
 const ACQUIRE_TIMEOUT_MS = 5_000
 const CONNECT_TIMEOUT_MS = 3_000
 
@@ -22,7 +22,7 @@ export function openDatabase(url: string): Database {
     dialect: 'mysql',
     timezone: '+00:00',
     logging: false,
-    pool: { max: MOST_CONNECTIONS, min: 0, acquire: ACQUIRE_TIMEOUT_MS, idle: 30_000 },
+    pool: { max: MAX_CONNECTIONS, min: 0, acquire: ACQUIRE_TIMEOUT_MS, idle: 30_000 },
     // DECIMAL arrives as the nearest double: what the core computes with.
     dialectOptions: { connectTimeout: CONNECT_TIMEOUT_MS, charset: 'utf8mb4', decimalNumbers: true },
     define: { underscored: true, timestamps: false },

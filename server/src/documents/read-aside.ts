@@ -1,7 +1,7 @@
 import type { FabricationDocument } from '@fleam/core'
 import type { FastifyInstance } from 'fastify'
 import type { Compute } from '../compute/index.ts'
-import { MOST_ISSUES, Refusal, readAside } from '../http/index.ts'
+import { MAX_ISSUES, Refusal, readAside } from '../http/index.ts'
 
 /** Texts that are longer are taken apart beside the server; for shorter ones the way there takes longer. */
 const SHORT_TEXT = 16_000
@@ -15,7 +15,7 @@ export function readDocumentsAside(app: FastifyInstance, compute: Compute): void
     if (text.length <= SHORT_TEXT) return readHere(request, text, done)
     compute.do('read-document', text).then((read) => {
       if (!('document' in read)) {
-        done(new Refusal(read.code, read.detail, { issues: read.issues.slice(0, MOST_ISSUES) }))
+        done(new Refusal(read.code, read.detail, { issues: read.issues.slice(0, MAX_ISSUES) }))
         return
       }
       readAside.add(read.document)

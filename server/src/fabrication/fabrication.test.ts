@@ -225,18 +225,18 @@ describe('open formats', () => {
     const other = await setUpKitchen(test_, 'Elsewhere')
     const names = 'item=none&cook=none&supplier=add'
     const path = `/api/kitchens/${other.id}`
-    const wish = `${path}/fabrications/import?id=${newId()}&${names}`
+    const request = `${path}/fabrications/import?id=${newId()}&${names}`
     const document = { ...cases[0]?.input, meta: { supplier: 'Only for this one' } }
     const { sequelize } = test_.database
     await sequelize.query("CREATE TRIGGER full BEFORE INSERT ON facts FOR EACH ROW SIGNAL SQLSTATE '45000'")
     try {
-      expect((await send(test_, 'POST', wish, document)).status).toBe(500)
+      expect((await send(test_, 'POST', request, document)).status).toBe(500)
     } finally {
       await sequelize.query('DROP TRIGGER full')
     }
     expect((await send(test_, 'GET', `${path}/suppliers`)).body).toEqual([])
     expect((await send(test_, 'GET', `${path}/fabrications`)).body).toEqual([])
-    expect((await send(test_, 'POST', wish, document)).status).toBe(201)
+    expect((await send(test_, 'POST', request, document)).status).toBe(201)
   })
 
   test('half a document is refused and nothing is kept of it', async () => {

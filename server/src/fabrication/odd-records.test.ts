@@ -1,5 +1,5 @@
 import type { FabricationState, Item, Kitchen, Style } from '@fleam/contract'
-import { HEAVIEST_GRAMS, MOST_COOKS, MOST_MINUTES, MOST_STYLES, MOST_UNITS, withOwnPiles } from '@fleam/core'
+import { HEAVIEST_GRAMS, MAX_COOKS, MAX_MINUTES, MAX_STYLES, MAX_UNITS, withOwnPiles } from '@fleam/core'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
@@ -51,7 +51,7 @@ describe('what a kitchen cannot mean is refused with its field, before it is sto
 
   test('grams typed where birds are asked for', async () => {
     expect(await refused('POST', '/fabrications', start({ units: 12_600 }))).toEqual([400, 'units'])
-    const steaks = start({ styleId: styleNamed('Steaks throughout').id, units: MOST_UNITS })
+    const steaks = start({ styleId: styleNamed('Steaks throughout').id, units: MAX_UNITS })
     expect(await refused('POST', '/fabrications', steaks)).toEqual([400, 'units'])
     await expectReadable()
   })
@@ -74,7 +74,7 @@ describe('what a kitchen cannot mean is refused with its field, before it is sto
   test('a cook’s name that nothing can be named after, and one cook too many', async () => {
     const cook = (name: string) => ({ id: newId(), name, wagePerHour: 20 })
     expect(await refused('POST', '/cooks', cook('M'.repeat(107)))).toEqual([400, 'name'])
-    for (let at = 0; at < MOST_COOKS; at++) await send(test_, 'POST', path('/cooks'), cook(`Cook ${at}`))
+    for (let at = 0; at < MAX_COOKS; at++) await send(test_, 'POST', path('/cooks'), cook(`Cook ${at}`))
     expect(await refused('POST', '/cooks', cook('One more'))).toEqual([400, 'id'])
     await expectReadable()
   })
@@ -87,9 +87,9 @@ describe('what a kitchen cannot mean is refused with its field, before it is sto
       id: newId(),
       name: `Copy ${at}`,
     })
-    for (let at = item.styles.length; at < MOST_STYLES; at++)
+    for (let at = item.styles.length; at < MAX_STYLES; at++)
       expect((await send(test_, 'POST', path(`/items/${item.id}/styles`), copy(at))).status).toBe(201)
-    expect(await refused('POST', `/items/${item.id}/styles`, copy(MOST_STYLES))).toEqual([400, 'id'])
+    expect(await refused('POST', `/items/${item.id}/styles`, copy(MAX_STYLES))).toEqual([400, 'id'])
     await expectReadable()
   }, 120_000)
 
@@ -122,7 +122,7 @@ test('a clock that nobody stopped, and one of a device without the time, leave e
   const { record } = (await send(test_, 'GET', path(`/fabrications/${state.record.id}`))).body as FabricationState
   const { labour, version, purchase, consumables, piles, offers, creditPolicy, allocation, confirmed } = {
     ...record,
-    labour: [{ task: `break down, ${'M'.repeat(60)}`, minutes: MOST_MINUTES, ratePerHour: 20 }],
+    labour: [{ task: `break down, ${'M'.repeat(60)}`, minutes: MAX_MINUTES, ratePerHour: 20 }],
   }
   const { date, cookId, supplierId, lot, notes, causes, priceFrom, leftOut, styleId, units } = record
   const kept = { labour, version, purchase, consumables, piles, offers, creditPolicy, allocation, confirmed }
@@ -170,7 +170,7 @@ test('whatever is accepted at start can be read', async () => {
   await fc.assert(
     fc.asyncProperty(
       fc.record({
-        units: fc.oneof(fc.integer({ min: 0, max: 20_000 }), fc.constantFrom(1, MOST_UNITS, 1e6)),
+        units: fc.oneof(fc.integer({ min: 0, max: 20_000 }), fc.constantFrom(1, MAX_UNITS, 1e6)),
         invoiceWeight: number,
         receivedWeight: number,
         purge: number,

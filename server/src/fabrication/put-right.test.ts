@@ -4,8 +4,8 @@ import { v7 as newId } from 'uuid'
 import { planned } from '../../../core/test/planned.ts'
 import { until } from '../../../tools/processes.ts'
 import {
-  addPrice,
   addSupplier,
+  createPrice,
   openTestApp,
   send,
   sendFacts,
@@ -98,8 +98,8 @@ describe('a start needs no price', () => {
   const startWith = async (changes: object) => {
     const [item] = await itemsOf()
     const style = item?.styles.find((each) => each.name.startsWith('Supremes'))
-    const { purchase, ...wish } = startOf(style?.id as string)
-    const own = { ...wish, purchase: { ...purchase, price: null }, ...changes }
+    const { purchase, ...request } = startOf(style?.id as string)
+    const own = { ...request, purchase: { ...purchase, price: null }, ...changes }
     return (await send(test_, 'POST', path('/fabrications'), own)).body as FabricationState
   }
   const line = (from: string, amount: number) => ({
@@ -113,8 +113,8 @@ describe('a start needs no price', () => {
     const supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
     const none = await startWith({ supplierId })
     expect([none.record.priceFrom, none.record.purchase.price.amount]).toEqual(['none', 0])
-    await addPrice(test_, kitchen, line('2026-11-01', 3.1))
-    await addPrice(test_, kitchen, line('2026-11-25', 3.6))
+    await createPrice(test_, kitchen, line('2026-11-01', 3.1))
+    await createPrice(test_, kitchen, line('2026-11-25', 3.6))
     const known = await startWith({ supplierId })
     expect([known.record.priceFrom, known.record.purchase.price]).toEqual(['price-book', { amount: 3.1, per: 'kg' }])
     expect((await startWith({})).record.priceFrom).toBe('none')
@@ -125,9 +125,9 @@ describe('a start needs no price', () => {
     const [item] = await itemsOf()
     const styleId = item?.styles[0]?.id as string
     const start = (amount: number, date = '2026-11-24') => {
-      const { purchase, ...wish } = startOf(styleId)
+      const { purchase, ...request } = startOf(styleId)
       const priced = { ...purchase, price: { amount, per: 'kg' } }
-      return send(test_, 'POST', path('/fabrications'), { ...wish, date, purchase: priced, supplierId })
+      return send(test_, 'POST', path('/fabrications'), { ...request, date, purchase: priced, supplierId })
     }
     for (const [amount, date] of [
       [3.1, '2026-11-20'],

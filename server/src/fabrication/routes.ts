@@ -48,7 +48,7 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/fabrications/:id',
     {
       schema: {
-        operationId: 'changeFabrication',
+        operationId: 'updateFabrication',
         summary: 'Changes a record, at the version that was read',
         refuses: ['stale-version', 'id-taken'],
         tags,

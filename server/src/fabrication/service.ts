@@ -43,10 +43,10 @@ export async function requireDocument(scope: Scope, id: string): Promise<Fabrica
   return documentOf(record, facts, { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) })
 }
 
-const MOST_LISTED = 200
+const MAX_LISTED = 200
 
 export async function latest(scope: Scope): Promise<FabricationRow[]> {
-  const states = await store.latestStates(scope, MOST_LISTED)
+  const states = await store.latestStates(scope, MAX_LISTED)
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }
   const rows: FabricationRow[] = []
   for (const { record, facts } of states) {
@@ -98,7 +98,7 @@ export async function change(scope: Scope, id: string, edit: FabricationEdit): P
         })
       }
       const replaced = await store.recordById(inside, id)
-      if (replaced) await store.keepVersion(inside, editOf(replaced), id)
+      if (replaced) await store.insertVersion(inside, editOf(replaced), id)
       await store.updateRecord(inside, record)
     }),
   )
@@ -124,12 +124,12 @@ async function cutAs(scope: Scope, before: FabricationRecord, { styleId, piles }
   }
 }
 
-const MOST_VERSIONS = 100
+const MAX_VERSIONS = 100
 
 /** A record as it was before each change, newest first. */
 export async function versions(scope: Scope, id: string): Promise<RecordVersion[]> {
   if ((await store.statusById(scope, id)) === null) throw notFound('fabrication')
-  return store.versionsOf(scope, id, MOST_VERSIONS)
+  return store.versionsOf(scope, id, MAX_VERSIONS)
 }
 
 /** What was weighed hangs on piles, so an edit keeps every one, in any order; it may add others. */

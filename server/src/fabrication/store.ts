@@ -166,7 +166,7 @@ export async function updateRecord(scope: Scope, record: FabricationRecord): Pro
 }
 
 /** Keeps what could be edited of a record as it was, with who replaced it and when. */
-export async function keepVersion(scope: Scope, { version, ...before }: FabricationEdit, id: string): Promise<void> {
+export async function insertVersion(scope: Scope, { version, ...before }: FabricationEdit, id: string): Promise<void> {
   const { kitchen, actor, clock } = scope
   await scope.database.models.FabricationVersion.create(
     { kitchenId: kitchen.id, fabricationId: id, version, replacedAt: clock.now(), actor, record: before },

@@ -9,7 +9,7 @@ import { SharedInserts } from './shared-inserts.ts'
 import { Sorting, TAKEN } from './sorting.ts'
 import * as store from './store.ts'
 
-const MOST_ATTEMPTS = 4
+const MAX_ATTEMPTS = 4
 const MAY_TRY_AGAIN = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT'])
 
 /** Stores what was done: append only, once for each id, whoever sends it how often. */
@@ -35,7 +35,7 @@ export class FactLog {
         break
       } catch (error) {
         const code = databaseCode(error)
-        if (attempt >= MOST_ATTEMPTS) throw error
+        if (attempt >= MAX_ATTEMPTS) throw error
         // The common case is one insert; what is there already, or leads nowhere, is looked up when the database says so.
         if (code === 'ER_DUP_ENTRY') await sortKnown(scope, sorting)
         else if (code === 'ER_NO_REFERENCED_ROW_2') {

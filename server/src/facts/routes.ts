@@ -19,7 +19,7 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
     '/api/kitchens/:kitchenId/facts',
     {
       schema: {
-        operationId: 'keepFacts',
+        operationId: 'createFacts',
         summary: 'Keeps what was done at a bench: weighings, moves, takings back, clocks, measured cuts',
         description:
           'Each of the list is kept, known already or refused by itself. Where none of it is kept, the refusal is the answer.',

@@ -1,9 +1,9 @@
 import type { Sequelize } from 'sequelize'
 
 /** Rows in one statement: large enough for a full outbox, small enough for a short lock. */
-const MOST_ROWS = 1_000
+const MAX_ROWS = 1_000
 /** Statements under way at once: the next ones gather rows meanwhile, so that one commit serves many requests. */
-const MOST_UNDER_WAY = 2
+const MAX_UNDER_WAY = 2
 
 type Values = readonly unknown[]
 
@@ -44,12 +44,12 @@ export class SharedInserts {
   }
 
   #start(): void {
-    if (this.#underWay >= MOST_UNDER_WAY || this.#waiting.length === 0) return
+    if (this.#underWay >= MAX_UNDER_WAY || this.#waiting.length === 0) return
     const jobs: Job[] = []
     let count = 0
     while (
       this.#waiting[0] &&
-      count + this.#waiting[0].rows.length <= Math.max(MOST_ROWS, this.#waiting[0].rows.length)
+      count + this.#waiting[0].rows.length <= Math.max(MAX_ROWS, this.#waiting[0].rows.length)
     ) {
       const job = this.#waiting.shift() as Job
       jobs.push(job)

@@ -1,6 +1,6 @@
 import { type FactRefused, type FactsKept, fact, issuesOf, type NotAFact, type ProblemCode } from '@fleam/contract'
 import type { Fact } from '@fleam/core'
-import { MOST_ISSUES, Refusal } from '../http/index.ts'
+import { MAX_ISSUES, Refusal } from '../http/index.ts'
 import { isSameFact } from './same-fact.ts'
 
 /** A list of facts on its way into the database: what is still missing there, and what was refused. */
@@ -49,11 +49,11 @@ export class Sorting {
     const [first] = refused
     if (!first || kept.length > 0) return { kept, refused }
     const issues = refused.flatMap((each) => each.issues)
-    throw new Refusal(first.code, first.detail, { issues: issues.slice(0, MOST_ISSUES) })
+    throw new Refusal(first.code, first.detail, { issues: issues.slice(0, MAX_ISSUES) })
   }
 
   #refuseAt(at: number, code: ProblemCode, detail: string, issues: FactRefused['issues']): void {
-    this.#refused.set(at, { at, code, detail, issues: issues.slice(0, MOST_ISSUES) })
+    this.#refused.set(at, { at, code, detail, issues: issues.slice(0, MAX_ISSUES) })
   }
 }
 

@@ -108,9 +108,9 @@ export async function versionsOf(
 }
 
 /** So many of the latest portions tell how far off a way of measuring is: cooks and their tapes change. */
-const MOST_READ = 80
+const MAX_READ = 80
 /** Portions that are looked through for them. */
-const MOST_LOOKED_AT = 2_000
+const MAX_LOOKED_AT = 2_000
 
 /** The latest portions of each way and shape that were not taken back, newest first. */
 export async function latestCuts(scope: Scope): Promise<MeasuredCut[]> {
@@ -122,7 +122,7 @@ export async function latestCuts(scope: Scope): Promise<MeasuredCut[]> {
       ['orderNo', 'DESC'],
       ['id', 'DESC'],
     ],
-    limit: MOST_LOOKED_AT,
+    limit: MAX_LOOKED_AT,
     raw: true,
     ...within(scope),
   })
@@ -137,7 +137,7 @@ export async function latestCuts(scope: Scope): Promise<MeasuredCut[]> {
   return rows.flatMap((row) => {
     const group = `${row.way} ${row.shape}`
     const count = counts.get(group) ?? 0
-    if (!standing.has(row.id) || count >= MOST_READ) return []
+    if (!standing.has(row.id) || count >= MAX_READ) return []
     counts.set(group, count + 1)
     return [factOfRow(row) as MeasuredCut]
   })

@@ -3,8 +3,8 @@ import { editOf } from '@fleam/contract'
 import type { LabourSource } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import {
-  addPrice,
   addSupplier,
+  createPrice,
   openTestApp,
   send,
   sendFacts,
@@ -30,8 +30,8 @@ async function record(bones: number, labourFrom: LabourSource = 'timed'): Promis
   const style = items[0]?.styles.find((each) => each.name.startsWith('Supremes'))
   const purchase = { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12_600, extras: 3 }
   const supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
-  const wish = { ...startOf(style?.id as string), purchase, supplierId }
-  const started = await send(test_, 'POST', path('/fabrications'), wish)
+  const request = { ...startOf(style?.id as string), purchase, supplierId }
+  const started = await send(test_, 'POST', path('/fabrications'), request)
   const state = started.body as FabricationState
   const pileId = (name: string) => state.record.piles.find((pile) => pile.name === name)?.id as string
   const { id } = state.record
@@ -50,7 +50,7 @@ async function record(bones: number, labourFrom: LabourSource = 'timed'): Promis
 }
 
 const price = (amount: number, from: string) =>
-  addPrice(test_, kitchen, {
+  createPrice(test_, kitchen, {
     supplier: 'Ostravale Poultry Yard',
     code: 'C1',
     name: 'Chicken',

@@ -14,7 +14,7 @@ interface Creation<T> {
 }
 
 /** What was created at the same time may have taken a place that this one can share once it is committed. */
-const MOST_ATTEMPTS = 3
+const MAX_ATTEMPTS = 3
 const MAY_TRY_AGAIN = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK'])
 
 /**
@@ -35,7 +35,7 @@ export async function createOnce<T>({ read, create, readCreated = read, isSame, 
       return created
     } catch (error) {
       if (!MAY_TRY_AGAIN.has(databaseCode(error) ?? '')) throw error
-      if (attempt < MOST_ATTEMPTS) continue
+      if (attempt < MAX_ATTEMPTS) continue
       if (databaseCode(error) !== 'ER_DUP_ENTRY') throw error
       throw new Refusal('id-taken', taken.detail, { issues: [{ path: taken.path, message: 'is taken' }] })
     }

@@ -2,7 +2,7 @@ import { PassThrough } from 'node:stream'
 import type { FastifyReply, FastifyRequest } from 'fastify'
 
 /** Bytes that may lie unread: whoever reads no further is let go, comes again by itself and fetches the whole. */
-const MOST_UNREAD = 256 * 1024
+const MAX_UNREAD = 256 * 1024
 /** Proxies and browsers drop silent streams; a comment now and then keeps one open. */
 const HEARTBEAT_MS = 10_000
 
@@ -14,7 +14,7 @@ export function sendEvents(
 ): FastifyReply {
   const stream = new PassThrough()
   const stop = start((data) => {
-    if (stream.readableLength + stream.writableLength + reply.raw.writableLength > MOST_UNREAD) reply.raw.destroy()
+    if (stream.readableLength + stream.writableLength + reply.raw.writableLength > MAX_UNREAD) reply.raw.destroy()
     else stream.write(`data: ${JSON.stringify(data)}\n\n`)
   })
   const heartbeat = setInterval(() => stream.write(': here\n\n'), HEARTBEAT_MS)

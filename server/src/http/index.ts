@@ -7,7 +7,7 @@ export { describing } from './operations.ts'
 export { servePages } from './pages.ts'
 export {
   answerWithProblems,
-  MOST_ISSUES,
+  MAX_ISSUES,
   notFound,
   problemOf,
   Refusal,

@@ -1,5 +1,5 @@
 /** Letters of an error's words in the log. */
-const MOST_WORDS = 2_000
+const MAX_WORDS = 2_000
 
 /**
  * An error as it is logged: what it is and where it came from, and nothing of what somebody sent. The driver's own
@@ -9,7 +9,7 @@ export function loggedError(error: Error & { code?: string }) {
   return {
     type: error.name,
     code: error.code,
-    message: error.message.slice(0, MOST_WORDS),
-    stack: (error.stack ?? '').slice(0, MOST_WORDS),
+    message: error.message.slice(0, MAX_WORDS),
+    stack: (error.stack ?? '').slice(0, MAX_WORDS),
   }
 }

@@ -11,7 +11,7 @@ export interface RefusalOptions {
 }
 
 /** Nobody mends more at once, and an answer about a mistake must not be larger than the mistake. */
-export const MOST_ISSUES = 20
+export const MAX_ISSUES = 20
 const NOTHING_CHANGED = 'Nothing was changed.'
 
 /** Something that the API refuses, with a code from the contract's catalogue. */
@@ -34,7 +34,7 @@ export function invalidInput(error: z.ZodError): Refusal {
   const first = issues[0]
   const where = first?.path ? `${first.path} ${first.message}` : (first?.message ?? 'unreadable')
   const more = issues.length > 1 ? ` (and ${issues.length - 1} more)` : ''
-  return new Refusal('invalid-input', `${where}${more}`, { issues: issues.slice(0, MOST_ISSUES) })
+  return new Refusal('invalid-input', `${where}${more}`, { issues: issues.slice(0, MAX_ISSUES) })
 }
 
 const FASTIFY_CODES: Readonly<Record<string, ProblemCode>> = {

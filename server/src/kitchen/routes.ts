@@ -58,7 +58,7 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
     '/api/kitchens/:kitchenId',
     {
       schema: {
-        operationId: 'changeKitchen',
+        operationId: 'updateKitchen',
         summary: 'Changes what a kitchen says of itself; its money stays',
         tags,
         params: kitchenParams,
@@ -66,14 +66,14 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
         response: { 200: kitchen },
       },
     },
-    async (request) => service.changeKitchen(await scopeOf(request), request.body),
+    async (request) => service.updateKitchen(await scopeOf(request), request.body),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/cooks/:id',
     {
       schema: {
-        operationId: 'changeCook',
+        operationId: 'updateCook',
         summary: 'Changes the name and the wage of a cook',
         refuses: ['id-taken'],
         tags,
@@ -82,7 +82,7 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
         response: { 200: cook },
       },
     },
-    async (request) => service.changeCook(await scopeOf(request), request.params.id, request.body),
+    async (request) => service.updateCook(await scopeOf(request), request.params.id, request.body),
   )
 
   app.get(
@@ -103,7 +103,7 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
     '/api/kitchens/:kitchenId/cooks',
     {
       schema: {
-        operationId: 'addCook',
+        operationId: 'createCook',
         summary: 'Adds a cook',
         refuses: ['id-taken'],
         tags,
@@ -112,7 +112,7 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
         response: { 201: cook },
       },
     },
-    async (request, reply) => reply.status(201).send(await service.addCook(await scopeOf(request), request.body)),
+    async (request, reply) => reply.status(201).send(await service.createCook(await scopeOf(request), request.body)),
   )
 
   app.get(
@@ -133,7 +133,7 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
     '/api/kitchens/:kitchenId/offers',
     {
       schema: {
-        operationId: 'addOffer',
+        operationId: 'createOffer',
         summary: 'Adds an offer for a pile',
         refuses: ['id-taken', 'pile-unknown'],
         tags,
@@ -142,6 +142,6 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
         response: { 201: kitchenOffer },
       },
     },
-    async (request, reply) => reply.status(201).send(await service.addOffer(await scopeOf(request), request.body)),
+    async (request, reply) => reply.status(201).send(await service.createOffer(await scopeOf(request), request.body)),
   )
 }

@@ -1,5 +1,5 @@
 import type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
-import { MOST_COOKS } from '@fleam/core'
+import { MAX_COOKS } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
@@ -27,13 +27,13 @@ export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): 
 
 const cookById = async (scope: Scope, id: string) => (await store.cooks(scope)).find((each) => each.id === id) ?? null
 
-export const addCook = (scope: Scope, cook: Cook): Promise<Cook> =>
+export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
   createOnce({
     read: () => cookById(scope, cook.id),
     create: async () => {
-      if ((await store.cooks(scope)).length >= MOST_COOKS) {
-        throw new Refusal('invalid-input', `A kitchen has ${MOST_COOKS} cooks at most.`, {
-          issues: [{ path: 'id', message: `is one more than ${MOST_COOKS}` }],
+      if ((await store.cooks(scope)).length >= MAX_COOKS) {
+        throw new Refusal('invalid-input', `A kitchen has ${MAX_COOKS} cooks at most.`, {
+          issues: [{ path: 'id', message: `is one more than ${MAX_COOKS}` }],
         })
       }
       await store.insertCook(scope, cook)
@@ -43,14 +43,14 @@ export const addCook = (scope: Scope, cook: Cook): Promise<Cook> =>
   })
 
 /** Changes what a kitchen says of itself; what was weighed and bought stays as it is. */
-export async function changeKitchen(scope: Scope, edit: KitchenEdit): Promise<Kitchen> {
+export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<Kitchen> {
   await store.updateKitchen(scope, edit)
   // Requests share what is known of a kitchen for some seconds: they know it at once.
   return Object.assign(scope.kitchen, edit)
 }
 
 /** Changes a cook's name and wage: records keep the wage that was paid. */
-export async function changeCook(scope: Scope, id: string, edit: CookEdit): Promise<Cook> {
+export async function updateCook(scope: Scope, id: string, edit: CookEdit): Promise<Cook> {
   if (!(await cookById(scope, id))) throw notFound('cook')
   await refuseTaken('name', 'A cook of this name is there already.', () => store.updateCook(scope, id, edit))
   return { id, ...edit }
@@ -65,7 +65,7 @@ export async function requireCook(scope: Scope, id: string): Promise<Cook> {
   })
 }
 
-export async function addOffer(scope: Scope, each: KitchenOffer): Promise<KitchenOffer> {
+export async function createOffer(scope: Scope, each: KitchenOffer): Promise<KitchenOffer> {
   const { style } = await requireStyle(scope, each.styleId)
   await requireSupplier(scope, each.supplierId)
   if (!style.piles.some((pile) => pile.id === each.offer.pileId && pile.class === 'primary')) {

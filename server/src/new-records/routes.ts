@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { importDocument } from './import.ts'
-import { keepPriceOf, start } from './start.ts'
+import { createPriceOf, start } from './start.ts'
 
 const tags = ['fabrication']
 
@@ -35,7 +35,7 @@ export function startRoutes(app: Server, scopeOf: Scopes): void {
       const scope = await scopeOf(request, 'bench')
       // The price book may be held by a long import: no bench waits for it.
       const state = await start(scope, request.body, (record) => {
-        keepPriceOf(scope, record).catch((error: unknown) => request.log.error(error))
+        createPriceOf(scope, record).catch((error: unknown) => request.log.error(error))
       })
       return reply.status(201).send(state)
     },

@@ -1,7 +1,7 @@
-import type { FabricationRecord, FabricationState, FabricationStep, FabricationWish } from '@fleam/contract'
+import type { FabricationRecord, FabricationRequest, FabricationState, FabricationStep } from '@fleam/contract'
 import {
   isSentBack,
-  MOST_WEIGHINGS,
+  MAX_WEIGHINGS,
   type PlannedOffer,
   type PlannedPile,
   type SettledStyle,
@@ -10,7 +10,7 @@ import {
   weighingsOf,
 } from '@fleam/core'
 import { v7 as newId } from 'uuid'
-import { bookPrice, keepTypedPrice, offersOfStyle } from '../buying/index.ts'
+import { bookPrice, createTypedPrice, offersOfStyle } from '../buying/index.ts'
 import { insertState, latestOfStyle, stateById } from '../fabrication/index.ts'
 import { createOnce, Refusal } from '../http/index.ts'
 import { offers, requireCook } from '../kitchen/index.ts'
@@ -55,10 +55,10 @@ function plannedPiles(
 }
 
 /** What was bought, with its price: typed, the lot's, else the price book's; else nobody knows it yet. */
-async function purchaseOf(scope: Scope, wish: FabricationWish, { item }: KnownStyle) {
-  const { price, ...bought } = wish.purchase
-  if (price) return { purchase: { ...bought, price }, priceFrom: wish.lotId === null ? 'typed' : 'lot' } as const
-  const found = await bookPrice(scope, { itemId: item.id, supplierId: wish.supplierId, day: wish.date })
+async function purchaseOf(scope: Scope, request: FabricationRequest, { item }: KnownStyle) {
+  const { price, ...bought } = request.purchase
+  if (price) return { purchase: { ...bought, price }, priceFrom: request.lotId === null ? 'typed' : 'lot' } as const
+  const found = await bookPrice(scope, { itemId: item.id, supplierId: request.supplierId, day: request.date })
   if (found) return { purchase: { ...bought, price: found }, priceFrom: 'price-book' } as const
   return { purchase: { ...bought, price: UNKNOWN_PRICE }, priceFrom: 'none' } as const
 }
@@ -66,7 +66,7 @@ async function purchaseOf(scope: Scope, wish: FabricationWish, { item }: KnownSt
 const UNKNOWN_PRICE = { amount: 0, per: 'kg' } as const
 
 /** Piles with what their portions may weigh in this run, where somebody said it. */
-function withOwnBounds(piles: readonly PlannedPile[], bounds: FabricationWish['bounds']): PlannedPile[] {
+function withOwnBounds(piles: readonly PlannedPile[], bounds: FabricationRequest['bounds']): PlannedPile[] {
   const astray = bounds.findIndex(({ stylePileId }) => !plannedBy(piles, stylePileId))
   if (astray >= 0) {
     const [path, message] = [`bounds[${astray}].stylePileId`, 'is not a pile of this style']
@@ -111,42 +111,42 @@ function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRe
  */
 export const start = (
   scope: Scope,
-  wish: FabricationWish,
+  request: FabricationRequest,
   onStarted: (record: FabricationRecord) => void = () => {},
 ): Promise<FabricationState> =>
   createOnce({
-    read: () => stateById(scope, wish.id),
+    read: () => stateById(scope, request.id),
     create: async () => {
-      const record = await startedRecord(scope, wish)
+      const record = await startedRecord(scope, request)
       await insertState(scope, record, [])
       onStarted(record)
     },
     isSame: ({ record: { styleId, units, startedAt } }) =>
-      styleId === wish.styleId && units === wish.units && startedAt === new Date(wish.startedAt).toISOString(),
+      styleId === request.styleId && units === request.units && startedAt === new Date(request.startedAt).toISOString(),
     taken: { path: 'id', detail: 'This id stands for another record.' },
   })
 
 /** Brings the price that a record was started with into the price book, where somebody typed it. */
-export async function keepPriceOf(scope: Scope, record: FabricationRecord): Promise<void> {
+export async function createPriceOf(scope: Scope, record: FabricationRecord): Promise<void> {
   const { itemId, supplierId, date: day, priceFrom, purchase, item } = record
   if (priceFrom !== 'typed' || itemId === null) return
-  await keepTypedPrice(scope, { itemId, supplierId, day }, purchase.price, item)
+  await createTypedPrice(scope, { itemId, supplierId, day }, purchase.price, item)
 }
 
-async function startedRecord(scope: Scope, wish: FabricationWish): Promise<FabricationRecord> {
+async function startedRecord(scope: Scope, request: FabricationRequest): Promise<FabricationRecord> {
   const { kitchen } = scope
-  const known = await requireStyle(scope, wish.styleId)
-  const cook = wish.cookId === null ? null : await requireCook(scope, wish.cookId)
-  const supplier = wish.supplierId === null ? null : await requireSupplier(scope, wish.supplierId)
+  const known = await requireStyle(scope, request.styleId)
+  const cook = request.cookId === null ? null : await requireCook(scope, request.cookId)
+  const supplier = request.supplierId === null ? null : await requireSupplier(scope, request.supplierId)
   const last = (await latestOfStyle(scope, known.style.id))?.record
-  refuseUnknownChoices(known, wish.chosen)
-  const notes = await notesOfLot(scope, wish)
-  const settled = settleStyle(known.style, wish.chosen)
-  const piles = withOwnBounds(plannedPiles(settled, wish.units, last), wish.bounds)
-  const ownOffers = await offersFor(scope, known, wish, piles)
-  refuseTooMany(piles, wish.units)
+  refuseUnknownChoices(known, request.chosen)
+  const notes = await notesOfLot(scope, request)
+  const settled = settleStyle(known.style, request.chosen)
+  const piles = withOwnBounds(plannedPiles(settled, request.units, last), request.bounds)
+  const ownOffers = await offersFor(scope, known, request, piles)
+  refuseTooMany(piles, request.units)
   return {
-    id: wish.id,
+    id: request.id,
     version: 1,
     status: 'open',
     itemId: known.item.id,
@@ -154,41 +154,41 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
     style: known.style.name,
     species: known.item.species,
     styleId: known.style.id,
-    lotId: wish.lotId,
-    units: wish.units,
-    rhythm: wish.rhythm,
+    lotId: request.lotId,
+    units: request.units,
+    rhythm: request.rhythm,
     drawing: known.item.drawing,
     shape: known.item.shape,
     steps: boardSteps(settled, piles),
     choices: [...settled.choices],
     causes: [],
     currency: kitchen.currency,
-    ...(await purchaseOf(scope, wish, known)),
+    ...(await purchaseOf(scope, request, known)),
     leftOut: null,
     labour: [
       {
         task: 'break down',
-        minutes: settled.minutesPerUnit * wish.units,
+        minutes: settled.minutesPerUnit * request.units,
         ratePerHour: cook?.wagePerHour ?? kitchen.wagePerHour,
       },
     ],
     labourFrom: 'assumed',
-    consumables: consumablesOf(known, wish.units, last),
+    consumables: consumablesOf(known, request.units, last),
     piles,
     offers: ownOffers.length > 0 ? ownOffers : offersAsLast(piles, last),
     creditPolicy: 'used',
     allocation: 'value',
     confirmed: false,
-    date: wish.date,
+    date: request.date,
     cookId: cook?.id ?? null,
     cook: cook?.name ?? null,
     supplierId: supplier?.id ?? null,
     supplier: supplier?.name ?? null,
-    lot: wish.lot,
+    lot: request.lot,
     notes,
-    startedAt: wish.startedAt,
+    startedAt: request.startedAt,
     closedAt: null,
-    updatedAt: wish.startedAt,
+    updatedAt: request.startedAt,
   }
 }
 
@@ -196,7 +196,7 @@ async function startedRecord(scope: Scope, wish: FabricationWish): Promise<Fabri
  * What the record's notes say of its lot. Refuses one that went back, and one in quarantine unless somebody named gives a
  * reason.
  */
-async function notesOfLot(scope: Scope, { lotId, lotReason, cookId }: FabricationWish): Promise<string | null> {
+async function notesOfLot(scope: Scope, { lotId, lotReason, cookId }: FabricationRequest): Promise<string | null> {
   if (lotId === null) return null
   const { standing, standingReason } = await requireLot(scope, lotId)
   const refuse = (path: string, message: string) => {
@@ -214,7 +214,7 @@ async function notesOfLot(scope: Scope, { lotId, lotReason, cookId }: Fabricatio
 async function offersFor(
   scope: Scope,
   { style }: KnownStyle,
-  { units, date }: FabricationWish,
+  { units, date }: FabricationRequest,
   piles: readonly PlannedPile[],
 ): Promise<PlannedOffer[]> {
   const listed = await offersOfStyle(scope, { style, units, day: date })
@@ -240,13 +240,13 @@ function offersAsLast(piles: readonly PlannedPile[], last: FabricationRecord | u
 /** Grams typed where birds are asked for would plan a pile that nobody can weigh. */
 function refuseTooMany(piles: readonly PlannedPile[], units: number): void {
   const weighings = piles.reduce((sum, pile) => sum + weighingsOf(pile), 0)
-  if (weighings <= MOST_WEIGHINGS) return
+  if (weighings <= MAX_WEIGHINGS) return
   throw new Refusal('invalid-input', `${units} at once would be ${weighings} weighings.`, {
-    issues: [{ path: 'units', message: `makes more than ${MOST_WEIGHINGS} weighings` }],
+    issues: [{ path: 'units', message: `makes more than ${MAX_WEIGHINGS} weighings` }],
   })
 }
 
-function refuseUnknownChoices({ style }: KnownStyle, chosen: FabricationWish['chosen']): void {
+function refuseUnknownChoices({ style }: KnownStyle, chosen: FabricationRequest['chosen']): void {
   const isThere = (option: string, choice: string) =>
     style.options.some((each) => each.id === option && each.choices.some(({ id }) => id === choice))
   const issues = Object.entries(chosen).flatMap(([option, choice]) =>

@@ -1,4 +1,4 @@
-import { plating, platingWish } from '@fleam/contract'
+import { plating, platingRequest } from '@fleam/contract'
 import type { Compute } from '../compute/index.ts'
 import { clientGone, type Server } from '../http/index.ts'
 
@@ -12,7 +12,7 @@ export function platingRoutes(app: Server, compute: Compute): void {
         summary: 'Weighed pieces onto plates',
         refuses: ['cancelled'],
         tags: ['plating'],
-        body: platingWish,
+        body: platingRequest,
         response: { 200: plating },
       },
     },

@@ -27,9 +27,9 @@ test.each(plateCases.map((each) => [each.name, each] as const))(
   },
 )
 
-const wish = planCases[0]?.input as Record<string, unknown> & { piece: object; products: object[] }
-const piece = wish.piece as { weight: number; length: number; profile: object[] }
-const product = wish.products[0] as object
+const request = planCases[0]?.input as Record<string, unknown> & { piece: object; products: object[] }
+const piece = request.piece as { weight: number; length: number; profile: object[] }
+const product = request.products[0] as object
 
 test.each([
   [
@@ -80,7 +80,7 @@ test.each([
   ['a step too fine', { step: 0.01 }, 'step'],
   ['a field nobody knows', { colour: 'red' }, 'colour'],
 ])('%s is refused with the field', async (_words, changes, path) => {
-  const { status, body } = await send(test_, 'POST', '/api/portion-plan', { ...wish, ...changes })
+  const { status, body } = await send(test_, 'POST', '/api/portion-plan', { ...request, ...changes })
   expect(status).toBe(400)
   expect(body.issues[0].path).toBe(path)
 })
@@ -94,10 +94,10 @@ test.each([
     const many = Array.from({ length: 20 }, (_, at) => ({ ...product, name: `p${at}`, ...changes }))
     const length = 1000
     const long = { weight: 20_000, length, profile: [0, length].map((at) => ({ at, area: 19_000 })) }
-    const huge = { ...wish, piece: long, products: many, step: 0.5 }
+    const huge = { ...request, piece: long, products: many, step: 0.5 }
     const { status, body } = await send(test_, 'POST', '/api/portion-plan', huge)
     expect([status, body.code, body.issues[0]?.path]).toEqual([400, 'invalid-input', 'products'])
-    expect((await send(test_, 'POST', '/api/portion-plan', wish)).status).toBe(200)
+    expect((await send(test_, 'POST', '/api/portion-plan', request)).status).toBe(200)
   },
   60_000,
 )
@@ -116,7 +116,7 @@ test('a rack is planned alone or with others, and refused where its eyes are not
 
 test('two pieces as one log, with both alone', async () => {
   const { status, body } = await send(test_, 'POST', '/api/bonded-plan', {
-    ...wish,
+    ...request,
     piece: undefined,
     pieces: [piece, piece],
   })

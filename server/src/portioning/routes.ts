@@ -1,4 +1,12 @@
-import { bondedPlan, bondedWish, portionPlan, portionWish, rackPlan, racksWished, rackWish } from '@fleam/contract'
+import {
+  bondedPlan,
+  bondedRequest,
+  portionPlan,
+  portionRequest,
+  rackPlan,
+  rackRequest,
+  racksRequested,
+} from '@fleam/contract'
 import type { Compute } from '../compute/index.ts'
 import { clientGone, type Server } from '../http/index.ts'
 
@@ -14,7 +22,7 @@ export function portioningRoutes(app: Server, compute: Compute): void {
         summary: 'Where to cut one piece',
         refuses: ['cancelled'],
         tags,
-        body: portionWish,
+        body: portionRequest,
         response: { 200: portionPlan },
       },
     },
@@ -29,7 +37,7 @@ export function portioningRoutes(app: Server, compute: Compute): void {
         summary: 'Where to cut two pieces that are bonded to one',
         refuses: ['cancelled'],
         tags,
-        body: bondedWish,
+        body: bondedRequest,
         response: { 200: bondedPlan },
       },
     },
@@ -44,12 +52,12 @@ export function portioningRoutes(app: Server, compute: Compute): void {
         summary: 'How to share ribs among plates',
         refuses: ['cancelled'],
         tags,
-        body: rackWish,
+        body: rackRequest,
         response: { 200: rackPlan },
       },
     },
     (request, reply) => {
-      return compute.do('rack-plan', racksWished.parse(request.body), clientGone(reply))
+      return compute.do('rack-plan', racksRequested.parse(request.body), clientGone(reply))
     },
   )
 }

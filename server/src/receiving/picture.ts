@@ -5,7 +5,7 @@ import { Refusal } from '../http/index.ts'
 const LONGEST_SIDE = 1600
 const QUALITY = 80
 /** A picture of more pixels is not taken apart: a small file may claim to be as large as a wall. */
-const MOST_PIXELS = 40_000_000
+const MAX_PIXELS = 40_000_000
 
 /**
  * A picture taken apart and written anew as JPEG: what is kept is what can be seen, without the place where it was
@@ -13,7 +13,7 @@ const MOST_PIXELS = 40_000_000
  */
 export async function writtenAnew(file: Buffer): Promise<Buffer> {
   try {
-    return await sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
+    return await sharp(file, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
       .rotate()
       .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: QUALITY })

@@ -110,8 +110,8 @@ test('feeds a fabrication, and is found from what was made of it, forward and ba
   const sent = lot()
   await receive(sent)
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
-  const wish = { ...startOf(items[0]?.styles[0]?.id as string), lot: sent.code, lotId: sent.id }
-  const { record } = (await send(test_, 'POST', path('/fabrications'), wish)).body as FabricationState
+  const request = { ...startOf(items[0]?.styles[0]?.id as string), lot: sent.code, lotId: sent.id }
+  const { record } = (await send(test_, 'POST', path('/fabrications'), request)).body as FabricationState
   expect([record.lot, record.lotId]).toEqual(['L-4471', sent.id])
   const pile = record.piles[0]
   await sendFacts(test_, kitchen, weighing(record.id, pile?.id as string, 281))
@@ -127,8 +127,8 @@ test('feeds a fabrication, and is found from what was made of it, forward and ba
 
 test('a fabrication of a lot that is not here is refused', async () => {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
-  const wish = { ...startOf(items[0]?.styles[0]?.id as string), lotId: newId() }
-  expect((await send(test_, 'POST', path('/fabrications'), wish)).status).toBe(404)
+  const request = { ...startOf(items[0]?.styles[0]?.id as string), lotId: newId() }
+  expect((await send(test_, 'POST', path('/fabrications'), request)).status).toBe(404)
 })
 
 test('what is missing and what is wrong go into the claim', async () => {

@@ -62,7 +62,7 @@ export function receivingRoutes(app: Server, scopeOf: Scopes): void {
     `${base}/:id`,
     {
       schema: {
-        operationId: 'changeLot',
+        operationId: 'updateLot',
         summary: 'Changes a lot, at the version that was read',
         refuses: ['stale-version', 'id-taken'],
         tags,
@@ -122,7 +122,7 @@ export function receivingRoutes(app: Server, scopeOf: Scopes): void {
     {
       bodyLimit: LARGEST_PHOTO_BYTES,
       schema: {
-        operationId: 'keepPhoto',
+        operationId: 'createPhoto',
         summary: 'Keeps a picture of a lot',
         refuses: ['id-taken'],
         tags,
@@ -133,7 +133,7 @@ export function receivingRoutes(app: Server, scopeOf: Scopes): void {
     },
     async (request, reply) => {
       const { id: lotId } = request.params
-      return reply.status(201).send(await service.keepPhoto(await scopeOf(request), lotId, request.body))
+      return reply.status(201).send(await service.createPhoto(await scopeOf(request), lotId, request.body))
     },
   )
 

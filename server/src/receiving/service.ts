@@ -110,19 +110,19 @@ export async function trace(scope: Scope, id: string): Promise<LotTrace> {
 }
 
 /** Pictures of one lot, and of one kitchen: more nobody looks at. */
-const MOST_PICTURES_OF_LOT = 20
-const MOST_PICTURES = 5_000
+const MAX_PICTURES_OF_LOT = 20
+const MAX_PICTURES = 5_000
 
 /** Keeps a picture of a lot, written anew; sent twice with the same id it is there once. */
-export async function keepPhoto(scope: Scope, lotId: string, photo: LotPhoto) {
+export async function createPhoto(scope: Scope, lotId: string, photo: LotPhoto) {
   await requireLot(scope, lotId)
   const written = await writtenAnew(Buffer.from(photo.picture, 'base64'))
   await createOnce({
     read: () => store.pictureOf(scope, lotId, photo.id),
     create: async () => {
       const counts = await store.pictureCounts(scope, lotId)
-      if (counts.ofLot >= MOST_PICTURES_OF_LOT) refuseMore(`A lot has room for ${MOST_PICTURES_OF_LOT} pictures.`)
-      if (counts.ofKitchen >= MOST_PICTURES) refuseMore(`A kitchen has room for ${MOST_PICTURES} pictures.`)
+      if (counts.ofLot >= MAX_PICTURES_OF_LOT) refuseMore(`A lot has room for ${MAX_PICTURES_OF_LOT} pictures.`)
+      if (counts.ofKitchen >= MAX_PICTURES) refuseMore(`A kitchen has room for ${MAX_PICTURES} pictures.`)
       await store.insertPhoto(scope, lotId, { id: photo.id, takenAt: photo.takenAt, picture: written })
     },
     isSame: (kept) => kept.equals(written),

@@ -5,7 +5,7 @@ import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { lotColumns, lotOfRow } from './rows.ts'
 
 /** Newest deliveries that a list shows. */
-const MOST_LISTED = 500
+const MAX_LISTED = 500
 
 const partsOf = (scope: Scope) => [
   partOf(scope, 'cases', { separate: true, order: ['position'] as Order }),
@@ -31,7 +31,7 @@ export async function lots(scope: Scope, words: string): Promise<LotRow[]> {
       ['createdAt', 'DESC'],
       ['id', 'DESC'],
     ],
-    limit: MOST_LISTED,
+    limit: MAX_LISTED,
     subQuery: false,
     ...within(scope),
   })

@@ -61,7 +61,7 @@ interface SheetOptions {
 const NONE = '–'
 /** More piles than this are told in one line: the sheet is one page, and Letter is shorter than A4. */
 const MAX_PILES = { metric: 16, imperial: 12 } as const
-const MOST_WARNINGS = 3
+const MAX_WARNINGS = 3
 
 /** The verdict as one page of words and figures, all of them of `appraise`. */
 export function sheetContent(
@@ -196,7 +196,7 @@ export function sheetContent(
 }
 
 function warningsOf({ warnings }: ReturnType<typeof appraise>): string[] {
-  const shown = warnings.slice(0, MOST_WARNINGS).map((warning) => warning.message)
+  const shown = warnings.slice(0, MAX_WARNINGS).map((warning) => warning.message)
   const more = warnings.length - shown.length
   return more > 0 ? [...shown, `And ${more} more.`] : shown
 }

@@ -71,14 +71,14 @@ test('it is given as PDF, of the record and of a what-if that was kept', async (
   expect(pagesOf(record.rawPayload)).toBe(1)
   // Who reads it on a screen comes back to the record by its foot.
   expect(record.rawPayload.toString('latin1')).toMatch(new RegExp(`/URI \\(http://[^)]+/verdict/${state.record.id}\\)`))
-  const wish = {
+  const request = {
     id: newId(),
     name: 'As it is',
     assumptions: assumptionsOf(state.record),
     createdAt: '2026-11-25T09:00:00.000Z',
   }
-  await send(test_, 'PUT', path(`/what-ifs/${wish.id}`), wish)
-  const tried = await test_.app.inject({ method: 'GET', url: path(`/sheet.pdf?what-if=${wish.id}`) })
+  await send(test_, 'PUT', path(`/what-ifs/${request.id}`), request)
+  const tried = await test_.app.inject({ method: 'GET', url: path(`/sheet.pdf?what-if=${request.id}`) })
   expect(tried.statusCode).toBe(200)
   const gone = await test_.app.inject({ method: 'GET', url: path(`/sheet.pdf?what-if=${newId()}`) })
   expect(gone.statusCode).toBe(404)

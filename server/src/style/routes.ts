@@ -26,7 +26,7 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/items',
     {
       schema: {
-        operationId: 'addItem',
+        operationId: 'createItem',
         summary: 'Adds an item',
         refuses: ['id-taken'],
         tags,
@@ -35,7 +35,7 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
         response: { 201: item },
       },
     },
-    async (request, reply) => reply.status(201).send(await service.addItem(await scopeOf(request), request.body)),
+    async (request, reply) => reply.status(201).send(await service.createItem(await scopeOf(request), request.body)),
   )
 
   app.post(
@@ -57,7 +57,7 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
     '/api/kitchens/:kitchenId/items/:id',
     {
       schema: {
-        operationId: 'changeItem',
+        operationId: 'updateItem',
         summary: 'Changes an item',
         refuses: ['id-taken'],
         tags,
@@ -66,14 +66,14 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
         response: { 200: item },
       },
     },
-    async (request) => service.changeItem(await scopeOf(request), request.params.id, request.body),
+    async (request) => service.updateItem(await scopeOf(request), request.params.id, request.body),
   )
 
   app.post(
     '/api/kitchens/:kitchenId/items/:id/styles',
     {
       schema: {
-        operationId: 'addStyle',
+        operationId: 'createStyle',
         summary: 'Adds a cut style to an item',
         refuses: ['id-taken'],
         tags,
@@ -83,14 +83,14 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request, reply) =>
-      reply.status(201).send(await service.addStyle(await scopeOf(request), request.params.id, request.body)),
+      reply.status(201).send(await service.createStyle(await scopeOf(request), request.params.id, request.body)),
   )
 
   app.put(
     '/api/kitchens/:kitchenId/styles/:id',
     {
       schema: {
-        operationId: 'changeStyle',
+        operationId: 'updateStyle',
         summary: 'Changes a cut style, at the version that was read',
         refuses: ['stale-version', 'id-taken'],
         tags,
@@ -101,7 +101,7 @@ export function styleRoutes(app: Server, scopeOf: Scopes): void {
     },
     async (request) => {
       refuseOtherId('id', request.body.id, request.params.id)
-      return service.changeStyle(await scopeOf(request), request.body)
+      return service.updateStyle(await scopeOf(request), request.body)
     },
   )
 

@@ -1,6 +1,6 @@
 import { factsOf } from '@fleam/catalogue'
 import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } from '@fleam/contract'
-import { MOST_STYLES, namedPartsOf, partsOfNamed } from '@fleam/core'
+import { MAX_STYLES, namedPartsOf, partsOfNamed } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
@@ -30,7 +30,7 @@ export async function requireItem(scope: Scope, itemId: string): Promise<Item> {
 }
 
 /** Changes a style; refused with the current one where somebody changed it meanwhile. */
-export async function changeStyle(scope: Scope, style: Style): Promise<Style> {
+export async function updateStyle(scope: Scope, style: Style): Promise<Style> {
   const { item } = await requireStyle(scope, style.id)
   return refuseTaken('name', 'A style of this name is there already.', () =>
     inTransaction(scope, async (inside) => {
@@ -49,7 +49,7 @@ export async function changeStyle(scope: Scope, style: Style): Promise<Style> {
 }
 
 /** Adds a style to an item: a copy of another one, or one of the kitchen's own. Sent twice it is there once. */
-export async function addStyle(scope: Scope, itemId: string, style: Style): Promise<Style> {
+export async function createStyle(scope: Scope, itemId: string, style: Style): Promise<Style> {
   const item = await requireItem(scope, itemId)
   const { style: added } = await createOnce({
     read: () => store.styleById(scope, style.id),
@@ -61,9 +61,9 @@ export async function addStyle(scope: Scope, itemId: string, style: Style): Prom
 }
 
 async function insertStyle(scope: Scope, item: Item, style: Style): Promise<void> {
-  if (item.styles.length >= MOST_STYLES) {
-    throw new Refusal('invalid-input', `An item has ${MOST_STYLES} cut styles at most, archived ones too.`, {
-      issues: [{ path: 'id', message: `is one more than ${MOST_STYLES}` }],
+  if (item.styles.length >= MAX_STYLES) {
+    throw new Refusal('invalid-input', `An item has ${MAX_STYLES} cut styles at most, archived ones too.`, {
+      issues: [{ path: 'id', message: `is one more than ${MAX_STYLES}` }],
     })
   }
   const [added] = (await withProducts(scope, [{ item, style: { ...style, version: 1 } }])) as [Style]
@@ -80,7 +80,7 @@ function isSameStyle(known: Style, sent: Style): boolean {
 }
 
 /** Adds an item with its styles; sent twice with the same id it is there once. */
-export const addItem = (scope: Scope, item: Item): Promise<Item> =>
+export const createItem = (scope: Scope, item: Item): Promise<Item> =>
   createOnce({
     read: async () => (await store.items(scope, { id: item.id }))[0] ?? null,
     create: () => inTransaction(scope, (inside) => insertItem(inside, item)),
@@ -96,7 +96,7 @@ async function insertItem(scope: Scope, item: Item): Promise<void> {
   await store.insertItems(scope, [{ ...item, styles: await withProducts(scope, styles) }])
 }
 
-export async function changeItem(scope: Scope, id: string, edit: ItemEdit): Promise<Item> {
+export async function updateItem(scope: Scope, id: string, edit: ItemEdit): Promise<Item> {
   await requireItem(scope, id)
   await refuseTaken('name', 'An item of this name is there already.', () => store.replaceItem(scope, id, edit))
   return requireItem(scope, id)

@@ -187,14 +187,14 @@ describe('what was chosen', () => {
 
   test('is refused where the style has no such choice, and nothing is started', async () => {
     for (const chosen of [{ wishbone: 'nonsense' }, { colour: 'red' }]) {
-      const wish = { ...startOf(supremes().id), chosen }
-      const { status, body } = await send(test_, 'POST', path('/fabrications'), wish)
+      const request = { ...startOf(supremes().id), chosen }
+      const { status, body } = await send(test_, 'POST', path('/fabrications'), request)
       expect([status, body.code, body.issues[0].path]).toEqual([
         400,
         'invalid-input',
         `chosen.${Object.keys(chosen)[0]}`,
       ])
-      expect((await send(test_, 'GET', path(`/fabrications/${wish.id}`))).status).toBe(404)
+      expect((await send(test_, 'GET', path(`/fabrications/${request.id}`))).status).toBe(404)
     }
   })
 

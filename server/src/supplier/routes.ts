@@ -29,7 +29,7 @@ export function supplierRoutes(app: Server, scopeOf: Scopes): void {
     base,
     {
       schema: {
-        operationId: 'putSupplier',
+        operationId: 'updateSupplier',
         summary: 'Adds a supplier or changes its name and terms',
         refuses: ['id-taken'],
         tags,
@@ -38,7 +38,7 @@ export function supplierRoutes(app: Server, scopeOf: Scopes): void {
         response: { 200: suppliers },
       },
     },
-    async (request) => service.putSupplier(await scopeOf(request), request.body),
+    async (request) => service.updateSupplier(await scopeOf(request), request.body),
   )
 
   app.post(

@@ -17,7 +17,7 @@ export async function requireSupplier(scope: Scope, id: string, path = 'supplier
  * Adds a supplier, or changes its name and terms. One whose name is there, whatever its capitals, is that one: then
  * nothing is changed. Answers with all of them.
  */
-export async function putSupplier(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
+export async function updateSupplier(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
   const known = await store.suppliers(scope)
   if (known.some((each) => each.id === supplier.id)) {
     await refuseTaken('name', 'Another supplier has this name: merge the two instead.', () =>

@@ -27,7 +27,7 @@ export function whatIfRoutes(app: Server, scopeOf: Scopes): void {
     `${PATH}/:whatIfId`,
     {
       schema: {
-        operationId: 'keepWhatIf',
+        operationId: 'createWhatIf',
         summary: 'Keeps a what-if under a name',
         refuses: ['id-taken'],
         tags,
@@ -39,16 +39,16 @@ export function whatIfRoutes(app: Server, scopeOf: Scopes): void {
     async (request) => {
       const { id: fabricationId, whatIfId } = request.params
       refuseOtherId('id', request.body.id, whatIfId)
-      return service.keep(await scopeOf(request), fabricationId, request.body)
+      return service.createWhatIf(await scopeOf(request), fabricationId, request.body)
     },
   )
 
   app.delete(
     `${PATH}/:whatIfId`,
-    { schema: { operationId: 'letGoWhatIf', summary: 'Lets a what-if go', tags, params, response: { 200: whatIfs } } },
+    { schema: { operationId: 'deleteWhatIf', summary: 'Lets a what-if go', tags, params, response: { 200: whatIfs } } },
     async (request) => {
       const { id: fabricationId, whatIfId } = request.params
-      return service.letGo(await scopeOf(request), fabricationId, whatIfId)
+      return service.deleteWhatIf(await scopeOf(request), fabricationId, whatIfId)
     },
   )
 }

@@ -5,7 +5,7 @@ import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
 /** A record has room for so many: more of them nobody tells apart. */
-const MOST_KEPT = 50
+const MAX_KEPT = 50
 
 export async function kept(scope: Scope, fabricationId: string): Promise<WhatIf[]> {
   await requireState(scope, fabricationId)
@@ -13,11 +13,11 @@ export async function kept(scope: Scope, fabricationId: string): Promise<WhatIf[
 }
 
 /** Keeps a what-if; sending it twice keeps one, and sending it changed changes it. */
-export async function keep(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<WhatIf[]> {
+export async function createWhatIf(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<WhatIf[]> {
   const known = await kept(scope, fabricationId)
-  if (known.some((each) => each.id === whatIf.id)) await store.changeWhatIf(scope, whatIf)
-  else if (known.length >= MOST_KEPT) {
-    throw new Refusal('invalid-input', `A record has room for ${MOST_KEPT} what-ifs.`, {
+  if (known.some((each) => each.id === whatIf.id)) await store.updateWhatIf(scope, whatIf)
+  else if (known.length >= MAX_KEPT) {
+    throw new Refusal('invalid-input', `A record has room for ${MAX_KEPT} what-ifs.`, {
       issues: [{ path: 'id', message: 'let one of the others go first' }],
     })
   } else {
@@ -28,7 +28,7 @@ export async function keep(scope: Scope, fabricationId: string, whatIf: WhatIf):
   return store.whatIfs(scope, fabricationId)
 }
 
-export async function letGo(scope: Scope, fabricationId: string, id: string): Promise<WhatIf[]> {
-  await store.removeWhatIf(scope, fabricationId, id)
+export async function deleteWhatIf(scope: Scope, fabricationId: string, id: string): Promise<WhatIf[]> {
+  await store.deleteWhatIf(scope, fabricationId, id)
   return store.whatIfs(scope, fabricationId)
 }

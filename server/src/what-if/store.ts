@@ -21,13 +21,13 @@ export async function insertWhatIf(scope: Scope, fabricationId: string, whatIf: 
   await scope.database.models.WhatIf.create(row, within(scope))
 }
 
-export async function changeWhatIf(scope: Scope, { id, name, assumptions }: WhatIf): Promise<void> {
+export async function updateWhatIf(scope: Scope, { id, name, assumptions }: WhatIf): Promise<void> {
   await scope.database.models.WhatIf.update(
     { name, assumptions },
     { where: ofKitchen(scope, { id }), ...within(scope) },
   )
 }
 
-export async function removeWhatIf(scope: Scope, fabricationId: string, id: string): Promise<void> {
+export async function deleteWhatIf(scope: Scope, fabricationId: string, id: string): Promise<void> {
   await scope.database.models.WhatIf.destroy({ where: ofKitchen(scope, { fabricationId, id }), ...within(scope) })
 }

@@ -22,27 +22,27 @@ function dearer(amount: number, name = 'Dear birds'): WhatIf {
 }
 
 test('a what-if is kept beside the record, which does not change', async () => {
-  const wish = dearer(5.2)
-  expect((await send(test_, 'PUT', path(`/${wish.id}`), wish)).status).toBe(200)
+  const request = dearer(5.2)
+  expect((await send(test_, 'PUT', path(`/${request.id}`), request)).status).toBe(200)
   const kept = await send(test_, 'GET', path())
-  expect(kept.body).toEqual([wish])
+  expect(kept.body).toEqual([request])
   const record = await send(test_, 'GET', `/api/kitchens/${kitchen.id}/fabrications/${state.record.id}`)
   expect((record.body as FabricationState).record).toEqual(state.record)
 })
 
 test('sent again under its id it is the same one, changed', async () => {
-  const wish = dearer(5.5, 'Five fifty')
-  await send(test_, 'PUT', path(`/${wish.id}`), wish)
-  const again = await send(test_, 'PUT', path(`/${wish.id}`), { ...wish, name: 'Five fifty a kilo' })
+  const request = dearer(5.5, 'Five fifty')
+  await send(test_, 'PUT', path(`/${request.id}`), request)
+  const again = await send(test_, 'PUT', path(`/${request.id}`), { ...request, name: 'Five fifty a kilo' })
   const names = (again.body as WhatIf[]).map((each) => each.name)
   expect(names.filter((name) => name.startsWith('Five fifty'))).toEqual(['Five fifty a kilo'])
 })
 
 test('let go, it is gone', async () => {
-  const wish = dearer(6)
-  await send(test_, 'PUT', path(`/${wish.id}`), wish)
-  const left = await send(test_, 'DELETE', path(`/${wish.id}`))
-  expect((left.body as WhatIf[]).map((each) => each.id)).not.toContain(wish.id)
+  const request = dearer(6)
+  await send(test_, 'PUT', path(`/${request.id}`), request)
+  const left = await send(test_, 'DELETE', path(`/${request.id}`))
+  expect((left.body as WhatIf[]).map((each) => each.id)).not.toContain(request.id)
 })
 
 test('what cannot be is refused with its field, and nothing is kept', async () => {
@@ -57,11 +57,11 @@ test('what cannot be is refused with its field, and nothing is kept', async () =
 })
 
 test('another kitchen sees none of it, and its ids stay its own', async () => {
-  const wish = dearer(5)
-  await send(test_, 'PUT', path(`/${wish.id}`), wish)
+  const request = dearer(5)
+  await send(test_, 'PUT', path(`/${request.id}`), request)
   const stranger = await setUpKitchen(test_, 'Stranger')
   expect((await send(test_, 'GET', path('', stranger.id))).status).toBe(404)
-  expect((await send(test_, 'PUT', path(`/${wish.id}`, stranger.id), wish)).status).toBe(404)
-  await send(test_, 'DELETE', path(`/${wish.id}`, stranger.id))
-  expect((await send(test_, 'GET', path())).body.map((each: WhatIf) => each.id)).toContain(wish.id)
+  expect((await send(test_, 'PUT', path(`/${request.id}`, stranger.id), request)).status).toBe(404)
+  await send(test_, 'DELETE', path(`/${request.id}`, stranger.id))
+  expect((await send(test_, 'GET', path())).body.map((each: WhatIf) => each.id)).toContain(request.id)
 })

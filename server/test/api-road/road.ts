@@ -71,9 +71,9 @@ export async function mainRoad(baseUrl: string, newId: () => string) {
     cookId: null,
   })
   const facts = started.record.piles.filter((pile) => pile.expectedShare).map(weighing)
-  const { data: kept } = await api.keepFacts(kitchen.id, { facts })
+  const { data: kept } = await api.createFacts(kitchen.id, { facts })
   const { data: weighed } = await api.readFabrication(kitchen.id, fabricationId)
-  await api.changeFabrication(kitchen.id, fabricationId, { ...editOf(weighed), status: 'closed' })
+  await api.updateFabrication(kitchen.id, fabricationId, { ...editOf(weighed), status: 'closed' })
   const { data: document } = await api.exportDocument(kitchen.id, fabricationId)
   const { data: appraisal } = await api.readAppraisal(kitchen.id, fabricationId)
   const { data: again } = await api.appraise(document)

@@ -75,7 +75,7 @@ export interface ArticleHistory {
   records: { id: string; document: FabricationDocument }[]
 }
 /** Strikes a price out, or puts another in its place; whatever rests on prices is asked for anew. */
-export function useCorrectPrice(articleId: string) {
+export function useUpdatePrice(articleId: string) {
   const queries = useQueryClient()
   const { id } = useKitchen()
   return useMutation({
@@ -99,29 +99,29 @@ export const useMovedPrices = (fabricationId: string, isOn: boolean) =>
   useBuying<MovedPrices>(`/fabrications/${fabricationId}/moved-prices`, { isOn })
 export const useTurned = () => useBuying<TurnedRow[]>('/turned')
 
-export function useForgetPrices() {
+export function useInvalidatePrices() {
   const { id } = useKitchen()
   const queries = useQueryClient()
   return () => queries.invalidateQueries({ queryKey: buyingKey(id) })
 }
 
 /** A price by hand, its supplier by the name that was typed. */
-export type PriceWish = Omit<PriceAdded, 'supplierId'> & { supplier: string }
+export type PriceRequest = Omit<PriceAdded, 'supplierId'> & { supplier: string }
 
-export function useAddPrice() {
+export function useCreatePrice() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: async ({ supplier, ...price }: PriceWish) =>
+    mutationFn: async ({ supplier, ...price }: PriceRequest) =>
       postJson<ImportResult>(`${kitchenPath(id)}/prices`, { ...price, supplierId: await supplierIdOf(id, supplier) }),
-    onSuccess: useForgetPrices(),
+    onSuccess: useInvalidatePrices(),
   })
 }
 
-export function usePutSupplier() {
+export function useUpdateSupplier() {
   const { id } = useKitchen()
   return useMutation({
     mutationFn: (supplier: Supplier) => putJson<Supplier[]>(`${kitchenPath(id)}/suppliers`, supplier),
-    onSuccess: useForgetPrices(),
+    onSuccess: useInvalidatePrices(),
   })
 }
 
@@ -153,7 +153,7 @@ export function usePullFeed() {
   const { id } = useKitchen()
   return useMutation({
     mutationFn: () => postJson<ImportResult>(`${kitchenPath(id)}/price-lists/from-feed`, {}),
-    onSuccess: useForgetPrices(),
+    onSuccess: useInvalidatePrices(),
   })
 }
 
@@ -182,25 +182,25 @@ function useForgetLots() {
 }
 
 /** A delivery, its supplier by the name that was typed. */
-export type LotWish = Omit<LotEdit, 'supplierId'> & { supplier: string }
+export type LotRequest = Omit<LotEdit, 'supplierId'> & { supplier: string }
 
 export function useReceive() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: async ({ supplier, ...lot }: LotWish) =>
+    mutationFn: async ({ supplier, ...lot }: LotRequest) =>
       postJson<Lot>(`${kitchenPath(id)}/lots`, { ...lot, supplierId: await supplierIdOf(id, supplier) }),
     onSuccess: useForgetLots(),
   })
 }
 
-export function useChangeLot() {
+export function useUpdateLot() {
   const { id } = useKitchen()
-  const editOf = async ({ supplier, ...lot }: LotWish): Promise<LotEdit> => ({
+  const editOf = async ({ supplier, ...lot }: LotRequest): Promise<LotEdit> => ({
     ...lot,
     supplierId: await supplierIdOf(id, supplier),
   })
   return useMutation({
-    mutationFn: async (lot: LotEdit | LotWish) => {
+    mutationFn: async (lot: LotEdit | LotRequest) => {
       const edit = 'supplierId' in lot ? lot : await editOf(lot)
       return putJson<Lot>(`${kitchenPath(id)}/lots/${lot.id}`, edit)
     },
@@ -208,7 +208,7 @@ export function useChangeLot() {
   })
 }
 
-export function useKeepPhoto(lotId: string) {
+export function useCreatePhoto(lotId: string) {
   const { id } = useKitchen()
   return useMutation({
     mutationFn: (photo: LotPhoto) => postJson(`${kitchenPath(id)}/lots/${lotId}/photos`, photo),

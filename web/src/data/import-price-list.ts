@@ -4,7 +4,7 @@ import type { ImportResult } from './buying-queries.ts'
 
 type ImportNews = { progress: { done: number; of: number } } | { result: ImportResult } | { problem: Problem }
 
-export interface ImportWish {
+export interface ImportRequest {
   /** Where the kitchen's API is, `/api/kitchens/…`. */
   path: string
   csv: string
@@ -15,7 +15,13 @@ export interface ImportWish {
 }
 
 /** Sends a price list and follows its import line by line. */
-export async function importPriceList({ path, csv, mapping, onProgress, signal }: ImportWish): Promise<ImportResult> {
+export async function importPriceList({
+  path,
+  csv,
+  mapping,
+  onProgress,
+  signal,
+}: ImportRequest): Promise<ImportResult> {
   const response = await fetch(`${path}/price-lists`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

@@ -98,12 +98,12 @@ function useKeepState() {
 }
 
 /** What is started, its supplier by the name that was typed. */
-type StartWish = Omit<FabricationStart, 'supplierId'> & { supplier: string | null }
+type StartRequest = Omit<FabricationStart, 'supplierId'> & { supplier: string | null }
 
 export function useStartFabrication() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: async ({ supplier, ...start }: StartWish) =>
+    mutationFn: async ({ supplier, ...start }: StartRequest) =>
       postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, {
         ...start,
         supplierId: supplier === null ? null : await supplierIdOf(id, supplier),
@@ -112,7 +112,7 @@ export function useStartFabrication() {
   })
 }
 
-export function useChangeFabrication(fabricationId: string) {
+export function useUpdateFabrication(fabricationId: string) {
   const { id } = useKitchen()
   return useMutation({
     mutationFn: (edit: FabricationEdit) => putJson<FabricationState>(fabricationPath(id, fabricationId), edit),
@@ -120,7 +120,7 @@ export function useChangeFabrication(fabricationId: string) {
   })
 }
 
-export interface ImportWish {
+export interface ImportRequest {
   id: string
   document: unknown
   /** What was decided of names that fit nothing here, by field. */
@@ -130,16 +130,16 @@ export interface ImportWish {
 export function useImportDocument() {
   const { id } = useKitchen()
   return useMutation({
-    mutationFn: (wish: ImportWish) =>
+    mutationFn: (request: ImportRequest) =>
       postJson<FabricationState>(
-        `${kitchenPath(id)}/fabrications/import?${new URLSearchParams({ ...wish.names, id: wish.id })}`,
-        wish.document,
+        `${kitchenPath(id)}/fabrications/import?${new URLSearchParams({ ...request.names, id: request.id })}`,
+        request.document,
       ),
     onSuccess: useKeepState(),
   })
 }
 
-export interface SetUpWish {
+export interface SetUpRequest {
   kitchen: Kitchen
   cooks: Cook[]
 }
@@ -147,7 +147,7 @@ export interface SetUpWish {
 export function useSetUpKitchen() {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: async ({ kitchen, cooks }: SetUpWish) => {
+    mutationFn: async ({ kitchen, cooks }: SetUpRequest) => {
       await postJson<Kitchen>('/api/kitchens', kitchen)
       for (const cook of cooks) await postJson<Cook>(`${kitchenPath(kitchen.id)}/cooks`, cook)
     },

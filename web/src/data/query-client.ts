@@ -4,7 +4,7 @@ import type { PersistQueryClientOptions } from '@tanstack/react-query-persist-cl
 import { isOffline } from './api.ts'
 import { deviceCache } from './device-cache.ts'
 
-const MOST_RETRIES = 2
+const MAX_RETRIES = 2
 /** What was read last stays readable on this device for so long. */
 const REMEMBERED_MS = 7 * 24 * 3600 * 1000
 /** Changed with the shape of what is remembered, so that an older page's memory is let go. */
@@ -17,7 +17,7 @@ export const queryClient = new QueryClient({
     queries: {
       staleTime: 2_000,
       gcTime: REMEMBERED_MS,
-      retry: (count, error) => isOffline(error) && count < MOST_RETRIES,
+      retry: (count, error) => isOffline(error) && count < MAX_RETRIES,
       // What was read last stays readable without a network; the outbox says what is not sent.
       networkMode: 'always',
     },

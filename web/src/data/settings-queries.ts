@@ -5,7 +5,7 @@ import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './paths.ts'
 
 /** Changes what the kitchen says of itself; every room reads it anew. */
-export function useChangeKitchen() {
+export function useUpdateKitchen() {
   const { id } = useKitchen()
   const queries = useQueryClient()
   return useMutation({
@@ -15,7 +15,7 @@ export function useChangeKitchen() {
 }
 
 /** Adds a cook, or changes the name and the wage of one. */
-export function useChangeCooks() {
+export function useUpdateCooks() {
   const { id } = useKitchen()
   const queries = useQueryClient()
   const onSuccess = () => queries.invalidateQueries({ queryKey: ['kitchen', id, 'cooks'] })

@@ -5,26 +5,26 @@ import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './queries.ts'
 
 /** Runs a change of the kitchen's items or styles, and reads them again. */
-function useItemsChange<T, W>(change: (path: string, wish: W) => Promise<T>) {
+function useItemsChange<T, W>(change: (path: string, request: W) => Promise<T>) {
   const { id } = useKitchen()
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: (wish: W) => change(kitchenPath(id), wish),
+    mutationFn: (request: W) => change(kitchenPath(id), request),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id, 'items'] }),
   })
 }
 
-export const useChangeStyle = () =>
+export const useUpdateStyle = () =>
   useItemsChange((path, style: Style) => putJson<Style>(`${path}/styles/${style.id}`, style))
 
-export const useAddStyle = () =>
+export const useCreateStyle = () =>
   useItemsChange((path, { itemId, style }: { itemId: string; style: Style }) =>
     postJson<Style>(`${path}/items/${itemId}/styles`, style),
   )
 
-export const useAddItem = () => useItemsChange((path, item: Item) => postJson<Item>(`${path}/items`, item))
+export const useCreateItem = () => useItemsChange((path, item: Item) => postJson<Item>(`${path}/items`, item))
 
-export const useChangeItem = () =>
+export const useUpdateItem = () =>
   useItemsChange((path, { id, edit }: { id: string; edit: ItemEdit }) => putJson<Item>(`${path}/items/${id}`, edit))
 
 export const useImportStyle = () =>
@@ -42,14 +42,17 @@ export function useContainers() {
   return useQuery({ queryKey: containersKey(id), queryFn: () => getJson<Container[]>(`${kitchenPath(id)}/containers`) })
 }
 
-export function useChangeContainers() {
+export function useUpdateContainers() {
   const { id } = useKitchen()
   const queries = useQueryClient()
   const onSuccess = (containers: Container[]) => queries.setQueryData(containersKey(id), containers)
   const path = `${kitchenPath(id)}/containers`
-  const remember = useMutation({ mutationFn: (wish: Container) => postJson<Container[]>(path, wish), onSuccess })
-  const forget = useMutation({ mutationFn: (wish: string) => deleteJson<Container[]>(`${path}/${wish}`), onSuccess })
-  return { remember, forget }
+  const create = useMutation({ mutationFn: (request: Container) => postJson<Container[]>(path, request), onSuccess })
+  const remove = useMutation({
+    mutationFn: (request: string) => deleteJson<Container[]>(`${path}/${request}`),
+    onSuccess,
+  })
+  return { create, remove }
 }
 
 const cautionsKey = (id: string) => ['kitchen', id, 'cautions']
@@ -63,13 +66,13 @@ export function useCautionOverrides() {
   })
 }
 
-export function useChangeCautions() {
+export function useUpdateCautions() {
   const { id } = useKitchen()
   const queries = useQueryClient()
   const onSuccess = (overrides: CautionOverride[]) => queries.setQueryData(cautionsKey(id), overrides)
   const path = `${kitchenPath(id)}/cautions`
   const override = useMutation({
-    mutationFn: (wish: CautionOverride) => putJson<CautionOverride[]>(`${path}/${wish.cautionId}`, wish),
+    mutationFn: (request: CautionOverride) => putJson<CautionOverride[]>(`${path}/${request.cautionId}`, request),
     onSuccess,
   })
   const restore = useMutation({

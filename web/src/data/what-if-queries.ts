@@ -13,10 +13,10 @@ export function useWhatIfs(fabricationId: string) {
   const keepAnswer = { onSuccess: (kept: WhatIf[]) => queries.setQueryData(queryKey, kept) }
   return {
     kept: useQuery({ queryKey, queryFn: () => getJson<WhatIf[]>(path) }),
-    keep: useMutation({
+    create: useMutation({
       mutationFn: (whatIf: WhatIf) => putJson<WhatIf[]>(`${path}/${whatIf.id}`, whatIf),
       ...keepAnswer,
     }),
-    letGo: useMutation({ mutationFn: (gone: string) => deleteJson<WhatIf[]>(`${path}/${gone}`), ...keepAnswer }),
+    remove: useMutation({ mutationFn: (gone: string) => deleteJson<WhatIf[]>(`${path}/${gone}`), ...keepAnswer }),
   }
 }

@@ -12,9 +12,9 @@ export interface MeasuredCutsState {
   /** The kitchen's portions of pieces of one shape that were known in one way. */
   of: (way: MeasuringWay, shape: string) => MeasuredPortion[]
   /** Keeps a portion, under an id of its own or one that is given. */
-  keep: (cut: CutDraft, id?: string) => void
+  create: (cut: CutDraft, id?: string) => void
   /** A portion was taken back: it tells nothing. */
-  forget: (id: string) => void
+  remove: (id: string) => void
 }
 
 /** Portions that were planned and weighed in this kitchen, on any device: kept here until the server has them. */
@@ -30,13 +30,13 @@ export function useMeasuredCuts(): MeasuredCutsState {
     const mine = [...stored, ...waiting].flatMap((entry) => (entry.kitchenId === kitchenId ? [entry.fact] : []))
     return standingCuts([...(known ?? []), ...mine])
   }, [known, stored, waiting, kitchenId])
-  const keep = useCallback(
+  const create = useCallback(
     (cut: CutDraft, id?: string) => void outbox.keep(kitchenId, newFact({ kind: 'measured-cut', ...cut }, [], id)),
     [kitchenId],
   )
-  const forget = useCallback(
+  const remove = useCallback(
     (factId: string) => void outbox.keep(kitchenId, newFact({ kind: 'void', fabricationId: null, factId }, [])),
     [kitchenId],
   )
-  return { of: (way, shape) => cuts.filter((cut) => cut.way === way && cut.shape === shape), keep, forget }
+  return { of: (way, shape) => cuts.filter((cut) => cut.way === way && cut.shape === shape), create, remove }
 }

@@ -44,7 +44,7 @@ export interface OutboxOptions {
 
 const FIRST_RETRY_MS = 500
 const LONGEST_RETRY_MS = 8_000
-const MOST_AT_ONCE = 200
+const MAX_AT_ONCE = 200
 /** How long a device remembers what it sent: a page that opens without a network shows it again. */
 const REMEMBERED_MS = 24 * 3600 * 1000
 
@@ -151,7 +151,7 @@ export class Outbox {
   #nextBatch(): OutboxEntry[] {
     const [first] = this.#state.waiting
     if (!first) return []
-    return this.#state.waiting.filter((entry) => entry.kitchenId === first.kitchenId).slice(0, MOST_AT_ONCE)
+    return this.#state.waiting.filter((entry) => entry.kitchenId === first.kitchenId).slice(0, MAX_AT_ONCE)
   }
 
   /** False where the server is away and the batch must wait. */

@@ -114,7 +114,7 @@ function Opening({ className, body, children }: OpeningProps) {
 }
 
 /** More terms than this are summed up: nobody reads forty pieces in a formula. */
-const MOST_TERMS = 14
+const MAX_TERMS = 14
 
 interface FormulaBodyProps {
   explanation: Explanation | null
@@ -138,7 +138,7 @@ function isMovedByRounding(own: string, shown: string): boolean {
 function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   if (!explanation) return <Popover.Body>This does not apply here.</Popover.Body>
   const { title, expression, quantity, note } = explanation
-  const isLong = expression.kind === 'sum' && expression.terms.length > MOST_TERMS
+  const isLong = expression.kind === 'sum' && expression.terms.length > MAX_TERMS
   const own = format.quantity(evaluate(expression), quantity)
   const said = format.expression(expression)
   const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (each) => each.name))

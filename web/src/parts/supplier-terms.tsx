@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useForm } from 'react-hook-form'
 import { z } from 'zod'
-import { useMergeSuppliers, usePutSupplier, useSuppliers } from '../data/buying-queries.ts'
+import { useMergeSuppliers, useSuppliers, useUpdateSupplier } from '../data/buying-queries.ts'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { FormNumber } from './form-fields.tsx'
 import { Failed } from './states.tsx'
@@ -43,7 +43,7 @@ const terms = z.object({
 
 function TermsRow({ supplier, others }: TermsRowProps) {
   const { currency } = useKitchen()
-  const put = usePutSupplier()
+  const put = useUpdateSupplier()
   const form = useForm<z.infer<typeof terms>>({
     resolver: zodResolver(terms),
     defaultValues: { ...supplier, address: supplier.address ?? '' },

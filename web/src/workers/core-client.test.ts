@@ -17,14 +17,14 @@ jest.mock('./start-worker.ts', () => ({
 const say = (reply: WorkerReply) => {
   for (const hear of [...listeners]) hear({ data: reply })
 }
-const wish = { csv: '', mapping: {} as never, context: {} as never, shown: 1 }
+const input = { csv: '', mapping: {} as never, context: {} as never, shown: 1 }
 const draws = { model: {} as never, spreads: {} as never, draws: 10, seed: 0.1 }
 const lastId = () => sent.at(-1)?.id as number
 
 test('each answer finds its own request, in whatever order they come', async () => {
-  const first = readPriceListAside(wish)
+  const first = readPriceListAside(input)
   const firstId = lastId()
-  const second = readPriceListAside(wish)
+  const second = readPriceListAside(input)
   say({ id: lastId(), type: 'price-list', preview: { rows: 2, lines: [], issues: [] } })
   say({ id: firstId, type: 'price-list', preview: { rows: 1, lines: [], issues: [] } })
   expect([(await first).rows, (await second).rows]).toEqual([1, 2])
@@ -54,7 +54,7 @@ test('a failure, or an answer of another kind, is an error', async () => {
   const failed = forecastAside(draws, {})
   say({ id: lastId(), type: 'failed', message: 'no' })
   await expect(failed).rejects.toThrow('no')
-  const other = readPriceListAside(wish)
+  const other = readPriceListAside(input)
   say({ id: lastId(), type: 'forecast', forecast: {} as never })
   await expect(other).rejects.toThrow('something else')
 })

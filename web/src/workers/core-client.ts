@@ -11,7 +11,7 @@ function running(): Worker {
   return worker
 }
 
-type Wish<T> = T extends { id: number } ? Omit<T, 'id'> : never
+type Request<T> = T extends { id: number } ? Omit<T, 'id'> : never
 
 interface AskOptions {
   /** Breaks the work off; the answer then never comes. */
@@ -22,7 +22,7 @@ interface AskOptions {
 /** Asks the worker and waits for the answer of one kind. */
 function ask<T extends WorkerReply['type']>(
   type: T,
-  wish: Wish<WorkerRequest>,
+  input: Request<WorkerRequest>,
   { signal, onProgress }: AskOptions = {},
 ): Promise<Extract<WorkerReply, { type: T }>> {
   const id = ++lastId
@@ -45,31 +45,31 @@ function ask<T extends WorkerReply['type']>(
       { once: true },
     )
     to.addEventListener('message', hear)
-    to.postMessage({ ...wish, id })
+    to.postMessage({ ...input, id })
   })
 }
 
-type WishOf<T extends WorkerRequest['type']> = Omit<Extract<WorkerRequest, { type: T }>, 'id' | 'type'>
+type RequestOf<T extends WorkerRequest['type']> = Omit<Extract<WorkerRequest, { type: T }>, 'id' | 'type'>
 
 /** Reads a price list in the worker: what is wrong with it, and its first lines. */
 export async function readPriceListAside(
-  wish: WishOf<'read-price-list'>,
+  input: RequestOf<'read-price-list'>,
   signal?: AbortSignal,
 ): Promise<PriceListPreview> {
-  return (await ask('price-list', { type: 'read-price-list', ...wish }, { signal })).preview
+  return (await ask('price-list', { type: 'read-price-list', ...input }, { signal })).preview
 }
 
 /** Draws a forecast in the worker, telling how far it is. */
-export async function forecastAside(wish: WishOf<'forecast'>, options: AskOptions): Promise<Forecast> {
-  return (await ask('forecast', { type: 'forecast', ...wish }, options)).forecast
+export async function forecastAside(input: RequestOf<'forecast'>, options: AskOptions): Promise<Forecast> {
+  return (await ask('forecast', { type: 'forecast', ...input }, options)).forecast
 }
 
 /** Works something out in the worker: cuts, racks, a bonded log, plates. */
 export async function workAside<N extends WorkName>(
   name: N,
-  wish: Work[N]['wish'],
+  input: Work[N]['input'],
   options: AskOptions = {},
 ): Promise<Work[N]['answer']> {
-  const asked = { type: 'work', name, wish } as Wish<WorkerRequest>
+  const asked = { type: 'work', name, input } as Request<WorkerRequest>
   return (await ask('worked', asked, options)).answer as Work[N]['answer']
 }

@@ -96,18 +96,18 @@ describe('work', () => {
   const rack = { weight: 780, bones: 8, boneWeight: 150, eye: [62, 61, 58, 55, 52, 49, 45, 42] }
 
   test('a plan of cuts is what the core plans', async () => {
-    ask({ id: 5, type: 'work', name: 'portion-plan', wish: loin })
+    ask({ id: 5, type: 'work', name: 'portion-plan', input: loin })
     await until(() => said.length > 0)
     expect(said).toEqual([{ id: 5, type: 'worked', answer: planPortions(loin) }])
   })
 
   test('a bonded log and a rack are worked out too', async () => {
-    ask({ id: 6, type: 'work', name: 'bonded-plan', wish: { ...loin, pieces: [loin.piece, loin.piece] } })
+    ask({ id: 6, type: 'work', name: 'bonded-plan', input: { ...loin, pieces: [loin.piece, loin.piece] } })
     ask({
       id: 7,
       type: 'work',
       name: 'rack-plan',
-      wish: { racks: [rack], target: 195, low: 175, high: 215, perPortion: 2, style: 'graded' },
+      input: { racks: [rack], target: 195, low: 175, high: 215, perPortion: 2, style: 'graded' },
     })
     await until(() => said.length === 2)
     expect(said.map((reply) => [reply.id, reply.type]).sort()).toEqual([
@@ -116,18 +116,18 @@ describe('work', () => {
     ])
   })
 
-  test('plates tell how far they are, and a cancelled wish is not answered', async () => {
+  test('plates tell how far they are, and a cancelled input is not answered', async () => {
     const weights = Array.from({ length: 20 }, (_, at) => 95 + ((at * 37) % 23))
     const pieces = weights.map((weight, at) => ({ id: String(at), weight, kind: 'any' }))
     const plate = { low: 180, target: 211.3, high: 240, needs: [{ kind: 'any', count: 2 }] }
     const alike = pieces.map((piece) => ({ ...piece, weight: 100 }))
-    ask({ id: 8, type: 'work', name: 'plating', wish: { pieces: alike, plate: { ...plate, target: 200 } } })
+    ask({ id: 8, type: 'work', name: 'plating', input: { pieces: alike, plate: { ...plate, target: 200 } } })
     await until(() => kinds().includes('worked'))
     expect(kinds()[0]).toBe('progress')
     said.length = 0
-    ask({ id: 9, type: 'work', name: 'plating', wish: { pieces, plate } })
+    ask({ id: 9, type: 'work', name: 'plating', input: { pieces, plate } })
     ask({ id: 9, type: 'cancel' })
-    ask({ id: 10, type: 'work', name: 'plating', wish: { pieces, plate } })
+    ask({ id: 10, type: 'work', name: 'plating', input: { pieces, plate } })
     await until(() => kinds().includes('worked'))
     expect(answered('worked')).toEqual([10])
   })

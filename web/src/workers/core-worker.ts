@@ -3,8 +3,8 @@ import {
   ForecastRun,
   forecastOf,
   type Plating,
+  type PlatingRequest,
   PlatingRun,
-  type PlatingWish,
   planBonded,
   planPortions,
   planRacks,
@@ -42,18 +42,18 @@ const loadSolver = async () => (await import('./load-solver.ts')).loadSolver()
 async function answerTo(request: RequestOf<'work'>): Promise<unknown> {
   switch (request.name) {
     case 'portion-plan':
-      return planPortions(request.wish)
+      return planPortions(request.input)
     case 'bonded-plan':
-      return planBonded(request.wish)
+      return planBonded(request.input)
     case 'rack-plan':
-      return planRacks(request.wish, await loadSolver())
+      return planRacks(request.input, await loadSolver())
     case 'plating':
-      return plate(request.id, request.wish)
+      return plate(request.id, request.input)
   }
 }
 
-async function plate(id: number, wish: PlatingWish): Promise<Plating | null> {
-  const run = new PlatingRun(wish, await loadSolver())
+async function plate(id: number, input: PlatingRequest): Promise<Plating | null> {
+  const run = new PlatingRun(input, await loadSolver())
   while (!run.plating) {
     run.step()
     tell({ id, type: 'progress', done: run.done, of: run.of })

@@ -13,7 +13,7 @@ export type WorkerRequest =
       shown: number
     }
   | { id: number; type: 'forecast'; model: ForecastModel; spreads: Spreads; draws: number; seed: number }
-  | { [N in WorkName]: { id: number; type: 'work'; name: N; wish: Work[N]['wish'] } }[WorkName]
+  | { [N in WorkName]: { id: number; type: 'work'; name: N; input: Work[N]['input'] } }[WorkName]
   /** Nobody waits for that answer any more. */
   | { id: number; type: 'cancel' }
 

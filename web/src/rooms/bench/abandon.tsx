@@ -2,7 +2,7 @@ import { editOf, type FabricationRow } from '@fleam/contract'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router-dom'
-import { useChangeFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
 import type { LiveFabrication } from './use-live-fabrication.ts'
@@ -10,7 +10,7 @@ import type { LiveFabrication } from './use-live-fabrication.ts'
 /** Gives a batch up, after asking once: its weighings stay with it, and it counts nowhere until it is taken up again. */
 export function Abandon({ live: { record } }: { live: LiveFabrication }) {
   const navigate = useNavigate()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const [isAsking, setAsking] = useState(false)
   if (record.status === 'closed') return null
   const isOpen = record.status === 'open'

@@ -15,9 +15,9 @@ export interface Acts {
 export const NO_ACTS: Acts = { done: [], undone: [] }
 
 /** Further back nobody undoes. */
-const MOST_ACTS = 200
+const MAX_ACTS = 200
 
-export const withAct = ({ done }: Acts, act: Act): Acts => ({ done: [...done, act].slice(-MOST_ACTS), undone: [] })
+export const withAct = ({ done }: Acts, act: Act): Acts => ({ done: [...done, act].slice(-MAX_ACTS), undone: [] })
 
 /** The last act of a person whose facts still stand; null where there is none. */
 export function lastOf({ done }: Acts, actorId: string | null, stands: (factId: string) => boolean): Act | null {

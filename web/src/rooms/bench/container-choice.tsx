@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { v7 as newId } from 'uuid'
-import { useChangeContainers } from '../../data/style-queries.ts'
+import { useUpdateContainers } from '../../data/style-queries.ts'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
@@ -34,7 +34,7 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
   const { containers, of, choose } = bench.containers
   const pile = bench.pileInTurn.name
   const container = of(pile)
-  const { forget } = useChangeContainers()
+  const { remove } = useUpdateContainers()
   const format = useFormat()
   const pick = (id: string | null) => {
     choose(pile, id)
@@ -59,7 +59,7 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
               <button type="button" aria-pressed={each.id === container?.id} onClick={() => pick(each.id)}>
                 {each.name} <span className="quiet">{format.weight(each.grams)}</span>
               </button>
-              <Button variant="outline-dark" aria-label={`Forget ${each.name}`} onClick={() => forget.mutate(each.id)}>
+              <Button variant="outline-dark" aria-label={`Delete ${each.name}`} onClick={() => remove.mutate(each.id)}>
                 Forget
               </Button>
             </li>
@@ -74,7 +74,7 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
 /** Names the empty container that stands on the scale. */
 function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: string) => void }) {
   const [name, setName] = useState('')
-  const { remember } = useChangeContainers()
+  const { create } = useUpdateContainers()
   const format = useFormat()
   const { reading } = bench.scale
   const grams = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
@@ -83,9 +83,9 @@ function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: strin
       onSubmit={(event) => {
         event.preventDefault()
         if (grams === null || name.trim() === '') return
-        const wish = { id: newId(), name: name.trim(), grams }
-        remember.mutate(wish, {
-          onSuccess: (kept) => onKept(kept.find((each) => each.name === wish.name)?.id ?? wish.id),
+        const request = { id: newId(), name: name.trim(), grams }
+        create.mutate(request, {
+          onSuccess: (kept) => onKept(kept.find((each) => each.name === request.name)?.id ?? request.id),
         })
       }}
     >
@@ -102,11 +102,11 @@ function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: strin
           placeholder="blue tub"
           onChange={(event) => setName(event.target.value)}
         />
-        <Button type="submit" disabled={grams === null || name.trim() === '' || remember.isPending}>
+        <Button type="submit" disabled={grams === null || name.trim() === '' || create.isPending}>
           Remember
         </Button>
       </div>
-      {remember.isError ? <Failed error={remember.error} /> : null}
+      {create.isError ? <Failed error={create.error} /> : null}
     </Form>
   )
 }

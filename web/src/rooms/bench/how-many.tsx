@@ -5,7 +5,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import type { Bench } from './use-bench.ts'
 
-const MOST_PIECES = 10_000
+const MAX_PIECES = 10_000
 
 /** A weighing that can hardly be one piece: one line asks how many it is, until somebody says it. Nothing waits for it. */
 export function HowMany({ bench }: { bench: Bench }) {
@@ -36,7 +36,7 @@ export function HowMany({ bench }: { bench: Bench }) {
             {pieces}
           </Button>
         ))}
-        <NumberField key={reading.id} label="Pieces" value={typed} onChange={setTyped} min={1} max={MOST_PIECES} />
+        <NumberField key={reading.id} label="Pieces" value={typed} onChange={setTyped} min={1} max={MAX_PIECES} />
         <Button
           variant="outline-dark"
           disabled={typed === null || !Number.isInteger(typed)}

@@ -13,7 +13,7 @@ const MARKS: Readonly<Record<PieceBound, string>> = { below: '▽', within: '', 
 const BOUND_WORDS: Readonly<Record<PieceBound, string>> = { below: 'too light', within: '', above: 'too heavy' }
 
 /** A batch of a hundred birds has more pieces than anybody looks at; all of them count. */
-const MOST_SHOWN = 48
+const MAX_SHOWN = 48
 
 /** The weighings of the active pile, newest first; each can be taken back or moved. */
 export function PieceList({ bench }: { bench: Bench }) {
@@ -76,7 +76,7 @@ export function PieceList({ bench }: { bench: Bench }) {
             onPick={() => bench.pick(last.id)}
           />
         ) : null}
-        {readings.slice(0, MOST_SHOWN).map((reading) => (
+        {readings.slice(0, MAX_SHOWN).map((reading) => (
           <Piece
             key={reading.id}
             reading={reading}
@@ -88,7 +88,7 @@ export function PieceList({ bench }: { bench: Bench }) {
           />
         ))}
       </ol>
-      {readings.length > MOST_SHOWN ? <p className="quiet">and {readings.length - MOST_SHOWN} earlier ones</p> : null}
+      {readings.length > MAX_SHOWN ? <p className="quiet">and {readings.length - MAX_SHOWN} earlier ones</p> : null}
       {bench.picked ? <PickedActions bench={bench} words={wordsOf(bench.picked, format)} /> : null}
     </section>
   )

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { type UseFormReturn, useForm } from 'react-hook-form'
-import { useChangeFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import { FormNumber, FormWeight } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { fieldsOf, type PileFields, pileFields, withFields } from './pile-fields.ts'
@@ -26,7 +26,7 @@ interface PileDialogProps {
 
 /** What can be said of a pile in the middle of the work; loaded when it is opened, so that the bench is there sooner. */
 export default function PileDialog({ live: { record, standing }, pile, isNew = false, onClose }: PileDialogProps) {
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const form = useForm<PileFields>({ resolver: zodResolver(pileFields), defaultValues: fieldsOf(pile) })
   const others = record.piles.filter((each) => each.id !== pile.id)
   const save = form.handleSubmit((said) => {

@@ -5,8 +5,8 @@ import type { ReactNode } from 'react'
 import { SIX_BIRDS } from '../../../../core/test/planned.ts'
 import { LARCH_HALT } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
+import { allWritten } from '../../../test/written.ts'
 import { KitchenContext } from '../../data/kitchen-context.ts'
-import { outbox } from '../../outbox/page-outbox.ts'
 import { useBench } from './use-bench.ts'
 
 let tell: (status: ScaleStatus) => void = () => {}
@@ -18,11 +18,6 @@ class StreamOfScale {
   close() {}
 }
 Object.assign(globalThis, { EventSource: StreamOfScale })
-
-/** Until all that was done is written on the device. */
-const allWritten = async () => {
-  while (outbox.state().writing.length > 0) await new Promise((resolve) => setTimeout(resolve))
-}
 
 const STEPS = [
   { id: 'dry', pileIds: [] },

@@ -2,7 +2,7 @@ import { editOf } from '@fleam/contract'
 import { type LabourAnswer, labourAnswered, labourAtEnd, labourClocks, labourDoubt, outsideRange } from '@fleam/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router-dom'
-import { useChangeFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import type { NamedCause } from './loss-causes.tsx'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
@@ -10,7 +10,7 @@ import type { LiveFabrication } from './use-live-fabrication.ts'
 export function useFinish(live: LiveFabrication) {
   const { record, document, marks } = live
   const navigate = useNavigate()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const [isAsking, setAsking] = useState(false)
   const outcomes = outsideRange(record.piles, document.piles, record.purchase.invoiceWeight)
   const doubt = labourDoubt(record, marks, live.nowMs)

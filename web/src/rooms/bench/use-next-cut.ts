@@ -8,7 +8,7 @@ import {
   nextCutOf,
   nextOrder,
   type Piece,
-  type PortionWish,
+  type PortionRequest,
   pieceFromTemplate,
   productsOfPiles,
 } from '@fleam/core'
@@ -66,10 +66,10 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
     () => onBoard?.products ?? (shape ? productsOfPiles(record.piles, shape.products) : []),
     [record.piles, shape, onBoard?.products],
   )
-  const { keep, of } = useMeasuredCuts()
+  const { create, of } = useMeasuredCuts()
   const change = (next: LaidPiece | null) => layOut('next-cut', next)
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
-  const wish =
+  const request =
     rest && shape && onBoard && products.length > 0
       ? {
           piece: rest,
@@ -82,7 +82,7 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
           step: 1,
         }
       : null
-  const { next, isWorking } = usePlannedCut(wish)
+  const { next, isWorking } = usePlannedCut(request)
   const portionPiles = new Set(
     record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
   )
@@ -101,10 +101,10 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
     if (!fresh?.isMine || !next || !onBoard || !shape || told.current === fresh.id) return
     told.current = fresh.id
     const { id: readingId, fabricationId, grams } = fresh
-    keep({ fabricationId, readingId, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams })
+    create({ fabricationId, readingId, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams })
     const cut = { readingId, thickness: next.thickness, planned: next.weight }
     layOut('next-cut', { ...onBoard, cuts: [...onBoard.cuts, cut] })
-  }, [fresh, next, onBoard, shape, keep, layOut])
+  }, [fresh, next, onBoard, shape, create, layOut])
   if (!shape || products.length === 0) return null
   return {
     shape,
@@ -128,11 +128,11 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
 }
 
 /** The next cut of what is left, worked out aside; what is asked anew drops what was asked before. */
-function usePlannedCut(wish: PortionWish | null): { next: NextCut | null; isWorking: boolean } {
+function usePlannedCut(request: PortionRequest | null): { next: NextCut | null; isWorking: boolean } {
   const [answer, setAnswer] = useState<{ of: string; next: NextCut | null } | null>(null)
-  const asked = JSON.stringify(wish)
+  const asked = JSON.stringify(request)
   useEffect(() => {
-    const wanted = JSON.parse(asked) as PortionWish | null
+    const wanted = JSON.parse(asked) as PortionRequest | null
     if (!wanted) return
     const leaving = new AbortController()
     void workAside('portion-plan', wanted, { signal: leaving.signal }).then(
@@ -142,7 +142,7 @@ function usePlannedCut(wish: PortionWish | null): { next: NextCut | null; isWork
     return () => leaving.abort()
   }, [asked])
   const isAnswered = answer?.of === asked
-  return { next: isAnswered ? answer.next : null, isWorking: wish !== null && !isAnswered }
+  return { next: isAnswered ? answer.next : null, isWorking: request !== null && !isAnswered }
 }
 
 /** The piece with the cuts that happened: one whose weighing was taken back did not. */

@@ -2,7 +2,7 @@ import type { NumberedPlates } from '@fleam/contract'
 import {
   numbersOf,
   type PlatePiece,
-  type PlateWish,
+  type PlateRequest,
   type Plating,
   plateOfPiles,
   platesAsWeighed,
@@ -17,7 +17,7 @@ export type Numbering = NumberedPlates['numbering']
 
 export interface BenchPlates {
   /** What a plate takes; null while plates are not numbered. */
-  plate: PlateWish | null
+  plate: PlateRequest | null
   numbering: Numbering
   /** Number of the plate of a weighing, from one; null while it has none. */
   numberOf: (readingId: string) => number | null

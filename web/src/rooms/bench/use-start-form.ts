@@ -1,5 +1,5 @@
 import type { Cook, FabricationRow, Item, LotTrace, Style } from '@fleam/contract'
-import { MOST_UNITS, PRICE_UNITS, type PriceUnit, purchaseFromLot, RHYTHMS } from '@fleam/core'
+import { MAX_UNITS, PRICE_UNITS, type PriceUnit, purchaseFromLot, RHYTHMS } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { type Resolver, useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router-dom'
@@ -21,7 +21,7 @@ const startFields = z.object({
     .number({ error: 'How many are on the board?' })
     .int('Whole ones only.')
     .min(1, 'At least one.')
-    .max(MOST_UNITS),
+    .max(MAX_UNITS),
   invoiceWeight: weight('What does the invoice say?'),
   receivedWeight: maybeNumber,
   purge: maybeNumber,

@@ -58,7 +58,7 @@ function ArticlePage({ history }: { history: ArticleHistory }) {
       </p>
       {isChanging && latest ? (
         <PriceForm
-          from={{ ...wishOf(article), ...withoutSource(latest), from: today, until: null }}
+          from={{ ...requestOf(article), ...withoutSource(latest), from: today, until: null }}
           onDone={() => setChanging(false)}
         />
       ) : null}
@@ -82,7 +82,7 @@ function ArticlePage({ history }: { history: ArticleHistory }) {
   )
 }
 
-const wishOf = ({
+const requestOf = ({
   id: _id,
   supplierId: _supplierId,
   item: _item,

@@ -43,7 +43,7 @@ function Compare({ products }: { products: Product[] }) {
   const [wage, setWage] = useState<number | null>(wagePerHour)
   const forms = useForms(id)
   const usual = product?.plateWeight ?? USUAL_PLATE_GRAMS
-  const wish = useMemo(
+  const request = useMemo(
     () => ({
       product: product?.pile ?? '',
       plates: Math.max(1, plates ?? USUAL_PLATES),
@@ -53,7 +53,7 @@ function Compare({ products }: { products: Product[] }) {
     }),
     [product, plates, plateWeight, usual, wage, wagePerHour, currency],
   )
-  const comparison = useMemo(() => compareForms(forms.data ?? [], wish), [forms.data, wish])
+  const comparison = useMemo(() => compareForms(forms.data ?? [], request), [forms.data, request])
   const choose = (next: string) => {
     writeSetting(SETTING, next)
     setId(next)
@@ -94,7 +94,7 @@ function Compare({ products }: { products: Product[] }) {
         </Empty>
       ) : null}
       {comparison.ranked.length > 0 || comparison.left.length > 0 ? (
-        <Ranking comparison={comparison} wish={wish} />
+        <Ranking comparison={comparison} request={request} />
       ) : null}
     </BuyingRoom>
   )

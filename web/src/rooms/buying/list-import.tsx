@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { ApiProblem } from '../../data/api.ts'
-import { type ImportResult, useForgetPrices, useProducts } from '../../data/buying-queries.ts'
+import { type ImportResult, useInvalidatePrices, useProducts } from '../../data/buying-queries.ts'
 import { importPriceList } from '../../data/import-price-list.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath, useItems } from '../../data/queries.ts'
@@ -35,7 +35,7 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
   const [progress, setProgress] = useState<{ done: number; of: number } | null>(null)
   const [error, setError] = useState<unknown>(null)
   const leaving = useRef<AbortController | null>(null)
-  const forget = useForgetPrices()
+  const invalidatePrices = useInvalidatePrices()
   const take = async () => {
     leaving.current = new AbortController()
     setError(null)
@@ -44,7 +44,7 @@ export function ListImport({ list, onDone, onLeave }: ListImportProps) {
       const onProgress = (done: number, of: number) => setProgress({ done, of })
       const path = kitchenPath(kitchen.id)
       const result = await importPriceList({ path, csv: list.csv, mapping, onProgress, signal: leaving.current.signal })
-      await forget()
+      await invalidatePrices()
       onDone(result)
     } catch (failure) {
       if ((failure as Error).name !== 'AbortError') setError(failure)

@@ -16,9 +16,13 @@ jest.mock('../../workers/core-client.ts', () => ({
     readAside({ csv, mapping, context, shown }),
 }))
 jest.mock('../../data/import-price-list.ts', () => ({
-  importPriceList: async (wish: { csv: string; mapping: object; onProgress: (done: number, of: number) => void }) => {
-    sent.push(wish)
-    wish.onProgress(1, 2)
+  importPriceList: async (request: {
+    csv: string
+    mapping: object
+    onProgress: (done: number, of: number) => void
+  }) => {
+    sent.push(request)
+    request.onProgress(1, 2)
     return outcome()
   },
 }))

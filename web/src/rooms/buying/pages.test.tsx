@@ -119,7 +119,7 @@ describe('something whole', () => {
     const price = () =>
       screen.getByRole('region', { name: /a price for each part/ }).querySelectorAll('tbody tr')[0]?.textContent
     const before = price()
-    fireEvent.change(screen.getByLabelText('Wished margin, %'), { target: { value: '60' } })
+    fireEvent.change(screen.getByLabelText('Target margin, %'), { target: { value: '60' } })
     expect(price()).not.toBe(before)
   })
 

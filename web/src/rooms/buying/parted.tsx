@@ -33,7 +33,7 @@ export function Component() {
   const [units, setUnits] = useState<number | null>(6)
   const [percent, setPercent] = useState<number | null>(USUAL_MARGIN_PERCENT)
   const [order, setOrder] = useState<Order>('marginPerUnit')
-  const wish = {
+  const request = {
     units: Math.max(1, units ?? 1),
     wagePerHour,
     currency,
@@ -45,7 +45,7 @@ export function Component() {
         <ItemChoice itemId={itemId} onChoose={setChosen} />
         <NumberField label="Cut at once" value={units} onChange={setUnits} min={1} />
         <NumberField
-          label="Wished margin, %"
+          label="Target margin, %"
           value={percent}
           onChange={setPercent}
           max={95}
@@ -60,15 +60,19 @@ export function Component() {
         </Form.Group>
       </div>
       <WithForms itemId={itemId}>
-        {(forms) => <PartedTable values={valuesOf(forms, wish, order)} marginShare={wish.marginShare} />}
+        {(forms) => <PartedTable values={valuesOf(forms, request, order)} marginShare={request.marginShare} />}
       </WithForms>
     </BuyingRoom>
   )
 }
 
-function valuesOf(forms: readonly WholeForm[], wish: Parameters<typeof partedValue>[1], order: Order): PartedValue[] {
+function valuesOf(
+  forms: readonly WholeForm[],
+  request: Parameters<typeof partedValue>[1],
+  order: Order,
+): PartedValue[] {
   return rankParted(
-    forms.flatMap((form) => partedValue(form, wish) ?? []),
+    forms.flatMap((form) => partedValue(form, request) ?? []),
     order,
   )
 }
@@ -167,7 +171,7 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
   )
 }
 
-/** For a shop: what each part must cost so that all of them reach the wished margin. */
+/** For a shop: what each part must cost so that all of them reach the target margin. */
 function PartPrices({ value, marginShare }: { value: PartedValue; marginShare: number }) {
   const format = useFormat()
   return (

@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { useForm } from 'react-hook-form'
 import { z } from 'zod'
-import { useCorrectPrice } from '../../data/buying-queries.ts'
+import { useUpdatePrice } from '../../data/buying-queries.ts'
 import { FormDay } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 
@@ -30,7 +30,7 @@ interface PriceCorrectionProps {
 
 /** A price is put right, or struck out; either way it says why. */
 export function PriceCorrection({ articleId, price, isStruck, onClose }: PriceCorrectionProps) {
-  const correct = useCorrectPrice(articleId)
+  const correct = useUpdatePrice(articleId)
   const { register, handleSubmit, formState, control } = useForm<z.infer<typeof fields>>({
     resolver: zodResolver(fields),
     defaultValues: { amount: String(price.price.amount), from: price.from, until: price.until ?? '', why: '' },

@@ -3,7 +3,7 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type Control, Controller, useForm } from 'react-hook-form'
-import { type PriceWish, useAddPrice } from '../../data/buying-queries.ts'
+import { type PriceRequest, useCreatePrice } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { FormDay, FormNumber, FormWeight } from '../../parts/form-fields.tsx'
@@ -15,14 +15,14 @@ import { type PriceFields, type PriceFilled, priceFields } from './price-fields.
 
 interface PriceFormProps {
   /** The article whose price changes; everything else stands as it was. */
-  from?: PriceWish
+  from?: PriceRequest
   onDone: () => void
 }
 
 /** One price by hand: it is added to the history, what was there stays. */
 export function PriceForm({ from, onDone }: PriceFormProps) {
   const { timeZone, units } = useKitchen()
-  const add = useAddPrice()
+  const add = useCreatePrice()
   const form = useForm<PriceFields, unknown, PriceFilled>({
     // What is missing while it is typed is there once the schema has let it pass.
     resolver: zodResolver(priceFields) as never,

@@ -1,6 +1,6 @@
 import {
   type BuyingComparison,
-  type BuyingWish,
+  type BuyingRequest,
   explainTrueCost,
   type TrueCost,
   type TrueCostFigure,
@@ -14,7 +14,7 @@ import { CostReach } from './cost-reach.tsx'
 
 interface RankingProps {
   comparison: BuyingComparison
-  wish: BuyingWish
+  request: BuyingRequest
 }
 
 const WHY_LEFT = {
@@ -25,12 +25,12 @@ const WHY_LEFT = {
 const articleOf = (cost: Pick<TrueCost, 'form'>) => `/buying/articles/${cost.form.id.split(' ')[0]}`
 
 /** Every form side by side, cheapest first, each figure open to its formula. */
-export function Ranking({ comparison: { ranked, left }, wish }: RankingProps) {
-  const format = useFormat(wish.currency)
+export function Ranking({ comparison: { ranked, left }, request }: RankingProps) {
+  const format = useFormat(request.currency)
   const dearest = Math.max(...ranked.map((cost) => cost.costPerKg + cost.halfWidth), 0)
   return (
     <>
-      <Answer ranked={ranked} wish={wish} />
+      <Answer ranked={ranked} request={request} />
       {ranked.length > 0 ? (
         <Table className="ranking" responsive>
           <thead>
@@ -65,7 +65,7 @@ export function Ranking({ comparison: { ranked, left }, wish }: RankingProps) {
               <RankedRow
                 key={cost.form.id}
                 cost={cost}
-                wish={wish}
+                request={request}
                 isShared={isShared(cost, ranked)}
                 dearest={dearest}
               />
@@ -97,15 +97,15 @@ const isShared = (cost: TrueCost, ranked: readonly TrueCost[]) =>
 
 interface RankedRowProps {
   cost: TrueCost
-  wish: BuyingWish
+  request: BuyingRequest
   isShared: boolean
   dearest: number
 }
 
-function RankedRow({ cost, wish, isShared: shares, dearest }: RankedRowProps) {
-  const format = useFormat(wish.currency)
+function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps) {
+  const format = useFormat(request.currency)
   const figure = (name: TrueCostFigure, text: string) => (
-    <OpenFigure explain={() => explainTrueCost(cost, name, wish)} format={format}>
+    <OpenFigure explain={() => explainTrueCost(cost, name, request)} format={format}>
       {text}
     </OpenFigure>
   )
@@ -153,8 +153,8 @@ function RankedRow({ cost, wish, isShared: shares, dearest }: RankedRowProps) {
 }
 
 /** The answer as a sentence: what is cheapest, and whether that is sure. */
-function Answer({ ranked, wish }: { ranked: readonly TrueCost[]; wish: BuyingWish }) {
-  const format = useFormat(wish.currency)
+function Answer({ ranked, request }: { ranked: readonly TrueCost[]; request: BuyingRequest }) {
+  const format = useFormat(request.currency)
   const [best, ...others] = ranked
   if (!best) return null
   const equal = others.filter((cost) => cost.rank === best.rank)

@@ -14,7 +14,7 @@ import { WithStyle } from '../../parts/with-style.tsx'
 export const Component = () => <WithStyle>{(item, style) => <Card item={item} style={style} />}</WithStyle>
 
 /** More boxes than this do not help on one page: a line to write on does. */
-const MOST_BOXES = 16
+const MAX_BOXES = 16
 
 function Card({ item, style }: { item: Item; style: Style }) {
   const kitchen = useKitchen()
@@ -110,7 +110,7 @@ function Boxes({ name, count }: { name: string; count: number }) {
       {name}
       {count > 1 ? ` (${count})` : ''}
       <div className="card-boxes">
-        {Array.from({ length: Math.min(count, MOST_BOXES) }, (_, at) => (
+        {Array.from({ length: Math.min(count, MAX_BOXES) }, (_, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: boxes are alike and never change places
           <i key={at} className={count === 1 ? 'wide' : ''} />
         ))}

@@ -7,7 +7,7 @@ import Form from 'react-bootstrap/Form'
 import { type UseFormReturn, useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { useItems } from '../../data/queries.ts'
-import { useChangeCautions } from '../../data/style-queries.ts'
+import { useUpdateCautions } from '../../data/style-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 
@@ -33,7 +33,7 @@ interface CautionFormProps {
 
 /** The kitchen's own words for a caution, their reason, and what they hold for. */
 export function CautionForm({ caution, override, onDone }: CautionFormProps) {
-  const { override: save } = useChangeCautions()
+  const { override: save } = useUpdateCautions()
   const form = useForm<CautionFields>({
     resolver: zodResolver(fields),
     defaultValues: {

@@ -4,7 +4,7 @@ import type { CautionOverride } from '@fleam/contract'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useItems } from '../../data/queries.ts'
-import { useCautionOverrides, useChangeCautions } from '../../data/style-queries.ts'
+import { useCautionOverrides, useUpdateCautions } from '../../data/style-queries.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { CautionForm } from './caution-form.tsx'
@@ -92,7 +92,7 @@ interface OwnWordsProps {
 
 /** The kitchen's own words, and where they hold. */
 function OwnWords({ override, onEdit }: OwnWordsProps) {
-  const { restore } = useChangeCautions()
+  const { restore } = useUpdateCautions()
   const { words } = useFormat()
   const where = useScopeWords(override)
   return (

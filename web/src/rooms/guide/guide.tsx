@@ -7,7 +7,7 @@ import { Link, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
-import { useAddItem, useChangeItem, useImportStyle, useTopUpFromCatalogue } from '../../data/style-queries.ts'
+import { useCreateItem, useImportStyle, useTopUpFromCatalogue, useUpdateItem } from '../../data/style-queries.ts'
 import { JsonFileButton } from '../../parts/json-file-button.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -83,8 +83,8 @@ interface ItemEntryProps {
 
 function ItemEntry({ item, items, showsArchived }: ItemEntryProps) {
   const format = useFormat()
-  const add = useAddItem()
-  const change = useChangeItem()
+  const add = useCreateItem()
+  const change = useUpdateItem()
   const { unitWeight } = item
   const styles = item.styles.filter((style) => showsArchived || !style.isArchived)
   const setArchived = (isArchived: boolean) => {

@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useChangeStyle } from '../../data/style-queries.ts'
+import { useUpdateStyle } from '../../data/style-queries.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -25,7 +25,7 @@ function Editor({ item, saved }: { item: Item; saved: Style }) {
   const { currency } = useKitchen()
   const format = useFormat()
   const navigate = useNavigate()
-  const change = useChangeStyle()
+  const change = useUpdateStyle()
   const left = shareLeft(style.piles)
   const submit = (event: FormEvent) => {
     event.preventDefault()

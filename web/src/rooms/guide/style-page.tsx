@@ -7,7 +7,7 @@ import { Link, useLocation, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
-import { useAddStyle, useChangeStyle } from '../../data/style-queries.ts'
+import { useCreateStyle, useUpdateStyle } from '../../data/style-queries.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { WithStyle } from '../../parts/with-style.tsx'
@@ -74,8 +74,8 @@ function StyleRoom({ item, style }: { item: Item; style: Style }) {
 function StyleActions({ item, style }: { item: Item; style: Style }) {
   const { id: kitchenId } = useKitchen()
   const navigate = useNavigate()
-  const add = useAddStyle()
-  const change = useChangeStyle()
+  const add = useCreateStyle()
+  const change = useUpdateStyle()
   const copy = () => {
     const own = copyOfStyle(style, newId, ownName(style.name, item.styles))
     add.mutate({ itemId: item.id, style: own }, { onSuccess: () => navigate(`/guide/${own.id}/change`) })

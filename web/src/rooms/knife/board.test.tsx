@@ -1,4 +1,4 @@
-import { judgeCuts, type PortionWish, shapeOf } from '@fleam/core'
+import { judgeCuts, type PortionRequest, shapeOf } from '@fleam/core'
 import { fireEvent, screen } from '@testing-library/react'
 import { useState } from 'react'
 import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
@@ -20,7 +20,7 @@ beforeAll(() => {
   Element.prototype.getBoundingClientRect = () => ({ left: 0, top: 0, width: 900, height: 420 }) as DOMRect
 })
 
-const wish: PortionWish = {
+const request: PortionRequest = {
   piece: {
     weight: 1000,
     length: 292,
@@ -41,8 +41,8 @@ function Laid({ first }: { first: number[] }) {
   lines = now
   return (
     <Board
-      wish={wish}
-      judged={judgeCuts(wish, now)}
+      request={request}
+      judged={judgeCuts(request, now)}
       lines={now}
       onLines={(next, isHeld) => {
         held.push(isHeld)
@@ -81,7 +81,7 @@ describe('the board', () => {
 
   test('each line says which face it makes', () => {
     renderPart(<Laid first={[50]} />)
-    const face = Math.round(shapeOf(wish.piece).faceAt(50))
+    const face = Math.round(shapeOf(request.piece).faceAt(50))
     expect(line().getAttribute('aria-valuetext')).toBe(`50\u00a0mm, face ${face}`)
     expect(screen.getByText(`50 mm, face ${face}`)).toBeTruthy()
   })
@@ -107,20 +107,20 @@ describe('the board', () => {
 
   test('each part says what it weighs and how thick it is, scrap apart from portions', () => {
     const { container } = renderPart(<Laid first={[60, 130]} />)
-    const [first] = judgeCuts(wish, [60, 130]).parts
+    const [first] = judgeCuts(request, [60, 130]).parts
     expect(container.textContent).toContain(`${Math.round(first?.weight ?? 0)}\u00a0g`)
     expect(container.querySelectorAll('path.portion, path.scrap')).toHaveLength(3)
     expect(container.querySelectorAll('.ruler g')).toHaveLength(30)
   })
 
   test('lines that only lie there are no sliders', () => {
-    renderPart(<Board wish={wish} judged={judgeCuts(wish, [60])} lines={[60]} onLines={null} />)
+    renderPart(<Board request={request} judged={judgeCuts(request, [60])} lines={[60]} onLines={null} />)
     expect(screen.queryByRole('slider')).toBeNull()
   })
 })
 
 test('on paper the edge is one to one, in strips that fit a sheet', () => {
-  const { container } = renderPart(<OneToOne wish={wish} lines={[60, 270]} />)
+  const { container } = renderPart(<OneToOne request={request} lines={[60, 270]} />)
   const strips = [...container.querySelectorAll('svg')].slice(1)
   expect(strips.map((strip) => strip.getAttribute('width'))).toEqual(['250mm', '42mm'])
   expect(strips[0]?.getAttribute('viewBox')).toBe('0 0 250 46')
@@ -176,8 +176,8 @@ test('where pounds are weighed the board, its ruler and its print are in inches'
   const kitchen = { ...LARCH_HALT, units: 'imperial' as const }
   const { container } = renderPart(
     <>
-      <Board wish={wish} judged={judgeCuts(wish, [60])} lines={[63.5]} onLines={() => {}} />
-      <OneToOne wish={wish} lines={[63.5]} />
+      <Board request={request} judged={judgeCuts(request, [60])} lines={[63.5]} onLines={() => {}} />
+      <OneToOne request={request} lines={[63.5]} />
     </>,
     { kitchen },
   )

@@ -1,4 +1,4 @@
-import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type PortionWish, shapeOf } from '@fleam/core'
+import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type PortionRequest, shapeOf } from '@fleam/core'
 import { useId, useMemo, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
@@ -6,7 +6,7 @@ import { outlinePath, outlinePlaces } from './piece-outline.ts'
 import { SlidingLine } from './sliding-line.tsx'
 
 interface BoardProps {
-  wish: PortionWish
+  request: PortionRequest
   judged: JudgedCuts
   lines: readonly number[]
   /** Null where the lines only lie there. `isHeld` while a finger still moves one of them. */
@@ -19,11 +19,11 @@ const LABELS = 46
 const PATTERNS = ['plain', 'lines', 'dots', 'cross'] as const
 
 /** The piece to scale, seen from above, with knife lines that can be dragged and a ruler's edge below it. */
-export function Board({ wish, judged, lines, onLines }: BoardProps) {
+export function Board({ request, judged, lines, onLines }: BoardProps) {
   const [ref, width] = useWidth<HTMLDivElement>(1200)
   const id = useId()
   const format = useFormat()
-  const { piece, products, step = 1 } = wish
+  const { piece, products, step = 1 } = request
   const shape = useMemo(() => shapeOf(piece), [piece])
   const scale = (width - 2 * MARGIN) / piece.length
   const outline = useMemo(() => outlinePlaces(shape.faceAt, piece.length), [shape, piece.length])

@@ -1,20 +1,20 @@
-import { type BondedFigure, type BondedPlan, type BondedWish, explainBonded, judgeCuts } from '@fleam/core'
+import { type BondedFigure, type BondedPlan, type BondedRequest, explainBonded, judgeCuts } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { Board } from './board.tsx'
 
 interface BondedAnswerProps {
-  wish: BondedWish
+  request: BondedRequest
   plan: BondedPlan
 }
 
 /** The log on the board, and what it brings beside both pieces alone. */
-export function BondedAnswer({ wish, plan }: BondedAnswerProps) {
+export function BondedAnswer({ request, plan }: BondedAnswerProps) {
   const format = useFormat()
-  const log = { ...wish, piece: plan.piece }
+  const log = { ...request, piece: plan.piece }
   const { alone, bonded } = plan
-  const figure = (name: BondedFigure) => <Explained explanation={explainBonded(wish, plan, name)} format={format} />
+  const figure = (name: BondedFigure) => <Explained explanation={explainBonded(request, plan, name)} format={format} />
   return (
     <>
       <p className="forecast-sentence">
@@ -25,7 +25,7 @@ export function BondedAnswer({ wish, plan }: BondedAnswerProps) {
         <strong className={plan.gain > 0 ? 'kept' : ''}>{figure('gain')}</strong>. It sets for {plan.settingHours} hours
         in the cold.
       </p>
-      <Board wish={log} judged={judgeCuts(log, bonded.cuts)} lines={bonded.cuts} onLines={null} />
+      <Board request={log} judged={judgeCuts(log, bonded.cuts)} lines={bonded.cuts} onLines={null} />
       <Table className="list-table" responsive>
         <thead>
           <tr>

@@ -1,6 +1,6 @@
 import { BONDED_SHAPES, DEFERS_TO, type ItemShape } from '@fleam/catalogue'
 import { BONDED_FORMAT, type BondedLines, bondedLines } from '@fleam/contract'
-import { type BondedWish, DEFAULT_BONDED_COSTS, pieceFromTemplate } from '@fleam/core'
+import { type BondedRequest, DEFAULT_BONDED_COSTS, pieceFromTemplate } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -39,7 +39,7 @@ function freshPair({ id, weight, length }: ItemShape, wagePerHour: number): Bond
 const shapeOf = (id: string): ItemShape =>
   BONDED_SHAPES.find((shape) => shape.id === id) ?? (BONDED_SHAPES[0] as ItemShape)
 
-function wishOf({ shape: id, pair, costs }: BondedLines): BondedWish {
+function requestOf({ shape: id, pair, costs }: BondedLines): BondedRequest {
   const { template, products, scrap } = shapeOf(id)
   const [one, other] = pair
   return {
@@ -63,9 +63,9 @@ export function Component() {
     setLines(next)
     setFill((before) => before + 1)
   }
-  const wish = wishOf(lines)
+  const request = requestOf(lines)
   const format = useFormat()
-  const { answer, error } = useWork('bonded-plan', wish)
+  const { answer, error } = useWork('bonded-plan', request)
   return (
     <KnifeRoom
       title="Two pieces bonded into one log"
@@ -79,7 +79,7 @@ export function Component() {
       />
       <BondedCautions />
       {error ? <Failed error={error} /> : null}
-      {answer ? <BondedAnswer wish={wish} plan={answer} /> : <Loading what="the log" />}
+      {answer ? <BondedAnswer request={request} plan={answer} /> : <Loading what="the log" />}
       <div className="actions no-print">
         <JsonFiles what="Two bonded" fileName="bonded" value={lines} schema={bondedLines} onLoad={replace} />
         <Button variant="outline-dark" onClick={() => window.print()}>

@@ -32,7 +32,7 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
     if (next.product !== null) {
       const { way, shape } = draft
       const weighed = { way, shape, planned: next.weight, weighed: weight }
-      measured.keep({ fabricationId: null, readingId: null, ...weighed }, cut.id)
+      measured.create({ fabricationId: null, readingId: null, ...weighed }, cut.id)
     }
     setTyped(null)
     setCameOut(null)
@@ -41,7 +41,7 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
   }
   const takeBack = () => {
     const last = draft.taken.at(-1)
-    if (last?.id && last.product !== null) measured.forget(last.id)
+    if (last?.id && last.product !== null) measured.remove(last.id)
     onChange({ taken: draft.taken.slice(0, -1), lines: [] })
   }
   const portions = draft.taken.filter(({ product }) => product !== null)

@@ -1,6 +1,6 @@
 import type { ItemShape } from '@fleam/catalogue'
-import { KNIFE_LINES_FORMAT, type KnifeLines, portionWish } from '@fleam/contract'
-import { afterCut, girthsAlong, marginFor, type Piece, type PortionWish, pieceFromTemplate } from '@fleam/core'
+import { KNIFE_LINES_FORMAT, type KnifeLines, portionRequest } from '@fleam/contract'
+import { afterCut, girthsAlong, marginFor, type Piece, type PortionRequest, pieceFromTemplate } from '@fleam/core'
 import { measuredPiece, shapeById, wholePiece } from '../../parts/measured-piece.ts'
 
 /** Shares of the length at which a tape is usually laid. */
@@ -71,7 +71,7 @@ export function refusalOf(draft: KnifeLines): string | null {
   // A template is filled to any weight: what lies on the board is compared with the usual one, drawn out to its length.
   const piece = draft.way === 'template' ? usualPiece(draft) : measuredPiece(draft)
   const { products, scrap, minScrap, kerf, step } = draft
-  const result = portionWish.safeParse({ piece, products, scrap, minScrap, kerf, step })
+  const result = portionRequest.safeParse({ piece, products, scrap, minScrap, kerf, step })
   const issue = result.success ? undefined : result.error.issues[0]
   if (!issue) return null
   const [part, which, ...field] = issue.path
@@ -99,7 +99,7 @@ export function restPiece(draft: KnifeLines): Piece | null {
  * What the planner is asked about a piece; places that a product is bound to move with what was cut. No slice comes out of
  * the middle for trim, and bounds are drawn in by what portions may be `off`, as a share.
  */
-export function wishOf(draft: KnifeLines, piece: Piece, off: number): PortionWish {
+export function requestOf(draft: KnifeLines, piece: Piece, off: number): PortionRequest {
   const { products, scrap, minScrap, kerf, step, taken, length } = draft
   const cutOff = length - piece.length
   const left = products.map(({ max, within, ...product }) => ({

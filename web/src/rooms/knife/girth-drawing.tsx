@@ -1,5 +1,5 @@
 import type { KnifeLines } from '@fleam/contract'
-import { addTape, LEAST_GIRTHS, MOST_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core'
+import { addTape, MAX_GIRTHS, MIN_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { LengthField } from '../../parts/length-field.tsx'
@@ -17,7 +17,7 @@ interface GirthDrawingProps {
 /** Room at both sides for half a field. */
 const MARGIN = 46
 const TOP = 10
-const MOST_HALF = 64
+const MAX_HALF = 64
 const PLACES = 34
 /** Width of a field with a gap beside it. */
 const FIELD = 78
@@ -32,7 +32,7 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
   const outline = outlinePlaces(shapeOf(measuredPiece(draft)).faceAt, length)
   const scale = (width - 2 * MARGIN) / length
   const thickest = Math.max(...outline.map(({ face }) => face))
-  const half = Math.min(MOST_HALF, (thickest * scale) / 2)
+  const half = Math.min(MAX_HALF, (thickest * scale) / 2)
   const middle = TOP + half
   const x = (at: number) => MARGIN + at * scale
   const path = outlinePath(outline, (at, side) => `${x(at)},${middle + (side * half * 2) / thickest}`)
@@ -105,14 +105,14 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
         <Button
           size="sm"
           variant="outline-dark"
-          disabled={girths.length >= MOST_GIRTHS}
+          disabled={girths.length >= MAX_GIRTHS}
           onClick={() => lay(addTape(girths))}
         >
           Measure one more
         </Button>
         <span className="quiet">
-          {LEAST_GIRTHS} to {MOST_GIRTHS} places. Drag a tape by its foot, or move it with the arrow keys; a double
-          touch takes it away.
+          {MIN_GIRTHS} to {MAX_GIRTHS} places. Drag a tape by its foot, or move it with the arrow keys; a double touch
+          takes it away.
         </span>
       </div>
     </fieldset>

@@ -1,9 +1,9 @@
-import { MM_PER_INCH, type PortionWish, shapeOf } from '@fleam/core'
+import { MM_PER_INCH, type PortionRequest, shapeOf } from '@fleam/core'
 import { memo } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 
 interface OneToOneProps {
-  wish: PortionWish
+  request: PortionRequest
   lines: readonly number[]
 }
 
@@ -14,11 +14,11 @@ const STRIP_HEIGHT = 46
 const BARS = { mm: 100, in: 4 * MM_PER_INCH } as const
 
 /** Only on paper: the piece's edge one to one, in strips to be laid beside the meat. */
-export const OneToOne = memo(function OneToOne({ wish, lines }: OneToOneProps) {
-  const { length } = wish.piece
+export const OneToOne = memo(function OneToOne({ request, lines }: OneToOneProps) {
+  const { length } = request.piece
   const format = useFormat()
   const bar = BARS[format.lengthUnit]
-  const shape = shapeOf(wish.piece)
+  const shape = shapeOf(request.piece)
   const sheets = Array.from(
     { length: Math.ceil(length / SHEET) },
     (_, at) => [at * SHEET, Math.min(length, (at + 1) * SHEET)] as const,

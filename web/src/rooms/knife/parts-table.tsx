@@ -9,7 +9,7 @@ import {
   type MeasuredPortion,
   type MeasuringWay,
   type PartFigure,
-  type PortionWish,
+  type PortionRequest,
 } from '@fleam/core'
 import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
@@ -20,15 +20,15 @@ import { useFormat } from '../../parts/use-format.ts'
 import { misfitWords } from './misfit-words.ts'
 
 interface PartsTableProps {
-  wish: PortionWish
+  request: PortionRequest
   judged: JudgedCuts
   draft: KnifeLines
 }
 
 /** Every part between two lines, from the end where the knife begins; what came off along a fillet stands below. */
-export function PartsTable({ wish, judged, draft }: PartsTableProps) {
+export function PartsTable({ request, judged, draft }: PartsTableProps) {
   const measured = useMeasuredCuts().of(draft.way, draft.shape)
-  const isSlanted = hasOwnThickness(wish)
+  const isSlanted = hasOwnThickness(request)
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">Cut by cut</h2>
@@ -59,7 +59,7 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
         <tbody>
           {judged.parts.map((part, at) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that its row stays while it is moved
-            <PartRow key={at} wish={wish} part={part} at={at} way={draft.way} measured={measured} />
+            <PartRow key={at} request={request} part={part} at={at} way={draft.way} measured={measured} />
           ))}
           <CameOff draft={draft} columns={isSlanted ? 2 : 1} />
         </tbody>
@@ -69,11 +69,11 @@ export function PartsTable({ wish, judged, draft }: PartsTableProps) {
 }
 
 /** Slanted or folded, a portion is not as thick as it is long along the piece. */
-const hasOwnThickness = ({ piece, products }: PortionWish) =>
+const hasOwnThickness = ({ piece, products }: PortionRequest) =>
   (piece.biasAngle ?? 0) > 0 || products.some(({ folded }) => folded)
 
 interface PartRowProps {
-  wish: PortionWish
+  request: PortionRequest
   part: JudgedPart
   at: number
   way: MeasuringWay
@@ -81,7 +81,7 @@ interface PartRowProps {
 }
 
 /** The row of a part; a line that is dragged changes two of them, and only they are drawn anew. */
-const PartRow = memo(function PartRow({ wish, part, at, way, measured }: PartRowProps) {
+const PartRow = memo(function PartRow({ request, part, at, way, measured }: PartRowProps) {
   const format = useFormat()
   const why = misfitWords(part)
   return (
@@ -92,25 +92,25 @@ const PartRow = memo(function PartRow({ wish, part, at, way, measured }: PartRow
         {why ? <span className="quiet"> {why}</span> : null}
       </td>
       <td className="number">
-        <PartNumber wish={wish} part={part} figure="along" />
+        <PartNumber request={request} part={part} figure="along" />
       </td>
-      {hasOwnThickness(wish) ? (
+      {hasOwnThickness(request) ? (
         <td className="number">
-          <PartNumber wish={wish} part={part} figure="thickness" />
+          <PartNumber request={request} part={part} figure="thickness" />
         </td>
       ) : null}
       <td className="number">
-        <PartNumber wish={wish} part={part} figure="weight" />{' '}
+        <PartNumber request={request} part={part} figure="weight" />{' '}
         <span className="quiet">
           ± <Explained explanation={explainOff(part, way, measured)} format={format} />
         </span>
       </td>
       <td className="number">
-        <PartNumber wish={wish} part={part} figure="first-face" /> and{' '}
-        <PartNumber wish={wish} part={part} figure="second-face" />
+        <PartNumber request={request} part={part} figure="first-face" /> and{' '}
+        <PartNumber request={request} part={part} figure="second-face" />
       </td>
       <td className="number">
-        <PartNumber wish={wish} part={part} figure="worth" />
+        <PartNumber request={request} part={part} figure="worth" />
       </td>
     </tr>
   )
@@ -122,7 +122,7 @@ function isSameRow(before: PartRowProps, after: PartRowProps): boolean {
     before.part.from === after.part.from &&
     before.part.to === after.part.to &&
     before.at === after.at &&
-    before.wish === after.wish &&
+    before.request === after.request &&
     before.way === after.way &&
     areSame(before.measured, after.measured)
   )
@@ -133,14 +133,14 @@ const areSame = (one: readonly MeasuredPortion[], other: readonly MeasuredPortio
   one.every(({ planned, weighed }, at) => planned === other[at]?.planned && weighed === other[at]?.weighed)
 
 interface PartNumberProps {
-  wish: PortionWish
+  request: PortionRequest
   part: JudgedPart
   figure: PartFigure
 }
 
-function PartNumber({ wish, part, figure }: PartNumberProps) {
+function PartNumber({ request, part, figure }: PartNumberProps) {
   const format = useFormat()
-  return <Explained explanation={explainPart(wish, part, figure)} format={format} />
+  return <Explained explanation={explainPart(request, part, figure)} format={format} />
 }
 
 /** The belly and the notch of a fillet, which come off before it is cut across. */

@@ -1,5 +1,5 @@
 import { type KnifeLines, knifeLines } from '@fleam/contract'
-import { explainWithin, howFarOff, type JudgedCuts, judgeCuts, type PortionWish } from '@fleam/core'
+import { explainWithin, howFarOff, type JudgedCuts, judgeCuts, type PortionRequest } from '@fleam/core'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router-dom'
@@ -11,7 +11,7 @@ import { type Format, useFormat } from '../../parts/use-format.ts'
 import { WAY_WORDS } from '../../parts/way-words.ts'
 import { Board } from './board.tsx'
 import { CutLoop } from './cut-loop.tsx'
-import { freshDraft, refusalOf, restPiece, wishOf } from './draft.ts'
+import { freshDraft, refusalOf, requestOf, restPiece } from './draft.ts'
 import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { Misfits } from './misfits.tsx'
@@ -34,8 +34,8 @@ export function Component() {
   const rest = useMemo(() => (refusal === null ? restPiece(draft) : null), [draft, refusal])
   const measured = useMeasuredCuts().of(draft.way, draft.shape)
   const off = howFarOff(draft.way, measured).share
-  const wish = useMemo(() => (rest ? wishOf(draft, rest, off) : null), [draft, rest, off])
-  const { plans, isFresh, error } = usePlans(wish)
+  const request = useMemo(() => (rest ? requestOf(draft, rest, off) : null), [draft, rest, off])
+  const { plans, isFresh, error } = usePlans(request)
   useFirstPlan(isFresh ? plans : null, draft, change)
   return (
     <KnifeRoom title={shapeById(draft.shape).name} facts={factsOf(draft, format)}>
@@ -46,8 +46,8 @@ export function Component() {
         </p>
       ) : null}
       {error ? <Failed error={error} /> : null}
-      {wish && rest ? (
-        <OnTheBoard draft={draft} wish={wish} off={off} plans={plans} isFresh={isFresh} onChange={change} />
+      {request && rest ? (
+        <OnTheBoard draft={draft} request={request} off={off} plans={plans} isFresh={isFresh} onChange={change} />
       ) : null}
       {refusal === null && !rest ? <p className="quiet">Nothing is left of this piece.</p> : null}
       <ProductFields key={`products-${fill}`} draft={draft} onChange={change} />
@@ -99,7 +99,7 @@ function useFirstPlan(plans: NamedPlan[] | null, draft: KnifeLines, change: (cha
 
 interface OnTheBoardProps {
   draft: KnifeLines
-  wish: ReturnType<typeof wishOf>
+  request: ReturnType<typeof requestOf>
   /** How far off a portion may be, as a share. */
   off: number
   plans: NamedPlan[] | null
@@ -107,8 +107,8 @@ interface OnTheBoardProps {
   onChange: (changes: Partial<KnifeLines>) => void
 }
 
-function OnTheBoard({ draft, wish, off, plans, isFresh, onChange }: OnTheBoardProps) {
-  const { length } = wish.piece
+function OnTheBoard({ draft, request, off, plans, isFresh, onChange }: OnTheBoardProps) {
+  const { length } = request.piece
   const laid = useSteadyLines(draft.lines, isFresh)
   // A line that is held moves here alone: what else is on the page need not follow each pixel.
   const [held, setHeld] = useState<readonly number[] | null>(null)
@@ -118,7 +118,7 @@ function OnTheBoard({ draft, wish, off, plans, isFresh, onChange }: OnTheBoardPr
     setHeld(isHeld ? next : null)
     if (!isHeld) take(next)
   }
-  const judged = useMemo(() => judgeCuts(wish, lines), [wish, lines])
+  const judged = useMemo(() => judgeCuts(request, lines), [request, lines])
   const [next] = judged.parts
   const addLine = () => {
     const widest = [...judged.parts].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
@@ -126,7 +126,7 @@ function OnTheBoard({ draft, wish, off, plans, isFresh, onChange }: OnTheBoardPr
   }
   return (
     <>
-      <Board wish={wish} judged={judged} lines={lines} onLines={move} />
+      <Board request={request} judged={judged} lines={lines} onLines={move} />
       <div className="actions no-print">
         <Button variant="outline-dark" onClick={addLine}>
           Add a line
@@ -134,34 +134,38 @@ function OnTheBoard({ draft, wish, off, plans, isFresh, onChange }: OnTheBoardPr
         <Button variant="outline-dark" onClick={() => window.print()}>
           Print the plan, one to one
         </Button>
-        <SendToBench draft={draft} rest={wish.piece} />
+        <SendToBench draft={draft} rest={request.piece} />
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
       <Misfits judged={judged} />
-      <ExpectedWithin judged={judged} wish={wish} off={off} />
-      {plans ? <PlansTable plans={plans} judged={judged} wish={wish} onTake={take} /> : <Loading what="the plans" />}
+      <ExpectedWithin judged={judged} request={request} off={off} />
+      {plans ? (
+        <PlansTable plans={plans} judged={judged} request={request} onTake={take} />
+      ) : (
+        <Loading what="the plans" />
+      )}
       {/* Before the first plan is there, the whole piece would be the next cut. */}
       {next && (lines.length > 0 || isFresh) ? (
         <CutLoop draft={draft} next={next} onChange={onChange} />
       ) : (
         <Loading what="the next cut" />
       )}
-      <PartsTable wish={wish} judged={judged} draft={draft} />
-      <OneToOne wish={wish} lines={laid} />
+      <PartsTable request={request} judged={judged} draft={draft} />
+      <OneToOne request={request} lines={laid} />
     </>
   )
 }
 
 interface ExpectedWithinProps {
   judged: JudgedCuts
-  wish: PortionWish
+  request: PortionRequest
   off: number
 }
 
 /** A shape is never known exactly: how many of the portions will end within their bounds all the same. */
-function ExpectedWithin({ judged, wish, off }: ExpectedWithinProps) {
+function ExpectedWithin({ judged, request, off }: ExpectedWithinProps) {
   const format = useFormat()
-  const within = explainWithin(judged.parts, wish.products, off)
+  const within = explainWithin(judged.parts, request.products, off)
   if (!within) return null
   return (
     <p className="no-print">

@@ -2,12 +2,12 @@ import {
   explainGivenAwayOf,
   explainJudged,
   explainMeanOf,
-  explainWishCost,
+  explainScrapRequest,
   type JudgedCuts,
   judgeCuts,
   type PortionPlan,
   type PortionProduct,
-  type PortionWish,
+  type PortionRequest,
 } from '@fleam/core'
 import { memo, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -20,17 +20,17 @@ interface PlansTableProps {
   plans: readonly NamedPlan[]
   /** The lines as they lie on the board. */
   judged: JudgedCuts
-  wish: PortionWish
+  request: PortionRequest
   onTake: (cuts: readonly number[]) => void
 }
 
 /** Up to four plans beside what lies on the board: portions, money, what is given away and what is scrap. */
-export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
+export function PlansTable({ plans, judged, request, onTake }: PlansTableProps) {
   const planned = useMemo(
-    () => plans.map(({ name, plan, wish: asked }) => ({ name, plan, judged: judgeCuts(asked, plan.cuts) })),
+    () => plans.map(({ name, plan, request: asked }) => ({ name, plan, judged: judgeCuts(asked, plan.cuts) })),
     [plans],
   )
-  const scrapPerKg = wish.scrap.valuePerKg
+  const scrapPerKg = request.scrap.valuePerKg
   return (
     <section aria-labelledby="plans">
       <h2 id="plans">Plans side by side</h2>
@@ -60,7 +60,7 @@ export function PlansTable({ plans, judged, wish, onTake }: PlansTableProps) {
           ))}
         </tbody>
       </Table>
-      {plans[0] ? <PlanWords plan={plans[0].plan} products={plans[0].wish.products} /> : null}
+      {plans[0] ? <PlanWords plan={plans[0].plan} products={plans[0].request.products} /> : null}
     </section>
   )
 }
@@ -108,10 +108,10 @@ const PlanRow = memo(function PlanRow({ name, plan, judged, scrapPerKg, onTake }
   )
 })
 
-/** What a plan could not meet, and what a wish for scrap costs. */
+/** What a plan could not meet, and what a request for scrap costs. */
 function PlanWords({ plan, products }: { plan: PortionPlan; products: readonly PortionProduct[] }) {
   const format = useFormat()
-  const { unmet, wish, spreads } = plan
+  const { unmet, scrapRequest, spreads } = plan
   return (
     <>
       {unmet.map(({ product, min }) => (
@@ -119,11 +119,11 @@ function PlanWords({ plan, products }: { plan: PortionPlan; products: readonly P
           {min} of {product} cannot be met with this piece.
         </p>
       ))}
-      {wish ? (
+      {scrapRequest ? (
         <p>
-          {wish.isMet ? (
+          {scrapRequest.isMet ? (
             <>
-              That much scrap costs <Explained explanation={explainWishCost(plan)} format={format} />.
+              That much scrap costs <Explained explanation={explainScrapRequest(plan)} format={format} />.
             </>
           ) : (
             'That much scrap cannot be had from this piece.'

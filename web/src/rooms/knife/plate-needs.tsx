@@ -1,16 +1,16 @@
-import type { PlatingWish } from '@fleam/core'
+import type { PlatingRequest } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
 
 interface PlateNeedsProps {
-  wish: PlatingWish
-  onChange: (needs: PlatingWish['plate']['needs']) => void
+  request: PlatingRequest
+  onChange: (needs: PlatingRequest['plate']['needs']) => void
 }
 
 /** Kinds and counts of one plate. */
-export function PlateNeeds({ wish, onChange }: PlateNeedsProps) {
-  const { needs } = wish.plate
+export function PlateNeeds({ request, onChange }: PlateNeedsProps) {
+  const { needs } = request.plate
   const set = (at: number, changes: Partial<(typeof needs)[number]>) =>
     onChange(needs.map((need, each) => (each === at ? { ...need, ...changes } : need)))
   return (

@@ -1,4 +1,4 @@
-import { documentOf, type PlatePiece, type PlatingWish } from '@fleam/core'
+import { documentOf, type PlatePiece, type PlatingRequest } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -39,15 +39,15 @@ function TakePieces({ id, onTake }: { id: string; onTake: (pieces: PlatePiece[])
 }
 
 interface PlateWeighingProps {
-  wish: PlatingWish
+  request: PlatingRequest
   onAdd: (piece: PlatePiece) => void
 }
 
 /** One piece after the other, from the scale or typed; each gets its number. */
-export function PlateWeighing({ wish, onAdd }: PlateWeighingProps) {
+export function PlateWeighing({ request, onAdd }: PlateWeighingProps) {
   const { reading, connected } = useScale()
   const format = useFormat()
-  const kinds = [...new Set(wish.plate.needs.map((need) => need.kind))].filter((kind) => kind !== 'any')
+  const kinds = [...new Set(request.plate.needs.map((need) => need.kind))].filter((kind) => kind !== 'any')
   const [kind, setKind] = useState(kinds[0] ?? 'piece')
   const [typed, setTyped] = useState<number | null>(null)
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
@@ -56,7 +56,7 @@ export function PlateWeighing({ wish, onAdd }: PlateWeighingProps) {
   const submit = (event: FormEvent) => {
     event.preventDefault()
     if (weight === null) return
-    const last = Math.max(0, ...wish.pieces.map((piece) => Number(piece.id) || 0))
+    const last = Math.max(0, ...request.pieces.map((piece) => Number(piece.id) || 0))
     onAdd({ id: String(last + 1), weight, kind: chosen })
     setTyped(null)
   }
@@ -73,14 +73,14 @@ export function PlateWeighing({ wish, onAdd }: PlateWeighingProps) {
         </Form.Group>
       ) : null}
       <WeightField
-        key={wish.pieces.length}
+        key={request.pieces.length}
         label="It weighs"
         hint={onScale === null ? 'type it, or lay it on the scale' : `on the scale: ${format.weight(onScale)}`}
         grams={null}
         onChange={setTyped}
       />
       <Button type="submit" className="main-action" disabled={weight === null}>
-        Take it: no. {Math.max(0, ...wish.pieces.map((piece) => Number(piece.id) || 0)) + 1}
+        Take it: no. {Math.max(0, ...request.pieces.map((piece) => Number(piece.id) || 0)) + 1}
       </Button>
     </Form>
   )

@@ -1,5 +1,5 @@
-import { platingWish } from '@fleam/contract'
-import { numbersOf, type PlatePiece, type PlatingWish, platesAsWeighed, platingByNumbers } from '@fleam/core'
+import { platingRequest } from '@fleam/contract'
+import { numbersOf, type PlatePiece, type PlatingRequest, platesAsWeighed, platingByNumbers } from '@fleam/core'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -17,11 +17,11 @@ import { PlatesAnswer } from './plates-answer.tsx'
 import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'
 
-const FIRST: PlatingWish = {
+const FIRST: PlatingRequest = {
   pieces: [],
   plate: { low: 190, target: 205, high: 225, needs: [{ kind: 'any', count: 2 }] },
 }
-const isWhole = (read: unknown): read is PlatingWish => platingWish.safeParse(read).success
+const isWhole = (read: unknown): read is PlatingRequest => platingRequest.safeParse(read).success
 
 type Numbers = Record<string, number>
 const areNumbers = (read: unknown): read is Numbers =>
@@ -30,45 +30,46 @@ const isFlag = (read: unknown): read is boolean => typeof read === 'boolean'
 
 /** Which pieces make one plate, so that every guest gets the same: numbered as they are weighed, or all at the end. */
 export function Component() {
-  const [wish, setWish] = useKept('plates', FIRST, isWhole)
+  const [request, setRequest] = useKept('plates', FIRST, isWhole)
   const [isAsWeighed, setAsWeighed] = useKept('plates-as-weighed', false, isFlag)
   const [numbers, setNumbers] = useKept<Numbers>('plates-numbers', {}, areNumbers)
   const format = useFormat()
-  const checked = platingWish.safeParse(wish)
+  const checked = platingRequest.safeParse(request)
   const issue = checked.success ? null : checked.error.issues[0]
-  const isWorking = !issue && wish.pieces.length > 0
-  const matched = useWork('plating', isWorking && !isAsWeighed ? wish : null)
+  const isWorking = !issue && request.pieces.length > 0
+  const matched = useWork('plating', isWorking && !isAsWeighed ? request : null)
   const asWeighed = useMemo(
-    () => (isWorking && isAsWeighed ? platesAsWeighed(wish, new Map(Object.entries(numbers))) : null),
-    [isWorking, isAsWeighed, wish, numbers],
+    () => (isWorking && isAsWeighed ? platesAsWeighed(request, new Map(Object.entries(numbers))) : null),
+    [isWorking, isAsWeighed, request, numbers],
   )
-  const plating = asWeighed ? platingByNumbers(wish, asWeighed) : matched.answer
+  const plating = asWeighed ? platingByNumbers(request, asWeighed) : matched.answer
   const given = asWeighed ?? (plating ? numbersOf(plating) : new Map<string, number>())
   /** Other pieces: a number that was said stays with its piece. */
   const setPieces = (pieces: PlatePiece[]) => {
     if (asWeighed) setNumbers(Object.fromEntries(asWeighed))
-    setWish({ ...wish, pieces })
+    setRequest({ ...request, pieces })
   }
   /** Other plates, or another table: nothing that was said holds. */
-  const begin = (next: PlatingWish) => {
+  const begin = (next: PlatingRequest) => {
     setNumbers({})
-    setWish(next)
+    setRequest(next)
   }
-  const setPlate = (changes: Partial<PlatingWish['plate']>) => begin({ ...wish, plate: { ...wish.plate, ...changes } })
+  const setPlate = (changes: Partial<PlatingRequest['plate']>) =>
+    begin({ ...request, plate: { ...request.plate, ...changes } })
   return (
     <KnifeRoom
       title="Plates made of pieces"
-      facts={`plates of ${format.weight(wish.plate.target)}, ${format.weight(wish.plate.low)} to ${format.weight(wish.plate.high)}, each ${wish.plate.needs.map(({ count, kind }) => `${count} ${kind}`).join(' and ')}`}
+      facts={`plates of ${format.weight(request.plate.target)}, ${format.weight(request.plate.low)} to ${format.weight(request.plate.high)}, each ${request.plate.needs.map(({ count, kind }) => `${count} ${kind}`).join(' and ')}`}
     >
       <section className="knife-piece no-print" aria-label="What is on a plate">
         <div className="knife-fields">
           <WeightField
             label="A plate weighs"
-            grams={wish.plate.target}
+            grams={request.plate.target}
             onChange={(target) => target && setPlate({ target })}
           />
-          <WeightField label="from" grams={wish.plate.low} onChange={(low) => low !== null && setPlate({ low })} />
-          <WeightField label="to" grams={wish.plate.high} onChange={(high) => high && setPlate({ high })} />
+          <WeightField label="from" grams={request.plate.low} onChange={(low) => low !== null && setPlate({ low })} />
+          <WeightField label="to" grams={request.plate.high} onChange={(high) => high && setPlate({ high })} />
           <Form.Group controlId="plates-numbering">
             <Form.Label>A piece gets its plate</Form.Label>
             <Form.Select
@@ -86,12 +87,12 @@ export function Component() {
             </Form.Text>
           </Form.Group>
         </div>
-        <PlateNeeds wish={wish} onChange={(needs) => setPlate({ needs })} />
+        <PlateNeeds request={request} onChange={(needs) => setPlate({ needs })} />
       </section>
       <IssueWords issue={issue} />
       {matched.error ? <Failed error={matched.error} /> : null}
-      <FromFabrication onTake={(pieces) => begin({ ...wish, pieces })} />
-      <PlateWeighing wish={wish} onAdd={(piece) => setPieces([...wish.pieces, piece])} />
+      <FromFabrication onTake={(pieces) => begin({ ...request, pieces })} />
+      <PlateWeighing request={request} onAdd={(piece) => setPieces([...request.pieces, piece])} />
       {matched.progress === null ? null : (
         <div className="forecast-progress">
           <Progress what="Matching" done={matched.progress} of={1} />
@@ -100,18 +101,18 @@ export function Component() {
           </Button>
         </div>
       )}
-      {plating && wish.pieces.length > 0 ? (
-        <PlatesAnswer pieces={wish.pieces} plating={plating} isAsWeighed={isAsWeighed} />
+      {plating && request.pieces.length > 0 ? (
+        <PlatesAnswer pieces={request.pieces} plating={plating} isAsWeighed={isAsWeighed} />
       ) : null}
       <PlatePieces
-        pieces={wish.pieces}
+        pieces={request.pieces}
         plateOf={(id) => given.get(id) ?? null}
         isWhole={(id) => plating?.plates.some((plate) => plate.ids.includes(id)) ?? false}
-        onRemove={(id) => setPieces(wish.pieces.filter((piece) => piece.id !== id))}
-        onClear={() => begin({ ...wish, pieces: [] })}
+        onRemove={(id) => setPieces(request.pieces.filter((piece) => piece.id !== id))}
+        onClear={() => begin({ ...request, pieces: [] })}
       />
       <div className="actions no-print">
-        <JsonFiles what="Plates" fileName="plates" value={wish} schema={platingWish} onLoad={begin} />
+        <JsonFiles what="Plates" fileName="plates" value={request} schema={platingRequest} onLoad={begin} />
       </div>
     </KnifeRoom>
   )

@@ -33,8 +33,8 @@ const NUMBERS = [
   ['min', 'Least number'],
   ['max', 'Greatest number'],
 ] as const
-const MOST_MM = 1000
-const MOST_PORTIONS = 1000
+const MAX_MM = 1000
+const MAX_PORTIONS = 1000
 
 /** One product that may be cut: how heavy, how thick, how many, and what it is worth. */
 export function ProductRow({ product, place, length, hasPlaces, onChange, onRemove }: ProductRowProps) {
@@ -64,7 +64,7 @@ export function ProductRow({ product, place, length, hasPlaces, onChange, onRemo
             isLabelHidden
             label={`${label} of ${product.name}`}
             mm={product[key] ?? null}
-            max={MOST_MM}
+            max={MAX_MM}
             onChange={(mm) => onChange({ [key]: mm ?? undefined })}
           />
         </td>
@@ -75,7 +75,7 @@ export function ProductRow({ product, place, length, hasPlaces, onChange, onRemo
             isLabelHidden
             label={`${label} of ${product.name}`}
             value={product[key] ?? null}
-            max={MOST_PORTIONS}
+            max={MAX_PORTIONS}
             onChange={(value) => onChange({ [key]: value ?? undefined })}
           />
         </td>

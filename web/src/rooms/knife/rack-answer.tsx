@@ -5,26 +5,26 @@ import {
   explainSpread,
   type Rack,
   type RackPlan,
-  type RackWish,
+  type RackRequest,
   type RibRef,
   rackCuts,
 } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { LEAST_OUT, RackDrawing } from './rack-drawing.tsx'
+import { MIN_OUT, RackDrawing } from './rack-drawing.tsx'
 
 /** Portions, cuts and what is left over of the racks. */
-export function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
+export function RackAnswer({ request, plan }: { request: RackRequest; plan: RackPlan }) {
   const format = useFormat()
   const ribWords = (refs: readonly RibRef[]) =>
-    refs.map(([rack, rib]) => (wish.racks.length > 1 ? `${rack + 1}/${rib + 1}` : String(rib + 1))).join(', ')
-  const within = plan.portions.filter(({ weight }) => weight >= wish.low && weight <= wish.high).length
+    refs.map(([rack, rib]) => (request.racks.length > 1 ? `${rack + 1}/${rib + 1}` : String(rib + 1))).join(', ')
+  const within = plan.portions.filter(({ weight }) => weight >= request.low && weight <= request.high).length
   return (
     <>
       <p className="forecast-sentence">
-        {plan.portions.length} portions, <strong>{within}</strong> within {format.weight(wish.low)} to{' '}
-        {format.weight(wish.high)}
+        {plan.portions.length} portions, <strong>{within}</strong> within {format.weight(request.low)} to{' '}
+        {format.weight(request.high)}
         {plan.spread === null ? '.' : '; heaviest less lightest '}
         {plan.spread === null ? null : (
           <Explained explanation={explainSpread(plan.portions.map(({ weight }) => weight))} format={format} />
@@ -33,7 +33,7 @@ export function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
           ? ''
           : `, cut straight ${format.weight(plan.spreadStraight)}.`}
       </p>
-      {wish.racks.map((rack, at) => (
+      {request.racks.map((rack, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
         <div key={at}>
           <div className="rack-frame">
@@ -61,10 +61,10 @@ export function RackAnswer({ wish, plan }: { wish: RackWish; plan: RackPlan }) {
               <th scope="row">{at + 1}</th>
               <td>{ribWords(portion.bones)}</td>
               <td className="number">
-                <Explained explanation={explainRackWeight(wish, plan, portion)} format={format} />
+                <Explained explanation={explainRackWeight(request, plan, portion)} format={format} />
               </td>
               <td className="number">
-                <Explained explanation={explainOffTarget(wish, portion)} format={format} />
+                <Explained explanation={explainOffTarget(request, portion)} format={format} />
               </td>
             </tr>
           ))}
@@ -88,7 +88,7 @@ function RackCuts({ rack, boundaries }: { rack: Rack; boundaries: readonly numbe
       {rackCuts(rack, boundaries).map((cut) => (
         <li key={cut.gap}>
           after rib {cut.gap}:{' '}
-          {Math.abs(cut.out) < LEAST_OUT ? (
+          {Math.abs(cut.out) < MIN_OUT ? (
             'straight'
           ) : (
             <>

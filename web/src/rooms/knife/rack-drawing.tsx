@@ -14,7 +14,7 @@ const EYE_MIDDLE = 150
 const HEIGHT = 234
 const REACH = 62
 /** Nobody leans a blade by less than this, mm. */
-export const LEAST_OUT = 0.5
+export const MIN_OUT = 0.5
 
 /** The rack from the side, loin end at the left: ribs, eyes to scale among themselves, and the angle of each cut. */
 export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
@@ -73,7 +73,7 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
               points={`${gap * UNIT},${BONE_TOP} ${gap * UNIT},${EYE_MIDDLE - above} ${leanTo(foot)},${foot}`}
             />
             <text className="rack-shift" x={leanTo(foot)} y={HEIGHT - 5} textAnchor="middle">
-              {Math.abs(out) < LEAST_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${format.length(Math.abs(out))}`}
+              {Math.abs(out) < MIN_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${format.length(Math.abs(out))}`}
             </text>
           </g>
         )

@@ -1,6 +1,6 @@
 import { USUAL_RACK } from '@fleam/catalogue'
-import { racksWished, rackWish } from '@fleam/contract'
-import { RACK_STYLES, type Rack, type RackStyle, type RackWish } from '@fleam/core'
+import { rackRequest, racksRequested } from '@fleam/contract'
+import { RACK_STYLES, type Rack, type RackRequest, type RackStyle } from '@fleam/core'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -26,7 +26,7 @@ function usualRack(): Rack {
   return { ...rack, eye: [...eyeWidths] }
 }
 
-const FIRST: RackWish = {
+const FIRST: RackRequest = {
   racks: [usualRack()],
   target: 195,
   low: 175,
@@ -34,48 +34,48 @@ const FIRST: RackWish = {
   perPortion: 'any',
   style: 'graded',
 }
-const MOST_RACKS = 8
+const MAX_RACKS = 8
 /** Meat follows the area of the eye: what is measured across it is squared for the planner. */
-const withAreas = (wish: RackWish): RackWish => ({
-  ...wish,
-  racks: wish.racks.map((rack) => ({ ...rack, eye: rack.eye.map((width) => width ** 2) })),
+const withAreas = (request: RackRequest): RackRequest => ({
+  ...request,
+  racks: request.racks.map((rack) => ({ ...rack, eye: rack.eye.map((width) => width ** 2) })),
 })
 /** A plan of areas, as a file has it, in the widths that the fields show. */
-const withWidths = (wish: RackWish): RackWish => ({
-  ...wish,
-  racks: wish.racks.map((rack) => ({ ...rack, eye: rack.eye.map((area) => Math.sqrt(area)) })),
+const withWidths = (request: RackRequest): RackRequest => ({
+  ...request,
+  racks: request.racks.map((rack) => ({ ...rack, eye: rack.eye.map((area) => Math.sqrt(area)) })),
 })
-const isWhole = (read: unknown): read is RackWish => rackWish.safeParse(read).success
+const isWhole = (read: unknown): read is RackRequest => rackRequest.safeParse(read).success
 
 /** Where to cut racks so that every plate is right. */
 export function Component() {
-  const [wish, setWish] = useKept('racks', FIRST, isWhole)
-  const change = (changes: Partial<RackWish>) => setWish({ ...wish, ...changes })
+  const [request, setRequest] = useKept('racks', FIRST, isWhole)
+  const change = (changes: Partial<RackRequest>) => setRequest({ ...request, ...changes })
   const setRack = (at: number, changes: Partial<Rack>) =>
-    change({ racks: wish.racks.map((rack, each) => (each === at ? { ...rack, ...changes } : rack)) })
-  const checked = rackWish.safeParse(wish)
+    change({ racks: request.racks.map((rack, each) => (each === at ? { ...rack, ...changes } : rack)) })
+  const checked = rackRequest.safeParse(request)
   const issue = checked.success ? null : checked.error.issues[0]
   const format = useFormat()
-  const asked = useMemo(() => withAreas(wish), [wish])
+  const asked = useMemo(() => withAreas(request), [request])
   const { answer, error } = useWork('rack-plan', issue ? null : asked)
   return (
     <KnifeRoom
       title="Racks"
-      facts={`${wish.racks.map(({ weight, bones }) => `${format.weight(weight)} of ${bones} ribs`).join(', ')}; portions of ${format.weight(wish.target)}, ${format.weight(wish.low)} to ${format.weight(wish.high)}; ${STYLE_WORDS[wish.style]}`}
+      facts={`${request.racks.map(({ weight, bones }) => `${format.weight(weight)} of ${bones} ribs`).join(', ')}; portions of ${format.weight(request.target)}, ${format.weight(request.low)} to ${format.weight(request.high)}; ${STYLE_WORDS[request.style]}`}
     >
       <section className="knife-piece no-print" aria-label="What is wanted">
         <div className="knife-fields">
           <WeightField
             label="A portion weighs"
-            grams={wish.target}
+            grams={request.target}
             onChange={(target) => target && change({ target })}
           />
-          <WeightField label="from" grams={wish.low} onChange={(low) => low !== null && change({ low })} />
-          <WeightField label="to" grams={wish.high} onChange={(high) => high && change({ high })} />
+          <WeightField label="from" grams={request.low} onChange={(low) => low !== null && change({ low })} />
+          <WeightField label="to" grams={request.high} onChange={(high) => high && change({ high })} />
           <Form.Group controlId="ribs-each">
             <Form.Label>Ribs in it</Form.Label>
             <Form.Select
-              value={String(wish.perPortion)}
+              value={String(request.perPortion)}
               onChange={(event) =>
                 change({ perPortion: event.target.value === 'any' ? 'any' : (Number(event.target.value) as 1 | 2 | 3) })
               }
@@ -88,7 +88,7 @@ export function Component() {
           </Form.Group>
           <Form.Group controlId="rack-style">
             <Form.Label>Cut</Form.Label>
-            <Form.Select value={wish.style} onChange={(event) => change({ style: event.target.value as RackStyle })}>
+            <Form.Select value={request.style} onChange={(event) => change({ style: event.target.value as RackStyle })}>
               {RACK_STYLES.map((style) => (
                 <option key={style} value={style}>
                   {STYLE_WORDS[style]}
@@ -98,26 +98,26 @@ export function Component() {
           </Form.Group>
         </div>
       </section>
-      {wish.racks.map((rack, at) => (
+      {request.racks.map((rack, at) => (
         <RackFields
           // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
           key={at}
           rack={rack}
-          name={wish.racks.length > 1 ? `Rack ${at + 1}` : 'The rack'}
+          name={request.racks.length > 1 ? `Rack ${at + 1}` : 'The rack'}
           onChange={(changes) => setRack(at, changes)}
         />
       ))}
       <div className="actions no-print">
-        {wish.racks.length < MOST_RACKS ? (
+        {request.racks.length < MAX_RACKS ? (
           <Button
             variant="outline-dark"
-            onClick={() => change({ racks: [...wish.racks, { ...(wish.racks.at(-1) as Rack) }] })}
+            onClick={() => change({ racks: [...request.racks, { ...(request.racks.at(-1) as Rack) }] })}
           >
             Lay another rack beside it
           </Button>
         ) : null}
-        {wish.racks.length > 1 ? (
-          <Button variant="outline-dark" onClick={() => change({ racks: wish.racks.slice(0, -1) })}>
+        {request.racks.length > 1 ? (
+          <Button variant="outline-dark" onClick={() => change({ racks: request.racks.slice(0, -1) })}>
             Take the last rack away
           </Button>
         ) : null}
@@ -128,13 +128,13 @@ export function Component() {
           what="Racks"
           fileName="racks"
           value={asked}
-          schema={racksWished}
-          onLoad={(read) => setWish(withWidths(read))}
+          schema={racksRequested}
+          onLoad={(read) => setRequest(withWidths(read))}
         />
       </div>
       <IssueWords issue={issue} />
       {error ? <Failed error={error} /> : null}
-      {issue ? null : answer ? <RackAnswer wish={asked} plan={answer} /> : <Loading what="the cuts" />}
+      {issue ? null : answer ? <RackAnswer request={asked} plan={answer} /> : <Loading what="the cuts" />}
     </KnifeRoom>
   )
 }

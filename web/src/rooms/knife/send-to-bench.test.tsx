@@ -3,6 +3,7 @@ import { act, screen } from '@testing-library/react'
 import { RECORD } from '../../../test/bench.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
+import { allWritten } from '../../../test/written.ts'
 import { outbox } from '../../outbox/page-outbox.ts'
 import { shapeById } from '../../parts/measured-piece.ts'
 import { freshDraft, restPiece } from './draft.ts'
@@ -34,6 +35,7 @@ async function show(rows: unknown[]) {
 test('a plan goes to the bench with its products: those that nobody planned there become piles', async () => {
   const asked = await show([row('f', 'i'), row('g', 'another')])
   await touch(screen.getByRole('button', { name: /Send to the bench: Beef tenderloin, centre steaks/ }))
+  await act(allWritten)
   const put = asked.find(({ method }) => method === 'PUT')?.body as { piles: { name: string; weighing: string }[] }
   const names = put.piles.map(({ name }) => name)
   expect(names).toEqual([...RECORD.piles.map(({ name }) => name), ...draft.products.map(({ name }) => name)])

@@ -1,4 +1,4 @@
-import type { PortionPlan, PortionWish } from '@fleam/core'
+import type { PortionPlan, PortionRequest } from '@fleam/core'
 import { planVariants } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import { workAside } from '../../workers/core-client.ts'
@@ -7,7 +7,7 @@ export interface NamedPlan {
   name: string
   plan: PortionPlan
   /** What its lines are judged by. */
-  wish: PortionWish
+  request: PortionRequest
 }
 
 export interface PlansState {
@@ -18,22 +18,22 @@ export interface PlansState {
   error: unknown
 }
 
-/** Up to four plans of a piece, worked out aside. A new wish drops the old one; its plans stand until others are there. */
-export function usePlans(wish: PortionWish | null): PlansState {
+/** Up to four plans of a piece, worked out aside. A new request drops the old one; its plans stand until others are there. */
+export function usePlans(request: PortionRequest | null): PlansState {
   const [known, setKnown] = useState<{ plans: NamedPlan[] | null; of: string; error: unknown }>({
     plans: null,
     of: '',
     error: null,
   })
-  const key = JSON.stringify(wish)
+  const key = JSON.stringify(request)
   useEffect(() => {
-    const wanted = JSON.parse(key) as PortionWish | null
+    const wanted = JSON.parse(key) as PortionRequest | null
     if (!wanted) return
     const leaving = new AbortController()
     const { signal } = leaving
-    const planned = planVariants(wanted).map(async ({ name, wish: each, judgedBy }) => ({
+    const planned = planVariants(wanted).map(async ({ name, request: each, judgedBy }) => ({
       name,
-      wish: judgedBy,
+      request: judgedBy,
       plan: await workAside('portion-plan', each, { signal }),
     }))
     void Promise.all(planned).then(

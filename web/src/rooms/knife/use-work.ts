@@ -10,15 +10,15 @@ export interface WorkState<N extends WorkName> {
   cancel: () => void
 }
 
-/** Works a wish out aside each time that it changes; the last answer stands until the next one is there. */
-export function useWork<N extends WorkName>(name: N, wish: Work[N]['wish'] | null): WorkState<N> {
+/** Works a input out aside each time that it changes; the last answer stands until the next one is there. */
+export function useWork<N extends WorkName>(name: N, input: Work[N]['input'] | null): WorkState<N> {
   const [answer, setAnswer] = useState<Work[N]['answer'] | null>(null)
   const [progress, setProgress] = useState<number | null>(null)
   const [error, setError] = useState<unknown>(null)
   const leaving = useRef<AbortController | null>(null)
-  const key = JSON.stringify(wish)
+  const key = JSON.stringify(input)
   useEffect(() => {
-    const wanted = JSON.parse(key) as Work[N]['wish'] | null
+    const wanted = JSON.parse(key) as Work[N]['input'] | null
     setError(null)
     if (!wanted) {
       setAnswer(null)

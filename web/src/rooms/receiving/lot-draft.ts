@@ -1,10 +1,10 @@
 import { type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
 import { type CaseLabel, deliveryClaim, labelAgainstLot, labelMismatch, readCaseLabel } from '@fleam/core'
-import type { LotWish } from '../../data/buying-queries.ts'
+import type { LotRequest } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
 
 /** A delivery while it is taken in: what is not known yet is null. */
-export type LotDraft = Omit<LotWish, 'price'> & { price: { amount: number | null; per: Lot['price']['per'] } }
+export type LotDraft = Omit<LotRequest, 'price'> & { price: { amount: number | null; per: Lot['price']['per'] } }
 
 export function emptyDraft(id: string, today: string, per: Lot['price']['per']): LotDraft {
   return {
@@ -119,7 +119,7 @@ export function draftOf(lot: Lot): LotDraft {
   return { ...edit, supplier: lot.supplier }
 }
 
-export const lotOf = (draft: LotDraft): LotWish => ({
+export const lotOf = (draft: LotDraft): LotRequest => ({
   ...draft,
   supplier: draft.supplier.trim(),
   price: { ...draft.price, amount: draft.price.amount ?? 0 },

@@ -2,7 +2,7 @@ import type { LotTrace } from '@fleam/contract'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'
-import { useKeepPhoto } from '../../data/buying-queries.ts'
+import { useCreatePhoto } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
 import { Failed } from '../../parts/states.tsx'
@@ -11,7 +11,7 @@ import { smallJpeg } from './small-jpeg.ts'
 /** Pictures of a delivery: what a claim rests on. */
 export function LotPhotos({ trace: { lot, photos } }: { trace: LotTrace }) {
   const { id } = useKitchen()
-  const keep = useKeepPhoto(lot.id)
+  const keep = useCreatePhoto(lot.id)
   const input = useRef<HTMLInputElement>(null)
   const [refusal, setRefusal] = useState('')
   const take = async (file: File | undefined) => {

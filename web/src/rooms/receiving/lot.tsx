@@ -5,7 +5,7 @@ import { isSentBack, lotClaim } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router-dom'
-import { useChangeLot, useLot } from '../../data/buying-queries.ts'
+import { useLot, useUpdateLot } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayIn } from '../../parts/dates.ts'
@@ -36,7 +36,7 @@ function LotPage({ trace }: { trace: LotTrace }) {
   const { lot } = trace
   const { timeZone } = useKitchen()
   const format = useFormat()
-  const change = useChangeLot()
+  const change = useUpdateLot()
   const [draft, setDraft] = useState<Parameters<typeof lotOf>[0] | null>(null)
   const today = dayIn(timeZone, new Date())
   const claim = lotClaim(lot)

@@ -1,4 +1,4 @@
-import { LONGEST_COOK_NAME, MOST_COOKS } from '@fleam/core'
+import { LONGEST_COOK_NAME, MAX_COOKS } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -27,7 +27,7 @@ const namesIn = (text: string): string[] => [
 /** What the server would refuse, said beside the field; null where nothing is wrong. */
 function cooksIssue(text: string): string | null {
   const names = namesIn(text)
-  if (names.length > MOST_COOKS) return `A kitchen has ${MOST_COOKS} cooks at most.`
+  if (names.length > MAX_COOKS) return `A kitchen has ${MAX_COOKS} cooks at most.`
   const long = names.find((name) => name.length > LONGEST_COOK_NAME)
   return long ? `A cook’s name has ${LONGEST_COOK_NAME} letters at most: ${long.slice(0, 20)}…` : null
 }

@@ -4,7 +4,7 @@ import Form from 'react-bootstrap/Form'
 import { useForm } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
 import { z } from 'zod'
-import { useChangeContainers, useContainers } from '../../data/style-queries.ts'
+import { useContainers, useUpdateContainers } from '../../data/style-queries.ts'
 import { FormWeight } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -18,13 +18,13 @@ type Fields = z.infer<typeof fields>
 /** Tubs and trays whose weight is taken off at the bench. */
 export function Containers() {
   const containers = useContainers()
-  const { remember, forget } = useChangeContainers()
+  const { create, remove } = useUpdateContainers()
   const format = useFormat()
   const form = useForm<Fields>({
     resolver: zodResolver(fields),
     defaultValues: { name: '', grams: null as unknown as number },
   })
-  const add = form.handleSubmit((said) => remember.mutate({ id: newId(), ...said }, { onSuccess: () => form.reset() }))
+  const add = form.handleSubmit((said) => create.mutate({ id: newId(), ...said }, { onSuccess: () => form.reset() }))
   return (
     <section aria-labelledby="containers">
       <h2 id="containers">Containers</h2>
@@ -37,7 +37,7 @@ export function Containers() {
                 size="sm"
                 variant="outline-dark"
                 aria-label={`Delete ${each.name}`}
-                onClick={() => forget.mutate(each.id)}
+                onClick={() => remove.mutate(each.id)}
               >
                 Delete
               </Button>
@@ -63,12 +63,12 @@ export function Containers() {
           <Form.Text className="refusal">{form.formState.errors.name?.message}</Form.Text>
         </Form.Group>
         <FormWeight control={form.control} name="grams" label="Weight, empty" />
-        <Button type="submit" variant="outline-dark" disabled={remember.isPending}>
+        <Button type="submit" variant="outline-dark" disabled={create.isPending}>
           Add container
         </Button>
       </Form>
-      {remember.isError ? <Failed error={remember.error} /> : null}
-      {forget.isError ? <Failed error={forget.error} /> : null}
+      {create.isError ? <Failed error={create.error} /> : null}
+      {remove.isError ? <Failed error={remove.error} /> : null}
     </section>
   )
 }

@@ -8,7 +8,7 @@ import { v7 as newId } from 'uuid'
 import { z } from 'zod'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks } from '../../data/queries.ts'
-import { useChangeCooks } from '../../data/settings-queries.ts'
+import { useUpdateCooks } from '../../data/settings-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 
@@ -26,7 +26,7 @@ type Fields = z.infer<typeof fields>
 export function Cooks() {
   const cooks = useCooks()
   const { wagePerHour } = useKitchen()
-  const { add, change } = useChangeCooks()
+  const { add, change } = useUpdateCooks()
   if (cooks.isError) return <Failed error={cooks.error} retry={() => void cooks.refetch()} />
   if (!cooks.data) return <Loading what="the cooks" />
   return (

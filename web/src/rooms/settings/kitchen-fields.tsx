@@ -4,7 +4,7 @@ import Form from 'react-bootstrap/Form'
 import { useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useChangeKitchen } from '../../data/settings-queries.ts'
+import { useUpdateKitchen } from '../../data/settings-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
 import { DecimalOptions, UnitOptions } from '../../parts/kitchen-options.tsx'
 import { Failed } from '../../parts/states.tsx'
@@ -26,7 +26,7 @@ const fields = z.object({
 /** The kitchen itself. Its money stays that of everything that was ever bought. */
 export function KitchenFields() {
   const { id: _id, currency, ...kitchen } = useKitchen()
-  const change = useChangeKitchen()
+  const change = useUpdateKitchen()
   const form = useForm<z.infer<typeof fields>>({ resolver: zodResolver(fields), defaultValues: kitchen })
   const { register, formState } = form
   const zones = TIME_ZONES.includes(kitchen.timeZone) ? TIME_ZONES : [kitchen.timeZone, ...TIME_ZONES]

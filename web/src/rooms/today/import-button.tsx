@@ -15,10 +15,10 @@ export function ImportButton() {
   const importing = useImportDocument()
   const [read, setRead] = useState<{ id: string; document: unknown } | null>(null)
   const [decided, setDecided] = useState<Readonly<Record<string, string>>>({})
-  const take = (wish: { id: string; document: unknown }, names: Readonly<Record<string, string>>) => {
-    setRead(wish)
+  const take = (request: { id: string; document: unknown }, names: Readonly<Record<string, string>>) => {
+    setRead(request)
     setDecided(names)
-    importing.mutate({ ...wish, names }, { onSuccess: ({ record }) => navigate(`/verdict/${record.id}`) })
+    importing.mutate({ ...request, names }, { onSuccess: ({ record }) => navigate(`/verdict/${record.id}`) })
   }
   const open = openNamesOf(importing.error)
   return (

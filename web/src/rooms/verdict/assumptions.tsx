@@ -2,7 +2,7 @@ import { editOf, type FabricationRecord } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { fabricationPath, useChangeFabrication } from '../../data/queries.ts'
+import { fabricationPath, useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { AssumptionFields } from './assumption-fields.tsx'
 import type { TryOut } from './use-try-out.ts'
@@ -17,7 +17,7 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
   const { format } = useAppraised()
   const kitchen = useKitchen()
   const navigate = useNavigate()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const path = fabricationPath(kitchen.id, record.id)
   const sheet = `${path}/sheet.pdf${tryOut.opened ? `?what-if=${tryOut.opened.id}` : ''}`
   const weighMore = () => {

@@ -13,7 +13,7 @@ const BatchChart = lazy(() => import('./batch-chart.tsx'))
 const USUAL_SET_UP = 10
 /** The curve is drawn to so many times the record's batch, and to no fewer than so many. */
 const TIMES = 3
-const LEAST_SHOWN = 12
+const MIN_SHOWN = 12
 
 /** What a portion costs when more or fewer are cut at once, and from which batch on making pays. */
 export function BatchSize({ record }: { record: FabricationRecord }) {
@@ -23,7 +23,7 @@ export function BatchSize({ record }: { record: FabricationRecord }) {
   // What one bird took may be less than what is usual.
   const [setUp, setSetUp] = useState<number | null>(Math.min(USUAL_SET_UP, minutes))
   const setUpMinutes = Math.min(setUp ?? 0, minutes)
-  const most = Math.max(LEAST_SHOWN, record.units * TIMES)
+  const most = Math.max(MIN_SHOWN, record.units * TIMES)
   const curve = useMemo(
     () => (at === null ? null : batchCurve(document, { at, units: record.units, setUpMinutes, most })),
     [document, at, record.units, setUpMinutes, most],

@@ -5,7 +5,7 @@ import {
   choiceForms,
   evaluate,
   type SideBySide,
-  type SideBySideWish,
+  type SideBySideRequest,
   sideOf,
   type WholeForm,
 } from '@fleam/core'
@@ -18,7 +18,7 @@ interface ChoicesComparedProps {
   item: Item
   /** Every style of the item at every price of it. */
   whole: readonly WholeForm[]
-  terms: SideBySideWish
+  terms: SideBySideRequest
 }
 
 /** The ways on which good cooks differ within one style, in money: notch or tweezers, wishbone out or in. */
@@ -66,7 +66,7 @@ export function ChoicesCompared({ item, whole, terms }: ChoicesComparedProps) {
 interface OneQuestionProps {
   question: string
   choices: readonly ChoiceForm[]
-  terms: SideBySideWish
+  terms: SideBySideRequest
 }
 
 function OneQuestion({ question, choices, terms }: OneQuestionProps) {

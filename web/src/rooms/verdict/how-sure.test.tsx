@@ -13,19 +13,19 @@ jest.mock('./batch-chart.tsx', () => ({
   __esModule: true,
   default: ({ curve }: { curve: { points: object[] } }) => <p>{curve.points.length} points</p>,
 }))
-jest.mock('../../workers/core-client.ts', () => ({ forecastAside: (wish: DrawWish) => drawHere(wish) }))
+jest.mock('../../workers/core-client.ts', () => ({ forecastAside: (request: DrawRequest) => drawHere(request) }))
 
-interface DrawWish {
+interface DrawRequest {
   model: ForecastModel
   spreads: Spreads
   seed: number
 }
-const drawn: DrawWish[] = []
-async function drawHere(wish: DrawWish) {
-  drawn.push(wish)
-  const run = new ForecastRun(wish.model, wish.spreads, { draws: 4000, seed: wish.seed })
+const drawn: DrawRequest[] = []
+async function drawHere(request: DrawRequest) {
+  drawn.push(request)
+  const run = new ForecastRun(request.model, request.spreads, { draws: 4000, seed: request.seed })
   run.step(4000)
-  return forecastOf(wish.model, wish.spreads, run.savings)
+  return forecastOf(request.model, request.spreads, run.savings)
 }
 
 const record = { id: 'r', units: 6, piles: [{ id: 'supremes', name: 'supremes' }] } as FabricationRecord

@@ -1,6 +1,6 @@
 import { editOf, type FabricationRecord } from '@fleam/contract'
 import { type Fact, labourAnswered, labourDoubt } from '@fleam/core'
-import { useChangeFabrication, useCooks } from '../../data/queries.ts'
+import { useCooks, useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { LabourQuestion } from '../../parts/labour-question.tsx'
 import { Failed } from '../../parts/states.tsx'
@@ -9,7 +9,7 @@ import { Failed } from '../../parts/states.tsx'
 export function LabourAsked({ record, facts }: { record: FabricationRecord; facts: readonly Fact[] }) {
   const { format } = useAppraised()
   const { data: cooks = [] } = useCooks()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   if (record.closedAt === null) return null
   const endMs = Date.parse(record.closedAt)
   const doubt = labourDoubt(record, facts, endMs)

@@ -79,7 +79,7 @@ function PortionPile({ pile, result, record }: PortionPileProps) {
   )
 }
 
-const MOST_PERCENT = 95
+const MAX_PERCENT = 95
 
 /** A raw portion as it is served. */
 function Served({ pile, result, record }: PortionPileProps) {
@@ -93,7 +93,7 @@ function Served({ pile, result, record }: PortionPileProps) {
       <NumberField
         label={`Cooking loss of ${pile.name}, %`}
         value={percent}
-        max={MOST_PERCENT}
+        max={MAX_PERCENT}
         onChange={setPercent}
         hint="assumed until you weigh it"
       />

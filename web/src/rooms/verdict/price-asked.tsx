@@ -4,13 +4,13 @@ import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useChangeFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import { Failed } from '../../parts/states.tsx'
 
 /** A record whose price nobody knew: its yields stand, and the price is asked for here. */
 export function PriceAsked({ record }: { record: FabricationRecord }) {
   const kitchen = useKitchen()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const [text, setText] = useState('')
   const [per, setPer] = useState<PriceUnit>(kitchen.units === 'metric' ? 'kg' : 'lb')
   const [isMissing, setMissing] = useState(false)

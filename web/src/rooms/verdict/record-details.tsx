@@ -1,12 +1,12 @@
 import { editOf, type FabricationRecord } from '@fleam/contract'
-import { MOST_UNITS } from '@fleam/core'
+import { MAX_UNITS } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { type UseFormReturn, useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useChangeFabrication, useCooks, useItems } from '../../data/queries.ts'
+import { useCooks, useItems, useUpdateFabrication } from '../../data/queries.ts'
 import { supplierIdOf } from '../../data/supplier-id.ts'
 import { FormDay, FormNumber } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
@@ -14,7 +14,7 @@ import { RecordHistory } from './record-history.tsx'
 
 const fields = z.object({
   styleId: z.string(),
-  units: z.number({ error: 'How many were cut?' }).int('Whole ones only.').min(1, 'At least one.').max(MOST_UNITS),
+  units: z.number({ error: 'How many were cut?' }).int('Whole ones only.').min(1, 'At least one.').max(MAX_UNITS),
   date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'Which day?'),
   cookId: z.string(),
   supplier: z.string().trim().max(120),
@@ -27,7 +27,7 @@ type Fields = z.infer<typeof fields>
 /** What a record says of itself, to be put right; what it said before is kept below. */
 export function RecordDetails({ record }: { record: FabricationRecord }) {
   const kitchen = useKitchen()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const form = useForm<Fields>({
     resolver: zodResolver(fields),
     values: {
@@ -100,7 +100,7 @@ function RecordFields({ form }: { form: UseFormReturn<Fields> }) {
           )}
         </Form.Select>
       </Form.Group>
-      <FormNumber control={control} name="units" label="How many" min={1} max={MOST_UNITS} />
+      <FormNumber control={control} name="units" label="How many" min={1} max={MAX_UNITS} />
       <Form.Group controlId="record-cook">
         <Form.Label>Cook</Form.Label>
         <Form.Select {...register('cookId')}>

@@ -12,8 +12,8 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { ChoicesCompared } from './choices-compared.tsx'
 import { SideTable } from './side-table.tsx'
 
-const MOST_COMPARED = 6
-const LEAST_COMPARED = 2
+const MAX_COMPARED = 6
+const MIN_COMPARED = 2
 const USUAL_UNITS = 6
 
 /** Two to six cut styles or forms of one item on the same axes. */
@@ -94,7 +94,7 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
       ),
   )
   const formsOfProducts = useFormsOfProducts([...wanted.keys()])
-  const wish = {
+  const request = {
     units,
     wagePerHour,
     currency,
@@ -107,9 +107,9 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
       (formsOfProducts[at] ?? []).flatMap((form) => (form.kind === 'ready' ? { id: form.id, form, product } : [])),
     ),
   ]
-  const sideBySide = candidates.flatMap(({ form, product }) => sideOf(form, wish, product) ?? [])
+  const sideBySide = candidates.flatMap(({ form, product }) => sideOf(form, request, product) ?? [])
   const sides = chosen ? sideBySide.filter(({ form }) => chosen.includes(form.id)) : cheapestOfEach(sideBySide)
-  const shown = sides.slice(0, MOST_COMPARED)
+  const shown = sides.slice(0, MAX_COMPARED)
   const ids = shown.map(({ form }) => form.id)
   return (
     <>
@@ -128,14 +128,14 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
                 id={`side-${id}`}
                 label={`${nameOf(form)}${form.kind === 'whole' ? `, ${form.article}` : ''}`}
                 checked={isIn}
-                disabled={isIn ? ids.length <= LEAST_COMPARED : ids.length >= MOST_COMPARED}
+                disabled={isIn ? ids.length <= MIN_COMPARED : ids.length >= MAX_COMPARED}
                 onChange={(event) => onChoose(event.target.checked ? [...ids, id] : ids.filter((each) => each !== id))}
               />
             )
           })}
         </fieldset>
       </details>
-      <ChoicesCompared key={item.id} item={item} whole={whole} terms={wish} />
+      <ChoicesCompared key={item.id} item={item} whole={whole} terms={request} />
     </>
   )
 }
@@ -153,7 +153,7 @@ function cheapestOfEach(sides: readonly SideBySide[]): SideBySide[] {
   }
   const whole = [...best.values()].filter(({ form }) => form.kind === 'whole')
   const ready = [...best.values()].filter(({ form }) => form.kind === 'ready').slice(0, 1)
-  return [...whole.slice(0, MOST_COMPARED - ready.length), ...ready]
+  return [...whole.slice(0, MAX_COMPARED - ready.length), ...ready]
 }
 
 function costOf({ figures }: SideBySide): number {

@@ -93,7 +93,7 @@ function InAYear({ record }: { record: FabricationRecord }) {
   )
 }
 
-const MOST_PERCENT = 100
+const MAX_PERCENT = 100
 
 /** Which definition of yield a claimed figure fits, or that no weight supports it. */
 function Claim() {
@@ -101,7 +101,7 @@ function Claim() {
   const [percent, setPercent] = useState<number | null>(null)
   return (
     <div>
-      <NumberField label="Somebody claims a yield of, %" max={MOST_PERCENT} value={null} onChange={setPercent} />
+      <NumberField label="Somebody claims a yield of, %" max={MAX_PERCENT} value={null} onChange={setPercent} />
       {percent === null ? null : (
         <>
           <p className="answer">{checkClaim(percent / 100, appraisal.weights).sentence}</p>

@@ -4,7 +4,7 @@ import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { v7 as newId } from 'uuid'
-import { useChangeFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import type { useWhatIfs } from '../../data/what-if-queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Failed } from '../../parts/states.tsx'
@@ -20,18 +20,18 @@ interface TryOutBarProps {
   whatIfs: ReturnType<typeof useWhatIfs>
 }
 
-const MOST_WORDED = 4
+const MAX_WORDED = 4
 
 const firstUpper = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** The line between the record and what is only tried out; it stays in sight while one types. */
 export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps) {
   const { document, format } = useAppraised()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   const { opened, isEdited, assumptions } = tryOut
   if (!isEdited && !opened) return null
   const changes = assumptionChanges(recorded, document)
-  const worded = changes.slice(0, MOST_WORDED).map((each) => changeWords(each, format))
+  const worded = changes.slice(0, MAX_WORDED).map((each) => changeWords(each, format))
   const putIn = () =>
     change.mutate(
       editOf(record, {
@@ -48,7 +48,7 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
       <p>
         <strong>{opened && !isEdited ? `What if: ${opened.name}.` : 'Tried out, not in the record.'}</strong>{' '}
         {worded.length === 0 ? 'Nothing is different from the record.' : `${firstUpper(worded.join('; '))}.`}
-        {changes.length > MOST_WORDED ? ` And ${changes.length - MOST_WORDED} more.` : ''} <Headline />
+        {changes.length > MAX_WORDED ? ` And ${changes.length - MAX_WORDED} more.` : ''} <Headline />
       </p>
       <div className="try-out-actions">
         <Button variant="light" onClick={() => tryOut.open(null)}>
@@ -60,7 +60,7 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
         </Button>
       </div>
       {change.isError ? <Failed error={change.error} /> : null}
-      {whatIfs.keep.isError ? <Failed error={whatIfs.keep.error} /> : null}
+      {whatIfs.create.isError ? <Failed error={whatIfs.create.error} /> : null}
     </section>
   )
 }
@@ -82,7 +82,7 @@ function Headline() {
 /** Keeps what is tried out under a name; of one that is open, under its own name it takes its place. */
 function KeepForm({
   tryOut: { opened, assumptions, open },
-  whatIfs: { keep },
+  whatIfs: { create },
 }: Pick<TryOutBarProps, 'tryOut' | 'whatIfs'>) {
   const [name, setName] = useState(opened?.name ?? '')
   const submit = (event: FormEvent) => {
@@ -90,7 +90,7 @@ function KeepForm({
     const isSame = opened !== null && opened.name === name.trim()
     const id = isSame ? opened.id : newId()
     const createdAt = isSame ? opened.createdAt : new Date().toISOString()
-    keep.mutate({ id, name: name.trim(), assumptions, createdAt }, { onSuccess: () => open(id) })
+    create.mutate({ id, name: name.trim(), assumptions, createdAt }, { onSuccess: () => open(id) })
   }
   return (
     <Form onSubmit={submit} className="try-out-keep">
@@ -103,7 +103,7 @@ function KeepForm({
         pattern=".*\S.*"
         onChange={(event) => setName(event.target.value)}
       />
-      <Button type="submit" variant="light" disabled={keep.isPending}>
+      <Button type="submit" variant="light" disabled={create.isPending}>
         Keep as a what-if
       </Button>
     </Form>

@@ -1,14 +1,14 @@
 import type { FabricationRecord } from '@fleam/contract'
 import { editOf } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
-import { useChangeFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Failed } from '../../parts/states.tsx'
 
 /** What to know before trusting the figures, in plain words. */
 export function Warnings({ record }: { record: FabricationRecord }) {
   const { appraisal, format } = useAppraised()
-  const change = useChangeFabrication(record.id)
+  const change = useUpdateFabrication(record.id)
   if (appraisal.warnings.length === 0) return null
   const mayConfirm = appraisal.weights.balance === 'over' && !record.confirmed
   return (

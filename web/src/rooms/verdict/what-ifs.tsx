@@ -13,7 +13,7 @@ import { changeWords } from './change-words.ts'
 import { BESIDE, type TryOut } from './use-try-out.ts'
 
 /** So many stand beside the record at a time. */
-const MOST_BESIDE = 4
+const MAX_BESIDE = 4
 
 interface WhatIfsProps {
   record: FabricationRecord
@@ -24,13 +24,13 @@ interface WhatIfsProps {
 }
 
 /** What was tried out and kept, up to four of them beside the record. */
-export function WhatIfs({ record, documentWith, tryOut, whatIfs: { kept, letGo } }: WhatIfsProps) {
+export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps) {
   const [search, setSearch] = useSearchParams()
-  const known = kept.data ?? []
-  if (kept.isError) return <Failed error={kept.error} retry={() => void kept.refetch()} />
+  const known = whatIfs.kept.data ?? []
+  if (whatIfs.kept.isError) return <Failed error={whatIfs.kept.error} retry={() => void whatIfs.kept.refetch()} />
   if (known.length === 0) return null
   const asked = search.get(BESIDE)?.split(',')
-  const shown = (asked ? known.filter((each) => asked.includes(each.id)) : known).slice(0, MOST_BESIDE)
+  const shown = (asked ? known.filter((each) => asked.includes(each.id)) : known).slice(0, MAX_BESIDE)
   const choose = (id: string, isIn: boolean) => {
     const ids = shown.map((each) => each.id).filter((each) => each !== id)
     setSearch(
@@ -43,7 +43,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs: { kept, letGo }
   }
   const remove = (id: string) => {
     if (tryOut.opened?.id === id) tryOut.open(null)
-    letGo.mutate(id)
+    whatIfs.remove.mutate(id)
   }
   return (
     <section aria-labelledby="what-ifs">
@@ -59,7 +59,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs: { kept, letGo }
                 id={`beside-${id}`}
                 label={name}
                 checked={isIn}
-                disabled={!isIn && shown.length >= MOST_BESIDE}
+                disabled={!isIn && shown.length >= MAX_BESIDE}
                 onChange={(event) => choose(id, event.target.checked)}
               />
             )
@@ -115,7 +115,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs: { kept, letGo }
           </tr>
         </tbody>
       </Table>
-      {letGo.isError ? <Failed error={letGo.error} /> : null}
+      {whatIfs.remove.isError ? <Failed error={whatIfs.remove.error} /> : null}
     </section>
   )
 }
