@@ -1,7 +1,7 @@
 import type { FabricationRecord, FabricationStep, ScaleReading } from '@fleam/contract'
 import { documentOf, type Mark, type PlannedPile, viewOf, type WeighingCheck } from '@fleam/core'
-import { progressOf } from '../src/rooms/bench/progress.ts'
-import type { Bench } from '../src/rooms/bench/use-bench.ts'
+import { progressOf } from '../src/rooms/bench/state/progress.ts'
+import type { Bench } from '../src/rooms/bench/state/use-bench.ts'
 
 const pile = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({
   id,

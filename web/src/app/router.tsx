@@ -18,9 +18,9 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <Loading what="the room" />,
     children: [
       { path: '/', lazy: () => import('../rooms/today/today.tsx') },
-      { path: '/bench', lazy: () => import('../rooms/bench/start.tsx') },
+      { path: '/bench', lazy: () => import('../rooms/bench/start/start.tsx') },
       { path: '/bench/:id', loader: requireIds, lazy: () => import('../rooms/bench/bench.tsx') },
-      { path: '/bench/:id/entry', loader: requireIds, lazy: () => import('../rooms/bench/entry.tsx') },
+      { path: '/bench/:id/entry', loader: requireIds, lazy: () => import('../rooms/bench/entry/entry.tsx') },
       { path: '/card/:styleId', loader: requireIds, lazy: () => import('../rooms/card/card.tsx') },
       { path: '/verdict', lazy: () => import('../rooms/verdict/latest.tsx') },
       { path: '/verdict/styles', lazy: () => import('../rooms/verdict/styles-compared.tsx') },

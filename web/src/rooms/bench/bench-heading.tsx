@@ -1,8 +1,8 @@
 import { LotLink } from '../../parts/lot-link.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { BenchOptions } from './bench-options.tsx'
-import { Clocks } from './clocks.tsx'
-import type { Bench } from './use-bench.ts'
+import { Clocks } from './clocks/clocks.tsx'
+import type { Bench } from './state/use-bench.ts'
 
 const STATUS_WORDS = { open: '', closed: ' · finished', abandoned: ' · abandoned' } as const
 

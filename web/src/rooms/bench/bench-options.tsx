@@ -4,9 +4,9 @@ import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { Link } from 'react-router-dom'
 import { useCooks } from '../../data/queries.ts'
-import { Abandon } from './abandon.tsx'
-import type { BenchSettings } from './bench-settings.ts'
-import type { Bench } from './use-bench.ts'
+import { Abandon } from './finish/abandon.tsx'
+import type { BenchSettings } from './state/bench-settings.ts'
+import type { Bench } from './state/use-bench.ts'
 
 const SWITCHES: readonly {
   name: keyof BenchSettings & ('takesItself' | 'sound' | 'voice')

@@ -8,25 +8,25 @@ import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { BenchHeading } from './bench-heading.tsx'
-import { BenchCautions } from './cautions.tsx'
-import { ChecksLine } from './checks-line.tsx'
-import { HowMany } from './how-many.tsx'
+import { Running } from './finish/running.tsx'
+import { useFinish } from './finish/use-finish.ts'
 import { KeysHelp } from './keys-help.tsx'
-import { PieceList } from './piece-list.tsx'
-import { PileTiles } from './pile-tiles.tsx'
-import { Running } from './running.tsx'
-import { ScalePanel, typeWeight } from './scale-panel.tsx'
-import { StandIn } from './stand-in.tsx'
-import { StepCard } from './step-card.tsx'
-import { useBench } from './use-bench.ts'
+import { HowMany } from './piles/how-many.tsx'
+import { PieceList } from './piles/piece-list.tsx'
+import { PileTiles } from './piles/pile-tiles.tsx'
+import { ScalePanel, typeWeight } from './scale/scale-panel.tsx'
+import { StandIn } from './scale/stand-in.tsx'
+import { useBench } from './state/use-bench.ts'
+import { BenchCautions } from './steps/cautions.tsx'
+import { ChecksLine } from './steps/checks-line.tsx'
+import { StepCard } from './steps/step-card.tsx'
 import { useBenchKeys } from './use-bench-keys.ts'
-import { useFinish } from './use-finish.ts'
 import { useWakeLock } from './use-wake-lock.ts'
 
 /** Of what is cut along its length alone. */
-const NextCut = lazy(() => import('./next-cut.tsx'))
+const NextCut = lazy(() => import('./next-cut/next-cut.tsx'))
 /** Asked at the end alone, and loaded then. */
-const LossCauses = lazy(() => import('./loss-causes.tsx'))
+const LossCauses = lazy(() => import('./finish/loss-causes.tsx'))
 
 /** One fabrication, live: exactly where it was left, on any device. */
 export function Component() {

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { digitOf, isPressing, isTyping } from '../../parts/keys.ts'
-import type { Bench } from './use-bench.ts'
+import type { Bench } from './state/use-bench.ts'
 
 /** What keys do beside the bench's own actions. */
 export interface BenchKeyActions {

@@ -1,0 +1,14 @@
+import type { Bench } from '../state/use-bench.ts'
+import { ColdClocks } from './cold-clocks.tsx'
+import { WhoWorksHere } from './who-works-here.tsx'
+
+/** How long it has been out of the cold, who works here, and whose time runs: the labour that the verdict pays. */
+export function Clocks({ bench }: { bench: Bench }) {
+  if (bench.live.record.status !== 'open') return null
+  return (
+    <>
+      <ColdClocks live={bench.live} />
+      <WhoWorksHere bench={bench} />
+    </>
+  )
+}

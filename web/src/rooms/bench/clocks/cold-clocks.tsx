@@ -1,0 +1,109 @@
+import type { ColdLoad } from '@fleam/core'
+import { Refrigerator, Snowflake } from 'lucide-react'
+import { lazy, Suspense, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import { type ColdState, useColdLoads } from './use-cold-loads.ts'
+
+/** Looked at when loads are told apart, and loaded then. */
+const LoadsDialog = lazy(() => import('./loads-dialog.tsx'))
+
+const LEVEL_WORDS = { ok: '', amber: ': soon back', red: ': back into the cold' } as const
+const whole = (minutes: number) => `${Math.floor(minutes)} min`
+
+/** How long what is on the board has been out of the cold: one clock for each load of a batch. */
+export function ColdClocks({ live }: { live: LiveFabrication }) {
+  const cold = useColdLoads(live)
+  const [only, ...others] = cold.loads
+  if (only && others.length === 0 && cold.waiting === 0) return <OneLoad live={live} load={only} cold={cold} />
+  return <ManyLoads live={live} cold={cold} />
+}
+
+interface OneLoadProps {
+  live: LiveFabrication
+  load: ColdLoad
+  cold: ColdState
+}
+
+function OneLoad({ live, load, cold }: OneLoadProps) {
+  return (
+    <div className={`cold ${load.level}`} role="timer" aria-label="Out of the cold">
+      <p>
+        <strong>{load.isOut ? `Out of the fridge ${whole(load.boardMinutes)}` : 'In the fridge'}</strong>
+        <span>
+          {whole(load.outMinutes)} of {cold.limits.outMinutes} in all{LEVEL_WORDS[load.level]}
+        </span>
+      </p>
+      <Button
+        variant="outline-dark"
+        onClick={() =>
+          void live.mark(load.isOut ? 'back in the fridge' : 'out of the fridge', {
+            mark: load.isOut ? 'cold-in' : 'cold-out',
+          })
+        }
+      >
+        <Snowflake size={20} aria-hidden /> {load.isOut ? 'Back in the fridge' : 'Out again'}
+      </Button>
+    </div>
+  )
+}
+
+/** Loads that are out, one touch each to put them back; and the next one to take out. */
+function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
+  const [isOpen, setOpen] = useState(false)
+  const { loads, waiting, nextUnits } = cold
+  const out = loads.filter(({ isOut }) => isOut)
+  const next = loads.length + 1
+  const back = loads.length - out.length
+  return (
+    <section className="cold-loads" aria-label="Out of the cold">
+      {out.map((load) => (
+        <Button
+          key={load.load}
+          variant="outline-dark"
+          className={`cold ${load.level}`}
+          onClick={() => void live.mark(`load ${load.load} back in the fridge`, { mark: 'cold-in', load: load.load })}
+        >
+          <Snowflake size={20} aria-hidden />
+          <span>
+            <strong role="timer">
+              Load {load.load} ({load.units}): out {whole(load.boardMinutes)}
+            </strong>
+            <small>
+              Back in the fridge
+              {LEVEL_WORDS[load.level] ? `, ${whole(load.outMinutes)} of ${cold.limits.outMinutes}` : ''}
+            </small>
+          </span>
+        </Button>
+      ))}
+      {waiting > 0 ? (
+        <Button
+          variant="outline-dark"
+          className="cold"
+          onClick={() =>
+            void live.mark(`load ${next} out of the fridge`, { mark: 'cold-out', load: next, units: nextUnits })
+          }
+        >
+          <Refrigerator size={20} aria-hidden />
+          <span>
+            <strong>Take out {nextUnits}</strong>
+            <small>
+              load {next}; {waiting} wait
+            </small>
+          </span>
+        </Button>
+      ) : null}
+      <Button variant="outline-dark" onClick={() => setOpen(true)}>
+        <span>
+          Loads
+          <small>{back} back</small>
+        </span>
+      </Button>
+      {isOpen ? (
+        <Suspense fallback={null}>
+          <LoadsDialog live={live} cold={cold} onClose={() => setOpen(false)} />
+        </Suspense>
+      ) : null}
+    </section>
+  )
+}

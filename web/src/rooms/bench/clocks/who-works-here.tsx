@@ -1,0 +1,68 @@
+import { givenSteps, labourClocks } from '@fleam/core'
+import { CirclePause, CirclePlay } from 'lucide-react'
+import Button from 'react-bootstrap/Button'
+import { useKitchen } from '../../../data/kitchen-context.ts'
+import { useCooks } from '../../../data/queries.ts'
+import type { Bench } from '../state/use-bench.ts'
+
+const whole = (minutes: number) => `${Math.floor(minutes)} min`
+/** So many names fit beside the clocks; the others are chosen under *This device*. */
+const MAX_NAMES = 4
+
+/** One touch says who works at this device; the clock beside the names is theirs. */
+export function WhoWorksHere({ bench }: { bench: Bench }) {
+  const { marks, nowMs, mark } = bench.live
+  const { data: cooks = [] } = useCooks()
+  const kitchen = useKitchen()
+  const clocks = new Map(labourClocks(marks, nowMs).map((clock) => [clock.cookId, clock]))
+  const me = bench.settings.cookId ?? bench.live.record.cookId
+  const nameOf = (cookId: string | null) => (cookId === null ? null : bench.live.cookName(cookId))
+  const mine = clocks.get(me)
+  const isRunning = mine?.isRunning ?? false
+  const toggle = () => {
+    const ratePerHour = cooks.find(({ id }) => id === me)?.wagePerHour ?? kitchen.wagePerHour
+    void mark(
+      `${isRunning ? 'pause' : 'start'} the clock of ${nameOf(me) ?? 'the cook'}`,
+      isRunning ? { mark: 'labour-pause', cookId: me } : { mark: 'labour-start', cookId: me, ratePerHour },
+    )
+  }
+  return (
+    <>
+      <fieldset className="who-works-here" aria-label="Who works here">
+        {namesShown(bench, [...clocks.keys()], cooks).map((cookId) => (
+          <Button
+            key={cookId}
+            variant="outline-dark"
+            aria-pressed={cookId === me}
+            onClick={() => bench.settings.change({ cookId })}
+          >
+            <span>
+              {nameOf(cookId) ?? 'Cook'}
+              <ClockWords minutes={clocks.get(cookId)?.minutes} isRunning={clocks.get(cookId)?.isRunning} />
+            </span>
+          </Button>
+        ))}
+      </fieldset>
+      <Button variant="outline-dark" className="own-clock" aria-pressed={isRunning} onClick={toggle}>
+        {isRunning ? <CirclePause size={20} aria-hidden /> : <CirclePlay size={20} aria-hidden />}
+        <span>
+          {mine ? whole(mine.minutes) : 'Clock'}
+          <small>{isRunning ? 'pause the clock' : 'start the clock'}</small>
+        </span>
+      </Button>
+    </>
+  )
+}
+
+const ClockWords = ({ minutes, isRunning }: { minutes: number | undefined; isRunning: boolean | undefined }) =>
+  minutes === undefined ? null : <small>{isRunning ? whole(minutes) : `${whole(minutes)}, paused`}</small>
+
+/** Who is here first: this device's cook, those with a clock or a step of their own, the job's cook; then the others. */
+function namesShown({ live, settings }: Bench, timed: readonly (string | null)[], cooks: readonly { id: string }[]) {
+  const here = [settings.cookId, live.record.cookId, ...timed, ...givenSteps(live.marks).values()]
+  const ids = [...here, ...cooks.map(({ id }) => id)].filter((id): id is string => id !== null)
+  const first = new Set([...new Set(ids)].slice(0, MAX_NAMES))
+  // In the order of the kitchen's list, so that no name moves under the finger.
+  const known = cooks.map(({ id }) => id).filter((id) => first.has(id))
+  return [...known, ...[...first].filter((id) => !known.includes(id))]
+}

@@ -1,0 +1,98 @@
+import { act, fireEvent, screen } from '@testing-library/react'
+import { planned } from '../../../../../core/test/planned.ts'
+import { renderPart, touch } from '../../../../test/render.tsx'
+import { causeByDigit } from './cause-by-digit.ts'
+import LossCauses, { type NamedCause } from './loss-causes.tsx'
+
+const OUTCOMES = [
+  { pile: planned('supremes'), grams: 3000, expected: 3400, side: 'less' as const },
+  { pile: planned('bones', { class: 'by-product' }), grams: 4400, expected: 3900, side: 'more' as const },
+]
+
+function ask() {
+  const finished: NamedCause[][] = []
+  renderPart(
+    <LossCauses
+      outcomes={OUTCOMES}
+      doubt={null}
+      currency="EUR"
+      species="poultry"
+      isOpen
+      isFinishing={false}
+      onClose={() => {}}
+      onFinish={(causes) => finished.push(causes)}
+    />,
+  )
+  return finished
+}
+const finish = () => touch(screen.getByRole('button', { name: /[Ff]inish/ }))
+
+test('nobody has to say why', async () => {
+  const finished = ask()
+  expect(screen.getByText('Less supremes than expected', { exact: false }).textContent).toContain('about 3,400')
+  await finish()
+  expect(finished).toEqual([[]])
+})
+
+test('one tap names a cause, another one changes it, the same again takes it back', async () => {
+  const finished = ask()
+  const cause = (name: string, at = 0) => screen.getAllByRole('button', { name: new RegExp(name) })[at] as HTMLElement
+  await touch(cause('skin torn'))
+  await touch(cause('portions too light'))
+  await touch(cause('joint missed', 1))
+  await touch(cause('joint missed', 1))
+  await touch(cause('another cause', 1))
+  await touch(cause('too warm'))
+  await finish()
+  expect(finished).toEqual([
+    [
+      { pileId: 'supremes', cause: 'too-light' },
+      { pileId: 'bones', cause: 'too-warm' },
+    ],
+  ])
+})
+
+test('clocks that are far off what was expected are asked about in one line, and minutes can be said', async () => {
+  const finished: unknown[] = []
+  renderPart(
+    <LossCauses
+      outcomes={[]}
+      doubt={{ timedMinutes: 1.5, expectedMinutes: 132 }}
+      currency="EUR"
+      species="poultry"
+      isOpen
+      isFinishing={false}
+      onClose={() => {}}
+      onFinish={(_causes, answer) => finished.push(answer)}
+    />,
+  )
+  expect(screen.getByRole('group').textContent).toMatch(/clocks say 1\.5\smin, 132\smin were expected/)
+  await touch(screen.getByRole('button', { name: /Use the expected/ }))
+  await finish()
+  await touch(screen.getByRole('button', { name: 'Say minutes …' }))
+  fireEvent.change(screen.getByLabelText('Minutes of work in all'), { target: { value: '120' } })
+  await touch(screen.getByRole('button', { name: 'Use these minutes' }))
+  await finish()
+  expect(finished).toEqual([{ source: 'expected' }, { source: 'typed', minutes: 120 }])
+})
+
+test('number keys answer for one pile after the other', async () => {
+  const finished = ask()
+  for (const key of ['1', '1', '1']) await act(async () => void fireEvent.keyDown(window, { key }))
+  await finish()
+  expect(finished).toEqual([
+    [
+      { pileId: 'supremes', cause: 'meat-on-bones' },
+      { pileId: 'bones', cause: 'meat-on-bones' },
+    ],
+  ])
+})
+
+test('a digit beyond the likely causes names none', () => {
+  expect(causeByDigit(9, OUTCOMES, [], null)).toBeNull()
+  expect(causeByDigit(null, OUTCOMES, [], null)).toBeNull()
+  expect(causeByDigit(2, OUTCOMES, [{ pileId: 'supremes' }], null)).toEqual({
+    pileId: 'bones',
+    cause: 'red-on-silverskin',
+  })
+})

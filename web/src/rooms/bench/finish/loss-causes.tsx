@@ -1,0 +1,124 @@
+import {
+  type LabourAnswer,
+  type LabourDoubt,
+  LOSS_CAUSES,
+  type LossCause,
+  likelyCauses,
+  type PileOutcome,
+} from '@fleam/core'
+import { useEffect, useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Modal from 'react-bootstrap/Modal'
+import { CAUSE_WORDS } from '../../../parts/cause-words.ts'
+import { digitOf, isTyping } from '../../../parts/keys.ts'
+import { LabourQuestion } from '../../../parts/labour-question.tsx'
+import { useFormat } from '../../../parts/use-format.ts'
+import { causeByDigit } from './cause-by-digit.ts'
+
+export interface NamedCause {
+  pileId: string
+  cause: LossCause
+}
+
+interface LossCausesProps {
+  outcomes: readonly PileOutcome[]
+  /** Clocks that say far less or more than was expected; null where they do not. */
+  doubt: LabourDoubt | null
+  currency: string
+  species: string | null
+  isOpen: boolean
+  isFinishing: boolean
+  onClose: () => void
+  onFinish: (causes: NamedCause[], answer: LabourAnswer | null) => void
+}
+
+/** Asked once at the end: why piles came out otherwise than expected, and which minutes hold. Nobody has to answer. */
+export default function LossCauses(props: LossCausesProps) {
+  const { outcomes, doubt, currency, species, isOpen, isFinishing, onClose, onFinish } = props
+  const [causes, setCauses] = useState<readonly NamedCause[]>([])
+  const [answer, setAnswer] = useState<LabourAnswer | null>(null)
+  const format = useFormat(currency)
+  const name = (pileId: string, cause: LossCause) =>
+    setCauses((before) => [
+      ...before.filter((each) => each.pileId !== pileId),
+      ...(before.some((each) => each.pileId === pileId && each.cause === cause) ? [] : [{ pileId, cause }]),
+    ])
+  const keys = useRef({ outcomes, causes, species, name })
+  keys.current = { outcomes, causes, species, name }
+  useEffect(() => {
+    if (!isOpen) return
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event)) return
+      const { outcomes: now, causes: named, species: kind, name: choose } = keys.current
+      const chosen = causeByDigit(digitOf(event), now, named, kind)
+      if (chosen) choose(chosen.pileId, chosen.cause)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [isOpen])
+  const asked = outcomes.find(({ pile }) => !causes.some((each) => each.pileId === pile.id))
+  return (
+    <Modal show={isOpen} onHide={onClose} size="lg" aria-labelledby="causes-title" centered scrollable>
+      <Modal.Header closeButton>
+        <Modal.Title id="causes-title" as="h2">
+          What happened here?
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body className="causes">
+        {doubt ? <LabourQuestion doubt={doubt} answer={answer} format={format} onAnswer={setAnswer} /> : null}
+        {outcomes.map((outcome) => (
+          <CausesOf
+            key={outcome.pile.id}
+            outcome={outcome}
+            species={species}
+            words={`${format.weight(outcome.grams)}, about ${format.weight(outcome.expected)} expected`}
+            chosen={causes.find((each) => each.pileId === outcome.pile.id)?.cause ?? null}
+            isAsked={outcome === asked}
+            onChoose={(cause) => name(outcome.pile.id, cause)}
+          />
+        ))}
+      </Modal.Body>
+      <Modal.Footer>
+        <Button className="main-action" autoFocus disabled={isFinishing} onClick={() => onFinish([...causes], answer)}>
+          {causes.length > 0 || answer ? 'Keep and finish' : 'Finish without an answer'}
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  )
+}
+
+interface CausesOfProps {
+  outcome: PileOutcome
+  species: string | null
+  words: string
+  chosen: LossCause | null
+  /** Number keys answer for this pile now. */
+  isAsked: boolean
+  onChoose: (cause: LossCause) => void
+}
+
+function CausesOf({ outcome, species, words, chosen, isAsked, onChoose }: CausesOfProps) {
+  const [isAll, setAll] = useState(false)
+  const likely = likelyCauses(outcome, species)
+  const shown = isAll ? [...likely, ...LOSS_CAUSES.filter((cause) => !likely.includes(cause))] : likely
+  return (
+    <fieldset>
+      <legend>
+        {outcome.side === 'less' ? 'Less' : 'More'} {outcome.pile.name} than expected{' '}
+        <span className="quiet">{words}</span>
+      </legend>
+      <div className="cause-choices">
+        {shown.map((cause, at) => (
+          <button key={cause} type="button" aria-pressed={cause === chosen} onClick={() => onChoose(cause)}>
+            {isAsked && at < likely.length ? <kbd>{at + 1}</kbd> : null} {CAUSE_WORDS[cause]}
+          </button>
+        ))}
+        {isAll ? null : (
+          <button type="button" className="quiet" onClick={() => setAll(true)}>
+            another cause …
+          </button>
+        )}
+      </div>
+    </fieldset>
+  )
+}

@@ -1,0 +1,81 @@
+import Button from 'react-bootstrap/Button'
+import { type Appraised, AppraisedContext, useAppraised } from '../../../parts/appraised-context.ts'
+import { Figure, MaybeFigure } from '../../../parts/figure.tsx'
+import { Failed } from '../../../parts/states.tsx'
+import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+
+interface RunningProps {
+  live: LiveFabrication
+  expected: Appraised
+  onFinish: () => void
+  isFinishing: boolean
+  /** Why it did not finish; null while nothing went wrong. */
+  error: unknown
+}
+
+/** How it goes: yield so far, and what a portion will cost if the rest comes out as expected. */
+export function Running({ live, expected, onFinish, isFinishing, error }: RunningProps) {
+  const { appraisal, format } = useAppraised()
+  const isOpen = live.record.status === 'open'
+  return (
+    <section className="running" aria-label="How it goes">
+      <dl>
+        <div>
+          <dt>Portion yield so far</dt>
+          <dd>
+            <Figure of={{ group: 'weights', figure: 'portionYield' }}>
+              {format.share(appraisal.weights.portionYield)}
+            </Figure>
+          </dd>
+        </div>
+        <div>
+          <dt>Not weighed yet</dt>
+          <dd>
+            <Figure of={{ group: 'weights', figure: 'unaccounted' }}>
+              {format.weight(appraisal.weights.unaccounted)}
+            </Figure>
+          </dd>
+        </div>
+        {live.record.priceFrom === 'none' ? (
+          <div>
+            <dt>No portion cost yet</dt>
+            <dd>no price is known</dd>
+          </div>
+        ) : (
+          <HeadingFor expected={expected} />
+        )}
+      </dl>
+      {isOpen ? (
+        <Button
+          variant="outline-dark"
+          className="finish"
+          disabled={isFinishing || live.standing.length === 0}
+          onClick={onFinish}
+        >
+          Finish: make or buy?
+        </Button>
+      ) : null}
+      {error ? <Failed error={error} /> : null}
+    </section>
+  )
+}
+
+/** Cost per portion of the first portion pile, the piles that are not weighed yet counted as expected. */
+function HeadingFor({ expected }: { expected: Appraised }) {
+  const pile = expected.appraisal.piles.find((each) => each.class === 'primary')
+  if (!pile) return null
+  return (
+    <AppraisedContext value={expected}>
+      <div>
+        <dt>Cost per portion, {pile.name}, the rest as expected</dt>
+        <dd>
+          <MaybeFigure
+            of={{ group: 'pile', pile: pile.name, figure: 'costPerPortion' }}
+            value={pile.costPerPortion}
+            word={expected.format.money}
+          />
+        </dd>
+      </div>
+    </AppraisedContext>
+  )
+}

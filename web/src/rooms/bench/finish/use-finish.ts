@@ -1,0 +1,46 @@
+import { editOf } from '@fleam/contract'
+import { type LabourAnswer, labourAnswered, labourAtEnd, labourClocks, labourDoubt, outsideRange } from '@fleam/core'
+import { useState } from 'react'
+import { useNavigate } from 'react-router-dom'
+import { useUpdateFabrication } from '../../../data/queries.ts'
+import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import type { NamedCause } from './loss-causes.tsx'
+
+/** Finishing: asks once for causes where a pile came out otherwise than expected, then closes and shows the verdict. */
+export function useFinish(live: LiveFabrication) {
+  const { record, document, marks } = live
+  const navigate = useNavigate()
+  const change = useUpdateFabrication(record.id)
+  const [isAsking, setAsking] = useState(false)
+  const outcomes = outsideRange(record.piles, document.piles, record.purchase.invoiceWeight)
+  const doubt = labourDoubt(record, marks, live.nowMs)
+  const close = (causes: NamedCause[], answer: LabourAnswer | null = null) => {
+    // What the clocks measured becomes the record's own labour, where it may be corrected.
+    const nowMs = Date.now()
+    const { entries, source } = answer
+      ? labourAnswered(record, marks, nowMs, live.cookName, answer)
+      : labourAtEnd(record, marks, nowMs, live.cookName)
+    change.mutate(editOf(record, { status: 'closed', causes, labour: [...entries], labourFrom: source }), {
+      onSuccess: () => {
+        // Opened again some day, the record must not count the time between.
+        for (const { cookId, isRunning } of labourClocks(marks, Date.now())) {
+          if (isRunning) void live.mark('the clock is stopped', { mark: 'labour-pause', cookId })
+        }
+        navigate(`/verdict/${record.id}`)
+      },
+    })
+  }
+  return {
+    outcomes,
+    doubt,
+    isAsking,
+    change,
+    stopAsking: () => setAsking(false),
+    close,
+    finish: () => {
+      if (record.status !== 'open' || live.standing.length === 0) return
+      if (outcomes.length > 0 || doubt) setAsking(true)
+      else close([])
+    },
+  }
+}

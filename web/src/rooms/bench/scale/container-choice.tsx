@@ -1,0 +1,112 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import Modal from 'react-bootstrap/Modal'
+import { v7 as newId } from 'uuid'
+import { useUpdateContainers } from '../../../data/style-queries.ts'
+import { Failed } from '../../../parts/states.tsx'
+import { useFormat } from '../../../parts/use-format.ts'
+import type { Bench } from '../state/use-bench.ts'
+
+/** Which container the pile lies in: its weight is taken off by itself, today and next time. */
+export function ContainerChoice({ bench }: { bench: Bench }) {
+  const [isOpen, setOpen] = useState(false)
+  // An empty tub looks like no pile: it belongs to the pile in turn.
+  const container = bench.containers.of(bench.pileInTurn.name)
+  return (
+    <>
+      <Button variant="outline-dark" className="container-choice" onClick={() => setOpen(true)}>
+        <small>Container</small>
+        {container ? container.name : 'none'}
+      </Button>
+      <ContainerList bench={bench} isOpen={isOpen} onClose={() => setOpen(false)} />
+    </>
+  )
+}
+
+interface ContainerListProps {
+  bench: Bench
+  isOpen: boolean
+  onClose: () => void
+}
+
+function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
+  const { containers, of, choose } = bench.containers
+  const pile = bench.pileInTurn.name
+  const container = of(pile)
+  const { remove } = useUpdateContainers()
+  const format = useFormat()
+  const pick = (id: string | null) => {
+    choose(pile, id)
+    onClose()
+  }
+  return (
+    <Modal show={isOpen} onHide={onClose} aria-labelledby="containers-title" centered>
+      <Modal.Header closeButton>
+        <Modal.Title id="containers-title" as="h2">
+          What does {pile} lie in?
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body className="containers">
+        <ul>
+          <li>
+            <button type="button" aria-pressed={container === null} onClick={() => pick(null)}>
+              Nothing, or tared by hand
+            </button>
+          </li>
+          {containers.map((each) => (
+            <li key={each.id}>
+              <button type="button" aria-pressed={each.id === container?.id} onClick={() => pick(each.id)}>
+                {each.name} <span className="quiet">{format.weight(each.grams)}</span>
+              </button>
+              <Button variant="outline-dark" aria-label={`Delete ${each.name}`} onClick={() => remove.mutate(each.id)}>
+                Forget
+              </Button>
+            </li>
+          ))}
+        </ul>
+        <RememberContainer bench={bench} onKept={pick} />
+      </Modal.Body>
+    </Modal>
+  )
+}
+
+/** Names the empty container that stands on the scale. */
+function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: string) => void }) {
+  const [name, setName] = useState('')
+  const { create } = useUpdateContainers()
+  const format = useFormat()
+  const { reading } = bench.scale
+  const grams = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+  return (
+    <Form
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (grams === null || name.trim() === '') return
+        const request = { id: newId(), name: name.trim(), grams }
+        create.mutate(request, {
+          onSuccess: (kept) => onKept(kept.find((each) => each.name === request.name)?.id ?? request.id),
+        })
+      }}
+    >
+      <Form.Label htmlFor="container-name">
+        {grams === null
+          ? 'Put the empty container on the scale to remember it.'
+          : `${format.weight(grams)} stands on the scale. Remember it as`}
+      </Form.Label>
+      <div className="container-name">
+        <Form.Control
+          id="container-name"
+          value={name}
+          maxLength={120}
+          placeholder="blue tub"
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit" disabled={grams === null || name.trim() === '' || create.isPending}>
+          Remember
+        </Button>
+      </div>
+      {create.isError ? <Failed error={create.error} /> : null}
+    </Form>
+  )
+}

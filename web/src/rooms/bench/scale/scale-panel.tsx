@@ -1,0 +1,115 @@
+import type { ScaleView } from '@fleam/core'
+import { parseCountedWeight } from '@fleam/core'
+import { type FormEvent, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { useKitchen } from '../../../data/kitchen-context.ts'
+import { useAppraised } from '../../../parts/appraised-context.ts'
+import { bareUnitOf } from '../../../parts/weight-field.tsx'
+import { WEIGHT_REFUSALS } from '../../../parts/weight-words.ts'
+import type { Bench } from '../state/use-bench.ts'
+import { ContainerChoice } from './container-choice.tsx'
+
+const STATE_WORDS: Readonly<Record<ScaleView['kind'], string>> = {
+  away: 'no scale: type the weight',
+  empty: 'empty',
+  moving: 'settling …',
+  'out-of-range': 'out of range',
+  taken: 'taken: lift it off',
+  ready: 'settled',
+}
+
+/** What the scale shows, readable at two metres, and the one thing to do with it. */
+export function ScalePanel({ bench }: { bench: Bench }) {
+  const { format } = useAppraised()
+  const { view } = bench
+  const { isConnected, reading } = bench.scale
+  const container = bench.containers.of(bench.activePile.name)
+  // A load is said to be taken once that is written, and not a moment before.
+  const state = view.kind === 'taken' && bench.live.isWriting ? 'ready' : view.kind
+  const shown = reading && isConnected ? format.weight(reading.grams) : '– –'
+  return (
+    <section className="scale" aria-label="Scale">
+      <output className={`scale-weight ${state}`}>{shown}</output>
+      <p className="scale-state">
+        {view.kind === 'ready' && view.isAdded ? `settled: ${format.weight(view.grams)} more` : STATE_WORDS[state]}
+        {container ? ` · less ${container.name} ${format.weight(container.grams)}` : ''}
+        {reading && reading.tareGrams > 0 ? ` · tare ${format.weight(reading.tareGrams)}` : ''}
+      </p>
+      <Button className="main-action take" onClick={bench.takeSettled} aria-disabled={view.kind !== 'ready'}>
+        {view.kind === 'ready' ? `Take ${format.weight(view.grams)}` : 'Take'}
+        <span className="take-pile">
+          {bench.likeness ? 'looks like ' : ''}
+          {bench.activePile.name}
+        </span>
+      </Button>
+      <div className="scale-side">
+        <Button variant="outline-dark" disabled={!isConnected} onClick={bench.tare}>
+          Tare
+        </Button>
+        <Button variant="outline-dark" disabled={bench.live.lastAct === null} onClick={bench.undo}>
+          Undo
+        </Button>
+        <Button variant="outline-dark" disabled={bench.live.lastUndone === null} onClick={bench.redo}>
+          Redo
+        </Button>
+      </div>
+      <div className="scale-entry">
+        <TypedWeight bench={bench} />
+        <ContainerChoice bench={bench} />
+      </div>
+    </section>
+  )
+}
+
+const TYPED_FIELD = 'typed-weight'
+const PLACEHOLDERS = {
+  metric: { pieces: 'type: 281, or 1.6 kg, 6 pieces', whole: 'type: 840 or 1.2 kg' },
+  imperial: { pieces: 'type: 10 oz, or 3 lb 8 oz, 6 pieces', whole: 'type: 2 lb 3 oz' },
+} as const
+
+/** Puts the hand into the field for a typed weight. */
+export const typeWeight = () => document.getElementById(TYPED_FIELD)?.focus()
+
+function TypedWeight({ bench }: { bench: Bench }) {
+  const { units } = useKitchen()
+  const [text, setText] = useState('')
+  const [refusal, setRefusal] = useState('')
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    const result = parseCountedWeight(text, bareUnitOf(units))
+    if (!result.ok) return setRefusal(WEIGHT_REFUSALS[result.code])
+    if (result.grams === 0) return setRefusal('Nothing weighs nothing: type what the scale shows.')
+    if (result.pieces !== null && bench.pileInTurn.weighing === 'whole') {
+      return setRefusal(`${bench.pileInTurn.name} is weighed as a whole: type its weight alone.`)
+    }
+    bench.takeTyped(result.grams, result.pieces)
+    setText('')
+    setRefusal('')
+    // The keys of the bench work again at once.
+    ;(document.activeElement as HTMLElement | null)?.blur()
+  }
+  return (
+    <Form className="typed" onSubmit={submit}>
+      <Form.Control
+        id={TYPED_FIELD}
+        aria-label="Weight typed by hand"
+        aria-describedby="typed-refusal"
+        placeholder={PLACEHOLDERS[units][bench.pileInTurn.weighing]}
+        value={text}
+        isInvalid={refusal !== ''}
+        autoComplete="off"
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') event.currentTarget.blur()
+        }}
+      />
+      <Button type="submit" variant="outline-dark">
+        Add
+      </Button>
+      <p id="typed-refusal" className="refusal" role="alert">
+        {refusal}
+      </p>
+    </Form>
+  )
+}

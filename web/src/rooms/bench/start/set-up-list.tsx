@@ -1,0 +1,44 @@
+import type { Item, Style } from '@fleam/contract'
+import { settleStyle, setUpList, type Tool } from '@fleam/core'
+import { MoreFields } from '../../../parts/form-fields.tsx'
+import { useFormat } from '../../../parts/use-format.ts'
+import type { StartFields } from './use-start-form.ts'
+
+const TOOL_WORDS: Readonly<Record<Tool, string>> = {
+  hands: 'bare hands',
+  knife: 'knife and steel',
+  shears: 'poultry shears',
+  saw: 'bone saw, and a cloth for bone dust',
+  enzyme: 'enzyme, scale for grams, gloves and dust mask, film',
+  scale: 'scale',
+}
+
+/** What to lay out before the first cut, for as many as are cut. */
+export function SetUpList({ said, item, style }: { said: StartFields; item: Item; style: Style }) {
+  const format = useFormat()
+  const { units } = said
+  if (typeof units !== 'number' || !(units >= 1)) return null
+  const { steps, piles } = settleStyle(style, said.chosen)
+  const invoiced = typeof said.invoiceWeight === 'number' ? said.invoiceWeight : units * item.unitWeight.usual
+  const list = setUpList({ steps, piles, consumables: style.consumables, units, grams: invoiced })
+  return (
+    <MoreFields title="Set-up list">
+      <ul className="set-up-list">
+        <li>Clean board on a damp cloth, hand wash within reach, scale with its empty container tared.</li>
+        <li>{[...new Set([...list.tools, 'scale' as const])].map((tool) => TOOL_WORDS[tool]).join(', ')}</li>
+        {list.piles.map(({ name, grams, pieces }) => (
+          <li key={name}>
+            Container for {name}
+            <span className="quiet">
+              {grams === null ? '' : `, about ${format.weight(grams)}`}
+              {pieces === null ? '' : `, ${format.quantity(pieces, 'count')} pieces`}
+            </span>
+          </li>
+        ))}
+        {list.consumables.map((name) => (
+          <li key={name}>{name}</li>
+        ))}
+      </ul>
+    </MoreFields>
+  )
+}

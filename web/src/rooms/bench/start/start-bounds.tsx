@@ -1,0 +1,42 @@
+import type { Style } from '@fleam/contract'
+import type { UseFormReturn } from 'react-hook-form'
+import { FormWeight, MoreFields } from '../../../parts/form-fields.tsx'
+import type { StartFields } from './use-start-form.ts'
+
+/** What a portion may weigh in this run: as the style says, unless somebody says otherwise. */
+export function StartBounds({ form, style }: { form: UseFormReturn<StartFields>; style: Style }) {
+  const piles = style.piles.filter((pile) => pile.class === 'primary' && pile.bounds !== null)
+  const own = form.watch('bounds')
+  if (piles.length === 0) return null
+  return (
+    <MoreFields title="Portion weights for this run">
+      {piles.map((pile) => {
+        const isOwn = own[pile.id] !== undefined
+        return (
+          <fieldset key={pile.id} className="own-bounds">
+            <legend>
+              <label>
+                <input
+                  type="checkbox"
+                  checked={isOwn}
+                  onChange={() => {
+                    const { [pile.id]: _before, ...others } = own
+                    form.setValue('bounds', isOwn || !pile.bounds ? others : { ...own, [pile.id]: pile.bounds })
+                  }}
+                />{' '}
+                Other weights for {pile.name}
+              </label>
+            </legend>
+            {isOwn ? (
+              <div className="own-bounds-fields">
+                <FormWeight control={form.control} name={`bounds.${pile.id}.target`} label="Target" />
+                <FormWeight control={form.control} name={`bounds.${pile.id}.low`} label="Lightest" />
+                <FormWeight control={form.control} name={`bounds.${pile.id}.high`} label="Heaviest" />
+              </div>
+            ) : null}
+          </fieldset>
+        )
+      })}
+    </MoreFields>
+  )
+}

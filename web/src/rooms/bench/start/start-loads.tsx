@@ -1,0 +1,25 @@
+import type { Item, Style } from '@fleam/contract'
+import { batchLoads, settleStyle } from '@fleam/core'
+import { useKitchenCautions } from '../../../parts/cautions.ts'
+import { useFormat } from '../../../parts/use-format.ts'
+import type { StartFields } from './use-start-form.ts'
+
+/** Before it starts: how much of a batch to take out of the fridge at once. */
+export function StartLoads({ said, item, style }: { said: StartFields; item: Item; style: Style }) {
+  const { coldLimits } = useKitchenCautions({ itemId: item.id, styleId: style.id })
+  const format = useFormat()
+  const { units } = said
+  if (typeof units !== 'number' || !(units >= 1)) return null
+  const { minutesPerUnit } = settleStyle(style, said.chosen)
+  const { boardMinutes } = coldLimits
+  const { perLoad, loads, minutes } = batchLoads({ units, minutesPerUnit, cooks: 1, boardMinutes })
+  if (loads === 1) return null
+  const { one, many } = item.unitName
+  return (
+    <p className="wide quiet">
+      {units} {many} are about {format.quantity(minutes, 'minutes')} of one cook. Take {perLoad}{' '}
+      {perLoad === 1 ? one : many} out of the fridge at a time, {loads} loads, so that each is back within{' '}
+      {boardMinutes} minutes.
+    </p>
+  )
+}

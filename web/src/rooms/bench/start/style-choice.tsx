@@ -1,0 +1,84 @@
+import type { Item, Style } from '@fleam/contract'
+import { type Chosen, choicesOf, type Rhythm } from '@fleam/core'
+import Form from 'react-bootstrap/Form'
+import { useFormat } from '../../../parts/use-format.ts'
+
+interface StyleChoiceProps {
+  items: readonly Item[]
+  item: Item
+  style: Style
+  chosen: Chosen
+  /** Several units: bird by bird, or one step for all. */
+  units: number | null
+  rhythm: Rhythm
+  onStyle: (styleId: string) => void
+  onChosen: (chosen: Chosen) => void
+  onRhythm: (rhythm: Rhythm) => void
+}
+
+/** What lies on the board and how it is cut: item, style, and the questions on which good cooks differ. */
+export function StyleChoice(props: StyleChoiceProps) {
+  const { items, item, style, chosen, units, rhythm, onStyle, onChosen, onRhythm } = props
+  const { words } = useFormat()
+  const made = choicesOf(style, chosen)
+  const styles = item.styles.filter((each) => !each.isArchived || each.id === style.id)
+  return (
+    <>
+      <Form.Group controlId="start-item">
+        <Form.Label>On the board</Form.Label>
+        <Form.Select
+          value={item.id}
+          onChange={(event) => {
+            const next = items.find((each) => each.id === event.target.value)
+            const first = next?.styles.find((each) => !each.isArchived)
+            if (first) onStyle(first.id)
+          }}
+        >
+          {items.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="start-style">
+        <Form.Label>Cut style</Form.Label>
+        <Form.Select value={style.id} onChange={(event) => onStyle(event.target.value)}>
+          {styles.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {made.map(({ option, question, choice }) => (
+        <Form.Group key={option} controlId={`choice-${option}`}>
+          <Form.Label>{words(question)}</Form.Label>
+          <Form.Select value={choice.id} onChange={(event) => onChosen({ ...chosen, [option]: event.target.value })}>
+            {style.options
+              .find((each) => each.id === option)
+              ?.choices.map((each) => (
+                <option key={each.id} value={each.id}>
+                  {words(each.name)}
+                </option>
+              ))}
+          </Form.Select>
+          <Form.Text>{words(choice.why)}</Form.Text>
+        </Form.Group>
+      ))}
+      <Form.Group controlId="start-rhythm">
+        <Form.Label>Order of the batch</Form.Label>
+        <Form.Select
+          value={rhythm}
+          disabled={(units ?? 1) <= 1}
+          onChange={(event) => onRhythm(event.target.value as Rhythm)}
+        >
+          <option value="unit">
+            {item.unitName.one} by {item.unitName.one}
+          </option>
+          <option value="step">one step for all {item.unitName.many}</option>
+        </Form.Select>
+      </Form.Group>
+    </>
+  )
+}

@@ -1,0 +1,55 @@
+import type { FabricationRecord } from '@fleam/contract'
+import { nextPile, type PlannedPile, piecesIn, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
+import type { StandingReading } from '../../../outbox/merge.ts'
+
+/** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
+export function progressOf(record: FabricationRecord, standing: readonly StandingReading[]): SequenceInput {
+  const counts = new Map<string, number>()
+  const piles = new Map(record.piles.map((pile) => [pile.id, pile]))
+  for (const reading of standing) {
+    const pile = piles.get(reading.pileId)
+    if (pile) counts.set(pile.id, (counts.get(pile.id) ?? 0) + piecesIn(pile, reading))
+  }
+  return { piles: record.piles, steps: record.steps, units: record.units, rhythm: record.rhythm, counts }
+}
+
+/** The same after one more weighing of a pile. */
+export function afterOneMore(progress: SequenceInput, pileId: string, pieces = 1): SequenceInput {
+  return { ...progress, counts: new Map(progress.counts).set(pileId, (progress.counts.get(pileId) ?? 0) + pieces) }
+}
+
+/** The step at which a pile leaves the board; −1 where no step says. */
+export const stepOfPile = (record: FabricationRecord, pile: PlannedPile | null): number =>
+  pile === null ? -1 : record.steps.findIndex((step) => step.pileIds.includes(pile.id))
+
+/** The first pile that is still wanted at a step or after it; null where all of those are complete. */
+export function wantedFrom(record: FabricationRecord, progress: SequenceInput, stepAt: number): PlannedPile | null {
+  const ids = record.steps.slice(stepAt).flatMap((step) => step.pileIds)
+  const isWanted = (pile: PlannedPile) => (progress.counts.get(pile.id) ?? 0) < weighingsOf(pile)
+  for (const id of ids) {
+    const pile = record.piles.find((each) => each.id === id)
+    if (pile && isWanted(pile)) return pile
+  }
+  return null
+}
+
+/** Where to begin: at the first step of a fresh fabrication, else at the one whose pile is wanted next. */
+export function firstStep(record: FabricationRecord, progress: SequenceInput, afterId: string | null): number {
+  if (progress.counts.size === 0) return 0
+  return Math.max(0, stepOfPile(record, nextPile(progress, afterId)))
+}
+
+/**
+ * The step to show after a weighing: the same while its piles want more, then the one after it, so that
+ * steps without a pile are not passed over; the first one when the next bird comes onto the board.
+ */
+export function stepAfter(record: FabricationRecord, before: SequenceInput, pile: PlannedPile, pieces = 1): number {
+  const after = afterOneMore(before, pile.id, pieces)
+  const next = nextPile(after, pile.id)
+  const here = stepOfPile(record, pile)
+  const there = stepOfPile(record, next)
+  if (next === null) return Math.max(0, record.steps.length - 1)
+  if (there === here) return Math.max(0, here)
+  if (there > here) return here + 1
+  return unitOnBoard(after) > unitOnBoard(before) ? 0 : Math.max(0, there)
+}
