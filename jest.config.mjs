@@ -12,7 +12,9 @@ const transform = {
   ],
 }
 // Packages that ship as ES modules only are transformed too.
-const transformIgnorePatterns = ['/node_modules/(?!(uuid|idb|d3-random|@fleam)/)']
+const transformIgnorePatterns = [
+  '/node_modules/(?!(uuid|idb|d3-random|@tanstack/(react-table|table-core|react-store|store)|@fleam)/)',
+]
 const shared = { transform, transformIgnorePatterns }
 
 export default {

@@ -19,5 +19,17 @@ export function useAppraised(): Appraised {
 
 export function useAppraisal(document: FabricationDocument): Appraised {
   const format = useFormat(document.currency)
-  return useMemo(() => ({ document, appraisal: appraise(document), format }), [document, format])
+  return useMemo(() => ({ document, appraisal: appraisalOf(document), format }), [document, format])
+}
+
+/** What documents say, worked out once for as long as somebody holds them. */
+const known = new WeakMap<FabricationDocument, Appraisal>()
+
+/** What a document says; lists that are sorted by it ask for it often. */
+export function appraisalOf(document: FabricationDocument): Appraisal {
+  const before = known.get(document)
+  if (before) return before
+  const now = appraise(document)
+  known.set(document, now)
+  return now
 }

@@ -10,7 +10,7 @@ export const OpenFabrications = ({ rows }: { rows: FabricationRow[] }) => (
     <h2 id="open">On the board now</h2>
     <ul className="open-list">
       {rows.map((row) => (
-        <OneRecord key={row.id} row={row} as="li">
+        <OneRecord key={row.id} row={row}>
           <OpenFabrication row={row} />
         </OneRecord>
       ))}

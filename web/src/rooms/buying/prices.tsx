@@ -1,16 +1,16 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { ARTICLES_ON_A_PAGE, useArticles } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
+import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { priceWords } from '../../parts/price-words.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
-import { useFormat } from '../../parts/use-format.ts'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 import { PriceForm } from './price-form.tsx'
 
 /** The price book: every article of every supplier, with today's price and its history behind it. */
@@ -73,6 +73,46 @@ export function Component() {
   )
 }
 
+type ArticleRow = NonNullable<ReturnType<typeof useArticles>['data']>['rows'][number]
+
+const articleColumns = (format: Format): DataColumn<ArticleRow>[] => [
+  {
+    id: 'article',
+    header: 'Article',
+    isRowHeader: true,
+    value: ({ article }) => article.name,
+    cell: ({ article }) => <Link to={`/buying/articles/${article.id}`}>{article.name}</Link>,
+  },
+  { id: 'supplier', header: 'Supplier', value: ({ article }) => article.supplier },
+  {
+    id: 'for',
+    header: 'For',
+    value: ({ article }) => article.item ?? article.product,
+    cell: ({ article }) => article.item ?? article.product ?? <span className="none">nothing yet</span>,
+  },
+  {
+    id: 'price',
+    header: 'Price today',
+    isNumber: true,
+    value: ({ current }) => current?.price.amount ?? null,
+    cell: ({ current }) => (current ? priceWords(current.price, format) : '–'),
+  },
+  {
+    id: 'per',
+    header: 'Price per',
+    isHiddenAtFirst: true,
+    value: ({ current }) => current?.price.per ?? null,
+  },
+  {
+    id: 'since',
+    header: 'Since',
+    value: ({ current }) => current?.from ?? null,
+    words: ({ current }) => (current ? dayWords(current.from) : ''),
+    cell: ({ current }) => (current ? dayWords(current.from) : ''),
+  },
+  { id: 'prices', header: 'Prices', isNumber: true, value: ({ prices }) => prices },
+]
+
 interface ArticleTableProps {
   page: NonNullable<ReturnType<typeof useArticles>['data']>
   offset: number
@@ -92,36 +132,13 @@ function ArticleTable({ page: { rows, total }, offset, onOffset }: ArticleTableP
   }
   return (
     <>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Article</th>
-            <th scope="col">Supplier</th>
-            <th scope="col">For</th>
-            <th scope="col" className="number">
-              Price today
-            </th>
-            <th scope="col">Since</th>
-            <th scope="col" className="number">
-              Prices
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ article, current, prices }) => (
-            <tr key={article.id}>
-              <th scope="row">
-                <Link to={`/buying/articles/${article.id}`}>{article.name}</Link>
-              </th>
-              <td>{article.supplier}</td>
-              <td>{article.item ?? article.product ?? <span className="none">nothing yet</span>}</td>
-              <td className="number">{current ? priceWords(current.price, format) : '–'}</td>
-              <td>{current ? dayWords(current.from) : ''}</td>
-              <td className="number">{prices}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+      <DataTable
+        name="articles"
+        columns={articleColumns(format)}
+        rows={rows}
+        idOf={({ article }) => article.id}
+        isPage={total > rows.length}
+      />
       {total > ARTICLES_ON_A_PAGE ? (
         <div className="form-actions">
           <Button

@@ -1,14 +1,15 @@
+import type { Lot } from '@fleam/contract'
 import { stockInOrder } from '@fleam/core'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
+import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayIn, dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { daysLeftWords, stockLots } from '../../parts/stock-words.ts'
-import { useFormat } from '../../parts/use-format.ts'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 
 /** What is in the cold: what must go first at the top, and what is opened. */
 export function Component() {
@@ -38,52 +39,67 @@ export function Component() {
           </p>
         </Empty>
       ) : (
-        <Table className="list-table" responsive>
-          <thead>
-            <tr>
-              <th scope="col">Use by</th>
-              <th scope="col">What</th>
-              <th scope="col">Lot</th>
-              <th scope="col">Supplier</th>
-              <th scope="col" className="number">
-                Left
-              </th>
-              <th scope="col">Opened</th>
-              <th scope="col">
-                <span className="visually-hidden">What to do with it</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {stock.map(({ id, left, lastDay, daysLeft, state }) => {
-              const lot = lotOf(id)
-              return lot ? (
-                <tr key={id}>
-                  <td className={`use-by ${state}`}>
-                    {lastDay ? `${dayWords(lastDay)}, ${daysLeftWords(daysLeft)}` : 'nobody says'}
-                  </td>
-                  <th scope="row">{lot.item}</th>
-                  <td>
-                    <Link to={`/buying/lots/${id}`}>{lot.code ?? 'no number'}</Link>
-                  </td>
-                  <td>{lot.supplier}</td>
-                  <td className="number">{format.weight(left)}</td>
-                  <td>{lot.openedOn ? dayWords(lot.openedOn) : 'closed'}</td>
-                  <td>
-                    <Link
-                      className="btn btn-outline-dark btn-sm"
-                      to={`/bench?lot=${id}`}
-                      aria-label={`Cut from lot ${lot.code ?? 'without a number'}`}
-                    >
-                      Cut from it
-                    </Link>
-                  </td>
-                </tr>
-              ) : null
-            })}
-          </tbody>
-        </Table>
+        <DataTable
+          name="cold-store"
+          columns={stockColumns(lotOf, format)}
+          rows={stock.filter(({ id }) => lotOf(id))}
+          idOf={({ id }) => id}
+        />
       )}
     </BuyingRoom>
   )
 }
+
+type Stock = ReturnType<typeof stockInOrder>[number]
+
+const stockColumns = (lotOf: (id: string) => Lot | undefined, format: Format): DataColumn<Stock>[] => [
+  {
+    id: 'use-by',
+    header: 'Use by',
+    value: ({ lastDay }) => lastDay,
+    words: ({ lastDay }) => (lastDay ? dayWords(lastDay) : ''),
+    cell: ({ lastDay, daysLeft, state }) => (
+      <span className={`use-by ${state}`}>
+        {lastDay ? `${dayWords(lastDay)}, ${daysLeftWords(daysLeft)}` : 'nobody says'}
+      </span>
+    ),
+  },
+  { id: 'what', header: 'What', isRowHeader: true, value: ({ id }) => lotOf(id)?.item ?? null },
+  {
+    id: 'lot',
+    header: 'Lot',
+    value: ({ id }) => lotOf(id)?.code ?? null,
+    cell: ({ id }) => <Link to={`/buying/lots/${id}`}>{lotOf(id)?.code ?? 'no number'}</Link>,
+  },
+  { id: 'supplier', header: 'Supplier', value: ({ id }) => lotOf(id)?.supplier ?? null },
+  {
+    id: 'left',
+    header: 'Left',
+    csvHeader: 'left g',
+    isNumber: true,
+    value: ({ left }) => left,
+    cell: ({ left }) => format.weight(left),
+  },
+  {
+    id: 'opened',
+    header: 'Opened',
+    value: ({ id }) => lotOf(id)?.openedOn ?? null,
+    cell: ({ id }) => openedWords(lotOf(id)),
+  },
+  {
+    id: 'cut',
+    header: 'What to do with it',
+    value: null,
+    cell: ({ id }) => (
+      <Link
+        className="btn btn-outline-dark btn-sm"
+        to={`/bench?lot=${id}`}
+        aria-label={`Cut from lot ${lotOf(id)?.code ?? 'without a number'}`}
+      >
+        Cut from it
+      </Link>
+    ),
+  },
+]
+
+const openedWords = (lot: Lot | undefined) => (lot?.openedOn ? dayWords(lot.openedOn) : 'closed')

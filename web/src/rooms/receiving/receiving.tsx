@@ -1,14 +1,14 @@
-import type { LotRow } from '@fleam/contract'
+import type { Lot, LotRow } from '@fleam/contract'
 import { deliveryClaim, SHORT_SHARE } from '@fleam/core'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
+import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
-import { useFormat } from '../../parts/use-format.ts'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 
 /** Every delivery, newest first; a lot is found by its number, item or supplier. */
 export function Component() {
@@ -46,46 +46,54 @@ function Lots({ rows, words }: { rows: readonly LotRow[]; words: string }) {
       </Empty>
     )
   }
-  return (
-    <Table className="list-table" responsive>
-      <thead>
-        <tr>
-          <th scope="col">Received</th>
-          <th scope="col">Lot</th>
-          <th scope="col">What</th>
-          <th scope="col">Supplier</th>
-          <th scope="col" className="number">
-            Weight
-          </th>
-          <th scope="col">Found</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ lot }) => {
-          const claim = deliveryClaim(lot.cases, lot.price)
-          const faults = lot.checks.filter((check) => check.isFault).length
-          const isShort = claim.shortShare > SHORT_SHARE
-          return (
-            <tr key={lot.id}>
-              <td>{dayWords(lot.receivedOn)}</td>
-              <th scope="row">
-                <Link to={`/buying/lots/${lot.id}`}>{lot.code ?? 'no number'}</Link>
-              </th>
-              <td>{lot.item}</td>
-              <td>{lot.supplier}</td>
-              <td className="number">{format.weight(claim.receivedWeight)}</td>
-              <td className={isShort || faults > 0 ? 'verdict-word doubt' : ''}>
-                {[
-                  claim.short > 0 ? `${format.weight(claim.short)} short` : '',
-                  faults > 0 ? `${faults} ${faults === 1 ? 'fault' : 'faults'}` : '',
-                ]
-                  .filter((part) => part !== '')
-                  .join(', ') || 'right'}
-              </td>
-            </tr>
-          )
-        })}
-      </tbody>
-    </Table>
-  )
+  return <DataTable name="deliveries" columns={lotColumns(format)} rows={rows} idOf={({ lot }) => lot.id} />
+}
+
+const lotColumns = (format: Format): DataColumn<LotRow>[] => [
+  {
+    id: 'received',
+    header: 'Received',
+    value: ({ lot }) => lot.receivedOn,
+    words: ({ lot }) => dayWords(lot.receivedOn),
+    cell: ({ lot }) => dayWords(lot.receivedOn),
+  },
+  {
+    id: 'lot',
+    header: 'Lot',
+    isRowHeader: true,
+    value: ({ lot }) => lot.code,
+    cell: ({ lot }) => <Link to={`/buying/lots/${lot.id}`}>{lot.code ?? 'no number'}</Link>,
+  },
+  { id: 'what', header: 'What', value: ({ lot }) => lot.item },
+  { id: 'supplier', header: 'Supplier', value: ({ lot }) => lot.supplier },
+  {
+    id: 'weight',
+    header: 'Weight',
+    csvHeader: 'weight g',
+    isNumber: true,
+    value: ({ lot }) => deliveryClaim(lot.cases, lot.price).receivedWeight,
+    cell: ({ lot }) => format.weight(deliveryClaim(lot.cases, lot.price).receivedWeight),
+  },
+  {
+    id: 'found',
+    header: 'Found',
+    value: ({ lot }) => foundWords(lot, format),
+    cell: ({ lot }) => (
+      <span className={isToBeLookedAt(lot) ? 'verdict-word doubt' : ''}>{foundWords(lot, format)}</span>
+    ),
+  },
+]
+
+const faultsOf = (lot: Lot) => lot.checks.filter((check) => check.isFault).length
+const isToBeLookedAt = (lot: Lot) => deliveryClaim(lot.cases, lot.price).shortShare > SHORT_SHARE || faultsOf(lot) > 0
+
+/** What was found at the door. */
+function foundWords(lot: Lot, format: Format): string {
+  const { short } = deliveryClaim(lot.cases, lot.price)
+  const faults = faultsOf(lot)
+  const parts = [
+    ...(short > 0 ? [`${format.weight(short)} short`] : []),
+    ...(faults > 0 ? [`${faults} ${faults === 1 ? 'fault' : 'faults'}`] : []),
+  ]
+  return parts.join(', ') || 'right'
 }

@@ -1,0 +1,92 @@
+import './data-table.css'
+import { ArrowDown, ArrowUp } from 'lucide-react'
+import { useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Table from 'react-bootstrap/Table'
+import type { DataColumn } from './columns.ts'
+import { ManyRows, TableRows, type TableRowsProps } from './table-rows.tsx'
+import { TableTools } from './table-tools.tsx'
+import { type DataTableState, useDataTable } from './use-data-table.ts'
+
+/** More rows than these are drawn only where they are in sight. */
+const MAX_DRAWN = 100
+
+export type { CellValue, DataColumn } from './columns.ts'
+
+interface DataTableProps<Row> extends Omit<TableRowsProps<Row>, 'columns'> {
+  /** Under which its columns are remembered on this device, and its file is called. */
+  name: string
+  columns: readonly DataColumn<Row>[]
+  className?: string
+  /** These are but a page of a list that the server sorts and searches: there is nothing to sort here. */
+  isPage?: boolean
+  /** So many rows are shown before somebody asks for more. */
+  shownAtFirst?: number
+  /** What the button is called that shows the others. */
+  moreWords?: (count: number) => string
+}
+
+/** A list: sorted by a touch on a heading, searched, its columns chosen, and as CSV what is shown. */
+export function DataTable<Row extends object>(props: DataTableProps<Row>) {
+  const { name, columns, rows, idOf, className, isPage = false, shownAtFirst = Number.POSITIVE_INFINITY } = props
+  const { moreWords = (count) => `${count} more` } = props
+  const table = useDataTable({ name, columns, rows, idOf })
+  const [showsAll, setShowsAll] = useState(false)
+  const scroller = useRef<HTMLDivElement>(null)
+  const shown = showsAll ? table.rows : table.rows.slice(0, shownAtFirst)
+  const isLong = shown.length > MAX_DRAWN
+  const body = { ...props, rows: shown, columns: table.columns }
+  return (
+    <div className="data-table">
+      <TableTools name={name} table={table} columns={columns} count={isPage ? 0 : rows.length} />
+      <div ref={scroller} className={isLong ? 'table-responsive long' : 'table-responsive'}>
+        <Table className={className ?? 'list-table'} aria-rowcount={isLong ? shown.length + 1 : undefined}>
+          <Headings table={table} isSortable={!isPage} />
+          {isLong ? <ManyRows scroller={scroller} {...body} /> : <TableRows {...body} />}
+        </Table>
+      </div>
+      {rows.length > 0 && table.rows.length === 0 ? (
+        <p className="quiet">Nothing in this list has “{table.sought}”.</p>
+      ) : null}
+      {shown.length < table.rows.length ? (
+        <Button variant="outline-dark" className="mt-3" onClick={() => setShowsAll(true)}>
+          {moreWords(table.rows.length - shown.length)}
+        </Button>
+      ) : null}
+    </div>
+  )
+}
+
+const ORDER_WORDS = { up: 'ascending', down: 'descending' } as const
+
+function Headings<Row>({ table, isSortable }: { table: DataTableState<Row>; isSortable: boolean }) {
+  return (
+    <thead>
+      <tr>
+        {table.columns.map((column) => {
+          const order = table.sortedBy?.id !== column.id ? null : table.sortedBy.isDescending ? 'down' : 'up'
+          return (
+            <th
+              key={column.id}
+              scope="col"
+              className={column.isNumber ? 'number' : undefined}
+              aria-sort={order ? ORDER_WORDS[order] : undefined}
+            >
+              {column.value === null ? (
+                <span className="visually-hidden">{column.header}</span>
+              ) : !isSortable ? (
+                column.header
+              ) : (
+                <button type="button" className="sort" onClick={() => table.sortBy(column.id)}>
+                  {column.header}
+                  {order === 'up' ? <ArrowUp size={14} aria-hidden /> : null}
+                  {order === 'down' ? <ArrowDown size={14} aria-hidden /> : null}
+                </button>
+              )}
+            </th>
+          )
+        })}
+      </tr>
+    </thead>
+  )
+}
