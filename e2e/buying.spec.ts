@@ -14,10 +14,17 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
   await file.setInputFiles(
     csv(['Hofgut;Bird, corn-fed;3,45;kg;Chicken, eviscerated;2,1 kg', 'Hofgut;Bird, old;-2;stone;;']),
   )
-  const wrong = page.getByRole('alert')
-  await expect(wrong).toContainText('Row 3, Net price: “-2” is less than nothing')
-  await expect(wrong).toContainText('Row 3, UOM: “stone” is no unit')
+  const wrong = page.getByRole('region', { name: '1 row is not right' })
+  await expect(wrong).toContainText('Net price: “-2” is less than nothing; UOM: “stone” is no unit')
+  await page.getByLabel('all rows or none').check()
   await expect(page.getByRole('button', { name: /^Import/ })).toBeDisabled()
+  await page.getByLabel('the good rows now').check()
+  await expect(page.getByRole('button', { name: 'Import 1 good row' })).toBeEnabled()
+  // Mended where it stands, it counts.
+  await page.getByLabel('Net price of row 3').fill('2')
+  await page.getByLabel('UOM of row 3').fill('kg')
+  await page.getByLabel('UOM of row 3').press('Enter')
+  await expect(page.getByRole('button', { name: 'Import 2 rows' })).toBeEnabled()
 
   await file.setInputFiles(
     csv(['Hofgut;Bird, corn-fed;3,45;kg;Chicken, eviscerated;2,1 kg', 'Hofgut;Radish;0,9;piece;;']),
@@ -47,7 +54,9 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
   await file.setInputFiles(
     csv(['Hofgut;Bird, corn-fed;3,45;kg;Chicken, eviscerated;2,1 kg', 'Hofgut;Radish;0,9;piece;;']),
   )
-  await page.getByLabel('piece weight').selectOption('Size')
+  // The columns are as they were in this supplier's list.
+  await expect(page.getByLabel('Columns as')).toContainText('in the list of Hofgut')
+  await expect(page.getByLabel('piece weight')).toHaveValue('Size')
   await page.getByRole('button', { name: 'Import 2 rows' }).click()
   await expect(page.getByText('0 new prices, 0 new articles, 2 rows that the book had already')).toBeVisible()
 })

@@ -91,12 +91,21 @@ export {
   rackRequest,
   racksRequested,
 } from './portioning.ts'
-export type { PriceColumn, PriceMapping } from './price-columns.ts'
-export { guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './price-columns.ts'
+export type { PriceColumn, PriceMapping, RememberedMapping } from './price-columns.ts'
+export {
+  fittingMappings,
+  guessMapping,
+  PRICE_COLUMN_NAMES,
+  PRICE_COLUMNS,
+  priceMapping,
+  rememberedMappings,
+} from './price-columns.ts'
 export type { NumberedLine, PriceList, PriceTable } from './price-list.ts'
-export { PriceListReading, readPriceList, readTable } from './price-list.ts'
+export { goodLines, PriceListReading, readPriceList, readTable } from './price-list.ts'
 export { priceListCsv } from './price-list-csv.ts'
+export { rowsOfList, withCell } from './price-list-edit.ts'
 export type { PriceIssue, PriceIssueCode, PriceListContext } from './price-row.ts'
+export { priceIssue } from './price-row.ts'
 export type { Problem, ProblemCode } from './problem.ts'
 export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
 export type { Lot, LotCase, LotCheck, LotEdit, LotPhoto, LotRow, LotTrace } from './receiving.ts'

@@ -1,4 +1,12 @@
-import { guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceListCsv, priceMapping, readTable } from './index.ts'
+import {
+  fittingMappings,
+  guessMapping,
+  PRICE_COLUMN_NAMES,
+  PRICE_COLUMNS,
+  priceListCsv,
+  priceMapping,
+  readTable,
+} from './index.ts'
 
 const guess = (...headers: string[]) => guessMapping(headers, '2026-11-24').columns
 
@@ -27,10 +35,49 @@ describe('other words that suppliers use', () => {
     expect(guess(...headers)).toEqual(expected)
   })
 
+  test.each([
+    [['Lieferant', 'Artikel-Nr.', 'Bezeichnung', 'Einkaufspreis', 'Einheit', 'Gültig ab', 'Stückgewicht']],
+    [['Fournisseur', 'Référence', 'Désignation', 'Prix HT', 'Unité', 'Valable dès', 'Poids pièce']],
+    [
+      [
+        'Fornitore',
+        'Codice articolo',
+        'Descrizione',
+        'Prezzo netto (€)',
+        'Unità di misura',
+        'Valido dal',
+        'Peso pezzo',
+      ],
+    ],
+    [['Proveedor', 'Código', 'Descripción', 'Precio', 'Unidad', 'Válido desde', 'Peso por pieza']],
+  ])('in other languages: %j', (headers) => {
+    const [supplier, code, name, amount, per, from, pieceWeight] = headers
+    expect(guess(...headers)).toEqual({ supplier, code, name, amount, per, from, pieceWeight })
+  })
+
   test('no column is taken twice, and what means nothing is left', () => {
     const columns = guess('price', 'price 2', 'remarks')
     expect(columns).toEqual({ amount: 'price' })
   })
+})
+
+test('a list is known by its columns: those that name most of them first, then the latest', () => {
+  const remembered = (supplier: string, columns: object, usedAt: string) => ({
+    supplierId: supplier,
+    supplier,
+    mapping: { ...guessMapping([], '2026-11-01'), columns },
+    usedAt,
+  })
+  const few = { name: 'Text', amount: 'EK' }
+  const known = [
+    remembered('few', few, '2026-11-20T08:00:00.000Z'),
+    remembered('other', { name: 'Text', amount: 'Preis' }, '2026-11-20T08:00:00.000Z'),
+    remembered('most', { ...few, per: 'ME', code: null }, '2026-10-20T08:00:00.000Z'),
+    remembered('later', { ...few, per: 'ME' }, '2026-11-21T08:00:00.000Z'),
+    remembered('none', {}, '2026-11-21T08:00:00.000Z'),
+  ]
+  const fitting = fittingMappings(['EK', 'ME', 'Text', 'Bemerkung'], known)
+  expect(fitting.map(({ supplierId }) => supplierId)).toEqual(['later', 'most', 'few'])
 })
 
 describe('a mapping', () => {

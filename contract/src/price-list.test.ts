@@ -2,12 +2,15 @@ import fc from 'fast-check'
 import type { PriceListLine } from './buying.ts'
 import {
   decodeText,
+  goodLines,
   guessMapping,
   PriceListReading,
   type PriceMapping,
   priceListCsv,
   readPriceList,
   readTable,
+  rowsOfList,
+  withCell,
 } from './index.ts'
 import { fromInert, inert } from './inert.ts'
 
@@ -215,6 +218,31 @@ test('what is exported is imported as it was, formulas made safe on the way', ()
     }),
     { seed: 4, numRuns: 300 },
   )
+})
+
+test('good lines are those that nothing is wrong with, contradictions left out too', () => {
+  const csv = 'supplier;article;price;unit;valid from\nO;A;1;kg;2026-01-01\nO;A;2;kg;2026-01-01\nO;B;-1;kg;'
+  const whole = read(csv)
+  expect([goodLines(whole).map(({ row }) => row), whole.isWhole]).toEqual([[2], true])
+  const rows = Array.from({ length: 3_000 }, (_, at) => `O;A${at};x;kg`)
+  const broken = read(['supplier;article;price;unit', ...rows].join('\n'))
+  expect([broken.isWhole, broken.issues.length]).toEqual([false, 2_000])
+  expect(read('a;a\n1;2').isWhole).toBe(false)
+})
+
+test('rows are taken out as a list of their own, and cells written anew, whatever stands in them', () => {
+  const csv = '\ufeffsupplier,article,price\nO,"Duck, ""fat""",3\n\nO,Hen\nO,Goose,8'
+  expect(readTable(rowsOfList(csv, new Set([2, 4])))).toMatchObject({
+    headers: ['supplier', 'article', 'price'],
+    rows: [
+      ['O', 'Duck, "fat"', '3'],
+      ['O', 'Hen', ''],
+    ],
+  })
+  const mended = readTable(withCell(csv, 4, 'price', '1;5'))
+  expect(mended.rows[2]).toEqual(['O', 'Hen', '1;5'])
+  expect(mended.rows[0]).toEqual(['O', 'Duck, "fat"', '3'])
+  expect(readTable(withCell(csv, 4, 'nowhere', 'x')).rows[2]).toEqual(['O', 'Hen', ''])
 })
 
 test('a list reads the same however it is cut', () => {

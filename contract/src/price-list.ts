@@ -11,12 +11,14 @@ export interface NumberedLine extends PriceListLine {
 export interface PriceList {
   lines: NumberedLine[]
   issues: PriceIssue[]
+  /** Every row was looked at. False where the file itself is not right, or too much of it is wrong to go on. */
+  isWhole: boolean
 }
 
 const MAX_COLUMNS = 200
 const MAX_ROWS = 100_000
 /** After so many issues a list is not read on: it is another kind of file. */
-const MAX_ISSUES = 200
+const MAX_ISSUES = 2_000
 
 export interface PriceTable {
   headers: string[]
@@ -124,8 +126,15 @@ export class PriceListReading {
     return {
       lines: this.#lines,
       issues: [...this.#issues, ...empty, ...contradictions(this.#lines, this.#mapping)],
+      isWhole: this.#rows.length > 0 && this.#done >= this.#rows.length,
     }
   }
+}
+
+/** The lines of a list that nothing is wrong with. */
+export function goodLines({ lines, issues }: PriceList): NumberedLine[] {
+  const bad = new Set(issues.map(({ row }) => row))
+  return lines.filter(({ row }) => !bad.has(row))
 }
 
 /** Reads a price list whole. */

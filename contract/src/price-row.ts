@@ -10,42 +10,43 @@ import {
   type WeightUnit,
   withoutGroups,
 } from '@fleam/core'
+import { z } from 'zod'
 import { ARTICLE_KINDS, type PriceListLine } from './buying.ts'
 import { fromInert } from './inert.ts'
 import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'
 
-export type PriceIssueCode =
-  | 'unreadable'
-  | 'too-many-columns'
-  | 'too-many-rows'
-  | 'header-twice'
-  | 'no-such-column'
-  | 'column-missing'
-  | 'no-rows'
-  | 'empty'
-  | 'too-long'
-  | 'wrong-encoding'
-  | 'formula'
-  | 'not-a-number'
-  | 'negative'
-  | 'out-of-range'
-  | 'other-currency'
-  | 'unknown-unit'
-  | 'unknown-kind'
-  | 'unknown-item'
-  | 'unknown-product'
-  | 'not-a-weight'
-  | 'not-a-date'
-  | 'ends-before'
-  | 'overlap'
+const PRICE_ISSUE_CODES = [
+  'unreadable',
+  'too-many-columns',
+  'too-many-rows',
+  'header-twice',
+  'no-such-column',
+  'column-missing',
+  'no-rows',
+  'empty',
+  'too-long',
+  'wrong-encoding',
+  'formula',
+  'not-a-number',
+  'negative',
+  'out-of-range',
+  'other-currency',
+  'unknown-unit',
+  'unknown-kind',
+  'unknown-item',
+  'unknown-product',
+  'not-a-weight',
+  'not-a-date',
+  'ends-before',
+  'overlap',
+] as const
+export type PriceIssueCode = (typeof PRICE_ISSUE_CODES)[number]
 
 /** What is wrong with a cell: its row as a spreadsheet counts them (the header is row 1), its column, what stands there. */
-export interface PriceIssue {
-  row: number
-  column: string
-  code: PriceIssueCode
-  cell: string
-}
+export const priceIssue = z
+  .strictObject({ row: z.int(), column: z.string(), code: z.enum(PRICE_ISSUE_CODES), cell: z.string() })
+  .meta({ id: 'PriceIssue' })
+export type PriceIssue = z.infer<typeof priceIssue>
 
 export interface PriceListContext {
   currency: string

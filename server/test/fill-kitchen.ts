@@ -81,6 +81,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     url: `/api/kitchens/${home.id}/price-lists`,
     payload: { csv, mapping: { ...mapping, from: '2026-11-24', decimal: 'auto' } },
   })
+  await ask('GET', '/price-list-mappings')
   asked.push({ method: 'POST', url: `/api/kitchens/${home.id}/price-lists/from-feed`, payload: undefined })
   await ask('GET', '/articles')
   await ask('GET', `/forms?product=${product.id}`)

@@ -23,6 +23,8 @@ export interface ImportResult {
   newPrices: number
   /** Rows that the price book has already, to the letter. */
   known: number
+  /** What is wrong with rows that were not taken; none where every row had to be right. */
+  skipped: PriceIssue[]
 }
 
 /** A line of a price list whose names have been resolved. */
@@ -36,6 +38,8 @@ export interface ImportOptions {
   lines: readonly TiedLine[]
   mapping: PriceMapping
   source: ArticlePrice['source']
+  /** `good` leaves out a row that contradicts the book; otherwise it takes all of it back. */
+  takes?: 'all' | 'good'
   /** Told how many of all rows are done. */
   onProgress?: (done: number, of: number) => void
   /** Asked between statements: a reader that has gone away wants nothing any more. */
@@ -59,7 +63,7 @@ interface KnownBook {
 const keyOf = ({ supplierId, code }: { supplierId: string; code: string }) => `${supplierId}\n${code}`
 
 /**
- * Takes a price list into the price book: all of it or nothing. An article is known by its supplier and
+ * Takes a price list into the price book: all of it or nothing, or only what does not contradict it. An article is known by its supplier and
  * number; a price that is there to the letter is left; one that contradicts another is refused by row.
  */
 export async function importLines(scope: Scope, options: ImportOptions): Promise<ImportResult> {
@@ -68,7 +72,8 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
     await holdPriceBook(inside)
     const articles = (await store.allArticles(inside)).map((each): [string, KnownArticle] => [keyOf(each), each])
     const book: KnownBook = { articles: new Map(articles), prices: new Map() }
-    const result: ImportResult = { rows: lines.length, newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
+    const counts = { newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
+    const result: ImportResult = { rows: lines.length, ...counts, skipped: [] }
     let storing = Promise.resolve()
     try {
       for (let from = 0; from < lines.length; from += CHUNK) {
@@ -127,7 +132,7 @@ async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): 
 /** What of some lines is not in the book yet, or says something else. */
 async function newRowsOf(
   scope: Scope,
-  { lines, mapping, source }: ImportOptions,
+  { lines, mapping, source, takes = 'all' }: ImportOptions,
   { articles: known, prices }: KnownBook,
   result: ImportResult,
 ): Promise<NewRows> {
@@ -143,24 +148,29 @@ async function newRowsOf(
   for (const line of lines) {
     const before = known.get(keyOf(line))
     const article = articleOf(line, before?.id ?? nextId())
+    const there = prices.get(article.id) ?? []
+    const isKnown = there.some((each) => isSamePriceSaid(each, line))
+    if (!isKnown && there.some((each) => overlaps(each, line))) {
+      const column = mapping.columns.from ?? PRICE_COLUMNS.from
+      issues.push({ row: line.row, column, code: 'overlap', cell: line.from })
+      continue
+    }
+    prices.set(article.id, there)
     if (!before || newArticles.has(article.id)) newArticles.set(article.id, article)
     else if (!isSame(articleColumns(before), articleColumns(article))) {
       changedArticles.push(article)
     }
     known.set(keyOf(line), article)
-    const price = { id: nextId(), source, ...priceOf(line) }
-    const there = prices.get(article.id) ?? []
-    prices.set(article.id, there)
-    if (there.some((each) => isSamePriceSaid(each, line))) result.known++
-    else if (there.some((each) => overlaps(each, line))) {
-      const column = mapping.columns.from ?? PRICE_COLUMNS.from
-      issues.push({ row: line.row, column, code: 'overlap', cell: line.from })
-    } else {
-      newPrices.push({ articleId: article.id, price })
-      there.push(price)
+    if (isKnown) {
+      result.known++
+      continue
     }
+    const price = { id: nextId(), source, ...priceOf(line) }
+    newPrices.push({ articleId: article.id, price })
+    there.push(price)
   }
-  if (issues.length > 0) throw refuseRows(issues)
+  if (issues.length > 0 && takes === 'all') throw refuseRows(issues)
+  result.skipped.push(...issues)
   result.newArticles += newArticles.size
   result.changedArticles += changedArticles.length
   result.newPrices += newPrices.length

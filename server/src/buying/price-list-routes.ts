@@ -1,10 +1,11 @@
 import { Readable } from 'node:stream'
-import type { Problem } from '@fleam/contract'
+import { type Problem, rememberedMappings } from '@fleam/contract'
 import { z } from 'zod'
 import { type Compute, priceListBody } from '../compute/index.ts'
 import { kitchenParams, problemOf, readAside, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import type { ImportResult } from './import.ts'
+import * as mappings from './mappings.ts'
 import * as service from './service.ts'
 
 const tags = ['buying']
@@ -35,7 +36,7 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, compute: Compute, 
       bodyLimit: LARGEST_LIST_BYTES,
       schema: {
         operationId: 'importPriceList',
-        summary: 'Takes in a price list, and tells step by step how far it is',
+        summary: 'Takes in a price list, all of it or what is right of it, and tells step by step how far it is',
         refuses: ['price-list-wrong', 'cancelled'],
         mediaType: 'application/x-ndjson',
         tags,
@@ -72,6 +73,20 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, compute: Compute, 
         .finally(() => stream.push(null))
       return reply.type('application/x-ndjson').send(stream)
     },
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/price-list-mappings',
+    {
+      schema: {
+        operationId: 'listMappings',
+        summary: 'Which column of each supplier’s list was which the last time',
+        tags,
+        params: kitchenParams,
+        response: { 200: rememberedMappings },
+      },
+    },
+    async (request) => mappings.rememberedMappings(await scopeOf(request)),
   )
 
   app.get(

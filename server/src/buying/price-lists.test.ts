@@ -1,5 +1,5 @@
 import { createServer } from 'node:http'
-import { guessMapping, type Kitchen, PRICE_COLUMNS, readTable } from '@fleam/contract'
+import { guessMapping, type Kitchen, PRICE_COLUMNS, type RememberedMapping, readTable } from '@fleam/contract'
 import { until } from '../../../tools/processes.ts'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 import { buildApp } from '../index.ts'
@@ -20,8 +20,9 @@ const HEADER = 'supplier;article number;article;item;price;unit;valid from'
 const list = (rows: readonly string[]) => [HEADER, ...rows].join('\n')
 const mappingOf = (csv: string) => guessMapping(readTable(csv, 1).headers, '2026-11-24')
 
-async function importList(csv: string, mapping = mappingOf(csv)) {
-  const response = await test_.app.inject({ method: 'POST', url: path('/price-lists'), payload: { csv, mapping } })
+async function importList(csv: string, { mapping = mappingOf(csv), takes = 'all' } = {}) {
+  const payload = { csv, mapping, takes }
+  const response = await test_.app.inject({ method: 'POST', url: path('/price-lists'), payload })
   const news = response.body
     .trim()
     .split('\n')
@@ -42,10 +43,65 @@ test('a list is taken in with its progress, and again changes nothing', async ()
   expect(first.status).toBe(200)
   const steps = Array.from({ length: 10 }, (_, at) => (at + 1) * 250)
   expect(first.news.slice(0, -1)).toEqual(steps.map((done) => ({ progress: { done, of: 2500 } })))
-  expect(first.last.result).toEqual({ rows: 2500, newArticles: 2500, changedArticles: 0, newPrices: 2500, known: 0 })
+  expect(first.last.result).toEqual({
+    rows: 2500,
+    newArticles: 2500,
+    changedArticles: 0,
+    newPrices: 2500,
+    known: 0,
+    skipped: [],
+  })
   const again = await importList(list(rows))
-  expect(again.last.result).toEqual({ rows: 2500, newArticles: 0, changedArticles: 0, newPrices: 0, known: 2500 })
+  expect(again.last.result).toEqual({
+    rows: 2500,
+    newArticles: 0,
+    changedArticles: 0,
+    newPrices: 0,
+    known: 2500,
+    skipped: [],
+  })
   expect(await counts()).toBe(2500)
+})
+
+test('good rows are taken, and the others told: what cannot be read, and what contradicts list or book', async () => {
+  await importList(list(['Ostravale;1;Duck;;3;kg;2026-01-01']))
+  const csv = list([
+    'Ostravale;1;Drake;;4;kg;2026-01-01',
+    'Ostravale;2;Good;;3;kg;',
+    'Ostravale;3;Bad;;-3;kg;',
+    'Ostravale;2;Good;;5;kg;',
+  ])
+  const { last } = await importList(csv, { takes: 'good' })
+  expect(last.result).toMatchObject({ newArticles: 1, newPrices: 1, changedArticles: 0 })
+  expect(last.result.skipped.map(({ row, code }: { row: number; code: string }) => `${row} ${code}`)).toEqual([
+    '4 negative',
+    '5 overlap',
+    '2 overlap',
+  ])
+  const { body } = await send(test_, 'GET', path('/articles'))
+  // What was left out has named nothing anew.
+  expect(body.rows.map((row: { article: { name: string } }) => row.article.name).sort()).toEqual(['Duck', 'Good'])
+  expect((await importList(list(['Ostravale;9;Bad;;x;kg;']), { takes: 'good' })).last.code).toBe('price-list-wrong')
+})
+
+test('which column was which is remembered for each supplier of a list, and goes with a supplier that is merged', async () => {
+  const csv = 'Firma;Ware;EK;ME\nOstravale;Duck;3;kg\nSkerrow;Hake;9;kg'
+  const columns = { supplier: 'Firma', name: 'Ware', amount: 'EK', per: 'ME' }
+  await importList(csv, { mapping: { ...mappingOf(csv), columns } as never })
+  const known = async () => (await send(test_, 'GET', path('/price-list-mappings'))).body as RememberedMapping[]
+  expect((await known()).map(({ supplier, mapping }) => [supplier, mapping.columns])).toEqual(
+    expect.arrayContaining([
+      ['Ostravale', columns],
+      ['Skerrow', columns],
+    ]),
+  )
+  await importList('supplier;article;price;unit\nOstravale;Goose;3;kg')
+  const byName = new Map((await known()).map((each) => [each.supplier, each]))
+  expect(byName.get('Ostravale')?.mapping.columns.name).toBe('article')
+  expect(byName.get('Skerrow')?.mapping.columns.name).toBe('Ware')
+  const [from, into] = [byName.get('Skerrow'), byName.get('Ostravale')]
+  await send(test_, 'POST', path(`/suppliers/${from?.supplierId}/merge`), { into: into?.supplierId })
+  expect((await known()).map(({ supplier }) => supplier)).toEqual(['Ostravale'])
 })
 
 test('one row that is wrong, and nothing is taken in', async () => {

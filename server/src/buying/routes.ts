@@ -6,6 +6,7 @@ import {
   movedPrices as movedPricesAnswer,
   priceAdded,
   priceCorrection,
+  priceIssue,
   priceListCsv,
   products,
   turnedRows,
@@ -137,6 +138,7 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
     changedArticles: z.number(),
     newPrices: z.number(),
     known: z.number(),
+    skipped: z.array(priceIssue),
   })
   app.post(
     `${base}/prices`,

@@ -7,6 +7,7 @@ import {
   guessMapping,
   type NumberedLine,
   type PriceAdded,
+  type PriceIssue,
   type PriceListContext,
   type PriceMapping,
   priceListCsv,
@@ -27,6 +28,7 @@ import {
   refuseRows,
   type TiedLine,
 } from './import.ts'
+import { rememberMapping } from './mappings.ts'
 import { lineOf } from './rows.ts'
 import * as store from './store.ts'
 
@@ -79,6 +81,9 @@ const contextOf = ({ kitchen }: Scope, names: KnownNames): PriceListContext => (
 /** A price list that was read: its lines a slice at a time, as JSON. */
 export interface ReadList {
   mapping: PriceMapping
+  takes: 'all' | 'good'
+  /** What is wrong with rows that are not taken. */
+  skipped: readonly PriceIssue[]
   suppliers: readonly string[]
   slices: readonly string[]
 }
@@ -91,7 +96,7 @@ export async function readList(scope: Scope, compute: Compute, list: PriceListRe
   throw new Refusal(read.code, read.detail, { issues: read.issues.slice(0, MAX_ISSUES) })
 }
 
-type ListOptions = Omit<ImportOptions, 'lines' | 'mapping'> & { list: ReadList }
+type ListOptions = Omit<ImportOptions, 'lines' | 'mapping' | 'takes'> & { list: ReadList }
 
 /** Takes a list that was read in: its names are resolved here, once. Suppliers that are new are added. */
 export function importList(scope: Scope, { list, ...options }: ListOptions): Promise<ImportResult> {
@@ -111,7 +116,10 @@ export function importList(scope: Scope, { list, ...options }: ListOptions): Pro
       // A long list must not hold up whoever weighs.
       await nextTurn()
     }
-    return importLines(inside, { ...options, mapping: list.mapping, lines })
+    const { mapping, takes } = list
+    const result = await importLines(inside, { ...options, mapping, takes, lines })
+    if (options.source === 'list') await rememberMapping(inside, mapping, [...supplierIds.values()])
+    return { ...result, skipped: [...list.skipped, ...result.skipped] }
   })
 }
 
@@ -145,7 +153,7 @@ export async function pullFeed(scope: Scope, compute: Compute, address: string |
   if (address === null) throw new Refusal('feed-away', 'No price feed is set.')
   const csv = await fetchList(address)
   const mapping = guessMapping(readTable(csv, 1).headers, dayOf(scope))
-  const list = await readList(scope, compute, { csv, mapping })
+  const list = await readList(scope, compute, { csv, mapping, takes: 'all' })
   return importList(scope, { list, source: 'feed' })
 }
 

@@ -1,4 +1,5 @@
 import {
+  goodLines,
   issuesOf,
   type PriceIssue,
   type PriceListContext,
@@ -10,7 +11,12 @@ import {
 import { z } from 'zod'
 
 /** What a price list is sent as: its text, and which column is what. */
-export const priceListBody = z.strictObject({ csv: z.string(), mapping: priceMapping })
+export const priceListBody = z.strictObject({
+  csv: z.string(),
+  mapping: priceMapping,
+  /** `all` takes every row or none; `good` those that are right, and tells of the others. */
+  takes: z.enum(['all', 'good']).default('all'),
+})
 
 export interface PriceListRequest {
   /** The body of a request as it came, or a list that was fetched. */
@@ -24,7 +30,7 @@ export interface PriceListRequest {
  * between. Or why it cannot be taken in: as a whole, or by row.
  */
 export type PriceListRead =
-  | { mapping: PriceMapping; suppliers: string[]; slices: string[] }
+  | { mapping: PriceMapping; takes: 'all' | 'good'; suppliers: string[]; slices: string[]; skipped: PriceIssue[] }
   | { code: 'not-json' | 'invalid-input'; issues: Problem['issues']; detail: string }
   | { code: 'price-list-wrong'; rows: PriceIssue[] }
 
@@ -34,13 +40,17 @@ const LINES_A_SLICE = 250
 export function readSentPriceList({ list, context }: PriceListRequest): PriceListRead {
   const body = list instanceof Uint8Array ? bodyOf(list) : list
   if ('code' in body) return body
-  const { lines, issues } = readPriceList(body.csv, body.mapping, context)
-  if (issues.length > 0) return { code: 'price-list-wrong', rows: issues }
+  const { mapping, takes } = body
+  const read = readPriceList(body.csv, mapping, context)
+  const lines = goodLines(read)
+  const isTaken = read.issues.length === 0 || (takes === 'good' && read.isWhole && lines.length > 0)
+  if (!isTaken) return { code: 'price-list-wrong', rows: read.issues }
   const slices: string[] = []
   for (let from = 0; from < lines.length; from += LINES_A_SLICE) {
     slices.push(JSON.stringify(lines.slice(from, from + LINES_A_SLICE)))
   }
-  return { mapping: body.mapping, suppliers: [...new Set(lines.map((line) => line.supplier))], slices }
+  const suppliers = [...new Set(lines.map((line) => line.supplier))]
+  return { mapping, takes, suppliers, slices, skipped: read.issues }
 }
 
 function bodyOf(bytes: Uint8Array) {

@@ -23,6 +23,7 @@ import { up as loads } from './migrations/018-loads.ts'
 import { up as lotsAtTheDoor } from './migrations/019-lots-at-the-door.ts'
 import { up as boards } from './migrations/020-boards.ts'
 import { up as cautionsWhere } from './migrations/021-cautions-where.ts'
+import { up as listColumns } from './migrations/022-list-columns.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -47,6 +48,7 @@ const MIGRATIONS = [
   { name: '019-lots-at-the-door', up: lotsAtTheDoor },
   { name: '020-boards', up: boards },
   { name: '021-cautions-where', up: cautionsWhere },
+  { name: '022-list-columns', up: listColumns },
 ]
 
 function migrator(database: Sequelize) {

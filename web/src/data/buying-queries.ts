@@ -10,7 +10,9 @@ import type {
   MovedPrices,
   PriceAdded,
   PriceCorrection,
+  PriceIssue,
   Product,
+  RememberedMapping,
   StruckPrice,
   Supplier,
 } from '@fleam/contract'
@@ -144,6 +146,17 @@ export interface ImportResult {
   changedArticles: number
   newPrices: number
   known: number
+  /** What is wrong with rows that were not taken. */
+  skipped: PriceIssue[]
+}
+
+/** Which column of each supplier's list was which the last time; old answers do, where there is no network. */
+export function useRememberedMappings() {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: [...buyingKey(id), 'mappings'],
+    queryFn: () => getJson<RememberedMapping[]>(`${kitchenPath(id)}/price-list-mappings`),
+  })
 }
 
 export const usePriceFeed = () =>

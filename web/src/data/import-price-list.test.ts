@@ -12,7 +12,7 @@ Object.assign(globalThis, {
 })
 
 const mapping = { columns: {}, supplier: 'O', kind: 'whole', from: '2026-11-24', decimal: 'auto' } as const
-const RESULT = { rows: 2, newArticles: 2, changedArticles: 0, newPrices: 2, known: 0 }
+const RESULT = { rows: 2, newArticles: 2, changedArticles: 0, newPrices: 2, known: 0, skipped: [] }
 
 /** Answers with these pieces of text, one after the other. */
 function answerInPieces(pieces: readonly string[]) {
@@ -30,7 +30,7 @@ async function take() {
   const steps: string[] = []
   const onProgress = (done: number, of: number) => steps.push(`${done} of ${of}`)
   const signal = new AbortController().signal
-  const outcome = await importPriceList({ path: '/x', csv: 'a', mapping, onProgress, signal }).catch(
+  const outcome = await importPriceList({ path: '/x', csv: 'a', mapping, takes: 'good', onProgress, signal }).catch(
     (error: Error) => error,
   )
   return { steps, outcome }

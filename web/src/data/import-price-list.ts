@@ -4,11 +4,15 @@ import type { ImportResult } from './buying-queries.ts'
 
 type ImportNews = { progress: { done: number; of: number } } | { result: ImportResult } | { problem: Problem }
 
+/** Every row or none, or those that are right. */
+export type Takes = 'all' | 'good'
+
 export interface ImportRequest {
   /** Where the kitchen's API is, `/api/kitchens/…`. */
   path: string
   csv: string
   mapping: PriceMapping
+  takes: Takes
   onProgress: (done: number, of: number) => void
   /** Breaks the import off: nothing of it is kept. */
   signal: AbortSignal
@@ -19,13 +23,14 @@ export async function importPriceList({
   path,
   csv,
   mapping,
+  takes,
   onProgress,
   signal,
 }: ImportRequest): Promise<ImportResult> {
   const response = await fetch(`${path}/price-lists`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ csv, mapping }),
+    body: JSON.stringify({ csv, mapping, takes }),
     signal,
   }).catch((error: Error) => {
     throw error.name === 'AbortError' ? error : new Offline(error.message)

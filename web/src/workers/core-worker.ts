@@ -1,4 +1,4 @@
-import { readPriceList } from '@fleam/contract'
+import { goodLines, readPriceList } from '@fleam/contract'
 import {
   ForecastRun,
   forecastOf,
@@ -21,8 +21,10 @@ const tell = (reply: WorkerReply) => self.postMessage(reply)
 const breathe = () => new Promise((resolve) => setTimeout(resolve))
 
 function preview({ id, csv, mapping, context, shown }: RequestOf<'read-price-list'>): void {
-  const { lines, issues } = readPriceList(csv, mapping, context)
-  tell({ id, type: 'price-list', preview: { rows: lines.length, lines: lines.slice(0, shown), issues } })
+  const read = readPriceList(csv, mapping, context)
+  const { issues, isWhole } = read
+  const lines = goodLines(read)
+  tell({ id, type: 'price-list', preview: { rows: lines.length, lines: lines.slice(0, shown), issues, isWhole } })
 }
 
 async function forecast({ id, model, spreads, draws, seed }: RequestOf<'forecast'>): Promise<void> {

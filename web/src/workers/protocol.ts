@@ -18,9 +18,12 @@ export type WorkerRequest =
   | { id: number; type: 'cancel' }
 
 export interface PriceListPreview {
+  /** Rows that are right, and the first of them. */
   rows: number
   lines: (PriceListLine & { row: number })[]
   issues: PriceIssue[]
+  /** Every row was looked at. */
+  isWhole: boolean
 }
 
 export type WorkerReply =

@@ -22,6 +22,7 @@ import { defineProduct } from './product.ts'
 import { defineStyle } from './style.ts'
 import { defineStylePile } from './style-pile.ts'
 import { defineSupplier } from './supplier.ts'
+import { defineSupplierMapping } from './supplier-mapping.ts'
 import { defineWhatIf } from './what-if.ts'
 
 /** A model for every table. The tables themselves are made by the migrations. */
@@ -59,6 +60,7 @@ const modelsOf = (database: Sequelize) => ({
   Style: defineStyle(database),
   StylePile: defineStylePile(database),
   Supplier: defineSupplier(database),
+  SupplierMapping: defineSupplierMapping(database),
   WhatIf: defineWhatIf(database),
 })
 

@@ -7,7 +7,7 @@ const WORDS: Readonly<Record<PriceIssueCode, string>> = {
   'header-twice': 'heads two columns',
   'no-such-column': 'is no column of this file',
   'column-missing': 'is needed: say which column holds it, or what it is for every row',
-  'no-rows': 'There is nothing to take in.',
+  'no-rows': 'has no rows',
   empty: 'is empty',
   'too-long': 'is longer than 120 characters',
   'wrong-encoding': 'has letters that were lost when the file was saved: save it as UTF-8',
@@ -26,9 +26,30 @@ const WORDS: Readonly<Record<PriceIssueCode, string>> = {
   overlap: 'holds on the same days as another price of this article',
 }
 
+const OF_LIST: ReadonlySet<PriceIssueCode> = new Set([
+  'unreadable',
+  'too-many-columns',
+  'too-many-rows',
+  'header-twice',
+  'no-such-column',
+  'column-missing',
+  'no-rows',
+])
+
+/** What is wrong with the list itself, and with no row of it. */
+export const isOfWholeList = ({ code, row }: PriceIssue): boolean =>
+  OF_LIST.has(code) || (code === 'too-long' && row === 1)
+
+/** What is wrong with a cell, without where: `price: “-3” is less than nothing`. */
+export const cellIssueWords = ({ column, code, cell }: PriceIssue): string =>
+  `${column}: ${cell === '' ? '' : `“${cell}” `}${WORDS[code]}`
+
 /** What is wrong with a cell, as a sentence: `Row 3, price: “-3” is less than nothing`. */
 export function issueWords({ row, column, code, cell }: PriceIssue): string {
   const what = cell === '' ? '' : `“${cell}” `
+  if (isOfWholeList({ row, column, code, cell })) {
+    return column === '' ? `The file ${WORDS[code]}` : `${column}: ${WORDS[code]}`
+  }
   const where = column === '' ? `Row ${row}` : `Row ${row}, ${column}`
   return `${where}: ${what}${WORDS[code]}`
 }

@@ -1,176 +1,164 @@
-import type { PriceIssue } from '@fleam/contract'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import type { PriceMapping, RememberedMapping } from '@fleam/contract'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import Table from 'react-bootstrap/Table'
-import { ApiProblem } from '../../data/api.ts'
-import { type ImportResult, useInvalidatePrices, useProducts } from '../../data/buying-queries.ts'
-import { importPriceList } from '../../data/import-price-list.ts'
-import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath, useItems } from '../../data/queries.ts'
-import { priceWords } from '../../parts/price-words.ts'
+import Form from 'react-bootstrap/Form'
+import type { ImportResult } from '../../data/buying-queries.ts'
+import type { Takes } from '../../data/import-price-list.ts'
+import { dateWords } from '../../parts/dates.ts'
 import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
-import { useFormat } from '../../parts/use-format.ts'
-import { bareUnitOf } from '../../parts/weight-field.tsx'
-import { readPriceListAside } from '../../workers/core-client.ts'
-import type { PriceListPreview } from '../../workers/protocol.ts'
 import type { ChosenList } from './chosen-list.ts'
-import { issueWords } from './issue-words.ts'
+import { isOfWholeList, issueWords } from './issue-words.ts'
+import { ListPreview } from './list-preview.tsx'
 import { MappingFields } from './mapping-fields.tsx'
+import { RowsToMend } from './rows-to-mend.tsx'
+import { type ListImportState, useListImport } from './use-list-import.ts'
+import { useListPreview } from './use-list-preview.ts'
 
+/** Rows that are shown before somebody asks for all. */
 const SHOWN_ROWS = 8
-const SHOWN_ISSUES = 100
 
 interface ListImportProps {
   list: ChosenList
-  onDone: (result: ImportResult) => void
+  onTaken: (result: ImportResult, isAll: boolean) => void
   onLeave: () => void
 }
 
-/** From a file to the price book: which column is which, what it reads as, what is wrong, and then all of it or nothing. */
-export function ListImport({ list, onDone, onLeave }: ListImportProps) {
-  const kitchen = useKitchen()
+/** From a file to the price book: which column is which, what it reads as, what is wrong, and what of it is taken. */
+export function ListImport({ list, onTaken, onLeave }: ListImportProps) {
   const [mapping, setMapping] = useState(list.mapping)
-  const preview = usePreview(list.csv, mapping)
-  const [progress, setProgress] = useState<{ done: number; of: number } | null>(null)
-  const [error, setError] = useState<unknown>(null)
-  const leaving = useRef<AbortController | null>(null)
-  const invalidatePrices = useInvalidatePrices()
-  const take = async () => {
-    leaving.current = new AbortController()
-    setError(null)
-    setProgress({ done: 0, of: preview?.rows ?? 1 })
-    try {
-      const onProgress = (done: number, of: number) => setProgress({ done, of })
-      const path = kitchenPath(kitchen.id)
-      const result = await importPriceList({ path, csv: list.csv, mapping, onProgress, signal: leaving.current.signal })
-      await invalidatePrices()
-      onDone(result)
-    } catch (failure) {
-      if ((failure as Error).name !== 'AbortError') setError(failure)
-    } finally {
-      setProgress(null)
-    }
-  }
-  const refused =
-    error instanceof ApiProblem && error.problem.code === 'price-list-wrong'
-      ? (error.problem.current as PriceIssue[])
-      : []
-  const issues = [...(preview?.issues ?? []), ...refused]
+  const [takes, setTakes] = useState<Takes>('good')
+  const [showsAll, setShowsAll] = useState(false)
+  const importing = useListImport(list.csv, onTaken)
+  const preview = useListPreview(importing.csv, mapping, showsAll ? Number.MAX_SAFE_INTEGER : SHOWN_ROWS)
+  const issues = [...(preview?.issues ?? []), ...importing.bookIssues]
+  const ofList = issues.filter(isOfWholeList)
+  const ofRows = issues.filter((issue) => !isOfWholeList(issue))
+  const booked = new Set(importing.bookIssues.map(({ row }) => row)).size
+  const good = Math.max(0, (preview?.rows ?? 0) - booked)
+  const canTake =
+    preview !== null &&
+    ofList.length === 0 &&
+    good > 0 &&
+    (ofRows.length === 0 || (takes === 'good' && preview.isWhole))
   return (
     <section aria-label={list.name}>
       <p>
         <strong>{list.name}</strong> <span className="quiet">read as {list.encoding.toUpperCase()}</span>
       </p>
-      <Issues issues={issues} />
-      <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
-      {preview ? <Preview preview={preview} /> : <Loading what="the rows" />}
-      {progress ? (
-        <p className="form-actions">
-          <Progress what="Rows imported" done={progress.done} of={progress.of} />
-          <span className="number">
-            {progress.done.toLocaleString('en')} of {progress.of.toLocaleString('en')}
-          </span>
-        </p>
+      {ofList.length > 0 ? (
+        <div className="import-issues" role="alert">
+          <p>
+            <strong>This list cannot be taken as it is.</strong> Say below which column is which, or choose another
+            file.
+          </p>
+          <ul>
+            {ofList.map((issue) => (
+              <li key={`${issue.column} ${issue.code}`}>{issueWords(issue)}</li>
+            ))}
+          </ul>
+        </div>
       ) : null}
-      {error && refused.length === 0 ? <Failed error={error} /> : null}
-      <div className="form-actions mt-3">
-        {progress ? (
-          <Button variant="outline-dark" onClick={() => leaving.current?.abort()}>
-            Break off: nothing is kept
-          </Button>
-        ) : (
-          <>
-            <Button disabled={!preview || issues.length > 0 || preview.rows === 0} onClick={() => void take()}>
-              Import {(preview?.rows ?? 0).toLocaleString('en')} {preview?.rows === 1 ? 'row' : 'rows'}
-            </Button>
-            <Button variant="outline-dark" onClick={onLeave}>
-              Cancel
-            </Button>
-          </>
-        )}
-      </div>
+      <RememberedColumns list={list} onChoose={setMapping} />
+      <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
+      {ofRows.length > 0 ? (
+        <RowsToMend name={list.name} csv={importing.csv} mapping={mapping} issues={ofRows} onMend={importing.mend} />
+      ) : null}
+      {preview ? <ListPreview preview={preview} onShowAll={() => setShowsAll(true)} /> : <Loading what="the rows" />}
+      {importing.error ? <Failed error={importing.error} /> : null}
+      {ofRows.length > 0 && ofList.length === 0 ? <WhatIsTaken takes={takes} onChange={setTakes} /> : null}
+      <ImportActions
+        {...{ importing, canTake, onLeave }}
+        words={`Import ${good.toLocaleString('en')} ${ofRows.length > 0 && good > 0 ? 'good ' : ''}${good === 1 ? 'row' : 'rows'}`}
+        onTake={() => void importing.take(mapping, takes, good)}
+      />
     </section>
   )
 }
 
-/** What the file reads as under a mapping; read aside, so that the page never waits. */
-function usePreview(csv: string, mapping: ChosenList['mapping']): PriceListPreview | null {
-  const { currency, units } = useKitchen()
-  const items = useItems().data
-  const products = useProducts().data
-  const [preview, setPreview] = useState<PriceListPreview | null>(null)
-  const context = useMemo(
-    () =>
-      items && products
-        ? {
-            currency,
-            bareUnit: bareUnitOf(units),
-            items: new Set(items.map((item) => item.name)),
-            products: new Set(products.map((product) => product.name)),
-          }
-        : null,
-    [items, products, currency, units],
-  )
-  useEffect(() => {
-    if (!context) return
-    const leaving = new AbortController()
-    void readPriceListAside({ csv, mapping, context, shown: SHOWN_ROWS }, leaving.signal).then(setPreview)
-    return () => leaving.abort()
-  }, [csv, mapping, context])
-  return preview
-}
+const GUESSED = ''
 
-function Preview({ preview }: { preview: PriceListPreview }) {
-  const format = useFormat()
+/** The columns of an earlier list that has the same ones, by its supplier. */
+function RememberedColumns({ list, onChoose }: { list: ChosenList; onChoose: (mapping: PriceMapping) => void }) {
+  const [chosen, setChosen] = useState(list.fitting[0]?.supplierId ?? GUESSED)
+  if (list.fitting.length === 0) return null
+  const choose = (supplierId: string) => {
+    setChosen(supplierId)
+    const known = list.fitting.find((each) => each.supplierId === supplierId)
+    onChoose(known ? asOfToday(known, list) : list.guessed)
+  }
   return (
-    <>
-      {preview.lines.length > 0 ? (
-        <Table className="list-table" responsive>
-          <thead>
-            <tr>
-              <th scope="col">Row</th>
-              <th scope="col">Article</th>
-              <th scope="col">Supplier</th>
-              <th scope="col">For</th>
-              <th scope="col" className="number">
-                Price
-              </th>
-              <th scope="col">From</th>
-            </tr>
-          </thead>
-          <tbody>
-            {preview.lines.map((line) => (
-              <tr key={line.row}>
-                <td className="number">{line.row}</td>
-                <th scope="row">{line.name}</th>
-                <td>{line.supplier}</td>
-                <td>{line.item ?? line.product ?? <span className="none">nothing yet</span>}</td>
-                <td className="number">{priceWords(line.price, format)}</td>
-                <td>{line.from}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-      ) : null}
-    </>
-  )
-}
-
-/** What is wrong, before anything else on the page. */
-function Issues({ issues }: { issues: readonly PriceIssue[] }) {
-  if (issues.length === 0) return null
-  return (
-    <div className="import-issues" role="alert">
-      <p>
-        <strong>Nothing is imported while a row is not right.</strong> Choose other columns above, or mend the file.
-      </p>
-      <ul>
-        {issues.slice(0, SHOWN_ISSUES).map((issue) => (
-          <li key={`${issue.row} ${issue.column} ${issue.code}`}>{issueWords(issue)}</li>
+    <Form.Group controlId="remembered-columns" className="mb-3">
+      <Form.Label>Columns as</Form.Label>
+      <Form.Select value={chosen} onChange={(event) => choose(event.target.value)} style={{ maxWidth: '26rem' }}>
+        {list.fitting.map(({ supplierId, supplier, usedAt }) => (
+          <option key={supplierId} value={supplierId}>
+            in the list of {supplier}, {dateWords(usedAt.slice(0, 10))}
+          </option>
         ))}
-      </ul>
-      {issues.length > SHOWN_ISSUES ? <p>and {issues.length - SHOWN_ISSUES} more</p> : null}
+        <option value={GUESSED}>the headings suggest</option>
+      </Form.Select>
+    </Form.Group>
+  )
+}
+
+const asOfToday = ({ mapping }: RememberedMapping, list: ChosenList): PriceMapping => ({
+  ...mapping,
+  from: list.guessed.from,
+})
+
+const TAKES_WORDS = {
+  good: 'the good rows now, the others when they are mended',
+  all: 'all rows or none',
+} as const
+
+const WhatIsTaken = ({ takes, onChange }: { takes: Takes; onChange: (takes: Takes) => void }) => (
+  <fieldset className="form-actions">
+    <legend className="mapping-legend">What is taken</legend>
+    {(Object.keys(TAKES_WORDS) as Takes[]).map((each) => (
+      <Form.Check
+        key={each}
+        type="radio"
+        name="takes"
+        id={`takes-${each}`}
+        label={TAKES_WORDS[each]}
+        checked={takes === each}
+        onChange={() => onChange(each)}
+      />
+    ))}
+  </fieldset>
+)
+
+interface ImportActionsProps {
+  importing: ListImportState
+  canTake: boolean
+  words: string
+  onTake: () => void
+  onLeave: () => void
+}
+
+function ImportActions({ importing: { progress, breakOff }, canTake, words, onTake, onLeave }: ImportActionsProps) {
+  if (progress) {
+    return (
+      <div className="form-actions mt-3">
+        <Progress what="Rows imported" done={progress.done} of={progress.of} />
+        <span className="number">
+          {progress.done.toLocaleString('en')} of {progress.of.toLocaleString('en')}
+        </span>
+        <Button variant="outline-dark" onClick={breakOff}>
+          Break off: nothing is kept
+        </Button>
+      </div>
+    )
+  }
+  return (
+    <div className="form-actions mt-3">
+      <Button disabled={!canTake} onClick={onTake}>
+        {words}
+      </Button>
+      <Button variant="outline-dark" onClick={onLeave}>
+        Cancel
+      </Button>
     </div>
   )
 }

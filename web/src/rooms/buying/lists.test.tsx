@@ -1,5 +1,5 @@
 import { TextDecoder as NodeDecoder } from 'node:util'
-import { readPriceList } from '@fleam/contract'
+import { goodLines, guessMapping, readPriceList } from '@fleam/contract'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
@@ -7,7 +7,7 @@ import { Component as Lists } from './lists.tsx'
 
 Object.assign(globalThis, { TextDecoder: NodeDecoder })
 
-const sent: { csv: string; mapping: object }[] = []
+const sent: { csv: string; mapping: object; takes: string }[] = []
 let outcome: () => Promise<unknown>
 
 // The worker and the server have tests of their own.
@@ -19,6 +19,7 @@ jest.mock('../../data/import-price-list.ts', () => ({
   importPriceList: async (request: {
     csv: string
     mapping: object
+    takes: string
     onProgress: (done: number, of: number) => void
   }) => {
     sent.push(request)
@@ -27,8 +28,9 @@ jest.mock('../../data/import-price-list.ts', () => ({
   },
 }))
 function readAside({ csv, mapping, context, shown }: { csv: string; mapping: never; context: never; shown: number }) {
-  const { lines, issues } = readPriceList(csv, mapping, context)
-  return { rows: lines.length, lines: lines.slice(0, shown), issues }
+  const read = readPriceList(csv, mapping, context)
+  const lines = goodLines(read)
+  return { rows: lines.length, lines: lines.slice(0, shown), issues: read.issues, isWhole: read.isWhole }
 }
 
 /** A loaded machine reads a list more slowly. */
@@ -36,12 +38,13 @@ const SLOW = { timeout: 8000 }
 jest.setTimeout(20_000)
 
 const BASE = `/api/kitchens/${LARCH_HALT.id}`
-const RESULT = { rows: 2, newArticles: 1, changedArticles: 0, newPrices: 2, known: 1 }
+const RESULT = { rows: 2, newArticles: 1, changedArticles: 0, newPrices: 2, known: 1, skipped: [] as unknown[] }
 
-async function show(feed: string | null = null) {
+async function show(feed: string | null = null, remembered: readonly object[] = []) {
   const asked = answerWith({
     [`GET ${BASE}/items`]: { body: [{ id: 'i', name: 'Duck', isArchived: false, styles: [] }] },
     [`GET ${BASE}/products`]: { body: [] },
+    [`GET ${BASE}/price-list-mappings`]: { body: remembered },
     'GET /api/price-feed': { body: { address: feed } },
     [`POST ${BASE}/price-lists/from-feed`]: { body: RESULT },
   } as never)
@@ -86,13 +89,14 @@ test('what the headers suggest is chosen, the rows are shown, and all of them ar
 test('a row that is not right is told first, and nothing can be taken in until the columns say otherwise', async () => {
   await show()
   await choose('Vendor;Description;Net price;Per lb;UOM\nOstravale;Duck;none;6,90;kg')
-  expect(screen.getByRole('alert').textContent).toContain('Row 2, Net price: “none” is no number')
+  expect(screen.getByRole('heading', { name: '1 row is not right' })).toBeTruthy()
+  expect(screen.getByText('Net price: “none” is no number')).toBeTruthy()
   expect((screen.getByRole('button', { name: 'Import 0 rows' }) as HTMLButtonElement).disabled).toBe(true)
   await act(async () => {
     fireEvent.change(screen.getByLabelText('price (needed)'), { target: { value: 'Per lb' } })
   })
   await answered()
-  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
+  await waitFor(() => expect(screen.queryByText(/not right/)).toBeNull(), SLOW)
   expect((screen.getByRole('button', { name: 'Import 1 row' }) as HTMLButtonElement).disabled).toBe(false)
 })
 
@@ -106,6 +110,77 @@ test('a supplier may be said for every row, where no column says it', async () =
   await answered()
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), SLOW)
   expect(screen.getByRole('row', { name: /Duck/ }).textContent).toContain('Ostravale')
+})
+
+const THREE = 'Vendor;Description;Net price;UOM\nOstravale;Duck;6,90;kg\nOstravale;Goose;-8;kg\nOstravale;Hen;5;kg'
+const overlap = { row: 4, column: 'valid from', code: 'overlap', cell: '2026-11-24' }
+
+test('good rows are taken at once; the others stay, are mended where they stand, and are taken after them', async () => {
+  await show()
+  await choose(THREE)
+  expect(
+    (screen.getByLabelText('the good rows now, the others when they are mended') as HTMLInputElement).checked,
+  ).toBe(true)
+  // A price that contradicts the book is known to the server alone.
+  outcome = async () => ({
+    ...RESULT,
+    skipped: [{ row: 3, column: 'Net price', code: 'negative', cell: '-8' }, overlap],
+  })
+  await touch(screen.getByRole('button', { name: 'Import 2 good rows' }))
+  expect(sent.map(({ takes }) => takes)).toEqual(['good'])
+  expect(await screen.findByText(/2 rows are left to mend/, {}, SLOW)).toBeTruthy()
+  await read()
+  await screen.findByText('Net price: “-8” is less than nothing', {}, SLOW)
+  expect(screen.getByText(/valid from: “2026-11-24” holds on the same days/)).toBeTruthy()
+  const cell = screen.getByLabelText('Net price of row 2')
+  await act(async () => {
+    fireEvent.change(cell, { target: { value: '8' } })
+    fireEvent.blur(cell)
+  })
+  await answered()
+  expect(await screen.findByRole('heading', { name: '1 row is not right' }, SLOW)).toBeTruthy()
+  outcome = async () => RESULT
+  await touch(await screen.findByRole('button', { name: 'Import 1 good row' }, SLOW))
+  expect(sent.at(-1)?.csv.split('\r\n')).toEqual([
+    'Vendor;Description;Net price;UOM',
+    'Ostravale;Goose;8;kg',
+    'Ostravale;Hen;5;kg',
+  ])
+})
+
+test('all rows or none stays as a choice', async () => {
+  await show()
+  await choose(THREE)
+  await touch(screen.getByLabelText('all rows or none'))
+  expect((screen.getByRole('button', { name: /^Import/ }) as HTMLButtonElement).disabled).toBe(true)
+})
+
+test('every row can be seen, and a column that is missing is said once, without a row', async () => {
+  await show()
+  const rows = Array.from({ length: 30 }, (_, at) => `Ostravale;Bird ${at};${at + 1};kg`)
+  await choose(['Vendor;Description;Net price;Einh', ...rows].join('\n'))
+  expect(screen.getAllByRole('alert').map((each) => each.textContent)).toEqual([
+    expect.stringMatching(/unit: is needed: say which column holds it(?!.*Row 1)/),
+  ])
+  await act(async () => {
+    fireEvent.change(screen.getByLabelText('unit (needed)'), { target: { value: 'Einh' } })
+  })
+  await answered()
+  await touch(await screen.findByRole('button', { name: 'Show all 30 rows' }, SLOW))
+  expect(await screen.findByRole('row', { name: /Bird 29/ }, SLOW)).toBeTruthy()
+})
+
+test('the columns of a supplier’s last list are taken again, with today’s day', async () => {
+  const columns = { name: 'Text', amount: 'EK', per: 'ME' }
+  const mapping = { ...guessMapping([], '2026-01-01'), columns, supplier: 'Ostravale' }
+  await show(null, [{ supplierId: 's', supplier: 'Ostravale', mapping, usedAt: '2026-11-20T08:00:00.000Z' }])
+  await choose('Text;EK;ME;Bemerkung\nDuck;6,90;kg')
+  expect((screen.getByLabelText('Columns as') as HTMLSelectElement).value).toBe('s')
+  expect((screen.getByLabelText('Supplier of every row') as HTMLInputElement).value).toBe('Ostravale')
+  await touch(await screen.findByRole('button', { name: 'Import 1 row' }, SLOW))
+  const taken = sent[0]?.mapping as { columns: object; from: string }
+  expect(taken.columns).toEqual(columns)
+  expect(taken.from).not.toBe('2026-01-01')
 })
 
 test('a file that is no text is refused by name', async () => {

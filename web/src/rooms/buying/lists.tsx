@@ -1,12 +1,12 @@
-import { decodeText, guessMapping, readTable } from '@fleam/contract'
+import { decodeText } from '@fleam/contract'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type ImportResult, usePriceFeed, usePullFeed } from '../../data/buying-queries.ts'
+import { type ImportResult, usePriceFeed, usePullFeed, useRememberedMappings } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayIn } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
-import type { ChosenList } from './chosen-list.ts'
+import { type ChosenList, chosenList } from './chosen-list.ts'
 import { ListImport } from './list-import.tsx'
 
 /** Price lists of suppliers, from a file or from a feed. */
@@ -15,16 +15,19 @@ export function Component() {
   const [list, setList] = useState<ChosenList | null>(null)
   const [refusal, setRefusal] = useState('')
   const [done, setDone] = useState<ImportResult | null>(null)
+  const remembered = useRememberedMappings()
   const input = useRef<HTMLInputElement>(null)
   const take = async (file: File | undefined) => {
     if (!file) return
     setRefusal('')
     setDone(null)
+    setList(null)
     const decoded = decodeText(new Uint8Array(await file.arrayBuffer()))
     if (!decoded.ok) return setRefusal(`${file.name} is no text. Save the list as CSV.`)
-    const { headers } = readTable(decoded.text, 1)
-    const mapping = guessMapping(headers, dayIn(timeZone, new Date()))
-    setList({ name: file.name, csv: decoded.text, encoding: decoded.encoding, headers, mapping })
+    const { text: csv, encoding } = decoded
+    // What cannot be had now is no reason to keep somebody from importing.
+    const known = remembered.data ?? (await remembered.refetch()).data ?? []
+    setList(chosenList({ name: file.name, csv, encoding }, known, dayIn(timeZone, new Date())))
   }
   return (
     <BuyingRoom
@@ -51,24 +54,24 @@ export function Component() {
           {refusal}
         </p>
       ) : null}
+      {done ? <Taken result={done} /> : null}
       {list ? (
         <ListImport
           key={`${list.name} ${list.csv.length}`}
           list={list}
-          onDone={(result) => {
+          onTaken={(result, isAll) => {
             setDone(result)
-            setList(null)
+            if (isAll) setList(null)
           }}
           onLeave={() => setList(null)}
         />
       ) : (
         <p>
           A list may have its columns in any order and by any name: you say which is which, and see every row that is
-          not right before anything is imported. What is there already stays; the history of prices is never
-          overwritten.
+          not right before anything is imported. What is right can be taken at once, and the rest mended here. What is
+          there already stays; the history of prices is never overwritten.
         </p>
       )}
-      {done ? <Taken result={done} /> : null}
       {list ? null : <Feed />}
     </BuyingRoom>
   )
@@ -77,12 +80,15 @@ export function Component() {
 const count = (amount: number, one: string, many: string) =>
   `${amount.toLocaleString('en')} ${amount === 1 ? one : many}`
 
+const rowsLeft = ({ skipped }: ImportResult) => count(new Set(skipped.map(({ row }) => row)).size, 'row is', 'rows are')
+
 const Taken = ({ result }: { result: ImportResult }) => (
   <p role="status">
     <strong>Imported.</strong> {count(result.newPrices, 'new price', 'new prices')},{' '}
     {count(result.newArticles, 'new article', 'new articles')}
     {result.changedArticles > 0 ? `, ${count(result.changedArticles, 'article', 'articles')} named anew` : ''}
-    {result.known > 0 ? `, ${count(result.known, 'row', 'rows')} that the book had already` : ''}.
+    {result.known > 0 ? `, ${count(result.known, 'row', 'rows')} that the book had already` : ''}
+    {result.skipped.length > 0 ? `; ${rowsLeft(result)} left to mend` : ''}.
   </p>
 )
 
