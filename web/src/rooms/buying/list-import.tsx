@@ -59,11 +59,11 @@ export function ListImport({ list, onTaken, onLeave }: ListImportProps) {
           </ul>
         </div>
       ) : null}
-      <RememberedColumns list={list} onChoose={setMapping} />
-      <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
       {ofRows.length > 0 ? (
         <RowsToMend name={list.name} csv={importing.csv} mapping={mapping} issues={ofRows} onMend={importing.mend} />
       ) : null}
+      <RememberedColumns list={list} onChoose={setMapping} />
+      <MappingFields headers={list.headers} mapping={mapping} onChange={setMapping} />
       {preview ? <ListPreview preview={preview} onShowAll={() => setShowsAll(true)} /> : <Loading what="the rows" />}
       {importing.error ? <Failed error={importing.error} /> : null}
       {ofRows.length > 0 && ofList.length === 0 ? <WhatIsTaken takes={takes} onChange={setTakes} /> : null}

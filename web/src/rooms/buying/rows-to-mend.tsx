@@ -25,7 +25,7 @@ export function RowsToMend({ name, csv, mapping, issues, onMend }: RowsToMendPro
   const rows = useMemo(() => badRows(csv, issues), [csv, issues])
   const headers = Object.values(mapping.columns).filter((header): header is string => typeof header === 'string')
   return (
-    <section aria-labelledby="to-mend">
+    <section aria-labelledby="to-mend" className="mb-4">
       <h2 id="to-mend">
         {rows.length} {rows.length === 1 ? 'row is' : 'rows are'} not right
       </h2>
