@@ -1,6 +1,7 @@
 import type { WeightUnit } from '@fleam/core'
 import type { ReactNode } from 'react'
-import { type Control, Controller, type FieldPath, type FieldValues } from 'react-hook-form'
+import Form from 'react-bootstrap/Form'
+import { type Control, Controller, type FieldPath, type FieldValues, useController } from 'react-hook-form'
 import { DayField } from './day-field.tsx'
 import { NumberField } from './number-field.tsx'
 import { WeightField } from './weight-field.tsx'
@@ -41,10 +42,16 @@ export function FormWeight<T extends FieldValues>({ control, name, ...props }: F
 interface FormNumberProps<T extends FieldValues> extends FormFieldProps<T> {
   min?: number
   max?: number
+  /** Where what is typed is not what is kept, as percent of a share: from the one to the other and back. */
+  shown?: (kept: number) => number
+  kept?: (shown: number) => number
 }
 
+const asItIs = (value: number) => value
+
 /** A number in a form, refused as a weight is. */
-export function FormNumber<T extends FieldValues>({ control, name, ...props }: FormNumberProps<T>) {
+export function FormNumber<T extends FieldValues>(given: FormNumberProps<T>) {
+  const { control, name, shown = asItIs, kept = asItIs, ...props } = given
   return (
     <Controller
       control={control}
@@ -52,12 +59,74 @@ export function FormNumber<T extends FieldValues>({ control, name, ...props }: F
       render={({ field, fieldState }) => (
         <NumberField
           {...props}
-          value={typeof field.value === 'number' ? field.value : null}
+          value={typeof field.value === 'number' ? shown(field.value) : null}
           error={fieldState.error?.message}
-          onChange={(value, isValid) => field.onChange(isValid ? value : NOT_A_VALUE)}
+          onChange={(value, isValid) => field.onChange(isValid ? (value === null ? null : kept(value)) : NOT_A_VALUE)}
         />
       )}
     />
+  )
+}
+
+interface FormTextProps<T extends FieldValues> extends FormFieldProps<T> {
+  /** So many lines; one where nothing is said. */
+  rows?: number
+  maxLength?: number
+  className?: string
+}
+
+/** Words in a form; what is wrong with them stands beside them. */
+export function FormText<T extends FieldValues>({ control, name, label, hint, rows, ...props }: FormTextProps<T>) {
+  const { field, fieldState } = useController({ control, name })
+  const { maxLength = MAX_WORDS, className } = props
+  return (
+    <Form.Group controlId={`field-${name}`} className={className}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Control
+        {...field}
+        value={field.value ?? ''}
+        {...(rows === undefined ? {} : { as: 'textarea' as const, rows })}
+        maxLength={maxLength}
+        autoComplete="off"
+        isInvalid={fieldState.error !== undefined}
+        aria-describedby={`field-${name}-says`}
+      />
+      <Form.Text id={`field-${name}-says`} className={fieldState.error ? 'refusal' : ''}>
+        {fieldState.error ? (field.value ? fieldState.error.message : 'Say it here.') : hint}
+      </Form.Text>
+    </Form.Group>
+  )
+}
+
+const MAX_WORDS = 120
+
+interface FormSelectProps<T extends FieldValues> extends FormFieldProps<T> {
+  /** What can be chosen, and how each is called. */
+  choices: Readonly<Record<string, string>>
+  /** What else a choice changes. */
+  onChoose?: (chosen: string) => void
+}
+
+/** One of a few, in a form. */
+export function FormSelect<T extends FieldValues>({ control, name, label, choices, onChoose }: FormSelectProps<T>) {
+  const { field } = useController({ control, name })
+  return (
+    <Form.Group controlId={`field-${name}`}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select
+        {...field}
+        onChange={(event) => {
+          field.onChange(event.target.value)
+          onChoose?.(event.target.value)
+        }}
+      >
+        {Object.entries(choices).map(([each, words]) => (
+          <option key={each} value={each}>
+            {words}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
   )
 }
 

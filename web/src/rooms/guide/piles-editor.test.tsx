@@ -1,16 +1,17 @@
 import { factsOf } from '@fleam/catalogue'
 import type { Style } from '@fleam/contract'
 import { fireEvent, screen } from '@testing-library/react'
-import { useState } from 'react'
 import { renderPart } from '../../../test/render.tsx'
 import { PilesEditor } from './piles-editor.tsx'
 import { newPile } from './style-draft.ts'
+import { useStyleForm } from './use-style-form.ts'
 
 let style: Style
+const before = { piles: [newPile('p', 'poultry')], steps: [], options: [] } as unknown as Style
 function Editing() {
-  const [edited, setEdited] = useState({ piles: [newPile('p', 'poultry')], steps: [], options: [] } as unknown as Style)
-  style = edited
-  return <PilesEditor style={edited} species="poultry" onChange={setEdited} />
+  const editing = useStyleForm(before)
+  style = editing.style
+  return <PilesEditor editing={editing} species="poultry" />
 }
 const pile = () => style.piles[0]
 const choose = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })

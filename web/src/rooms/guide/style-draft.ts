@@ -57,20 +57,11 @@ export const newPile = (id: string, species: Item['species']): StylePile => ({
   processingPerKg: null,
 })
 
-export const withStep = (style: Style, at: number, changes: Partial<StyleStep>): Style => ({
-  ...style,
-  steps: style.steps.map((step, place) => (place === at ? { ...step, ...changes } : step)),
-})
-
-/** Moves a step up or down; at either end it stays. */
-export function withStepMoved(style: Style, at: number, by: -1 | 1): Style {
-  const to = at + by
-  const steps = [...style.steps]
-  const [here, there] = [steps[at], steps[to]]
-  if (!here || !there) return style
-  steps[at] = there
-  steps[to] = here
-  return { ...style, steps }
+/** Puts a step at another place, from 0; outside the list it stays where it is. */
+export function withStepAt(style: Style, from: number, to: number): Style {
+  const step = style.steps[from]
+  if (!step || to < 0 || to >= style.steps.length) return style
+  return { ...style, steps: style.steps.toSpliced(from, 1).toSpliced(to, 0, step) }
 }
 
 export function newStep(style: Style): StyleStep {
