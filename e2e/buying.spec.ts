@@ -1,5 +1,5 @@
 import { expect, test } from './house.ts'
-import { larchHalt, putOn, stateOf } from './kitchen.ts'
+import { choose, larchHalt, putOn, stateOf } from './kitchen.ts'
 
 const csv = (rows: readonly string[]) => ({
   name: 'list.csv',
@@ -38,7 +38,7 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
   await expect(page.getByText('2 new prices, 2 new articles')).toBeVisible()
   await page.getByRole('navigation', { name: 'Buying' }).getByRole('link', { name: 'Compare' }).click()
   actions++
-  await page.getByLabel('Product').selectOption({ label: 'Chicken: supremes (5)' })
+  await choose(page, page.getByRole('combobox', { name: 'Product' }), 'Chicken: supremes (5)')
   await expect(page.getByRole('row', { name: /Bird, corn-fed/ })).toContainText('Hofgut')
   expect(actions).toBeLessThanOrEqual(5)
 
@@ -94,7 +94,7 @@ test('from a case label to a fabrication of its lot, and back from what was made
   await putOn(request, 0)
   await page.goto('/buying/receiving')
   await page.getByRole('link', { name: 'A delivery is here' }).click()
-  await page.getByLabel('What came').selectOption('Chicken, eviscerated')
+  await choose(page, page.getByRole('combobox', { name: 'What came' }), 'Chicken, eviscerated')
   await page.getByLabel('From', { exact: true }).fill('Ostravale Poultry Yard')
   actions += 3
   const scan = page.getByLabel('Scan the case label')

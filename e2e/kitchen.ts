@@ -7,7 +7,7 @@ import {
   type ScaleStatus,
 } from '@fleam/contract'
 import type { Reading } from '@fleam/core'
-import { type APIRequestContext, expect, type Page } from '@playwright/test'
+import { type APIRequestContext, expect, type Locator, type Page } from '@playwright/test'
 
 export async function larchHalt(request: APIRequestContext): Promise<Kitchen> {
   const kitchens = (await (await request.get('/api/kitchens')).json()) as Kitchen[]
@@ -42,10 +42,16 @@ export interface StartRequest {
   options?: Readonly<Record<string, string>>
 }
 
+/** Chooses one of many by its name, in a field that is searched. */
+export async function choose(page: Page, field: Locator, name: string): Promise<void> {
+  await field.fill(name)
+  await page.getByRole('option', { name, exact: true }).click()
+}
+
 /** Starts a fabrication through the page and lands on its bench. Returns its id. */
 export async function startAt(page: Page, request: StartRequest): Promise<string> {
   await page.goto('/bench')
-  await page.locator('#start-item').selectOption({ label: request.item })
+  await choose(page, page.locator('#start-item'), request.item)
   if (request.style) await page.getByLabel('Cut style').selectOption({ label: request.style })
   await page.getByLabel('How many').fill(String(request.units ?? 1))
   for (const [question, choice] of Object.entries(request.options ?? {})) {

@@ -1,6 +1,6 @@
 import { rmSync } from 'node:fs'
 import type { FabricationRow, Item, Kitchen } from '@fleam/contract'
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Locator, type Page } from '@playwright/test'
 import { House } from './house.ts'
 import { findFreePort } from './ports.ts'
 
@@ -20,9 +20,14 @@ interface Shot {
   isScrolled?: boolean
 }
 
+async function choose(page: Page, field: Locator, name: string): Promise<void> {
+  await field.fill(name)
+  await page.getByRole('option', { name, exact: true }).click()
+}
+
 /** A rack of lamb at the step where it is frenched. */
 async function startRack(page: Page): Promise<void> {
-  await page.locator('#start-item').selectOption({ label: 'Lamb rack, eight ribs, chined, cap on' })
+  await choose(page, page.locator('#start-item'), 'Lamb rack, eight ribs, chined, cap on')
   await page.getByLabel('How many').fill('2')
   await page.getByLabel('Price, EUR').fill('24')
   await page.getByLabel('Weight on the invoice').fill('2100')
@@ -55,7 +60,7 @@ async function chooseList(page: Page): Promise<void> {
 
 /** A case that was scanned at the door, weighed short. */
 async function scanCase(page: Page): Promise<void> {
-  await page.getByLabel('What came').selectOption('Chicken, eviscerated')
+  await choose(page, page.getByRole('combobox', { name: 'What came' }), 'Chicken, eviscerated')
   await page.getByLabel('From', { exact: true }).fill('Ostravale Poultry Yard')
   await page.getByLabel('Scan the case label').fill('(01)09012345000127(3103)012600(17)290102(10)OY-2611-09(37)6')
   await page.getByRole('button', { name: 'Read' }).click()

@@ -1,7 +1,7 @@
 import type { Kitchen } from '@fleam/contract'
 import type { FabricationDocument } from '@fleam/core'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { act, fireEvent, render } from '@testing-library/react'
+import { act, fireEvent, render, screen } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { MemoryRouter } from 'react-router-dom'
 import { KitchenContext } from '../src/data/kitchen-context.ts'
@@ -54,6 +54,16 @@ export const touch = (element: HTMLElement) =>
   act(async () => {
     fireEvent.click(element)
   })
+
+/** Chooses one of many by its name, in a field that is searched. */
+export async function choose(label: string, name: string): Promise<void> {
+  await act(async () => {
+    const field = screen.getByLabelText(label, { selector: 'input' })
+    fireEvent.focus(field)
+    fireEvent.change(field, { target: { value: name } })
+  })
+  await touch(screen.getByRole('option', { name }))
+}
 
 const QUIET_TURNS = 5
 

@@ -1,9 +1,9 @@
 import type { Item } from '@fleam/contract'
 import type { WholeForm } from '@fleam/core'
-import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
 import { useFormsOfItem } from '../data/buying-queries.ts'
 import { useItems } from '../data/queries.ts'
+import { SearchChoice } from './search-choice.tsx'
 import { Empty, Failed, Loading } from './states.tsx'
 
 interface ItemChoiceProps {
@@ -14,18 +14,7 @@ interface ItemChoiceProps {
 /** What is bought whole. */
 export function ItemChoice({ itemId, onChoose }: ItemChoiceProps) {
   const items = (useItems().data ?? []).filter((item) => !item.isArchived)
-  return (
-    <Form.Group controlId="item">
-      <Form.Label>Bought whole</Form.Label>
-      <Form.Select value={itemId} onChange={(event) => onChoose(event.target.value)}>
-        {items.map((item) => (
-          <option key={item.id} value={item.id}>
-            {item.name}
-          </option>
-        ))}
-      </Form.Select>
-    </Form.Group>
-  )
+  return <SearchChoice label="Bought whole" choices={items} value={itemId} onChoose={onChoose} />
 }
 
 interface WithFormsProps {

@@ -61,8 +61,8 @@ export function WeightField({
     onChange(parsed.ok ? parsed.grams : null, parsed.ok || next.trim() === '')
     onUnit?.(unitWritten(next))
   }
-  // In a table there is no room to say again what stands there already.
-  const isPlain = isLabelHidden && result.ok && format.weight(result.grams) === text.trim()
+  // What stands there already is not said again.
+  const isPlain = result.ok && format.weight(result.grams) === text.trim()
   const understood = result.ok && !isEmptyFine && !isPlain ? `= ${format.weight(result.grams)}` : hint
   return (
     <Form.Group controlId={id}>

@@ -2,6 +2,7 @@ import Form from 'react-bootstrap/Form'
 import type { UseFormReturn } from 'react-hook-form'
 import { useProducts } from '../../data/buying-queries.ts'
 import { useItems } from '../../data/queries.ts'
+import { SearchChoice } from '../../parts/search-choice.tsx'
 import type { PriceFields } from './price-fields.ts'
 
 /** What a supplier sells: its name and number there, and what it is here. */
@@ -40,35 +41,21 @@ export function ArticleChoice({
         </Form.Select>
       </Form.Group>
       {kind === 'whole' ? (
-        <Form.Group controlId="price-item">
-          <Form.Label>Cut as</Form.Label>
-          <Form.Select
-            value={watch('itemId') ?? ''}
-            onChange={({ target }) => setValue('itemId', target.value || null)}
-          >
-            <option value="">nothing yet</option>
-            {items.map((item) => (
-              <option key={item.id} value={item.id}>
-                {item.name}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <SearchChoice
+          label="Cut as"
+          placeholder="nothing yet"
+          choices={items}
+          value={watch('itemId')}
+          onChoose={(id) => setValue('itemId', id)}
+        />
       ) : (
-        <Form.Group controlId="price-product">
-          <Form.Label>Served as</Form.Label>
-          <Form.Select
-            value={watch('productId') ?? ''}
-            onChange={({ target }) => setValue('productId', target.value || null)}
-          >
-            <option value="">nothing yet</option>
-            {products.map((product) => (
-              <option key={product.id} value={product.id}>
-                {product.name}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <SearchChoice
+          label="Served as"
+          placeholder="nothing yet"
+          choices={products}
+          value={watch('productId')}
+          onChoose={(id) => setValue('productId', id)}
+        />
       )}
     </>
   )

@@ -1,13 +1,13 @@
 import type { Product } from '@fleam/contract'
 import { compareForms } from '@fleam/core'
 import { useMemo, useState } from 'react'
-import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
 import { useForms, useProducts } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
+import { SearchChoice } from '../../parts/search-choice.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { Ranking } from './ranking.tsx'
@@ -26,6 +26,9 @@ export function Component() {
     </BuyingRoom>
   )
 }
+
+/** A product, and in how many forms it can be had. */
+const nameOf = ({ name, forms }: Product) => (forms > 0 ? `${name} (${forms})` : name)
 
 const SETTING = 'compared-product'
 const USUAL_PLATES = 60
@@ -62,17 +65,12 @@ function Compare({ products }: { products: Product[] }) {
   return (
     <BuyingRoom title="True cost">
       <div className="question">
-        <Form.Group controlId="product">
-          <Form.Label>Product</Form.Label>
-          <Form.Select value={id} onChange={(event) => choose(event.target.value)}>
-            {products.map((each) => (
-              <option key={each.id} value={each.id}>
-                {each.name}
-                {each.forms > 0 ? ` (${each.forms})` : ''}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <SearchChoice
+          label="Product"
+          choices={products.map((each) => ({ id: each.id, name: nameOf(each) }))}
+          value={id}
+          onChoose={choose}
+        />
         <NumberField
           label="Plates wanted"
           value={plates}

@@ -1,7 +1,7 @@
 import type { Item } from '@fleam/contract'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { formPile, quote, wholeForm } from '../../../../core/test/forms.ts'
-import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, choose, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as Compare } from './compare.tsx'
 import { Component as Meals } from './meals.tsx'
@@ -68,9 +68,7 @@ describe('comparing', () => {
 
   test('of what nobody sells says what to do', async () => {
     await show(<Compare />, answers)
-    await act(async () => {
-      fireEvent.change(screen.getByLabelText('Product'), { target: { value: 'd' } })
-    })
+    await choose('Product', products[1]?.name as string)
     await answered()
     expect(screen.getByText('No supplier has a price for it yet')).toBeTruthy()
   })

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, choose, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
 import { PriceForm } from './price-form.tsx'
 
@@ -23,7 +23,7 @@ async function show(answer: object = { body: RESULT }, done: string[] = []) {
   await act(async () => {
     renderPart(<PriceForm onDone={() => done.push('done')} />)
   })
-  await screen.findByRole('option', { name: 'Duck' })
+  await answered()
   return { done, sent: () => asked.filter((each) => each.method === 'POST').map((each) => each.body) }
 }
 
@@ -31,7 +31,7 @@ test('a price of something that is cut here is sent with its item, and the numbe
   const { done, sent } = await show()
   fill('Supplier', 'ostravale poultry yard')
   fill('Article', 'Duck 2.4 kg')
-  fill('Cut as', 'i')
+  await choose('Cut as', 'Duck')
   fill('Price, EUR', '6,90')
   fill('One piece weighs', '2,4 kg')
   await keep()
@@ -54,7 +54,7 @@ test('what is bought ready asks for its product, its usable share and its handli
   const { sent } = await show()
   expect(screen.queryByLabelText('Pieces in it')).toBeNull()
   fill('It is', 'ready')
-  fill('Served as', 'd')
+  await choose('Served as', 'Duck: breasts')
   fill('Supplier', 'Plattenkar Provisions')
   fill('Article', 'Breasts')
   fill('Price, EUR', '90')

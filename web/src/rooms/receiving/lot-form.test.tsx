@@ -40,7 +40,7 @@ async function show(changes: Partial<LotDraft> = {}) {
     renderPart(<Door start={{ ...emptyDraft('l', '2026-11-24', 'kg'), ...changes }} />)
   })
   // Items, and then the prices of the item, come one after the other.
-  await screen.findByRole('option', { name: ITEM.name })
+  await answered()
   await answered()
 }
 const fill = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } })

@@ -10,6 +10,7 @@ import { DayField } from '../../parts/day-field.tsx'
 import { MoreFields } from '../../parts/form-fields.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
+import { SearchChoice } from '../../parts/search-choice.tsx'
 import { SupplierField } from '../../parts/supplier-field.tsx'
 import { LotCases } from './lot-cases.tsx'
 import { LotChecks } from './lot-checks.tsx'
@@ -43,21 +44,13 @@ export function LotForm({ draft, onChange }: LotFormProps) {
   return (
     <>
       <div className="form-grid">
-        <Form.Group controlId="lot-item">
-          <Form.Label>What came</Form.Label>
-          <Form.Select
-            value={draft.itemId ?? ''}
-            required
-            onChange={(event) => change({ itemId: event.target.value || null, checks: [] })}
-          >
-            <option value="">choose</option>
-            {items.map((each) => (
-              <option key={each.id} value={each.id}>
-                {each.name}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
+        <SearchChoice
+          label="What came"
+          choices={items}
+          value={draft.itemId}
+          placeholder="choose"
+          onChoose={(itemId) => change({ itemId, checks: [] })}
+        />
         <SupplierField label="From" value={draft.supplier} onChange={(supplier) => change({ supplier })} />
         <NumberField
           key={`price ${offered}`}

@@ -60,7 +60,7 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
                 {each.name} <span className="quiet">{format.weight(each.grams)}</span>
               </button>
               <Button variant="outline-dark" aria-label={`Delete ${each.name}`} onClick={() => remove.mutate(each.id)}>
-                Forget
+                Delete
               </Button>
             </li>
           ))}

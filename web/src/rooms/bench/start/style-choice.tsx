@@ -1,6 +1,7 @@
 import type { Item, Style } from '@fleam/contract'
 import { type Chosen, choicesOf, type Rhythm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
+import { SearchChoice } from '../../../parts/search-choice.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 
 interface StyleChoiceProps {
@@ -24,23 +25,17 @@ export function StyleChoice(props: StyleChoiceProps) {
   const styles = item.styles.filter((each) => !each.isArchived || each.id === style.id)
   return (
     <>
-      <Form.Group controlId="start-item">
-        <Form.Label>On the board</Form.Label>
-        <Form.Select
-          value={item.id}
-          onChange={(event) => {
-            const next = items.find((each) => each.id === event.target.value)
-            const first = next?.styles.find((each) => !each.isArchived)
-            if (first) onStyle(first.id)
-          }}
-        >
-          {items.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
+      <SearchChoice
+        label="On the board"
+        inputId="start-item"
+        choices={items}
+        value={item.id}
+        onChoose={(id) => {
+          const next = items.find((each) => each.id === id)
+          const first = next?.styles.find((each) => !each.isArchived)
+          if (first) onStyle(first.id)
+        }}
+      />
       <Form.Group controlId="start-style">
         <Form.Label>Cut style</Form.Label>
         <Form.Select value={style.id} onChange={(event) => onStyle(event.target.value)}>
