@@ -35,7 +35,7 @@ export default {
       testEnvironment: 'jsdom',
       testMatch: ['<rootDir>/web/**/*.test.{ts,tsx}'],
       setupFiles: ['<rootDir>/web/test/set-up.ts'],
-      moduleNameMapper: { '\\.css$': '<rootDir>/web/test/no-style.ts' },
+      moduleNameMapper: { '\\.s?css$': '<rootDir>/web/test/no-style.ts' },
     },
     {
       ...shared,

@@ -9,6 +9,7 @@ import { writeDatesAs } from '../parts/dates.ts'
 import { DiskFull } from '../parts/disk-full.tsx'
 import { Refused } from '../parts/refused.tsx'
 import { Failed, Loading } from '../parts/states.tsx'
+import { chosenOf } from './ask-ahead.ts'
 import { ROOMS, titleOf } from './rooms.ts'
 import { useChosenKitchen } from './use-chosen-kitchen.ts'
 import { useRoomKeys } from './use-room-keys.ts'
@@ -35,7 +36,7 @@ export function Frame() {
   // Without a network, what this device read last serves.
   if (!kitchens.data) return <Failed error={kitchens.error} retry={() => void kitchens.refetch()} />
   if (kitchens.data.length === 0) return <FirstRun />
-  const kitchen = kitchens.data.find((each) => each.id === chosen) ?? kitchens.data[0]
+  const kitchen = chosenOf(kitchens.data, chosen)
   if (!kitchen) return <FirstRun />
   writeDatesAs(kitchen.units)
   return (

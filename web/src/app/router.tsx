@@ -1,5 +1,6 @@
 import { createBrowserRouter, type LoaderFunctionArgs } from 'react-router-dom'
 import { Loading, NothingHere, RoomFailed } from '../parts/states.tsx'
+import { askForFabrication } from './ask-ahead.ts'
 import { Frame } from './frame.tsx'
 
 const ID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
@@ -7,6 +8,13 @@ const ID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 /** A link whose id is none leads nowhere: it is said in words, and the server is not asked. */
 function requireIds({ params }: LoaderFunctionArgs): null {
   if (Object.values(params).some((id) => id !== undefined && !ID.test(id))) throw new Response('', { status: 404 })
+  return null
+}
+
+/** The same, and the record is asked for at once. */
+function recordOf(route: LoaderFunctionArgs): null {
+  requireIds(route)
+  askForFabrication(route)
   return null
 }
 
@@ -19,12 +27,12 @@ export const router = createBrowserRouter([
     children: [
       { path: '/', lazy: () => import('../rooms/today/today.tsx') },
       { path: '/bench', lazy: () => import('../rooms/bench/start/start.tsx') },
-      { path: '/bench/:id', loader: requireIds, lazy: () => import('../rooms/bench/bench.tsx') },
+      { path: '/bench/:id', loader: recordOf, lazy: () => import('../rooms/bench/bench.tsx') },
       { path: '/bench/:id/entry', loader: requireIds, lazy: () => import('../rooms/bench/entry/entry.tsx') },
       { path: '/card/:styleId', loader: requireIds, lazy: () => import('../rooms/card/card.tsx') },
       { path: '/verdict', lazy: () => import('../rooms/verdict/latest.tsx') },
       { path: '/verdict/styles', lazy: () => import('../rooms/verdict/styles-compared.tsx') },
-      { path: '/verdict/:id', loader: requireIds, lazy: () => import('../rooms/verdict/verdict.tsx') },
+      { path: '/verdict/:id', loader: recordOf, lazy: () => import('../rooms/verdict/verdict.tsx') },
       { path: '/verdict/:id/card', loader: requireIds, lazy: () => import('../rooms/verdict/factor-card.tsx') },
       { path: '/buying', lazy: () => import('../rooms/buying/compare.tsx') },
       { path: '/buying/prices', lazy: () => import('../rooms/buying/prices.tsx') },

@@ -10,7 +10,7 @@ import type {
   Kitchen,
   RecordVersion,
 } from '@fleam/contract'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './paths.ts'
@@ -39,8 +39,11 @@ export function useDiskFull(): boolean {
   return health.data?.disk === 'full'
 }
 
-export const useKitchens = () =>
-  useQuery({ queryKey: ['kitchens'], queryFn: () => getJson<Kitchen[]>('/api/kitchens') })
+export const kitchensQuery = queryOptions({
+  queryKey: ['kitchens'],
+  queryFn: () => getJson<Kitchen[]>('/api/kitchens'),
+})
+export const useKitchens = () => useQuery(kitchensQuery)
 
 export function useItems() {
   const { id } = useKitchen()
@@ -60,11 +63,16 @@ export function useFabrications() {
   })
 }
 
+export const fabricationQuery = (kitchenId: string, id: string) =>
+  queryOptions({
+    queryKey: fabricationKey(kitchenId, id),
+    queryFn: () => getJson<FabricationState>(fabricationPath(kitchenId, id)),
+  })
+
 export function useFabrication(id: string, { isLive = false } = {}) {
   const kitchen = useKitchen()
   return useQuery({
-    queryKey: fabricationKey(kitchen.id, id),
-    queryFn: () => getJson<FabricationState>(fabricationPath(kitchen.id, id)),
+    ...fabricationQuery(kitchen.id, id),
     refetchInterval: isLive ? BENCH_REFRESH_MS : false,
   })
 }

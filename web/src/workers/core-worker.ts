@@ -1,3 +1,4 @@
+import '../no-eval.ts'
 import { goodLines, readPriceList } from '@fleam/contract'
 import {
   ForecastRun,

@@ -11,7 +11,7 @@ import { type DataTableState, useDataTable } from './use-data-table.ts'
 /** More rows than these are drawn only where they are in sight. */
 const MAX_DRAWN = 100
 
-export type { CellValue, DataColumn } from './columns.ts'
+export type { DataColumn } from './columns.ts'
 
 interface DataTableProps<Row> extends Omit<TableRowsProps<Row>, 'columns'> {
   /** Under which its columns are remembered on this device, and its file is called. */

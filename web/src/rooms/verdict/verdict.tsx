@@ -1,22 +1,13 @@
 import { LotLink } from '../../parts/lot-link.tsx'
 import './verdict.css'
-import type {
-  Assumptions as AssumptionsTried,
-  Cook,
-  FabricationRecord,
-  FabricationState,
-  WhatIf,
-} from '@fleam/contract'
-import { documentOf, labourSoFar } from '@fleam/core'
-import { type ComponentType, memo, type ReactNode, useCallback, useMemo, useState } from 'react'
+import type { FabricationRecord, FabricationState } from '@fleam/contract'
+import { type ComponentType, memo, type ReactNode, useMemo } from 'react'
 import { useParams } from 'react-router-dom'
-import { useCooks, useFabrication } from '../../data/queries.ts'
-import { useWhatIfs } from '../../data/what-if-queries.ts'
-import { merge } from '../../outbox/merge.ts'
-import { useOutbox } from '../../outbox/page-outbox.ts'
+import { useFabrication } from '../../data/queries.ts'
 import { type Appraised, AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { FoldedPart, JumpLinks, useOpenParts } from '../../parts/folded.tsx'
+import { Later } from '../../parts/later.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { usePaused } from '../../parts/use-paused.ts'
@@ -26,7 +17,6 @@ import { BreakEvens } from './break-evens.tsx'
 import { HowItWasCut } from './how-it-was-cut.tsx'
 import { HowSure } from './how-sure.tsx'
 import { LabourAsked } from './labour-asked.tsx'
-import { isSameLabour, labourFromOf } from './labour-from.ts'
 import { MoneyBars } from './money-bars.tsx'
 import { MovedPrices } from './moved-prices.tsx'
 import { Offers } from './offers.tsx'
@@ -40,7 +30,7 @@ import { StepWorths } from './step-worths.tsx'
 import { Totals } from './totals.tsx'
 import { Tries } from './tries.tsx'
 import { TryOutBar } from './try-out-bar.tsx'
-import { useTryOut } from './use-try-out.ts'
+import { useVerdict, type VerdictState } from './use-verdict.ts'
 import { Warnings } from './warnings.tsx'
 import { WhatIfs } from './what-ifs.tsx'
 import { Yields } from './yields.tsx'
@@ -68,9 +58,6 @@ const PART_TITLES = {
 type PartId = keyof typeof PART_TITLES
 const FOLDED_PARTS = Object.entries(PART_TITLES).map(([id, title]) => ({ id, title }))
 
-const NONE: readonly WhatIf[] = []
-const NOBODY: readonly Cook[] = []
-
 /** Make or buy, why, and what would turn it. */
 export function Component() {
   const { id = '' } = useParams()
@@ -81,43 +68,10 @@ export function Component() {
 }
 
 function VerdictRoom({ state }: { state: FabricationState }) {
-  const { record } = state
-  const { waiting, stored } = useOutbox()
-  const [openedAt] = useState(() => Date.now())
-  const whatIfs = useWhatIfs(record.id)
-  const tryOut = useTryOut(record, whatIfs.kept.data ?? NONE)
-  const { facts, standing } = useMemo(() => merge(state, waiting, stored), [state, waiting, stored])
-  const { data: cooks = NOBODY } = useCooks()
-  const documentWith = useCallback(
-    (tried: Partial<AssumptionsTried> = {}) => {
-      // Clocks that run speak for the labour unless somebody tries out another.
-      const isClocked = tried.labour === undefined || isSameLabour(tried.labour, record.labour)
-      const cookName = (id: string) => cooks.find((cook) => cook.id === id)?.name
-      const clocks = isClocked ? { nowMs: openedAt, cookName } : {}
-      return documentOf({ ...record, ...tried }, facts, { ...clocks, standing })
-    },
-    [record, facts, standing, openedAt, cooks],
-  )
-  const recorded = useMemo(() => documentWith(), [documentWith])
-  const { isTried, assumptions } = tryOut
-  const document = useMemo(
-    () => (isTried ? documentWith(assumptions) : recorded),
-    [isTried, assumptions, documentWith, recorded],
-  )
-  const labourSource = useMemo(() => {
-    const { labour } = tryOut.record
-    const isOpen = record.status === 'open' && isSameLabour(labour, record.labour)
-    return isOpen ? labourSoFar(record, facts, openedAt, () => undefined).source : labourFromOf(record, labour)
-  }, [tryOut.record, record, facts, openedAt])
+  const verdict = useVerdict(state)
+  const { record, recorded, document, tryOut, whatIfs } = verdict
   const isPriced = tryOut.record.priceFrom !== 'none'
   const parts = useOpenParts('verdict')
-  /** A part that says something of money: not there while no price is known. */
-  const ofMoney = (id: PartId, children: ReactNode) => (isPriced ? folded(id, children) : null)
-  const folded = (id: PartId, children: ReactNode) => (
-    <FoldedPart part={{ id, title: PART_TITLES[id] }} parts={parts}>
-      {children}
-    </FoldedPart>
-  )
   const appraised = useAppraisal(document)
   // Draws and curves follow once the typing pauses, so that it never waits for them.
   const settled = usePaused(useMemo(() => ({ appraised, record: tryOut.record }), [appraised, tryOut.record]))
@@ -131,49 +85,75 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           <LotLink lot={record.lot} lotId={record.lotId} />
         </p>
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
-        {!isPriced ? (
-          <>
-            <PriceAsked record={record} />
-            <Warnings record={record} />
-            <TwinBeam hasMoney={false} />
-            <Yields />
-          </>
-        ) : (
-          <>
-            <Sentence species={record.species} />
-            {isTried ? null : <MovedPrices record={record} />}
-            <Warnings record={record} />
-            <LabourAsked record={record} facts={facts} />
-            <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />
-            <div className="verdict-answer">
-              <MoneyBars />
-              <BreakEvens />
-            </div>
-            <Settled {...settled} of={HowSure} />
-            <TwinBeam />
-            <PilesTable />
-          </>
-        )}
-        <div className="folds">
-          {ofMoney('totals', <Totals labourSource={labourSource} />)}
-          {document.offers?.length ? ofMoney('offers', <Offers />) : null}
-          {ofMoney('policies', <Policies />)}
-          {ofMoney('batch', <Settled {...settled} of={BatchSize} />)}
-          {ofMoney('portions', <PortionSpread record={record} />)}
-          {record.steps.some((step) => step.isOptional && step.gain)
-            ? ofMoney('steps', <StepWorths record={tryOut.record} />)
-            : null}
-          {ofMoney('ask', <Tries record={record} />)}
-          {record.choices.length + record.causes.length > 0 ? folded('cut', <HowItWasCut record={record} />) : null}
-          {ofMoney(
-            'what-ifs',
-            <WhatIfs record={record} documentWith={documentWith} tryOut={tryOut} whatIfs={whatIfs} />,
-          )}
-          {folded('inputs', <Assumptions record={record} tryOut={tryOut} />)}
-          {folded('record', <RecordDetails record={record} />)}
-        </div>
+        {isPriced ? <Answer verdict={verdict} parts={parts} settled={settled} /> : <NoPriceYet record={record} />}
+        <Later>
+          <Folds verdict={verdict} isPriced={isPriced} parts={parts} settled={settled} />
+        </Later>
       </div>
     </AppraisedContext>
+  )
+}
+
+const NoPriceYet = ({ record }: { record: FabricationRecord }) => (
+  <>
+    <PriceAsked record={record} />
+    <Warnings record={record} />
+    <TwinBeam hasMoney={false} />
+    <Yields />
+  </>
+)
+
+interface PartsProps {
+  verdict: VerdictState
+  parts: ReturnType<typeof useOpenParts>
+  settled: Omit<SettledProps, 'of'>
+}
+
+/** The first screen: the answer, where the money goes and what would turn it; then how sure that is. */
+const Answer = ({ verdict: { record, facts, isTried }, parts, settled }: PartsProps) => (
+  <>
+    <Sentence species={record.species} />
+    {isTried ? null : <MovedPrices record={record} />}
+    <Warnings record={record} />
+    <LabourAsked record={record} facts={facts} />
+    <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />
+    <div className="verdict-answer">
+      <MoneyBars />
+      <BreakEvens />
+    </div>
+    <Later>
+      <Settled {...settled} of={HowSure} />
+      <TwinBeam />
+      <PilesTable />
+    </Later>
+  </>
+)
+
+/** Everything else, folded until it is opened. */
+function Folds({ verdict, isPriced, parts, settled }: PartsProps & { isPriced: boolean }) {
+  const { record, document, tryOut, whatIfs, documentWith, labourSource } = verdict
+  const folded = (id: PartId, children: ReactNode) => (
+    <FoldedPart part={{ id, title: PART_TITLES[id] }} parts={parts}>
+      {children}
+    </FoldedPart>
+  )
+  /** A part that says something of money: not there while no price is known. */
+  const ofMoney = (id: PartId, children: ReactNode) => (isPriced ? folded(id, children) : null)
+  const hasGains = record.steps.some((step) => step.isOptional && step.gain)
+  return (
+    <div className="folds">
+      {ofMoney('totals', <Totals labourSource={labourSource} />)}
+      {document.offers?.length ? ofMoney('offers', <Offers />) : null}
+      {ofMoney('policies', <Policies />)}
+      {ofMoney('batch', <Settled {...settled} of={BatchSize} />)}
+      {ofMoney('portions', <PortionSpread record={record} />)}
+      {hasGains ? ofMoney('steps', <StepWorths record={tryOut.record} />) : null}
+      {ofMoney('ask', <Tries record={record} />)}
+      {record.choices.length + record.causes.length > 0 ? folded('cut', <HowItWasCut record={record} />) : null}
+      {ofMoney('what-ifs', <WhatIfs {...{ record, documentWith, tryOut, whatIfs }} />)}
+      {folded('inputs', <Assumptions record={record} tryOut={tryOut} />)}
+      {folded('record', <RecordDetails record={record} />)}
+    </div>
   )
 }
 

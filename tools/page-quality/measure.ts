@@ -1,9 +1,10 @@
-import { rmSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { existsSync, rmSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import type { FabricationRow, Kitchen } from '@fleam/contract'
 import { chromium } from '@playwright/test'
-import lighthouse, { desktopConfig } from 'lighthouse'
-import { House } from './house.ts'
-import { findFreePort } from './ports.ts'
+import { House } from '../house.ts'
+import { findFreePort } from '../ports.ts'
 
 const DATA_FOLDER = '.fleam/pages'
 /** Every room is measured so often, and the middle counts: one look at a busy machine says little. */
@@ -39,11 +40,36 @@ interface Measured {
   jumped: number
 }
 
-async function measure(address: string, port: number): Promise<Measured> {
+/** As much of the audit as is used here. */
+interface Audit {
+  default: (address: string, flags: object, config: unknown) => Promise<{ lhr: AuditResult } | undefined>
+  desktopConfig: unknown
+}
+interface AuditResult {
+  categories: Partial<Record<Category, { score: number | null }>>
+  audits: Record<string, { numericValue?: number } | undefined>
+  runtimeError?: { message: string }
+}
+
+const FOLDER = fileURLToPath(new URL('.', import.meta.url))
+
+/** The audit; installed beside this file where it is not there yet. */
+async function loadAudit(): Promise<Audit> {
+  const path = `${FOLDER}node_modules/lighthouse/core/index.js`
+  if (!existsSync(path)) {
+    execFileSync('npm', ['install', '--no-audit', '--no-fund', '--no-package-lock'], { cwd: FOLDER, stdio: 'inherit' })
+  }
+  return import(path)
+}
+
+async function measure(audit: Audit, address: string, port: number): Promise<Measured> {
   const looks: Measured[] = []
   for (let look = 0; look < LOOKS; look++) {
-    const run = await lighthouse(address, { port, onlyCategories: CATEGORIES, logLevel: 'error' }, desktopConfig)
-    if (!run) throw new Error(`${address} could not be measured`)
+    const flags = { port, onlyCategories: CATEGORIES, logLevel: 'error' }
+    const run = await audit.default(address, flags, audit.desktopConfig)
+    if (!run || run.lhr.runtimeError) {
+      throw new Error(`${address} could not be measured: ${run?.lhr.runtimeError?.message ?? ''}`)
+    }
     const { categories, audits } = run.lhr
     const scoreOf = (category: Category) => Math.round((categories[category]?.score ?? 0) * 100)
     looks.push({
@@ -71,6 +97,7 @@ async function main(): Promise<boolean> {
     scale: null,
   })
   const debugPort = await findFreePort()
+  const audit = await loadAudit()
   try {
     await house.start()
     const browser = await chromium.launch({
@@ -82,7 +109,7 @@ async function main(): Promise<boolean> {
     )
     let isReached = true
     for (const [room, path] of Object.entries(await roomsOf(house.url))) {
-      const { scores, blocked, jumped } = await measure(house.url + path, debugPort)
+      const { scores, blocked, jumped } = await measure(audit, house.url + path, debugPort)
       const cells = CATEGORIES.map((each) => `${scores[each]}${scores[each] < AIMS[each] ? ' !' : ''}`.padStart(16))
       process.stdout.write(
         `${room.padEnd(18)}${cells.join('')}${`${Math.round(blocked)} ms`.padStart(10)}${jumped.toFixed(3).padStart(8)}\n`,
