@@ -44,6 +44,8 @@ export interface StartRequest {
 
 /** Chooses one of many by its name, in a field that is searched. */
 export async function choose(page: Page, field: Locator, name: string): Promise<void> {
+  // Opened by a touch: what stands there already is not typed anew.
+  await field.click()
   await field.fill(name)
   await page.getByRole('option', { name, exact: true }).click()
 }

@@ -21,6 +21,8 @@ interface Shot {
 }
 
 async function choose(page: Page, field: Locator, name: string): Promise<void> {
+  // Opened by a touch: what stands there already is not typed anew.
+  await field.click()
   await field.fill(name)
   await page.getByRole('option', { name, exact: true }).click()
 }

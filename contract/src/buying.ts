@@ -188,6 +188,10 @@ const formPile = z.object({
   portions: z.object({ perUnit: z.number().positive(), low: grams, high: grams }).nullable(),
   keeping: z.object({ chilledDays: count, frozenMonths: count.nullable() }).nullable(),
   valuePerKg: signedMoney.nullable(),
+  assumedValue: z
+    .object({ perKg: signedMoney, from: z.enum(['price-book', 'same-name', 'same-kind']) })
+    .nullable()
+    .optional(),
   usedShare: share.nullable(),
   processingPerKg: money.nullable(),
 }) satisfies z.ZodType<FormPile>
@@ -218,9 +222,26 @@ const buyingForm: z.ZodType<BuyingForm> = z
   .meta({ id: 'BuyingForm' })
 export const buyingForms = z.array(buyingForm)
 
+/** What a kitchen serves as one plate of a product. */
+export const productPlate = z
+  .discriminatedUnion('by', [
+    z.strictObject({ by: z.literal('pieces'), count: z.number().min(0.1).max(100) }),
+    z.strictObject({ by: z.literal('edible'), grams: positiveGrams.max(5_000) }),
+  ])
+  .meta({ id: 'ProductPlate' })
+/** What is sent to say it; null says that nobody has. */
+export const plateEdit = z.strictObject({ plate: productPlate.nullable() })
+
 /** What can be compared: every product that a style gives, with how many forms have a price today. */
 export const products = z.array(
-  z.object({ id, name: productName, pile: name, plateWeight: grams.nullable(), forms: count }),
+  z.object({
+    id,
+    name: productName,
+    pile: name,
+    plateWeight: grams.nullable(),
+    plate: productPlate.nullable(),
+    forms: count,
+  }),
 )
 export type Product = z.infer<typeof products>[number]
 

@@ -58,6 +58,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   }
   await ask('PUT', '/cautions/cold-chain', { cautionId: 'cold-chain', ...caution })
   const [product] = (await ask<Product[]>('GET', '/products')) as [Product]
+  await ask('PUT', `/products/${product.id}/plate`, { plate: { by: 'pieces', count: 2 } })
   const offered = style.piles.find((pile) => pile.class === 'primary')?.id
   const offer = { name: 'Ready', pileId: offered, price: { amount: 76, per: 'case' }, pieces: 20, pieceWeight: 280 }
   await ask('POST', '/offers', { id: newId(), styleId: style.id, supplierId, offer })

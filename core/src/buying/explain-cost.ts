@@ -1,9 +1,16 @@
 import type { Appraisal } from '../appraisal/index.ts'
 import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
-import { type Explanation, explain, KILO, over, plus, times, value } from '../explanation/index.ts'
+import { type Explanation, explain, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
 import type { TrueCost } from './true-cost.ts'
 
-export type TrueCostFigure = 'outlay' | 'labour' | 'credit' | 'costPerKg' | 'costPerPlate'
+export type TrueCostFigure =
+  | 'outlay'
+  | 'labour'
+  | 'credit'
+  | 'carriedByOthers'
+  | 'productCost'
+  | 'costPerKg'
+  | 'costPerPlate'
 
 /** The formula of a figure of the comparison, with its numbers in it; null where it does not apply. */
 export function explainTrueCost(
@@ -21,6 +28,8 @@ export function explainTrueCost(
       ),
     }
   }
+  if (figure === 'productCost') return explainProductCost(cost)
+  if (figure === 'carriedByOthers') return explainCarried(cost, product)
   if ('appraisal' in cost.basis) {
     const { document, appraisal } = cost.basis
     switch (figure) {
@@ -35,9 +44,39 @@ export function explainTrueCost(
   return explainReady(cost, figure, plateWeight)
 }
 
+/** What a row adds up to: everything that is paid, less what is worth something and what other portions carry. */
+function explainProductCost(cost: TrueCost): Explanation {
+  const { outlay, labour, consumables, credit, carriedByOthers } = cost
+  const paid = plus(
+    value('outlay', outlay, 'money'),
+    value('labour', labour, 'money'),
+    ...(consumables > 0 ? [value('bags and the like', consumables, 'money')] : []),
+  )
+  const less = [
+    ...(credit === 0 ? [] : [value('by-product credit', credit, 'money')]),
+    ...(carriedByOthers === 0 ? [] : [value('carried by other portions', carriedByOthers, 'money')]),
+  ]
+  const [first, ...others] = less
+  const expression = first ? minus(paid, others.length > 0 ? plus(first, ...others) : first) : paid
+  return { title: 'The product of this order', quantity: 'money', expression }
+}
+
+/** What the other portions of the animal carry, pile by pile; null where there are none. */
+function explainCarried({ basis }: TrueCost, product: string): Explanation | null {
+  if (!('appraisal' in basis)) return null
+  const others = basis.appraisal.piles.filter(({ name, cost }) => name !== product && (cost ?? 0) !== 0)
+  if (others.length === 0) return null
+  return {
+    title: 'Carried by other portions',
+    quantity: 'money',
+    expression: plus(...others.map(({ name, cost }) => value(name, cost as number, 'money'))),
+    note: 'What the animal costs is shared among its portions by what they are worth.',
+  }
+}
+
 function explainReady(
   cost: TrueCost,
-  figure: Exclude<TrueCostFigure, 'costPerPlate'>,
+  figure: Exclude<TrueCostFigure, 'costPerPlate' | 'productCost' | 'carriedByOthers'>,
   plateWeight: number,
 ): Explanation | null {
   if ('appraisal' in cost.basis) return null

@@ -10,6 +10,12 @@ export interface Keeping {
   frozenMonths: number | null
 }
 
+/** A value of a kilo that nobody said: from what it costs bought ready, or from like piles of other styles. */
+export interface AssumedValue {
+  perKg: number
+  from: 'price-book' | 'same-name' | 'same-kind'
+}
+
 /** A pile that comes with the product, as one unit of the whole thing gives it. */
 export interface FormPile {
   name: string
@@ -23,6 +29,8 @@ export interface FormPile {
   /** How long it keeps; null for what is not kept. */
   keeping: Keeping | null
   valuePerKg: number | null
+  /** What it is likely worth where nobody said, and how that is known; null or absent where nothing tells. */
+  assumedValue?: AssumedValue | null | undefined
   usedShare: number | null
   processingPerKg: number | null
 }

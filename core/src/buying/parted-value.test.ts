@@ -63,3 +63,24 @@ test('an order that had to be larger is compared by what each leaves over', () =
   expect([raised.units, parted().units]).toEqual([20, 10])
   expect(raised.marginPerUnit).toBeCloseTo(parted().marginPerUnit, 9)
 })
+
+test('a part that nobody valued is worth what is assumed of it, and says so; one of which nothing is known is left out', () => {
+  const piles = [
+    formPile('supremes', 0.25, { assumedValue: { perKg: 14, from: 'price-book' } }),
+    formPile('drumsticks', 0.125, {
+      class: 'by-product',
+      valuePerKg: 4,
+      assumedValue: { perKg: 99, from: 'same-name' },
+    }),
+    formPile('bones', 0.5, { class: 'by-product', assumedValue: null }),
+  ]
+  const value = parted({ piles })
+  expect(value.parts.map(({ valuePerKg, assumedFrom }) => [valuePerKg, assumedFrom])).toEqual([
+    [14, 'price-book'],
+    [4, null],
+    [0, null],
+  ])
+  expect(value.unvalued).toEqual(['bones'])
+  expect(evaluate(explainParted(value, 'worth').expression)).toBeCloseTo(value.worth, 9)
+  expect(value.worth).toBeCloseTo(request.units * 2 * (0.25 * 14 + 0.125 * 4), 6)
+})

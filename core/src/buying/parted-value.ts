@@ -3,7 +3,7 @@ import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import type { WholeForm } from './form.ts'
+import type { AssumedValue, WholeForm } from './form.ts'
 import { documentOfOrder, type Terms } from './form-document.ts'
 import { orderFor } from './quote.ts'
 
@@ -11,8 +11,10 @@ export interface PartPrice {
   name: string
   /** Grams of the part in the whole order. */
   weight: number
-  /** What a kilo of it is worth to this kitchen, money; zero where nobody said. */
+  /** What a kilo of it is worth to this kitchen, money; zero where nobody said and nothing tells. */
   valuePerKg: number
+  /** Nobody said it: how it is assumed; null where it was said or nothing tells. */
+  assumedFrom: AssumedValue['from'] | null
   /** Money of the part at that value. */
   worth: number
   /** Price of a kilo that reaches the target margin; null where the parts are worth nothing. */
@@ -58,10 +60,12 @@ export function partedValue(form: WholeForm, request: PartedRequest): PartedValu
   if (!order) return null
   const document = documentOfOrder(form, order, request)
   const { cost } = appraise(document)
-  const parts = document.piles.map((pile) => {
+  const parts = document.piles.map((pile, at) => {
     const weight = pile.weight ?? 0
-    const valuePerKg = pile.valuePerKg ?? 0
-    return { name: pile.name, weight, valuePerKg, worth: (weight / GRAMS_PER_KILOGRAM) * valuePerKg }
+    const assumed = pile.valuePerKg === undefined ? (form.piles[at]?.assumedValue ?? null) : null
+    const valuePerKg = pile.valuePerKg ?? assumed?.perKg ?? 0
+    const worth = (weight / GRAMS_PER_KILOGRAM) * valuePerKg
+    return { name: pile.name, weight, valuePerKg, assumedFrom: assumed?.from ?? null, worth }
   })
   const worth = parts.reduce((sum, part) => sum + part.worth, 0)
   const minutes = (document.labour ?? []).reduce((sum, entry) => sum + entry.minutes, 0)
@@ -80,7 +84,9 @@ export function partedValue(form: WholeForm, request: PartedRequest): PartedValu
     marginShare: worth > 0 ? margin / worth : null,
     labourHours,
     marginPerHour: labourHours > 0 ? margin / labourHours : null,
-    unvalued: form.piles.filter((pile) => pile.class !== 'waste' && pile.valuePerKg === null).map((pile) => pile.name),
+    unvalued: form.piles
+      .filter((pile) => pile.class !== 'waste' && pile.valuePerKg === null && !pile.assumedValue)
+      .map((pile) => pile.name),
   }
 }
 
@@ -106,7 +112,7 @@ export function explainParted(parted: PartedValue, figure: PartedFigure): Explan
           ...parted.parts.map((part) =>
             times(
               over(value(part.name, part.weight, 'weight'), KILO),
-              value('its value', part.valuePerKg, 'money-per-kg'),
+              value(part.assumedFrom ? 'its value, assumed' : 'its value', part.valuePerKg, 'money-per-kg'),
             ),
           ),
         ),

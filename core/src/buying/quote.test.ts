@@ -1,5 +1,5 @@
 import { quote } from '../../test/forms.ts'
-import { orderFor, pieceWeightOf } from './index.ts'
+import { orderFor, pieceWeightOf, type Quote, quotedPerKg } from './index.ts'
 
 describe('an order', () => {
   test('is whole pieces, at least what is wanted', () => {
@@ -45,4 +45,15 @@ test('a piece weighs what is said, or its part of the pack', () => {
   expect(pieceWeightOf(quote(1, 'kg', { pieceWeight: 280, packWeight: 5000, packPieces: 10 }))).toBe(280)
   expect(pieceWeightOf(quote(1, 'case', { packWeight: 5000, packPieces: 20 }))).toBe(250)
   expect(pieceWeightOf(quote(1))).toBeNull()
+})
+
+test('what a kilo costs as quoted, in whatever it is sold', () => {
+  const perKg = (amount: number, per: Quote['price']['per'], changes: Partial<Quote> = {}) =>
+    quotedPerKg(quote(amount, per, changes))
+  expect(perKg(3, 'kg')).toBe(3)
+  expect(perKg(1, 'lb')).toBeCloseTo(2.2046, 4)
+  expect(perKg(6, 'piece', { pieceWeight: 2000 })).toBe(3)
+  expect(perKg(76, 'case', { pieceWeight: 280, packPieces: 20 })).toBeCloseTo(76 / 5.6, 9)
+  expect(perKg(76, 'case', { packWeight: 5000, packPieces: 20 })).toBeCloseTo(15.2, 9)
+  expect([perKg(6, 'piece'), perKg(76, 'case'), perKg(76, 'lot', { packPieces: 5 })]).toEqual([null, null, null])
 })

@@ -1,5 +1,6 @@
 import { type Amounts, pricedUnits } from '../costing/index.ts'
 import type { Price } from '../fabrication/index.ts'
+import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
 
 /** What a supplier asks for an article, as it was quoted. */
 export interface Quote {
@@ -22,6 +23,16 @@ const isPack = (quote: Quote) => quote.price.per === 'case' || quote.price.per =
 export function pieceWeightOf(quote: Quote): number | null {
   if (quote.pieceWeight !== null) return quote.pieceWeight
   return quote.packWeight !== null && quote.packPieces ? quote.packWeight / quote.packPieces : null
+}
+
+/** What a kilo costs as quoted, without delivery; null where the quote does not say how large a piece or a pack is. */
+export function quotedPerKg(quote: Quote): number | null {
+  const { amount, per } = quote.price
+  if (per === 'kg') return amount
+  if (per === 'lb') return (amount * GRAMS_PER_KILOGRAM) / GRAMS_PER_POUND
+  const piece = pieceWeightOf(quote)
+  const grams = per === 'piece' ? piece : (quote.packWeight ?? (piece ?? 0) * (quote.packPieces ?? 0))
+  return grams === null || grams <= 0 ? null : (amount * GRAMS_PER_KILOGRAM) / grams
 }
 
 /** Whole pieces of a case or lot: as said, or its weight over a piece's; null where neither is known. */

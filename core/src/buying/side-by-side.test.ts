@@ -1,7 +1,7 @@
 import { formPile, quote, readyForm, wholeForm } from '../../test/forms.ts'
 import { appraise, evaluate } from '../index.ts'
 import { documentOfOrder } from './form-document.ts'
-import { type SideBySide, type SideFigure, sideOf } from './index.ts'
+import { portionsFrom, type SideBySide, type SideFigure, sideOf } from './index.ts'
 
 const request = {
   units: 10,
@@ -26,6 +26,42 @@ test('a plate costs what appraise says of the same order', () => {
   expect(figure(side, 'platesFromOne')).toBeCloseTo(portions / 10, 12)
   expect(figure(side, 'costPerPlate')).toBeCloseTo(cost / portions, 12)
   expect(figure(side, 'minutesPerPlate')).toBeCloseTo(90 / portions, 12)
+})
+
+test('a plate is what the kitchen says, and as many pieces as a usual plate takes where it does not', () => {
+  const piles = [
+    formPile('supremes', 0.28, { class: 'primary', target: 280 }),
+    formPile('drumsticks', 0.14, { class: 'primary', target: 140 }),
+  ]
+  const form = wholeForm({ piles })
+  // Twenty kilos: twenty supremes and twenty drumsticks, of which two are a plate.
+  const assumed = sideOf(form, request, '')
+  expect(assumed?.plates).toEqual([
+    { pile: 'supremes', pieces: 1, isAssumed: true },
+    { pile: 'drumsticks', pieces: 1, isAssumed: true },
+  ])
+  const bony = { ...request, boneShareOf: (pile: string) => (pile === 'drumsticks' ? 0.33 : 0) }
+  expect(sideOf(form, bony, '')?.plates[1]).toEqual({ pile: 'drumsticks', pieces: 2, isAssumed: true })
+  expect(figure(sideOf(form, bony, ''), 'platesFromOne')).toBeCloseTo((20 + 10) / 10, 9)
+  const said = {
+    ...bony,
+    plateOf: (pile: string) => (pile === 'drumsticks' ? { by: 'pieces' as const, count: 4 } : null),
+  }
+  expect(figure(sideOf(form, said, ''), 'platesFromOne')).toBeCloseTo((20 + 5) / 10, 9)
+  const byMeat = { ...bony, plateOf: () => ({ by: 'edible' as const, grams: 200 }) }
+  const meat = 5600 + 2800 * 0.67
+  expect(figure(sideOf(form, byMeat, ''), 'platesFromOne')).toBeCloseTo(meat / 200 / 10, 9)
+  expect(figure(sideOf(form, byMeat, ''), 'costPerPlate')).toBeGreaterThan(0)
+})
+
+test('what is bought ready is ordered for as many portions as are cut, and served by the same plate', () => {
+  const form = readyForm({ usableShare: 0.9, handlingMinutesPerPiece: 0 })
+  const two = { ...request, plateOf: () => ({ by: 'pieces' as const, count: 2 }), portionsOf: () => 40 }
+  const side = sideOf(form, two, 'supremes') as SideBySide
+  expect(side.count * 0.9).toBeGreaterThanOrEqual(40)
+  expect(figure(side, 'costPerPlate')).toBeCloseTo((2 * (76 / 20)) / 0.9, 9)
+  expect(figure(side, 'platesFromOne')).toBeCloseTo(0.45, 9)
+  expect(portionsFrom([wholeForm()], 'nothing', 7)).toBe(7)
 })
 
 test('bone-in portions cost more by the edible gram than by the gram', () => {

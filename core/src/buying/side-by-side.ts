@@ -4,6 +4,7 @@ import { labourMinutes } from '../costing/index.ts'
 import {
   constant,
   type Explanation,
+  type Expression,
   HUNDRED_GRAMS,
   minus,
   over,
@@ -15,6 +16,7 @@ import {
 import { pileWeight, usedShareOf } from '../fabrication/index.ts'
 import type { BuyingForm, ReadyForm, WholeForm } from './form.ts'
 import { documentOfOrder, offerOfForm, orderOfReady, type Terms } from './form-document.ts'
+import { assumedPlate, type ProductPlate, piecesOnPlate } from './plate.ts'
 import { orderFor, pieceWeightOf } from './quote.ts'
 
 export const SIDE_FIGURES = [
@@ -31,8 +33,16 @@ export interface SideBySide {
   form: BuyingForm
   /** Units cut, or pieces bought ready. */
   count: number
+  /** What a plate of each product is here, in pieces; assumed where the kitchen has not said. */
+  plates: PlateSaid[]
   /** Each figure worked out, so that orders of different size can stand side by side; null where it does not apply. */
   figures: Record<SideFigure, Explanation | null>
+}
+
+export interface PlateSaid {
+  pile: string
+  pieces: number
+  isAssumed: boolean
 }
 
 export interface SideBySideRequest extends Terms {
@@ -40,6 +50,10 @@ export interface SideBySideRequest extends Terms {
   units: number
   /** What of a portion of a pile is bone, 0 to 1. */
   boneShareOf: (pile: string) => number
+  /** What the kitchen serves as a plate of it; null where it has not said. */
+  plateOf?: (pile: string) => ProductPlate | null
+  /** Portions that are bought ready, so that they stand beside as many as are cut; the units where nothing is said. */
+  portionsOf?: (product: string) => number
 }
 
 /** One form on the axes on which styles are compared; null where its quote does not say how much one buys. */
@@ -52,7 +66,8 @@ function wholeSide(form: WholeForm, request: SideBySideRequest): SideBySide | nu
   const document = documentOfOrder(form, order, request)
   const appraisal = appraise(document)
   const portioned = appraisal.piles.filter((pile) => pile.cost !== null && (pile.portions ?? 0) > 0)
-  const plates = plus(...portioned.map((pile) => value(`plates of ${pile.name}`, pile.portions as number, 'count')))
+  const served = portioned.map((pile) => platesOfPile(pile, request))
+  const plates = plus(...served.map(({ expression }) => expression))
   const perPlate = (title: string, quantity: Quantity, terms: [string, number][], note?: string) =>
     portioned.length === 0
       ? null
@@ -61,6 +76,7 @@ function wholeSide(form: WholeForm, request: SideBySideRequest): SideBySide | nu
   return {
     form,
     count: order.pieces,
+    plates: served.map(({ said }) => said),
     figures: {
       costPerPlate: perPlate(
         'Cost of a plate',
@@ -95,6 +111,25 @@ function wholeSide(form: WholeForm, request: SideBySideRequest): SideBySide | nu
   }
 }
 
+/** Plates that the portions of a pile give, and what a plate of them is. */
+function platesOfPile(
+  { name, weight, portions }: Appraisal['piles'][number],
+  { plateOf, boneShareOf }: SideBySideRequest,
+): { expression: Expression; said: PlateSaid } {
+  const count = portions as number
+  const bone = boneShareOf(name)
+  const edible = (weight * (1 - bone)) / count
+  const own = plateOf?.(name) ?? null
+  const plate = own ?? assumedPlate(edible)
+  const said = { pile: name, pieces: piecesOnPlate(plate, edible), isAssumed: own === null }
+  if (plate.by === 'edible') {
+    const meat = times(value(name, weight, 'weight'), minus(constant(1), value('bone', bone, 'share')))
+    return { expression: over(meat, value('meat on a plate', plate.grams, 'weight')), said }
+  }
+  const pieces = value(`${plate.count === 1 ? 'plates' : 'pieces'} of ${name}`, count, 'count')
+  return { expression: plate.count === 1 ? pieces : over(pieces, value('on a plate', plate.count, 'count')), said }
+}
+
 function edibleCost({ piles }: Appraisal, { boneShareOf }: SideBySideRequest): Explanation | null {
   const primary = piles.filter((pile) => pile.class === 'primary' && pile.cost !== null && pile.weight > 0)
   if (primary.length === 0) return null
@@ -119,45 +154,60 @@ const edibleExplanation = (perGram: Explanation['expression']): Explanation => (
 function readySide(form: ReadyForm, request: SideBySideRequest, product: string): SideBySide | null {
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null) return null
-  const plates = { ...request, product, plates: request.units, plateWeight: pieceWeight }
+  const portions = request.portionsOf?.(product) ?? request.units
+  const plates = { ...request, product, plates: portions, plateWeight: pieceWeight }
   const offer = offerOfForm(form, plates)
   const order = orderOfReady(form, plates)
   if (!offer || !order) return null
   const served = value('can be served', form.usableShare, 'share')
   const perPlate = buyPerPortion(offer)
   const bone = request.boneShareOf(product)
+  const edible = pieceWeight * (1 - bone)
+  const own = request.plateOf?.(product) ?? null
+  const pieces = piecesOnPlate(own ?? assumedPlate(edible), edible)
+  /** Of a plate, where it is not one piece. */
+  const ofPlate = (ofOne: Expression) =>
+    pieces === 1 ? ofOne : times(value('pieces on a plate', pieces, 'count'), ofOne)
   return {
     form,
     count: order.pieces,
+    plates: [{ pile: product, pieces, isAssumed: own === null }],
     figures: {
       costPerPlate: {
         title: 'Cost of a plate',
         quantity: 'money',
-        expression: over(
-          plus(
-            value('price of a piece', pricePerPiece(offer), 'money'),
-            value('handling of it', handlingPerPiece(offer), 'money'),
+        expression: ofPlate(
+          over(
+            plus(
+              value('price of a piece', pricePerPiece(offer), 'money'),
+              value('handling of it', handlingPerPiece(offer), 'money'),
+            ),
+            served,
           ),
-          served,
         ),
+        note: `Delivery, packs and the least order are those of ${order.pieces} pieces.`,
       },
       costPer100gEdible: edibleExplanation(
         over(
-          value('cost of a plate', perPlate, 'money'),
+          value('cost of a piece', perPlate, 'money'),
           times(value('one piece', pieceWeight, 'weight'), minus(constant(1), value('bone', bone, 'share'))),
         ),
       ),
-      platesFromOne: { title: 'Plates from one piece', quantity: 'count', expression: served },
+      platesFromOne: {
+        title: 'Plates from one piece',
+        quantity: 'count',
+        expression: pieces === 1 ? served : over(served, value('pieces on a plate', pieces, 'count')),
+      },
       minutesPerPlate: {
         title: 'Minutes of handling for a plate',
         quantity: 'minutes',
-        expression: over(value('handling of one', form.handlingMinutesPerPiece, 'minutes'), served),
+        expression: ofPlate(over(value('handling of one', form.handlingMinutesPerPiece, 'minutes'), served)),
       },
       byProductsPerPlate: null,
       wastePerPlate: {
         title: 'Rejects for a plate',
         quantity: 'weight',
-        expression: over(times(value('one piece', pieceWeight, 'weight'), minus(constant(1), served)), served),
+        expression: ofPlate(over(times(value('one piece', pieceWeight, 'weight'), minus(constant(1), served)), served)),
       },
     },
   }

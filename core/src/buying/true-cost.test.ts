@@ -187,3 +187,17 @@ describe('an order is rounded by portions, not by grams', () => {
     expect([cost?.order.packs, cost?.plates, cost?.missingWithOneLess]).toEqual([3, 60, 20])
   })
 })
+
+test('a row adds up: what is paid, less what is worth something and what other portions carry, is the product’s', () => {
+  const { ranked } = compareForms([wholeForm(), readyForm()], request)
+  expect(ranked).toHaveLength(2)
+  for (const cost of ranked) {
+    const { outlay, labour, consumables, credit, carriedByOthers, productCost, servable, costPerKg } = cost
+    expect(outlay + labour + consumables - credit - carriedByOthers).toBeCloseTo(productCost, 9)
+    expect((productCost / servable) * 1000).toBeCloseTo(costPerKg, 9)
+    expect(evaluate(explainTrueCost(cost, 'productCost', request)?.expression as never)).toBeCloseTo(productCost, 9)
+    const carried = explainTrueCost(cost, 'carriedByOthers', request)
+    if (carried) expect(evaluate(carried.expression)).toBeCloseTo(carriedByOthers, 9)
+    else expect(carriedByOthers).toBe(0)
+  }
+})

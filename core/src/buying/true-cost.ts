@@ -26,8 +26,16 @@ export interface TrueCost {
   /** Money of the whole order, delivery in. */
   outlay: number
   labour: number
-  /** What by-product credit. */
+  /** Bags and what else is used up. */
+  consumables: number
+  /** By-product credit. */
   credit: number
+  /** What other portions of the animal carry of it; zero for what is bought ready. */
+  carriedByOthers: number
+  /** What the product costs in all: outlay, labour and consumables less credit and what others carry. */
+  productCost: number
+  /** Grams of the product that can be served. */
+  servable: number
   /** Cost of a kilo of servable product. */
   costPerKg: number
   /** Half the width of the interval of `costPerKg`; zero for what is bought ready. */
@@ -76,8 +84,10 @@ function wholeCost(form: WholeForm, request: BuyingRequest, offers: readonly Off
   if (!order) return 'size-unknown'
   const document = documentOfOrder(form, order, request, { plate: request, offers })
   const appraisal = appraise(document)
-  const costPerKg = costOfProduct(appraisal, request.product)
-  if (costPerKg === null) return 'product-missing'
+  const product = appraisal.piles.find(({ name }) => name === request.product)
+  const costPerKg = product?.costPerKg ?? null
+  const productCost = product?.cost ?? null
+  if (!product || costPerKg === null || productCost === null) return 'product-missing'
   const costAt = (share: number) => {
     const other = documentOfOrder(form, order, request, { plate: request, shares: { [pile.name]: share } })
     return costOfProduct(appraise(other), request.product) ?? costPerKg
@@ -92,7 +102,11 @@ function wholeCost(form: WholeForm, request: BuyingRequest, offers: readonly Off
     yield: pile.share,
     outlay: appraisal.cost.ap,
     labour: appraisal.cost.labour,
+    consumables: appraisal.cost.consumables,
     credit: appraisal.cost.credit,
+    carriedByOthers: appraisal.cost.in - appraisal.cost.credit - productCost,
+    productCost,
+    servable: product.weight,
     costPerKg,
     halfWidth: spread / 2,
     costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,
@@ -116,15 +130,21 @@ function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotCompa
   const offer = offerOfForm(form, request)
   const order = orderOfReady(form, request)
   if (!offer || !order) return 'size-unknown'
-  const costPerKg = (buyPerPortion(offer) / servedOfBought(offer, request.plateWeight)) * GRAMS_PER_KILOGRAM
+  const served = servedOfBought(offer, request.plateWeight)
+  const costPerKg = (buyPerPortion(offer) / served) * GRAMS_PER_KILOGRAM
+  const [outlay, handling] = [order.goods + form.quote.delivery, handlingPerPiece(offer) * order.pieces]
   return {
     form,
     order,
     ...platesOf(order, platesFromPiece(form, order.weight / order.pieces, request.plateWeight), request.plates),
     yield: null,
-    outlay: order.goods + form.quote.delivery,
-    labour: handlingPerPiece(offer) * order.pieces,
+    outlay,
+    labour: handling,
+    consumables: 0,
     credit: 0,
+    carriedByOthers: 0,
+    productCost: outlay + handling,
+    servable: served * form.usableShare * order.pieces,
     costPerKg,
     halfWidth: 0,
     costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,

@@ -184,7 +184,14 @@ describe('true cost', () => {
     await add(ready())
     const { body } = await send(test_, 'GET', path('/products'))
     const supremes = body.find((each: { name: string }) => each.name === SUPREMES)
-    expect(supremes).toEqual({ id: await productId(), name: SUPREMES, pile: 'supremes', plateWeight: 280, forms: 2 })
+    expect(supremes).toEqual({
+      id: await productId(),
+      name: SUPREMES,
+      pile: 'supremes',
+      plate: null,
+      plateWeight: 280,
+      forms: 2,
+    })
     expect(body[0].name).toBe(SUPREMES)
     expect(body[1].forms).toBeGreaterThanOrEqual(body[2].forms)
   })

@@ -1,8 +1,11 @@
 import type { Item, Product, Style } from '@fleam/contract'
 import {
+  assumedPlate,
   type BuyingForm,
   type Estimate,
   estimateForSupplier,
+  type ProductPlate,
+  piecesOnPlate,
   priceOn,
   type Quote,
   type ReadyForm,
@@ -19,27 +22,37 @@ interface WantedProduct {
   id: string
   name: string
   pile: string
-  plateWeight: number | null
+  /** What the kitchen said a plate of it is. */
+  plate: ProductPlate | null
+  /** Grams of a piece as it is weighed, and what of it is bone; null where no style says. */
+  piece: { weight: number; boneShare: number } | null
   ways: { item: Item; style: Style; pile: string }[]
 }
 
 async function wantedProducts(scope: Scope): Promise<WantedProduct[]> {
-  const names = new Map((await knownProducts(scope)).map(({ id, name }) => [id, name]))
+  const known = new Map((await knownProducts(scope)).map((product) => [product.id, product]))
   const wanted = new Map<string, WantedProduct>()
   for (const item of await items(scope)) {
     for (const style of item.styles) {
       if (item.isArchived || style.isArchived) continue
-      for (const { productId: id, name: pile, bounds } of style.piles) {
-        const name = id === null ? undefined : names.get(id)
-        if (id === null || name === undefined) continue
-        const known = wanted.get(id) ?? { id, name, pile, plateWeight: null, ways: [] }
-        known.plateWeight ??= bounds?.target ?? null
-        known.ways.push({ item, style, pile })
-        wanted.set(id, known)
+      for (const { productId, name: pile, bounds, boneShare } of style.piles) {
+        const product = productId === null ? undefined : known.get(productId)
+        if (!product) continue
+        const each = wanted.get(product.id) ?? { ...product, pile, piece: null, ways: [] }
+        each.piece ??= bounds ? { weight: bounds.target, boneShare } : null
+        each.ways.push({ item, style, pile })
+        wanted.set(product.id, each)
       }
     }
   }
   return [...wanted.values()]
+}
+
+/** Grams of a plate of a product as it is weighed, bones in; null where nobody says what a piece weighs. */
+function weightOfPlate(piece: WantedProduct['piece'], plate: ProductPlate | null): number | null {
+  if (!piece) return plate?.by === 'edible' ? plate.grams : null
+  const edible = piece.weight * (1 - piece.boneShare)
+  return piece.weight * piecesOnPlate(plate ?? assumedPlate(edible), edible)
 }
 
 /** Products that can be compared: those that can be bought ready first, then those with most priced forms. */
@@ -47,10 +60,10 @@ export async function products(scope: Scope): Promise<Product[]> {
   const counts = await store.tieCounts(scope)
   const count = (id: string) => counts.get(id) ?? 0
   return (await wantedProducts(scope))
-    .map(({ id, name, pile, plateWeight, ways }) => {
+    .map(({ id, name, pile, plate, piece, ways }) => {
       const ready = count(id)
       const forms = ready + ways.reduce((sum, { item }) => sum + count(item.id), 0)
-      return { ready, product: { id, name, pile, plateWeight, forms } }
+      return { ready, product: { id, name, pile, plate, plateWeight: weightOfPlate(piece, plate), forms } }
     })
     .sort(
       (a, b) =>
@@ -103,10 +116,8 @@ export async function readyForms(
   })
 }
 
-/** Every cut style of an item with every price of it: what it would be worth parted, or as meals. */
-export async function formsOfItem(scope: Scope, itemId: string, day: string): Promise<WholeForm[]> {
-  const [item] = await items(scope, { id: itemId })
-  if (!item) return []
+/** Every cut style of an item with every price of it. */
+export function formsOfStyles(scope: Scope, item: Item, day: string): Promise<WholeForm[]> {
   const ways = item.styles.filter((style) => !style.isArchived).map((style) => ({ item, style }))
   return wholeForms(scope, ways, day)
 }

@@ -4,6 +4,7 @@ import {
   buyingForms,
   id,
   movedPrices as movedPricesAnswer,
+  plateEdit,
   priceAdded,
   priceCorrection,
   priceIssue,
@@ -14,8 +15,10 @@ import {
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import { dayOf, type Scopes } from '../scope/index.ts'
+import { updatePlate } from '../style/index.ts'
+import { formsOfItem } from './assumed-values.ts'
 import { updatePrice } from './correct.ts'
-import { formsOf, formsOfItem, products as listProducts } from './forms.ts'
+import { formsOf, products as listProducts } from './forms.ts'
 import * as service from './service.ts'
 import { movedPrices, turnedVerdicts } from './turned.ts'
 
@@ -76,6 +79,25 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => listProducts(await scopeOf(request)),
+  )
+
+  app.put(
+    `${base}/products/:id/plate`,
+    {
+      schema: {
+        operationId: 'updatePlate',
+        summary: 'Says what is served as one plate of a product',
+        tags,
+        params: fabricationParams,
+        body: plateEdit,
+        response: { 200: products },
+      },
+    },
+    async (request) => {
+      const scope = await scopeOf(request)
+      await updatePlate(scope, request.params.id, request.body.plate)
+      return listProducts(scope)
+    },
   )
 
   app.get(

@@ -24,6 +24,7 @@ import { up as lotsAtTheDoor } from './migrations/019-lots-at-the-door.ts'
 import { up as boards } from './migrations/020-boards.ts'
 import { up as cautionsWhere } from './migrations/021-cautions-where.ts'
 import { up as listColumns } from './migrations/022-list-columns.ts'
+import { up as platesOfProducts } from './migrations/023-plates-of-products.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -49,6 +50,7 @@ const MIGRATIONS = [
   { name: '020-boards', up: boards },
   { name: '021-cautions-where', up: cautionsWhere },
   { name: '022-list-columns', up: listColumns },
+  { name: '023-plates-of-products', up: platesOfProducts },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,5 +1,5 @@
 export { insertCatalogue } from './catalogue.ts'
-export { products } from './products.ts'
+export { products, updatePlate } from './products.ts'
 export { styleRoutes } from './routes.ts'
 export type { KnownStyle } from './service.ts'
 export { requireStyle } from './service.ts'

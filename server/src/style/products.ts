@@ -1,22 +1,43 @@
 import type { Item, Style } from '@fleam/contract'
-import { nameKey } from '@fleam/core'
+import { nameKey, type ProductPlate } from '@fleam/core'
 import { v7 as newId } from 'uuid'
+import { notFound } from '../http/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export interface KnownProduct {
   id: string
   name: string
+  /** What this kitchen serves as one plate of it; null where nobody said. */
+  plate: ProductPlate | null
 }
 
 /** What can be bought ready in this kitchen's words, by name. */
-export const products = (scope: Scope): Promise<KnownProduct[]> =>
-  scope.database.models.Product.findAll({
-    attributes: ['id', 'name'],
+export async function products(scope: Scope): Promise<KnownProduct[]> {
+  const rows = await scope.database.models.Product.findAll({
     where: ofKitchen(scope),
     order: ['name'],
     raw: true,
     ...within(scope),
   })
+  return rows.map(({ id, name, platePieces, plateEdible }) => ({ id, name, plate: plateOf(platePieces, plateEdible) }))
+}
+
+function plateOf(pieces: number | null, edible: number | null): ProductPlate | null {
+  if (pieces !== null) return { by: 'pieces', count: pieces }
+  return edible === null ? null : { by: 'edible', grams: edible }
+}
+
+/** Says what a plate of a product is; refuses a product that this kitchen does not have. */
+export async function updatePlate(scope: Scope, id: string, plate: ProductPlate | null): Promise<void> {
+  const known = await products(scope)
+  if (!known.some((each) => each.id === id)) throw notFound('product')
+  const platePieces = plate?.by === 'pieces' ? plate.count : null
+  const plateEdible = plate?.by === 'edible' ? plate.grams : null
+  await scope.database.models.Product.update(
+    { platePieces, plateEdible },
+    { where: ofKitchen(scope, { id }), ...within(scope) },
+  )
+}
 
 /**
  * Styles whose portion piles each are a product: those that are none yet get the one of their usual name, which is
@@ -33,7 +54,7 @@ export async function withProducts(
   const productNamed = (name: string): string => {
     const there = byName.get(nameKey(name))
     if (there) return there
-    const product = { id: newId(), name }
+    const product = { id: newId(), name, plate: null }
     added.push(product)
     byName.set(nameKey(name), product.id)
     return product.id
@@ -46,7 +67,10 @@ export async function withProducts(
       return isKnown ? pile : { ...pile, productId: productNamed(usualName(pile.name)) }
     }),
   }))
-  const rows = added.map((product) => ({ ...product, kitchenId: scope.kitchen.id }))
+  const rows = added.map(({ id, name }) => ({
+    ...{ id, name, kitchenId: scope.kitchen.id },
+    ...{ platePieces: null, plateEdible: null },
+  }))
   await scope.database.models.Product.bulkCreate(rows, within(scope))
   return tied
 }

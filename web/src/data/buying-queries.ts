@@ -16,7 +16,7 @@ import type {
   StruckPrice,
   Supplier,
 } from '@fleam/contract'
-import type { BuyingForm, FabricationDocument, WholeForm } from '@fleam/core'
+import type { BuyingForm, FabricationDocument, ProductPlate, WholeForm } from '@fleam/core'
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'
@@ -38,6 +38,18 @@ function useBuying<T>(path: string, options: { isOn?: boolean } = {}) {
 }
 
 export const useProducts = () => useBuying<Product[]>('/products')
+
+/** Says what a plate of a product is. */
+export function useUpdatePlate(productId: string) {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (plate: ProductPlate | null) =>
+      putJson<Product[]>(`${kitchenPath(id)}/products/${productId}/plate`, { plate }),
+    onSuccess: (products) => queries.setQueryData([...buyingKey(id), '/products'], products),
+  })
+}
+
 export const useForms = (product: string) =>
   useBuying<BuyingForm[]>(`/forms?product=${product}`, { isOn: product !== '' })
 export const useFormsOfItem = (item: string) => useBuying<WholeForm[]>(`/forms?item=${item}`, { isOn: item !== '' })

@@ -1,5 +1,5 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import { explain, type MealView, mealView, type WholeForm } from '@fleam/core'
+import { type DinnersOfPart, dinnersOf, explain, type MealView, mealView, type WholeForm } from '@fleam/core'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
@@ -17,12 +17,16 @@ import { useFormat } from '../../parts/use-format.ts'
 /** Grams of a part on one plate where the style does not say. */
 const USUAL_SERVING = 200
 
+const USUAL_EATERS = 4
+const atLeastOne = (count: number | null) => Math.max(1, Math.floor(count ?? 1))
+
 /** One big purchase as meals: what leaves the till today, how many servings it is, until when they are eaten. */
 export function Component() {
   const items = useItems().data
   const [chosen, setChosen] = useState<string | null>(null)
   const itemId = chosen ?? firstItem(items)
   const [units, setUnits] = useState<number | null>(6)
+  const [eaters, setEaters] = useState<number | null>(USUAL_EATERS)
   const { timeZone } = useKitchen()
   const [day, setDay] = useState(() => dayIn(timeZone, new Date()))
   return (
@@ -30,10 +34,13 @@ export function Component() {
       <div className="question">
         <ItemChoice itemId={itemId} onChoose={setChosen} />
         <NumberField label="Bought at once" value={units} onChange={setUnits} min={1} />
+        <NumberField label="How many eat" value={eaters} onChange={setEaters} min={1} max={500} />
         <DayField label="Cut on" value={day} onChange={(next) => next !== null && setDay(next)} />
       </div>
       <WithForms itemId={itemId}>
-        {(forms) => <Meals key={itemId} forms={forms} units={Math.max(1, units ?? 1)} day={day} />}
+        {(forms) => (
+          <Meals key={itemId} forms={forms} units={atLeastOne(units)} eaters={atLeastOne(eaters)} day={day} />
+        )}
       </WithForms>
     </BuyingRoom>
   )
@@ -42,26 +49,28 @@ export function Component() {
 interface MealsProps {
   forms: readonly WholeForm[]
   units: number
+  /** How many sit at the table. */
+  eaters: number
   day: string
 }
 
-function Meals({ forms, units, day }: MealsProps) {
+function Meals({ forms, units, eaters, day }: MealsProps) {
   const { wagePerHour, currency } = useKitchen()
   const format = useFormat()
   const [formId, setFormId] = useState(forms[0]?.id ?? '')
   const [servings, setServings] = useState<Readonly<Record<string, number | null>>>({})
   const form = forms.find((each) => each.id === formId) ?? (forms[0] as WholeForm)
-  const eaten = form.piles.filter((pile) => pile.keeping !== null)
   const servingOf = (pile: WholeForm['piles'][number]) =>
     servings[pile.name] !== undefined
       ? (servings[pile.name] ?? null)
       : pile.class === 'primary'
         ? (pile.target ?? USUAL_SERVING)
         : null
-  const uses = eaten.flatMap((pile) =>
+  const uses = form.piles.flatMap((pile) =>
     pile.keeping === null ? [] : [{ pile: pile.name, serving: servingOf(pile), keeping: pile.keeping }],
   )
   const view = mealView(form, { units, wagePerHour, currency, uses, day, useBy: null })
+  const dinners = view ? dinnersOf(view.parts, eaters, day) : []
   return (
     <>
       <Form.Group controlId="form">
@@ -74,7 +83,11 @@ function Meals({ forms, units, day }: MealsProps) {
           ))}
         </Form.Select>
       </Form.Group>
-      {view ? <MealSentence view={view} /> : <p>Nobody says how much a piece or a pack of it weighs.</p>}
+      {view ? (
+        <MealSentence view={view} eaters={eaters} dinners={dinners} />
+      ) : (
+        <p>Nobody says how much a piece or a pack of it weighs.</p>
+      )}
       {view ? (
         <Table className="list-table" responsive>
           <thead>
@@ -87,29 +100,42 @@ function Meals({ forms, units, day }: MealsProps) {
               <th scope="col" className="number">
                 Cost a serving
               </th>
-              <th scope="col">Chilled, eat by</th>
-              <th scope="col">Frozen on the day, good until</th>
+              <th scope="col">Dinners fresh, one a day</th>
+              <th scope="col">Dinners into the freezer</th>
             </tr>
           </thead>
           <tbody>
-            {eaten.map((pile) => {
+            {form.piles.map((pile) => {
               const part = view.parts.find((each) => each.pile === pile.name)
+              const dinner = dinners.find((each) => each.pile === pile.name)
               return (
                 <tr key={pile.name}>
                   <th scope="row">{pile.name}</th>
                   <td>
                     <div className="serving">
-                      <NumberField
-                        isLabelHidden
-                        key={form.id}
-                        label={`Grams of ${pile.name} a serving`}
-                        min={1}
-                        value={servingOf(pile)}
-                        onChange={(serving) => setServings({ ...servings, [pile.name]: serving })}
-                      />
+                      {pile.keeping === null ? (
+                        <span className="quiet">not eaten</span>
+                      ) : (
+                        <NumberField
+                          isLabelHidden
+                          key={form.id}
+                          label={`Grams of ${pile.name} a serving`}
+                          min={1}
+                          value={servingOf(pile)}
+                          onChange={(serving) => setServings({ ...servings, [pile.name]: serving })}
+                        />
+                      )}
                     </div>
                   </td>
-                  <td className="number">{part?.servings ?? '–'}</td>
+                  <td className="number">
+                    {part?.servings ?? '–'}
+                    {dinner && dinner.servingsOver > 0 ? (
+                      <>
+                        <br />
+                        <span className="basis">{dinner.servingsOver} over</span>
+                      </>
+                    ) : null}
+                  </td>
                   <td className="number">
                     {part && part.costPerServing !== null ? (
                       <OpenFigure
@@ -128,8 +154,18 @@ function Meals({ forms, units, day }: MealsProps) {
                       '–'
                     )}
                   </td>
-                  <td>{part ? dateWords(part.eatBy) : '–'}</td>
-                  <td>{part?.frozenUntil ? dateWords(part.frozenUntil) : '–'}</td>
+                  <td>
+                    {part && dinner ? `${dinner.fresh}, by ${dateWords(part.eatBy)}` : '–'}
+                    {dinner && dinner.tooMany > 0 ? (
+                      <>
+                        <br />
+                        <span className="verdict-word doubt">{dinner.tooMany} more than are eaten in time</span>
+                      </>
+                    ) : null}
+                  </td>
+                  <td>
+                    {part?.frozenUntil && dinner ? `${dinner.frozen}, until ${dateWords(part.frozenUntil)}` : '–'}
+                  </td>
                 </tr>
               )
             })}
@@ -143,8 +179,18 @@ function Meals({ forms, units, day }: MealsProps) {
   )
 }
 
-function MealSentence({ view }: { view: MealView }) {
+interface MealSentenceProps {
+  view: MealView
+  eaters: number
+  dinners: readonly DinnersOfPart[]
+}
+
+const sumOf = (dinners: readonly DinnersOfPart[], of: 'fresh' | 'frozen') =>
+  dinners.reduce((sum, each) => sum + each[of], 0)
+
+function MealSentence({ view, eaters, dinners }: MealSentenceProps) {
   const format = useFormat()
+  const [fresh, frozen] = [sumOf(dinners, 'fresh'), sumOf(dinners, 'frozen')]
   return (
     <p className="buying-answer">
       <strong>
@@ -165,7 +211,11 @@ function MealSentence({ view }: { view: MealView }) {
           at <strong>{format.money(view.costPerServing)}</strong> each, work in, less the by-product credit
         </>
       )}
-      .
+      . For {eaters} that is{' '}
+      <strong>
+        {fresh + frozen} {fresh + frozen === 1 ? 'dinner' : 'dinners'}
+      </strong>
+      : {fresh} fresh, {frozen} from the freezer.
     </p>
   )
 }

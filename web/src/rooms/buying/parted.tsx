@@ -93,8 +93,8 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
     <>
       {silent.length > 0 ? (
         <p className="quiet">
-          Not valued yet, so not ranked: {silent.join(', ')}. Say in the Guide, at the cut style, what its piles are
-          worth.
+          Nothing tells what its parts are worth, so not ranked: {silent.join(', ')}. Say in the Guide, at the cut
+          style, what its piles are worth.
         </p>
       ) : null}
       <Table className="ranking" responsive>
@@ -136,7 +136,11 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
                   {value.form.supplier} · {quoteWords(value.form.quote, format)} · {Math.round(value.units)} bought
                 </span>
               </td>
-              <td className="number">{figure(value, 'worth', format.money(value.worth))}</td>
+              <td className="number">
+                {figure(value, 'worth', format.money(value.worth))}
+                <br />
+                <span className="basis">{worthWords(value)}</span>
+              </td>
               <td className="number">
                 <OpenFigure
                   explain={() => explain(value.document, appraise(value.document), { group: 'cost', figure: 'in' })}
@@ -171,6 +175,20 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
   )
 }
 
+const ASSUMED_WORDS = {
+  'price-book': 'assumed: as bought ready',
+  'same-name': 'assumed: as in other styles',
+  'same-kind': 'assumed: as its like in other styles',
+} as const
+
+/** Whether the kitchen said what the parts are worth, and what is missing. */
+function worthWords({ parts, unvalued }: PartedValue): string {
+  const assumed = parts.filter((part) => part.assumedFrom !== null).length
+  const missing = unvalued.length > 0 ? `without ${unvalued.join(', ')}` : ''
+  const words = [assumed > 0 ? `${assumed} of ${parts.length} assumed` : '', missing]
+  return words.filter((each) => each !== '').join('; ')
+}
+
 /** For a shop: what each part must cost so that all of them reach the target margin. */
 function PartPrices({ value, marginShare }: { value: PartedValue; marginShare: number }) {
   const format = useFormat()
@@ -202,7 +220,15 @@ function PartPrices({ value, marginShare }: { value: PartedValue; marginShare: n
             <tr key={part.name}>
               <th scope="row">{part.name}</th>
               <td className="number">{format.weight(part.weight)}</td>
-              <td className="number">{format.perWeightAmount(part.valuePerKg)}</td>
+              <td className="number">
+                {format.perWeightAmount(part.valuePerKg)}
+                {part.assumedFrom ? (
+                  <>
+                    <br />
+                    <span className="basis">{ASSUMED_WORDS[part.assumedFrom]}</span>
+                  </>
+                ) : null}
+              </td>
               <td className="number">{format.money(part.worth)}</td>
               <td className="number">
                 {part.priceForMargin === null || part.valuePerKg <= 0 ? (

@@ -50,6 +50,12 @@ export function Ranking({ comparison: { ranked, left }, request }: RankingProps)
                 Credit
               </th>
               <th scope="col" className="number">
+                Carried by others
+              </th>
+              <th scope="col" className="number">
+                This product
+              </th>
+              <th scope="col" className="number">
                 A {format.perWeightUnit} to serve
               </th>
               <th scope="col">
@@ -110,6 +116,8 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
     </OpenFigure>
   )
   const { form } = cost
+  /** What is taken off; what is added where a by-product loses money. */
+  const less = (amount: number) => format.money(-amount)
   return (
     <tr className={cost.rank === 1 ? 'first' : ''}>
       <td className="place">
@@ -141,8 +149,24 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
         <span className="basis">{cost.yield ? basisWords(cost.yield) : 'usable'}</span>
       </td>
       <td className="number">{figure('outlay', format.money(cost.outlay))}</td>
-      <td className="number">{figure('labour', format.money(cost.labour))}</td>
-      <td className="number">{cost.credit === 0 ? '–' : figure('credit', format.money(cost.credit))}</td>
+      <td className="number">
+        {figure('labour', format.money(cost.labour))}
+        {cost.consumables > 0 ? (
+          <>
+            <br />
+            <span className="basis">bags {format.money(cost.consumables)}</span>
+          </>
+        ) : null}
+      </td>
+      <td className="number">{cost.credit === 0 ? '–' : figure('credit', less(cost.credit))}</td>
+      <td className="number">
+        {cost.carriedByOthers === 0 ? '–' : figure('carriedByOthers', less(cost.carriedByOthers))}
+      </td>
+      <td className="number">
+        {figure('productCost', format.money(cost.productCost))}
+        <br />
+        <span className="basis">for {format.weight(cost.servable)}</span>
+      </td>
       <td className="number cost">{figure('costPerKg', format.perWeightAmount(cost.costPerKg))}</td>
       <td>
         <CostReach cost={cost} dearest={dearest} />

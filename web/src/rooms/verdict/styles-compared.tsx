@@ -1,9 +1,9 @@
 import './verdict.css'
-import type { Item } from '@fleam/contract'
-import { type BuyingForm, evaluate, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
+import type { Item, Product } from '@fleam/contract'
+import { type BuyingForm, evaluate, portionsFrom, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
-import { useFormsOfProducts } from '../../data/buying-queries.ts'
+import { useFormsOfProducts, useProducts } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { ItemChoice, WithForms } from '../../parts/item-choice.tsx'
@@ -11,6 +11,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { ChoicesCompared } from './choices-compared.tsx'
 import { SideTable } from './side-table.tsx'
+import { WhatAPlateIs } from './what-a-plate-is.tsx'
 
 const MAX_COMPARED = 6
 const MIN_COMPARED = 2
@@ -94,10 +95,15 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
       ),
   )
   const formsOfProducts = useFormsOfProducts([...wanted.keys()])
+  const products = useProducts().data ?? []
+  const productOf = (pile: string) => products.find(({ id }) => wanted.get(id) === pile)
   const request = {
     units,
     wagePerHour,
     currency,
+    plateOf: (pile: string) => productOf(pile)?.plate ?? null,
+    // As many portions are bought ready as are cut, so that delivery and packs are spread alike.
+    portionsOf: (product: string) => portionsFrom(whole, product, units),
     boneShareOf: (name: string) =>
       item.styles.flatMap(({ piles }) => piles).find((pile) => pile.name === name)?.boneShare ?? 0,
   }
@@ -113,7 +119,10 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
   const ids = shown.map(({ form }) => form.id)
   return (
     <>
-      <p className="quiet">At today’s prices and the yields that this kitchen expects.</p>
+      <p className="quiet">
+        For an order of {units} {units === 1 ? item.unitName.one : item.unitName.many}, and ready-cut for as many
+        portions; at today’s prices and the yields that this kitchen expects.
+      </p>
       <SideTable sides={shown} nameOf={nameOf} />
       <details className="side-choice">
         <summary>Which stand here: two to six</summary>
@@ -135,9 +144,19 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
           })}
         </fieldset>
       </details>
+      <WhatAPlateIs key={`plates ${item.id}`} products={platesShown(shown, productOf)} />
       <ChoicesCompared key={item.id} item={item} whole={whole} terms={request} />
     </>
   )
+}
+
+/** Each product that stands there once, with what a plate of it is. */
+function platesShown(sides: readonly SideBySide[], productOf: (pile: string) => Product | undefined) {
+  const seen = new Map(sides.flatMap(({ plates }) => plates.map((said) => [said.pile, said] as const)))
+  return [...seen.values()].flatMap((said) => {
+    const product = productOf(said.pile)
+    return product ? [{ product, said }] : []
+  })
 }
 
 const nameOf = (form: BuyingForm) =>
