@@ -21,7 +21,7 @@ const say = (id: string, plate: unknown) => send(test_, 'PUT', path(`/products/$
 
 describe('what a plate of a product is', () => {
   test('is assumed until it is said, kept as it was said, and unsaid', async () => {
-    const supremes = await named('Chicken, eviscerated: supremes')
+    const supremes = await named('Chicken: supremes')
     expect([supremes.plate, supremes.plateWeight]).toEqual([null, 280])
     const two = { by: 'pieces', count: 2 }
     expect((await say(supremes.id, two)).status).toBe(200)
@@ -79,7 +79,7 @@ test('what nobody valued is assumed from what it costs bought ready, and from it
   expect((await send(test_, 'PUT', path(`/styles/${style.id}`), { ...style, piles })).status).toBe(200)
   await createPrice(test_, kitchen, {
     ...{ ...said, ...price, code: '2', name: 'Supremes', kind: 'ready', item: null },
-    ...{ product: 'Chicken, eviscerated: supremes', pieceWeight: 280, packPieces: 20 },
+    ...{ product: 'Chicken: supremes', pieceWeight: 280, packPieces: 20 },
     price: { amount: 76, per: 'case' },
   })
   const supremes = (await shown()).get('supremes')

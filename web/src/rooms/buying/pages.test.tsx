@@ -112,7 +112,7 @@ describe('something whole', () => {
 
   test('parted ranks what is valued, names what is not, and prices its parts for a margin', async () => {
     await show(<Parted />, { '/items': ITEMS, '/forms?item=i': forms })
-    expect(screen.getByText(/Not valued yet, so not ranked: Halves/)).toBeTruthy()
+    expect(screen.getByText(/Nothing tells what its parts are worth, so not ranked: Halves/)).toBeTruthy()
     expect(rows()[0]).toContain('Supremes')
     const price = () =>
       screen.getByRole('region', { name: /a price for each part/ }).querySelectorAll('tbody tr')[0]?.textContent

@@ -1,6 +1,6 @@
-import { act, screen, within } from '@testing-library/react'
+import { act, fireEvent, screen, within } from '@testing-library/react'
 import { readyForm, wholeForm } from '../../../../core/test/forms.ts'
-import { LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as StylesCompared } from './styles-compared.tsx'
 
@@ -10,6 +10,7 @@ const item = {
   name: 'Chicken, eviscerated',
   species: 'poultry',
   isArchived: false,
+  unitName: { one: 'bird', many: 'birds' },
   styles: [
     {
       id: 'supremes-style',
@@ -46,15 +47,28 @@ const forms = [
   wholeForm({ id: 'c', styleId: 'halves-style', style: 'Halves' }),
 ]
 
+const PLATE = `/api/kitchens/${LARCH_HALT.id}/products/p/plate`
+const product = (plate: object | null) => ({
+  id: 'p',
+  name: 'Chicken: supremes',
+  pile: 'supremes',
+  plateWeight: 250,
+  plate,
+  forms: 2,
+})
+
 async function show() {
-  answerWith({
+  const asked = answerWith({
     [`${BASE}/items`]: { body: [item] },
     [`${BASE}/forms?item=i`]: { body: forms },
     [`${BASE}/forms?product=p`]: { body: [readyForm()] },
+    [`${BASE}/products`]: { body: [product(null)] },
+    [`PUT ${PLATE}`]: { body: [product({ by: 'pieces', count: 2 })] },
   } as never)
   await act(async () => void renderPart(<StylesCompared />))
   await screen.findAllByRole('table')
   await screen.findByRole('row', { name: /bought ready/ })
+  return asked
 }
 const rows = () =>
   within(screen.getAllByRole('table')[0] as HTMLElement)
@@ -87,4 +101,18 @@ test('choices within a style stand in money, and those without a difference say 
   const costs = [usual, other].map((row) => Number(/€(\d+\.\d\d)/.exec(row?.textContent ?? '')?.[1]))
   expect(costs[1]).toBeGreaterThan(costs[0] as number)
   expect(choices.getByText(/Legs first or Wings first: no difference/)).toBeTruthy()
+})
+
+test('a plate is assumed until the kitchen says once what it serves; then every figure follows', async () => {
+  const asked = await show()
+  const plates = () => screen.getByRole('region', { name: 'What a plate is' }).textContent
+  expect(plates()).toContain('1 piece of supremes. Assumed of all: say once what you serve.')
+  const before = rows().length
+  await act(async () => {
+    fireEvent.change(screen.getByLabelText('Pieces of supremes'), { target: { value: '2' } })
+  })
+  await answered()
+  expect(asked.find(({ method }) => method === 'PUT')?.body).toEqual({ plate: { by: 'pieces', count: 2 } })
+  expect(plates()).toContain('2 pieces of supremes.')
+  expect(rows()).toHaveLength(before)
 })
