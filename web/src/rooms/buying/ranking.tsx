@@ -37,7 +37,6 @@ export function Ranking({ comparison: { ranked, left }, request }: RankingProps)
             <tr>
               <th scope="col">Place</th>
               <th scope="col">From</th>
-              <th scope="col">As quoted</th>
               <th scope="col">Order</th>
               <th scope="col">Yield</th>
               <th scope="col" className="number">
@@ -128,10 +127,10 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
         <Link to={articleOf(cost)}>{form.article}</Link>
         <br />
         <span className="quiet">
-          {form.supplier} · {form.kind === 'whole' ? form.style.toLowerCase() : 'bought ready'}
+          {form.supplier} · {form.kind === 'whole' ? form.style.toLowerCase() : 'bought ready'} ·{' '}
+          {quoteWords(form.quote, format)}
         </span>
       </th>
-      <td>{quoteWords(form.quote, format)}</td>
       <td>
         {orderWords(cost.order, format)}
         {cost.order.isRaised ? (
