@@ -478,4 +478,12 @@ export {
   weighingsOf,
 } from './weighing/index.ts'
 export type { Format, SentencePart } from './wording/index.ts'
-export { ALLOCATION_WORDS, formatFor, nameKey, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from './wording/index.ts'
+export {
+  ALLOCATION_WORDS,
+  formatFor,
+  moreDigits,
+  nameKey,
+  POLICY_WORDS,
+  VERDICT_WORDS,
+  verdictSentence,
+} from './wording/index.ts'

@@ -9,6 +9,7 @@ import {
   GRAMS_PER_OUNCE,
   GRAMS_PER_POUND,
   MM_PER_INCH,
+  minorDigits,
   pricePerWeight,
   typedNumber,
   type WeightSystem,
@@ -42,7 +43,9 @@ export interface Format {
   smallWeightUnit: string
   quantity: (value: number, quantity: Quantity) => string
   /** The same inside a formula: grams and kilos, or decimal pounds, because those are what is multiplied. */
-  formula: (value: number, quantity: Quantity) => string
+  formula: (value: number, quantity: Quantity, moreDigits?: number) => string
+  /** The number that stands in a formula, as who reads it takes it; `moreDigits` beyond the usual decimals. */
+  shownInFormula: (value: number, quantity: Quantity, moreDigits: number) => number
   /** A formula as this kitchen multiplies it. */
   expression: (expression: Expression) => Expression
   /** A text of the trade in this kitchen's measures. */
@@ -57,6 +60,14 @@ const FEW_POUNDS = 10
 const SQUARE_MM_PER_SQUARE_CM = 100
 const CUBIC_MM_PER_CUBIC_CM = 1000
 const SMALL_WEIGHT_GRAMS = 100
+
+/** Of so many decimals beyond the usual those that are no trailing noughts. */
+function digitsThatTell(amount: number, digits: number, more: number): number {
+  const rounded = (places: number) => Math.round(amount * 10 ** places) / 10 ** places
+  let extra = 0
+  while (extra < more && rounded(digits + extra) !== rounded(digits + more)) extra++
+  return extra
+}
 
 /** How this kitchen reads weights, lengths and money. Rounding happens here and nowhere before. */
 export function formatFor(currency: string, units: WeightSystem, mark: DecimalMark = 'point'): Format {
@@ -106,15 +117,71 @@ export function formatFor(currency: string, units: WeightSystem, mark: DecimalMa
           : `${number(value / MM_PER_INCH ** 3, 1)}\u00a0in³`
     }
   }
-  const pounds = (grams: number) => {
-    const amount = grams / GRAMS_PER_POUND
-    const digits = Number.isInteger(amount) ? 0 : Math.abs(amount) < FEW_POUNDS ? 3 : 2
-    return `${number(amount, digits)}\u00a0lb`
+  /** What one of a kind is in a formula, and the decimals of its amount. */
+  const inFormula = (value: number, kind: Quantity): { unit: number; digits: number } => {
+    const whole = (amount: number, digits: number) => (Number.isInteger(amount) ? 0 : digits)
+    switch (kind) {
+      case 'weight': {
+        const unit = isMetric ? 1 : GRAMS_PER_POUND
+        const amount = value / unit
+        return { unit, digits: whole(amount, isMetric ? 1 : Math.abs(amount) < FEW_POUNDS ? 3 : 2) }
+      }
+      case 'money':
+      case 'money-per-hour':
+        return { unit: 1, digits: minorDigits(currency) }
+      case 'money-per-kg':
+        return { unit: isMetric ? 1 : GRAMS_PER_KILOGRAM / GRAMS_PER_POUND, digits: minorDigits(currency) }
+      case 'money-per-100g':
+        return { unit: isMetric ? 1 : SMALL_WEIGHT_GRAMS / GRAMS_PER_OUNCE, digits: minorDigits(currency) }
+      case 'share':
+        return { unit: 0.01, digits: 1 }
+      case 'minutes':
+        return { unit: 1, digits: value < FEW_MINUTES ? 1 : 0 }
+      case 'factor':
+        return { unit: 1, digits: 3 }
+      case 'factor-per-kg':
+        return { unit: isMetric ? 1 : GRAMS_PER_POUND / GRAMS_PER_KILOGRAM, digits: 3 }
+      case 'length':
+        return { unit: isMetric ? 1 : MM_PER_INCH, digits: isMetric ? whole(value, 1) : 2 }
+      case 'count':
+        return { unit: 1, digits: whole(value, 1) }
+      case 'area':
+        return { unit: isMetric ? SQUARE_MM_PER_SQUARE_CM : MM_PER_INCH ** 2, digits: isMetric ? 1 : 2 }
+      case 'volume':
+        return { unit: isMetric ? CUBIC_MM_PER_CUBIC_CM : MM_PER_INCH ** 3, digits: isMetric ? 0 : 1 }
+    }
   }
-  const formula = (value: number, kind: Quantity) => {
-    if (kind === 'weight') return isMetric ? `${plain(value)}\u00a0g` : pounds(value)
-    if (kind === 'length' && !isMetric) return `${number(value / MM_PER_INCH, 2)}\u00a0in`
-    return kind === 'money-per-kg' ? `${perWeightAmount(value)}/${isMetric ? 'kg' : 'lb'}` : quantity(value, kind)
+  const formula = (value: number, kind: Quantity, more = 0) => {
+    const { unit, digits } = inFormula(value, kind)
+    const amount = value / unit
+    const extra = digitsThatTell(amount, digits, more)
+    const priced = (per: string) => `${formatMoney(amount, currency, extra, mark)}${per}`
+    const said = (word: string) => `${number(amount, digits + extra)}\u00a0${word}`
+    switch (kind) {
+      case 'weight':
+        return said(isMetric ? 'g' : 'lb')
+      case 'length':
+        return said(lengthUnit)
+      case 'money':
+        return priced('')
+      case 'money-per-kg':
+        return priced(`/${isMetric ? 'kg' : 'lb'}`)
+      case 'share':
+        return said('%')
+      case 'minutes':
+        return said('min')
+      case 'count':
+      case 'factor':
+      case 'factor-per-kg':
+        return number(amount, digits + extra)
+      default:
+        return quantity(value, kind)
+    }
+  }
+  const shownInFormula = (value: number, kind: Quantity, more: number) => {
+    const { unit, digits } = inFormula(value, kind)
+    const scale = 10 ** (digits + more)
+    return (Math.round((value / unit) * scale) / scale) * unit
   }
   const perWeightAmount = (perKg: number) => money(pricePerWeight(perKg, units).amount)
   return {
@@ -134,6 +201,7 @@ export function formatFor(currency: string, units: WeightSystem, mark: DecimalMa
     share,
     quantity,
     formula,
+    shownInFormula,
     expression: (expression) => (isMetric ? expression : inPounds(expression)),
     words: (text) => localWords(text, units, mark),
   }

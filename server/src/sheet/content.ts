@@ -128,7 +128,7 @@ export function sheetContent(
             turn(format.words('Labour'), labourMinutes(document.labour), comparison.breakEven.labourMinutes, (value) =>
               format.quantity(value, 'minutes'),
             ),
-            turn('By-products actually used', 1, comparison.breakEven.creditMultiple, format.share),
+            turn('By-product credit, of what it is now', 1, comparison.breakEven.creditMultiple, format.share),
           ]
         : [],
     },

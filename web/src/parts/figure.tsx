@@ -1,5 +1,5 @@
 import './figure.css'
-import { type Explanation, evaluate, explain, type FigureRef, word } from '@fleam/core'
+import { type Explanation, evaluate, explain, type FigureRef, moreDigits, word } from '@fleam/core'
 import { type ReactNode, useRef, useState } from 'react'
 import Overlay from 'react-bootstrap/Overlay'
 import Popover from 'react-bootstrap/Popover'
@@ -139,12 +139,14 @@ function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   if (!explanation) return <Popover.Body>This does not apply here.</Popover.Body>
   const { title, expression, quantity, note } = explanation
   const isLong = expression.kind === 'sum' && expression.terms.length > MAX_TERMS
-  const own = format.quantity(evaluate(expression), quantity)
+  const resultOf = (result: number) => format.quantity(result, quantity)
+  const own = resultOf(evaluate(expression))
+  const more = moreDigits(expression, resultOf, format)
   const said = format.expression(expression)
   const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (each) => each.name))
   const numbers = word(
     said,
-    (each) => format.formula(each.value, each.quantity),
+    (each) => format.formula(each.value, each.quantity, more),
     (each) => format.typed(each),
   )
   return (

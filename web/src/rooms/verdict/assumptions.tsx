@@ -28,7 +28,7 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
     <section aria-labelledby="rests-on" className="assumptions">
       <h2 id="rests-on">Inputs</h2>
       <p className="quiet">
-        {format.weight(record.purchase.invoiceWeight)} were weighed in. Change a field and everything above follows; the
+        {format.weight(record.purchase.invoiceWeight)} on the invoice. Change a field and everything above follows; the
         record stays as it is until you save it.
       </p>
       <AssumptionFields

@@ -136,7 +136,7 @@ function turningPoints(
       turnsAt: breakEven.labourMinutes,
     },
     {
-      label: 'By-products actually used',
+      label: 'By-product credit, of what it is now',
       figure: 'creditMultiple',
       quantity: 'share',
       now: 1,
