@@ -28,7 +28,7 @@ export function measuredPiece(draft: KnifeLines): Piece {
   const piece =
     way === 'girths'
       ? pieceFromGirths(weight, length, girths)
-      : way === 'outline'
+      : way === 'outline' && outline.length >= 2
         ? pieceFromOutline(weight, length, outline, template)
         : pieceFromTemplate(template, weight, length)
   return biasAngle > 0 ? { ...piece, biasAngle } : piece

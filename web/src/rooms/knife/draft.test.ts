@@ -2,7 +2,9 @@ import { shapeById } from '../../parts/measured-piece.ts'
 import { freshDraft, refusalOf, stretched } from './draft.ts'
 
 test('a piece of any length still ends where its last tape and its last width lie', () => {
-  const usual = freshDraft(shapeById('char-fillet'))
+  const fresh = freshDraft(shapeById('char-fillet'))
+  const traced = [0, fresh.length / 3, fresh.length].map((at) => ({ at, width: 60 }))
+  const usual = { ...fresh, outline: traced }
   for (let from = 100; from < 900; from += 7) {
     const one = { ...usual, ...stretched(usual, from) }
     for (const to of [333, 480, 611]) {
@@ -11,6 +13,13 @@ test('a piece of any length still ends where its last tape and its last width li
       expect(other.products[1]?.within?.[1]).toBe(to)
     }
   }
+})
+
+test('known by its outline, nothing is planned before the marks of a photograph are set', () => {
+  const draft = { ...freshDraft(shapeById('tenderloin')), way: 'outline' as const }
+  expect([draft.outline, refusalOf(draft)]).toEqual([[], 'Put the marks onto the photograph, and the plans come.'])
+  const outline = [0, draft.length / 2, draft.length].map((at) => ({ at, width: 60 }))
+  expect(refusalOf({ ...draft, outline })).toBeNull()
 })
 
 test('measures are refused by field, a product by its name, and what is right is not', () => {

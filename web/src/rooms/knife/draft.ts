@@ -35,14 +35,10 @@ export function freshDraft(shape: ItemShape): KnifeLines {
   )
 }
 
-/** Girths and widths to begin with, as the usual shape has them: whoever measures changes them. */
+/** Girths to begin with, as the usual shape has them: whoever measures changes them. */
 function withUsualMeasures(draft: KnifeLines, usual: Piece): KnifeLines {
-  const places = girthsAlong(usual, TAPED)
-  return {
-    ...draft,
-    girths: places,
-    outline: places.map(({ at, girth }) => ({ at, width: Math.round(girth / 2.6) })),
-  }
+  // Widths are read from a photograph or not at all: a plan of usual ones would look as if somebody had measured.
+  return { ...draft, girths: girthsAlong(usual, TAPED), outline: [] }
 }
 
 /** The changes that another length makes: every place along the piece goes with it. */
@@ -68,6 +64,8 @@ export function stretched(draft: KnifeLines, length: number): Partial<KnifeLines
 
 /** What is wrong with the measures or with what is wanted, as the contract words it; null where nothing is. */
 export function refusalOf(draft: KnifeLines): string | null {
+  if (draft.way === 'outline' && draft.outline.length < 2)
+    return 'Put the marks onto the photograph, and the plans come.'
   // A template is filled to any weight: what lies on the board is compared with the usual one, drawn out to its length.
   const piece = draft.way === 'template' ? usualPiece(draft) : measuredPiece(draft)
   const { products, scrap, minScrap, kerf, step } = draft

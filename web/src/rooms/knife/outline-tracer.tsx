@@ -1,5 +1,5 @@
 import type { KnifeLines } from '@fleam/contract'
-import { type OutlineMarks, outlineFromMarks } from '@fleam/core'
+import { findOutline, type OutlineMarks, outlineFromMarks, type Pixels } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { LengthField } from '../../parts/length-field.tsx'
@@ -15,6 +15,8 @@ interface Picture {
   url: string
   /** Height ÷ width. */
   aspect: number
+  /** Ends and edges as they were found; null where nothing was. */
+  found: Pick<OutlineMarks, 'ends' | 'edges'> | null
 }
 
 /** Until a picture is there, the marks lie on ground of this shape. */
@@ -31,6 +33,20 @@ const START: OutlineMarks = {
   edges: Array.from({ length: PLACES }, () => ({ top: 0.35, bottom: 0.65 })),
 }
 
+/** The outline is looked for in a picture of this width: more tells no more. */
+const LOOKED_AT_WIDTH = 320
+
+/** The pixels of a picture that was drawn small; null where this browser cannot draw it. */
+function pixelsOf(image: HTMLImageElement): Pixels | null {
+  const width = LOOKED_AT_WIDTH
+  const height = Math.max(1, Math.round((width * image.naturalHeight) / image.naturalWidth))
+  const canvas = Object.assign(document.createElement('canvas'), { width, height })
+  const context = canvas.getContext('2d')
+  if (!context) return null
+  context.drawImage(image, 0, 0, width, height)
+  return { width, height, data: context.getImageData(0, 0, width, height).data }
+}
+
 /** The picture of a file with its shape; null where it cannot be shown as one. */
 async function readPicture(file: File): Promise<Picture | null> {
   const url = URL.createObjectURL(file)
@@ -38,7 +54,9 @@ async function readPicture(file: File): Promise<Picture | null> {
   image.src = url
   try {
     await image.decode()
-    return { url, aspect: image.naturalHeight / image.naturalWidth }
+    const pixels = pixelsOf(image)
+    const found = pixels ? findOutline(pixels, PLACES) : null
+    return { url, aspect: image.naturalHeight / image.naturalWidth, found }
   } catch {
     URL.revokeObjectURL(url)
     return null
@@ -63,6 +81,8 @@ export default function OutlineTracer({ draft, measure }: OutlineTracerProps) {
     const read = file ? await readPicture(file) : null
     setRefused(file !== undefined && read === null)
     setPicture(read)
+    // A first try: it counts once the ruler is marked, and whatever is off is put right by hand.
+    if (read?.found) setMarks({ ...marks, ...read.found })
   }
   return (
     <div className="outline-tracer">
@@ -92,10 +112,14 @@ export default function OutlineTracer({ draft, measure }: OutlineTracerProps) {
       </div>
       <Tracing picture={picture?.url ?? null} aspect={aspect} marks={marks} onMarks={apply} />
       <p className="quiet">
-        Lay the piece level, then drag the marks onto its ends and edges, or move them with the arrow keys. Read so:{' '}
-        {format.length(draft.length)} long; widths{' '}
-        {draft.outline.map((point) => format.lengthAmount(point.width)).join(', ')} {format.lengthUnit} from the left
-        end on. The height follows the usual shape.
+        {picture?.found
+          ? 'Ends and edges were found; drag the green marks onto the ruler, and put right what is off. '
+          : 'Lay the piece level, then drag the marks onto the ruler, the ends and the edges, or move them with the arrow keys. '}
+        {draft.outline.length < 2
+          ? 'Nothing is read yet.'
+          : `Read so: ${format.length(draft.length)} long; widths ${draft.outline
+              .map((point) => format.lengthAmount(point.width))
+              .join(', ')} ${format.lengthUnit} from the left end on. The height follows the usual shape.`}
       </p>
     </div>
   )
