@@ -461,6 +461,8 @@ export type {
 export {
   batchLoads,
   expectedReading,
+  explainCounted,
+  explainLoads,
   givenSteps,
   LOSS_CAUSES,
   likelyCauses,

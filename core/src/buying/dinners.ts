@@ -21,7 +21,7 @@ export interface DinnersOfPart {
 export function dinnersOf(parts: readonly MealPart[], eaters: number, day: Day): DinnersOfPart[] {
   const left = new Map(parts.map((part) => [part, Math.floor(part.servings / eaters)]))
   const fresh = new Map<MealPart, number>()
-  const lastDay = parts.reduce((last, { eatBy }) => (eatBy > last ? eatBy : last), day)
+  const lastDay = [day, ...parts.map(({ eatBy }) => eatBy)].sort().at(-1) as Day
   for (let today = day; today <= lastDay; today = addDays(today, 1)) {
     const next = parts
       .filter((part) => (left.get(part) ?? 0) > 0 && part.eatBy >= today)

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
-import { batchLoads } from './index.ts'
+import { evaluate, word } from '../explanation/index.ts'
+import type { PlannedPile } from '../fabrication/index.ts'
+import { batchLoads, explainCounted, explainLoads } from './index.ts'
 
 test('twelve turkeys of eleven minutes are not on the board at once', () => {
   const input = { units: 12, minutesPerUnit: 11, boardMinutes: 30 }
@@ -24,4 +26,18 @@ test('every unit is in a load, and each load is within the limit unless it is on
       },
     ),
   )
+})
+
+test('minutes and what comes out at once open to what they are worked out from', () => {
+  const input = { units: 12, minutesPerUnit: 11, cooks: 3, boardMinutes: 30 }
+  const minutes = explainLoads(input, 'minutes')
+  expect([evaluate(minutes.expression), word(minutes.expression, ({ name }) => name)]).toEqual([132, 'units × for one'])
+  const perLoad = explainLoads(input, 'perLoad')
+  expect(Math.ceil(evaluate(perLoad.expression))).toBe(batchLoads(input).perLoad)
+  expect(perLoad.note).toContain('no more than 8 are cut within 30 minutes by 3 cooks')
+})
+
+test('a number of pieces that nobody said is the weight over what one is to weigh', () => {
+  const pile = { name: 'supremes', target: 280, high: 310 } as PlannedPile
+  expect(evaluate(explainCounted(pile, { grams: 3640 }).expression)).toBeCloseTo(13, 9)
 })

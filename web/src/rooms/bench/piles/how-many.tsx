@@ -1,6 +1,7 @@
-import { isUncounted, piecesIn } from '@fleam/core'
+import { explainCounted, isUncounted, piecesIn } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import { OpenFigure } from '../../../parts/figure.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
@@ -28,7 +29,13 @@ export function HowMany({ bench }: { bench: Bench }) {
     <fieldset className="how-many">
       <legend>
         How many {pile.name} are {format.weight(reading.grams)}?{' '}
-        <span className="quiet">Counted as {likely} until you say.</span>
+        <span className="quiet">
+          Counted as{' '}
+          <OpenFigure explain={() => explainCounted(pile, reading)} format={format}>
+            {String(likely)}
+          </OpenFigure>{' '}
+          until you say.
+        </span>
       </legend>
       <div className="how-many-answers">
         {[likely - 1, likely, likely + 1].map((pieces) => (

@@ -1,6 +1,7 @@
 import type { Item, Style } from '@fleam/contract'
-import { batchLoads, settleStyle } from '@fleam/core'
+import { batchLoads, explainLoads, settleStyle } from '@fleam/core'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
+import { OpenFigure } from '../../../parts/figure.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './use-start-form.ts'
 
@@ -12,12 +13,20 @@ export function StartLoads({ said, item, style }: { said: StartFields; item: Ite
   if (typeof units !== 'number' || !(units >= 1)) return null
   const { minutesPerUnit } = settleStyle(style, said.chosen)
   const { boardMinutes } = coldLimits
-  const { perLoad, loads, minutes } = batchLoads({ units, minutesPerUnit, cooks: 1, boardMinutes })
+  const input = { units, minutesPerUnit, cooks: 1, boardMinutes }
+  const { perLoad, loads, minutes } = batchLoads(input)
   if (loads === 1) return null
   const { one, many } = item.unitName
   return (
     <p className="wide quiet">
-      {units} {many} are about {format.quantity(minutes, 'minutes')} of one cook. Take {perLoad}{' '}
+      {units} {many} are about{' '}
+      <OpenFigure explain={() => explainLoads(input, 'minutes')} format={format}>
+        {format.quantity(minutes, 'minutes')}
+      </OpenFigure>{' '}
+      of one cook. Take{' '}
+      <OpenFigure explain={() => explainLoads(input, 'perLoad')} format={format}>
+        {String(perLoad)}
+      </OpenFigure>{' '}
       {perLoad === 1 ? one : many} out of the fridge at a time, {loads} loads, so that each is back within{' '}
       {boardMinutes} minutes.
     </p>
