@@ -21,8 +21,11 @@ test('a style is copied, changed, used at the bench, archived, exported and impo
   // A step is also drawn to its place, by hand or by the keys.
   const grip = page.getByRole('button', { name: 'Drag Take the wings off' })
   await grip.focus()
+  const heard = page.locator('[id^="DndLiveRegion"]')
   await page.keyboard.press('Space')
+  await expect(heard).toContainText('Take the wings off is at place 3 of 7')
   await page.keyboard.press('ArrowDown')
+  await expect(heard).toContainText('is at place 4 of 7')
   await page.keyboard.press('Space')
   await expect(page.locator('.steps-editor summary').nth(3)).toContainText('4. Take the wings off')
   await page.getByRole('button', { name: 'Take the wings off: earlier' }).click()

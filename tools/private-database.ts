@@ -36,6 +36,8 @@ export async function startPrivateDatabase(folder: string): Promise<PrivateDatab
   chmodSync(base, 0o700)
   await stopLeftover(base)
   const account = accountFor(base)
+  // What makes the data writes into these folders as the account that serves it.
+  giveTo(account, base)
   if (!existsSync(join(base, 'data', 'mysql'))) createData(base, account)
   const secret = await readSecret(base)
   const initFile = writeInitFile(base, secret)
@@ -91,7 +93,8 @@ function createData(base: string, account: string): void {
       '--auth-root-authentication-method=normal',
       '--skip-name-resolve',
     ],
-    { stdio: 'pipe', env: withSystemPath() },
+    // Two that are made at one moment would share a temporary table in a folder that they share.
+    { stdio: 'pipe', env: { ...withSystemPath(), TMPDIR: join(base, 'tmp') } },
   )
 }
 

@@ -13,6 +13,10 @@ import { StepFields } from './step-fields.tsx'
 import { newStep, withStepAt } from './style-draft.ts'
 import type { StyleForm } from './use-style-form.ts'
 
+const INSTRUCTIONS = {
+  draggable: 'Space picks the step up, the arrow keys move it, Space puts it down, Escape leaves it where it was.',
+}
+
 interface StepsEditorProps {
   editing: StyleForm
   /** As it was when the change began: cautions that stood there stay. */
@@ -27,12 +31,19 @@ export function StepsEditor({ editing, saved }: StepsEditorProps) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   )
   const ids = style.steps.map(({ id }) => id)
+  // What a drag does is heard in the words of the steps, not by their ids.
+  const heard = ({ active, over }: { active: { id: string | number }; over?: { id: string | number } | null }) => {
+    const title = style.steps[ids.indexOf(String(active.id))]?.title || 'The new step'
+    return `${title} is at place ${ids.indexOf(String(over?.id ?? active.id)) + 1} of ${ids.length}.`
+  }
+  const announcements = { onDragStart: heard, onDragOver: heard, onDragEnd: heard, onDragCancel: heard }
   const move = (id: string, to: number) => apply(withStepAt(style, ids.indexOf(id), to))
   return (
     <section aria-label="Steps">
       <h2>Steps, in their order</h2>
       <DndContext
         sensors={sensors}
+        accessibility={{ announcements, screenReaderInstructions: INSTRUCTIONS }}
         collisionDetection={closestCenter}
         onDragEnd={({ active, over }) => over && move(String(active.id), ids.indexOf(String(over.id)))}
       >
