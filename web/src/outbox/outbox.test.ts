@@ -59,6 +59,16 @@ test('what a crash could lose does not wait yet; what cannot be written is shown
   expect([sent, outbox.state().waiting]).toEqual([[['1'], ['2']], []])
 })
 
+test('a store that never answers holds up no weighing: it is shown, sent, and said not to be written', async () => {
+  const { options, sent } = newOutbox([])
+  options.store.put = () => new Promise(() => {})
+  const outbox = new Outbox({ ...options, writeMs: 5 })
+  expect(await outbox.keep('k', weighed('1'))).toBe(false)
+  expect(await outbox.keep('k', weighed('2', 2))).toBe(false)
+  while (outbox.state().waiting.length > 0) await settle()
+  expect([outbox.state().writing, sent]).toEqual([[], [['1'], ['2']]])
+})
+
 test('without a server everything waits, in order, and is sent when it is back', async () => {
   const { outbox, sent, waits, fire } = newOutbox([{ kind: 'away' }, { kind: 'away' }])
   await outbox.keep('k', weighed('1'))

@@ -40,11 +40,30 @@ export interface OutboxOptions {
   /** The time, milliseconds since 1970. */
   nowMs?: () => number
   onStored?: (entries: readonly OutboxEntry[]) => void
+  /** How long the store may take to write, ms. */
+  writeMs?: number
+}
+
+/** True where something was done within so many ms; false where it failed, or is still under way. */
+function inTime(doing: Promise<unknown>, ms: number): Promise<boolean> {
+  return new Promise((resolve) => {
+    const timer = setTimeout(() => resolve(false), ms)
+    const end = (isDone: boolean) => {
+      clearTimeout(timer)
+      resolve(isDone)
+    }
+    doing.then(
+      () => end(true),
+      () => end(false),
+    )
+  })
 }
 
 const FIRST_RETRY_MS = 500
 const LONGEST_RETRY_MS = 8_000
 const MAX_AT_ONCE = 200
+/** A store that has not answered by then may never answer: the weighing is shown, and said not to be written. */
+const LONGEST_WRITE_MS = 3_000
 /** How long a device remembers what it sent: a page that opens without a network shows it again. */
 const REMEMBERED_MS = 24 * 3600 * 1000
 
@@ -99,16 +118,13 @@ export class Outbox {
 
   /**
    * Keeps what was done, all or nothing: it waits, and may be shown as done, once it is written on this device; sent
-   * after that. False where the device cannot write: it must at least try to send.
+   * after that. False where the device cannot write, or not in time: it must at least try to send, and nobody waits.
    */
   async keep(kitchenId: string, ...facts: readonly Fact[]): Promise<boolean> {
     const entries = facts.map((fact): OutboxEntry => ({ id: fact.id, kitchenId, fact }))
     this.#see(entries)
     this.#change({ writing: [...this.#state.writing, ...entries] })
-    const isWritten = await this.#options.store.put(entries).then(
-      () => true,
-      () => false,
-    )
+    const isWritten = await inTime(this.#options.store.put(entries), this.#writeMs)
     this.#change({
       writing: this.#state.writing.filter((entry) => !entries.includes(entry)),
       waiting: [...this.#state.waiting, ...entries],
@@ -142,6 +158,10 @@ export class Outbox {
 
   #see(entries: readonly OutboxEntry[]): void {
     this.#nextOrder = Math.max(this.#nextOrder, nextOrder(entries.map(({ fact }) => fact)))
+  }
+
+  get #writeMs(): number {
+    return this.#options.writeMs ?? LONGEST_WRITE_MS
   }
 
   #nowMs(): number {
@@ -183,7 +203,7 @@ export class Outbox {
       stored: [...this.#state.stored, ...stored],
     })
     if (stored.length === 0) return true
-    await this.#options.store.put(stored).catch(() => {})
+    await inTime(this.#options.store.put(stored), this.#writeMs)
     this.#options.onStored?.(stored)
     return true
   }

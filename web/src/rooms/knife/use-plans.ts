@@ -45,6 +45,6 @@ export function usePlans(request: PortionRequest | null): PlansState {
   return { plans: known.plans, isFresh: known.of === key, error: known.error }
 }
 
-/** Two ways to the same lines are one plan. */
+/** Two ways to the same lines are one plan, and one without a portion is none beside the first. */
 const isAnother = ({ plan }: NamedPlan, at: number, plans: readonly NamedPlan[]) =>
-  plans.findIndex((each) => each.plan.cuts.join() === plan.cuts.join()) === at
+  (at === 0 || plan.pieces.length > 0) && plans.findIndex((each) => each.plan.cuts.join() === plan.cuts.join()) === at
