@@ -189,7 +189,7 @@ const formPile = z.object({
   keeping: z.object({ chilledDays: count, frozenMonths: count.nullable() }).nullable(),
   valuePerKg: signedMoney.nullable(),
   assumedValue: z
-    .object({ perKg: signedMoney, from: z.enum(['price-book', 'same-name', 'same-kind']) })
+    .object({ perKg: signedMoney, from: z.enum(['price-book', 'same-product', 'same-kind']) })
     .nullable()
     .optional(),
   usedShare: share.nullable(),

@@ -54,6 +54,7 @@ export {
   compareForms,
   dinnersOf,
   explainByFactor,
+  explainMeals,
   explainParted,
   explainPartPrice,
   explainTrueCost,

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
-import { dinnersOf, type MealPart } from './index.ts'
+import { wholeForm } from '../../test/forms.ts'
+import { evaluate } from '../explanation/index.ts'
+import { dinnersOf, explainMeals, type MealPart, type MealView, mealView } from './index.ts'
 
 const part = (pile: string, servings: number, eatBy: string, frozenUntil: string | null = '2027-08-24'): MealPart => ({
   ...{ pile, servings, eatBy, frozenUntil },
@@ -45,4 +47,16 @@ test('no serving is lost and none is eaten twice, and no day has two dinners', (
     }),
     { seed: 15, numRuns: 300 },
   )
+})
+
+test('servings, dinners and the cost of a serving open to what they are worked out from', () => {
+  const keeping = { chilledDays: 2, frozenMonths: 9 }
+  const uses = [{ pile: 'supremes', serving: 250, keeping }]
+  const request = { units: 4, wagePerHour: 20, currency: 'EUR', day: '2026-11-24', useBy: null, uses }
+  const view = mealView(wholeForm(), request) as MealView
+  const dinners = dinnersOf(view.parts, 3, request.day)
+  const worked = (figure: 'servings' | 'costPerServing' | 'dinners') =>
+    evaluate(explainMeals(view, dinners, figure).expression)
+  expect([worked('servings'), worked('dinners')]).toEqual([view.servings, 2])
+  expect(worked('costPerServing')).toBeCloseTo(view.costPerServing as number, 9)
 })

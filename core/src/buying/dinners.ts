@@ -1,5 +1,6 @@
 import { addDays, type Day } from '../calendar/index.ts'
-import type { MealPart } from './meal-view.ts'
+import { type Explanation, over, plus, value } from '../explanation/index.ts'
+import type { MealPart, MealView } from './meal-view.ts'
 
 /** Dinners that one part makes for a table, and when they are eaten. */
 export interface DinnersOfPart {
@@ -41,4 +42,25 @@ export function dinnersOf(parts: readonly MealPart[], eaters: number, day: Day):
       servingsOver: part.servings % eaters,
     }
   })
+}
+
+/** The formula of the servings of a purchase, of what one of them costs, or of the dinners they make. */
+export function explainMeals(
+  view: MealView,
+  dinners: readonly DinnersOfPart[],
+  figure: 'servings' | 'costPerServing' | 'dinners',
+): Explanation {
+  const servings = plus(...view.parts.map((part) => value(part.pile, part.servings, 'count')))
+  if (figure === 'servings') return { title: 'Servings', quantity: 'count', expression: servings }
+  if (figure === 'costPerServing') {
+    const net = value('purchase, work, bags, less credit', view.appraisal.cost.net, 'money')
+    return { title: 'Cost of a serving', quantity: 'money', expression: over(net, servings) }
+  }
+  const made = dinners.map((each) => value(each.pile, each.fresh + each.frozen, 'count'))
+  return {
+    title: 'Dinners',
+    quantity: 'count',
+    expression: plus(...made),
+    note: 'Whole dinners of one part each; servings that make none are over.',
+  }
 }

@@ -6,6 +6,7 @@ import type { TrueCost } from './true-cost.ts'
 export type TrueCostFigure =
   | 'outlay'
   | 'labour'
+  | 'consumables'
   | 'credit'
   | 'carriedByOthers'
   | 'productCost'
@@ -104,6 +105,7 @@ function explainReady(
           value('handling of a piece', handlingPerPiece(offer), 'money'),
         ),
       }
+    case 'consumables':
     case 'credit':
       return null
     case 'costPerKg':

@@ -10,10 +10,10 @@ export interface Keeping {
   frozenMonths: number | null
 }
 
-/** A value of a kilo that nobody said: from what it costs bought ready, or from like piles of other styles. */
+/** A value of a kilo that nobody said: from what it costs bought ready, or from the same product or like piles of other styles. */
 export interface AssumedValue {
   perKg: number
-  from: 'price-book' | 'same-name' | 'same-kind'
+  from: 'price-book' | 'same-product' | 'same-kind'
 }
 
 /** A pile that comes with the product, as one unit of the whole thing gives it. */

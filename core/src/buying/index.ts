@@ -1,7 +1,7 @@
 export type { ChoiceForm } from './choice-forms.ts'
 export { choiceForms } from './choice-forms.ts'
 export type { DinnersOfPart } from './dinners.ts'
-export { dinnersOf } from './dinners.ts'
+export { dinnersOf, explainMeals } from './dinners.ts'
 export type { TrueCostFigure } from './explain-cost.ts'
 export { explainByFactor, explainTrueCost } from './explain-cost.ts'
 export type { AssumedValue, BuyingForm, BuyingRequest, FormPile, Keeping, ReadyForm, WholeForm } from './form.ts'

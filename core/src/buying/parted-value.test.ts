@@ -70,7 +70,7 @@ test('a part that nobody valued is worth what is assumed of it, and says so; one
     formPile('drumsticks', 0.125, {
       class: 'by-product',
       valuePerKg: 4,
-      assumedValue: { perKg: 99, from: 'same-name' },
+      assumedValue: { perKg: 99, from: 'same-product' },
     }),
     formPile('bones', 0.5, { class: 'by-product', assumedValue: null }),
   ]

@@ -17,7 +17,7 @@ const mean = (values: readonly number[]) =>
 
 /**
  * Forms of an item with what their piles are likely worth where nobody said: portions by what they cost bought ready
- * at the prices of a day, else any pile by those of its name, or of its kind and use, in the item's other styles.
+ * at the prices of a day or by the same product of another style, else any pile by its like: its kind and use.
  */
 async function withAssumedValues(
   scope: Scope,
@@ -38,8 +38,8 @@ async function withAssumedValues(
     if (pile.valuePerKg !== null || pile.class === 'waste') return null
     const ready = pile.productId === null ? [] : (asked.get(pile.productId) ?? [])
     if (ready.length > 0) return { perKg: Math.min(...ready), from: 'price-book' }
-    const named = valuesOf(({ name }) => name === pile.name)
-    if (named !== null) return { perKg: named, from: 'same-name' }
+    const served = pile.productId === null ? null : valuesOf(({ productId }) => productId === pile.productId)
+    if (served !== null) return { perKg: served, from: 'same-product' }
     const alike = valuesOf((other) => other.kind === pile.kind && other.class === pile.class)
     return alike === null ? null : { perKg: alike, from: 'same-kind' }
   }

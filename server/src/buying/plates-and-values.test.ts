@@ -68,21 +68,27 @@ test('what nobody valued is assumed from what it costs bought ready, and from it
   })
   const shown = async () => {
     const forms: WholeForm[] = (await send(test_, 'GET', path(`/forms?item=${chicken.id}`))).body
-    const piles = forms.find(({ styleId }) => styleId === style.id)?.piles ?? []
-    return new Map(piles.map((pile) => [pile.name, pile]))
+    return forms.flatMap(({ styleId, piles }) => piles.map((pile) => ({ styleId, ...pile })))
   }
-  const before = await shown()
-  const valued = [...before.values()].filter((pile) => pile.valuePerKg !== null)
-  expect(valued.every((pile) => pile.assumedValue === null)).toBe(true)
-  // Nobody values the supremes any more; they can be had ready.
-  const piles = style.piles.map((pile) => ({ ...pile, valuePerKg: pile.name === 'supremes' ? null : pile.valuePerKg }))
+  expect((await shown()).every((pile) => pile.assumedValue === null)).toBe(true)
+  // The kitchen says of one style what bones are worth; of another it follows, of itself it is no assumption.
+  const bones = style.piles.find(({ kind }) => kind === 'bones')
+  const piles = style.piles.map((pile) => (pile === bones ? { ...pile, valuePerKg: 1.2 } : pile))
   expect((await send(test_, 'PUT', path(`/styles/${style.id}`), { ...style, piles })).status).toBe(200)
+  const valued = await shown()
+  expect(valued.find(({ styleId, name }) => styleId === style.id && name === bones?.name)).toMatchObject({
+    valuePerKg: 1.2,
+    assumedValue: null,
+  })
+  const alike = valued.filter(({ assumedValue }) => assumedValue?.from === 'same-kind')
+  expect(alike.length).toBeGreaterThan(0)
+  expect(alike.every(({ styleId, assumedValue }) => styleId !== style.id && assumedValue?.perKg === 1.2)).toBe(true)
   await createPrice(test_, kitchen, {
     ...{ ...said, ...price, code: '2', name: 'Supremes', kind: 'ready', item: null },
     ...{ product: 'Chicken: supremes', pieceWeight: 280, packPieces: 20 },
     price: { amount: 76, per: 'case' },
   })
-  const supremes = (await shown()).get('supremes')
+  const supremes = (await shown()).find(({ styleId, name }) => styleId === style.id && name === 'supremes')
   expect(supremes).toMatchObject({ valuePerKg: null, assumedValue: { from: 'price-book' } })
   expect(supremes?.assumedValue?.perKg).toBeCloseTo(76 / 5.6, 6)
 })

@@ -54,6 +54,11 @@ test('columns are chosen and remembered on the device; the last one stays', asyn
   show()
   expect(screen.getByText('2026-11-24')).toBeTruthy()
   expect(screen.queryByText('2100')).toBeNull()
+  // The others away, the last one cannot be.
+  await touch(screen.getByRole('button', { name: 'Columns' }))
+  await touch(screen.getByLabelText('Day'))
+  await touch(screen.getByLabelText('Kind'))
+  expect(kinds()).toHaveLength(3)
 })
 
 test('a list of some length is searched by what is worth and by what is written, and says when nothing fits', () => {

@@ -98,8 +98,8 @@ export function useDataTable<Row extends object>({
     isShown: (id) => isShown[id] !== false,
     toggle: (id) => {
       const next = { ...isShown, [id]: isShown[id] === false }
-      // A list without a column shows nothing that could bring one back.
-      if (columns.every((column) => next[column.id] === false)) return
+      // A list of buttons alone says of nothing what they are for.
+      if (columns.every((column) => column.value === null || next[column.id] === false)) return
       setShown(next)
       writeSetting(`columns.${name}`, JSON.stringify(next))
     },

@@ -1,5 +1,13 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import { type DinnersOfPart, dinnersOf, explain, type MealView, mealView, type WholeForm } from '@fleam/core'
+import {
+  type DinnersOfPart,
+  dinnersOf,
+  explain,
+  explainMeals,
+  type MealView,
+  mealView,
+  type WholeForm,
+} from '@fleam/core'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
@@ -190,6 +198,11 @@ const sumOf = (dinners: readonly DinnersOfPart[], of: 'fresh' | 'frozen') =>
 
 function MealSentence({ view, eaters, dinners }: MealSentenceProps) {
   const format = useFormat()
+  const figure = (name: Parameters<typeof explainMeals>[2], text: string) => (
+    <OpenFigure explain={() => explainMeals(view, dinners, name)} format={format}>
+      {text}
+    </OpenFigure>
+  )
   const [fresh, frozen] = [sumOf(dinners, 'fresh'), sumOf(dinners, 'frozen')]
   return (
     <p className="buying-answer">
@@ -202,18 +215,20 @@ function MealSentence({ view, eaters, dinners }: MealSentenceProps) {
         </OpenFigure>
       </strong>{' '}
       leaves the till today for {orderWords(view.order, format)}
-      {view.order.isRaised ? ', more than was wanted' : ''}: <strong>{view.servings} servings</strong>
+      {view.order.isRaised ? ', more than was wanted' : ''}:{' '}
+      <strong>{figure('servings', String(view.servings))} servings</strong>
       {view.costPerServing === null ? (
         ''
       ) : (
         <>
           {' '}
-          at <strong>{format.money(view.costPerServing)}</strong> each, work in, less the by-product credit
+          at <strong>{figure('costPerServing', format.money(view.costPerServing))}</strong> each, work in, less the
+          by-product credit
         </>
       )}
       . For {eaters} that is{' '}
       <strong>
-        {fresh + frozen} {fresh + frozen === 1 ? 'dinner' : 'dinners'}
+        {figure('dinners', String(fresh + frozen))} {fresh + frozen === 1 ? 'dinner' : 'dinners'}
       </strong>
       : {fresh} fresh, {frozen} from the freezer.
     </p>

@@ -177,7 +177,7 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
 
 const ASSUMED_WORDS = {
   'price-book': 'assumed: as bought ready',
-  'same-name': 'assumed: as in other styles',
+  'same-product': 'assumed: as in other styles',
   'same-kind': 'assumed: as its like in other styles',
 } as const
 

@@ -153,7 +153,7 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
         {cost.consumables > 0 ? (
           <>
             <br />
-            <span className="basis">bags {format.money(cost.consumables)}</span>
+            <span className="basis">bags {figure('consumables', format.money(cost.consumables))}</span>
           </>
         ) : null}
       </td>
