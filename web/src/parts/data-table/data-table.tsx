@@ -20,6 +20,8 @@ interface DataTableProps<Row> extends Omit<TableRowsProps<Row>, 'columns'> {
   className?: string
   /** These are but a page of a list that the server sorts and searches: there is nothing to sort here. */
   isPage?: boolean
+  /** The room searches the whole list itself: a second field would search what is shown of it. */
+  isSearchedAbove?: boolean
   /** So many rows are shown before somebody asks for more. */
   shownAtFirst?: number
   /** What the button is called that shows the others. */
@@ -28,7 +30,16 @@ interface DataTableProps<Row> extends Omit<TableRowsProps<Row>, 'columns'> {
 
 /** A list: sorted by a touch on a heading, searched, its columns chosen, and as CSV what is shown. */
 export function DataTable<Row extends object>(props: DataTableProps<Row>) {
-  const { name, columns, rows, idOf, className, isPage = false, shownAtFirst = Number.POSITIVE_INFINITY } = props
+  const {
+    name,
+    columns,
+    rows,
+    idOf,
+    className,
+    isPage = false,
+    isSearchedAbove = false,
+    shownAtFirst = Number.POSITIVE_INFINITY,
+  } = props
   const { moreWords = (count) => `${count} more` } = props
   const table = useDataTable({ name, columns, rows, idOf })
   const [showsAll, setShowsAll] = useState(false)
@@ -38,7 +49,7 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
   const body = { ...props, rows: shown, columns: table.columns }
   return (
     <div className="data-table">
-      <TableTools name={name} table={table} columns={columns} count={isPage ? 0 : rows.length} />
+      <TableTools name={name} table={table} columns={columns} count={isPage || isSearchedAbove ? 0 : rows.length} />
       <div ref={scroller} className={isLong ? 'table-responsive long' : 'table-responsive'}>
         <Table className={className ?? 'list-table'} aria-rowcount={isLong ? shown.length + 1 : undefined}>
           <Headings table={table} isSortable={!isPage} />

@@ -138,6 +138,7 @@ function ArticleTable({ page: { rows, total }, offset, onOffset }: ArticleTableP
         rows={rows}
         idOf={({ article }) => article.id}
         isPage={total > rows.length}
+        isSearchedAbove
       />
       {total > ARTICLES_ON_A_PAGE ? (
         <div className="form-actions">

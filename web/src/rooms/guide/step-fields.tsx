@@ -76,7 +76,7 @@ const Mistakes = ({ editing: { form }, at }: Omit<StepFieldsProps, 'kept'>) => {
       name={`steps.${at}.mistakes`}
       render={({ field }) => (
         <Form.Group controlId={id} className="words">
-          <Form.Label>Not (one a line)</Form.Label>
+          <Form.Label>Avoid (one a line)</Form.Label>
           <Form.Control
             as="textarea"
             rows={2}

@@ -65,7 +65,7 @@ function Choices({ editing: { style, apply } }: { editing: StyleForm }) {
   if (choices.length === 0) return null
   return (
     <fieldset className="fields">
-      <legend>What this kitchen does unless somebody says otherwise</legend>
+      <legend>Usual choices</legend>
       {choices.map(({ option, question, choice }) => (
         <Form.Group key={option} controlId={`default-${option}`}>
           <Form.Label>{question}</Form.Label>

@@ -46,7 +46,9 @@ function Lots({ rows, words }: { rows: readonly LotRow[]; words: string }) {
       </Empty>
     )
   }
-  return <DataTable name="deliveries" columns={lotColumns(format)} rows={rows} idOf={({ lot }) => lot.id} />
+  return (
+    <DataTable name="deliveries" columns={lotColumns(format)} rows={rows} idOf={({ lot }) => lot.id} isSearchedAbove />
+  )
 }
 
 const lotColumns = (format: Format): DataColumn<LotRow>[] => [

@@ -106,13 +106,13 @@ test('choices within a style stand in money, and those without a difference say 
 test('a plate is assumed until the kitchen says once what it serves; then every figure follows', async () => {
   const asked = await show()
   const plates = () => screen.getByRole('region', { name: 'What a plate is' }).textContent
-  expect(plates()).toContain('1 piece of supremes. Assumed of all: say once what you serve.')
+  expect(plates()).toContain('supremes 1 piece. Assumed of all: say once what you serve.')
   const before = rows().length
   await act(async () => {
     fireEvent.change(screen.getByLabelText('Pieces of supremes'), { target: { value: '2' } })
   })
   await answered()
   expect(asked.find(({ method }) => method === 'PUT')?.body).toEqual({ plate: { by: 'pieces', count: 2 } })
-  expect(plates()).toContain('2 pieces of supremes.')
+  expect(plates()).toContain('supremes 2 pieces.')
   expect(rows()).toHaveLength(before)
 })

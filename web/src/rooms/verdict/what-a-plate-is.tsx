@@ -18,7 +18,7 @@ export function WhatAPlateIs({ products }: WhatAPlateIsProps) {
   const format = useFormat()
   const assumed = products.filter(({ said }) => said.isAssumed)
   const words = ({ pile, pieces }: PlateSaid) =>
-    `${format.quantity(pieces, 'count')} ${pieces === 1 ? 'piece' : 'pieces'} of ${pile}`
+    `${pile} ${format.quantity(pieces, 'count')} ${pieces === 1 ? 'piece' : 'pieces'}`
   if (products.length === 0) return null
   return (
     <section aria-labelledby="plates">
