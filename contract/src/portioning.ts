@@ -158,6 +158,7 @@ export const bondedRequest = z
         minutes: z.number().min(0).max(1000).optional(),
         wagePerHour: money.optional(),
         settingHours: z.number().min(0).max(72).optional(),
+        formedShare: z.number().min(0).max(1).optional(),
       })
       .optional(),
   })
@@ -214,6 +215,8 @@ export const bondedPlan = z
     aloneValue: z.number(),
     aloneScrap: z.number(),
     gain: z.number(),
+    intactValue: z.number(),
+    breakEvenShare: z.number().nullable(),
   })
   .meta({ id: 'BondedPlan' })
 
@@ -347,6 +350,8 @@ export const bondedLines = z
       minutes: z.number().min(0).max(600),
       wagePerHour: money,
       settingHours: z.number().min(0).max(48),
+      /** Files saved before this was asked sell the formed portion at the price of an intact one. */
+      formedShare: z.number().min(0).max(1).default(1),
     }),
   })
   .meta({ id: 'BondedLines' })

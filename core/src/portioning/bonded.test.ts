@@ -1,4 +1,6 @@
+import { evaluate } from '../explanation/index.ts'
 import { bondedPiece } from './bonded.ts'
+import { explainBonded } from './explain-bonded.ts'
 import { type Piece, pieceFromTemplate, planBonded, shapeOf } from './index.ts'
 
 const loin = (weight = 1900, length = 450): Piece =>
@@ -59,4 +61,44 @@ test('where the second begins and how far both overlap are one thing', () => {
   expect(piece.length).toBe(Math.max(450, offset + 400))
   expect(overlap).toBe(Math.min(450, offset + 400) - offset)
   expect(overlap).toBeGreaterThanOrEqual(0.3 * 400 - 1)
+})
+
+describe('a formed portion at its own price', () => {
+  const products = [{ name: 'steak', target: 220, low: 205, high: 240, minThickness: 20, minFace: 70, value: 12 }]
+  const request = { pieces: [loin(), loin()], products, scrap: { valuePerKg: 10 } } as const
+  const at = (formedShare: number) => planBonded({ ...request, costs: { formedShare } })
+
+  test('a log sold for less is worth less, and both pieces alone are not', () => {
+    const [intact, half] = [at(1), at(0.5)]
+    expect(half.aloneValue).toBe(intact.aloneValue)
+    const scrap = (half.bonded.scrap.weight / 1000) * 10
+    expect(half.bonded.value).toBeCloseTo(half.intactValue / 2 + scrap, 9)
+    expect(half.gain).toBeLessThan(intact.gain)
+  })
+
+  test('at the share at which bonding stops paying the same cuts bring nothing, just above it something', () => {
+    const share = at(1).breakEvenShare as number
+    expect(share).toBeGreaterThan(0)
+    expect(share).toBeLessThan(1)
+    const gainOfTheseCuts = (formed: number) => at(1).gain - at(1).intactValue * (1 - formed)
+    expect(gainOfTheseCuts(share)).toBeCloseTo(0, 9)
+    expect(at(Math.min(1, share + 0.02)).gain).toBeGreaterThan(0)
+  })
+
+  test('a log without a portion has no such share', () => {
+    const none = products.map((product) => ({ ...product, minFace: 400 }))
+    expect(planBonded({ ...request, products: none }).breakEvenShare).toBeNull()
+  })
+
+  test.each(['bonded-value', 'net', 'gain', 'break-even-share'] as const)('%s is what its formula gives', (figure) => {
+    const asked = { ...request, costs: { formedShare: 0.8, wagePerHour: 20 } }
+    const plan = planBonded(asked)
+    const shown = {
+      'bonded-value': plan.bonded.value,
+      net: plan.net,
+      gain: plan.gain,
+      'break-even-share': plan.breakEvenShare,
+    }[figure]
+    expect(evaluate(explainBonded(asked, plan, figure).expression)).toBeCloseTo(shown as number, 9)
+  })
 })

@@ -1,6 +1,7 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type PortionPlan, type PortionRequest, planPortions } from './plan.ts'
+import { type PortionProduct, worthOf } from './product.ts'
 import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
 
 export interface BondedCosts {
@@ -13,6 +14,8 @@ export interface BondedCosts {
   minutes: number
   wagePerHour: number
   settingHours: number
+  /** What a formed portion is worth, as a share of an intact one: 0 to 1, 1 where it is sold at the same price. */
+  formedShare: number
 }
 
 export const DEFAULT_BONDED_COSTS: BondedCosts = {
@@ -22,6 +25,7 @@ export const DEFAULT_BONDED_COSTS: BondedCosts = {
   minutes: 12,
   wagePerHour: 0,
   settingHours: 8,
+  formedShare: 1,
 }
 
 export interface BondedRequest extends Omit<PortionRequest, 'piece'> {
@@ -49,6 +53,13 @@ export interface BondedPlan {
   aloneScrap: number
   /** `net` less `aloneValue`: above zero, bonding pays. */
   gain: number
+  /** What the portions of the log would be worth if they were intact, its scrap left aside. */
+  intactValue: number
+  /**
+   * Share of an intact portion's worth at which this log brings just as much as both alone: below it bonding does not
+   * pay. Above 1 it never does, at or below 0 always; null where the log gives no portion.
+   */
+  breakEvenShare: number | null
 }
 
 /**
@@ -127,17 +138,19 @@ export function bondedCosts(costs: BondedRequest['costs'] = {}): BondedCosts {
     minutes = usual.minutes,
     wagePerHour = usual.wagePerHour,
     settingHours = usual.settingHours,
+    formedShare = usual.formedShare,
   } = costs
-  return { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours }
+  return { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours, formedShare }
 }
 
 /** Where two pieces are bonded best, and whether that pays against both pieces alone. */
 export function planBonded({ pieces, costs, ...request }: BondedRequest): BondedPlan {
-  const { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours } = bondedCosts(costs)
-  const offset = bestOffset({ ...request, pieces })
+  const { enzymeShare, enzymePerKg, film, minutes, wagePerHour, settingHours, formedShare } = bondedCosts(costs)
+  const formed = { ...request, products: formedProducts(request.products, formedShare) }
+  const offset = bestOffset({ ...formed, pieces })
   const overlap = Math.min(pieces[0].length, offset + pieces[1].length) - offset
   const piece = bondedPiece(pieces, offset)
-  const bonded = planPortions({ ...request, piece })
+  const bonded = planPortions({ ...formed, piece })
   const alone = pieces.map((each) => planPortions({ ...request, piece: each })) as [PortionPlan, PortionPlan]
   const enzymeGrams = piece.weight * enzymeShare
   const cost = {
@@ -148,6 +161,8 @@ export function planBonded({ pieces, costs, ...request }: BondedRequest): Bonded
   const total = cost.enzyme + cost.film + cost.labour
   const net = bonded.value - total
   const aloneValue = alone[0].value + alone[1].value
+  const intactValue = valueOfPieces(request.products, bonded)
+  const scrapValue = (bonded.scrap.weight / GRAMS_PER_KILOGRAM) * request.scrap.valuePerKg
   return {
     offset,
     overlap,
@@ -162,7 +177,22 @@ export function planBonded({ pieces, costs, ...request }: BondedRequest): Bonded
     aloneValue,
     aloneScrap: alone[0].scrap.weight + alone[1].scrap.weight,
     gain: net - aloneValue,
+    intactValue,
+    breakEvenShare: intactValue > 0 ? (aloneValue + total - scrapValue) / intactValue : null,
   }
+}
+
+/** Products as a log gives them: each worth its share of the intact one. */
+export const formedProducts = (products: BondedRequest['products'], share: number): PortionProduct[] =>
+  products.map((product) => ({ ...product, value: product.value * share }))
+
+/** What the portions of a plan are worth at the prices of these products, money. */
+export function valueOfPieces(products: BondedRequest['products'], { pieces }: Pick<PortionPlan, 'pieces'>): number {
+  const byName = new Map(products.map((product) => [product.name, product]))
+  return pieces.reduce((sum, { product, weight }) => {
+    const of = byName.get(product)
+    return of ? sum + worthOf(of, weight) : sum
+  }, 0)
 }
 
 /** A portion so near to its target is a full one: nobody sees or weighs the difference on a plate. */

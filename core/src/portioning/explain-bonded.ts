@@ -1,6 +1,6 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
-import { type BondedPlan, type BondedRequest, bondedCosts } from './bonded.ts'
+import { type BondedPlan, type BondedRequest, bondedCosts, formedProducts } from './bonded.ts'
 import { worthOf } from './product.ts'
 
 export type BondedFigure =
@@ -13,6 +13,7 @@ export type BondedFigure =
   | 'alone-scrap'
   | 'gain'
   | 'extra-portions'
+  | 'break-even-share'
 
 /** How a figure of two pieces bonded into one is worked out. */
 export function explainBonded(request: BondedRequest, plan: BondedPlan, figure: BondedFigure): Explanation {
@@ -43,7 +44,7 @@ export function explainBonded(request: BondedRequest, plan: BondedPlan, figure: 
         note: 'The hours in which it sets cost nobody’s time.',
       }
     case 'bonded-value':
-      return worthOfPlan('Worth of the log', request, [plan.bonded])
+      return worthOfLog(request, plan, costs.formedShare)
     case 'alone-value':
       return worthOfPlan('Worth of both pieces alone', request, plan.alone)
     case 'net':
@@ -97,17 +98,51 @@ export function explainBonded(request: BondedRequest, plan: BondedPlan, figure: 
           value('of the other', plan.alone[1].pieces.length, 'count'),
         ),
       }
+    case 'break-even-share':
+      return {
+        title: 'Share of an intact portion’s worth at which bonding stops paying',
+        quantity: 'share',
+        expression: over(
+          minus(
+            plus(
+              value('worth of both alone', plan.aloneValue, 'money'),
+              value('enzyme, film, labour', plan.cost.total, 'money'),
+            ),
+            scrapOf(request, [plan.bonded]),
+          ),
+          value('the log’s portions if they were intact', plan.intactValue, 'money'),
+        ),
+        note: 'For the cuts that are drawn.',
+      }
   }
 }
 
+/** Scrap of plans at its own price. */
+const scrapOf = ({ scrap }: BondedRequest, plans: readonly BondedPlan['bonded'][]) =>
+  times(
+    over(
+      value(
+        'scrap',
+        plans.reduce((sum, plan) => sum + plan.scrap.weight, 0),
+        'weight',
+      ),
+      KILO,
+    ),
+    value('a kilo of it', scrap.valuePerKg, 'money-per-kg'),
+  )
+
+/** What the log is worth: its portions at the share that a formed one is worth. */
+function worthOfLog(request: BondedRequest, plan: BondedPlan, share: number): Explanation {
+  const formed = { ...request, products: formedProducts(request.products, share) }
+  const explanation = worthOfPlan('Worth of the log', formed, [plan.bonded])
+  if (share === 1) return explanation
+  return { ...explanation, note: `${explanation.note} A formed one is worth ${Math.round(share * 100)} % of that.` }
+}
+
 /** Portions at their prices, product by product, and scrap at its own. */
-function worthOfPlan(
-  title: string,
-  { products, scrap }: BondedRequest,
-  plans: readonly BondedPlan['bonded'][],
-): Explanation {
+function worthOfPlan(title: string, request: BondedRequest, plans: readonly BondedPlan['bonded'][]): Explanation {
+  const { products } = request
   const pieces = plans.flatMap((plan) => plan.pieces)
-  const scrapWeight = plans.reduce((sum, plan) => sum + plan.scrap.weight, 0)
   const portions = products.flatMap((product) => {
     const of = pieces.filter((piece) => piece.product === product.name)
     const worth = of.reduce((sum, { weight }) => sum + worthOf(product, weight), 0)
@@ -116,10 +151,7 @@ function worthOfPlan(
   return {
     title,
     quantity: 'money',
-    expression: plus(
-      ...portions,
-      times(over(value('scrap', scrapWeight, 'weight'), KILO), value('a kilo of it', scrap.valuePerKg, 'money-per-kg')),
-    ),
+    expression: plus(...portions, scrapOf(request, plans)),
     note: 'A portion is worth all of its price at its target, less below it, and nothing more above it.',
   }
 }

@@ -1,4 +1,5 @@
 import { type BondedFigure, type BondedPlan, type BondedRequest, explainBonded, judgeCuts } from '@fleam/core'
+import type { ReactNode } from 'react'
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -25,6 +26,7 @@ export function BondedAnswer({ request, plan }: BondedAnswerProps) {
         <strong className={plan.gain > 0 ? 'kept' : ''}>{figure('gain')}</strong>. It sets for {plan.settingHours} hours
         in the cold.
       </p>
+      <BreakEven share={plan.breakEvenShare}>{figure('break-even-share')}</BreakEven>
       <Board request={log} judged={judgeCuts(log, bonded.cuts)} lines={bonded.cuts} onLines={null} />
       <Table className="list-table" responsive>
         <thead>
@@ -66,6 +68,20 @@ export function BondedAnswer({ request, plan }: BondedAnswerProps) {
       </Table>
     </>
   )
+}
+
+interface BreakEvenProps {
+  share: number | null
+  /** The share as a figure that opens. */
+  children: ReactNode
+}
+
+/** Below which price beside the intact portion bonding stops paying. */
+function BreakEven({ share, children }: BreakEvenProps) {
+  if (share === null) return null
+  if (share <= 0) return <p>Bonding pays whatever a formed portion is sold for.</p>
+  if (share > 1) return <p>Bonding does not pay, even with a formed portion sold at the price of an intact one.</p>
+  return <p>Bonding pays as long as a formed portion is worth more than {children} of an intact one.</p>
 }
 
 function portionWords(plans: readonly BondedPlan['bonded'][]): string {

@@ -161,6 +161,13 @@ function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
           onChange={(wagePerHour) => wagePerHour !== null && setCost({ wagePerHour })}
         />
         <NumberField
+          label="A formed portion is worth, % of an intact one"
+          hint="100 if it is sold at the same price"
+          value={costs.formedShare * 100}
+          max={100}
+          onChange={(percent) => percent !== null && setCost({ formedShare: percent / 100 })}
+        />
+        <NumberField
           label="Sets, hours"
           value={costs.settingHours}
           max={48}
