@@ -164,6 +164,26 @@ test('numbered as it is weighed, a piece keeps its plate when another is taken a
   expect(screen.getByText(/1 wait for their like/)).toBeTruthy()
 })
 
+test('a piece that was called the wrong kind is called another without weighing it again', async () => {
+  await showSettled(<Plates />)
+  fireEvent.change(screen.getByLabelText('Kind 1'), { target: { value: 'breast' } })
+  fill(/^Count 1/, '1')
+  await touch(screen.getByRole('button', { name: 'And another kind' }))
+  fireEvent.change(screen.getByLabelText('Kind 2'), { target: { value: 'leg' } })
+  for (const weight of ['92', '118']) {
+    fill('It weighs', weight)
+    await act(
+      async () =>
+        void fireEvent.submit(screen.getByRole('button', { name: /^Take it/ }).closest('form') as HTMLFormElement),
+    )
+    await settle()
+  }
+  expect(screen.getAllByText('left over')).toHaveLength(2)
+  fireEvent.change(screen.getByLabelText('Kind of no. 2'), { target: { value: 'leg' } })
+  await settle()
+  expect(screen.getAllByText('plate 1')).toHaveLength(2)
+})
+
 test('a bonded log stands beside both pieces alone, with its cautions and its money', async () => {
   await showSettled(<Bonded />)
   expect(screen.getByText(/overlapping by/).textContent).toMatch(/bonding keeps|worth less than both alone/)
@@ -175,6 +195,11 @@ test('what is bonded may be another thing, and what it costs is kept on the devi
   const { unmount } = await showSettled(<Bonded />)
   fireEvent.change(screen.getByLabelText('What they are'), { target: { value: 'white-fillet' } })
   fill(/^Sets, hours/, '10')
+  expect(screen.getByText(/Bonding pays as long as|Bonding does not pay/)).toBeTruthy()
+  fill(/^A formed portion is worth/, '1')
+  await settle()
+  expect(screen.getByText(/worth less than both alone/)).toBeTruthy()
+  fill(/^A formed portion is worth/, '100')
   await settle()
   expect(screen.getByText(/It sets for 10 hours/)).toBeTruthy()
   expect(screen.getByRole('row', { name: /^one log/ }).textContent).toMatch(/\d+ portion/)

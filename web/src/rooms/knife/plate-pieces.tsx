@@ -1,5 +1,6 @@
 import type { PlatePiece } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'
 
 interface PlatePiecesProps {
@@ -8,12 +9,15 @@ interface PlatePiecesProps {
   plateOf: (id: string) => number | null
   /** Whether its plate has all that it takes. */
   isWhole: (id: string) => boolean
+  /** Kinds that a plate asks for; a piece that was called the wrong one is called another without weighing again. */
+  kinds: readonly string[]
+  onKind: (id: string, kind: string) => void
   onRemove: (id: string) => void
   onClear: () => void
 }
 
 /** The pieces as they were weighed, each with the number of its plate. */
-export function PlatePieces({ pieces, plateOf, isWhole, onRemove, onClear }: PlatePiecesProps) {
+export function PlatePieces({ pieces, plateOf, isWhole, kinds, onKind, onRemove, onClear }: PlatePiecesProps) {
   const format = useFormat()
   if (pieces.length === 0) {
     return (
@@ -26,7 +30,8 @@ export function PlatePieces({ pieces, plateOf, isWhole, onRemove, onClear }: Pla
       <ul className="plate-pieces">
         {pieces.map((piece) => (
           <li key={piece.id}>
-            <span className="quiet">no. {piece.id}</span> {piece.kind === 'piece' ? '' : piece.kind}{' '}
+            <span className="quiet">no. {piece.id}</span>{' '}
+            <PieceKind piece={piece} kinds={kinds} onKind={(kind) => onKind(piece.id, kind)} />{' '}
             {format.weight(piece.weight)} <strong>{plateWords(plateOf(piece.id))}</strong>
             {plateOf(piece.id) === null || isWhole(piece.id) ? null : <span className="quiet"> waits for more</span>}
             <Button
@@ -50,6 +55,29 @@ export function PlatePieces({ pieces, plateOf, isWhole, onRemove, onClear }: Pla
         </Button>
       </div>
     </section>
+  )
+}
+
+interface PieceKindProps {
+  piece: PlatePiece
+  kinds: readonly string[]
+  onKind: (kind: string) => void
+}
+
+function PieceKind({ piece: { id, kind }, kinds, onKind }: PieceKindProps) {
+  const choices = [...new Set([...kinds, kind])]
+  if (choices.length < 2) return kind === 'piece' ? null : kind
+  return (
+    <Form.Select
+      size="sm"
+      aria-label={`Kind of no. ${id}`}
+      value={kind}
+      onChange={(event) => onKind(event.target.value)}
+    >
+      {choices.map((each) => (
+        <option key={each}>{each}</option>
+      ))}
+    </Form.Select>
   )
 }
 

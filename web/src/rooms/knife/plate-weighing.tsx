@@ -38,6 +38,10 @@ function TakePieces({ id, onTake }: { id: string; onTake: (pieces: PlatePiece[])
   )
 }
 
+/** Kinds that a plate asks for by name. */
+export const kindsOf = ({ plate }: PlatingRequest): string[] =>
+  [...new Set(plate.needs.map((need) => need.kind))].filter((kind) => kind !== 'any')
+
 interface PlateWeighingProps {
   request: PlatingRequest
   onAdd: (piece: PlatePiece) => void
@@ -47,7 +51,7 @@ interface PlateWeighingProps {
 export function PlateWeighing({ request, onAdd }: PlateWeighingProps) {
   const { reading, connected } = useScale()
   const format = useFormat()
-  const kinds = [...new Set(request.plate.needs.map((need) => need.kind))].filter((kind) => kind !== 'any')
+  const kinds = kindsOf(request)
   const [kind, setKind] = useState(kinds[0] ?? 'piece')
   const [typed, setTyped] = useState<number | null>(null)
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null

@@ -12,7 +12,7 @@ import { JsonFiles } from './json-files.tsx'
 import { KnifeRoom } from './knife-room.tsx'
 import { PlateNeeds } from './plate-needs.tsx'
 import { PlatePieces } from './plate-pieces.tsx'
-import { FromFabrication, PlateWeighing } from './plate-weighing.tsx'
+import { FromFabrication, kindsOf, PlateWeighing } from './plate-weighing.tsx'
 import { PlatesAnswer } from './plates-answer.tsx'
 import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'
@@ -48,6 +48,11 @@ export function Component() {
   const setPieces = (pieces: PlatePiece[]) => {
     if (asWeighed) setNumbers(Object.fromEntries(asWeighed))
     setRequest({ ...request, pieces })
+  }
+  /** A piece that was called the wrong kind: the others keep what was said of them. */
+  const setKind = (id: string, kind: string) => {
+    if (asWeighed) setNumbers(Object.fromEntries([...asWeighed].filter(([other]) => other !== id)))
+    setRequest({ ...request, pieces: request.pieces.map((piece) => (piece.id === id ? { ...piece, kind } : piece)) })
   }
   /** Other plates, or another table: nothing that was said holds. */
   const begin = (next: PlatingRequest) => {
@@ -108,6 +113,8 @@ export function Component() {
         pieces={request.pieces}
         plateOf={(id) => given.get(id) ?? null}
         isWhole={(id) => plating?.plates.some((plate) => plate.ids.includes(id)) ?? false}
+        kinds={kindsOf(request)}
+        onKind={setKind}
         onRemove={(id) => setPieces(request.pieces.filter((piece) => piece.id !== id))}
         onClear={() => begin({ ...request, pieces: [] })}
       />
