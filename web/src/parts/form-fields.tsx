@@ -19,6 +19,7 @@ const NOT_A_VALUE = 'not a value'
 interface FormWeightProps<T extends FieldValues> extends FormFieldProps<T> {
   bareUnit?: WeightUnit
   onUnit?: (unit: WeightUnit | null) => void
+  isLabelHidden?: boolean
 }
 
 /** A weight in a form: what is no weight is refused when the form is sent, whatever stood there before. */

@@ -1,7 +1,8 @@
 import { parseNumber, typedNumber } from '@fleam/core'
-import { useId, useState } from 'react'
+import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useDecimalMark } from '../data/kitchen-context.ts'
+import { useTypedText } from './use-typed-text.ts'
 
 interface NumberFieldProps {
   label: string
@@ -31,13 +32,14 @@ export function NumberField({
   isLabelHidden = false,
 }: NumberFieldProps) {
   const mark = useDecimalMark()
-  const [text, setText] = useState(() => (value === null ? '' : typedNumber(value, mark)))
+  const { text, type } = useTypedText(value, (number) => typedNumber(number, mark))
   const id = useId()
   const refusal = refusalOf(text, min, max) ?? error ?? null
   const change = (next: string) => {
-    setText(next)
     const isValid = refusalOf(next, min, max) === null
-    onChange(isValid && next.trim() !== '' ? parseNumber(next) : null, isValid)
+    const read = isValid && next.trim() !== '' ? parseNumber(next) : null
+    type(next, read)
+    onChange(read, isValid)
   }
   return (
     <Form.Group controlId={id}>

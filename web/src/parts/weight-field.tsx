@@ -1,8 +1,9 @@
 import { parseWeight, unitWritten, type WeightUnit } from '@fleam/core'
-import { useEffect, useId, useRef, useState } from 'react'
+import { useEffect, useId, useRef } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { useFormat } from './use-format.ts'
+import { useTypedText } from './use-typed-text.ts'
 import { WEIGHT_REFUSALS } from './weight-words.ts'
 
 /** The unit that a bare number is in: grams, or pounds where the kitchen works in them. */
@@ -39,7 +40,7 @@ export function WeightField({
 }: WeightFieldProps) {
   const { units } = useKitchen()
   const format = useFormat()
-  const [text, setText] = useState(() => (grams === null ? '' : format.weight(grams)))
+  const { text, type } = useTypedText(grams, format.weight)
   const id = useId()
   const bareUnit = given ?? bareUnitOf(units)
   const result = parseWeight(text, bareUnit)
@@ -56,8 +57,8 @@ export function WeightField({
     lastUnit.current = bareUnit
   }, [bareUnit])
   const change = (next: string) => {
-    setText(next)
     const parsed = parseWeight(next, bareUnit)
+    type(next, parsed.ok ? parsed.grams : null)
     onChange(parsed.ok ? parsed.grams : null, parsed.ok || next.trim() === '')
     onUnit?.(unitWritten(next))
   }

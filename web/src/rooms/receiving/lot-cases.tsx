@@ -1,85 +1,35 @@
 import { otherLabelWeight, repeatedLabels } from '@fleam/core'
-import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
+import { useFieldArray, useWatch } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
-import { useKitchen } from '../../data/kitchen-context.ts'
 import { useScale } from '../../data/scale.ts'
-import { dayIn } from '../../parts/dates.ts'
+import { FormWeight } from '../../parts/form-fields.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { WeightField } from '../../parts/weight-field.tsx'
-import { claimOf, type LotDraft, scanned } from './lot-draft.ts'
-
-interface LotCasesProps {
-  draft: LotDraft
-  onChange: (draft: LotDraft) => void
-}
+import { claimOf, type LotDraft } from './lot-draft.ts'
+import { ScanCase } from './scan-case.tsx'
+import type { LotFormState } from './use-lot-form.ts'
 
 /** Cases of a delivery: scanned or added, weighed one by one, and what is missing. */
-export function LotCases({ draft, onChange }: LotCasesProps) {
-  const { timeZone } = useKitchen()
-  const format = useFormat()
-  const { reading } = useScale()
-  const [text, setText] = useState('')
-  const [refusal, setRefusal] = useState('')
-  const [takenBy, setTakenBy] = useState<Readonly<Record<string, number>>>({})
-  const settled = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+export function LotCases({ form }: { form: LotFormState }) {
+  const { control, formState } = form
+  const draft = useWatch({ control }) as LotDraft
+  const { fields, append, remove } = useFieldArray({ control, name: 'cases', keyName: 'key' })
+  const refusal = formState.errors.cases?.message ?? formState.errors.cases?.root?.message
   const claim = claimOf(draft)
   const repeated = repeatedLabels(draft.cases)
-  const scan = (event: FormEvent) => {
-    event.preventDefault()
-    const result = scanned(draft, text, dayIn(timeZone, new Date()), newId())
-    if (!result.ok) return setRefusal(result.words)
-    setRefusal('')
-    setText('')
-    onChange(result.draft)
-  }
-  const changeCase = (id: string, changes: Partial<LotDraft['cases'][number]>) =>
-    onChange({ ...draft, cases: draft.cases.map((each) => (each.id === id ? { ...each, ...changes } : each)) })
-  // A field is drawn anew when the scale fills it; while somebody types it stays.
-  const takeScale = (id: string) => {
-    changeCase(id, { weighed: settled })
-    setTakenBy({ ...takenBy, [id]: (takenBy[id] ?? 0) + 1 })
-  }
-  const add = () =>
-    onChange({
-      ...draft,
-      cases: [...draft.cases, { id: newId(), label: null, serial: null, invoiceWeight: 0, weighed: null }],
-    })
+  const add = () => append({ id: newId(), label: null, serial: null, invoiceWeight: 0, weighed: null })
   return (
     <section aria-labelledby="cases">
       <h2 id="cases">Cases</h2>
-      <Form onSubmit={scan} className="form-actions">
-        <Form.Control
-          aria-label="Scan the case label"
-          placeholder="scan the case label, or type it with its brackets"
-          value={text}
-          maxLength={400}
-          autoComplete="off"
-          isInvalid={refusal !== ''}
-          onChange={(event) => setText(event.target.value)}
-          onKeyDown={(event) => {
-            // A scanner ends fields with a separator that a text field would swallow.
-            if (event.key === ']' && event.ctrlKey) {
-              event.preventDefault()
-              setText(`${text}\u001d`)
-            }
-          }}
-        />
-        <Button type="submit" variant="outline-dark">
-          Read
-        </Button>
-        <Button variant="outline-dark" onClick={add}>
-          Add without a label
-        </Button>
-      </Form>
+      <ScanCase form={form} onAdd={add} />
       {refusal ? (
         <p className="refusal" role="alert">
           {refusal}
         </p>
       ) : null}
-      {draft.cases.length > 0 ? (
+      {fields.length > 0 ? (
         <Table className="list-table" responsive>
           <thead>
             <tr>
@@ -92,47 +42,8 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
             </tr>
           </thead>
           <tbody>
-            {draft.cases.map((each, at) => (
-              <tr key={each.id}>
-                <th scope="row">{each.serial ?? at + 1}</th>
-                <td>
-                  <WeightField
-                    label={`Invoice weight of case ${at + 1}`}
-                    isLabelHidden
-                    grams={each.invoiceWeight || null}
-                    onChange={(grams) => changeCase(each.id, { invoiceWeight: grams ?? 0 })}
-                  />
-                  <LabelWeight grams={otherLabelWeight(each.label, each.invoiceWeight, draft.receivedOn)} />
-                </td>
-                <td>
-                  <WeightField
-                    key={takenBy[each.id] ?? 0}
-                    label={`Weight of case ${at + 1}`}
-                    isLabelHidden
-                    grams={each.weighed}
-                    onChange={(weighed) => changeCase(each.id, { weighed })}
-                  />
-                </td>
-                <td className="form-actions">
-                  <Button
-                    size="sm"
-                    variant="outline-dark"
-                    disabled={settled === null}
-                    aria-label={`Take the scale’s weight for case ${at + 1}`}
-                    onClick={() => takeScale(each.id)}
-                  >
-                    {settled === null ? 'Scale' : format.weight(settled)}
-                  </Button>
-                  <Button
-                    size="sm"
-                    variant="outline-dark"
-                    aria-label={`Remove case ${at + 1}`}
-                    onClick={() => onChange({ ...draft, cases: draft.cases.filter((other) => other.id !== each.id) })}
-                  >
-                    Remove
-                  </Button>
-                </td>
-              </tr>
+            {fields.map((each, at) => (
+              <CaseRow key={each.key} form={form} at={at} onRemove={() => remove(at)} />
             ))}
           </tbody>
         </Table>
@@ -145,6 +56,52 @@ export function LotCases({ draft, onChange }: LotCasesProps) {
       ) : null}
       {claim ? <ClaimLine claim={claim} /> : null}
     </section>
+  )
+}
+
+interface CaseRowProps {
+  form: LotFormState
+  at: number
+  onRemove: () => void
+}
+
+function CaseRow({ form: { control, setValue }, at, onRemove }: CaseRowProps) {
+  const { reading } = useScale()
+  const format = useFormat()
+  const [each, receivedOn] = useWatch({ control, name: [`cases.${at}`, 'receivedOn'] })
+  const settled = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+  // A row that is being removed has no case any more.
+  if (!each) return null
+  return (
+    <tr>
+      <th scope="row">{each.serial ?? at + 1}</th>
+      <td>
+        <FormWeight
+          control={control}
+          name={`cases.${at}.invoiceWeight`}
+          label={`Invoice weight of case ${at + 1}`}
+          isLabelHidden
+        />
+        <LabelWeight grams={otherLabelWeight(each.label, each.invoiceWeight, receivedOn)} />
+      </td>
+      <td>
+        <FormWeight control={control} name={`cases.${at}.weighed`} label={`Weight of case ${at + 1}`} isLabelHidden />
+      </td>
+      <td className="form-actions">
+        <Button
+          size="sm"
+          variant="outline-dark"
+          disabled={settled === null}
+          aria-label={`Take the scale’s weight for case ${at + 1}`}
+          onClick={() => setValue(`cases.${at}.weighed`, settled)}
+        >
+          {settled === null ? 'Scale' : format.weight(settled)}
+        </Button>
+        <Button size="sm" variant="outline-dark" aria-label={`Remove case ${at + 1}`} onClick={onRemove}>
+          Remove
+        </Button>
+      </td>
+    </tr>
   )
 }
 

@@ -1,4 +1,5 @@
-import { claimOf, emptyDraft, keepDraft, keptDraft, lotOf, missingOf, scanned, withCheck } from './lot-draft.ts'
+import { claimOf, emptyDraft, keepDraft, keptDraft, lotOf, scanned, withCheck } from './lot-draft.ts'
+import { lotFields } from './use-lot-form.ts'
 
 const TODAY = '2026-11-24'
 const GTIN = '09012345000127'
@@ -53,31 +54,48 @@ describe('a scanned case', () => {
   })
 })
 
-test('what is missing is said, one thing at a time, until nothing is', () => {
-  let next = draft()
-  const steps = [
-    ['Say what came.', { itemId: 'c' }],
-    ['Say who brought it.', { supplier: 'Ostravale' }],
-    ['Say the price on the invoice.', { price: { amount: 3, per: 'piece' } }],
-    [
-      'Scan or add at least one case.',
-      { cases: [{ id: 'a', label: null, serial: null, invoiceWeight: 0, weighed: null }] },
-    ],
-    [
-      'Say the invoice weight of every case.',
-      { cases: [{ id: 'a', label: null, serial: null, invoiceWeight: 5000, weighed: 4900 }] },
-    ],
-    ['Say how many pieces came.', { pieces: 3 }],
-  ] as const
-  for (const [words, changes] of steps) {
-    expect(missingOf(next)).toBe(words)
-    next = { ...next, ...changes } as typeof next
-  }
-  expect(missingOf(next)).toBeNull()
-  const labelled = { id: 'a', label: '(10)L-1', serial: null, invoiceWeight: 5000, weighed: null }
-  expect(missingOf({ ...next, code: 'L-1', cases: [labelled] })).toBeNull()
-  expect(missingOf({ ...next, code: 'L-2', cases: [labelled] })).toContain('The label of case 1 is of another lot')
-  expect(lotOf(next)).toMatchObject({ price: { amount: 3, per: 'piece' }, supplier: 'Ostravale' })
+describe('what keeps a delivery from being accepted', () => {
+  const oneCase = { id: 'a', label: null, serial: null, invoiceWeight: 5000, weighed: 4900 }
+  const whole = draft({
+    itemId: 'c',
+    supplier: ' Ostravale ',
+    price: { amount: 3, per: 'piece' },
+    pieces: 3,
+    cases: [oneCase],
+  })
+  const refusals = (changes: object) =>
+    lotFields.safeParse({ ...whole, ...changes }).error?.issues.map(({ path, message }) => [path.join('.'), message]) ??
+    []
+
+  test('is nothing where all is said; what was left empty is not known', () => {
+    expect(refusals({})).toEqual([])
+    expect(lotOf({ ...whole, code: '', useBy: '', orderNumber: ' ' })).toMatchObject({
+      supplier: 'Ostravale',
+      code: null,
+      useBy: null,
+      orderNumber: null,
+    })
+  })
+
+  test.each([
+    [{ itemId: null }, 'itemId', 'Say what came.'],
+    [{ supplier: ' ' }, 'supplier', 'Say who brought it.'],
+    [{ price: { amount: null, per: 'kg' } }, 'price.amount', 'Say the price on the invoice.'],
+    [{ price: { amount: 'not a value', per: 'kg' } }, 'price.amount', 'Say the price on the invoice.'],
+    [{ extras: 'not a value' }, 'extras', 'This is not a number.'],
+    [{ cases: [] }, 'cases', 'Scan or add at least one case.'],
+    [{ cases: [{ ...oneCase, invoiceWeight: 0 }] }, 'cases.0.invoiceWeight', 'Say what the invoice says.'],
+    [{ cases: [{ ...oneCase, weighed: 'not a value' }] }, 'cases.0.weighed', 'This is not a weight.'],
+    [{ pieces: null }, 'pieces', 'Say how many pieces came.'],
+  ])('%j is said at %s', (changes, path, words) => {
+    expect(refusals(changes)).toEqual([[path, words]])
+  })
+
+  test('is a label of another lot, at its case', () => {
+    const labelled = { ...oneCase, label: '(10)L-1' }
+    expect(refusals({ code: 'L-1', cases: [labelled] })).toEqual([])
+    expect(refusals({ code: 'L-2', cases: [oneCase, labelled] })[0]?.[0]).toBe('cases.1.invoiceWeight')
+  })
 })
 
 test('the claim is told as soon as a case has a weight', () => {

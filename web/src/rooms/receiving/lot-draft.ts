@@ -1,5 +1,5 @@
 import { type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
-import { type CaseLabel, deliveryClaim, labelAgainstLot, labelMismatch, readCaseLabel } from '@fleam/core'
+import { type CaseLabel, deliveryClaim, labelAgainstLot, readCaseLabel } from '@fleam/core'
 import type { LotRequest } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
 
@@ -99,36 +99,39 @@ const LABEL_REFUSALS = {
   'dates-crossed': 'The last day on the label is before the day it was made',
 } as const
 
-/** What keeps a delivery from being taken in; null where it is whole. */
-export function missingOf(draft: LotDraft): string | null {
-  if (!draft.itemId) return 'Say what came.'
-  if (draft.supplier.trim() === '') return 'Say who brought it.'
-  if (draft.price.amount === null) return 'Say the price on the invoice.'
-  if (draft.cases.length === 0) return 'Scan or add at least one case.'
-  if (draft.cases.some((each) => each.invoiceWeight <= 0)) return 'Say the invoice weight of every case.'
-  if (draft.price.per === 'piece' && draft.pieces === null) return 'Say how many pieces came.'
-  const other = draft.cases.findIndex(
-    ({ label }) => label !== null && labelMismatch(label, draft, draft.receivedOn) !== null,
-  )
-  return other < 0 ? null : `The label of case ${other + 1} is of another lot or article than this delivery.`
-}
-
 /** A lot as it may be changed: the supplier by its name again. */
 export function draftOf(lot: Lot): LotDraft {
   const { supplierId: _supplierId, ...edit } = lotEditOf(lot)
   return { ...edit, supplier: lot.supplier }
 }
 
-export const lotOf = (draft: LotDraft): LotRequest => ({
+const orNull = (text: string | null) => (text === null || text.trim() === '' ? null : text)
+
+/** A draft as its fields say it, where what was left empty is not known. */
+export const withoutEmpty = (draft: LotDraft): LotDraft => ({
   ...draft,
+  code: orNull(draft.code),
+  useBy: orNull(draft.useBy),
+  invoiceNumber: orNull(draft.invoiceNumber),
+  orderNumber: orNull(draft.orderNumber),
+  articleNumber: orNull(draft.articleNumber),
+})
+
+export const lotOf = (draft: LotDraft): LotRequest => ({
+  ...withoutEmpty(draft),
   supplier: draft.supplier.trim(),
   price: { ...draft.price, amount: draft.price.amount ?? 0 },
 })
 
+/** What is typed and no number yet counts as nothing. */
+const asNumber = (value: unknown) => (typeof value === 'number' ? value : null)
+
 /** The claim of a draft as far as it is known; null before the first case. */
 export function claimOf(draft: LotDraft) {
   const weighable = draft.cases.filter((each) => each.invoiceWeight > 0)
-  return weighable.length === 0 ? null : deliveryClaim(weighable, { ...draft.price, amount: draft.price.amount ?? 0 })
+  if (weighable.length === 0) return null
+  const cases = weighable.map((each) => ({ ...each, weighed: asNumber(each.weighed) }))
+  return deliveryClaim(cases, { ...draft.price, amount: asNumber(draft.price.amount) ?? 0 })
 }
 
 export const withCheck = (checks: readonly LotCheck[], check: LotCheck): LotCheck[] => [

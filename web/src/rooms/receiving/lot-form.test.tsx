@@ -1,11 +1,11 @@
 import type { Item } from '@fleam/contract'
 import { act, fireEvent, screen, within } from '@testing-library/react'
-import { useState } from 'react'
 import { quote, wholeForm } from '../../../../core/test/forms.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
-import { emptyDraft, type LotDraft } from './lot-draft.ts'
+import { emptyDraft, keepDraft, keptDraft, type LotDraft } from './lot-draft.ts'
 import { LotForm } from './lot-form.tsx'
+import { useLotForm } from './use-lot-form.ts'
 
 // The scale has its own tests; here it lies still with 12.48 kg on it.
 jest.mock('../../data/scale.ts', () => ({
@@ -24,9 +24,9 @@ const ITEM = {
 
 let latest: LotDraft
 function Door({ start }: { start: LotDraft }) {
-  const [draft, setDraft] = useState(start)
-  latest = draft
-  return <LotForm draft={draft} onChange={setDraft} />
+  const form = useLotForm(start, keepDraft)
+  latest = form.watch()
+  return <LotForm form={form} />
 }
 
 async function show(changes: Partial<LotDraft> = {}) {
@@ -68,6 +68,7 @@ describe('cases', () => {
     fill('Scan the case label', '(3103)012600(10)L-1')
     await touch(screen.getByRole('button', { name: 'Read' }))
     expect(latest).toMatchObject({ code: 'L-1', cases: [{ invoiceWeight: 12_600, weighed: null }] })
+    expect(keptDraft()).toMatchObject({ code: 'L-1', cases: [{ invoiceWeight: 12_600 }] })
     await touch(screen.getByRole('button', { name: 'Take the scale’s weight for case 1' }))
     expect(latest.cases[0]?.weighed).toBe(12_480)
     expect((screen.getByLabelText('Weight of case 1') as HTMLInputElement).value).toContain('12.48')

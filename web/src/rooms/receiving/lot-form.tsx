@@ -1,120 +1,66 @@
 import './receiving.css'
-import { PRICE_UNITS, type PriceUnit, type Quote } from '@fleam/core'
-import { useEffect, useState } from 'react'
-import Form from 'react-bootstrap/Form'
+import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import { Controller, type FieldPath, useWatch } from 'react-hook-form'
 import { useFormsOfItem } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
-import { DayField } from '../../parts/day-field.tsx'
-import { MoreFields } from '../../parts/form-fields.tsx'
-import { NumberField } from '../../parts/number-field.tsx'
+import { FormDay, FormNumber, FormSelect, FormText, MoreFields } from '../../parts/form-fields.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { SearchChoice } from '../../parts/search-choice.tsx'
 import { SupplierField } from '../../parts/supplier-field.tsx'
 import { LotCases } from './lot-cases.tsx'
 import { LotChecks } from './lot-checks.tsx'
 import type { LotDraft } from './lot-draft.ts'
-
-interface LotFormProps {
-  draft: LotDraft
-  onChange: (draft: LotDraft) => void
-}
+import type { LotFormState } from './use-lot-form.ts'
+import { useOfferedPrice } from './use-offered-price.ts'
 
 /** Everything of a delivery in one screen: what came, its cases, and what was looked at. */
-export function LotForm({ draft, onChange }: LotFormProps) {
-  const { currency } = useKitchen()
+export function LotForm({ form }: { form: LotFormState }) {
+  const { control, setValue } = form
+  const [itemId, checks] = useWatch({ control, name: ['itemId', 'checks'] })
   const items = (useItems().data ?? []).filter((each) => !each.isArchived)
-  const item = items.find((each) => each.id === draft.itemId)
-  const forms = useFormsOfItem(item?.id ?? '').data ?? []
-  const cautions = useKitchenCautions({ itemId: draft.itemId })
-  const change = (changes: Partial<LotDraft>) => onChange({ ...draft, ...changes })
-  // The price book knows what the supplier asks for it today.
-  const [offered, setOffered] = useState(0)
-  const [offeredFor, setOfferedFor] = useState<Quote | null>(null)
-  const quote = forms.find((form) => form.supplier === draft.supplier.trim())?.quote
-  useEffect(() => {
-    if (!quote || offeredFor === quote) return
-    // Offered once: who clears the field to type another price is not spoken over.
-    setOfferedFor(quote)
-    if (draft.price.amount !== null) return
-    onChange({ ...draft, price: quote.price, extras: draft.extras ?? quote.delivery })
-    setOffered((count) => count + 1)
-  }, [quote, offeredFor, draft, onChange])
+  const item = items.find((each) => each.id === itemId)
+  const cautions = useKitchenCautions({ itemId })
+  useOfferedPrice(form, useFormsOfItem(item?.id ?? '').data)
   return (
     <>
       <div className="form-grid">
-        <SearchChoice
-          label="What came"
-          choices={items}
-          value={draft.itemId}
-          placeholder="choose"
-          onChoose={(itemId) => change({ itemId, checks: [] })}
+        <Controller
+          control={control}
+          name="itemId"
+          render={({ field, fieldState }) => (
+            <SearchChoice
+              label="What came"
+              choices={items}
+              value={field.value}
+              placeholder="choose"
+              error={fieldState.error?.message}
+              onChoose={(chosen) => {
+                field.onChange(chosen)
+                setValue('checks', [])
+              }}
+            />
+          )}
         />
-        <SupplierField label="From" value={draft.supplier} onChange={(supplier) => change({ supplier })} />
-        <NumberField
-          key={`price ${offered}`}
-          label={`Price on the invoice, ${currency}`}
-          value={draft.price.amount}
-          onChange={(amount) => change({ price: { ...draft.price, amount } })}
-          isRequired
-        />
-        <Form.Group controlId="lot-per">
-          <Form.Label>For</Form.Label>
-          <Form.Select
-            value={draft.price.per}
-            onChange={(event) => change({ price: { ...draft.price, per: event.target.value as PriceUnit } })}
-          >
-            {PRICE_UNITS.map((per) => (
-              <option key={per} value={per}>
-                {PER_WORDS[per]}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <NumberField
-          key={`pieces ${draft.cases.length}`}
-          label={`How many ${item?.unitName.many ?? 'pieces'}`}
-          value={draft.pieces}
-          min={1}
-          onChange={(pieces) => change({ pieces })}
-          hint="as on the label or invoice"
-        />
-        <NumberField
-          key={`extras ${offered}`}
-          label={`Delivery charge, ${currency}`}
-          value={draft.extras}
-          onChange={(extras) => change({ extras })}
-          hint="none"
-        />
-        <TextField label="Lot" value={draft.code} onChange={(code) => change({ code })} />
-        <DayField label="Use by" value={draft.useBy} onChange={(useBy) => change({ useBy })} />
-        <DayField label="Received on" value={draft.receivedOn} onChange={(day) => day && change({ receivedOn: day })} />
+        <Supplier form={form} />
+        <Invoice form={form} pieces={item?.unitName.many ?? 'pieces'} />
+        <LotText form={form} name="code" label="Lot" />
+        <LotDay form={form} name="useBy" label="Use by" />
+        <FormDay control={control} name="receivedOn" label="Received on" />
         <MoreFields title="Numbers for a claim">
-          <TextField
-            label="Invoice number"
-            value={draft.invoiceNumber}
-            onChange={(invoiceNumber) => change({ invoiceNumber })}
-          />
-          <TextField
-            label="Order number"
-            value={draft.orderNumber}
-            onChange={(orderNumber) => change({ orderNumber })}
-          />
-          <TextField
-            label="Article number"
-            value={draft.articleNumber}
-            onChange={(articleNumber) => change({ articleNumber })}
-          />
+          <LotText form={form} name="invoiceNumber" label="Invoice number" />
+          <LotText form={form} name="orderNumber" label="Order number" />
+          <LotText form={form} name="articleNumber" label="Article number" />
         </MoreFields>
       </div>
       <div className="two-columns">
-        <LotCases draft={draft} onChange={onChange} />
+        <LotCases form={form} />
         {item ? (
           <LotChecks
             species={item.species}
-            checks={draft.checks}
-            onChange={(checks) => change({ checks })}
+            checks={checks}
+            onChange={(answers) => setValue('checks', answers)}
             cautions={cautions.at(item.species, 'receiving')}
           />
         ) : (
@@ -125,19 +71,42 @@ export function LotForm({ draft, onChange }: LotFormProps) {
   )
 }
 
-interface TextFieldProps {
-  label: string
-  value: string | null
-  onChange: (value: string | null) => void
+const PER_CHOICES = Object.fromEntries(PRICE_UNITS.map((per) => [per, PER_WORDS[per]])) as Record<PriceUnit, string>
+
+/** What the invoice says: price, unit, pieces, charges. */
+function Invoice({ form: { control }, pieces }: { form: LotFormState; pieces: string }) {
+  const { currency } = useKitchen()
+  return (
+    <>
+      <FormNumber control={control} name="price.amount" label={`Price on the invoice, ${currency}`} />
+      <FormSelect control={control} name="price.per" label="For" choices={PER_CHOICES} />
+      <FormNumber
+        control={control}
+        name="pieces"
+        label={`How many ${pieces}`}
+        min={1}
+        hint="as on the label or invoice"
+      />
+      <FormNumber control={control} name="extras" label={`Delivery charge, ${currency}`} hint="none" />
+    </>
+  )
 }
 
-const TextField = ({ label, value, onChange }: TextFieldProps) => (
-  <Form.Group controlId={`lot-${label}`}>
-    <Form.Label>{label}</Form.Label>
-    <Form.Control
-      value={value ?? ''}
-      maxLength={120}
-      onChange={(event) => onChange(event.target.value.trim() === '' ? null : event.target.value)}
-    />
-  </Form.Group>
+const Supplier = ({ form: { control } }: { form: LotFormState }) => (
+  <Controller
+    control={control}
+    name="supplier"
+    render={({ field, fieldState }) => (
+      <SupplierField label="From" value={field.value} error={fieldState.error?.message} onChange={field.onChange} />
+    )}
+  />
 )
+
+interface LotFieldProps {
+  form: LotFormState
+  name: FieldPath<LotDraft>
+  label: string
+}
+
+const LotText = ({ form: { control }, ...field }: LotFieldProps) => <FormText control={control} {...field} />
+const LotDay = ({ form: { control }, ...field }: LotFieldProps) => <FormDay control={control} {...field} />

@@ -157,7 +157,7 @@ describe('a lot', () => {
     const put = await show(<LotPage />, trace())
     await touch(screen.getByRole('button', { name: 'Change' }))
     await touch(screen.getByRole('button', { name: 'Remove case 2' }))
-    await touch(screen.getByRole('button', { name: 'Keep the changes' }))
+    await touch(screen.getByRole('button', { name: 'Save the changes' }))
     expect(put()[0]).toMatchObject({ supplierId: 's', cases: [{ id: 'a' }] })
     expect(put()[0]).not.toHaveProperty('item')
   })

@@ -32,11 +32,25 @@ async function show(isFault: boolean) {
 
 test('where something is wrong refusing comes first, then quarantine, each with its reason', async () => {
   const sent = await show(true)
-  const refuse = screen.getByRole('button', { name: 'Refuse it' }) as HTMLButtonElement
-  expect(refuse.disabled).toBe(true)
+  const refuse = screen.getByRole('button', { name: 'Refuse it' })
+  await touch(refuse)
+  await answered()
+  expect(screen.getByText('Say it here.')).toBeTruthy()
+  expect(sent()).toBeUndefined()
   fireEvent.change(screen.getByLabelText(/why it is refused/), { target: { value: 'nine degrees' } })
   await touch(refuse)
   expect(sent()).toMatchObject({ standing: 'refused', standingReason: 'nine degrees' })
+})
+
+test('what is missing is said beside its field, and nothing is sent', async () => {
+  const sent = await show(false)
+  fireEvent.change(screen.getByLabelText(/^Price on the invoice/), { target: { value: 'dear' } })
+  fireEvent.change(screen.getByLabelText('From'), { target: { value: '' } })
+  await touch(screen.getByRole('button', { name: 'Accept delivery' }))
+  await answered()
+  expect(screen.getByText('Say who brought it.')).toBeTruthy()
+  expect(screen.getByRole('alert').textContent).toBe('Check the highlighted fields.')
+  expect(sent()).toBeUndefined()
 })
 
 test('what is right is accepted, and a kept draft of the version before is read', async () => {

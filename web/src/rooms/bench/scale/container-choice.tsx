@@ -2,6 +2,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
+import { useForm } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
 import { useUpdateContainers } from '../../../data/style-queries.ts'
 import { Failed } from '../../../parts/states.tsx'
@@ -73,22 +74,20 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
 
 /** Names the empty container that stands on the scale. */
 function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: string) => void }) {
-  const [name, setName] = useState('')
+  const { register, handleSubmit, formState } = useForm({ defaultValues: { name: '' } })
   const { create } = useUpdateContainers()
   const format = useFormat()
   const { reading } = bench.scale
   const grams = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
+  const remember = handleSubmit(({ name }) => {
+    if (grams === null) return
+    const request = { id: newId(), name: name.trim(), grams }
+    create.mutate(request, {
+      onSuccess: (kept) => onKept(kept.find((each) => each.name === request.name)?.id ?? request.id),
+    })
+  })
   return (
-    <Form
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (grams === null || name.trim() === '') return
-        const request = { id: newId(), name: name.trim(), grams }
-        create.mutate(request, {
-          onSuccess: (kept) => onKept(kept.find((each) => each.name === request.name)?.id ?? request.id),
-        })
-      }}
-    >
+    <Form onSubmit={(event) => void remember(event)}>
       <Form.Label htmlFor="container-name">
         {grams === null
           ? 'Put the empty container on the scale to remember it.'
@@ -96,16 +95,17 @@ function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: strin
       </Form.Label>
       <div className="container-name">
         <Form.Control
+          {...register('name', { validate: (name) => name.trim() !== '' || 'Say what it is called.' })}
           id="container-name"
-          value={name}
           maxLength={120}
           placeholder="blue tub"
-          onChange={(event) => setName(event.target.value)}
+          isInvalid={formState.errors.name !== undefined}
         />
-        <Button type="submit" disabled={grams === null || name.trim() === '' || create.isPending}>
+        <Button type="submit" disabled={grams === null || create.isPending}>
           Remember
         </Button>
       </div>
+      {formState.errors.name ? <Form.Text className="refusal">{formState.errors.name.message}</Form.Text> : null}
       {create.isError ? <Failed error={create.error} /> : null}
     </Form>
   )

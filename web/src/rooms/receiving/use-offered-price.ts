@@ -1,0 +1,25 @@
+import type { Quote } from '@fleam/core'
+import { useEffect, useRef } from 'react'
+import { useWatch } from 'react-hook-form'
+import type { LotFormState } from './use-lot-form.ts'
+
+/**
+ * Fills in what the supplier asks for it today, as the price book knows it. Offered once: who clears the field to type
+ * another price is not spoken over.
+ */
+export function useOfferedPrice(
+  { control, getValues, setValue }: LotFormState,
+  forms: readonly { supplier: string; quote: Quote | null }[] = [],
+): void {
+  const supplier = useWatch({ control, name: 'supplier' })
+  const offered = useRef<Quote | null>(null)
+  const quote = forms.find((form) => form.supplier === supplier.trim())?.quote
+  useEffect(() => {
+    if (!quote || offered.current === quote) return
+    offered.current = quote
+    const { price, extras } = getValues()
+    if (price.amount !== null) return
+    setValue('price', quote.price)
+    setValue('extras', extras ?? quote.delivery)
+  }, [quote, getValues, setValue])
+}
