@@ -188,7 +188,7 @@ export async function benchDevices(url: string): Promise<void> {
   })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${url}/bench/${state.record.id}`)
-  await page.locator('.tile').first().waitFor()
+  await page.locator('.tiles_tile').first().waitFor()
   await sleep(1_500)
   const stopFrames = await watchFrames(page)
   const pileId = state.record.piles[0]?.id as string

@@ -96,7 +96,11 @@ export async function benchScreen(url: string, emitter: Emitter): Promise<void> 
     await page.locator(selector, { hasText: '999' }).waitFor()
     return page
   }
-  const ours = await timesOn(await open(url + (await benchPath(url)), '.scale-weight'), '.scale-weight', emitter)
+  const ours = await timesOn(
+    await open(url + (await benchPath(url)), '.scale-panel_scale-weight'),
+    '.scale-panel_scale-weight',
+    emitter,
+  )
   const plain = await timesOn(await open(bare.url, '#weight'), '#weight', emitter)
   await browser.close()
   await bare.close()

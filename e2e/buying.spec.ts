@@ -45,10 +45,10 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
   // Its true cost opens to a formula with its own numbers.
   await page
     .getByRole('row', { name: /Bird, corn-fed/ })
-    .locator('.cost .figure')
+    .locator('.buying_cost .figure_figure')
     .first()
     .click()
-  await expect(page.locator('.formula')).toContainText('A kilo')
+  await expect(page.locator('.figure_formula')).toContainText('A kilo')
 
   await page.goto('/buying/lists')
   await file.setInputFiles(
@@ -84,7 +84,7 @@ test('a new price turns a verdict, and Today says what turned it', async ({ page
   await page.getByLabel('Price, EUR').fill('10,9')
   await page.getByRole('button', { name: 'Save this price' }).click()
   await expect(page.getByText('make → buy')).toBeVisible()
-  await expect(page.locator('.price-chart')).toBeVisible()
+  await expect(page.locator('.price-chart_price-chart')).toBeVisible()
   await page.getByRole('link', { name: 'Today' }).click()
   await expect(turned).toContainText('Duck')
 })
@@ -168,12 +168,12 @@ test('one bird parted, and one purchase as meals', async ({ page }) => {
     .getByRole('region', { name: /a price for each part/ })
     .getByRole('row')
     .nth(1)
-    .locator('.figure')
+    .locator('.figure_figure')
   const at30 = await price.textContent()
   await page.getByLabel('Target margin, %').fill('50')
   await expect(price).not.toHaveText(at30 as string)
   await page.goto('/buying/meals')
-  const sentence = page.locator('.buying-answer')
+  const sentence = page.locator('.buying_buying-answer')
   await expect(sentence).toContainText('servings')
   const before = await sentence.textContent()
   await page.getByLabel('Grams of drumsticks a serving').fill('200')

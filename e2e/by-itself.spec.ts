@@ -46,7 +46,7 @@ test('a weight that looks like another pile is asked about, and one touch puts i
   await page.getByLabel('Take by itself').check()
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
   await putOn(request, 655)
-  await expect(page.locator('.bench-said')).toContainText('Which pile? It looks like bones and back.')
+  await expect(page.locator('.bench_bench-said')).toContainText('Which pile? It looks like bones and back.')
   await expect(tile(page, 'bones and back')).toContainText('looks like one of these')
   await page.locator('body').press('Enter')
   await expect(tile(page, 'bones and back')).toContainText('655')

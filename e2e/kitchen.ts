@@ -115,7 +115,7 @@ async function liftOff(request: APIRequestContext): Promise<void> {
 export async function nextOnScale(page: Page, grams: number): Promise<void> {
   await liftOff(page.request)
   await putOn(page.request, grams)
-  await expect(page.locator('.scale-state')).toContainText('settled')
+  await expect(page.locator('.scale-panel_scale-state')).toContainText('settled')
 }
 
 export const tile = (page: Page, name: string) =>

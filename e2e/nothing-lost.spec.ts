@@ -120,7 +120,7 @@ test('another device sees every reading, move and clock within a second', async 
   await expect(other.getByRole('button', { name: /pause the clock/ })).toBeVisible(soon)
   // What another cook weighed is theirs to take back.
   await other.getByRole('button', { name: 'Undo' }).click()
-  await expect(other.locator('.bench-said')).toContainText('Undone: 279')
+  await expect(other.locator('.bench_bench-said')).toContainText('Undone: 279')
   await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled()
   await other.context().close()
 })

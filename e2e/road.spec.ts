@@ -27,7 +27,7 @@ const WHOLE_PILES: readonly [string, number][] = [
 async function weigh(page: Page, pile: string, grams: number): Promise<void> {
   await nextOnScale(page, grams)
   await tile(page, pile).click()
-  await expect(page.locator('.bench-said')).toContainText(pile)
+  await expect(page.locator('.bench_bench-said')).toContainText(pile)
 }
 
 test.beforeEach(({ request }) => putOn(request, 0))
@@ -107,7 +107,7 @@ for (const { what, start, weights, most } of ROADS) {
       await nextOnScale(page, grams)
       // The bench knows which pile comes next: the same key takes every weight.
       await page.locator('body').press('Enter')
-      await expect(page.locator('.bench-said')).toContainText('Took')
+      await expect(page.locator('.bench_bench-said')).toContainText('Took')
       actions++
     }
     await page.getByRole('button', { name: 'Finish' }).click()
@@ -129,12 +129,12 @@ for (const { what, start, weights, most } of ROADS) {
 test('a load is taken once, and undo takes it back', async ({ page, request }) => {
   const id = await startBirds(page, 1, '2100')
   await weigh(page, 'supremes', 284)
-  await expect(page.locator('.scale-state')).toContainText('taken: lift it off')
+  await expect(page.locator('.scale-panel_scale-state')).toContainText('taken: lift it off')
   await page.locator('body').press('Enter')
-  await expect(page.locator('.bench-said')).toContainText('taken already')
+  await expect(page.locator('.bench_bench-said')).toContainText('taken already')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(tile(page, 'supremes')).toContainText('0 of 2 pieces')
-  await expect(page.locator('.scale-state')).toContainText('settled')
+  await expect(page.locator('.scale-panel_scale-state')).toContainText('settled')
   await expect
     .poll(async () => (await stateOf(request, id)).facts.filter((fact) => fact.kind === 'void').length)
     .toBe(1)
@@ -152,15 +152,15 @@ test('everything at the bench works by keys alone', async ({ page }) => {
   await page.locator('body').press('u')
   await expect(tile(page, 'supremes')).toContainText('1 of 2 pieces')
   await page.locator('body').press('t')
-  await expect(page.locator('.scale-state')).toContainText('tare 279')
+  await expect(page.locator('.scale-panel_scale-state')).toContainText('tare 279')
   await page.locator('body').press('?')
   await expect(page.getByRole('dialog')).toContainText('next step')
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toBeHidden()
   const step = page.getByRole('region', { name: 'Step' })
-  const before = await step.locator('.step-place').textContent()
+  const before = await step.locator('.step-card_step-place').textContent()
   await page.locator('body').press('n')
-  await expect(step.locator('.step-place')).not.toHaveText(before as string)
+  await expect(step.locator('.step-card_step-place')).not.toHaveText(before as string)
   await page.keyboard.press('g')
   await page.keyboard.press('t')
   await expect(page.getByRole('heading', { name: 'Latest records' })).toBeVisible()
@@ -170,7 +170,7 @@ test('everything at the bench works by keys alone', async ({ page }) => {
 test('a whole bird by the number pad alone, with a cause named at the end', async ({ page, request }) => {
   const id = await startBirds(page, 1, '2100')
   const pad = (key: string) => page.keyboard.press(key)
-  const step = page.locator('.step-place')
+  const step = page.locator('.step-card_step-place')
   await pad('NumpadAdd')
   await expect(step).toContainText('Step 2 of 9')
   await pad('NumpadDivide')
@@ -179,17 +179,17 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   for (const grams of [84, 284, 273, 168, 240, 241, 735]) {
     await nextOnScale(page, grams)
     await pad('NumpadEnter')
-    await expect(page.locator('.bench-said')).toContainText('Took')
+    await expect(page.locator('.bench_bench-said')).toContainText('Took')
   }
   await pad('NumpadSubtract')
-  await expect(page.locator('.bench-said')).toContainText('Undone')
+  await expect(page.locator('.bench_bench-said')).toContainText('Undone')
   await pad('NumpadEnter')
   await pad('NumpadMultiply')
   await page.keyboard.type('42')
   await pad('NumpadEnter')
   await expect(tile(page, 'bin')).toContainText('42')
   await pad('Numpad0')
-  await expect(page.locator('.scale-state')).toContainText('tare 735')
+  await expect(page.locator('.scale-panel_scale-state')).toContainText('tare 735')
   await pad('NumpadDecimal')
   const asked = page.getByRole('dialog', { name: 'What happened here?' })
   await expect(asked).toContainText('Less supremes than expected')
@@ -204,7 +204,7 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   const { record } = await stateOf(request, id)
   const pileId = record.piles.find((pile) => pile.name === 'supremes')?.id
   expect(record.causes).toEqual([{ pileId, cause: 'meat-on-bones' }])
-  await expect(page.locator('.verdict').getByText('meat left on carcass or frame')).toBeVisible()
+  await expect(page.locator('.verdict_verdict').getByText('meat left on carcass or frame')).toBeVisible()
   await zeroScale(page.request, id)
 })
 
@@ -214,7 +214,7 @@ test('the stand-in panel puts 281 g on and lifts it off', async ({ page }) => {
   await expect(panel).toContainText('simulated')
   await panel.getByLabel('Grams to put on').fill('281')
   await panel.getByRole('button', { name: 'Put on' }).click()
-  await expect(page.locator('.scale-weight')).toHaveText('281\u00a0g')
+  await expect(page.locator('.scale-panel_scale-weight')).toHaveText('281\u00a0g')
   await panel.getByRole('button', { name: 'Lift off' }).click()
-  await expect(page.locator('.scale-weight')).toHaveText('0\u00a0g')
+  await expect(page.locator('.scale-panel_scale-weight')).toHaveText('0\u00a0g')
 })

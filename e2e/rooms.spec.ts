@@ -6,14 +6,16 @@ const COMPRESSED_LIMIT = 250 * 1024
 test('every target at the bench is at least 64 pixels high, and the weight 72', async ({ page }) => {
   const bench = `/bench/${await rowOf(page.request, 'open')}`
   await page.goto(bench)
-  await expect(page.locator('.tile').first()).toBeVisible()
+  await expect(page.locator('.tiles_tile').first()).toBeVisible()
   const heights = await page
-    .locator('.tile, .scale .btn, .typed input, .pieces li button, .finish, .bench-heading .btn, .step-moves .btn')
+    .locator(
+      '.tiles_tile, .scale-panel_scale .btn, .scale-panel_typed input, .piece-list_pieces li button, .running_finish, .bench-heading_bench-heading .btn, .step-card_step-moves .btn',
+    )
     .evaluateAll((all) => all.map((each) => Math.round(each.getBoundingClientRect().height)))
   expect(heights.length).toBeGreaterThan(10)
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64)
   const size = await page
-    .locator('.scale-weight')
+    .locator('.scale-panel_scale-weight')
     .evaluate((each) => Number.parseFloat(getComputedStyle(each).fontSize))
   expect(size).toBeGreaterThanOrEqual(72)
 })
@@ -37,7 +39,7 @@ test('the bench loads less than 250 kB of compressed script, and nothing from el
   })
   session.on('Network.loadingFinished', ({ requestId }) => loaded.add(requestId))
   await page.goto(bench)
-  await expect(page.locator('.scale-weight')).toBeVisible()
+  await expect(page.locator('.scale-panel_scale-weight')).toBeVisible()
   await expect.poll(() => [...scripts].filter((each) => !loaded.has(each))).toEqual([])
   expect(elsewhere).toEqual([])
   expect(bytes).toBeGreaterThan(50 * 1024)

@@ -23,7 +23,7 @@ async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Pr
 
 test('figures open to their formula with their own numbers', async ({ page }) => {
   await page.goto(`/verdict/${await closedId(page.request, -1)}`)
-  await page.locator('.sentence .figure').first().click()
+  await page.locator('.sentence_sentence .figure_figure').first().click()
   await expect(page.getByRole('tooltip')).toContainText(/cost of [a-z ]+ ÷ portions/)
   await expect(page.getByRole('tooltip')).toContainText(/= €[\d.]+ ÷ \d+= €[\d.]+/)
 })
@@ -136,7 +136,7 @@ test('the school reads pounds, ounces and dollars', async ({ page }) => {
   await page.getByLabel('Kitchen').selectOption({ label: 'Goods Shed School' })
   await page.getByRole('row', { name: /S-02/ }).getByRole('link').click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('a pound')
-  await expect(page.locator('.piles').getByRole('row', { name: /drumsticks/ })).toContainText('oz')
+  await expect(page.locator('.piles-table_piles').getByRole('row', { name: /drumsticks/ })).toContainText('oz')
 })
 
 test('how sure a verdict is, what moves it, and on how many tests it rests', async ({ page }) => {
@@ -147,18 +147,18 @@ test('how sure a verdict is, what moves it, and on how many tests it rests', asy
   })
   await expect(section).toContainText(/It rests on \d+ of the kitchen’s own tests/)
   await expect(section.getByRole('table').getByRole('row').nth(1)).toContainText(/yield|price|minutes|by-products/)
-  await expect(section.locator('.forecast-chart')).toBeVisible()
+  await expect(section.locator('.forecast_forecast-chart')).toBeVisible()
   // A seed draws the same on every device: what was said is said again.
-  const said = await section.locator('.forecast-sentence').textContent()
+  const said = await section.locator('.forecast_forecast-sentence').textContent()
   await page.reload()
-  await expect(section.locator('.forecast-sentence')).toHaveText(said as string)
+  await expect(section.locator('.forecast_forecast-sentence')).toHaveText(said as string)
 })
 
 test('draws in the browser are those that Node.js draws', async ({ page }) => {
   const id = await closedId(page.request, 0)
   await page.goto(`/verdict/${id}`)
   const section = page.getByRole('region', { name: 'How sure is it' })
-  await expect(section.locator('.forecast-sentence')).toBeVisible()
+  await expect(section.locator('.forecast_forecast-sentence')).toBeVisible()
   const kitchen = await larchHalt(page.request)
   const base = `/api/kitchens/${kitchen.id}/fabrications/${id}`
   const document = (await (await page.request.get(`${base}/document.json`)).json()) as FabricationDocument
@@ -179,11 +179,11 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
   run.step(100_000)
   const { mean, low, high, probability } = forecastOf(model, spreads, run.savings)
   const money = (amount: number) => `${amount < 0 ? '\u2212' : ''}€${Math.abs(amount).toFixed(2)}`
-  await expect(section.locator('.forecast-sentence')).toContainText(
+  await expect(section.locator('.forecast_forecast-sentence')).toContainText(
     probability > 0.995 ? 'more than 99 of 100' : `${Math.round(probability * 100)} of 100`,
   )
-  await expect(section.locator('.forecast-sentence')).toContainText(`${money(Math.abs(mean))}`)
-  await expect(section.locator('.forecast-sentence')).toContainText(`between ${money(low)} and ${money(high)}`)
+  await expect(section.locator('.forecast_forecast-sentence')).toContainText(`${money(Math.abs(mean))}`)
+  await expect(section.locator('.forecast_forecast-sentence')).toContainText(`between ${money(low)} and ${money(high)}`)
 })
 
 test('batch size, portions and steps stand with the verdict, and its factors on a card', async ({ page }) => {
@@ -192,7 +192,7 @@ test('batch size, portions and steps stand with the verdict, and its factors on 
   await page.goto(`/verdict/${chicken?.id}`)
   const batch = page.getByRole('region', { name: 'How many at once' })
   await expect(batch).toContainText(/Making pays from|No batch up to/)
-  await expect(batch.locator('.forecast-chart')).toBeVisible()
+  await expect(batch.locator('.forecast_forecast-chart')).toBeVisible()
   await expect(page.getByRole('region', { name: 'The portions themselves' })).toContainText('within bounds')
   await page.getByRole('link', { name: 'Cost factors as a card for the wall' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cost factors: Chicken, eviscerated')
@@ -226,7 +226,7 @@ test('the verdict is one page of PDF, also of a what-if, and is not there for on
 
 test('cut styles of one item stand side by side, and the link keeps which', async ({ page, context }) => {
   await page.goto('/verdict/styles?of=Chicken%2C+eviscerated')
-  const rows = page.locator('.side-table').first().getByRole('rowheader')
+  const rows = page.locator('.side-table_side-table').first().getByRole('rowheader')
   await expect(rows).toHaveCount(6)
   await page.getByText('Which stand here').click()
   await page
@@ -237,6 +237,8 @@ test('cut styles of one item stand side by side, and the link keeps which', asyn
   await expect(rows).toHaveCount(5)
   const other = await context.newPage()
   await other.goto(page.url())
-  await expect(other.locator('.side-table').first().getByRole('rowheader')).toHaveText(await rows.allTextContents())
+  await expect(other.locator('.side-table_side-table').first().getByRole('rowheader')).toHaveText(
+    await rows.allTextContents(),
+  )
   await other.close()
 })

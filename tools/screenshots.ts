@@ -94,7 +94,7 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'bench-causes', path: bench, act: finishEarly },
     { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
-    { name: 'verdict', path: verdict, act: (page) => page.locator('.forecast-sentence').waitFor() },
+    { name: 'verdict', path: verdict, act: (page) => page.locator('.forecast_forecast-sentence').waitFor() },
     { name: 'settings', path: '/settings' },
     {
       name: 'verdict-assumptions',
@@ -121,7 +121,7 @@ async function shotsOf(url: string): Promise<Shot[]> {
 
 /** A rack with its cuts, when they are there. */
 async function showRack(page: Page): Promise<void> {
-  const drawing = page.locator('.rack-drawing')
+  const drawing = page.locator('.rack-drawing_rack-drawing')
   await drawing.waitFor()
   await drawing.evaluate((element) => element.scrollIntoView({ block: 'center' }))
 }

@@ -2,12 +2,14 @@ import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { listBuiltFiles } from './build/list-built-files.ts'
 import { preloadFonts } from './build/preload-fonts.ts'
+import { scopedName } from './build/scoped-name.ts'
 
 const WORKER = 'service-worker.js'
 
 export default defineConfig({
   plugins: [react(), preloadFonts(), listBuiltFiles(WORKER)],
   css: {
+    modules: { localsConvention: 'camelCase', generateScopedName: scopedName },
     preprocessorOptions: {
       // The style library is written for an older way of the language; it knows.
       scss: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] },

@@ -1,5 +1,5 @@
-import './animal-drawing.css'
 import { DRAWINGS, type DrawingName, type DrawingView, drawingOf } from '@fleam/catalogue'
+import css from './animal-drawing.module.css'
 
 interface AnimalDrawingProps {
   /** Name of the drawing, as the item has it. */
@@ -22,7 +22,7 @@ export function AnimalDrawing({ name, cut, regions, label }: AnimalDrawingProps)
     (view) => (cut !== null && cut in view.cuts) || regions.some((each) => each in view.regions),
   )
   return (
-    <figure className="drawing" aria-label={label}>
+    <figure className={css.drawing} aria-label={label}>
       {(showing.length > 0 ? showing : views.slice(0, 1)).map((view) => (
         <View key={view.id} view={view} cut={cut} regions={regions} />
       ))}
@@ -42,17 +42,17 @@ function View({ view, cut, regions }: ViewProps) {
     <svg viewBox={`0 0 ${view.width} ${view.height}`} role="img" aria-label={view.label}>
       <defs>
         <pattern id="lit-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect className="hatch-ground" width="7" height="7" />
-          <line className="hatch-line" x1="0" y1="0" x2="0" y2="7" />
+          <rect className={css.hatchGround} width="7" height="7" />
+          <line className={css.hatchLine} x1="0" y1="0" x2="0" y2="7" />
         </pattern>
       </defs>
       {Object.entries(view.regions).map(([region, path]) => (
-        <path key={region} d={path} className={regions.includes(region) ? 'region lit' : 'region'} />
+        <path key={region} d={path} className={regions.includes(region) ? `${css.region} ${css.lit}` : css.region} />
       ))}
       {view.outline.map((path) => (
-        <path key={path} d={path} className="outline" />
+        <path key={path} d={path} className={css.outline} />
       ))}
-      {cutPath ? <path d={cutPath} className="cut" /> : null}
+      {cutPath ? <path d={cutPath} className={css.cut} /> : null}
     </svg>
   )
 }

@@ -1,6 +1,6 @@
-import './buying-room.css'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router-dom'
+import css from './buying-room.module.css'
 
 const WAYS = [
   ['Compare', '/buying'],
@@ -22,7 +22,7 @@ interface BuyingRoomProps {
 /** The frame of every page of Buying, from the price to the cold. */
 export const BuyingRoom = ({ title, actions, children }: BuyingRoomProps) => (
   <div className="room buying">
-    <nav className="buying-ways" aria-label="Buying">
+    <nav className={css.buyingWays} aria-label="Buying">
       {WAYS.map(([name, path]) => (
         <NavLink key={path} to={path} end={path === '/buying'}>
           {name}

@@ -1,9 +1,9 @@
 import 'react-datepicker/dist/react-datepicker.css'
-import './day-field.css'
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import DatePicker from 'react-datepicker'
 import { useKitchen } from '../data/kitchen-context.ts'
+import css from './day-field.module.css'
 
 /** The kitchen's own form first; what is typed in another usual one is understood too. */
 const FORMS = {
@@ -31,7 +31,7 @@ export function DayField({ label, value, onChange, hint, error }: DayFieldProps)
   const { units } = useKitchen()
   const id = useId()
   return (
-    <Form.Group controlId={id}>
+    <Form.Group controlId={id} className={css.dayField}>
       <Form.Label>{label}</Form.Label>
       <DatePicker
         id={id}

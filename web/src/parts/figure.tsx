@@ -1,9 +1,9 @@
-import './figure.css'
 import { type Explanation, evaluate, explain, type FigureRef, moreDigits, word } from '@fleam/core'
 import { type ReactNode, useRef, useState } from 'react'
 import Overlay from 'react-bootstrap/Overlay'
 import Popover from 'react-bootstrap/Popover'
 import { useAppraised } from './appraised-context.ts'
+import css from './figure.module.css'
 import type { Format } from './use-format.ts'
 
 interface FigureProps {
@@ -88,7 +88,7 @@ function Opening({ className, body, children }: OpeningProps) {
       <button
         type="button"
         ref={button}
-        className={`figure ${className}`}
+        className={`${css.figure} ${className}`}
         aria-expanded={isOpen}
         onClick={() => setOpen((before) => !before)}
       >
@@ -106,7 +106,7 @@ function Opening({ className, body, children }: OpeningProps) {
             if (!button.current?.contains(event.target as Node)) setOpen(false)
           }}
         >
-          <Popover className="formula">{body}</Popover>
+          <Popover className={css.formula}>{body}</Popover>
         </Overlay>
       ) : null}
     </>
@@ -152,15 +152,15 @@ function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   return (
     <Popover.Body>
       <h3>{format.words(title)}</h3>
-      <p className="formula-names">= {names}</p>
-      <p className="formula-numbers">
+      <p className={css.formulaNames}>= {names}</p>
+      <p className={css.formulaNumbers}>
         = {numbers}
         <br />= <strong>{own}</strong>
       </p>
       {quantity === 'money' && isMovedByRounding(own, shown) ? (
-        <p className="formula-note">Shown as {shown}, so that the parts add up to their total.</p>
+        <p className={css.formulaNote}>Shown as {shown}, so that the parts add up to their total.</p>
       ) : null}
-      {note ? <p className="formula-note">{format.words(note)}</p> : null}
+      {note ? <p className={css.formulaNote}>{format.words(note)}</p> : null}
     </Popover.Body>
   )
 }

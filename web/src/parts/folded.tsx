@@ -1,6 +1,6 @@
-import './folded.css'
 import { type ReactNode, useState } from 'react'
 import { readSetting, writeSetting } from '../data/settings.ts'
+import css from './folded.module.css'
 
 /** A part of a page that opens when it is wanted, and is remembered on this device. */
 export interface NamedPart {
@@ -41,8 +41,8 @@ interface FoldedPartProps {
 export function FoldedPart({ part: { id, title }, parts, children }: FoldedPartProps) {
   const isOpen = parts.isOpen(id)
   return (
-    <div className={isOpen ? 'folded open' : 'folded'} id={`part-${id}`}>
-      <button type="button" className="folded-title" aria-expanded={isOpen} onClick={() => parts.set([id], !isOpen)}>
+    <div className={isOpen ? `${css.folded} ${css.open}` : css.folded} id={`part-${id}`}>
+      <button type="button" className={css.foldedTitle} aria-expanded={isOpen} onClick={() => parts.set([id], !isOpen)}>
         <span aria-hidden>{isOpen ? '−' : '+'}</span> {title}
       </button>
       {isOpen ? children : null}
@@ -66,7 +66,7 @@ export function JumpLinks({ first, folded, parts }: JumpLinksProps) {
     requestAnimationFrame(() => document.getElementById(elementId)?.scrollIntoView())
   }
   return (
-    <nav className="jump-links" aria-label="Parts of this page">
+    <nav className={css.jumpLinks} aria-label="Parts of this page">
       {first.map(({ id, title }) => (
         <button key={id} type="button" onClick={() => goTo(id)}>
           {title}

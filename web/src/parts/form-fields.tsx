@@ -3,6 +3,7 @@ import type { ReactNode } from 'react'
 import Form from 'react-bootstrap/Form'
 import { type Control, Controller, type FieldPath, type FieldValues, useController } from 'react-hook-form'
 import { DayField } from './day-field.tsx'
+import css from './form-fields.module.css'
 import { NumberField } from './number-field.tsx'
 import { WeightField } from './weight-field.tsx'
 
@@ -73,7 +74,7 @@ interface FormTextProps<T extends FieldValues> extends FormFieldProps<T> {
   /** So many lines; one where nothing is said. */
   rows?: number
   maxLength?: number
-  className?: string
+  className?: string | undefined
 }
 
 /** Words in a form; what is wrong with them stands beside them. */
@@ -152,7 +153,7 @@ export function FormDay<T extends FieldValues>({ control, name, ...props }: Form
 /** A part of a form that few need: folded until it is opened. */
 export function MoreFields({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <details className="wide more-fields">
+    <details className={`wide ${css.moreFields}`}>
       <summary>{title}</summary>
       <div className="more-fields-body">{children}</div>
     </details>

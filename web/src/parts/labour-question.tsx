@@ -1,7 +1,7 @@
-import './labour-question.css'
 import type { LabourAnswer, LabourDoubt, LabourSource } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import css from './labour-question.module.css'
 import { NumberField } from './number-field.tsx'
 import type { useFormat } from './use-format.ts'
 
@@ -31,11 +31,11 @@ export function LabourQuestion({ doubt, answer, format, isBusy = false, onAnswer
     { source: 'expected', words: `Use the expected, ${minutes(doubt.expectedMinutes)}` },
   ] as const
   return (
-    <fieldset className="labour-question">
+    <fieldset className={css.labourQuestion}>
       <legend>
         The clocks say {minutes(doubt.timedMinutes)}, {minutes(doubt.expectedMinutes)} were expected. Which is right?
       </legend>
-      <div className="labour-answers">
+      <div className={css.labourAnswers}>
         {choices.map(({ source, words }) => (
           <button
             key={source}

@@ -1,8 +1,8 @@
-import './search-choice.css'
 import { type UseComboboxState, type UseComboboxStateChangeOptions, useCombobox } from 'downshift'
 import { ChevronDown } from 'lucide-react'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
+import css from './search-choice.module.css'
 
 export interface SearchedChoice {
   id: string
@@ -48,17 +48,17 @@ export function SearchChoice(props: SearchChoiceProps) {
   })
   const { isOpen, highlightedIndex, getLabelProps, getInputProps, getMenuProps, getItemProps } = combobox
   return (
-    <div className="search-choice">
+    <div className={css.searchChoice}>
       <Form.Label {...getLabelProps()}>{label}</Form.Label>
-      <div className="search-choice-field">
+      <div className={css.searchChoiceField}>
         <Form.Control
           {...getInputProps({ onFocus: (event) => (event.target as HTMLInputElement).select() })}
           placeholder={placeholder}
           isInvalid={error !== undefined}
         />
-        <ChevronDown size={16} aria-hidden className="search-choice-mark" />
+        <ChevronDown size={16} aria-hidden className={css.searchChoiceMark} />
       </div>
-      <ul {...getMenuProps()} className={isOpen ? 'search-choice-list open' : 'search-choice-list'}>
+      <ul {...getMenuProps()} className={isOpen ? `${css.searchChoiceList} ${css.open}` : css.searchChoiceList}>
         {isOpen
           ? found.map((choice, index) => (
               <li

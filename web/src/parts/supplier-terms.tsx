@@ -1,4 +1,3 @@
-import './supplier-terms.css'
 import type { Supplier } from '@fleam/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
@@ -10,6 +9,7 @@ import { useMergeSuppliers, useSuppliers, useUpdateSupplier } from '../data/buyi
 import { useKitchen } from '../data/kitchen-context.ts'
 import { FormNumber } from './form-fields.tsx'
 import { Failed } from './states.tsx'
+import css from './supplier-terms.module.css'
 
 /** What each supplier asks for a delivery, and its least order: they hold wherever a price says nothing else. */
 export function SupplierTerms() {
@@ -53,7 +53,7 @@ function TermsRow({ supplier, others }: TermsRowProps) {
     put.mutate({ ...supplier, name, delivery: delivery ?? 0, minimumOrder, address: address.trim() || null }),
   )
   return (
-    <form className="supplier-terms" onSubmit={(event) => void save(event)} noValidate>
+    <form className={css.supplierTerms} onSubmit={(event) => void save(event)} noValidate>
       <Form.Group controlId={`supplier-${supplier.id}`}>
         <Form.Label>Name</Form.Label>
         <Form.Control isInvalid={errors.name !== undefined} {...form.register('name')} />
@@ -100,7 +100,7 @@ function MergeChoice({ supplier, others }: TermsRowProps) {
       </Form.Group>
       {other ? (
         <Button
-          className="supplier-merge"
+          className={css.supplierMerge}
           variant="outline-dark"
           disabled={merge.isPending}
           onClick={() => merge.mutate({ from: supplier.id, into: other.id })}

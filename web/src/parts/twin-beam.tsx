@@ -1,7 +1,7 @@
-import './twin-beam.css'
 import { type Appraisal, type Segment, twinBeam } from '@fleam/core'
 import { useId, useMemo } from 'react'
 import { useAppraised } from './appraised-context.ts'
+import css from './twin-beam.module.css'
 import { useWidth } from './use-width.ts'
 
 interface TwinBeamProps {
@@ -31,7 +31,7 @@ export function TwinBeam({ small = false, active = null, hasMoney = true, expect
   const shown = hasMoney ? (['weight', 'money'] as const) : (['weight'] as const)
   const moneyBySegment = new Map(beam.money.map((segment) => [segment.at ?? segment.kind, segment]))
   return (
-    <figure className={small ? 'twin-beam small' : 'twin-beam'} ref={ref}>
+    <figure className={small ? `${css.twinBeam} small` : css.twinBeam} ref={ref}>
       <svg width={width} height={total} viewBox={`0 0 ${width} ${total}`} aria-hidden focusable="false">
         <BeamPatterns id={id} />
         {beam.weight.map((segment) => {
@@ -129,13 +129,13 @@ function Stretch({ segment, width, height, patternId, isMoney, isActive, amount 
   const fits = (text: string) => text.length * LETTER_WIDTH < w - 12
   const isPrimary = segment.class === 'primary'
   return (
-    <g className={isActive ? 'stretch active' : 'stretch'}>
+    <g className={isActive ? `${css.stretch} active` : css.stretch}>
       <rect x={x} width={w} height={height} fill={fillOf(segment, patternId, isMoney)} />
       {amount === null ? null : (
-        <g className={isPrimary ? 'stretch-words on-dark' : 'stretch-words'}>
+        <g className={isPrimary ? css.onDark : undefined}>
           {isPrimary || !fits(name) ? null : (
             <rect
-              className="stretch-plate"
+              className={css.stretchPlate}
               x={x + 3}
               y={4}
               width={Math.max(name.length, amount.length) * LETTER_WIDTH + 6}
@@ -147,14 +147,14 @@ function Stretch({ segment, width, height, patternId, isMoney, isActive, amount 
               <text x={x + 6} y={18}>
                 {name}
               </text>
-              <text className="stretch-amount" x={x + 6} y={35}>
+              <text className={css.stretchAmount} x={x + 6} y={35}>
                 {amount}
               </text>
             </>
           ) : w > NUMBER_ROOM && number !== '' ? (
             <>
               {isPrimary ? null : (
-                <rect className="stretch-plate" x={x + w / 2 - 8} y={height / 2 - 10} width={16} height={20} />
+                <rect className={css.stretchPlate} x={x + w / 2 - 8} y={height / 2 - 10} width={16} height={20} />
               )}
               <text x={x + w / 2} y={height / 2 + 5} textAnchor="middle">
                 {number}
@@ -180,17 +180,21 @@ function Link({ width, top, bottom, above, below }: LinkProps) {
   const at = (share: number, y: number) => `${(share * width).toFixed(1)} ${y}`
   return (
     <path
-      className={above.class === 'primary' ? 'beam-link primary' : 'beam-link'}
+      className={above.class === 'primary' ? `${css.beamLink} ${css.primary}` : css.beamLink}
       d={`M${at(above.from, top)}L${at(above.to, top)}L${at(below.to, bottom)}L${at(below.from, bottom)}Z`}
     />
   )
 }
 
 function BeamPatterns({ id }: { id: string }) {
-  const line = (name: string, d: string, className = 'beam-pattern') => (
+  const line = (
+    name: string,
+    d: string,
+    pattern: 'beam-pattern' | 'beam-kept' | 'beam-waste' | 'beam-rest' = 'beam-pattern',
+  ) => (
     <pattern key={name} id={`${id}-${name}`} width="8" height="8" patternUnits="userSpaceOnUse">
-      <rect width="8" height="8" className={`${className}-ground`} />
-      <path d={d} className={className} />
+      <rect width="8" height="8" className={css[`${pattern}-ground`]} />
+      <path d={d} className={css[pattern]} />
     </pattern>
   )
   const drawings = {

@@ -1,9 +1,9 @@
-import './data-table.css'
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import type { DataColumn } from './columns.ts'
+import css from './data-table.module.css'
 import { ManyRows, TableRows, type TableRowsProps } from './table-rows.tsx'
 import { TableTools } from './table-tools.tsx'
 import { type DataTableState, useDataTable } from './use-data-table.ts'
@@ -48,9 +48,9 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
   const isLong = shown.length > MAX_DRAWN
   const body = { ...props, rows: shown, columns: table.columns }
   return (
-    <div className="data-table">
+    <div className={css.dataTable}>
       <TableTools name={name} table={table} columns={columns} count={isPage || isSearchedAbove ? 0 : rows.length} />
-      <div ref={scroller} className={isLong ? 'table-responsive long' : 'table-responsive'}>
+      <div ref={scroller} className={isLong ? `table-responsive ${css.long}` : 'table-responsive'}>
         <Table className={className ?? 'list-table'} aria-rowcount={isLong ? shown.length + 1 : undefined}>
           <Headings table={table} isSortable={!isPage} />
           {isLong ? <ManyRows scroller={scroller} {...body} /> : <TableRows {...body} />}
@@ -88,7 +88,7 @@ function Headings<Row>({ table, isSortable }: { table: DataTableState<Row>; isSo
               ) : !isSortable ? (
                 column.header
               ) : (
-                <button type="button" className="sort" onClick={() => table.sortBy(column.id)}>
+                <button type="button" className={css.sort} onClick={() => table.sortBy(column.id)}>
                   {column.header}
                   {order === 'up' ? <ArrowUp size={14} aria-hidden /> : null}
                   {order === 'down' ? <ArrowDown size={14} aria-hidden /> : null}

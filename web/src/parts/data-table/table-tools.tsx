@@ -4,6 +4,7 @@ import Dropdown from 'react-bootstrap/Dropdown'
 import Form from 'react-bootstrap/Form'
 import type { DataColumn } from './columns.ts'
 import { csvOf, download } from './csv.ts'
+import css from './data-table.module.css'
 import type { DataTableState } from './use-data-table.ts'
 
 /** From so many rows on a list can be searched. */
@@ -19,7 +20,7 @@ interface TableToolsProps<Row> {
 /** Finding in a list, choosing its columns, and taking what is shown along as CSV. */
 export function TableTools<Row>({ name, table, columns, count }: TableToolsProps<Row>) {
   return (
-    <div className="table-tools">
+    <div className={css.tableTools}>
       {count >= SEARCHED_FROM ? (
         <Form.Control
           type="search"

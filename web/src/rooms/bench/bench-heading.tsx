@@ -1,6 +1,8 @@
 import { LotLink } from '../../parts/lot-link.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './bench-heading.module.css'
 import { BenchOptions } from './bench-options.tsx'
+import clocksCss from './clocks/clocks.module.css'
 import { Clocks } from './clocks/clocks.tsx'
 import type { Bench } from './state/use-bench.ts'
 
@@ -12,7 +14,7 @@ export function BenchHeading({ bench }: { bench: Bench }) {
   const format = useFormat(record.currency)
   const here = bench.settings.cookId
   return (
-    <header className="bench-heading">
+    <header className={css.benchHeading}>
       <div>
         <h1>
           {record.item} <span className="quiet">for</span> {record.style.toLowerCase()}
@@ -29,7 +31,7 @@ export function BenchHeading({ bench }: { bench: Bench }) {
           {STATUS_WORDS[record.status]}
         </p>
       </div>
-      <div className="clocks">
+      <div className={clocksCss.clocks}>
         <Clocks bench={bench} />
         <BenchOptions bench={bench} />
       </div>

@@ -4,6 +4,7 @@ import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { Link } from 'react-router-dom'
 import { useCooks } from '../../data/queries.ts'
+import css from './bench-options.module.css'
 import { Abandon } from './finish/abandon.tsx'
 import type { BenchSettings } from './state/bench-settings.ts'
 import type { Bench } from './state/use-bench.ts'
@@ -34,7 +35,7 @@ export function BenchOptions({ bench }: { bench: Bench }) {
             This device
           </Modal.Title>
         </Modal.Header>
-        <Modal.Body className="options">
+        <Modal.Body className={css.options}>
           <Form.Group controlId="bench-cook">
             <Form.Label>Who works here</Form.Label>
             <Form.Select

@@ -1,4 +1,3 @@
-import './bench.css'
 import type { FabricationState } from '@fleam/contract'
 import { lazy, type MouseEvent, Suspense, useState } from 'react'
 import { useParams } from 'react-router-dom'
@@ -7,6 +6,7 @@ import { useFabrication } from '../../data/queries.ts'
 import { AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
+import css from './bench.module.css'
 import { BenchHeading } from './bench-heading.tsx'
 import { Running } from './finish/running.tsx'
 import { useFinish } from './finish/use-finish.ts'
@@ -57,7 +57,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
     <AppraisedContext value={appraised}>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: hears the touches of its buttons, and is none itself */}
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: only touches leave the focus behind */}
-      <div className={state.record.steps.length > 0 ? 'bench with-steps' : 'bench'} onClick={letGo}>
+      <div className={state.record.steps.length > 0 ? `${css.bench} ${css.withSteps}` : css.bench} onClick={letGo}>
         <BenchHeading bench={bench} />
         <TwinBeam
           active={bench.activePile.name}
@@ -65,9 +65,9 @@ function BenchRoom({ state }: { state: FabricationState }) {
           hasMoney={state.record.priceFrom !== 'none'}
         />
         <ChecksLine bench={bench} />
-        <div className="bench-surface">
+        <div className={css.benchSurface}>
           <StepCard bench={bench} />
-          <div className="bench-piles">
+          <div className={css.benchPiles}>
             {state.record.shape === null ? null : (
               <Suspense fallback={null}>
                 <NextCut live={bench.live} />
@@ -82,7 +82,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
               elsewhere={state.record.steps[bench.stepAt]?.cautions ?? []}
             />
           </div>
-          <div className="bench-scale">
+          <div className={css.benchScale}>
             <ScalePanel bench={bench} />
             <Running
               live={bench.live}
@@ -94,7 +94,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
             <StandIn reading={bench.scale.reading} pile={bench.activePile} ap={state.record.purchase.invoiceWeight} />
           </div>
         </div>
-        <p className="bench-said" role="status" aria-live="polite">
+        <p className={css.benchSaid} role="status" aria-live="polite">
           {bench.said}
         </p>
         <KeysHelp isOpen={isHelpOpen} onOpen={() => setHelpOpen(true)} onClose={() => setHelpOpen(false)} />

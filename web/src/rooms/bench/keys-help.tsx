@@ -1,4 +1,6 @@
 import Modal from 'react-bootstrap/Modal'
+import benchCss from './bench.module.css'
+import css from './keys-help.module.css'
 
 const KEYS = [
   ['1 – 9', 'choose the pile; a settled weight goes onto it'],
@@ -20,7 +22,7 @@ interface KeysHelpProps {
 export function KeysHelp({ isOpen, onOpen, onClose }: KeysHelpProps) {
   return (
     <>
-      <button type="button" className="keys-button" onClick={onOpen}>
+      <button type="button" className={benchCss.keysButton} onClick={onOpen}>
         Keys <kbd>?</kbd>
       </button>
       <Modal show={isOpen} onHide={onClose} aria-labelledby="keys-title" centered>
@@ -30,7 +32,7 @@ export function KeysHelp({ isOpen, onOpen, onClose }: KeysHelpProps) {
           </Modal.Title>
         </Modal.Header>
         <Modal.Body>
-          <dl className="keys">
+          <dl className={css.keys}>
             {KEYS.map(([key, what]) => (
               <div key={key}>
                 <dt>

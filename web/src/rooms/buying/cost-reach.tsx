@@ -1,4 +1,5 @@
 import type { TrueCost } from '@fleam/core'
+import css from './cost-reach.module.css'
 
 const WIDTH = 180
 const HEIGHT = 22
@@ -10,10 +11,10 @@ export function CostReach({ cost, dearest }: { cost: TrueCost; dearest: number }
   const from = x(cost.costPerKg - cost.halfWidth)
   const to = x(cost.costPerKg + cost.halfWidth)
   return (
-    <svg className="cost-reach" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
-      <line className="base" x1={0} x2={WIDTH} y1={HEIGHT - 1} y2={HEIGHT - 1} />
-      <rect className="reach" x={from} y={5} width={Math.max(0, to - from) + MARK} height={12} />
-      <rect className="at" x={x(cost.costPerKg)} y={2} width={MARK} height={18} />
+    <svg className={css.costReach} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
+      <line className={css.base} x1={0} x2={WIDTH} y1={HEIGHT - 1} y2={HEIGHT - 1} />
+      <rect className={css.reach} x={from} y={5} width={Math.max(0, to - from) + MARK} height={12} />
+      <rect className={css.at} x={x(cost.costPerKg)} y={2} width={MARK} height={18} />
     </svg>
   )
 }

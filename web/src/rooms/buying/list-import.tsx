@@ -9,7 +9,9 @@ import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import type { ChosenList } from './chosen-list.ts'
 import { isOfWholeList, issueWords } from './issue-words.ts'
+import css from './list-import.module.css'
 import { ListPreview } from './list-preview.tsx'
+import mappingFieldsCss from './mapping-fields.module.css'
 import { MappingFields } from './mapping-fields.tsx'
 import { RowsToMend } from './rows-to-mend.tsx'
 import { type ListImportState, useListImport } from './use-list-import.ts'
@@ -47,7 +49,7 @@ export function ListImport({ list, onTaken, onLeave }: ListImportProps) {
         <strong>{list.name}</strong> <span className="quiet">read as {list.encoding.toUpperCase()}</span>
       </p>
       {ofList.length > 0 ? (
-        <div className="import-issues" role="alert">
+        <div className={css.importIssues} role="alert">
           <p>
             <strong>This list cannot be taken as it is.</strong> Say below which column is which, or choose another
             file.
@@ -114,7 +116,7 @@ const TAKES_WORDS = {
 
 const WhatIsTaken = ({ takes, onChange }: { takes: Takes; onChange: (takes: Takes) => void }) => (
   <fieldset className="form-actions">
-    <legend className="mapping-legend">What is taken</legend>
+    <legend className={mappingFieldsCss.mappingLegend}>What is taken</legend>
     {(Object.keys(TAKES_WORDS) as Takes[]).map((each) => (
       <Form.Check
         key={each}

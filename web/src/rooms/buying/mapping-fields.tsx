@@ -1,6 +1,7 @@
 import { PRICE_COLUMN_NAMES, PRICE_COLUMNS, type PriceMapping } from '@fleam/contract'
 import Form from 'react-bootstrap/Form'
 import { DayField } from '../../parts/day-field.tsx'
+import css from './mapping-fields.module.css'
 
 interface MappingFieldsProps {
   headers: readonly string[]
@@ -14,8 +15,8 @@ const NEEDED = new Set(['name', 'amount', 'per'])
 export function MappingFields({ headers, mapping, onChange }: MappingFieldsProps) {
   return (
     <fieldset>
-      <legend className="mapping-legend">Which column is which</legend>
-      <div className="mapping">
+      <legend className={css.mappingLegend}>Which column is which</legend>
+      <div className={css.mapping}>
         {PRICE_COLUMN_NAMES.map((column) => (
           <Form.Group key={column} controlId={`column-${column}`}>
             <Form.Label>

@@ -21,6 +21,8 @@ import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { orderWords, quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
+import buyingCss from './buying.module.css'
+import css from './meals.module.css'
 
 /** Grams of a part on one plate where the style does not say. */
 const USUAL_SERVING = 200
@@ -120,7 +122,7 @@ function Meals({ forms, units, eaters, day }: MealsProps) {
                 <tr key={pile.name}>
                   <th scope="row">{pile.name}</th>
                   <td>
-                    <div className="serving">
+                    <div className={css.serving}>
                       {pile.keeping === null ? (
                         <span className="quiet">not eaten</span>
                       ) : (
@@ -140,7 +142,7 @@ function Meals({ forms, units, eaters, day }: MealsProps) {
                     {dinner && dinner.servingsOver > 0 ? (
                       <>
                         <br />
-                        <span className="basis">{dinner.servingsOver} over</span>
+                        <span className={buyingCss.basis}>{dinner.servingsOver} over</span>
                       </>
                     ) : null}
                   </td>
@@ -205,7 +207,7 @@ function MealSentence({ view, eaters, dinners }: MealSentenceProps) {
   )
   const [fresh, frozen] = [sumOf(dinners, 'fresh'), sumOf(dinners, 'frozen')]
   return (
-    <p className="buying-answer">
+    <p className={buyingCss.buyingAnswer}>
       <strong>
         <OpenFigure
           explain={() => explain(view.document, view.appraisal, { group: 'cost', figure: 'ap' })}

@@ -15,11 +15,13 @@ import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
+import figureCss from '../../parts/figure.module.css'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
+import buyingCss from './buying.module.css'
 
 type Order = 'marginPerUnit' | 'marginPerHour'
 const USUAL_MARGIN_PERCENT = 30
@@ -97,7 +99,7 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
           style, what its piles are worth.
         </p>
       ) : null}
-      <Table className="ranking" responsive>
+      <Table className={buyingCss.ranking} responsive>
         <thead>
           <tr>
             <th scope="col">Cut style</th>
@@ -127,7 +129,7 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
         </thead>
         <tbody>
           {values.map((value, at) => (
-            <tr key={value.form.id} className={at === 0 ? 'first' : ''}>
+            <tr key={value.form.id} className={at === 0 ? buyingCss.first : ''}>
               <th scope="row">{value.form.style}</th>
               <td>
                 {value.form.article}
@@ -139,7 +141,7 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
               <td className="number">
                 {figure(value, 'worth', format.money(value.worth))}
                 <br />
-                <span className="basis">{worthWords(value)}</span>
+                <span className={buyingCss.basis}>{worthWords(value)}</span>
               </td>
               <td className="number">
                 <OpenFigure
@@ -150,7 +152,9 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
                 </OpenFigure>
               </td>
               <td className="number">{figure(value, 'margin', format.money(value.margin))}</td>
-              <td className="number cost">{figure(value, 'marginPerUnit', format.money(value.marginPerUnit))}</td>
+              <td className={`number ${buyingCss.cost}`}>
+                {figure(value, 'marginPerUnit', format.money(value.marginPerUnit))}
+              </td>
               <td className="number">{format.quantity(value.labourHours, 'count')}</td>
               <td className="number">
                 {value.marginPerHour === null ? '–' : figure(value, 'marginPerHour', format.money(value.marginPerHour))}
@@ -158,7 +162,7 @@ function PartedTable({ values: all, marginShare }: { values: readonly PartedValu
               <td>
                 <button
                   type="button"
-                  className="figure"
+                  className={figureCss.figure}
                   aria-pressed={open?.form.id === value.form.id}
                   aria-label={`Prices of the parts of ${value.form.style}, ${value.form.article}`}
                   onClick={() => setOpenId(value.form.id)}
@@ -225,7 +229,7 @@ function PartPrices({ value, marginShare }: { value: PartedValue; marginShare: n
                 {part.assumedFrom ? (
                   <>
                     <br />
-                    <span className="basis">{ASSUMED_WORDS[part.assumedFrom]}</span>
+                    <span className={buyingCss.basis}>{ASSUMED_WORDS[part.assumedFrom]}</span>
                   </>
                 ) : null}
               </td>

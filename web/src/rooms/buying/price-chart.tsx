@@ -1,6 +1,7 @@
 import type { PricePoint } from '@fleam/core'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { dayWords } from '../../parts/dates.ts'
+import css from './price-chart.module.css'
 
 interface PriceChartProps {
   line: readonly PricePoint[]
@@ -17,7 +18,7 @@ export default function PriceChart({ line, today, breakEvens, currency }: PriceC
   const top = niceTop(Math.max(...amounts))
   const words = line.map((point) => `${point.day}: ${currency(point.amount)}`).join('; ')
   return (
-    <figure className="price-chart" aria-label={`Price by day: ${words}`}>
+    <figure className={css.priceChart} aria-label={`Price by day: ${words}`}>
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={points} margin={{ top: 8, right: 24, bottom: 4, left: 8 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--line)" vertical={false} />

@@ -10,6 +10,7 @@ import { Link } from 'react-router-dom'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { basisWords, orderWords, quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './buying.module.css'
 import { CostReach } from './cost-reach.tsx'
 
 interface RankingProps {
@@ -32,7 +33,7 @@ export function Ranking({ comparison: { ranked, left }, request }: RankingProps)
     <>
       <Answer ranked={ranked} request={request} />
       {ranked.length > 0 ? (
-        <Table className="ranking" responsive>
+        <Table className={css.ranking} responsive>
           <thead>
             <tr>
               <th scope="col">Place</th>
@@ -118,8 +119,8 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
   /** What is taken off; what is added where a by-product loses money. */
   const less = (amount: number) => format.money(-amount)
   return (
-    <tr className={cost.rank === 1 ? 'first' : ''}>
-      <td className="place">
+    <tr className={cost.rank === 1 ? css.first : ''}>
+      <td className={css.place}>
         {cost.rank}
         {shares ? ' =' : ''}
       </td>
@@ -136,16 +137,16 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
         {cost.order.isRaised ? (
           <>
             <br />
-            <span className="basis">more than wanted</span>
+            <span className={css.basis}>more than wanted</span>
           </>
         ) : null}
         <br />
-        <span className="basis">{oneLessWords(cost)}</span>
+        <span className={css.basis}>{oneLessWords(cost)}</span>
       </td>
       <td className="number">
         {cost.yield ? format.share(cost.yield.value) : format.share(form.kind === 'ready' ? form.usableShare : 1)}
         <br />
-        <span className="basis">{cost.yield ? basisWords(cost.yield) : 'usable'}</span>
+        <span className={css.basis}>{cost.yield ? basisWords(cost.yield) : 'usable'}</span>
       </td>
       <td className="number">{figure('outlay', format.money(cost.outlay))}</td>
       <td className="number">
@@ -153,7 +154,7 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
         {cost.consumables > 0 ? (
           <>
             <br />
-            <span className="basis">bags {figure('consumables', format.money(cost.consumables))}</span>
+            <span className={css.basis}>bags {figure('consumables', format.money(cost.consumables))}</span>
           </>
         ) : null}
       </td>
@@ -164,13 +165,13 @@ function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps)
       <td className="number">
         {figure('productCost', format.money(cost.productCost))}
         <br />
-        <span className="basis">for {format.weight(cost.servable)}</span>
+        <span className={css.basis}>for {format.weight(cost.servable)}</span>
       </td>
-      <td className="number cost">{figure('costPerKg', format.perWeightAmount(cost.costPerKg))}</td>
+      <td className={`number ${css.cost}`}>{figure('costPerKg', format.perWeightAmount(cost.costPerKg))}</td>
       <td>
         <CostReach cost={cost} dearest={dearest} />
       </td>
-      <td className="number cost">{figure('costPerPlate', format.money(cost.costPerPlate))}</td>
+      <td className={`number ${css.cost}`}>{figure('costPerPlate', format.money(cost.costPerPlate))}</td>
     </tr>
   )
 }
@@ -187,7 +188,7 @@ function Answer({ ranked, request }: { ranked: readonly TrueCost[]; request: Buy
   const name = ({ form }: TrueCost) =>
     `${form.article} from ${form.supplier}${form.kind === 'whole' && styles.size > 1 ? ` (${form.style.toLowerCase()})` : ''}`
   return (
-    <p className="buying-answer">
+    <p className={css.buyingAnswer}>
       {equal.length > 0 ? (
         <>
           <strong>{name(best)}</strong> and {equal.map(name).join(' and ')} cannot be told apart: about{' '}

@@ -1,4 +1,3 @@
-import './card.css'
 import { DEFERS_TO } from '@fleam/catalogue'
 import type { Item, Style } from '@fleam/contract'
 import { settleStyle } from '@fleam/core'
@@ -9,6 +8,7 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { WithStyle } from '../../parts/with-style.tsx'
+import css from './card.module.css'
 
 /** A blank weighing card: one page, steps in their order, a box for every weight. */
 export const Component = () => <WithStyle>{(item, style) => <Card item={item} style={style} />}</WithStyle>
@@ -25,7 +25,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
   const { steps, piles } = settleStyle(style, {})
   const pileOf = (id: string) => piles.find((pile) => pile.id === id)
   return (
-    <article className="room card-sheet">
+    <article className={`room ${css.cardSheet}`}>
       <header>
         <h1>
           {item.name}: {style.name.toLowerCase()}
@@ -48,7 +48,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
         {kitchen.name} · {units} {units === 1 ? item.unitName.one : item.unitName.many} · weights in{' '}
         {kitchen.units === 'metric' ? 'grams' : 'pounds and ounces'}
       </p>
-      <div className="card-lines">
+      <div className={css.cardLines}>
         {[
           'Date',
           'Cook',
@@ -74,7 +74,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
         <tbody>
           {steps.map((step, at) => (
             <tr key={step.id}>
-              <th scope="row" className="card-step">
+              <th scope="row" className={css.cardStep}>
                 {at + 1}. {words(step.title)}
                 {step.isOptional ? ' (optional)' : ''}
                 <small>{words(step.check)}</small>
@@ -109,7 +109,7 @@ function Boxes({ name, count }: { name: string; count: number }) {
     <div>
       {name}
       {count > 1 ? ` (${count})` : ''}
-      <div className="card-boxes">
+      <div className={css.cardBoxes}>
         {Array.from({ length: Math.min(count, MAX_BOXES) }, (_, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: boxes are alike and never change places
           <i key={at} className={count === 1 ? 'wide' : ''} />

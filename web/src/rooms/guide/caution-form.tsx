@@ -10,6 +10,8 @@ import { useItems } from '../../data/queries.ts'
 import { useUpdateCautions } from '../../data/style-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
+import css from './caution-form.module.css'
+import guideCss from './guide.module.css'
 
 const minutes = z.number({ error: 'Whole minutes.' }).int('Whole minutes.').min(1, 'At least 1.').nullable()
 
@@ -62,7 +64,7 @@ export function CautionForm({ caution, override, onDone }: CautionFormProps) {
     ),
   )
   return (
-    <Form onSubmit={(event) => void submit(event)} className="override" noValidate>
+    <Form onSubmit={(event) => void submit(event)} className={css.override} noValidate>
       <Form.Group controlId={`own-${caution.id}`}>
         <Form.Label>As our plan has it</Form.Label>
         <Form.Control as="textarea" rows={2} isInvalid={errors.text !== undefined} {...register('text')} />
@@ -98,7 +100,7 @@ export function CautionForm({ caution, override, onDone }: CautionFormProps) {
           />
         </div>
       ) : null}
-      <div className="guide-actions">
+      <div className={guideCss.guideActions}>
         <Button type="submit" disabled={save.isPending}>
           Save
         </Button>

@@ -1,4 +1,3 @@
-import './guide.css'
 import { CAUTIONS, type Caution, DEFERS_TO } from '@fleam/catalogue'
 import type { CautionOverride } from '@fleam/contract'
 import { useState } from 'react'
@@ -8,13 +7,15 @@ import { useCautionOverrides, useUpdateCautions } from '../../data/style-queries
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { CautionForm } from './caution-form.tsx'
+import css from './cautions-page.module.css'
+import guideCss from './guide.module.css'
 
 /** Every caution with where it stands; the kitchen's own plan may say otherwise somewhere, with a reason. */
 export function Component() {
   const overrides = useCautionOverrides()
   if (!overrides.data) return overrides.isError ? <Failed error={overrides.error} /> : <Loading what="the cautions" />
   return (
-    <div className="room guide-cautions-page">
+    <div className={`room ${css.guideCautionsPage}`}>
       <h1>Cautions</h1>
       <p>
         {DEFERS_TO} Where your kitchen’s approved plan says otherwise, write it here with the reason, and what it holds
@@ -70,7 +71,7 @@ function CautionEntry({ caution, overrides }: CautionEntryProps) {
           onDone={() => setEdited(null)}
         />
       ) : (
-        <div className="guide-actions">
+        <div className={guideCss.guideActions}>
           <Button
             size="sm"
             variant="outline-dark"
@@ -97,11 +98,11 @@ function OwnWords({ override, onEdit }: OwnWordsProps) {
   const where = useScopeWords(override)
   return (
     <div className="own-words">
-      <p className="overridden">{words(override.text)}</p>
+      <p className={css.overridden}>{words(override.text)}</p>
       <p className="quiet">
         Our own plan, for {where}: {override.reason}
       </p>
-      <div className="guide-actions">
+      <div className={guideCss.guideActions}>
         <Button size="sm" variant="outline-dark" aria-label={`Change our words for ${where}`} onClick={onEdit}>
           Change
         </Button>

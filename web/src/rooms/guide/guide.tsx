@@ -1,4 +1,3 @@
-import './guide.css'
 import type { Item, StyleFile } from '@fleam/contract'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -11,6 +10,7 @@ import { useCreateItem, useImportStyle, useTopUpFromCatalogue, useUpdateItem } f
 import { JsonFileButton } from '../../parts/json-file-button.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './guide.module.css'
 import { pricesLeftOut } from './prices-left-out.ts'
 import { copyOfItem, ownName } from './style-draft.ts'
 
@@ -66,7 +66,7 @@ function GuideRoom({ items }: { items: Item[] }) {
           onChange={(event) => setShowsArchived(event.target.checked)}
         />
       ) : null}
-      <ul className="guide-items">
+      <ul className={css.guideItems}>
         {shown.map((item) => (
           <ItemEntry key={item.id} item={item} items={items} showsArchived={showsArchived} />
         ))}
@@ -92,7 +92,7 @@ function ItemEntry({ item, items, showsArchived }: ItemEntryProps) {
     change.mutate({ id, edit: { ...edit, isArchived } })
   }
   return (
-    <li className={item.isArchived ? 'archived' : ''}>
+    <li className={item.isArchived ? css.archived : ''}>
       <div>
         <h2>{item.name}</h2>
         <p className="quiet">
@@ -112,7 +112,7 @@ function ItemEntry({ item, items, showsArchived }: ItemEntryProps) {
           </li>
         ))}
       </ul>
-      <div className="guide-actions">
+      <div className={css.guideActions}>
         <Button
           size="sm"
           variant="outline-dark"

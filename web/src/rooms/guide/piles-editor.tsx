@@ -6,6 +6,7 @@ import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { FormNumber, FormSelect, FormText, FormWeight } from '../../parts/form-fields.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './piles-editor.module.css'
 import { newPile, withoutPile, withPile } from './style-draft.ts'
 import type { StyleForm } from './use-style-form.ts'
 
@@ -63,7 +64,7 @@ function PileEditor({ editing, at, species }: PileEditorProps) {
       withPile(style, at, { class: chosen, valuePerKg: null, ...factsOf(species, USUAL_KIND[chosen], pile.boneShare) }),
     )
   return (
-    <fieldset className="fields pile-editor">
+    <fieldset className={`fields ${css.pileEditor}`}>
       <legend>{pile.name || 'A new pile'}</legend>
       <FormText control={control} name={`piles.${at}.name`} label="Name" />
       <FormSelect
@@ -86,7 +87,7 @@ function PileEditor({ editing, at, species }: PileEditorProps) {
       <WhatItIs editing={editing} at={at} species={species} />
       <Button
         variant="outline-dark"
-        className="remove"
+        className={css.remove}
         aria-label={`Remove ${pile.name}`}
         onClick={() => apply(withoutPile(style, at))}
       >

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form'
 import { Controller } from 'react-hook-form'
 import { Link } from 'react-router-dom'
 import { FormSelect, FormText } from '../../parts/form-fields.tsx'
+import css from './style-editor.module.css'
 import type { StyleForm } from './use-style-form.ts'
 
 const MAX_WORDS = 600
@@ -36,7 +37,7 @@ export function StepFields({ editing, at, kept }: StepFieldsProps) {
         label="What to do"
         rows={2}
         maxLength={MAX_WORDS}
-        className="words"
+        className={css.words}
       />
       <FormText
         control={control}
@@ -44,7 +45,7 @@ export function StepFields({ editing, at, kept }: StepFieldsProps) {
         label="Done when"
         rows={2}
         maxLength={MAX_WORDS}
-        className="words"
+        className={css.words}
       />
       <Mistakes editing={editing} at={at} />
       <Ticks
@@ -75,7 +76,7 @@ const Mistakes = ({ editing: { form }, at }: Omit<StepFieldsProps, 'kept'>) => {
       control={form.control}
       name={`steps.${at}.mistakes`}
       render={({ field }) => (
-        <Form.Group controlId={id} className="words">
+        <Form.Group controlId={id} className={css.words}>
           <Form.Label>Avoid (one a line)</Form.Label>
           <Form.Control
             as="textarea"

@@ -10,6 +10,7 @@ import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { pileNames } from '../../parts/pile-names.ts'
 import { StepFields } from './step-fields.tsx'
+import css from './steps-editor.module.css'
 import { newStep, withStepAt } from './style-draft.ts'
 import type { StyleForm } from './use-style-form.ts'
 
@@ -48,7 +49,7 @@ export function StepsEditor({ editing, saved }: StepsEditorProps) {
         onDragEnd={({ active, over }) => over && move(String(active.id), ids.indexOf(String(over.id)))}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="steps-editor">
+          <ol className={css.stepsEditor}>
             {style.steps.map(({ id }, at) => (
               <StepEditor
                 key={id}
@@ -86,7 +87,7 @@ function StepEditor({ editing, at, kept, onMove }: StepEditorProps) {
     <li ref={setNodeRef} style={moved}>
       <button
         type="button"
-        className="step-grip"
+        className={css.stepGrip}
         {...attributes}
         {...listeners}
         aria-label={`Drag ${step.title || 'the new step'}`}
@@ -99,7 +100,7 @@ function StepEditor({ editing, at, kept, onMove }: StepEditorProps) {
         </summary>
         <StepFields key={`${at} ${revision}`} editing={editing} at={at} kept={kept} />
       </details>
-      <div className="step-order">
+      <div className={css.stepOrder}>
         <Button
           variant="outline-dark"
           aria-label={`${step.title}: earlier`}

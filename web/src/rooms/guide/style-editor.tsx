@@ -1,4 +1,3 @@
-import './guide.css'
 import type { Item, Style } from '@fleam/contract'
 import { choicesOf, shareLeft } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
@@ -13,6 +12,7 @@ import { WithStyle } from '../../parts/with-style.tsx'
 import { PilesEditor } from './piles-editor.tsx'
 import { StepsEditor } from './steps-editor.tsx'
 import { withDefault } from './style-draft.ts'
+import css from './style-editor.module.css'
 import { type StyleForm, useStyleForm } from './use-style-form.ts'
 
 /** Changes one of the kitchen's styles; records made before keep their own copy. */
@@ -28,7 +28,7 @@ function Editor({ item, saved }: { item: Item; saved: Style }) {
   const save = form.handleSubmit((style) => change.mutate(style, { onSuccess: () => navigate(`/guide/${saved.id}`) }))
   const isRefused = Object.keys(form.formState.errors).length > 0
   return (
-    <Form className="room guide-editor" onSubmit={(event) => void save(event)} noValidate>
+    <Form className={`room ${css.guideEditor}`} onSubmit={(event) => void save(event)} noValidate>
       <div className="room-heading">
         <h1>
           {item.name} <span className="quiet">for</span> {saved.name.toLowerCase()}

@@ -1,6 +1,7 @@
 import type { Style } from '@fleam/contract'
 import { type Chosen, choicesOf, type StyleChoice } from '@fleam/core'
 import { type Format, useFormat } from '../../parts/use-format.ts'
+import css from './style-options.module.css'
 
 interface StyleOptionsProps {
   style: Style
@@ -17,7 +18,7 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
     <>
       <h2>Where good cooks differ</h2>
       {made.map(({ option, question, choice }) => (
-        <fieldset key={option} className="guide-option">
+        <fieldset key={option} className={css.guideOption}>
           <legend>{question}</legend>
           {style.options
             .find((each) => each.id === option)

@@ -1,4 +1,3 @@
-import './guide.css'
 import type { Item, Style } from '@fleam/contract'
 import { type Chosen, settleStyle } from '@fleam/core'
 import { useState } from 'react'
@@ -13,6 +12,7 @@ import { Failed } from '../../parts/states.tsx'
 import { WithStyle } from '../../parts/with-style.tsx'
 import { copyOfStyle, ownName } from './style-draft.ts'
 import { StyleOptions } from './style-options.tsx'
+import css from './style-page.module.css'
 import { StylePiles } from './style-piles.tsx'
 import { StyleSteps } from './style-steps.tsx'
 
@@ -38,7 +38,7 @@ function StyleRoom({ item, style }: { item: Item; style: Style }) {
         <StyleActions item={item} style={style} />
       </div>
       {said === null ? null : <p role="status">{said}</p>}
-      <div className="guide-columns">
+      <div className={css.guideColumns}>
         <section aria-label="Where to cut">
           <AnimalDrawing
             name={item.drawing}

@@ -1,6 +1,7 @@
 import { expectedUnitWeight, type SettledStyle, type StylePile } from '@fleam/core'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './style-piles.module.css'
 
 interface StylePilesProps {
   settled: SettledStyle
@@ -18,7 +19,7 @@ export function StylePiles({ settled, usual, unit }: StylePilesProps) {
         What comes off one {unit}{' '}
         <span className="quiet">assumed, {format.quantity(settled.minutesPerUnit, 'minutes')}</span>
       </h2>
-      <table className="guide-piles">
+      <table className={css.guidePiles}>
         <thead>
           <tr>
             <th scope="col">Pile</th>

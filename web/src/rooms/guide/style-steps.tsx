@@ -1,8 +1,10 @@
 import { DEFERS_TO } from '@fleam/catalogue'
 import type { StylePile, StyleStep } from '@fleam/core'
+import cautionsCss from '../../parts/cautions.module.css'
 import { type CautionWhere, useKitchenCautions } from '../../parts/cautions.ts'
 import { pileNames } from '../../parts/pile-names.ts'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './style-steps.module.css'
 
 interface StyleStepsProps {
   steps: readonly StyleStep[]
@@ -21,7 +23,7 @@ export function StyleSteps({ steps, piles, at, onStep, where }: StyleStepsProps)
   return (
     <section aria-label="Steps">
       <h2>Steps</h2>
-      <ol className="guide-steps">
+      <ol className={css.guideSteps}>
         {steps.map((step, place) => (
           <li key={step.id}>
             <button type="button" aria-expanded={place === at} onClick={() => onStep(place)}>
@@ -42,7 +44,7 @@ export function StyleSteps({ steps, piles, at, onStep, where }: StyleStepsProps)
                     <strong>Avoid:</strong> {words(step.mistakes.join('; '))}.
                   </p>
                 ) : null}
-                <ul className="guide-cautions">
+                <ul className={cautionsCss.cautionNotes}>
                   {cautions.byIds(step.cautions, step.id).map((caution) => (
                     <li key={caution.id}>{caution.text}</li>
                   ))}

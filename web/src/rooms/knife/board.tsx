@@ -2,6 +2,7 @@ import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type PortionRequest, sha
 import { useId, useMemo, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
+import css from './board.module.css'
 import { outlinePath, outlinePlaces } from './piece-outline.ts'
 import { SlidingLine } from './sliding-line.tsx'
 
@@ -44,7 +45,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
     onLines?.(moved.current, true)
   }
   return (
-    <div className="knife-board" ref={ref}>
+    <div className={css.knifeBoard} ref={ref}>
       <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
         <title>The piece with its knife lines</title>
         <Patterns id={id} />
@@ -53,7 +54,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
             // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that it stays while it is moved
             key={at}
             d={pathOf(outlinePlaces(shape.faceAt, part.to, part.from))}
-            className={part.product === null ? 'scrap' : 'portion'}
+            className={part.product === null ? css.scrap : 'portion'}
             fill={
               part.product === null
                 ? `url(#${id}-scrap)`
@@ -61,7 +62,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
             }
           />
         ))}
-        <path d={pathOf(outline)} className="outline" />
+        <path d={pathOf(outline)} className={css.outline} />
         {judged.parts.map((part) => (
           <PartLabel
             key={part.from}
@@ -78,7 +79,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
               // biome-ignore lint/suspicious/noArrayIndexKey: a line that is dragged stays the same line
               key={which}
               name="Knife line"
-              className="knife-line"
+              kind="knife-line"
               at={line}
               length={piece.length}
               step={step}
@@ -97,7 +98,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
               }
             />
           ) : (
-            <line key={line} className="still-line" x1={x(line)} x2={x(line)} y1={LABELS - 12} y2={edge} />
+            <line key={line} className={css.stillLine} x1={x(line)} x2={x(line)} y1={LABELS - 12} y2={edge} />
           ),
         )}
       </svg>
@@ -109,23 +110,23 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
 const Patterns = ({ id }: { id: string }) => (
   <defs>
     <pattern id={`${id}-plain`} width="8" height="8" patternUnits="userSpaceOnUse">
-      <rect width="8" height="8" className="board-ground" />
+      <rect width="8" height="8" className={css.boardGround} />
     </pattern>
     <pattern id={`${id}-lines`} width="7" height="7" patternUnits="userSpaceOnUse">
-      <rect width="7" height="7" className="board-ground" />
-      <rect width="7" height="2" className="board-mark" />
+      <rect width="7" height="7" className={css.boardGround} />
+      <rect width="7" height="2" className={css.boardMark} />
     </pattern>
     <pattern id={`${id}-dots`} width="9" height="9" patternUnits="userSpaceOnUse">
-      <rect width="9" height="9" className="board-ground" />
-      <circle cx="4.5" cy="4.5" r="1.8" className="board-mark" />
+      <rect width="9" height="9" className={css.boardGround} />
+      <circle cx="4.5" cy="4.5" r="1.8" className={css.boardMark} />
     </pattern>
     <pattern id={`${id}-cross`} width="9" height="9" patternUnits="userSpaceOnUse">
-      <rect width="9" height="9" className="board-ground" />
-      <path d="M0 0L9 9M9 0L0 9" className="board-line" />
+      <rect width="9" height="9" className={css.boardGround} />
+      <path d="M0 0L9 9M9 0L0 9" className={css.boardLine} />
     </pattern>
     <pattern id={`${id}-scrap`} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-      <rect width="8" height="8" className="board-empty" />
-      <rect width="3" height="8" className="board-mark" />
+      <rect width="8" height="8" className={css.boardEmpty} />
+      <rect width="3" height="8" className={css.boardMark} />
     </pattern>
   </defs>
 )
@@ -145,13 +146,13 @@ function PartLabel({ part, left, right, weight }: PartLabelProps) {
   if (right - left < LABEL_WIDTH / 2) return null
   const middle = (left + right) / 2
   return (
-    <g className={part.product === null ? 'part-label scrap' : 'part-label'} textAnchor="middle">
+    <g className={part.product === null ? `${css.partLabel} ${css.scrap}` : css.partLabel} textAnchor="middle">
       {right - left >= LABEL_WIDTH ? (
         <text x={middle} y={16}>
           {weight}
         </text>
       ) : null}
-      <text x={middle} y={32} className="thickness">
+      <text x={middle} y={32} className={css.thickness}>
         {format.lengthAmount(part.to - part.from)}
       </text>
     </g>
@@ -173,7 +174,7 @@ function Ruler({ length, x, y }: RulerProps) {
   const { tick, numbered } = RULERS[lengthUnit]
   const ticks = Array.from({ length: Math.floor(length / tick) + 1 }, (_, at) => at)
   return (
-    <g className="ruler">
+    <g className={css.ruler}>
       <line x1={x(0)} x2={x(length)} y1={y} y2={y} />
       {ticks.map((at) => (
         <g key={at}>

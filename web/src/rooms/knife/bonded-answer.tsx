@@ -4,6 +4,7 @@ import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { Board } from './board.tsx'
+import css from './knife.module.css'
 
 interface BondedAnswerProps {
   request: BondedRequest
@@ -18,7 +19,7 @@ export function BondedAnswer({ request, plan }: BondedAnswerProps) {
   const figure = (name: BondedFigure) => <Explained explanation={explainBonded(request, plan, name)} format={format} />
   return (
     <>
-      <p className="forecast-sentence">
+      <p className={css.forecastSentence}>
         The second lies turned round beside the first from {format.length(plan.offset)} on, overlapping by{' '}
         {format.length(plan.overlap)}. So they give <strong>{bonded.pieces.length}</strong> portions, alone{' '}
         {alone[0].pieces.length} and {alone[1].pieces.length}. With {figure('enzyme-grams')} of enzyme, film and work

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
+import cautionsCss from '../../parts/cautions.module.css'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
@@ -14,6 +15,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { BondedAnswer } from './bonded-answer.tsx'
 import { JsonFiles } from './json-files.tsx'
+import knifeCss from './knife.module.css'
 import { KnifeRoom } from './knife-room.tsx'
 import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'
@@ -106,7 +108,7 @@ function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
   const setCost = (changes: Partial<BondedLines['costs']>) => onChange({ ...lines, costs: { ...costs, ...changes } })
   return (
     <section className="knife-piece no-print" aria-label="The two pieces">
-      <div className="knife-fields">
+      <div className={knifeCss.knifeFields}>
         <Form.Group controlId="bonded-shape">
           <Form.Label>What they are</Form.Label>
           <Form.Select value={shape} onChange={(event) => onShape(shapeOf(event.target.value))}>
@@ -182,7 +184,7 @@ function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
 function BondedCautions() {
   const bonded = useKitchenCautions().byIds(['bonding', 'bonded-label'])
   return (
-    <aside className="cautions" aria-label="Cautions">
+    <aside className={cautionsCss.cautions} aria-label="Cautions">
       <ul>
         {bonded.map((caution) => (
           <li key={caution.id}>{caution.text}</li>

@@ -8,6 +8,7 @@ import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
 import { LengthField } from '../../parts/length-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import css from './cut-loop.module.css'
 
 interface CutLoopProps {
   draft: KnifeLines
@@ -47,17 +48,17 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
   const portions = draft.taken.filter(({ product }) => product !== null)
   const { mean, sd } = summarise(portions.map((cut) => cut.weight))
   return (
-    <section className="cut-loop no-print" aria-labelledby="next-cut">
+    <section className={`${css.cutLoop} no-print`} aria-labelledby="next-cut">
       <div>
         <h2 id="next-cut">Next cut</h2>
-        <p className="next-cut">
+        <p className={css.nextCut}>
           <strong>{format.lengthAmount(next.to - next.from)}</strong> {format.lengthUnit}
         </p>
         <p>
           {next.product ?? 'scrap'}, about {format.weight(next.weight)}
         </p>
       </div>
-      <div className="cut-loop-fields">
+      <div className={css.cutLoopFields}>
         <WeightField
           key={`weight-${draft.taken.length}`}
           label="It weighs"
@@ -87,7 +88,7 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
       {draft.taken.length > 0 ? (
         <div>
           <h3>Cut so far</h3>
-          <ol className="cuts-taken">
+          <ol className={css.cutsTaken}>
             {draft.taken.map((cut, at) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: cuts are in their order and only the last is taken back
               <li key={at}>

@@ -6,6 +6,7 @@ import { LengthField } from '../../parts/length-field.tsx'
 import { measuredPiece } from '../../parts/measured-piece.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
+import css from './girth-drawing.module.css'
 import { outlinePath, outlinePlaces } from './piece-outline.ts'
 import { SlidingLine } from './sliding-line.tsx'
 
@@ -51,7 +52,7 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
     <div
       // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
       key={`${fill}-${which}`}
-      className={isCrowded ? '' : 'girth-field'}
+      className={isCrowded ? '' : css.girthField}
       style={isCrowded ? {} : { left: x(each.at), top: middle - 22 }}
     >
       <LengthField
@@ -68,19 +69,19 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
   return (
     <fieldset className="knife-girths">
       <legend>Around it, {format.lengthUnit}</legend>
-      <div className="girth-drawing" ref={ref} style={{ height: middle + half + PLACES }}>
+      <div className={css.girthDrawing} ref={ref} style={{ height: middle + half + PLACES }}>
         <svg width={width} height={middle + half + PLACES} viewBox={`0 0 ${width} ${middle + half + PLACES}`}>
           <title>The piece with the tape around it</title>
-          <path d={path} className="outline" />
+          <path d={path} className={css.outline} />
           {girths.map((each, which) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
             <g key={`${fill}-${which}`}>
               {which === 0 || which === girths.length - 1 ? (
-                <line x1={x(each.at)} x2={x(each.at)} y1={TOP - 6} y2={middle + half + 6} className="tape" />
+                <line x1={x(each.at)} x2={x(each.at)} y1={TOP - 6} y2={middle + half + 6} className={css.tape} />
               ) : (
                 <SlidingLine
                   name={`Tape ${which + 1}`}
-                  className="tape-line"
+                  kind="tape-line"
                   at={each.at}
                   length={length}
                   step={1}
@@ -100,7 +101,7 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
         </svg>
         {isCrowded ? null : fields}
       </div>
-      {isCrowded ? <div className="girths-below">{fields}</div> : null}
+      {isCrowded ? <div className={css.girthsBelow}>{fields}</div> : null}
       <div className="actions">
         <Button
           size="sm"

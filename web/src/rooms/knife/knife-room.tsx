@@ -1,8 +1,8 @@
-import './knife.css'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { dateWords, dayIn } from '../../parts/dates.ts'
+import css from './knife.module.css'
 
 const WAYS = [
   ['A piece', '/knife'],
@@ -22,8 +22,8 @@ interface KnifeRoomProps {
 export function KnifeRoom({ title, facts, children }: KnifeRoomProps) {
   const { timeZone } = useKitchen()
   return (
-    <div className="room knife">
-      <nav className="knife-ways" aria-label="Knife lines">
+    <div className={`room ${css.knife}`}>
+      <nav className={css.knifeWays} aria-label="Knife lines">
         {WAYS.map(([name, path]) => (
           <NavLink key={path} to={path} end={path === '/knife'}>
             {name}
@@ -31,7 +31,7 @@ export function KnifeRoom({ title, facts, children }: KnifeRoomProps) {
         ))}
       </nav>
       <h1>{title}</h1>
-      <p className="sheet-facts">
+      <p className={css.sheetFacts}>
         {facts}; {dateWords(dayIn(timeZone, new Date()))}
       </p>
       {children}

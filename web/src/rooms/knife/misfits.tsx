@@ -1,6 +1,7 @@
 import type { JudgedCuts } from '@fleam/core'
 import { useFormat } from '../../parts/use-format.ts'
 import { misfitWords } from './misfit-words.ts'
+import css from './misfits.module.css'
 
 /** Why what lies between two lines is no portion, said below the board while a line is moved. */
 export function Misfits({ judged }: { judged: JudgedCuts }) {
@@ -10,7 +11,7 @@ export function Misfits({ judged }: { judged: JudgedCuts }) {
     return why === null ? [] : [`${format.lengthAmount(part.from)} to ${format.length(part.to)} is scrap, ${why}`]
   })
   return (
-    <p className="misfits quiet no-print" aria-live="polite">
+    <p className={`${css.misfits} quiet no-print`} aria-live="polite">
       {words.length > 0 ? `${words.join('; ')}.` : 'Every part is a portion.'}
     </p>
   )

@@ -1,6 +1,7 @@
 import { MM_PER_INCH, type PortionRequest, shapeOf } from '@fleam/core'
 import { memo } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './one-to-one.module.css'
 
 interface OneToOneProps {
   request: PortionRequest
@@ -24,7 +25,7 @@ export const OneToOne = memo(function OneToOne({ request, lines }: OneToOneProps
     (_, at) => [at * SHEET, Math.min(length, (at + 1) * SHEET)] as const,
   )
   return (
-    <section className="one-to-one" aria-hidden>
+    <section className={css.oneToOne} aria-hidden>
       <p>One to one: the bar below is {format.length(bar)} long, if it was printed without scaling.</p>
       <svg aria-hidden width={`${bar}mm`} height="3mm" viewBox={`0 0 ${bar} 3`}>
         <rect width={bar} height="2" />
@@ -42,7 +43,7 @@ export const OneToOne = memo(function OneToOne({ request, lines }: OneToOneProps
             .filter((line) => line > 0 && line < length && line >= from && line <= to)
             .map((line) => (
               <g key={line}>
-                <line x1={line} x2={line} y1="0" y2={STRIP_HEIGHT} className="cut" />
+                <line x1={line} x2={line} y1="0" y2={STRIP_HEIGHT} className={css.cut} />
                 <text x={line + 1} y="5" fontSize="4">
                   {format.lengthAmount(line)}
                 </text>

@@ -4,6 +4,8 @@ import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { LengthField } from '../../parts/length-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import knifeCss from './knife.module.css'
+import css from './outline-tracer.module.css'
 import { PLACES, Tracing } from './tracing.tsx'
 
 interface OutlineTracerProps {
@@ -85,8 +87,8 @@ export default function OutlineTracer({ draft, measure }: OutlineTracerProps) {
     if (read?.found) setMarks({ ...marks, ...read.found })
   }
   return (
-    <div className="outline-tracer">
-      <div className="knife-fields">
+    <div className={css.outlineTracer}>
+      <div className={knifeCss.knifeFields}>
         <Form.Group controlId="outline-picture">
           <Form.Label>Photograph from above, with a ruler in it</Form.Label>
           <Form.Control

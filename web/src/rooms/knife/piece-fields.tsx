@@ -15,6 +15,7 @@ import { WAY_WORDS } from '../../parts/way-words.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { freshDraft, stretched } from './draft.ts'
 import { GirthDrawing } from './girth-drawing.tsx'
+import css from './knife.module.css'
 
 const OutlineTracer = lazy(() => import('./outline-tracer.tsx'))
 
@@ -33,7 +34,7 @@ export function PieceFields({ draft, onChange, onReplace }: PieceFieldsProps) {
   const measure = (changes: Partial<KnifeLines>) => onChange({ ...changes, lines: [], taken: [] })
   return (
     <section className="knife-piece no-print" aria-label="The piece">
-      <div className="knife-fields">
+      <div className={css.knifeFields}>
         <Form.Group controlId="knife-shape">
           <Form.Label>What it is</Form.Label>
           <Form.Select value={draft.shape} onChange={(event) => onReplace(freshDraft(shapeById(event.target.value)))}>
@@ -101,7 +102,7 @@ function FilletTrim({ draft, measure, onChange }: FilletTrimProps) {
   const { bellyWeight, notchWeight } = trimmed(draft)
   const place = ([from, to]: readonly [number, number]) => ({ from: from * length, to: to * length })
   return (
-    <div className="knife-fields">
+    <div className={css.knifeFields}>
       <NumberField
         label="Belly that comes off, % of the section"
         hint={belly ? `${format.weight(bellyWeight)} of belly, a product of its own` : 'nothing: it stays on'}

@@ -1,6 +1,7 @@
 import type { PortionProduct } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { LengthField } from '../../parts/length-field.tsx'
+import css from './product-fields.module.css'
 
 interface PlaceFieldsProps {
   product: PortionProduct
@@ -35,7 +36,7 @@ export function PlaceFields({ product, length, onChange }: PlaceFieldsProps) {
       </td>
       <td>
         <Form.Check
-          className="folded"
+          className={css.folded}
           aria-label={`${product.name} is folded`}
           checked={product.folded ?? false}
           onChange={(event) => onChange({ folded: event.target.checked || undefined })}

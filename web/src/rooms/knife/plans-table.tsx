@@ -79,7 +79,7 @@ const PlanRow = memo(function PlanRow({ name, plan, judged, scrapPerKg, onTake }
   const counts = new Map<string, number>()
   for (const { product } of judged.parts) if (product !== null) counts.set(product, (counts.get(product) ?? 0) + 1)
   return (
-    <tr className={plan ? '' : 'first'}>
+    <tr>
       <th scope="row">{name}</th>
       <td>{[...counts].map(([product, count]) => `${count} ${product}`).join(', ') || 'none: it is all scrap'}</td>
       <td className="number">

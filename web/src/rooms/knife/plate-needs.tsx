@@ -2,6 +2,7 @@ import type { PlatingRequest } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
+import css from './plate-needs.module.css'
 
 interface PlateNeedsProps {
   request: PlatingRequest
@@ -18,7 +19,7 @@ export function PlateNeeds({ request, onChange }: PlateNeedsProps) {
       <legend>One plate takes</legend>
       {needs.map((need, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: needs are told by their place while their kind is typed
-        <div key={at} className="plate-need">
+        <div key={at} className={css.plateNeed}>
           <NumberField
             label={`Count ${at + 1}`}
             isLabelHidden

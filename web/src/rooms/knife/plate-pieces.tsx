@@ -2,6 +2,7 @@ import type { PlatePiece } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './plate-pieces.module.css'
 
 interface PlatePiecesProps {
   pieces: readonly PlatePiece[]
@@ -27,7 +28,7 @@ export function PlatePieces({ pieces, plateOf, isWhole, kinds, onKind, onRemove,
   return (
     <section aria-labelledby="pieces-weighed">
       <h2 id="pieces-weighed">{pieces.length} weighed</h2>
-      <ul className="plate-pieces">
+      <ul className={css.platePieces}>
         {pieces.map((piece) => (
           <li key={piece.id}>
             <span className="quiet">no. {piece.id}</span>{' '}

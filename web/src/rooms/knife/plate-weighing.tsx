@@ -8,6 +8,7 @@ import { useScale } from '../../data/scale.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import css from './plate-weighing.module.css'
 
 /** Pieces that were weighed at the bench: each pile is a kind. */
 export function FromFabrication({ onTake }: { onTake: (pieces: PlatePiece[]) => void }) {
@@ -65,7 +66,7 @@ export function PlateWeighing({ request, onAdd }: PlateWeighingProps) {
     setTyped(null)
   }
   return (
-    <Form className="plate-weighing no-print" onSubmit={submit}>
+    <Form className={`${css.plateWeighing} no-print`} onSubmit={submit}>
       {kinds.length > 1 ? (
         <Form.Group controlId="piece-kind">
           <Form.Label>This one is</Form.Label>

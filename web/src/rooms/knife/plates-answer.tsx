@@ -2,6 +2,7 @@ import { explainPlate, explainPlating, type PlatePiece, type Plating } from '@fl
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './knife.module.css'
 
 interface PlatesAnswerProps {
   pieces: readonly PlatePiece[]
@@ -16,7 +17,7 @@ export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps
   const { plates, left, gap } = plating
   return (
     <>
-      <p className="forecast-sentence">
+      <p className={css.forecastSentence}>
         <strong>{plates.length}</strong> {plates.length === 1 ? 'plate' : 'plates'}
         {plates.length === 0 ? '' : ' of '}
         {plates.length === 0 ? null : (

@@ -9,6 +9,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { IssueWords } from './issue-words.tsx'
 import { JsonFiles } from './json-files.tsx'
+import css from './knife.module.css'
 import { KnifeRoom } from './knife-room.tsx'
 import { PlateNeeds } from './plate-needs.tsx'
 import { PlatePieces } from './plate-pieces.tsx'
@@ -67,7 +68,7 @@ export function Component() {
       facts={`plates of ${format.weight(request.plate.target)}, ${format.weight(request.plate.low)} to ${format.weight(request.plate.high)}, each ${request.plate.needs.map(({ count, kind }) => `${count} ${kind}`).join(' and ')}`}
     >
       <section className="knife-piece no-print" aria-label="What is on a plate">
-        <div className="knife-fields">
+        <div className={css.knifeFields}>
           <WeightField
             label="A plate weighs"
             grams={request.plate.target}
@@ -99,7 +100,7 @@ export function Component() {
       <FromFabrication onTake={(pieces) => begin({ ...request, pieces })} />
       <PlateWeighing request={request} onAdd={(piece) => setPieces([...request.pieces, piece])} />
       {matched.progress === null ? null : (
-        <div className="forecast-progress">
+        <div className={css.forecastProgress}>
           <Progress what="Matching" done={matched.progress} of={1} />
           <Button size="sm" variant="outline-dark" onClick={matched.cancel}>
             Break off

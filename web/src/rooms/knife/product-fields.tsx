@@ -10,6 +10,8 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { PricePerWeightField } from '../../parts/price-per-weight-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import knifeCss from './knife.module.css'
+import css from './product-fields.module.css'
 import { ProductRow } from './product-row.tsx'
 
 interface ProductFieldsProps {
@@ -37,7 +39,7 @@ export function ProductFields({ draft, onChange }: ProductFieldsProps) {
   return (
     <section className="no-print" aria-labelledby="products">
       <h2 id="products">What may be cut from it</h2>
-      <Table className="knife-products" responsive>
+      <Table className={css.knifeProducts} responsive>
         <ProductHeads hasPlaces={hasPlaces} />
         <tbody>
           {products.map((product, which) => (
@@ -124,7 +126,7 @@ function ProductHeads({ hasPlaces }: { hasPlaces: boolean }) {
 function CutRules({ draft, onChange }: ProductFieldsProps) {
   const { scrap } = draft
   return (
-    <div className="knife-fields knife-rules">
+    <div className={`${knifeCss.knifeFields} ${css.knifeRules}`}>
       <PricePerWeightField
         of={`${scrap.name ?? 'scrap'} is worth`}
         perKg={scrap.valuePerKg}

@@ -5,6 +5,7 @@ import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { PlaceFields } from './place-fields.tsx'
+import css from './product-fields.module.css'
 
 interface ProductRowProps {
   product: PortionProduct
@@ -49,7 +50,7 @@ export function ProductRow({ product, place, length, hasPlaces, onChange, onRemo
         />
       </td>
       {WEIGHTS.map(([key, label]) => (
-        <td key={key} className="weight">
+        <td key={key} className={css.weight}>
           <WeightField
             isLabelHidden
             label={`${label} of ${product.name}`}

@@ -12,6 +12,8 @@ import {
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import knifeCss from './knife.module.css'
+import css from './rack-answer.module.css'
 import { MIN_OUT, RackDrawing } from './rack-drawing.tsx'
 
 /** Portions, cuts and what is left over of the racks. */
@@ -22,7 +24,7 @@ export function RackAnswer({ request, plan }: { request: RackRequest; plan: Rack
   const within = plan.portions.filter(({ weight }) => weight >= request.low && weight <= request.high).length
   return (
     <>
-      <p className="forecast-sentence">
+      <p className={knifeCss.forecastSentence}>
         {plan.portions.length} portions, <strong>{within}</strong> within {format.weight(request.low)} to{' '}
         {format.weight(request.high)}
         {plan.spread === null ? '.' : '; heaviest less lightest '}
@@ -36,7 +38,7 @@ export function RackAnswer({ request, plan }: { request: RackRequest; plan: Rack
       {request.racks.map((rack, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
         <div key={at}>
-          <div className="rack-frame">
+          <div className={css.rackFrame}>
             <RackDrawing rack={rack} at={at} plan={plan} />
           </div>
           <RackCuts rack={rack} boundaries={plan.boundaries[at] ?? []} />
@@ -84,7 +86,7 @@ export function RackAnswer({ request, plan }: { request: RackRequest; plan: Rack
 function RackCuts({ rack, boundaries }: { rack: Rack; boundaries: readonly number[] }) {
   const format = useFormat()
   return (
-    <ul className="rack-cuts">
+    <ul className={css.rackCuts}>
       {rackCuts(rack, boundaries).map((cut) => (
         <li key={cut.gap}>
           after rib {cut.gap}:{' '}

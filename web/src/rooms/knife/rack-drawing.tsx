@@ -1,5 +1,6 @@
 import { type Rack, type RackPlan, rackCuts } from '@fleam/core'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './rack-drawing.module.css'
 
 interface RackDrawingProps {
   rack: Rack
@@ -29,13 +30,13 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
   const bottom = [...rack.eye.keys()].reverse().map((rib) => `${(rib + 0.5) * UNIT},${EYE_MIDDLE + radius(rib) * 0.8}`)
   return (
     <svg
-      className="rack-drawing"
+      className={css.rackDrawing}
       viewBox={`0 0 ${width} ${HEIGHT}`}
       role="img"
       aria-label={`Rack ${at + 1} with ${cuts.length} cuts`}
     >
       <polygon
-        className="rack-meat"
+        className={css.rackMeat}
         points={[
           `0,${EYE_MIDDLE - radius(0)}`,
           ...top,
@@ -49,7 +50,7 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
         // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
         <g key={rib}>
           <rect
-            className="rack-bone"
+            className={css.rackBone}
             x={(rib + 0.5) * UNIT - 6}
             y={BONE_TOP}
             width={12}
@@ -69,10 +70,10 @@ export function RackDrawing({ rack, at, plan }: RackDrawingProps) {
         return (
           <g key={gap}>
             <polyline
-              className="rack-cut"
+              className={css.rackCut}
               points={`${gap * UNIT},${BONE_TOP} ${gap * UNIT},${EYE_MIDDLE - above} ${leanTo(foot)},${foot}`}
             />
-            <text className="rack-shift" x={leanTo(foot)} y={HEIGHT - 5} textAnchor="middle">
+            <text className={css.rackShift} x={leanTo(foot)} y={HEIGHT - 5} textAnchor="middle">
               {Math.abs(out) < MIN_OUT ? 'straight' : `${out < 0 ? '←' : '→'} ${format.length(Math.abs(out))}`}
             </text>
           </g>

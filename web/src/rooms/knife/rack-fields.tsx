@@ -3,6 +3,8 @@ import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import knifeCss from './knife.module.css'
+import css from './rack-fields.module.css'
 
 interface RackFieldsProps {
   rack: Rack
@@ -18,7 +20,7 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
   return (
     <fieldset className="knife-piece no-print">
       <legend>{name}</legend>
-      <div className="knife-fields">
+      <div className={knifeCss.knifeFields}>
         <WeightField label="Weighs" grams={rack.weight} onChange={(weight) => weight && onChange({ weight })} />
         <NumberField
           label="Ribs"
@@ -41,11 +43,11 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
           onChange={(length) => onChange({ length: length ?? undefined })}
         />
       </div>
-      <p className="eye-words">
+      <p className={css.eyeWords}>
         The eye’s width at each rib, {format.lengthUnit}{' '}
         <span className="quiet">from the loin end: meat follows its square, and only their ratio counts</span>
       </p>
-      <div className="eye-row">
+      <div className={css.eyeRow}>
         {rack.eye.map((eye, at) => (
           <LengthField
             // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place

@@ -9,6 +9,7 @@ import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import { IssueWords } from './issue-words.tsx'
 import { JsonFiles } from './json-files.tsx'
+import css from './knife.module.css'
 import { KnifeRoom } from './knife-room.tsx'
 import { RackAnswer } from './rack-answer.tsx'
 import { RackFields } from './rack-fields.tsx'
@@ -64,7 +65,7 @@ export function Component() {
       facts={`${request.racks.map(({ weight, bones }) => `${format.weight(weight)} of ${bones} ribs`).join(', ')}; portions of ${format.weight(request.target)}, ${format.weight(request.low)} to ${format.weight(request.high)}; ${STYLE_WORDS[request.style]}`}
     >
       <section className="knife-piece no-print" aria-label="What is wanted">
-        <div className="knife-fields">
+        <div className={css.knifeFields}>
           <WeightField
             label="A portion weighs"
             grams={request.target}

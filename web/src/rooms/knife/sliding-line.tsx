@@ -1,10 +1,11 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './board.module.css'
 
 interface SlidingLineProps {
   name: string
   /** What it looks like: a knife's cut, or a tape around the piece. */
-  className: 'knife-line' | 'tape-line'
+  kind: 'knife-line' | 'tape-line'
   /** Where it lies, and how long the piece is, mm. */
   at: number
   length: number
@@ -27,7 +28,7 @@ const GRIP = 28
 
 /** A line across the piece: dragged, or moved by the arrow keys; Delete or a double touch takes it away. */
 export function SlidingLine(props: SlidingLineProps) {
-  const { name, className, at, length, step, left, top, bottom, words, placeOf, onMove, onSettle, onRemove } = props
+  const { name, kind, at, length, step, left, top, bottom, words, placeOf, onMove, onSettle, onRemove } = props
   const format = useFormat()
   const isDragged = useRef(false)
   // Asked for once: asked for at each move, the whole page would be laid out for it.
@@ -51,7 +52,7 @@ export function SlidingLine(props: SlidingLineProps) {
   }
   return (
     <g
-      className={className}
+      className={css[kind]}
       role="slider"
       tabIndex={0}
       aria-label={name}
@@ -70,11 +71,11 @@ export function SlidingLine(props: SlidingLineProps) {
       onDoubleClick={onRemove}
       onKeyDown={press}
     >
-      <rect x={left - GRIP / 2} y={top} width={GRIP} height={bottom - top} className="grip" />
+      <rect x={left - GRIP / 2} y={top} width={GRIP} height={bottom - top} className={css.grip} />
       <line x1={left} x2={left} y1={top} y2={bottom} />
       <circle cx={left} cy={bottom} r={7} />
       {words ? (
-        <text className="line-words" x={left + 10} y={(top + bottom) / 2}>
+        <text className={css.lineWords} x={left + 10} y={(top + bottom) / 2}>
           {format.length(at)}, {words}
         </text>
       ) : null}

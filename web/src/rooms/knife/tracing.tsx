@@ -1,5 +1,6 @@
 import type { OutlineMarks, PicturePoint } from '@fleam/core'
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
+import css from './tracing.module.css'
 
 interface TracingProps {
   /** Address of the picture; null where only the marks are there. */
@@ -35,7 +36,7 @@ export function Tracing({ picture, aspect, marks, onMarks }: TracingProps) {
       <Handle
         key={`${name}-${which}`}
         name={words[which]}
-        className={`trace-handle ${name}`}
+        className={`${css.traceHandle} ${css[name] ?? ''}`}
         at={marks[name][which]}
         height={height}
         placeOf={placeOf}
@@ -48,16 +49,16 @@ export function Tracing({ picture, aspect, marks, onMarks }: TracingProps) {
   const moveEdge = (at: number, side: 'top' | 'bottom', y: number) =>
     onMarks({ ...marks, edges: marks.edges.map((edge, place) => (place === at ? { ...edge, [side]: y } : edge)) })
   return (
-    <svg ref={svg} className="tracing" viewBox={`0 0 ${WIDTH} ${height}`}>
+    <svg ref={svg} className={css.tracing} viewBox={`0 0 ${WIDTH} ${height}`}>
       <title>Marks on the photograph</title>
       {picture ? <image href={picture} width={WIDTH} height={height} preserveAspectRatio="none" /> : null}
-      <polygon points={outline.join(' ')} className="traced" />
+      <polygon points={outline.join(' ')} className={css.traced} />
       <line
         x1={marks.ruler[0].x * WIDTH}
         y1={marks.ruler[0].y * height}
         x2={marks.ruler[1].x * WIDTH}
         y2={marks.ruler[1].y * height}
-        className="ruler-mark"
+        className={css.rulerMark}
       />
       {pairOf('ruler', ['Ruler mark 1', 'Ruler mark 2'])}
       {pairOf('ends', ['Left end', 'Right end'])}
@@ -67,7 +68,7 @@ export function Tracing({ picture, aspect, marks, onMarks }: TracingProps) {
             // biome-ignore lint/suspicious/noArrayIndexKey: places along the piece are told by their order
             key={`${side}-${at}`}
             name={`${side} edge, place ${at + 1}`}
-            className="trace-handle"
+            className={css.traceHandle}
             at={{ x: placeX(at), y: edge[side] }}
             height={height}
             placeOf={placeOf}
@@ -81,7 +82,7 @@ export function Tracing({ picture, aspect, marks, onMarks }: TracingProps) {
 
 interface HandleProps {
   name: string
-  className: string
+  className: string | undefined
   at: PicturePoint
   height: number
   placeOf: (event: PointerEvent) => PicturePoint

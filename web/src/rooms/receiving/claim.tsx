@@ -1,4 +1,3 @@
-import './receiving.css'
 import { faultWords } from '@fleam/catalogue'
 import type { Lot, LotTrace } from '@fleam/contract'
 import { lotClaim, minorDigits, roundParts } from '@fleam/core'
@@ -14,6 +13,8 @@ import { Explained } from '../../parts/figure.tsx'
 import { priceWords } from '../../parts/price-words.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './claim.module.css'
+import lotPhotosCss from './lot-photos.module.css'
 import { measuredWords } from './measured-words.ts'
 import { STANDING_WORDS } from './standing-choice.tsx'
 
@@ -56,7 +57,7 @@ function ClaimSheet({ trace }: { trace: LotTrace }) {
         </span>
       }
     >
-      <div className="claim-sheet">
+      <div className={css.claimSheet}>
         <ClaimHead lot={lot} />
         <Table className="list-table" responsive>
           <thead>
@@ -106,17 +107,17 @@ function ClaimSheet({ trace }: { trace: LotTrace }) {
           </tfoot>
         </Table>
         {faults.length > 0 ? <Faults lot={lot} /> : null}
-        <p className="claim-total">
+        <p className={css.claimTotal}>
           To claim in all: <Explained explanation={owed.explanation} format={format} />
         </p>
         {trace.photos.length > 0 ? (
-          <div className="lot-photos">
+          <div className={lotPhotosCss.lotPhotos}>
             {trace.photos.map((photo) => (
               <img key={photo.id} src={`${kitchenPath(id)}/lots/${lot.id}/photos/${photo.id}`} alt="of this delivery" />
             ))}
           </div>
         ) : null}
-        <p className="claim-signature">Signature, name and day</p>
+        <p className={css.claimSignature}>Signature, name and day</p>
       </div>
     </BuyingRoom>
   )
@@ -134,7 +135,7 @@ function ClaimHead({ lot }: { lot: Lot }) {
   ] as const
   return (
     <>
-      <div className="claim-addresses">
+      <div className={css.claimAddresses}>
         <p>
           <strong>{kitchen.name}</strong>
           <br />

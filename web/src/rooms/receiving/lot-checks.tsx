@@ -3,8 +3,10 @@ import type { LotCheck } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
+import cautionsCss from '../../parts/cautions.module.css'
 import type { KitchenCaution } from '../../parts/cautions.ts'
 import { NumberField } from '../../parts/number-field.tsx'
+import css from './lot-checks.module.css'
 import { withCheck } from './lot-draft.ts'
 
 interface LotChecksProps {
@@ -18,7 +20,7 @@ interface LotChecksProps {
 export const LotChecks = ({ species, checks, onChange, cautions }: LotChecksProps) => (
   <section aria-labelledby="checks">
     <h2 id="checks">Before the driver leaves</h2>
-    <ul className="checks">
+    <ul className={css.checks}>
       {receivingChecksFor(species).map((check) => (
         <CheckRow
           key={check.id}
@@ -30,7 +32,7 @@ export const LotChecks = ({ species, checks, onChange, cautions }: LotChecksProp
         />
       ))}
     </ul>
-    <div className="guide-cautions">
+    <div className={cautionsCss.cautionNotes}>
       {cautions.map((caution) => (
         <p key={caution.id} className="mb-1">
           {caution.text}
@@ -84,7 +86,7 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
           </Button>
           <Button
             variant="outline-dark"
-            className="fault"
+            className={css.fault}
             aria-pressed={answer?.isFault === true}
             onClick={() => say(true)}
           >
@@ -118,14 +120,14 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
 /** More ways than right and wrong: each is one touch. */
 function CheckStates({ check, answer, onAnswer }: CheckRowProps) {
   return (
-    <fieldset className="check-states" aria-label={check.question}>
+    <fieldset className={css.checkStates} aria-label={check.question}>
       {check.states?.map(({ words, isFault }, at) => {
         const isSaid = answer?.value === at
         return (
           <Button
             key={words}
             variant="outline-dark"
-            className={isFault ? 'fault' : ''}
+            className={isFault ? css.fault : ''}
             aria-pressed={isSaid}
             onClick={() =>
               onAnswer(
@@ -153,7 +155,7 @@ interface FaultWorthProps {
 function FaultWorth({ question, answer, onAnswer }: FaultWorthProps) {
   const { currency } = useKitchen()
   return (
-    <div className="fault-worth">
+    <div className={css.faultWorth}>
       <NumberField
         isLabelHidden
         label={`${question}: worth, ${currency}`}

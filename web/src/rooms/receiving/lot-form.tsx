@@ -1,4 +1,3 @@
-import './receiving.css'
 import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
 import { Controller, type FieldPath, useWatch } from 'react-hook-form'
 import { useFormsOfItem } from '../../data/buying-queries.ts'

@@ -6,6 +6,7 @@ import { useCreatePhoto } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
 import { Failed } from '../../parts/states.tsx'
+import css from './lot-photos.module.css'
 import { smallJpeg } from './small-jpeg.ts'
 
 /** Pictures of a delivery: what a claim rests on. */
@@ -41,7 +42,7 @@ export function LotPhotos({ trace: { lot, photos } }: { trace: LotTrace }) {
         </p>
       ) : null}
       {keep.isError ? <Failed error={keep.error} /> : null}
-      <div className="lot-photos mt-2">
+      <div className={`${css.lotPhotos} mt-2`}>
         {photos.map((photo, at) => (
           <img
             key={photo.id}

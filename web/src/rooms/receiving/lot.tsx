@@ -1,4 +1,3 @@
-import './receiving.css'
 import { type LotTrace, lotEditOf } from '@fleam/contract'
 import { isSentBack } from '@fleam/core'
 import { useState } from 'react'

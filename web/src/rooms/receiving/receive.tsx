@@ -10,6 +10,7 @@ import { FormText } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { emptyDraft, keepDraft, keptDraft, type LotDraft, lotOf } from './lot-draft.ts'
 import { LotForm } from './lot-form.tsx'
+import css from './receive.module.css'
 import { type LotFormState, useLotForm } from './use-lot-form.ts'
 
 /** A delivery at the door: labels, weights and checks before the driver leaves. */
@@ -69,7 +70,7 @@ interface AtTheDoorProps {
 
 /** Something is wrong with it: refusing comes first, then quarantine. */
 const AtTheDoor = ({ form, isPending, onSend }: AtTheDoorProps) => (
-  <section className="at-the-door" aria-label="Something is wrong with it">
+  <section className={css.atTheDoor} aria-label="Something is wrong with it">
     <FormText
       control={form.control}
       name="standingReason"

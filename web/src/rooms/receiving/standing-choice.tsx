@@ -2,6 +2,7 @@ import type { Lot } from '@fleam/contract'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import css from './standing-choice.module.css'
 
 type Standing = Lot['standing']
 
@@ -38,7 +39,7 @@ export function StandingChoice({ standing, isPending, onChange }: StandingChoice
   const [reason, setReason] = useState('')
   if (asked === null) {
     return (
-      <div className="form-actions standing-choice">
+      <div className={`form-actions ${css.standingChoice}`}>
         {NEXT[standing].map(([next, words]) => (
           <Button key={next} variant="outline-dark" onClick={() => setAsked(next)}>
             {words}
@@ -50,7 +51,7 @@ export function StandingChoice({ standing, isPending, onChange }: StandingChoice
   const words = NEXT[standing].find(([next]) => next === asked)?.[1] ?? ''
   return (
     <Form
-      className="standing-reason"
+      className={css.standingReason}
       onSubmit={(event) => {
         event.preventDefault()
         onChange(asked, reason.trim())

@@ -8,6 +8,7 @@ import { useContainers, useUpdateContainers } from '../../data/style-queries.ts'
 import { FormWeight } from '../../parts/form-fields.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './settings.module.css'
 
 const fields = z.object({
   name: z.string().trim().min(1, 'What is it called?').max(120, 'At most 120 letters.'),
@@ -29,7 +30,7 @@ export function Containers() {
     <section aria-labelledby="containers">
       <h2 id="containers">Containers</h2>
       {containers.data && containers.data.length > 0 ? (
-        <ul className="settings-list">
+        <ul className={css.settingsList}>
           {containers.data.map((each) => (
             <li key={each.id}>
               {each.name}, {format.weight(each.grams)}{' '}
@@ -50,7 +51,7 @@ export function Containers() {
       <Form
         key={containers.data?.length ?? 0}
         onSubmit={(event) => void add(event)}
-        className="settings-form"
+        className={css.settingsForm}
         noValidate
       >
         <Form.Group controlId="container-name">

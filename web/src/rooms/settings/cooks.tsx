@@ -11,6 +11,7 @@ import { useCooks } from '../../data/queries.ts'
 import { useUpdateCooks } from '../../data/settings-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import css from './settings.module.css'
 
 const fields = z.object({
   name: z
@@ -70,7 +71,7 @@ function CookRow({ cook, wagePerHour = 0, onSave }: CookRowProps) {
     ),
   )
   return (
-    <Form onSubmit={(event) => void save(event)} className="settings-form" noValidate>
+    <Form onSubmit={(event) => void save(event)} className={css.settingsForm} noValidate>
       <Form.Group controlId={`cook-name-${cook?.id ?? 'new'}`}>
         <Form.Label>
           Name<span className="visually-hidden">{of}</span>

@@ -9,6 +9,7 @@ import { FormNumber } from '../../parts/form-fields.tsx'
 import { DecimalOptions, UnitOptions } from '../../parts/kitchen-options.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { TIME_ZONES } from '../../parts/time-zones.ts'
+import css from './settings.module.css'
 
 const fields = z.object({
   name: z.string().trim().min(1, 'A kitchen needs a name.').max(120, 'At most 120 letters.'),
@@ -34,7 +35,7 @@ export function KitchenFields() {
   return (
     <section aria-labelledby="kitchen">
       <h2 id="kitchen">Kitchen</h2>
-      <Form onSubmit={(event) => void save(event)} className="settings-form" noValidate>
+      <Form onSubmit={(event) => void save(event)} className={css.settingsForm} noValidate>
         <Form.Group controlId="settings-name">
           <Form.Label>Name</Form.Label>
           <Form.Control isInvalid={formState.errors.name !== undefined} {...register('name')} />

@@ -1,4 +1,3 @@
-import './settings.css'
 import { Link } from 'react-router-dom'
 import { SupplierTerms } from '../../parts/supplier-terms.tsx'
 import { Containers } from './containers.tsx'

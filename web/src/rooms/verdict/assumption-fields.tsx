@@ -15,6 +15,7 @@ import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
+import css from './assumption-fields.module.css'
 import { OfferFields } from './offer-fields.tsx'
 import { PileValues } from './pile-values.tsx'
 import type { ChangeAssumptions } from './use-try-out.ts'
@@ -31,7 +32,7 @@ export function AssumptionFields({ assumptions: edit, currency, onChange }: Assu
   const patch = (changes: Partial<Assumptions>) => onChange(() => changes)
   const patchPurchase = (changes: Partial<Purchase>) => patch({ purchase: { ...edit.purchase, ...changes } })
   return (
-    <div className="assumption-fields">
+    <div className={css.assumptionFields}>
       <fieldset className="fields">
         <legend>Purchase</legend>
         <NumberField

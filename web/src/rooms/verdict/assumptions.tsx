@@ -6,6 +6,7 @@ import { fabricationPath, useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { AssumptionFields } from './assumption-fields.tsx'
 import type { TryOut } from './use-try-out.ts'
+import css from './verdict.module.css'
 
 interface AssumptionsProps {
   record: FabricationRecord
@@ -25,7 +26,7 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
     else change.mutate(editOf(record, { status: 'open' }), { onSuccess: () => navigate(`/bench/${record.id}`) })
   }
   return (
-    <section aria-labelledby="rests-on" className="assumptions">
+    <section aria-labelledby="rests-on" className={css.assumptions}>
       <h2 id="rests-on">Inputs</h2>
       <p className="quiet">
         {format.weight(record.purchase.invoiceWeight)} on the invoice. Change a field and everything above follows; the

@@ -10,6 +10,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
+import css from './forecast.module.css'
 
 interface BatchChartProps {
   curve: BatchCurve
@@ -22,7 +23,7 @@ interface BatchChartProps {
 export default function BatchChart({ curve: { points }, units, money }: BatchChartProps) {
   const words = points.map((point) => `${point.units}: ${money(point.costPerPortion)}`).join('; ')
   return (
-    <figure className="forecast-chart" aria-label={`Cost of a portion by batch: ${words}`}>
+    <figure className={css.forecastChart} aria-label={`Cost of a portion by batch: ${words}`}>
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={points} margin={{ top: 8, right: 16, bottom: 4, left: 8 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--line)" vertical={false} />

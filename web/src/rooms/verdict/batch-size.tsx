@@ -6,6 +6,7 @@ import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Loading } from '../../parts/states.tsx'
+import css from './forecast.module.css'
 
 const BatchChart = lazy(() => import('./batch-chart.tsx'))
 
@@ -32,12 +33,12 @@ export function BatchSize({ record }: { record: FabricationRecord }) {
   return (
     <section aria-labelledby="batch">
       <h2 id="batch">How many at once</h2>
-      <div className="forecast-columns">
+      <div className={css.forecastColumns}>
         <Suspense fallback={<Loading what="the chart" />}>
           <BatchChart curve={curve} units={record.units} money={format.money} />
         </Suspense>
         <div>
-          <p className="forecast-sentence">
+          <p className={css.forecastSentence}>
             {curve.paysFrom === null ? (
               <>No batch up to {most} makes making cheaper.</>
             ) : curve.paysFrom === 1 ? (

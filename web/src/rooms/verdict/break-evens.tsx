@@ -9,6 +9,7 @@ import {
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import css from './break-evens.module.css'
 import { TurningStrip } from './turning-strip.tsx'
 
 type TurningFigure =
@@ -39,7 +40,7 @@ export function BreakEvens() {
   return (
     <section aria-labelledby="turns">
       <h2 id="turns">Break-even points</h2>
-      <Table className="turns">
+      <Table className={css.turns}>
         <thead>
           <tr>
             <th scope="col">All else as it is</th>

@@ -12,6 +12,7 @@ import {
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './choices-compared.module.css'
 import { SideTable } from './side-table.tsx'
 
 interface ChoicesComparedProps {
@@ -38,7 +39,7 @@ export function ChoicesCompared({ item, whole, terms }: ChoicesComparedProps) {
   return (
     <section aria-labelledby="choices">
       <h2 id="choices">Choices within a style</h2>
-      <Form.Group controlId="choices-style" className="choices-style">
+      <Form.Group controlId="choices-style" className={css.choicesStyle}>
         <Form.Label>Cut style</Form.Label>
         <Form.Select value={style.id} onChange={(event) => setStyleId(event.target.value)}>
           {withChoices.map(({ id, name }) => (

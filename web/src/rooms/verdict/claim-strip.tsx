@@ -1,6 +1,7 @@
 import { checkClaim, type FigureRef } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Figure } from '../../parts/figure.tsx'
+import css from './claim-strip.module.css'
 
 const DEFINITIONS = [
   ['portionYield', 'portion yield'],
@@ -14,7 +15,7 @@ export function ClaimStrip({ claimed }: { claimed: number }) {
   const { fits, tolerance } = checkClaim(claimed, appraisal.weights)
   const percent = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
   return (
-    <table className="claim-strip">
+    <table className={css.claimStrip}>
       <caption className="visually-hidden">
         The claim of {format.share(claimed)} beside each definition of yield; a definition fits within{' '}
         {format.share(tolerance)}.
@@ -24,13 +25,13 @@ export function ClaimStrip({ claimed }: { claimed: number }) {
           const share = appraisal.weights[definition]
           const of: FigureRef = { group: 'weights', figure: definition }
           return (
-            <tr key={definition} className={fits.includes(definition) ? 'fits' : ''}>
+            <tr key={definition} className={fits.includes(definition) ? css.fits : ''}>
               <th scope="row">{format.words(name)}</th>
               <td>
-                <div className="claim-track">
-                  <div className="claim-yield" style={{ width: percent(share) }} />
+                <div className={css.claimTrack}>
+                  <div className={css.claimYield} style={{ width: percent(share) }} />
                   <div
-                    className="claim-band"
+                    className={css.claimBand}
                     style={{ left: percent(claimed - tolerance), width: percent(2 * tolerance) }}
                   />
                 </div>

@@ -3,13 +3,13 @@ import { appraise, documentOf, type Explanation, evaluate, explain, factorReach,
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { Link, useParams } from 'react-router-dom'
-import './verdict.css'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useEvidence, useFabrication } from '../../data/queries.ts'
 import { dateWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './factor-card.module.css'
 
 /** A card for the office wall: a new price times the factor is what a portion costs. */
 export function Component() {
@@ -35,7 +35,7 @@ function FactorCard({ state }: { state: FabricationState }) {
       </OpenFigure>
     )
   return (
-    <div className="room factor-card">
+    <div className={`room ${css.factorCard}`}>
       <div className="room-heading">
         <h1>Cost factors: {record.item}</h1>
         <Button className="no-print" onClick={() => window.print()}>
@@ -67,7 +67,7 @@ function FactorCard({ state }: { state: FabricationState }) {
           {reaches.map((reach) => (
             <tr key={reach.pile}>
               <th scope="row">{reach.pile}</th>
-              <td className="number factor">
+              <td className={`number ${css.factor}`}>
                 {open(
                   explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'factorPerPortion' }),
                   (factor) => format.quantity(factor, 'factor-per-kg'),

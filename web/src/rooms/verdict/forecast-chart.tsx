@@ -1,5 +1,6 @@
 import type { Forecast } from '@fleam/core'
 import { Bar, BarChart, Cell, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
+import css from './forecast.module.css'
 
 interface ForecastChartProps {
   forecast: Forecast
@@ -11,7 +12,7 @@ export default function ForecastChart({ forecast: { histogram, low, high, mean, 
   const bars = histogram.map(({ from, to, count }) => ({ at: (from + to) / 2, share: (count / draws) * 100 }))
   return (
     <figure
-      className="forecast-chart"
+      className={css.forecastChart}
       aria-label={`Savings a portion: ${money(mean)} on average, nine of ten between ${money(low)} and ${money(high)}`}
     >
       <ResponsiveContainer width="100%" height="100%">

@@ -20,6 +20,7 @@ import { OpenFigure } from '../../parts/figure.tsx'
 import { FoldedPart, useOpenParts } from '../../parts/folded.tsx'
 import { Progress } from '../../parts/progress.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import css from './forecast.module.css'
 import { SwingBars } from './swing-bars.tsx'
 import { useForecast } from './use-forecast.ts'
 
@@ -80,7 +81,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
           </Button>
         )
       ) : (
-        <div className="forecast-progress">
+        <div className={css.forecastProgress}>
           <Progress what="Draws" done={progress} of={1} />
           <Button size="sm" variant="outline-dark" onClick={cancel}>
             Break off
@@ -89,7 +90,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
       )}
       {forecast && progress === null ? (
         <FoldedPart part={{ id: 'forecast', title: 'What moves it most' }} parts={parts}>
-          <div className="forecast-columns">
+          <div className={css.forecastColumns}>
             <ForecastPictures forecast={forecast} units={record.units} />
           </div>
         </FoldedPart>
@@ -119,7 +120,7 @@ function ForecastSentence({ forecast, pile }: { forecast: Forecast; pile: string
     </OpenFigure>
   )
   return (
-    <p className="forecast-sentence">
+    <p className={css.forecastSentence}>
       Making {pile} is cheaper in {open('probability', casesOf(forecast.probability))} cases. On average it{' '}
       {forecast.mean >= 0 ? 'keeps' : 'costs'} {open('mean', format.money(Math.abs(forecast.mean)))}{' '}
       {forecast.mean >= 0 ? '' : 'more '}a portion; in nine of ten cases between{' '}

@@ -4,6 +4,7 @@ import { useCooks, useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { LabourQuestion } from '../../parts/labour-question.tsx'
 import { Failed } from '../../parts/states.tsx'
+import css from './warnings.module.css'
 
 /** Which minutes hold, of a record that was finished without saying it. */
 export function LabourAsked({ record, facts }: { record: FabricationRecord; facts: readonly Fact[] }) {
@@ -16,7 +17,7 @@ export function LabourAsked({ record, facts }: { record: FabricationRecord; fact
   if (!doubt) return null
   const cookName = (id: string) => cooks.find((cook) => cook.id === id)?.name
   return (
-    <section className="warnings" aria-label="Which minutes are right">
+    <section className={css.warnings} aria-label="Which minutes are right">
       <LabourQuestion
         doubt={doubt}
         answer={null}

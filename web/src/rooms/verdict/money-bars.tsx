@@ -9,6 +9,7 @@ import {
 } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import css from './money-bars.module.css'
 
 const PART_WORDS: Readonly<Record<MoneyPartName, string>> = {
   product: 'product',
@@ -47,19 +48,24 @@ export function MoneyBars() {
           <strong className="number">{format.money(total)}</strong>
         </th>
         <td>
-          <div className="money-bar">
+          <div className={css.moneyBar}>
             {parts.map((part) =>
               part.amount > 0 ? (
-                <div key={part.name} className={`money-part ${part.name}`} style={{ width: share(part.amount) }} />
+                <div
+                  key={part.name}
+                  className={`${css.moneyPart} ${css[part.name] ?? ''}`}
+                  style={{ width: share(part.amount) }}
+                />
               ) : null,
             )}
-            {given > 0 ? <div className="money-back" style={{ left: share(total), width: share(given) }} /> : null}
+            {given > 0 ? <div className={css.moneyBack} style={{ left: share(total), width: share(given) }} /> : null}
           </div>
-          <ul className="money-words">
+          <ul className={css.moneyWords}>
             {parts.map((part, place) =>
               shown[place] === 0 ? null : (
                 <li key={part.name}>
-                  <span className={`money-mark ${part.name}`} aria-hidden /> {format.words(PART_WORDS[part.name])}{' '}
+                  <span className={`${css.moneyMark} ${css[part.name] ?? ''}`} aria-hidden />{' '}
+                  {format.words(PART_WORDS[part.name])}{' '}
                   <OpenFigure explain={() => moneyPartFigure(document, appraisal, leading, part.name)} format={format}>
                     {format.money(shown[place] as number)}
                   </OpenFigure>
@@ -74,7 +80,7 @@ export function MoneyBars() {
   return (
     <section aria-labelledby="euros">
       <h2 id="euros">Where each portion’s money goes</h2>
-      <table className="money-bars">
+      <table className={css.moneyBars}>
         <tbody>
           {row('made', bars.make)}
           {row('bought', bars.buy)}

@@ -6,6 +6,7 @@ import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { type Format, useFormat } from '../../parts/use-format.ts'
+import css from './warnings.module.css'
 
 /** Prices have moved since a record was made: today's figures beside the record's, before anything is decided by it. */
 export function MovedPrices({ record }: { record: FabricationRecord }) {
@@ -19,7 +20,7 @@ export function MovedPrices({ record }: { record: FabricationRecord }) {
       ? document.purchase.price.amount
       : (document.offers?.find((offer) => offer.name === change.offer)?.price.amount ?? 0)
   return (
-    <section className="warnings moved-prices" aria-label="Prices have moved">
+    <section className={`${css.warnings} moved-prices`} aria-label="Prices have moved">
       <p>
         <strong>Prices have moved.</strong>{' '}
         {changes.map((change, at) => (

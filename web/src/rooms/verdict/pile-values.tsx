@@ -2,6 +2,7 @@ import { type PlannedPile, pricePerKg, pricePerWeight } from '@fleam/core'
 import { memo } from 'react'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
+import css from './pile-values.module.css'
 import type { ChangeAssumptions } from './use-try-out.ts'
 
 interface PileValuesProps {
@@ -18,7 +19,7 @@ export const PileValues = memo(function PileValues({ piles, onChange }: PileValu
   return (
     <fieldset>
       <legend>What the piles are worth</legend>
-      <table className="pile-values">
+      <table className={css.pileValues}>
         <thead>
           <tr>
             <th scope="col">Pile</th>

@@ -4,6 +4,7 @@ import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import type { Format } from '../../parts/use-format.ts'
+import css from './piles-table.module.css'
 
 const CLASS_WORDS = { primary: 'portions', 'by-product': 'by-product', waste: 'waste' } as const
 
@@ -25,7 +26,7 @@ export function PilesTable() {
   return (
     <section aria-labelledby="piles">
       <h2 id="piles">Piles</h2>
-      <Table className="piles" responsive>
+      <Table className={css.piles} responsive>
         <thead>
           <tr>
             <th scope="col">Pile</th>
@@ -76,9 +77,9 @@ function DrawnRow({ pile, number, format }: PileRowProps) {
   const of = <F extends string>(figure: F) => ({ group: 'pile' as const, pile: pile.name, figure })
   const count = (value: number) => format.number(value, 0)
   return (
-    <tr className={pile.class}>
+    <tr className={css[pile.class] ?? ''}>
       <th scope="row">
-        <span className="pile-number">{number}</span> {pile.name}
+        <span className={css.pileNumber}>{number}</span> {pile.name}
       </th>
       <td>{CLASS_WORDS[pile.class]}</td>
       {cell(of('weight'), pile.weight, format.weight)}

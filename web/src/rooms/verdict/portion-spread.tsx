@@ -12,6 +12,8 @@ import { useState } from 'react'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
+import css from './portion-spread.module.css'
+import triesCss from './tries.module.css'
 import { WeightBars } from './weight-bars.tsx'
 
 /** How steady the hand was, what that gives away, and what is left of a portion once it is cooked. */
@@ -21,7 +23,7 @@ export function PortionSpread({ record }: { record: FabricationRecord }) {
   return (
     <section aria-labelledby="portions">
       <h2 id="portions">The portions themselves</h2>
-      <div className="portion-piles">
+      <div className={css.portionPiles}>
         {piles.map((pile) => {
           const result = appraisal.piles.find((each) => each.name === pile.name)
           return result ? <PortionPile key={pile.name} pile={pile} result={result} record={record} /> : null
@@ -57,7 +59,7 @@ function PortionPile({ pile, result, record }: PortionPileProps) {
       {control ? (
         <>
           <WeightBars control={control} weight={format.weight} />
-          <p className="answer">
+          <p className={triesCss.answer}>
             {open('capability', format.share(control.capability))} within bounds.{' '}
             {control.givenAwayPerPortion === null || control.givenAwayTighter === null ? null : (
               <>
@@ -89,7 +91,7 @@ function Served({ pile, result, record }: PortionPileProps) {
   const served = servedWeight(result, (percent ?? 0) / 100)
   if (!served) return null
   return (
-    <div className="served">
+    <div className={css.served}>
       <NumberField
         label={`Cooking loss of ${pile.name}, %`}
         value={percent}
@@ -97,7 +99,7 @@ function Served({ pile, result, record }: PortionPileProps) {
         onChange={setPercent}
         hint="assumed until you weigh it"
       />
-      <p className="answer">
+      <p className={triesCss.answer}>
         {format.weight(served.grams)} on the plate,{' '}
         <strong>
           <OpenFigure explain={() => served.explanation} format={format}>

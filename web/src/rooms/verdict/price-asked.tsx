@@ -6,6 +6,8 @@ import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useUpdateFabrication } from '../../data/queries.ts'
 import { Failed } from '../../parts/states.tsx'
+import css from './price-asked.module.css'
+import sentenceCss from './sentence.module.css'
 
 /** A record whose price nobody knew: its yields stand, and the price is asked for here. */
 export function PriceAsked({ record }: { record: FabricationRecord }) {
@@ -23,8 +25,8 @@ export function PriceAsked({ record }: { record: FabricationRecord }) {
     change.mutate(editOf(record, { purchase: { ...record.purchase, price }, priceFrom: 'typed' }))
   }
   return (
-    <section className="price-asked" aria-labelledby="price-asked">
-      <h1 id="price-asked" className="sentence">
+    <section className={css.priceAsked} aria-labelledby="price-asked">
+      <h1 id="price-asked" className={sentenceCss.sentence}>
         No portion cost yet: nobody has said what it cost.
       </h1>
       <Form onSubmit={save} className="actions" noValidate>

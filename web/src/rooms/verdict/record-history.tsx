@@ -5,6 +5,7 @@ import { instantWords } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
 import { changeWords } from './change-words.ts'
+import css from './record-history.module.css'
 
 const ACTOR_WORDS = { bench: 'at the bench', office: 'in the office' } as const
 const WORDS = {
@@ -30,7 +31,7 @@ export function RecordHistory({ record }: { record: FabricationRecord }) {
   if (!versions.data) return null
   if (versions.data.length === 0) return <p className="quiet">Nothing of it was changed yet.</p>
   return (
-    <ol className="record-history" aria-label="Changes of this record">
+    <ol className={css.recordHistory} aria-label="Changes of this record">
       {versions.data.map((version, at) => {
         const after = at === 0 ? record : { ...record, ...versions.data[at - 1]?.record }
         const words = changesOf(version, record, after as FabricationRecord, format)

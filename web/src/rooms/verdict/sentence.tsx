@@ -2,6 +2,7 @@ import { type Species, WHOLE_WORDS } from '@fleam/catalogue'
 import { type SentencePart, verdictSentence } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import css from './sentence.module.css'
 
 /** The answer first: one sentence with two amounts, and what turns it. */
 export function Sentence({ species }: { species: Species | null }) {
@@ -21,5 +22,5 @@ export function Sentence({ species }: { species: Species | null }) {
       />
     )
   }
-  return <h1 className="sentence">{parts.map(show)}</h1>
+  return <h1 className={css.sentence}>{parts.map(show)}</h1>
 }

@@ -2,6 +2,7 @@ import { type BuyingForm, evaluate, SIDE_FIGURES, type SideBySide, type SideFigu
 import Table from 'react-bootstrap/Table'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import css from './side-table.module.css'
 
 const HEADS: Readonly<Record<SideFigure, { name: string; isLessBetter: boolean }>> = {
   costPerPlate: { name: 'Cost a plate', isLessBetter: true },
@@ -32,7 +33,7 @@ export function SideTable({ head = 'Cut style or form', sides, nameOf }: SideTab
     return { figure, most: Math.max(0, ...values), best }
   })
   return (
-    <Table className="side-table" responsive>
+    <Table className={css.sideTable} responsive>
       <thead>
         <tr>
           <th scope="col">{head}</th>
@@ -80,11 +81,11 @@ function SideCell({ side, figure, value, most, best }: SideCellProps) {
     )
   }
   return (
-    <td className={value === best ? 'best' : ''}>
+    <td className={value === best ? css.best : ''}>
       <OpenFigure explain={() => explanation} format={format}>
         {format.quantity(value, explanation.quantity)}
       </OpenFigure>
-      <div className="side-bar" style={{ width: `${most > 0 ? (value / most) * 100 : 0}%` }} aria-hidden />
+      <div className={css.sideBar} style={{ width: `${most > 0 ? (value / most) * 100 : 0}%` }} aria-hidden />
     </td>
   )
 }

@@ -1,4 +1,3 @@
-import './verdict.css'
 import type { Item, Product } from '@fleam/contract'
 import { type BuyingForm, evaluate, portionsFrom, type SideBySide, sideOf, type WholeForm } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
@@ -11,7 +10,10 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { ChoicesCompared } from './choices-compared.tsx'
 import { SideTable } from './side-table.tsx'
+import css from './styles-compared.module.css'
+import verdictCss from './verdict.module.css'
 import { WhatAPlateIs } from './what-a-plate-is.tsx'
+import whatIfsCss from './what-ifs.module.css'
 
 const MAX_COMPARED = 6
 const MIN_COMPARED = 2
@@ -38,7 +40,7 @@ export function Component() {
       { replace: true, preventScrollReset: true },
     )
   return (
-    <div className="room verdict">
+    <div className={`room ${verdictCss.verdict}`}>
       <h1>Cut styles side by side</h1>
       <div className="question">
         <ItemChoice
@@ -124,9 +126,9 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
         portions; at today’s prices and the yields that this kitchen expects.
       </p>
       <SideTable sides={shown} nameOf={nameOf} />
-      <details className="side-choice">
+      <details className={css.sideChoice}>
         <summary>Which stand here: two to six</summary>
-        <fieldset className="what-if-choice">
+        <fieldset className={whatIfsCss.whatIfChoice}>
           <legend className="visually-hidden">Cut styles and forms that stand side by side</legend>
           {sideBySide.map(({ form }) => {
             const { id } = form

@@ -1,6 +1,7 @@
 import type { Forecast, ForecastInput, Swing } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import type { Format } from '../../parts/use-format.ts'
+import css from './swing-bars.module.css'
 
 const INPUT_WORDS: Readonly<Record<ForecastInput, string>> = {
   yield: 'yield',
@@ -37,7 +38,7 @@ export function SwingBars({ forecast: { swings }, units }: { forecast: Forecast;
     return { left: `${from}%`, width: `${percent(Math.max(atLow, atHigh)) - from}%` }
   }
   return (
-    <table className="swings">
+    <table className={css.swings}>
       <caption>What moves it most: the saving when this alone is low or high</caption>
       <thead className="visually-hidden">
         <tr>
@@ -58,9 +59,9 @@ export function SwingBars({ forecast: { swings }, units }: { forecast: Forecast;
               </span>
             </th>
             <td>
-              <div className="swing-track">
-                <div className="swing-zero" style={{ left: `${percent(0)}%` }} />
-                <div className="swing-bar" style={bar(swing)} />
+              <div className={css.swingTrack}>
+                <div className={css.swingZero} style={{ left: `${percent(0)}%` }} />
+                <div className={css.swingBar} style={bar(swing)} />
               </div>
               <span className="number">
                 {format.money(swing.atLow)} to {format.money(swing.atHigh)}

@@ -18,6 +18,7 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { ClaimStrip } from './claim-strip.tsx'
+import css from './tries.module.css'
 
 /** Quick questions to the record; nothing here changes it. */
 export function Tries({ record }: { record: FabricationRecord }) {
@@ -29,7 +30,7 @@ export function Tries({ record }: { record: FabricationRecord }) {
         <Link to="card">Cost factors as a card for the wall</Link> ·{' '}
         <Link to={`/verdict/styles?of=${encodeURIComponent(document.item)}`}>Its cut styles side by side</Link>
       </p>
-      <div className="verdict-columns">
+      <div className={css.verdictColumns}>
         <NewPrice />
         <InAYear record={record} />
         <Claim />
@@ -54,7 +55,7 @@ function NewPrice() {
         onChange={setAmount}
       />
       {piles.map(({ name, byFactor, inFull }) => (
-        <p key={name} className="answer">
+        <p key={name} className={css.answer}>
           A portion of {name}: <strong>{inFull === null ? '–' : format.money(inFull)}</strong> summed in full
           {byFactor === null || inFull === null
             ? ''
@@ -82,7 +83,7 @@ function InAYear({ record }: { record: FabricationRecord }) {
     <div>
       <NumberField label={`Portions of ${pile.name} a week`} value={null} onChange={setPortions} />
       {year ? (
-        <p className="answer">
+        <p className={css.answer}>
           In a year making {year.saving >= 0 ? 'keeps' : 'costs'}{' '}
           <strong className={year.saving > 0 ? 'kept' : ''}>{format.money(Math.abs(year.saving))}</strong>
           {year.saving >= 0 ? '' : ' more'}, and takes {format.number(year.labourHours, 0)} hours at the board
@@ -104,7 +105,7 @@ function Claim() {
       <NumberField label="Somebody claims a yield of, %" max={MAX_PERCENT} value={null} onChange={setPercent} />
       {percent === null ? null : (
         <>
-          <p className="answer">{checkClaim(percent / 100, appraisal.weights).sentence}</p>
+          <p className={css.answer}>{checkClaim(percent / 100, appraisal.weights).sentence}</p>
           <ClaimStrip claimed={percent / 100} />
         </>
       )}

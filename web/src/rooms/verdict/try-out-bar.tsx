@@ -10,7 +10,9 @@ import { useAppraised } from '../../parts/appraised-context.ts'
 import { Failed } from '../../parts/states.tsx'
 import { changeWords } from './change-words.ts'
 import { labourFromOf, priceFromOf } from './labour-from.ts'
+import css from './try-out-bar.module.css'
 import type { TryOut } from './use-try-out.ts'
+import verdictCss from './verdict.module.css'
 
 interface TryOutBarProps {
   record: FabricationRecord
@@ -44,13 +46,13 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
       },
     )
   return (
-    <section className="try-out" aria-label="Tried out">
+    <section className={verdictCss.tryOut} aria-label="Tried out">
       <p>
         <strong>{opened && !isEdited ? `What if: ${opened.name}.` : 'Tried out, not in the record.'}</strong>{' '}
         {worded.length === 0 ? 'Nothing is different from the record.' : `${firstUpper(worded.join('; '))}.`}
         {changes.length > MAX_WORDED ? ` And ${changes.length - MAX_WORDED} more.` : ''} <Headline />
       </p>
-      <div className="try-out-actions">
+      <div className={css.tryOutActions}>
         <Button variant="light" onClick={() => tryOut.open(null)}>
           Back to the record
         </Button>
@@ -72,7 +74,7 @@ function Headline() {
   const comparison = at === null ? undefined : appraisal.comparisons[at]
   if (!comparison || comparison.costPerPortion === null || comparison.buyPerPortionSameWeight === null) return null
   return (
-    <strong className="try-out-answer">
+    <strong className={css.tryOutAnswer}>
       {format.money(comparison.costPerPortion)} made, {format.money(comparison.buyPerPortionSameWeight)} bought:{' '}
       {VERDICT_WORDS[comparison.verdict ?? 'none']}.
     </strong>
@@ -93,7 +95,7 @@ function KeepForm({
     create.mutate({ id, name: name.trim(), assumptions, createdAt }, { onSuccess: () => open(id) })
   }
   return (
-    <Form onSubmit={submit} className="try-out-keep">
+    <Form onSubmit={submit} className={css.tryOutKeep}>
       <Form.Control
         aria-label="Name of this what-if"
         placeholder="What if …"

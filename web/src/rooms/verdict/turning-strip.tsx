@@ -1,3 +1,5 @@
+import css from './turning-strip.module.css'
+
 interface TurningStripProps {
   now: number
   turnsAt: number
@@ -12,11 +14,11 @@ export function TurningStrip({ now, turnsAt }: TurningStripProps) {
   const x = (value: number) => (most > 0 ? (value / most) * REACH : 0)
   const [from, to] = [Math.min(x(now), x(turnsAt)), Math.max(x(now), x(turnsAt))]
   return (
-    <svg className="turning-strip" aria-hidden>
-      <line className="base" x1="0" x2="100%" y1="9" y2="9" />
+    <svg className={css.turningStrip} aria-hidden>
+      <line className={css.base} x1="0" x2="100%" y1="9" y2="9" />
       <rect className="room" x={`${from}%`} y="4" width={`${to - from}%`} height="10" />
-      <line className="now" x1={`${x(now)}%`} x2={`${x(now)}%`} y1="1" y2="17" />
-      <line className="turn" x1={`${x(turnsAt)}%`} x2={`${x(turnsAt)}%`} y1="0" y2="18" />
+      <line className={css.now} x1={`${x(now)}%`} x2={`${x(now)}%`} y1="1" y2="17" />
+      <line className={css.turn} x1={`${x(turnsAt)}%`} x2={`${x(turnsAt)}%`} y1="0" y2="18" />
     </svg>
   )
 }

@@ -1,5 +1,3 @@
-import { LotLink } from '../../parts/lot-link.tsx'
-import './verdict.css'
 import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import { type ComponentType, memo, type ReactNode, useMemo } from 'react'
 import { useParams } from 'react-router-dom'
@@ -8,6 +6,7 @@ import { type Appraised, AppraisedContext, useAppraisal } from '../../parts/appr
 import { dayWords } from '../../parts/dates.ts'
 import { FoldedPart, JumpLinks, useOpenParts } from '../../parts/folded.tsx'
 import { Later } from '../../parts/later.tsx'
+import { LotLink } from '../../parts/lot-link.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import { usePaused } from '../../parts/use-paused.ts'
@@ -31,6 +30,7 @@ import { Totals } from './totals.tsx'
 import { Tries } from './tries.tsx'
 import { TryOutBar } from './try-out-bar.tsx'
 import { useVerdict, type VerdictState } from './use-verdict.ts'
+import css from './verdict.module.css'
 import { Warnings } from './warnings.tsx'
 import { WhatIfs } from './what-ifs.tsx'
 import { Yields } from './yields.tsx'
@@ -77,8 +77,8 @@ function VerdictRoom({ state }: { state: FabricationState }) {
   const settled = usePaused(useMemo(() => ({ appraised, record: tryOut.record }), [appraised, tryOut.record]))
   return (
     <AppraisedContext value={appraised}>
-      <div className="room verdict">
-        <p className="verdict-of">
+      <div className={`room ${css.verdict}`}>
+        <p className={css.verdictOf}>
           {record.item}: {record.style.toLowerCase()} · {dayWords(record.date)}
           {record.cook ? ` · ${record.cook}` : ''}
           {record.supplier ? ` · ${record.supplier}` : ''}
@@ -117,7 +117,7 @@ const Answer = ({ verdict: { record, facts, isTried }, parts, settled }: PartsPr
     <Warnings record={record} />
     <LabourAsked record={record} facts={facts} />
     <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />
-    <div className="verdict-answer">
+    <div className={css.verdictAnswer}>
       <MoneyBars />
       <BreakEvens />
     </div>

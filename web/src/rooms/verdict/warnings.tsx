@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button'
 import { useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Failed } from '../../parts/states.tsx'
+import css from './warnings.module.css'
 
 /** What to know before trusting the figures, in plain words. */
 export function Warnings({ record }: { record: FabricationRecord }) {
@@ -12,7 +13,7 @@ export function Warnings({ record }: { record: FabricationRecord }) {
   if (appraisal.warnings.length === 0) return null
   const mayConfirm = appraisal.weights.balance === 'over' && !record.confirmed
   return (
-    <section className="warnings" aria-label="Before you trust it">
+    <section className={css.warnings} aria-label="Before you trust it">
       <ul>
         {appraisal.warnings.map((warning) => (
           <li key={warning.code}>{format.words(warning.message)}</li>

@@ -1,4 +1,5 @@
 import type { PortionControl } from '@fleam/core'
+import css from './weight-bars.module.css'
 
 interface WeightBarsProps {
   control: PortionControl
@@ -20,14 +21,14 @@ export function WeightBars({ control: { bars }, weight }: WeightBarsProps) {
     .map((bar) => `${bar.count} of ${weight(bar.from)} to ${weight(bar.to)}, ${BOUND_WORDS[bar.bound]}`)
   return (
     <svg
-      className="weight-bars"
+      className={css.weightBars}
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
       aria-label={`Pieces by weight: ${words.join('; ')}`}
     >
       <defs>
         <pattern id="too-heavy" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="3" height="6" className="hatch" />
+          <rect width="3" height="6" className={css.hatch} />
         </pattern>
       </defs>
       {bars.map((bar, at) => {
@@ -35,7 +36,7 @@ export function WeightBars({ control: { bars }, weight }: WeightBarsProps) {
         return (
           <rect
             key={bar.from}
-            className={`weight-bar ${bar.bound}`}
+            className={`${css.weightBar} ${css[bar.bound] ?? ''}`}
             x={at * width + 1}
             width={Math.max(1, width - 2)}
             y={GROUND - height}
@@ -43,7 +44,7 @@ export function WeightBars({ control: { bars }, weight }: WeightBarsProps) {
           />
         )
       })}
-      <line x1={0} x2={WIDTH} y1={GROUND} y2={GROUND} className="ground" />
+      <line x1={0} x2={WIDTH} y1={GROUND} y2={GROUND} className={css.ground} />
       <text x={0} y={HEIGHT - 4}>
         {first ? weight(first.from) : ''}
       </text>

@@ -11,6 +11,7 @@ import { Figure, MaybeFigure } from '../../parts/figure.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { changeWords } from './change-words.ts'
 import { BESIDE, type TryOut } from './use-try-out.ts'
+import css from './what-ifs.module.css'
 
 /** So many stand beside the record at a time. */
 const MAX_BESIDE = 4
@@ -49,7 +50,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
     <section aria-labelledby="what-ifs">
       <h2 id="what-ifs">What if</h2>
       {known.length > 1 ? (
-        <fieldset className="what-if-choice">
+        <fieldset className={css.whatIfChoice}>
           <legend className="visually-hidden">Beside the record, up to four</legend>
           {known.map(({ id, name }) => {
             const isIn = shown.some((each) => each.id === id)
@@ -66,7 +67,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
           })}
         </fieldset>
       ) : null}
-      <Table className="what-ifs" responsive>
+      <Table className={css.whatIfs} responsive>
         <thead>
           <tr>
             <th scope="col">
@@ -138,7 +139,7 @@ function Differences({ recorded }: { recorded: FabricationDocument }) {
   const changes = assumptionChanges(recorded, document)
   if (changes.length === 0) return '–'
   return (
-    <ul className="what-if-changes">
+    <ul className={css.whatIfChanges}>
       {changes.map((each) => (
         <li key={`${each.what} ${each.of}`}>{changeWords(each, format)}</li>
       ))}

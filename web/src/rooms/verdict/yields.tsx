@@ -1,6 +1,7 @@
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Figure } from '../../parts/figure.tsx'
+import css from './piles-table.module.css'
 
 /** Weights and shares of a record, while money says nothing. */
 export function Yields() {
@@ -8,7 +9,7 @@ export function Yields() {
   return (
     <section aria-labelledby="yields">
       <h2 id="yields">Yields</h2>
-      <Table className="piles">
+      <Table className={css.piles}>
         <thead>
           <tr>
             <th scope="col">Pile</th>

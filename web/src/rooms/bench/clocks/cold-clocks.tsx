@@ -3,6 +3,7 @@ import { Refrigerator, Snowflake } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import css from './clocks.module.css'
 import { type ColdState, useColdLoads } from './use-cold-loads.ts'
 
 /** Looked at when loads are told apart, and loaded then. */
@@ -27,7 +28,7 @@ interface OneLoadProps {
 
 function OneLoad({ live, load, cold }: OneLoadProps) {
   return (
-    <div className={`cold ${load.level}`} role="timer" aria-label="Out of the cold">
+    <div className={`${css.cold} ${css[load.level] ?? ''}`} role="timer" aria-label="Out of the cold">
       <p>
         <strong>{load.isOut ? `Out of the fridge ${whole(load.boardMinutes)}` : 'In the fridge'}</strong>
         <span>
@@ -56,12 +57,12 @@ function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
   const next = loads.length + 1
   const back = loads.length - out.length
   return (
-    <section className="cold-loads" aria-label="Out of the cold">
+    <section className={css.coldLoads} aria-label="Out of the cold">
       {out.map((load) => (
         <Button
           key={load.load}
           variant="outline-dark"
-          className={`cold ${load.level}`}
+          className={`${css.cold} ${css[load.level] ?? ''}`}
           onClick={() => void live.mark(`load ${load.load} back in the fridge`, { mark: 'cold-in', load: load.load })}
         >
           <Snowflake size={20} aria-hidden />
@@ -79,7 +80,7 @@ function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
       {waiting > 0 ? (
         <Button
           variant="outline-dark"
-          className="cold"
+          className={css.cold}
           onClick={() =>
             void live.mark(`load ${next} out of the fridge`, { mark: 'cold-out', load: next, units: nextUnits })
           }

@@ -65,7 +65,7 @@ interface LoadRowProps {
   live: LiveFabrication
 }
 
-function LoadRow({ load: { load, units, isOut, boardMinutes, outMinutes, level }, most, live }: LoadRowProps) {
+function LoadRow({ load: { load, units, isOut, boardMinutes, outMinutes }, most, live }: LoadRowProps) {
   const minutes = (value: number) => `${Math.floor(value)}\u00a0min`
   const toggle = () =>
     void live.mark(`load ${load} ${isOut ? 'back in' : 'out of'} the fridge`, {
@@ -93,7 +93,7 @@ function LoadRow({ load: { load, units, isOut, boardMinutes, outMinutes, level }
           units
         )}
       </td>
-      <td className={`number level-${level}`}>{isOut ? `out ${minutes(boardMinutes)}` : 'in the fridge'}</td>
+      <td className="number">{isOut ? `out ${minutes(boardMinutes)}` : 'in the fridge'}</td>
       <td className="number">{minutes(outMinutes)}</td>
       <td>
         <Button size="sm" variant="outline-dark" onClick={toggle}>

@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useCooks } from '../../../data/queries.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './clocks.module.css'
 
 const whole = (minutes: number) => `${Math.floor(minutes)} min`
 /** So many names fit beside the clocks; the others are chosen under *This device*. */
@@ -28,7 +29,7 @@ export function WhoWorksHere({ bench }: { bench: Bench }) {
   }
   return (
     <>
-      <fieldset className="who-works-here" aria-label="Who works here">
+      <fieldset className={css.whoWorksHere} aria-label="Who works here">
         {namesShown(bench, [...clocks.keys()], cooks).map((cookId) => (
           <Button
             key={cookId}
@@ -43,7 +44,7 @@ export function WhoWorksHere({ bench }: { bench: Bench }) {
           </Button>
         ))}
       </fieldset>
-      <Button variant="outline-dark" className="own-clock" aria-pressed={isRunning} onClick={toggle}>
+      <Button variant="outline-dark" className={css.ownClock} aria-pressed={isRunning} onClick={toggle}>
         {isRunning ? <CirclePause size={20} aria-hidden /> : <CirclePlay size={20} aria-hidden />}
         <span>
           {mine ? whole(mine.minutes) : 'Clock'}

@@ -1,4 +1,3 @@
-import '../bench.css'
 import type { FabricationState } from '@fleam/contract'
 import { expectedWeight, pilesInStepOrder } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
@@ -11,8 +10,10 @@ import { Failed, Loading } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { bareUnitOf } from '../../../parts/weight-field.tsx'
 import { useLiveFabrication } from '../state/use-live-fabrication.ts'
+import checksLineCss from '../steps/checks-line.module.css'
 import { questionOf } from '../steps/checks-line.tsx'
 import { type BoxResult, checksOfCard, readBox } from './card-weights.ts'
+import css from './entry.module.css'
 
 /** A filled-in weighing card, typed in one screen. */
 export function Component() {
@@ -49,7 +50,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
     navigate(`/bench/${record.id}`)
   }
   return (
-    <div className="room entry">
+    <div className={`room ${css.entry}`}>
       <h1>
         The card of {record.item} <span className="quiet">for</span> {record.style.toLowerCase()}
       </h1>
@@ -99,7 +100,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
           </tbody>
         </table>
         {check ? (
-          <p className="check" role="status" aria-label="Question">
+          <p className={checksLineCss.check} role="status" aria-label="Question">
             {questionOf(check, piles.find((pile) => pile.id === check.pileId)?.name ?? '', format.weight)}
           </p>
         ) : null}

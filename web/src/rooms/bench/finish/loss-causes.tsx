@@ -14,6 +14,7 @@ import { digitOf, isTyping } from '../../../parts/keys.ts'
 import { LabourQuestion } from '../../../parts/labour-question.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { causeByDigit } from './cause-by-digit.ts'
+import css from './loss-causes.module.css'
 
 export interface NamedCause {
   pileId: string
@@ -64,7 +65,7 @@ export default function LossCauses(props: LossCausesProps) {
           What happened here?
         </Modal.Title>
       </Modal.Header>
-      <Modal.Body className="causes">
+      <Modal.Body className={css.causes}>
         {doubt ? <LabourQuestion doubt={doubt} answer={answer} format={format} onAnswer={setAnswer} /> : null}
         {outcomes.map((outcome) => (
           <CausesOf
@@ -107,7 +108,7 @@ function CausesOf({ outcome, species, words, chosen, isAsked, onChoose }: Causes
         {outcome.side === 'less' ? 'Less' : 'More'} {outcome.pile.name} than expected{' '}
         <span className="quiet">{words}</span>
       </legend>
-      <div className="cause-choices">
+      <div className={css.causeChoices}>
         {shown.map((cause, at) => (
           <button key={cause} type="button" aria-pressed={cause === chosen} onClick={() => onChoose(cause)}>
             {isAsked && at < likely.length ? <kbd>{at + 1}</kbd> : null} {CAUSE_WORDS[cause]}

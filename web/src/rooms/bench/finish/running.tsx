@@ -3,6 +3,7 @@ import { type Appraised, AppraisedContext, useAppraised } from '../../../parts/a
 import { Figure, MaybeFigure } from '../../../parts/figure.tsx'
 import { Failed } from '../../../parts/states.tsx'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import css from './running.module.css'
 
 interface RunningProps {
   live: LiveFabrication
@@ -18,7 +19,7 @@ export function Running({ live, expected, onFinish, isFinishing, error }: Runnin
   const { appraisal, format } = useAppraised()
   const isOpen = live.record.status === 'open'
   return (
-    <section className="running" aria-label="How it goes">
+    <section className={css.running} aria-label="How it goes">
       <dl>
         <div>
           <dt>Portion yield so far</dt>
@@ -48,7 +49,7 @@ export function Running({ live, expected, onFinish, isFinishing, error }: Runnin
       {isOpen ? (
         <Button
           variant="outline-dark"
-          className="finish"
+          className={css.finish}
           disabled={isFinishing || live.standing.length === 0}
           onClick={onFinish}
         >

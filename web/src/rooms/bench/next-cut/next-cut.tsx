@@ -9,6 +9,7 @@ import { useFormat } from '../../../parts/use-format.ts'
 import { WAY_WORDS } from '../../../parts/way-words.ts'
 import { WeightField } from '../../../parts/weight-field.tsx'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import css from './next-cut.module.css'
 import { useMeasuredBefore } from './use-measured-before.ts'
 import { type LaidDraft, useNextCut } from './use-next-cut.ts'
 
@@ -24,12 +25,12 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
   const step = format.lengthUnit === 'mm' ? 1 : MM_PER_INCH / SIXTEENTHS
   const words = format.length(step)
   return (
-    <section className="bench-next-cut" aria-label="Next cut">
+    <section className={css.benchNextCut} aria-label="Next cut">
       {onBoard === null ? (
         <LayOn usual={shape} onLay={state.lay} />
       ) : (
         <>
-          <p className="next-cut-mm" role="status">
+          <p className={css.nextCutMm} role="status">
             {next ? (
               <>
                 <strong>{format.lengthAmount(next.thickness)}</strong> {format.lengthUnit}{' '}
@@ -41,7 +42,7 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
             )}
           </p>
           {state.lastThickness === null ? null : (
-            <fieldset className="next-cut-last" aria-label="The last cut">
+            <fieldset className={css.nextCutLast} aria-label="The last cut">
               <span>the last one was {format.length(state.lastThickness)}</span>
               <Button
                 variant="outline-dark"
@@ -59,7 +60,7 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
               </Button>
             </fieldset>
           )}
-          <div className="next-cut-actions">
+          <div className={css.nextCutActions}>
             {next && next.product === null ? (
               <Button variant="outline-dark" onClick={state.scrapIsOff}>
                 It is off
@@ -94,7 +95,7 @@ function LayOn({ usual, onLay }: LayOnProps) {
     if (length) onLay({ weight, length, way: 'template' })
   }
   return (
-    <Form onSubmit={submit} className="next-cut-lay">
+    <Form onSubmit={submit} className={css.nextCutLay}>
       <strong>{usual.name}</strong>
       <WeightField
         label="weighs"

@@ -5,6 +5,7 @@ import { OpenFigure } from '../../../parts/figure.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './how-many.module.css'
 
 const MAX_PIECES = 10_000
 
@@ -26,7 +27,7 @@ export function HowMany({ bench }: { bench: Bench }) {
     bench.countPieces(reading.id, pieces)
   }
   return (
-    <fieldset className="how-many">
+    <fieldset className={css.howMany}>
       <legend>
         How many {pile.name} are {format.weight(reading.grams)}?{' '}
         <span className="quiet">
@@ -37,7 +38,7 @@ export function HowMany({ bench }: { bench: Bench }) {
           until you say.
         </span>
       </legend>
-      <div className="how-many-answers">
+      <div className={css.howManyAnswers}>
         {[likely - 1, likely, likely + 1].map((pieces) => (
           <Button key={pieces} variant="outline-dark" onClick={() => say(pieces)}>
             {pieces}

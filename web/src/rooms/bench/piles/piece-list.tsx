@@ -5,6 +5,7 @@ import { useAppraised } from '../../../parts/appraised-context.ts'
 import { Explained, MaybeFigure } from '../../../parts/figure.tsx'
 import type { Format } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './piece-list.module.css'
 import { ChangePile } from './pile-buttons.tsx'
 import { PlatesLine } from './plates-line.tsx'
 import { usePlates } from './use-plates.ts'
@@ -28,7 +29,7 @@ export function PieceList({ bench }: { bench: Bench }) {
   const last = live.standing.findLast((each) => each.isMine)
   const lastPile = live.record.piles.find((each) => each.id === last?.pileId)
   return (
-    <section className="pieces" aria-label={`Weighed onto ${pile.name}`}>
+    <section className={css.pieces} aria-label={`Weighed onto ${pile.name}`}>
       <h2>
         {pile.name}
         {pile.target === null ? null : (
@@ -44,14 +45,14 @@ export function PieceList({ bench }: { bench: Bench }) {
         {live.record.status === 'open' ? <ChangePile key={pile.id} live={live} pile={pile} /> : null}
       </h2>
       {isPieces && result.mean === null && pieces > 0 ? (
-        <p className="pieces-sum">
+        <p className={css.piecesSum}>
           {pieces} pieces,{' '}
           <Explained explanation={explainPieceMean(pile.name, result.weight, pieces)} format={format} /> on average;
           weighed together, so none is judged by itself
         </p>
       ) : null}
       {isPieces && result.mean !== null ? (
-        <p className="pieces-sum">
+        <p className={css.piecesSum}>
           on average{' '}
           <MaybeFigure
             of={{ group: 'pile', pile: pile.name, figure: 'mean' }}
@@ -105,7 +106,7 @@ function PickedActions({ bench, words }: { bench: Bench; words: string }) {
   if (!picked) return null
   const cook = picked.cookId === null ? undefined : bench.live.cookName(picked.cookId)
   return (
-    <p className="picked">
+    <p className={css.picked}>
       <span>
         {words}
         {cook ? ` by ${cook}` : ''}: touch the pile it belongs to, or
@@ -132,7 +133,7 @@ interface PieceProps {
 
 function Piece({ reading, bound, words, plate, isPicked, onPick }: PieceProps) {
   return (
-    <li className={bound === 'within' ? '' : 'out-of-bounds'}>
+    <li className={bound === 'within' ? '' : css.outOfBounds}>
       <button type="button" aria-pressed={isPicked} onClick={onPick} title="Touch to delete it or to move it">
         <span aria-hidden>{MARKS[bound]}</span>
         {words}

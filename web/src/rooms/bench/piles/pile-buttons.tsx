@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'
 import { newPile } from '../../../parts/new-pile.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import css from './tiles.module.css'
 
 const PileDialog = lazy(() => import('./pile-dialog.tsx'))
 
@@ -12,7 +13,7 @@ export function AddPile({ live }: { live: LiveFabrication }) {
   const [pile, setPile] = useState<PlannedPile | null>(null)
   return (
     <>
-      <button type="button" className="tile add" onClick={() => setPile(newPile(newId()))}>
+      <button type="button" className={`${css.tile} ${css.add}`} onClick={() => setPile(newPile(newId()))}>
         Add a pile
       </button>
       {pile ? (

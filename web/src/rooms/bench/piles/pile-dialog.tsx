@@ -9,6 +9,7 @@ import { useUpdateFabrication } from '../../../data/queries.ts'
 import { FormNumber, FormWeight } from '../../../parts/form-fields.tsx'
 import { Failed } from '../../../parts/states.tsx'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import css from './pile-dialog.module.css'
 import { fieldsOf, type PileFields, pileFields, withFields } from './pile-fields.ts'
 
 const CLASS_WORDS: Readonly<Record<PileClass, string>> = {
@@ -47,7 +48,7 @@ export default function PileDialog({ live: { record, standing }, pile, isNew = f
         </Modal.Title>
       </Modal.Header>
       <Form onSubmit={(event) => void save(event)} noValidate>
-        <Modal.Body className="pile-form">
+        <Modal.Body className={css.pileForm}>
           <PileFormFields form={form} isWeighed={standing.some((each) => each.pileId === pile.id)} />
           {change.isError ? <Failed error={change.error} /> : null}
         </Modal.Body>

@@ -4,6 +4,7 @@ import { useAppraised } from '../../../parts/appraised-context.ts'
 import type { Format } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
 import { AddPile } from './pile-buttons.tsx'
+import css from './tiles.module.css'
 
 /** One tile a pile: touch it and what lies on the scale goes onto it; with a weighing picked, that one goes there. */
 export function PileTiles({ bench }: { bench: Bench }) {
@@ -14,7 +15,7 @@ export function PileTiles({ bench }: { bench: Bench }) {
     [standing],
   )
   return (
-    <fieldset className={bench.picked ? 'tiles moving' : 'tiles'} aria-label="Piles">
+    <fieldset className={bench.picked ? `${css.tiles} ${css.moving}` : css.tiles} aria-label="Piles">
       {record.piles.map((pile, at) => (
         <PileTile
           key={pile.id}
@@ -53,13 +54,13 @@ function PileTile(props: PileTileProps) {
   const { pile, number, result, expected, isActive, isLike, isKeptHere, pieceCount, format, onTouch } = props
   const hasFill = expected !== null && expected > 0
   return (
-    <button type="button" className={`tile ${pile.class}`} aria-pressed={isActive} onClick={onTouch}>
-      <span className="tile-number" aria-hidden>
+    <button type="button" className={`${css.tile} ${css[pile.class] ?? ''}`} aria-pressed={isActive} onClick={onTouch}>
+      <span className={css.tileNumber} aria-hidden>
         {number}
       </span>
-      <span className="tile-name">{pile.name}</span>
-      <span className="tile-weight">{format.weight(result.weight)}</span>
-      <span className="tile-note">
+      <span className={css.tileName}>{pile.name}</span>
+      <span className={css.tileWeight}>{format.weight(result.weight)}</span>
+      <span className={css.tileNote}>
         {isLike ? <strong>looks like one of these · </strong> : null}
         {hasFill ? `of about ${format.weight(expected)}` : ''}
         {pile.weighing === 'pieces' ? ` · ${piecesWords(pieceCount, pile.portions)}` : ''}
@@ -67,7 +68,7 @@ function PileTile(props: PileTileProps) {
       </span>
       {hasFill ? (
         <meter
-          className="tile-fill"
+          className={css.tileFill}
           min={0}
           max={expected}
           value={result.weight}

@@ -7,6 +7,8 @@ import { Explained } from '../../../parts/figure.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { WeightField } from '../../../parts/weight-field.tsx'
+import nextCutCss from '../next-cut/next-cut.module.css'
+import css from './plates-line.module.css'
 import type { BenchPlates, Numbering } from './use-plates.ts'
 
 interface PlatesLineProps {
@@ -21,16 +23,16 @@ export function PlatesLine({ plates, fabricationId }: PlatesLineProps) {
   const { plate, plating, last } = plates
   if (!plate || !plating) {
     return (
-      <Button variant="outline-dark" className="begin-plates" onClick={plates.begin}>
+      <Button variant="outline-dark" className={css.beginPlates} onClick={plates.begin}>
         Number the plates
       </Button>
     )
   }
   const needs = plate.needs.map(({ kind, count }) => `${count} ${kind}`).join(' + ')
   return (
-    <section className="bench-plates" aria-label="Plates">
+    <section className={nextCutCss.benchPlates} aria-label="Plates">
       {plates.numbering === 'as-weighed' ? (
-        <p className="next-cut-mm" role="status">
+        <p className={nextCutCss.nextCutMm} role="status">
           {last === null ? (
             <span className="quiet">the next piece gets its plate</span>
           ) : (
@@ -48,7 +50,7 @@ export function PlatesLine({ plates, fabricationId }: PlatesLineProps) {
           {plates.isMatching ? 'Matching …' : `Match all ${plates.pieces.length} now`}
         </Button>
       )}
-      <p className="plates-sum">
+      <p className={css.platesSum}>
         {plating.plates.length} whole of {needs}
         {plating.fairness === null ? null : (
           <>
@@ -58,7 +60,7 @@ export function PlatesLine({ plates, fabricationId }: PlatesLineProps) {
         )}
         {plating.left.length > 0 ? `; ${plating.left.length} wait` : ''}
       </p>
-      <div className="next-cut-actions">
+      <div className={nextCutCss.nextCutActions}>
         <Button variant="outline-dark" aria-expanded={isSetting} onClick={() => setSetting(!isSetting)}>
           {isSetting ? 'Done' : 'Change'}
         </Button>
@@ -81,7 +83,7 @@ function PlateSettings({ plates, fabricationId }: PlatesLineProps) {
   const { plate, change } = plates
   if (!plate) return null
   return (
-    <div className="plate-settings">
+    <div className={css.plateSettings}>
       <Form.Group controlId="plate-numbering">
         <Form.Label>A piece gets its number</Form.Label>
         <Form.Select

@@ -8,6 +8,7 @@ import { useUpdateContainers } from '../../../data/style-queries.ts'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './container-choice.module.css'
 
 /** Which container the pile lies in: its weight is taken off by itself, today and next time. */
 export function ContainerChoice({ bench }: { bench: Bench }) {
@@ -16,7 +17,7 @@ export function ContainerChoice({ bench }: { bench: Bench }) {
   const container = bench.containers.of(bench.pileInTurn.name)
   return (
     <>
-      <Button variant="outline-dark" className="container-choice" onClick={() => setOpen(true)}>
+      <Button variant="outline-dark" className={css.containerChoice} onClick={() => setOpen(true)}>
         <small>Container</small>
         {container ? container.name : 'none'}
       </Button>
@@ -48,7 +49,7 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
           What does {pile} lie in?
         </Modal.Title>
       </Modal.Header>
-      <Modal.Body className="containers">
+      <Modal.Body className={css.containers}>
         <ul>
           <li>
             <button type="button" aria-pressed={container === null} onClick={() => pick(null)}>
@@ -93,7 +94,7 @@ function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: strin
           ? 'Put the empty container on the scale to remember it.'
           : `${format.weight(grams)} stands on the scale. Remember it as`}
       </Form.Label>
-      <div className="container-name">
+      <div className={css.containerName}>
         <Form.Control
           {...register('name', { validate: (name) => name.trim() !== '' || 'Say what it is called.' })}
           id="container-name"

@@ -9,6 +9,7 @@ import { bareUnitOf } from '../../../parts/weight-field.tsx'
 import { WEIGHT_REFUSALS } from '../../../parts/weight-words.ts'
 import type { Bench } from '../state/use-bench.ts'
 import { ContainerChoice } from './container-choice.tsx'
+import css from './scale-panel.module.css'
 
 const STATE_WORDS: Readonly<Record<ScaleView['kind'], string>> = {
   away: 'no scale: type the weight',
@@ -29,21 +30,21 @@ export function ScalePanel({ bench }: { bench: Bench }) {
   const state = view.kind === 'taken' && bench.live.isWriting ? 'ready' : view.kind
   const shown = reading && isConnected ? format.weight(reading.grams) : '– –'
   return (
-    <section className="scale" aria-label="Scale">
-      <output className={`scale-weight ${state}`}>{shown}</output>
-      <p className="scale-state">
+    <section className={css.scale} aria-label="Scale">
+      <output className={`${css.scaleWeight} ${css[state] ?? ''}`}>{shown}</output>
+      <p className={css.scaleState}>
         {view.kind === 'ready' && view.isAdded ? `settled: ${format.weight(view.grams)} more` : STATE_WORDS[state]}
         {container ? ` · less ${container.name} ${format.weight(container.grams)}` : ''}
         {reading && reading.tareGrams > 0 ? ` · tare ${format.weight(reading.tareGrams)}` : ''}
       </p>
-      <Button className="main-action take" onClick={bench.takeSettled} aria-disabled={view.kind !== 'ready'}>
+      <Button className={`main-action ${css.take}`} onClick={bench.takeSettled} aria-disabled={view.kind !== 'ready'}>
         {view.kind === 'ready' ? `Take ${format.weight(view.grams)}` : 'Take'}
-        <span className="take-pile">
+        <span className={css.takePile}>
           {bench.likeness ? 'looks like ' : ''}
           {bench.activePile.name}
         </span>
       </Button>
-      <div className="scale-side">
+      <div className={css.scaleSide}>
         <Button variant="outline-dark" disabled={!isConnected} onClick={bench.tare}>
           Tare
         </Button>
@@ -54,7 +55,7 @@ export function ScalePanel({ bench }: { bench: Bench }) {
           Redo
         </Button>
       </div>
-      <div className="scale-entry">
+      <div className={css.scaleEntry}>
         <TypedWeight bench={bench} />
         <ContainerChoice bench={bench} />
       </div>
@@ -90,7 +91,7 @@ function TypedWeight({ bench }: { bench: Bench }) {
     ;(document.activeElement as HTMLElement | null)?.blur()
   }
   return (
-    <Form className="typed" onSubmit={submit}>
+    <Form className={css.typed} onSubmit={submit}>
       <Form.Control
         id={TYPED_FIELD}
         aria-label="Weight typed by hand"

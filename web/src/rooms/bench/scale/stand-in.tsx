@@ -4,6 +4,7 @@ import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { loadStandIn } from '../../../data/scale.ts'
+import css from './stand-in.module.css'
 
 interface StandInProps {
   reading: ScaleReading | null
@@ -34,7 +35,7 @@ export function StandIn({ reading, pile, ap }: StandInProps) {
     put(grams)
   }
   return (
-    <section className="stand-in" aria-label="Stand-in for the scale">
+    <section className={css.standIn} aria-label="Stand-in for the scale">
       <h2>Stand-in: this scale is simulated</h2>
       <Form onSubmit={submit}>
         <Form.Control

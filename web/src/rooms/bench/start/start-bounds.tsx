@@ -1,6 +1,7 @@
 import type { Style } from '@fleam/contract'
 import type { UseFormReturn } from 'react-hook-form'
 import { FormWeight, MoreFields } from '../../../parts/form-fields.tsx'
+import css from './start-bounds.module.css'
 import type { StartFields } from './use-start-form.ts'
 
 /** What a portion may weigh in this run: as the style says, unless somebody says otherwise. */
@@ -13,7 +14,7 @@ export function StartBounds({ form, style }: { form: UseFormReturn<StartFields>;
       {piles.map((pile) => {
         const isOwn = own[pile.id] !== undefined
         return (
-          <fieldset key={pile.id} className="own-bounds">
+          <fieldset key={pile.id} className={css.ownBounds}>
             <legend>
               <label>
                 <input
@@ -28,7 +29,7 @@ export function StartBounds({ form, style }: { form: UseFormReturn<StartFields>;
               </label>
             </legend>
             {isOwn ? (
-              <div className="own-bounds-fields">
+              <div className={css.ownBoundsFields}>
                 <FormWeight control={form.control} name={`bounds.${pile.id}.target`} label="Target" />
                 <FormWeight control={form.control} name={`bounds.${pile.id}.low`} label="Lightest" />
                 <FormWeight control={form.control} name={`bounds.${pile.id}.high`} label="Heaviest" />

@@ -1,6 +1,7 @@
 import type { Item } from '@fleam/contract'
 import { startDoubts } from '@fleam/core'
 import { useFormat } from '../../../parts/use-format.ts'
+import css from './start-doubts.module.css'
 import type { StartFields } from './use-start-form.ts'
 
 const number = (value: unknown) => (typeof value === 'number' && Number.isFinite(value) ? value : null)
@@ -24,7 +25,7 @@ export function StartDoubts({ said, item }: { said: StartFields; item: Item }) {
   )
   const free = said.amount === 0 ? ['A price of 0.00: leave it empty if you do not know it.'] : []
   return (
-    <div className="wide start-doubts" role="status" aria-label="Question">
+    <div className={`wide ${css.startDoubts}`} role="status" aria-label="Question">
       {[...words, ...free].map((each) => (
         <p key={each}>{each}</p>
       ))}

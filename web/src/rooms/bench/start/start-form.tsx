@@ -1,4 +1,3 @@
-import './start.css'
 import { PRICE_UNITS, type PriceUnit, type WeightUnit } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

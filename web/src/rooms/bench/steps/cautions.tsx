@@ -1,4 +1,5 @@
 import { DEFERS_TO, type Species } from '@fleam/catalogue'
+import css from '../../../parts/cautions.module.css'
 import { type CautionWhere, useKitchenCautions } from '../../../parts/cautions.ts'
 
 interface BenchCautionsProps {
@@ -14,7 +15,7 @@ export function BenchCautions({ species, where = {}, elsewhere = [] }: BenchCaut
   const cautions = useKitchenCautions(where)
   if (species === null) return null
   return (
-    <aside className="cautions" aria-label="Cautions">
+    <aside className={css.cautions} aria-label="Cautions">
       <ul>
         {cautions
           .at(species, 'board')

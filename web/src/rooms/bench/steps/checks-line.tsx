@@ -2,6 +2,7 @@ import type { WeighingCheck } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './checks-line.module.css'
 
 /** One question about what looks wrong, in one line. Weighing goes on whether it is answered or not. */
 export function ChecksLine({ bench }: { bench: Bench }) {
@@ -11,7 +12,7 @@ export function ChecksLine({ bench }: { bench: Bench }) {
   const pile = bench.live.record.piles.find((each) => each.id === check.pileId)?.name ?? ''
   const { readingId } = check
   return (
-    <section className="check" role="status" aria-label="Question">
+    <section className={css.check} role="status" aria-label="Question">
       <p>{questionOf(check, pile, format.weight)}</p>
       <Button variant="outline-dark" onClick={() => bench.checks.confirm(check)}>
         It is right

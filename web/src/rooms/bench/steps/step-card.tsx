@@ -8,6 +8,7 @@ import { type CautionWhere, useKitchenCautions } from '../../../parts/cautions.t
 import { OpenFigure } from '../../../parts/figure.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './step-card.module.css'
 
 /** Opened when somebody looks for a step, and loaded then. */
 const StepList = lazy(() => import('./step-list.tsx'))
@@ -23,8 +24,8 @@ export function StepCard({ bench }: { bench: Bench }) {
   const whose = givenTo === undefined ? null : (bench.live.cookName(givenTo) ?? 'another cook')
   const isOneByOne = record.units > 1 && record.rhythm === 'unit'
   return (
-    <section className="step" aria-label="Step">
-      <p className="step-place">
+    <section className={css.step} aria-label="Step">
+      <p className={css.stepPlace}>
         Step {bench.stepAt + 1} of {record.steps.length}
         {isOneByOne ? ` · ${bench.unit} of ${record.units} on the board` : ''}
         {record.units > 1 && record.rhythm === 'step' ? ` · for all ${record.units}` : ''}
@@ -35,25 +36,25 @@ export function StepCard({ bench }: { bench: Bench }) {
         {words(step.title)}
         {step.isOptional ? <span className="quiet"> · optional</span> : null}
       </h2>
-      <div className="step-moves">
+      <div className={css.stepMoves}>
         <Button variant="outline-dark" disabled={bench.stepAt === 0} onClick={() => bench.goToStep(bench.stepAt - 1)}>
           Back
         </Button>
         <Button variant="outline-dark" onClick={() => setListOpen(true)}>
           All steps
         </Button>
-        <Button variant="outline-dark" className="step-done" onClick={bench.nextStep}>
+        <Button variant="outline-dark" className={css.stepDone} onClick={bench.nextStep}>
           Done, next step
         </Button>
       </div>
       <AnimalDrawing name={record.drawing} cut={step.cut} regions={step.regions} label={`Where: ${step.title}`} />
-      <p className="step-doing">{words(step.doing)}</p>
-      <p className="step-check">
+      <p className={css.stepDoing}>{words(step.doing)}</p>
+      <p className={css.stepCheck}>
         <strong>Done when:</strong> {words(step.check)}
       </p>
       {step.gain ? <StepGainLine step={step} bench={bench} /> : null}
       {step.mistakes.length > 0 ? (
-        <p className="step-mistakes">
+        <p className={css.stepMistakes}>
           <strong>Avoid:</strong> {words(step.mistakes.join('; '))}.
         </p>
       ) : null}
@@ -71,7 +72,7 @@ export function StepCard({ bench }: { bench: Bench }) {
 function StepDots({ bench }: { bench: Bench }) {
   const done = doneSteps(bench)
   return (
-    <ol className="step-dots" aria-hidden>
+    <ol className={css.stepDots} aria-hidden>
       {bench.live.record.steps.map((step, at) => (
         <li key={step.id} className={dotClass(at === bench.stepAt, done.has(step.id))} />
       ))}
@@ -79,7 +80,7 @@ function StepDots({ bench }: { bench: Bench }) {
   )
 }
 
-const dotClass = (isHere: boolean, isDone: boolean) => (isHere ? 'here' : isDone ? 'done' : '')
+const dotClass = (isHere: boolean, isDone: boolean) => (isHere ? css.here : isDone ? css.done : '')
 const doneSteps = ({ live }: Bench) =>
   new Set(live.marks.flatMap((mark) => (mark.mark === 'step-done' && mark.step ? [mark.step] : [])))
 
@@ -87,7 +88,7 @@ function StepCautions({ step, where }: { step: FabricationStep; where: CautionWh
   const cautions = useKitchenCautions(where).byIds(step.cautions, step.id)
   if (cautions.length === 0) return null
   return (
-    <ul className="step-cautions" aria-label="Cautions of this step">
+    <ul className={css.stepCautions} aria-label="Cautions of this step">
       {cautions.map((caution) => (
         <li key={caution.id}>{caution.text}</li>
       ))}
@@ -105,7 +106,7 @@ function StepGainLine({ step, bench }: { step: FabricationStep; bench: Bench }) 
   const wagePerHour = bench.live.record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
   const { worth, explanation } = stepWorth({ grams, seconds, valuePerKg: pile.valuePerKg, wagePerHour })
   return (
-    <p className="step-worth">
+    <p className={css.stepWorth}>
       {worth >= 0 ? 'Worth ' : 'Costs '}
       <OpenFigure explain={() => explanation} format={format}>
         {format.money(Math.abs(worth))}

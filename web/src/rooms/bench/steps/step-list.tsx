@@ -6,6 +6,7 @@ import { useCooks } from '../../../data/queries.ts'
 import { pileNames } from '../../../parts/pile-names.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'
+import css from './step-list.module.css'
 
 interface StepListProps {
   bench: Bench
@@ -32,7 +33,7 @@ export default function StepList({ bench, done, onClose }: StepListProps) {
           <p className="quiet">{words(choices.map(({ question, choice }) => `${question}: ${choice}`).join(' · '))}</p>
         ) : null}
         {units > 1 ? <p className="quiet">Give steps to cooks: each one’s device then leads through theirs.</p> : null}
-        <ol className="step-list">
+        <ol className={css.stepList}>
           {steps.map((step, at) => (
             <li key={step.id}>
               <button
