@@ -106,7 +106,7 @@ function useKeepState() {
 }
 
 /** What is started, its supplier by the name that was typed. */
-type StartRequest = Omit<FabricationStart, 'supplierId'> & { supplier: string | null }
+export type StartRequest = Omit<FabricationStart, 'supplierId'> & { supplier: string | null }
 
 export function useStartFabrication() {
   const { id } = useKitchen()

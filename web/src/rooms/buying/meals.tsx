@@ -10,11 +10,10 @@ import {
 } from '@fleam/core'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
-import { dateWords, dayIn } from '../../parts/dates.ts'
+import { dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
@@ -22,7 +21,7 @@ import { NumberField } from '../../parts/number-field.tsx'
 import { orderWords, quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import buyingCss from './buying.module.css'
-import css from './meals.module.css'
+import { MealParts } from './meal-parts.tsx'
 
 /** Grams of a part on one plate where the style does not say. */
 const USUAL_SERVING = 200
@@ -99,88 +98,13 @@ function Meals({ forms, units, eaters, day }: MealsProps) {
         <p>Nobody says how much a piece or a pack of it weighs.</p>
       )}
       {view ? (
-        <Table className="list-table" responsive>
-          <thead>
-            <tr>
-              <th scope="col">Part</th>
-              <th scope="col">Grams a serving, empty for none</th>
-              <th scope="col" className="number">
-                Servings
-              </th>
-              <th scope="col" className="number">
-                Cost a serving
-              </th>
-              <th scope="col">Dinners fresh, one a day</th>
-              <th scope="col">Dinners into the freezer</th>
-            </tr>
-          </thead>
-          <tbody>
-            {form.piles.map((pile) => {
-              const part = view.parts.find((each) => each.pile === pile.name)
-              const dinner = dinners.find((each) => each.pile === pile.name)
-              return (
-                <tr key={pile.name}>
-                  <th scope="row">{pile.name}</th>
-                  <td>
-                    <div className={css.serving}>
-                      {pile.keeping === null ? (
-                        <span className="quiet">not eaten</span>
-                      ) : (
-                        <NumberField
-                          isLabelHidden
-                          key={form.id}
-                          label={`Grams of ${pile.name} a serving`}
-                          min={1}
-                          value={servingOf(pile)}
-                          onChange={(serving) => setServings({ ...servings, [pile.name]: serving })}
-                        />
-                      )}
-                    </div>
-                  </td>
-                  <td className="number">
-                    {part?.servings ?? '–'}
-                    {dinner && dinner.servingsOver > 0 ? (
-                      <>
-                        <br />
-                        <span className={buyingCss.basis}>{dinner.servingsOver} over</span>
-                      </>
-                    ) : null}
-                  </td>
-                  <td className="number">
-                    {part && part.costPerServing !== null ? (
-                      <OpenFigure
-                        explain={() =>
-                          explain(view.document, view.appraisal, {
-                            group: 'pile',
-                            pile: pile.name,
-                            figure: 'costPerPortion',
-                          })
-                        }
-                        format={format}
-                      >
-                        {format.money(part.costPerServing)}
-                      </OpenFigure>
-                    ) : (
-                      '–'
-                    )}
-                  </td>
-                  <td>
-                    {part && dinner ? `${dinner.fresh}, by ${dateWords(part.eatBy)}` : '–'}
-                    {dinner && dinner.tooMany > 0 ? (
-                      <>
-                        <br />
-                        <span className="verdict-word doubt">{dinner.tooMany} more than are eaten in time</span>
-                      </>
-                    ) : null}
-                  </td>
-                  <td>
-                    {part?.frozenUntil && dinner ? `${dinner.frozen}, until ${dateWords(part.frozenUntil)}` : '–'}
-                  </td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </Table>
+        <MealParts
+          form={form}
+          view={view}
+          dinners={dinners}
+          servingOf={servingOf}
+          onServing={(pile, serving) => setServings({ ...servings, [pile]: serving })}
+        />
       ) : null}
       <p className="quiet">
         Frozen, it is good that long; chilled at or below {format.words('5 °C (41 °F)')}. {DEFERS_TO}

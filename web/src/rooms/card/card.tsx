@@ -13,17 +13,17 @@ import css from './card.module.css'
 /** A blank weighing card: one page, steps in their order, a box for every weight. */
 export const Component = () => <WithStyle>{(item, style) => <Card item={item} style={style} />}</WithStyle>
 
-/** More boxes than this do not help on one page: a line to write on does. */
-const MAX_BOXES = 16
+/** More boxes than this are no card any more: the others are weighed together, with their number. */
+const MAX_BOXES = 60
+/** From here on the boxes are smaller, so that a batch stays on few pages. */
+const MANY_BOXES = 16
 
 function Card({ item, style }: { item: Item; style: Style }) {
   const kitchen = useKitchen()
   const cautions = useKitchenCautions({ itemId: item.id, styleId: style.id })
-  const { words } = useFormat()
   const [search, setSearch] = useSearchParams()
   const units = Math.max(1, Number(search.get('units')) || 1)
   const { steps, piles } = settleStyle(style, {})
-  const pileOf = (id: string) => piles.find((pile) => pile.id === id)
   return (
     <article className={`room ${css.cardSheet}`}>
       <header>
@@ -48,22 +48,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
         {kitchen.name} · {units} {units === 1 ? item.unitName.one : item.unitName.many} · weights in{' '}
         {kitchen.units === 'metric' ? 'grams' : 'pounds and ounces'}
       </p>
-      <div className={css.cardLines}>
-        {[
-          'Date',
-          'Cook',
-          'Supplier',
-          'Lot',
-          'Invoice weight',
-          'Received',
-          // Where draining is a step, its liquid stands there.
-          ...(style.piles.some((pile) => pile.kind === 'liquid') ? [] : ['Liquid drained']),
-          'Price',
-          'Began / ended',
-        ].map((line) => (
-          <span key={line}>{line}</span>
-        ))}
-      </div>
+      <CardLines style={style} />
       <table>
         <thead>
           <tr>
@@ -73,21 +58,7 @@ function Card({ item, style }: { item: Item; style: Style }) {
         </thead>
         <tbody>
           {steps.map((step, at) => (
-            <tr key={step.id}>
-              <th scope="row" className={css.cardStep}>
-                {at + 1}. {words(step.title)}
-                {step.isOptional ? ' (optional)' : ''}
-                <small>{words(step.check)}</small>
-              </th>
-              <td>
-                {step.pileIds.map((id) => {
-                  const pile = pileOf(id)
-                  if (!pile) return null
-                  const count = pile.weighing === 'pieces' ? Math.round((pile.portionsPerUnit ?? 1) * units) : 1
-                  return <Boxes key={id} name={pile.name} count={count} />
-                })}
-              </td>
-            </tr>
+            <StepRow key={step.id} step={step} at={at} piles={piles} units={units} />
           ))}
         </tbody>
       </table>
@@ -104,16 +75,69 @@ function Card({ item, style }: { item: Item; style: Style }) {
   )
 }
 
+/** What is written at the head of a card. */
+const CardLines = ({ style }: { style: Style }) => (
+  <div className={css.cardLines}>
+    {[
+      'Date',
+      'Cook',
+      'Supplier',
+      'Lot',
+      'Invoice weight',
+      'Received',
+      // Where draining is a step, its liquid stands there.
+      ...(style.piles.some((pile) => pile.kind === 'liquid') ? [] : ['Liquid drained']),
+      'Price',
+      'Began / ended',
+    ].map((line) => (
+      <span key={line}>{line}</span>
+    ))}
+  </div>
+)
+
+interface StepRowProps {
+  step: ReturnType<typeof settleStyle>['steps'][number]
+  at: number
+  piles: ReturnType<typeof settleStyle>['piles']
+  units: number
+}
+
+function StepRow({ step, at, piles, units }: StepRowProps) {
+  const { words } = useFormat()
+  return (
+    <tr>
+      <th scope="row" className={css.cardStep}>
+        {at + 1}. {words(step.title)}
+        {step.isOptional ? ' (optional)' : ''}
+        <small>{words(step.check)}</small>
+      </th>
+      <td>
+        {step.pileIds.map((id) => {
+          const pile = piles.find((each) => each.id === id)
+          if (!pile) return null
+          const count = pile.weighing === 'pieces' ? Math.round((pile.portionsPerUnit ?? 1) * units) : 1
+          return <Boxes key={id} name={pile.name} count={count} />
+        })}
+      </td>
+    </tr>
+  )
+}
+
 function Boxes({ name, count }: { name: string; count: number }) {
   return (
     <div>
       {name}
       {count > 1 ? ` (${count})` : ''}
-      <div className={css.cardBoxes}>
+      <div className={count > MANY_BOXES ? `${css.cardBoxes} ${css.many}` : css.cardBoxes}>
         {Array.from({ length: Math.min(count, MAX_BOXES) }, (_, at) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: boxes are alike and never change places
           <i key={at} className={count === 1 ? 'wide' : ''} />
         ))}
+        {count > MAX_BOXES ? (
+          <>
+            the other {count - MAX_BOXES} together: <i className="wide" /> pieces, weight <i className="wide" />
+          </>
+        ) : null}
       </div>
     </div>
   )

@@ -1,4 +1,4 @@
-import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type PortionRequest, shapeOf } from '@fleam/core'
+import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type Piece, type PortionRequest, shapeOf } from '@fleam/core'
 import { useId, useMemo, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
@@ -19,12 +19,8 @@ const RULER = 40
 const LABELS = 46
 const PATTERNS = ['plain', 'lines', 'dots', 'cross'] as const
 
-/** The piece to scale, seen from above, with knife lines that can be dragged and a ruler's edge below it. */
-export function Board({ request, judged, lines, onLines }: BoardProps) {
-  const [ref, width] = useWidth<HTMLDivElement>(1200)
-  const id = useId()
-  const format = useFormat()
-  const { piece, products, step = 1 } = request
+/** Where everything of a piece lies on a drawing of a width. */
+function useBoardLayout(piece: Piece, width: number) {
   const shape = useMemo(() => shapeOf(piece), [piece])
   const scale = (width - 2 * MARGIN) / piece.length
   const outline = useMemo(() => outlinePlaces(shape.faceAt, piece.length), [shape, piece.length])
@@ -33,10 +29,18 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
   // A long thin piece is as tall as it is; a short thick one is made to fit, and its ruler with it.
   const across = half / (thickest / 2)
   const middle = LABELS + half
-  const edge = middle + half + 8
-  const height = middle + half + RULER
   const x = (at: number) => MARGIN + at * scale
   const pathOf = (places: typeof outline) => outlinePath(places, (at, side) => `${x(at)},${middle + side * across}`)
+  return { shape, scale, outline, edge: middle + half + 8, height: middle + half + RULER, x, pathOf }
+}
+
+/** The piece to scale, seen from above, with knife lines that can be dragged and a ruler's edge below it. */
+export function Board({ request, judged, lines, onLines }: BoardProps) {
+  const [ref, width] = useWidth<HTMLDivElement>(1200)
+  const id = useId()
+  const format = useFormat()
+  const { piece, products, step = 1 } = request
+  const { shape, scale, outline, edge, height, x, pathOf } = useBoardLayout(piece, width)
   const snap = (at: number) => Math.min(piece.length - step, Math.max(step, Math.round(at / step) * step))
   const moved = useRef(lines)
   moved.current = lines

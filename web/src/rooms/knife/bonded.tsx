@@ -99,7 +99,6 @@ interface PairFieldsProps {
 }
 
 function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
-  const { currency } = useKitchen()
   const { shape, pair, costs } = lines
   const setPiece = (which: 0 | 1, changes: Partial<BondedLines['pair'][0]>) => {
     const changed = { ...pair[which], ...changes }
@@ -135,48 +134,63 @@ function PairFields({ lines, onChange, onShape }: PairFieldsProps) {
             />
           </div>
         ))}
-        <NumberField
-          label="Enzyme, % of the weight"
-          value={costs.enzymeShare * 100}
-          max={5}
-          onChange={(percent) => percent !== null && setCost({ enzymeShare: percent / 100 })}
-        />
-        <PricePerWeightField
-          of="enzyme"
-          perKg={costs.enzymePerKg}
-          onChange={(enzymePerKg) => enzymePerKg !== null && setCost({ enzymePerKg })}
-        />
-        <NumberField
-          label={`Film, ${currency}`}
-          value={costs.film}
-          onChange={(film) => film !== null && setCost({ film })}
-        />
-        <NumberField
-          label="Minutes to bond and wrap"
-          value={costs.minutes}
-          max={600}
-          onChange={(minutes) => minutes !== null && setCost({ minutes })}
-        />
-        <NumberField
-          label={`An hour of work, ${currency}`}
-          value={costs.wagePerHour}
-          onChange={(wagePerHour) => wagePerHour !== null && setCost({ wagePerHour })}
-        />
-        <NumberField
-          label="A formed portion is worth, % of an intact one"
-          hint="100 if it is sold at the same price"
-          value={costs.formedShare * 100}
-          max={100}
-          onChange={(percent) => percent !== null && setCost({ formedShare: percent / 100 })}
-        />
-        <NumberField
-          label="Sets, hours"
-          value={costs.settingHours}
-          max={48}
-          onChange={(settingHours) => settingHours !== null && setCost({ settingHours })}
-        />
+        <CostFields costs={costs} onChange={setCost} />
       </div>
     </section>
+  )
+}
+
+interface CostFieldsProps {
+  costs: BondedLines['costs']
+  onChange: (changes: Partial<BondedLines['costs']>) => void
+}
+
+/** What bonding takes, and what a formed portion is worth. */
+function CostFields({ costs, onChange }: CostFieldsProps) {
+  const { currency } = useKitchen()
+  return (
+    <>
+      <NumberField
+        label="Enzyme, % of the weight"
+        value={costs.enzymeShare * 100}
+        max={5}
+        onChange={(percent) => percent !== null && onChange({ enzymeShare: percent / 100 })}
+      />
+      <PricePerWeightField
+        of="enzyme"
+        perKg={costs.enzymePerKg}
+        onChange={(enzymePerKg) => enzymePerKg !== null && onChange({ enzymePerKg })}
+      />
+      <NumberField
+        label={`Film, ${currency}`}
+        value={costs.film}
+        onChange={(film) => film !== null && onChange({ film })}
+      />
+      <NumberField
+        label="Minutes to bond and wrap"
+        value={costs.minutes}
+        max={600}
+        onChange={(minutes) => minutes !== null && onChange({ minutes })}
+      />
+      <NumberField
+        label={`An hour of work, ${currency}`}
+        value={costs.wagePerHour}
+        onChange={(wagePerHour) => wagePerHour !== null && onChange({ wagePerHour })}
+      />
+      <NumberField
+        label="A formed portion is worth, % of an intact one"
+        hint="100 if it is sold at the same price"
+        value={costs.formedShare * 100}
+        max={100}
+        onChange={(percent) => percent !== null && onChange({ formedShare: percent / 100 })}
+      />
+      <NumberField
+        label="Sets, hours"
+        value={costs.settingHours}
+        max={48}
+        onChange={(settingHours) => settingHours !== null && onChange({ settingHours })}
+      />
+    </>
   )
 }
 

@@ -35,6 +35,7 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
   const thickest = Math.max(...outline.map(({ face }) => face))
   const half = Math.min(MAX_HALF, (thickest * scale) / 2)
   const middle = TOP + half
+  const foot = middle + half
   const x = (at: number) => MARGIN + at * scale
   const path = outlinePath(outline, (at, side) => `${x(at)},${middle + (side * half * 2) / thickest}`)
   const lay = (next: typeof girths) => {
@@ -69,35 +70,11 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
   return (
     <fieldset className="knife-girths">
       <legend>Around it, {format.lengthUnit}</legend>
-      <div className={css.girthDrawing} ref={ref} style={{ height: middle + half + PLACES }}>
-        <svg width={width} height={middle + half + PLACES} viewBox={`0 0 ${width} ${middle + half + PLACES}`}>
+      <div className={css.girthDrawing} ref={ref} style={{ height: foot + PLACES }}>
+        <svg width={width} height={foot + PLACES} viewBox={`0 0 ${width} ${foot + PLACES}`}>
           <title>The piece with the tape around it</title>
           <path d={path} className={css.outline} />
-          {girths.map((each, which) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
-            <g key={`${fill}-${which}`}>
-              {which === 0 || which === girths.length - 1 ? (
-                <line x1={x(each.at)} x2={x(each.at)} y1={TOP - 6} y2={middle + half + 6} className={css.tape} />
-              ) : (
-                <SlidingLine
-                  name={`Tape ${which + 1}`}
-                  kind="tape-line"
-                  at={each.at}
-                  length={length}
-                  step={1}
-                  left={x(each.at)}
-                  top={TOP - 6}
-                  bottom={middle + half + 6}
-                  placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
-                  onMove={(at) => measure({ girths: moveTape(girths, which, at) })}
-                  onRemove={() => lay(removeTape(girths, which))}
-                />
-              )}
-              <text x={x(each.at)} y={middle + half + PLACES - 4} textAnchor="middle">
-                {format.lengthAmount(each.at)}
-              </text>
-            </g>
-          ))}
+          <Tapes draft={draft} fill={fill} layout={{ x, scale, foot }} measure={measure} onLay={lay} />
         </svg>
         {isCrowded ? null : fields}
       </div>
@@ -117,5 +94,48 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
         </span>
       </div>
     </fieldset>
+  )
+}
+
+interface TapesProps {
+  draft: KnifeLines
+  fill: number
+  layout: { x: (at: number) => number; scale: number; foot: number }
+  measure: GirthDrawingProps['measure']
+  /** A tape more or fewer. */
+  onLay: (girths: KnifeLines['girths']) => void
+}
+
+/** The tapes over the piece: those at its ends stay, the others are dragged. */
+function Tapes({ draft: { girths, length }, fill, layout: { x, scale, foot }, measure, onLay }: TapesProps) {
+  const format = useFormat()
+  return (
+    <>
+      {girths.map((each, which) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
+        <g key={`${fill}-${which}`}>
+          {which === 0 || which === girths.length - 1 ? (
+            <line x1={x(each.at)} x2={x(each.at)} y1={TOP - 6} y2={foot + 6} className={css.tape} />
+          ) : (
+            <SlidingLine
+              name={`Tape ${which + 1}`}
+              kind="tape-line"
+              at={each.at}
+              length={length}
+              step={1}
+              left={x(each.at)}
+              top={TOP - 6}
+              bottom={foot + 6}
+              placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
+              onMove={(at) => measure({ girths: moveTape(girths, which, at) })}
+              onRemove={() => onLay(removeTape(girths, which))}
+            />
+          )}
+          <text x={x(each.at)} y={foot + PLACES - 4} textAnchor="middle">
+            {format.lengthAmount(each.at)}
+          </text>
+        </g>
+      ))}
+    </>
   )
 }

@@ -64,41 +64,7 @@ export function Component() {
       title="Racks"
       facts={`${request.racks.map(({ weight, bones }) => `${format.weight(weight)} of ${bones} ribs`).join(', ')}; portions of ${format.weight(request.target)}, ${format.weight(request.low)} to ${format.weight(request.high)}; ${STYLE_WORDS[request.style]}`}
     >
-      <section className="knife-piece no-print" aria-label="What is wanted">
-        <div className={css.knifeFields}>
-          <WeightField
-            label="A portion weighs"
-            grams={request.target}
-            onChange={(target) => target && change({ target })}
-          />
-          <WeightField label="from" grams={request.low} onChange={(low) => low !== null && change({ low })} />
-          <WeightField label="to" grams={request.high} onChange={(high) => high && change({ high })} />
-          <Form.Group controlId="ribs-each">
-            <Form.Label>Ribs in it</Form.Label>
-            <Form.Select
-              value={String(request.perPortion)}
-              onChange={(event) =>
-                change({ perPortion: event.target.value === 'any' ? 'any' : (Number(event.target.value) as 1 | 2 | 3) })
-              }
-            >
-              <option value="any">what fits best</option>
-              <option value="1">one</option>
-              <option value="2">two</option>
-              <option value="3">three</option>
-            </Form.Select>
-          </Form.Group>
-          <Form.Group controlId="rack-style">
-            <Form.Label>Cut</Form.Label>
-            <Form.Select value={request.style} onChange={(event) => change({ style: event.target.value as RackStyle })}>
-              {RACK_STYLES.map((style) => (
-                <option key={style} value={style}>
-                  {STYLE_WORDS[style]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-        </div>
-      </section>
+      <Wanted request={request} onChange={change} />
       {request.racks.map((rack, at) => (
         <RackFields
           // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
@@ -109,19 +75,7 @@ export function Component() {
         />
       ))}
       <div className="actions no-print">
-        {request.racks.length < MAX_RACKS ? (
-          <Button
-            variant="outline-dark"
-            onClick={() => change({ racks: [...request.racks, { ...(request.racks.at(-1) as Rack) }] })}
-          >
-            Lay another rack beside it
-          </Button>
-        ) : null}
-        {request.racks.length > 1 ? (
-          <Button variant="outline-dark" onClick={() => change({ racks: request.racks.slice(0, -1) })}>
-            Take the last rack away
-          </Button>
-        ) : null}
+        <RackButtons racks={request.racks} onChange={(racks) => change({ racks })} />
         <Button variant="outline-dark" onClick={() => window.print()}>
           Print
         </Button>
@@ -139,3 +93,67 @@ export function Component() {
     </KnifeRoom>
   )
 }
+
+interface WantedProps {
+  request: RackRequest
+  onChange: (changes: Partial<RackRequest>) => void
+}
+
+/** The portion, and how it is cut. */
+const Wanted = ({ request, onChange }: WantedProps) => (
+  <section className="knife-piece no-print" aria-label="What is wanted">
+    <div className={css.knifeFields}>
+      <WeightField
+        label="A portion weighs"
+        grams={request.target}
+        onChange={(target) => target && onChange({ target })}
+      />
+      <WeightField label="from" grams={request.low} onChange={(low) => low !== null && onChange({ low })} />
+      <WeightField label="to" grams={request.high} onChange={(high) => high && onChange({ high })} />
+      <Form.Group controlId="ribs-each">
+        <Form.Label>Ribs in it</Form.Label>
+        <Form.Select
+          value={String(request.perPortion)}
+          onChange={(event) =>
+            onChange({ perPortion: event.target.value === 'any' ? 'any' : (Number(event.target.value) as 1 | 2 | 3) })
+          }
+        >
+          <option value="any">what fits best</option>
+          <option value="1">one</option>
+          <option value="2">two</option>
+          <option value="3">three</option>
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="rack-style">
+        <Form.Label>Cut</Form.Label>
+        <Form.Select value={request.style} onChange={(event) => onChange({ style: event.target.value as RackStyle })}>
+          {RACK_STYLES.map((style) => (
+            <option key={style} value={style}>
+              {STYLE_WORDS[style]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+    </div>
+  </section>
+)
+
+interface RackButtonsProps {
+  racks: RackRequest['racks']
+  onChange: (racks: RackRequest['racks']) => void
+}
+
+const RackButtons = ({ racks, onChange }: RackButtonsProps) => (
+  <>
+    {racks.length < MAX_RACKS ? (
+      <Button variant="outline-dark" onClick={() => onChange([...racks, { ...(racks.at(-1) as Rack) }])}>
+        Lay another rack beside it
+      </Button>
+    ) : null}
+    {racks.length > 1 ? (
+      <Button variant="outline-dark" onClick={() => onChange(racks.slice(0, -1))}>
+        Take the last rack away
+      </Button>
+    ) : null}
+  </>
+)

@@ -35,77 +35,12 @@ function ClaimSheet({ trace }: { trace: LotTrace }) {
   const { id } = useKitchen()
   const format = useFormat()
   const owed = lotClaim(lot)
-  const claim = owed.delivery
   const faults = lot.checks.filter((check) => check.isFault)
   return (
-    <BuyingRoom
-      title={`Claim to ${lot.supplier}`}
-      actions={
-        <span className="form-actions no-print">
-          <Button onClick={() => window.print()}>Print</Button>
-          <a className="btn btn-outline-dark" href={`${kitchenPath(id)}/lots/${lot.id}/claim.csv`} download>
-            As CSV
-          </a>
-          <a
-            className="btn btn-outline-dark"
-            href={`${kitchenPath(id)}/lots/${lot.id}/claim.pdf`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            As PDF
-          </a>
-        </span>
-      }
-    >
+    <BuyingRoom title={`Claim to ${lot.supplier}`} actions={<SheetActions lotId={lot.id} />}>
       <div className={css.claimSheet}>
         <ClaimHead lot={lot} />
-        <Table className="list-table" responsive>
-          <thead>
-            <tr>
-              <th scope="col">Case</th>
-              <th scope="col" className="number">
-                Unit price
-              </th>
-              <th scope="col" className="number">
-                Invoice
-              </th>
-              <th scope="col" className="number">
-                Weighed
-              </th>
-              <th scope="col" className="number">
-                Short
-              </th>
-              <th scope="col" className="number">
-                Claim
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {lot.cases.map((each, at) => (
-              <tr key={each.id}>
-                <th scope="row">{each.serial ?? at + 1}</th>
-                <td className="number">{priceWords(lot.price, format)}</td>
-                <td className="number">{format.weight(each.invoiceWeight)}</td>
-                <td className="number">{each.weighed === null ? 'not weighed' : format.weight(each.weighed)}</td>
-                <td className="number">{format.weight(claim.cases[at]?.short ?? 0)}</td>
-                <td className="number">{format.money(claim.cases[at]?.claim ?? 0)}</td>
-              </tr>
-            ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <th scope="row" colSpan={2}>
-                In all, cases that are over counted in
-              </th>
-              <td className="number">{format.weight(claim.invoiceWeight)}</td>
-              <td className="number">{format.weight(claim.receivedWeight)}</td>
-              <td className="number">{format.weight(Math.max(0, claim.short))}</td>
-              <td className="number">
-                <strong>{format.money(claim.claim)}</strong>
-              </td>
-            </tr>
-          </tfoot>
-        </Table>
+        <CaseTable lot={lot} />
         {faults.length > 0 ? <Faults lot={lot} /> : null}
         <p className={css.claimTotal}>
           To claim in all: <Explained explanation={owed.explanation} format={format} />
@@ -120,6 +55,78 @@ function ClaimSheet({ trace }: { trace: LotTrace }) {
         <p className={css.claimSignature}>Signature, name and day</p>
       </div>
     </BuyingRoom>
+  )
+}
+
+/** The sheet on paper and as files. */
+function SheetActions({ lotId }: { lotId: string }) {
+  const { id } = useKitchen()
+  const sheet = `${kitchenPath(id)}/lots/${lotId}/claim`
+  return (
+    <span className="form-actions no-print">
+      <Button onClick={() => window.print()}>Print</Button>
+      <a className="btn btn-outline-dark" href={`${sheet}.csv`} download>
+        As CSV
+      </a>
+      <a className="btn btn-outline-dark" href={`${sheet}.pdf`} target="_blank" rel="noreferrer">
+        As PDF
+      </a>
+    </span>
+  )
+}
+
+/** What each case should have weighed, and what is missing from it. */
+function CaseTable({ lot }: { lot: Lot }) {
+  const format = useFormat()
+  const claim = lotClaim(lot).delivery
+  return (
+    <Table className="list-table" responsive>
+      <thead>
+        <tr>
+          <th scope="col">Case</th>
+          <th scope="col" className="number">
+            Unit price
+          </th>
+          <th scope="col" className="number">
+            Invoice
+          </th>
+          <th scope="col" className="number">
+            Weighed
+          </th>
+          <th scope="col" className="number">
+            Short
+          </th>
+          <th scope="col" className="number">
+            Claim
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lot.cases.map((each, at) => (
+          <tr key={each.id}>
+            <th scope="row">{each.serial ?? at + 1}</th>
+            <td className="number">{priceWords(lot.price, format)}</td>
+            <td className="number">{format.weight(each.invoiceWeight)}</td>
+            <td className="number">{each.weighed === null ? 'not weighed' : format.weight(each.weighed)}</td>
+            <td className="number">{format.weight(claim.cases[at]?.short ?? 0)}</td>
+            <td className="number">{format.money(claim.cases[at]?.claim ?? 0)}</td>
+          </tr>
+        ))}
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row" colSpan={2}>
+            In all, cases that are over counted in
+          </th>
+          <td className="number">{format.weight(claim.invoiceWeight)}</td>
+          <td className="number">{format.weight(claim.receivedWeight)}</td>
+          <td className="number">{format.weight(Math.max(0, claim.short))}</td>
+          <td className="number">
+            <strong>{format.money(claim.claim)}</strong>
+          </td>
+        </tr>
+      </tfoot>
+    </Table>
   )
 }
 

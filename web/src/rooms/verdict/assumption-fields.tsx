@@ -30,50 +30,13 @@ interface AssumptionFieldsProps {
 /** Everything a verdict rests on that is not a weighing; each field is told as one types. */
 export function AssumptionFields({ assumptions: edit, currency, onChange }: AssumptionFieldsProps) {
   const patch = (changes: Partial<Assumptions>) => onChange(() => changes)
-  const patchPurchase = (changes: Partial<Purchase>) => patch({ purchase: { ...edit.purchase, ...changes } })
   return (
     <div className={css.assumptionFields}>
-      <fieldset className="fields">
-        <legend>Purchase</legend>
-        <NumberField
-          label={`Price, ${currency}`}
-          value={edit.purchase.price.amount}
-          onChange={(amount) => amount !== null && patchPurchase({ price: { ...edit.purchase.price, amount } })}
-        />
-        <Form.Group controlId="assume-per">
-          <Form.Label>per</Form.Label>
-          <Form.Select
-            value={edit.purchase.price.per}
-            onChange={(event) =>
-              patchPurchase({ price: { ...edit.purchase.price, per: event.target.value as PriceUnit } })
-            }
-          >
-            {PRICE_UNITS.map((unit) => (
-              <option key={unit}>{unit}</option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <NumberField
-          label={`Charges, ${currency}`}
-          value={edit.purchase.extras ?? null}
-          onChange={(extras) => patchPurchase({ extras: extras ?? undefined })}
-        />
-        <WeightField
-          label="On the invoice"
-          grams={edit.purchase.invoiceWeight}
-          onChange={(grams) => grams !== null && patchPurchase({ invoiceWeight: grams })}
-        />
-        <WeightField
-          label="Received"
-          grams={edit.purchase.receivedWeight ?? null}
-          onChange={(grams) => patchPurchase({ receivedWeight: grams ?? undefined })}
-        />
-        <WeightField
-          label="Drained"
-          grams={edit.purchase.purge ?? null}
-          onChange={(grams) => patchPurchase({ purge: grams ?? undefined })}
-        />
-      </fieldset>
+      <PurchaseFields
+        purchase={edit.purchase}
+        currency={currency}
+        onChange={(changes) => patch({ purchase: { ...edit.purchase, ...changes } })}
+      />
       <LabourFields labour={edit.labour} currency={currency} onChange={(labour) => patch({ labour })} />
       <PileValues piles={edit.piles} onChange={onChange} />
       <OfferFields
@@ -82,38 +45,97 @@ export function AssumptionFields({ assumptions: edit, currency, onChange }: Assu
         currency={currency}
         onChange={(offers) => patch({ offers })}
       />
-      <fieldset className="fields">
-        <legend>How it is counted</legend>
-        <Form.Group controlId="assume-policy">
-          <Form.Label>By-products count</Form.Label>
-          <Form.Select
-            value={edit.creditPolicy}
-            onChange={(event) => patch({ creditPolicy: event.target.value as CreditPolicy })}
-          >
-            {CREDIT_POLICIES.map((policy) => (
-              <option key={policy} value={policy}>
-                {POLICY_WORDS[policy].name}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <Form.Group controlId="assume-allocation">
-          <Form.Label>Cost is spread</Form.Label>
-          <Form.Select
-            value={edit.allocation}
-            onChange={(event) => patch({ allocation: event.target.value as Allocation })}
-          >
-            {ALLOCATIONS.map((allocation) => (
-              <option key={allocation} value={allocation}>
-                {ALLOCATION_WORDS[allocation]}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-      </fieldset>
+      <CountingFields edit={edit} onChange={patch} />
     </div>
   )
 }
+
+interface PurchaseFieldsProps {
+  purchase: Purchase
+  currency: string
+  onChange: (changes: Partial<Purchase>) => void
+}
+
+/** What was paid for how much. */
+const PurchaseFields = ({ purchase, currency, onChange }: PurchaseFieldsProps) => (
+  <fieldset className="fields">
+    <legend>Purchase</legend>
+    <NumberField
+      label={`Price, ${currency}`}
+      value={purchase.price.amount}
+      onChange={(amount) => amount !== null && onChange({ price: { ...purchase.price, amount } })}
+    />
+    <Form.Group controlId="assume-per">
+      <Form.Label>per</Form.Label>
+      <Form.Select
+        value={purchase.price.per}
+        onChange={(event) => onChange({ price: { ...purchase.price, per: event.target.value as PriceUnit } })}
+      >
+        {PRICE_UNITS.map((unit) => (
+          <option key={unit}>{unit}</option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+    <NumberField
+      label={`Charges, ${currency}`}
+      value={purchase.extras ?? null}
+      onChange={(extras) => onChange({ extras: extras ?? undefined })}
+    />
+    <WeightField
+      label="On the invoice"
+      grams={purchase.invoiceWeight}
+      onChange={(grams) => grams !== null && onChange({ invoiceWeight: grams })}
+    />
+    <WeightField
+      label="Received"
+      grams={purchase.receivedWeight ?? null}
+      onChange={(grams) => onChange({ receivedWeight: grams ?? undefined })}
+    />
+    <WeightField
+      label="Drained"
+      grams={purchase.purge ?? null}
+      onChange={(grams) => onChange({ purge: grams ?? undefined })}
+    />
+  </fieldset>
+)
+
+interface CountingFieldsProps {
+  edit: Assumptions
+  onChange: (changes: Partial<Assumptions>) => void
+}
+
+/** How by-products count, and how the cost is spread over the portions. */
+const CountingFields = ({ edit, onChange }: CountingFieldsProps) => (
+  <fieldset className="fields">
+    <legend>How it is counted</legend>
+    <Form.Group controlId="assume-policy">
+      <Form.Label>By-products count</Form.Label>
+      <Form.Select
+        value={edit.creditPolicy}
+        onChange={(event) => onChange({ creditPolicy: event.target.value as CreditPolicy })}
+      >
+        {CREDIT_POLICIES.map((policy) => (
+          <option key={policy} value={policy}>
+            {POLICY_WORDS[policy].name}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+    <Form.Group controlId="assume-allocation">
+      <Form.Label>Cost is spread</Form.Label>
+      <Form.Select
+        value={edit.allocation}
+        onChange={(event) => onChange({ allocation: event.target.value as Allocation })}
+      >
+        {ALLOCATIONS.map((allocation) => (
+          <option key={allocation} value={allocation}>
+            {ALLOCATION_WORDS[allocation]}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  </fieldset>
+)
 
 interface LabourFieldsProps {
   labour: LabourEntry[]

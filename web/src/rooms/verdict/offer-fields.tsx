@@ -34,63 +34,12 @@ export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsPr
       {offers.map((offer, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: offers have no id, and only the end of the list grows
         <div key={at} className="fields">
-          <Form.Group controlId={`offer-name-${at}`} className="wide">
-            <Form.Label>Offer</Form.Label>
-            <Form.Control
-              value={offer.name}
-              required
-              maxLength={120}
-              onChange={(event) => change(at, { name: event.target.value })}
-            />
-          </Form.Group>
-          <Form.Group controlId={`offer-pile-${at}`}>
-            <Form.Label>Replaces</Form.Label>
-            <Form.Select value={offer.pileId} onChange={(event) => change(at, { pileId: event.target.value })}>
-              {piles.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <NumberField
-            label={`Price, ${currency}`}
-            value={offer.price.amount}
-            onChange={(amount) => amount !== null && change(at, { price: { ...offer.price, amount } })}
-          />
-          <Form.Group controlId={`offer-per-${at}`}>
-            <Form.Label>per</Form.Label>
-            <Form.Select
-              value={offer.price.per}
-              onChange={(event) => change(at, { price: { ...offer.price, per: event.target.value as PriceUnit } })}
-            >
-              {PRICE_UNITS.map((unit) => (
-                <option key={unit}>{unit}</option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <NumberField
-            label="Pieces in it"
-            min={1}
-            value={offer.pieces ?? null}
-            onChange={(pieces) => change(at, { pieces: pieces ?? undefined })}
-          />
-          <WeightField
-            label="One piece weighs"
-            grams={offer.pieceWeight}
-            onChange={(grams) => grams !== null && grams > 0 && change(at, { pieceWeight: grams })}
-          />
-          <NumberField
-            label="Usable, 0 to 1"
-            min={0.01}
-            max={1}
-            value={offer.usableShare ?? 1}
-            onChange={(usableShare) => change(at, { usableShare: usableShare ?? undefined })}
-          />
-          <NumberField
-            label="Handling, minutes each"
-            value={offer.handlingMinutesPerPiece ?? 0}
-            onChange={(minutes) => change(at, { handlingMinutesPerPiece: minutes ?? undefined })}
+          <OneOffer
+            offer={offer}
+            at={at}
+            piles={piles}
+            currency={currency}
+            onChange={(changes) => change(at, changes)}
           />
           <Button variant="outline-dark" size="sm" onClick={() => onChange(offers.filter((_, each) => each !== at))}>
             Remove this offer
@@ -103,3 +52,74 @@ export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsPr
     </fieldset>
   )
 }
+
+interface OneOfferProps {
+  offer: PlannedOffer
+  at: number
+  piles: readonly PlannedPile[]
+  currency: string
+  onChange: (changes: Partial<PlannedOffer>) => void
+}
+
+const OneOffer = ({ offer, at, piles, currency, onChange }: OneOfferProps) => (
+  <>
+    <Form.Group controlId={`offer-name-${at}`} className="wide">
+      <Form.Label>Offer</Form.Label>
+      <Form.Control
+        value={offer.name}
+        required
+        maxLength={120}
+        onChange={(event) => onChange({ name: event.target.value })}
+      />
+    </Form.Group>
+    <Form.Group controlId={`offer-pile-${at}`}>
+      <Form.Label>Replaces</Form.Label>
+      <Form.Select value={offer.pileId} onChange={(event) => onChange({ pileId: event.target.value })}>
+        {piles.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+    <NumberField
+      label={`Price, ${currency}`}
+      value={offer.price.amount}
+      onChange={(amount) => amount !== null && onChange({ price: { ...offer.price, amount } })}
+    />
+    <Form.Group controlId={`offer-per-${at}`}>
+      <Form.Label>per</Form.Label>
+      <Form.Select
+        value={offer.price.per}
+        onChange={(event) => onChange({ price: { ...offer.price, per: event.target.value as PriceUnit } })}
+      >
+        {PRICE_UNITS.map((unit) => (
+          <option key={unit}>{unit}</option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+    <NumberField
+      label="Pieces in it"
+      min={1}
+      value={offer.pieces ?? null}
+      onChange={(pieces) => onChange({ pieces: pieces ?? undefined })}
+    />
+    <WeightField
+      label="One piece weighs"
+      grams={offer.pieceWeight}
+      onChange={(grams) => grams !== null && grams > 0 && onChange({ pieceWeight: grams })}
+    />
+    <NumberField
+      label="Usable, 0 to 1"
+      min={0.01}
+      max={1}
+      value={offer.usableShare ?? 1}
+      onChange={(usableShare) => onChange({ usableShare: usableShare ?? undefined })}
+    />
+    <NumberField
+      label="Handling, minutes each"
+      value={offer.handlingMinutesPerPiece ?? 0}
+      onChange={(minutes) => onChange({ handlingMinutesPerPiece: minutes ?? undefined })}
+    />
+  </>
+)

@@ -8,13 +8,14 @@ import { OpenFigure } from '../../parts/figure.tsx'
 
 const SECONDS_PER_MINUTE = 60
 
-/** Is each optional step worth its time? Grams gained against seconds, at this record's wage: measured where the kitchen can, else assumed. */
-export function StepWorths({ record }: { record: FabricationRecord }) {
-  const { format } = useAppraised()
+type Worth = ReturnType<typeof useStepWorths>[number]
+
+/** What each optional step gains and takes, at this record's wage: measured where the kitchen can, else assumed. */
+function useStepWorths(record: FabricationRecord) {
   const kitchen = useKitchen()
   const evidence = useEvidence(record.id).data
   const wagePerHour = record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
-  const rows = record.steps.flatMap((step) => {
+  return record.steps.flatMap((step) => {
     const pile = record.piles.find((each) => each.id === step.gain?.pileId)
     const valuePerKg = pile?.valuePerKg ?? null
     if (!step.isOptional || !step.gain || !pile || valuePerKg === null) return []
@@ -34,6 +35,11 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
       : step.gain
     return [{ step, pile, gain, measured, ...stepWorth({ ...gain, valuePerKg, wagePerHour }) }]
   })
+}
+
+/** Is each optional step worth its time? Grams gained against seconds. */
+export function StepWorths({ record }: { record: FabricationRecord }) {
+  const rows = useStepWorths(record)
   if (rows.length === 0) return null
   return (
     <section aria-labelledby="step-worths">
@@ -61,45 +67,8 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ step, pile, gain, measured, worth, worthPerHour, wageAtZero, explanation }) => (
-            <tr key={step.id}>
-              <th scope="row">
-                {step.title}
-                <br />
-                <span className="quiet">
-                  {measured
-                    ? `measured: ${measured.tests.with} records with it, ${measured.tests.without} without`
-                    : 'assumed'}
-                </span>
-              </th>
-              <td className="number">
-                {format.weight(gain.grams)} of {pile.name}
-              </td>
-              <td className="number">{format.number(gain.seconds, 0)} s</td>
-              <td className="number">
-                <OpenFigure explain={() => explanation} format={format}>
-                  {format.money(worth)}
-                </OpenFigure>
-              </td>
-              <td className="number">{worthPerHour === null ? '–' : format.money(worthPerHour)}</td>
-              <td className="number">{wageAtZero === null ? '–' : format.money(wageAtZero)}</td>
-              <td>
-                {measured && Math.abs(worth) < measured.worth.halfWidth ? (
-                  <>
-                    cannot be told: it lies between {format.money(worth - measured.worth.halfWidth)} and{' '}
-                    {format.money(worth + measured.worth.halfWidth)} each
-                  </>
-                ) : worth >= 0 ? (
-                  <>
-                    do it: it brings <strong className="kept">{format.money(worth)}</strong> each at your wage
-                  </>
-                ) : (
-                  <>
-                    leave it: it saves <strong>{format.money(-worth)}</strong> each at your wage
-                  </>
-                )}
-              </td>
-            </tr>
+          {rows.map((row) => (
+            <WorthRow key={row.step.id} row={row} />
           ))}
         </tbody>
       </Table>
@@ -108,5 +77,56 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
         a step said done and two without it measure it.
       </p>
     </section>
+  )
+}
+
+function WorthRow({ row }: { row: Worth }) {
+  const { format } = useAppraised()
+  const { step, pile, gain, measured, worth, worthPerHour, wageAtZero, explanation } = row
+  return (
+    <tr>
+      <th scope="row">
+        {step.title}
+        <br />
+        <span className="quiet">
+          {measured ? `measured: ${measured.tests.with} records with it, ${measured.tests.without} without` : 'assumed'}
+        </span>
+      </th>
+      <td className="number">
+        {format.weight(gain.grams)} of {pile.name}
+      </td>
+      <td className="number">{format.number(gain.seconds, 0)} s</td>
+      <td className="number">
+        <OpenFigure explain={() => explanation} format={format}>
+          {format.money(worth)}
+        </OpenFigure>
+      </td>
+      <td className="number">{worthPerHour === null ? '–' : format.money(worthPerHour)}</td>
+      <td className="number">{wageAtZero === null ? '–' : format.money(wageAtZero)}</td>
+      <td>
+        <WhatToDo row={row} />
+      </td>
+    </tr>
+  )
+}
+
+function WhatToDo({ row: { measured, worth } }: { row: Worth }) {
+  const { format } = useAppraised()
+  if (measured && Math.abs(worth) < measured.worth.halfWidth) {
+    return (
+      <>
+        cannot be told: it lies between {format.money(worth - measured.worth.halfWidth)} and{' '}
+        {format.money(worth + measured.worth.halfWidth)} each
+      </>
+    )
+  }
+  return worth >= 0 ? (
+    <>
+      do it: it brings <strong className="kept">{format.money(worth)}</strong> each at your wage
+    </>
+  ) : (
+    <>
+      leave it: it saves <strong>{format.money(-worth)}</strong> each at your wage
+    </>
   )
 }

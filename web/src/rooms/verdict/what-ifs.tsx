@@ -49,24 +49,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
   return (
     <section aria-labelledby="what-ifs">
       <h2 id="what-ifs">What if</h2>
-      {known.length > 1 ? (
-        <fieldset className={css.whatIfChoice}>
-          <legend className="visually-hidden">Beside the record, up to four</legend>
-          {known.map(({ id, name }) => {
-            const isIn = shown.some((each) => each.id === id)
-            return (
-              <Form.Check
-                key={id}
-                id={`beside-${id}`}
-                label={name}
-                checked={isIn}
-                disabled={!isIn && shown.length >= MAX_BESIDE}
-                onChange={(event) => choose(id, event.target.checked)}
-              />
-            )
-          })}
-        </fieldset>
-      ) : null}
+      {known.length > 1 ? <BesideChoice known={known} shown={shown} onChoose={choose} /> : null}
       <Table className={css.whatIfs} responsive>
         <thead>
           <tr>
@@ -92,34 +75,71 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
               ))}
             </tr>
           ))}
-          <tr>
-            <th scope="row">
-              <span className="visually-hidden">Do</span>
-            </th>
-            <td>
-              {tryOut.opened || tryOut.isEdited ? (
-                <Button size="sm" variant="outline-dark" onClick={() => tryOut.open(null)}>
-                  Open
-                </Button>
-              ) : null}
-            </td>
-            {shown.map(({ id, name }) => (
-              <td key={id}>
-                <Button size="sm" variant="outline-dark" aria-label={`Open ${name}`} onClick={() => tryOut.open(id)}>
-                  Open
-                </Button>{' '}
-                <Button size="sm" variant="link" aria-label={`Delete ${name}`} onClick={() => remove(id)}>
-                  Delete
-                </Button>
-              </td>
-            ))}
-          </tr>
+          <DoRow shown={shown} tryOut={tryOut} onRemove={remove} />
         </tbody>
       </Table>
       {whatIfs.remove.isError ? <Failed error={whatIfs.remove.error} /> : null}
     </section>
   )
 }
+
+type KeptWhatIf = NonNullable<WhatIfsProps['whatIfs']['kept']['data']>[number]
+
+interface BesideChoiceProps {
+  known: readonly KeptWhatIf[]
+  shown: readonly KeptWhatIf[]
+  onChoose: (id: string, isIn: boolean) => void
+}
+
+const BesideChoice = ({ known, shown, onChoose }: BesideChoiceProps) => (
+  <fieldset className={css.whatIfChoice}>
+    <legend className="visually-hidden">Beside the record, up to four</legend>
+    {known.map(({ id, name }) => {
+      const isIn = shown.some((each) => each.id === id)
+      return (
+        <Form.Check
+          key={id}
+          id={`beside-${id}`}
+          label={name}
+          checked={isIn}
+          disabled={!isIn && shown.length >= MAX_BESIDE}
+          onChange={(event) => onChoose(id, event.target.checked)}
+        />
+      )
+    })}
+  </fieldset>
+)
+
+interface DoRowProps {
+  shown: readonly KeptWhatIf[]
+  tryOut: TryOut
+  onRemove: (id: string) => void
+}
+
+const DoRow = ({ shown, tryOut, onRemove }: DoRowProps) => (
+  <tr>
+    <th scope="row">
+      <span className="visually-hidden">Do</span>
+    </th>
+    <td>
+      {tryOut.opened || tryOut.isEdited ? (
+        <Button size="sm" variant="outline-dark" onClick={() => tryOut.open(null)}>
+          Open
+        </Button>
+      ) : null}
+    </td>
+    {shown.map(({ id, name }) => (
+      <td key={id}>
+        <Button size="sm" variant="outline-dark" aria-label={`Open ${name}`} onClick={() => tryOut.open(id)}>
+          Open
+        </Button>{' '}
+        <Button size="sm" variant="link" aria-label={`Delete ${name}`} onClick={() => onRemove(id)}>
+          Delete
+        </Button>
+      </td>
+    ))}
+  </tr>
+)
 
 function Beside({ document, children }: { document: FabricationDocument; children: ReactNode }) {
   return <AppraisedContext value={useAppraisal(document)}>{children}</AppraisedContext>

@@ -68,35 +68,17 @@ function EntryRoom({ state }: { state: FabricationState }) {
             </tr>
           </thead>
           <tbody>
-            {piles.map((pile) => {
-              const result = results.get(pile.id) as BoxResult
-              const before = standing.filter((each) => each.pileId === pile.id).length
-              const expected = expectedWeight(pile, record.purchase.invoiceWeight)
-              return (
-                <tr key={pile.id}>
-                  <th scope="row">
-                    <label htmlFor={`entry-${pile.id}`}>{pile.name}</label>
-                    <span className="quiet">
-                      {expected === null ? '' : ` about ${format.weight(expected)}`}
-                      {before > 0 ? ` · ${before} weighed already` : ''}
-                    </span>
-                  </th>
-                  <td>
-                    <Form.Control
-                      id={`entry-${pile.id}`}
-                      value={texts[pile.id] ?? ''}
-                      isInvalid={!result.ok}
-                      autoComplete="off"
-                      inputMode="text"
-                      onChange={(event) => setTexts((all) => ({ ...all, [pile.id]: event.target.value }))}
-                    />
-                  </td>
-                  <td className="number">
-                    <Understood result={result} weight={format.weight} />
-                  </td>
-                </tr>
-              )
-            })}
+            {piles.map((pile) => (
+              <BoxRow
+                key={pile.id}
+                record={record}
+                pile={pile}
+                before={standing.filter((each) => each.pileId === pile.id).length}
+                text={texts[pile.id] ?? ''}
+                result={results.get(pile.id) as BoxResult}
+                onType={(text) => setTexts((all) => ({ ...all, [pile.id]: text }))}
+              />
+            ))}
           </tbody>
         </table>
         {check ? (
@@ -109,6 +91,45 @@ function EntryRoom({ state }: { state: FabricationState }) {
         </Button>
       </Form>
     </div>
+  )
+}
+
+interface BoxRowProps {
+  record: FabricationState['record']
+  pile: FabricationState['record']['piles'][number]
+  /** Weighings of it that stand already. */
+  before: number
+  text: string
+  result: BoxResult
+  onType: (text: string) => void
+}
+
+function BoxRow({ record, pile, before, text, result, onType }: BoxRowProps) {
+  const format = useFormat(record.currency)
+  const expected = expectedWeight(pile, record.purchase.invoiceWeight)
+  return (
+    <tr>
+      <th scope="row">
+        <label htmlFor={`entry-${pile.id}`}>{pile.name}</label>
+        <span className="quiet">
+          {expected === null ? '' : ` about ${format.weight(expected)}`}
+          {before > 0 ? ` · ${before} weighed already` : ''}
+        </span>
+      </th>
+      <td>
+        <Form.Control
+          id={`entry-${pile.id}`}
+          value={text}
+          isInvalid={!result.ok}
+          autoComplete="off"
+          inputMode="text"
+          onChange={(event) => onType(event.target.value)}
+        />
+      </td>
+      <td className="number">
+        <Understood result={result} weight={format.weight} />
+      </td>
+    </tr>
   )
 }
 

@@ -66,21 +66,12 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
     () => onBoard?.products ?? (shape ? productsOfPiles(record.piles, shape.products) : []),
     [record.piles, shape, onBoard?.products],
   )
-  const { create, of } = useMeasuredCuts()
+  const { of } = useMeasuredCuts()
   const change = (next: LaidPiece | null) => layOut('next-cut', next)
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
   const request =
-    rest && shape && onBoard && products.length > 0
-      ? {
-          piece: rest,
-          products: [...products],
-          // As in Knife lines: no slice out of the middle, and bounds drawn in by what portions may be off.
-          scrap: { ...shape.scrap, where: 'ends' as const },
-          margin: marginFor(products, howFarOff(onBoard.way, of(onBoard.way, shape.id)).share),
-          isNearest: true,
-          kerf: shape.kerf ?? 0,
-          step: 1,
-        }
+    rest && shape && onBoard
+      ? cutRequest(rest, shape, products, howFarOff(onBoard.way, of(onBoard.way, shape.id)).share)
       : null
   const { next, isWorking } = usePlannedCut(request)
   const portionPiles = new Set(
@@ -95,16 +86,7 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
       (each.pieces ?? 1) === 1 &&
       !onBoard.cuts.some((cut) => cut.readingId === each.id),
   )
-  const told = useRef<string | null>(null)
-  useEffect(() => {
-    // The device that weighed it says it; the others are told. Said once, whatever is drawn meanwhile.
-    if (!fresh?.isMine || !next || !onBoard || !shape || told.current === fresh.id) return
-    told.current = fresh.id
-    const { id: readingId, fabricationId, grams } = fresh
-    create({ fabricationId, readingId, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams })
-    const cut = { readingId, thickness: next.thickness, planned: next.weight }
-    layOut('next-cut', { ...onBoard, cuts: [...onBoard.cuts, cut] })
-  }, [fresh, next, onBoard, shape, create, layOut])
+  useToldCut(fresh, next, onBoard, shape, layOut)
   if (!shape || products.length === 0) return null
   return {
     shape,
@@ -125,6 +107,46 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
     },
     clear: () => change(null),
   }
+}
+
+/** What the planner is asked: as in Knife lines, no slice out of the middle, and bounds drawn in by what portions may be off. */
+function cutRequest(
+  piece: Piece,
+  shape: ItemShape,
+  products: PortionRequest['products'],
+  off: number,
+): PortionRequest | null {
+  if (products.length === 0) return null
+  return {
+    piece,
+    products: [...products],
+    scrap: { ...shape.scrap, where: 'ends' },
+    margin: marginFor(products, off),
+    isNearest: true,
+    kerf: shape.kerf ?? 0,
+    step: 1,
+  }
+}
+
+/** Says that a portion which was weighed was the cut that was asked for: for the record, and for how far off plans are. */
+function useToldCut(
+  fresh: StandingReading | undefined,
+  next: NextCut | null,
+  onBoard: LaidPiece | null,
+  shape: ItemShape | null,
+  layOut: LiveFabrication['layOut'],
+): void {
+  const { create } = useMeasuredCuts()
+  const told = useRef<string | null>(null)
+  useEffect(() => {
+    // The device that weighed it says it; the others are told. Said once, whatever is drawn meanwhile.
+    if (!fresh?.isMine || !next || !onBoard || !shape || told.current === fresh.id) return
+    told.current = fresh.id
+    const { id: readingId, fabricationId, grams } = fresh
+    create({ fabricationId, readingId, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams })
+    const cut = { readingId, thickness: next.thickness, planned: next.weight }
+    layOut('next-cut', { ...onBoard, cuts: [...onBoard.cuts, cut] })
+  }, [fresh, next, onBoard, shape, create, layOut])
 }
 
 /** The next cut of what is left, worked out aside; what is asked anew drops what was asked before. */

@@ -11,7 +11,7 @@ import {
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { readSetting } from '../../../data/settings.ts'
 import { workAside } from '../../../workers/core-client.ts'
-import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import type { LiveFabrication, StandingReading } from '../state/use-live-fabrication.ts'
 
 export type Numbering = NumberedPlates['numbering']
 
@@ -45,6 +45,30 @@ function keptHere(key: string): NumberedPlates | null {
   }
 }
 
+interface Saying {
+  plateNumbers: LiveFabrication['board']['plateNumbers']
+  numberPlate: LiveFabrication['numberPlate']
+}
+
+/** Says the number of a piece that was weighed on this device, once. */
+function useToldNumber(
+  state: NumberedPlates | null,
+  numbers: ReadonlyMap<string, number> | null,
+  lastMine: StandingReading | undefined,
+  { plateNumbers, numberPlate }: Saying,
+): void {
+  const told = useRef(new Set<string>())
+  useEffect(() => {
+    if (!state || !numbers || !lastMine) return
+    const { id } = lastMine
+    const number = numbers.get(id)
+    const isSaid = plateNumbers.has(id) || id in state.numbers || told.current.has(id)
+    if (number === undefined || isSaid) return
+    told.current.add(id)
+    numberPlate(id, number)
+  }, [state, numbers, lastMine, plateNumbers, numberPlate])
+}
+
 /**
  * Plates made of the pieces of a fabrication: each piece gets its plate's number as it is weighed, or all get
  * theirs at the end. Null where nothing is portioned piece by piece.
@@ -73,16 +97,7 @@ export function usePlates({ record, standing, board, layOut, numberPlate }: Live
   }, [state, given, plateNumbers])
   // The device that weighed a piece says its number; the others are told.
   const lastMine = mine.findLast((each) => each.isMine)
-  const told = useRef(new Set<string>())
-  useEffect(() => {
-    if (!state || !numbers || !lastMine) return
-    const { id } = lastMine
-    const number = numbers.get(id)
-    const isSaid = plateNumbers.has(id) || id in state.numbers || told.current.has(id)
-    if (number === undefined || isSaid) return
-    told.current.add(id)
-    numberPlate(id, number)
-  }, [state, numbers, lastMine, plateNumbers, numberPlate])
+  useToldNumber(state, numbers, lastMine, { plateNumbers, numberPlate })
   if (!usual) return null
   const numberOf = (id: string) => {
     const number = numbers?.get(id)

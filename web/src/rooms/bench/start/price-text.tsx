@@ -3,7 +3,7 @@ import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { UseFormReturn } from 'react-hook-form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
-import type { StartFields } from './use-start-form.ts'
+import type { StartFields } from './start-fields.ts'
 
 /** The price as people type it, `1.89/lb` too; left empty, it is the price book's or is told later. */
 export function PriceText({ form, hasLast }: { form: UseFormReturn<StartFields>; hasLast: boolean }) {

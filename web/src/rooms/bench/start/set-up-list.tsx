@@ -2,7 +2,7 @@ import type { Item, Style } from '@fleam/contract'
 import { settleStyle, setUpList, type Tool } from '@fleam/core'
 import { MoreFields } from '../../../parts/form-fields.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
-import type { StartFields } from './use-start-form.ts'
+import type { StartFields } from './start-fields.ts'
 
 const TOOL_WORDS: Readonly<Record<Tool, string>> = {
   hands: 'bare hands',

@@ -2,7 +2,7 @@ import type { Style } from '@fleam/contract'
 import type { UseFormReturn } from 'react-hook-form'
 import { FormWeight, MoreFields } from '../../../parts/form-fields.tsx'
 import css from './start-bounds.module.css'
-import type { StartFields } from './use-start-form.ts'
+import type { StartFields } from './start-fields.ts'
 
 /** What a portion may weigh in this run: as the style says, unless somebody says otherwise. */
 export function StartBounds({ form, style }: { form: UseFormReturn<StartFields>; style: Style }) {

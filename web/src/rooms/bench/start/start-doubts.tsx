@@ -2,7 +2,7 @@ import type { Item } from '@fleam/contract'
 import { startDoubts } from '@fleam/core'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from './start-doubts.module.css'
-import type { StartFields } from './use-start-form.ts'
+import type { StartFields } from './start-fields.ts'
 
 const number = (value: unknown) => (typeof value === 'number' && Number.isFinite(value) ? value : null)
 

@@ -3,7 +3,7 @@ import { batchLoads, explainLoads, settleStyle } from '@fleam/core'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
 import { OpenFigure } from '../../../parts/figure.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
-import type { StartFields } from './use-start-form.ts'
+import type { StartFields } from './start-fields.ts'
 
 /** Before it starts: how much of a batch to take out of the fridge at once. */
 export function StartLoads({ said, item, style }: { said: StartFields; item: Item; style: Style }) {

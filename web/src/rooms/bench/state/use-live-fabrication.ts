@@ -5,7 +5,6 @@ import {
   documentOf,
   expectedDocument,
   type FabricationDocument,
-  factsInForce,
   type Mark,
   type Reading,
   type StandingBoard,
@@ -13,12 +12,11 @@ import {
   standingMarks,
 } from '@fleam/core'
 import { useMemo } from 'react'
-import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useCooks } from '../../../data/queries.ts'
 import { merge, type StandingReading } from '../../../outbox/merge.ts'
-import { type FactDraft, newFact, outbox, useOutbox } from '../../../outbox/page-outbox.ts'
-import { type Act, lastOf, lastUndoneOf, withAct, withRedone, withUndone } from './acts.ts'
-import { useActs } from './use-acts.ts'
+import { useOutbox } from '../../../outbox/page-outbox.ts'
+import type { Act } from './acts.ts'
+import { useKeptActs } from './use-kept-acts.ts'
 import { useNow } from './use-now.ts'
 
 /** Running clocks and what they cost are worked out anew this often. */
@@ -71,7 +69,6 @@ export interface LiveFabrication {
 
 /** One fabrication as this device sees it, with what the cook can do to it; `actorId` is who acts on this device. */
 export function useLiveFabrication(state: FabricationState, actorId: string | null = null): LiveFabrication {
-  const kitchen = useKitchen()
   const { writing, waiting, stored } = useOutbox()
   const { record } = state
   const nowMs = useNow(CLOCK_TICK_MS)
@@ -94,22 +91,7 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
     return { document, expected: expectedDocument(record, document) }
   }, [record, facts, standing, nowMs, cookName])
   const fabricationId = record.id
-  const { acts, change } = useActs(fabricationId)
-  const keep = (...drafts: readonly FactDraft[]) => {
-    const made = drafts.map((draft) => newFact(draft, ahead.facts))
-    return { ids: made.map(({ id }) => id), kept: outbox.keep(kitchen.id, ...made) }
-  }
-  const act = (words: string, ...drafts: readonly FactDraft[]) => {
-    const { ids, kept } = keep(...drafts)
-    change((before) => withAct(before, { factIds: ids, actorId, words }))
-    return kept
-  }
-  const voids = (factIds: readonly string[]) =>
-    keep(...factIds.map((factId) => ({ kind: 'void' as const, fabricationId, factId })))
-  // What another device has taken back meanwhile is not there to be undone.
-  const inForce = useMemo(() => new Set(factsInForce(ahead.facts).map((fact) => fact.id)), [ahead])
-  const lastAct = lastOf(acts, actorId, (id) => inForce.has(id))
-  const lastUndone = lastUndoneOf(acts, actorId)
+  const { keep, act, ...undoing } = useKeptActs(fabricationId, actorId, ahead.facts)
   return {
     record,
     standing,
@@ -138,19 +120,6 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
       }),
     layOut: (part, state) => void keep({ kind: 'board', fabricationId, part, state }),
     numberPlate: (readingId, number) => void keep({ kind: 'plate', fabricationId, readingId, number }),
-    lastAct,
-    lastUndone: lastUndone?.act ?? null,
-    undo: async () => {
-      if (!lastAct) return false
-      const { ids, kept } = voids(lastAct.factIds)
-      change((before) => withUndone(before, lastAct, ids))
-      return kept
-    },
-    redo: async () => {
-      if (!lastUndone) return false
-      const { kept } = voids(lastUndone.voidIds)
-      change((before) => withRedone(before, lastUndone))
-      return kept
-    },
+    ...undoing,
   }
 }
