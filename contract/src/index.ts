@@ -75,6 +75,16 @@ export {
   kitchens,
   newCook,
 } from './kitchen.ts'
+export type {
+  LogbookFilters,
+  LogbookPage,
+  LogbookRecord,
+  LogbookSort,
+  LogbookSummaryAnswer,
+  RecordsQuery,
+  SummaryQuery,
+} from './logbook.ts'
+export { LOGBOOK_SORTS, logbookPage, logbookSummary, recordsQuery, recounted, summaryQuery } from './logbook.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingRequest } from './plating.ts'

@@ -239,6 +239,26 @@ export {
   SMALLEST_QUANTITY,
 } from './limits/index.ts'
 export type {
+  LogbookGroup,
+  LogbookSummary,
+  RecordFigures,
+  RecordMoney,
+  RecordSaid,
+  SizeClass,
+  SpreadMean,
+  SummaryCell,
+  SummaryFigures,
+  SummaryGroup,
+} from './logbook/index.ts'
+export {
+  FIGURES_VERSION,
+  LOGBOOK_GROUPS,
+  MONEY_VIEWS,
+  recordFigures,
+  sizeClassOf,
+  summariseLogbook,
+} from './logbook/index.ts'
+export type {
   PlatePiece,
   PlateRequest,
   Plating,

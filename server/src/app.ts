@@ -10,7 +10,7 @@ import { Compute } from './compute/index.ts'
 import { containerRoutes } from './containers/index.ts'
 import type { Database } from './database/index.ts'
 import { readDocumentsAside } from './documents/index.ts'
-import { fabricationRoutes } from './fabrication/index.ts'
+import { countLateFacts, fabricationRoutes } from './fabrication/index.ts'
 import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/index.ts'
 import { healthRoutes } from './health/index.ts'
@@ -27,6 +27,7 @@ import {
   withSchemas,
 } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
+import { logbookRoutes } from './logbook/index.ts'
 import { importRoutes, startRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/index.ts'
 import { portioningRoutes } from './portioning/index.ts'
@@ -132,7 +133,7 @@ export async function buildApp({
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database, disk)
-    factRoutes(server, database, scopeOf)
+    factRoutes(server, database, scopeOf, countLateFacts)
     scaleRoutes(server, scale, scopeOf)
     // Told step by step: compressing it would hold the steps back.
     await scope.register(async (inside) => {
@@ -173,6 +174,7 @@ export async function buildApp({
     buyingRoutes(server, scopeOf)
     receivingRoutes(server, scopeOf)
     forecastingRoutes(server, scopeOf)
+    logbookRoutes(server, scopeOf)
     whatIfRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))

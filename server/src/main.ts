@@ -1,6 +1,7 @@
 import { buildApp } from './app.ts'
 import { isDatabaseAway, migrate, openDatabase, UnusableDatabase } from './database/index.ts'
 import { readEnvironment } from './environment.ts'
+import { recountStale } from './fabrication/index.ts'
 import { loggedError } from './http/index.ts'
 import { ScaleGateway } from './scale/index.ts'
 
@@ -60,3 +61,8 @@ process.once('SIGINT', () => void stop())
 
 await app.listen({ port: environment.FLEAM_PORT, host: environment.FLEAM_HOST })
 await migrateWhenReachable()
+// Records of a version before have no figures yet, and a cut may have left some behind. Nobody waits for it.
+recountStale(database, { now: () => new Date() }).then(
+  (records) => records > 0 && app.log.info({ records }, 'Figures of records were made anew.'),
+  (error: unknown) => app.log.error(error, 'Figures of records could not be made anew.'),
+)

@@ -147,6 +147,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     url: `/api/kitchens/${home.id}/fabrications/${record.id}/what-ifs/${whatIf.id}`,
     payload: undefined,
   })
+  await ask('POST', '/logbook/recount')
   asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/containers/${tub.id}`, payload: undefined })
   asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/cautions/cold-chain`, payload: undefined })
   return asked

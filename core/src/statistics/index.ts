@@ -1,4 +1,6 @@
 export { lineFit } from './line-fit.ts'
+export type { Moments } from './moments.ts'
+export { joinMoments, momentsOf, NO_MOMENTS } from './moments.ts'
 export { summarise } from './summary.ts'
 export type { MeanDifference } from './t-interval.ts'
 export { meanDifference, normalHalfWidth, normalShare, tHalfWidth } from './t-interval.ts'

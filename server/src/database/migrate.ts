@@ -25,6 +25,7 @@ import { up as boards } from './migrations/020-boards.ts'
 import { up as cautionsWhere } from './migrations/021-cautions-where.ts'
 import { up as listColumns } from './migrations/022-list-columns.ts'
 import { up as platesOfProducts } from './migrations/023-plates-of-products.ts'
+import { up as figures } from './migrations/024-figures.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -51,6 +52,7 @@ const MIGRATIONS = [
   { name: '021-cautions-where', up: cautionsWhere },
   { name: '022-list-columns', up: listColumns },
   { name: '023-plates-of-products', up: platesOfProducts },
+  { name: '024-figures', up: figures },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,3 +1,4 @@
+export { countLateFacts, recountAll, recountStale } from './figures.ts'
 export { insertState } from './insert-state.ts'
 export { fabricationRoutes } from './routes.ts'
 export { requireDocument, requireOpen, requireState } from './service.ts'

@@ -3,6 +3,7 @@ import type { Fact } from '@fleam/core'
 import { rowOfFact } from '../facts/index.ts'
 import { requireReadable } from '../http/index.ts'
 import { insertMany, inTransaction, type Scope } from '../scope/index.ts'
+import { keepFigures } from './figures.ts'
 import * as store from './store.ts'
 
 /** Inserts a record with its facts, all or nothing; refuses, by field, one that could not be read again. */
@@ -15,5 +16,8 @@ export async function insertState(scope: Scope, record: FabricationRecord, facts
       'Fact',
       facts.map((fact) => rowOfFact(scope.kitchen.id, fact)),
     )
+    // As it is read again: the database keeps nine decimals. The weighings are those that were just stored.
+    const kept = record.status === 'closed' ? await store.recordById(inside, record.id) : null
+    if (kept) await keepFigures(inside, { record: kept, facts: [...facts] })
   })
 }

@@ -14,6 +14,7 @@ import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
+import { forgetOpen, keepFigures } from './figures.ts'
 import * as store from './store.ts'
 
 export async function requireState(scope: Scope, id: string): Promise<FabricationState> {
@@ -100,8 +101,11 @@ export async function change(scope: Scope, id: string, edit: FabricationEdit): P
       const replaced = await store.recordById(inside, id)
       if (replaced) await store.insertVersion(inside, editOf(replaced), id)
       await store.updateRecord(inside, record)
+      const changed = await store.stateById(inside, id)
+      if (changed) await keepFigures(inside, changed)
     }),
   )
+  forgetOpen(scope, id)
   return requireState(scope, id)
 }
 

@@ -2,15 +2,18 @@ import { factsKept, factsSent, measuredCuts } from '@fleam/contract'
 import type { Fact } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { fabricationParams, kitchenParams, type Server, sendEvents } from '../http/index.ts'
-import type { Scopes } from '../scope/index.ts'
+import type { Scope, Scopes } from '../scope/index.ts'
 import { FactFeed } from './feed.ts'
 import { FactLog } from './log.ts'
 import { latestCuts, requireVersion } from './store.ts'
 
 const tags = ['facts']
 
+/** Told the benches of facts that were kept. */
+type OnKept = (scope: Scope, fabricationIds: readonly string[]) => Promise<void>
+
 /** Weighings and all else that is done at the bench, from however many devices: answered only once it is stored. */
-export function factRoutes(app: Server, database: Database, scopeOf: Scopes): void {
+export function factRoutes(app: Server, database: Database, scopeOf: Scopes, onKept: OnKept): void {
   const log = new FactLog(database)
   const feed = new FactFeed(database)
   app.addHook('onClose', async () => feed.close())
@@ -35,9 +38,11 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes): vo
       const scope = await scopeOf(request, 'bench')
       const answer = await log.append(scope, facts)
       const refused = new Set(answer.refused.map(({ at }) => at))
-      feed.tell(
-        scope.kitchen.id,
-        facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at)),
+      const kept = facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at))
+      feed.tell(scope.kitchen.id, kept)
+      await onKept(
+        scope,
+        kept.flatMap(({ fabricationId }) => fabricationId ?? []),
       )
       return answer
     },

@@ -6,6 +6,7 @@ import { defineContainer } from './container.ts'
 import { defineCook } from './cook.ts'
 import { defineFabrication } from './fabrication.ts'
 import { defineFabricationBoard } from './fabrication-board.ts'
+import { defineFabricationFigures } from './fabrication-figures.ts'
 import { defineFabricationConsumable, defineFabricationLabour, defineFabricationOffer } from './fabrication-lists.ts'
 import { defineFabricationPile } from './fabrication-pile.ts'
 import { defineFabricationVersion } from './fabrication-version.ts'
@@ -43,6 +44,7 @@ const modelsOf = (database: Sequelize) => ({
   Fabrication: defineFabrication(database),
   FabricationBoard: defineFabricationBoard(database),
   FabricationConsumable: defineFabricationConsumable(database),
+  FabricationFigures: defineFabricationFigures(database),
   FabricationLabour: defineFabricationLabour(database),
   FabricationOffer: defineFabricationOffer(database),
   FabricationPile: defineFabricationPile(database),

@@ -1,5 +1,5 @@
 import type { FabricationRecord, FabricationState } from '@fleam/contract'
-import { type ComponentType, memo, type ReactNode, useMemo } from 'react'
+import { type ComponentType, memo, type ReactNode, useDeferredValue, useMemo } from 'react'
 import { useParams } from 'react-router-dom'
 import { useFabrication } from '../../data/queries.ts'
 import { type Appraised, AppraisedContext, useAppraisal } from '../../parts/appraised-context.ts'
@@ -75,6 +75,8 @@ function VerdictRoom({ state }: { state: FabricationState }) {
   const appraised = useAppraisal(document)
   // Draws and curves follow once the typing pauses, so that it never waits for them.
   const settled = usePaused(useMemo(() => ({ appraised, record: tryOut.record }), [appraised, tryOut.record]))
+  // Long tables follow a moment after the answer: no keystroke waits for sixty piles to be drawn.
+  const following = useDeferredValue(appraised)
   return (
     <AppraisedContext value={appraised}>
       <div className={`room ${css.verdict}`}>
@@ -85,7 +87,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
           <LotLink lot={record.lot} lotId={record.lotId} />
         </p>
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
-        {isPriced ? <Answer verdict={verdict} parts={parts} settled={settled} /> : <NoPriceYet record={record} />}
+        {isPriced ? <Answer {...{ verdict, parts, settled, following }} /> : <NoPriceYet record={record} />}
         <Later>
           <Folds verdict={verdict} isPriced={isPriced} parts={parts} settled={settled} />
         </Later>
@@ -110,12 +112,12 @@ interface PartsProps {
 }
 
 /** The first screen: the answer, where the money goes and what would turn it; then how sure that is. */
-const Answer = ({ verdict: { record, facts, isTried }, parts, settled }: PartsProps) => (
+const Answer = ({ verdict, parts, settled, following }: PartsProps & { following: Appraised }) => (
   <>
-    <Sentence species={record.species} />
-    {isTried ? null : <MovedPrices record={record} />}
-    <Warnings record={record} />
-    <LabourAsked record={record} facts={facts} />
+    <Sentence species={verdict.record.species} />
+    {verdict.isTried ? null : <MovedPrices record={verdict.record} />}
+    <Warnings record={verdict.record} />
+    <LabourAsked record={verdict.record} facts={verdict.facts} />
     <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />
     <div className={css.verdictAnswer}>
       <MoneyBars />
@@ -123,8 +125,8 @@ const Answer = ({ verdict: { record, facts, isTried }, parts, settled }: PartsPr
     </div>
     <Later>
       <Settled {...settled} of={HowSure} />
-      <TwinBeam />
-      <PilesTable />
+      <Following appraised={following} of={TwinBeam} />
+      <Following appraised={following} of={PilesTable} />
     </Later>
   </>
 )
@@ -156,6 +158,20 @@ function Folds({ verdict, isPriced, parts, settled }: PartsProps & { isPriced: b
     </div>
   )
 }
+
+interface FollowingProps {
+  appraised: Appraised
+  of: ComponentType
+}
+
+/** A section that is drawn when the answer stands. */
+const Following = memo(function Following({ appraised, of: Section }: FollowingProps) {
+  return (
+    <AppraisedContext value={appraised}>
+      <Section />
+    </AppraisedContext>
+  )
+})
 
 interface SettledProps {
   appraised: Appraised

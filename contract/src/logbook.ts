@@ -1,0 +1,122 @@
+import { LOGBOOK_GROUPS } from '@fleam/core'
+import { z } from 'zod'
+import { day, id, name } from './numbers.ts'
+
+const MAX_CHOSEN = 200
+/** One of something, or several of it: `cook=…&cook=…`. */
+const chosen = z.union([id, z.array(id).max(MAX_CHOSEN)]).optional()
+
+const filters = {
+  from: day.optional(),
+  to: day.optional(),
+  item: chosen,
+  style: chosen,
+  supplier: chosen,
+  cook: chosen,
+}
+
+/** Which records, and by what they are grouped. Both days are counted. */
+export const summaryQuery = z.strictObject({ ...filters, group: z.enum([...LOGBOOK_GROUPS, 'none']).default('none') })
+export type SummaryQuery = z.infer<typeof summaryQuery>
+export type LogbookFilters = Omit<SummaryQuery, 'group'>
+
+const figure = z.number()
+const maybeFigure = figure.nullable()
+const spread = { mean: maybeFigure, sd: maybeFigure, low: maybeFigure, high: maybeFigure }
+
+const recordMoney = z.object({
+  spent: figure,
+  saved: figure,
+  givenAway: figure,
+  waste: figure,
+  unused: figure,
+  demoted: figure,
+  unaccounted: figure,
+})
+
+const summaryFigures = {
+  records: z.number().int(),
+  units: z.number().int(),
+  ap: figure,
+  portionYield: z.object({ ...spread, weighted: maybeFigure }),
+  yieldAgainstStyle: z.object({ mean: figure, low: maybeFigure, high: maybeFigure }).nullable(),
+  minutesPerUnit: z.object(spread),
+  money: recordMoney,
+}
+
+/** What many records say, by group and in all. A key is an id where the group has one; null where nobody said. */
+export const logbookSummary = z
+  .object({
+    groups: z.array(z.object({ key: z.string().nullable(), name: z.string().nullable(), ...summaryFigures })),
+    all: z.object(summaryFigures),
+  })
+  .meta({ id: 'LogbookSummary' })
+export type LogbookSummaryAnswer = z.infer<typeof logbookSummary>
+
+export const LOGBOOK_SORTS = [
+  'date',
+  'item',
+  'style',
+  'cook',
+  'supplier',
+  'units',
+  'portionYield',
+  'utilisation',
+  'costPerPortion',
+  'saved',
+  'givenAway',
+  'waste',
+  'minutesPerUnit',
+] as const
+export type LogbookSort = (typeof LOGBOOK_SORTS)[number]
+
+const MAX_LISTED = 200
+export const recordsQuery = z.strictObject({
+  ...filters,
+  /** Found in the names and notes of a record. */
+  words: z.string().max(200).default(''),
+  counted: z.enum(['yes', 'no', 'all']).default('all'),
+  sort: z.enum(LOGBOOK_SORTS).default('date'),
+  order: z.enum(['ascending', 'descending']).default('descending'),
+  /** Where the page before ended, as it was told there. */
+  cursor: z.string().max(600).optional(),
+  limit: z.coerce.number().int().min(1).max(MAX_LISTED).default(50),
+})
+export type RecordsQuery = z.infer<typeof recordsQuery>
+
+/** One closed record with what it comes to. */
+export const logbookRecord = z.object({
+  id,
+  date: day,
+  item: name,
+  style: name,
+  cook: name.nullable(),
+  supplier: name.nullable(),
+  itemId: id.nullable(),
+  styleId: id.nullable(),
+  cookId: id.nullable(),
+  supplierId: id.nullable(),
+  lotId: id.nullable(),
+  lot: z.string().nullable(),
+  currency: z.string(),
+  isCounted: z.boolean(),
+  leftOut: z.string().nullable(),
+  balance: z.enum(['ok', 'over', 'lost']),
+  causes: z.number().int(),
+  units: z.number().int().nullable(),
+  ap: figure,
+  portionYield: figure,
+  utilisation: figure,
+  costPerPortion: maybeFigure,
+  savingPerPortion: maybeFigure,
+  minutesPerUnit: maybeFigure,
+  money: recordMoney,
+})
+export type LogbookRecord = z.infer<typeof logbookRecord>
+
+export const logbookPage = z
+  .object({ rows: z.array(logbookRecord), total: z.number().int(), next: z.string().nullable() })
+  .meta({ id: 'LogbookPage' })
+export type LogbookPage = z.infer<typeof logbookPage>
+
+export const recounted = z.object({ records: z.number().int() }).meta({ id: 'Recounted' })

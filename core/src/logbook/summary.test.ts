@@ -1,0 +1,107 @@
+import fc from 'fast-check'
+import { momentsOf, tHalfWidth } from '../statistics/index.ts'
+import { MONEY_VIEWS, type RecordMoney } from './record-figures.ts'
+import { type SummaryCell, summariseLogbook } from './summary.ts'
+
+interface Entry {
+  member: string | null
+  comparable: string
+  units: number
+  ap: number
+  yield: number
+  minutes: number | null
+  money: RecordMoney
+}
+
+const moneyOf = (amount: number) => Object.fromEntries(MONEY_VIEWS.map((view, at) => [view, amount + at])) as never
+
+/** One cell for each member and what is comparable, as a database would group them. */
+function cellsOf(entries: readonly Entry[]): SummaryCell[] {
+  const keys = [...new Set(entries.map(({ member, comparable }) => JSON.stringify([member, comparable])))]
+  return keys.map((key) => {
+    const own = entries.filter(({ member, comparable }) => JSON.stringify([member, comparable]) === key)
+    const [first] = own as [Entry]
+    const sum = (of: (entry: Entry) => number) => own.reduce((total, each) => total + of(each), 0)
+    return {
+      member: first.member,
+      comparable: first.comparable,
+      records: own.length,
+      units: sum((each) => each.units),
+      ap: sum((each) => each.ap),
+      primaryWeight: sum((each) => each.ap * each.yield),
+      portionYield: momentsOf(own.map((each) => each.yield)),
+      minutesPerUnit: momentsOf(own.flatMap((each) => each.minutes ?? [])),
+      money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((each) => each.money[view])])) as never,
+    }
+  })
+}
+
+const entry = fc.record({
+  member: fc.constantFrom('marit', 'ondine', 'bruno', null),
+  comparable: fc.constantFrom('supremes', 'halves'),
+  units: fc.integer({ min: 1, max: 20 }),
+  ap: fc.integer({ min: 1000, max: 60_000 }),
+  yield: fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+  minutes: fc.option(fc.double({ min: 1, max: 30, noNaN: true })),
+  money: fc.double({ min: -50, max: 50, noNaN: true }).map(moneyOf),
+})
+
+/** Mean and interval, written down a second time. */
+function spread(values: readonly number[]) {
+  const n = values.length
+  const mean = values.reduce((sum, value) => sum + value, 0) / n
+  const sd = Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1))
+  const half = n < 2 ? Number.NaN : tHalfWidth(n, sd, 0.95)
+  return { mean, sd, low: mean - half, high: mean + half }
+}
+const near = (value: number | null | undefined, wanted: number) =>
+  Number.isNaN(wanted) ? expect(value ?? null).toBeNull() : expect(value).toBeCloseTo(wanted, 8)
+
+test('what is summed from cells is what every record says by itself', () => {
+  fc.assert(
+    fc.property(fc.array(entry, { maxLength: 40 }), (entries) => {
+      const { groups, all } = summariseLogbook(cellsOf(entries))
+      expect(all.records).toBe(entries.length)
+      for (const view of MONEY_VIEWS) {
+        near(
+          all.money[view],
+          entries.reduce((sum, each) => sum + each.money[view], 0),
+        )
+      }
+      for (const group of groups) {
+        const own = entries.filter(({ member }) => member === group.key)
+        const yields = spread(own.map((each) => each.yield))
+        near(group.portionYield.mean, yields.mean)
+        near(group.portionYield.sd, yields.sd)
+        near(group.portionYield.low, yields.low)
+        const minutes = spread(own.flatMap((each) => each.minutes ?? []))
+        near(group.minutesPerUnit.mean, minutes.mean)
+        near(group.minutesPerUnit.high, minutes.high)
+        const differences = own.flatMap((each) => {
+          const others = entries.filter((other) => other.comparable === each.comparable && other.member !== group.key)
+          return others.length === 0
+            ? []
+            : each.yield - others.reduce((sum, other) => sum + other.yield, 0) / others.length
+        })
+        const against = spread(differences)
+        if (differences.length === 0) expect(group.yieldAgainstStyle).toBeNull()
+        else {
+          near(group.yieldAgainstStyle?.mean, against.mean)
+          near(group.yieldAgainstStyle?.low, against.low)
+        }
+      }
+    }),
+    { numRuns: 200 },
+  )
+})
+
+test('one record has a mean and no interval; none has neither', () => {
+  const only = fc.sample(entry, { numRuns: 1, seed: 1 })[0] as Entry
+  const { groups, all } = summariseLogbook(cellsOf([only]))
+  expect(groups[0]?.portionYield).toMatchObject({ mean: only.yield, sd: null, low: null, high: null })
+  expect(all.portionYield.weighted).toBeCloseTo(only.yield, 12)
+  expect(summariseLogbook([])).toMatchObject({
+    groups: [],
+    all: { records: 0, portionYield: { mean: null, weighted: null }, minutesPerUnit: { mean: null } },
+  })
+})

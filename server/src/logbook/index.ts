@@ -1,0 +1,1 @@
+export { logbookRoutes } from './routes.ts'

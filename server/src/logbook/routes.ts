@@ -1,0 +1,56 @@
+import { logbookPage, logbookSummary, recordsQuery, recounted, summaryQuery } from '@fleam/contract'
+import { recountAll } from '../fabrication/index.ts'
+import { kitchenParams, type Server } from '../http/index.ts'
+import type { Scopes } from '../scope/index.ts'
+import * as service from './service.ts'
+
+const tags = ['logbook']
+
+/** What many records say. */
+export function logbookRoutes(app: Server, scopeOf: Scopes): void {
+  const base = '/api/kitchens/:kitchenId/logbook'
+
+  app.get(
+    `${base}/summary`,
+    {
+      schema: {
+        operationId: 'summariseLogbook',
+        summary: 'Yields, minutes and money of the records that count, by a grouping and in all',
+        tags,
+        params: kitchenParams,
+        querystring: summaryQuery,
+        response: { 200: logbookSummary },
+      },
+    },
+    async (request) => service.summary(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/records`,
+    {
+      schema: {
+        operationId: 'listLogbook',
+        summary: 'Closed records with what each comes to, filtered, sorted, page by page',
+        tags,
+        params: kitchenParams,
+        querystring: recordsQuery,
+        response: { 200: logbookPage },
+      },
+    },
+    async (request) => service.records(await scopeOf(request), request.query),
+  )
+
+  app.post(
+    `${base}/recount`,
+    {
+      schema: {
+        operationId: 'recountLogbook',
+        summary: 'Makes the figures that are kept beside records anew',
+        tags,
+        params: kitchenParams,
+        response: { 200: recounted },
+      },
+    },
+    async (request) => ({ records: await recountAll(await scopeOf(request)) }),
+  )
+}

@@ -1,0 +1,76 @@
+import type { LogbookFilters, LogbookPage, LogbookSummaryAnswer, RecordsQuery, SummaryQuery } from '@fleam/contract'
+import { summariseLogbook } from '@fleam/core'
+import { Refusal } from '../http/index.ts'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
+import { cursorOf, readCursor } from './cursor.ts'
+import { recordsPage } from './records-store.ts'
+import { cellsOf } from './summary-store.ts'
+
+/** What the records that count say, by a grouping and in all. */
+export async function summary(scope: Scope, { group, ...filters }: SummaryQuery): Promise<LogbookSummaryAnswer> {
+  await refuseFilters(scope, filters)
+  const cells = await cellsOf(scope, filters, group)
+  const names = new Map(cells.map(({ member, name }) => [member, name]))
+  const { groups, all } = summariseLogbook(cells)
+  if (group === 'none') return { groups: [], all }
+  const named = groups.map((each) => ({ ...each, name: names.get(each.key) ?? null }))
+  return { groups: named.sort(isByNumber(group) ? byNumber : byText), all }
+}
+
+interface Named {
+  key: string | null
+  name: string | null
+}
+
+const isByNumber = (group: SummaryQuery['group']) => group === 'size' || group === 'stiffness'
+const byNumber = (a: Named, b: Named) =>
+  Number(a.key ?? Number.POSITIVE_INFINITY) - Number(b.key ?? Number.POSITIVE_INFINITY)
+/** Nobody comes last. */
+const byText = (a: Named, b: Named) =>
+  a.name === null || b.name === null ? Number(a.name === null) - Number(b.name === null) : a.name.localeCompare(b.name)
+
+/** Records page by page. */
+export async function records(scope: Scope, query: RecordsQuery): Promise<LogbookPage> {
+  const after = readCursor(query)
+  await refuseFilters(scope, query)
+  const { rows, total, end } = await recordsPage(scope, query, after)
+  return { rows, total, next: end ? cursorOf(query, end) : null }
+}
+
+const KINDS = { item: 'Item', style: 'Style', supplier: 'Supplier', cook: 'Cook' } as const
+
+/** Refuses a range the wrong way round, and ids that this kitchen does not have, each by its field. */
+async function refuseFilters(scope: Scope, filters: LogbookFilters): Promise<void> {
+  const issues: { path: string; message: string }[] = []
+  if (filters.from && filters.to && filters.from > filters.to) {
+    issues.push({ path: 'from', message: `must not be after ${filters.to}` })
+  }
+  for (const [field, kind] of Object.entries(KINDS)) {
+    const chosen = filters[field as keyof typeof KINDS]
+    if (!chosen) continue
+    const ids = [chosen].flat()
+    const model = scope.database.models[kind] as unknown as Findable
+    const rows = await model.findAll({
+      attributes: ['id'],
+      where: ofKitchen(scope, { id: ids }),
+      raw: true,
+      ...within(scope),
+    })
+    const known = new Set(rows.map((row) => row.id))
+    ids.forEach((id, at) => {
+      if (known.has(id)) return
+      issues.push({
+        path: Array.isArray(chosen) ? `${field}[${at}]` : field,
+        message: `is no ${field} of this kitchen`,
+      })
+    })
+  }
+  if (issues.length > 0) {
+    throw new Refusal('invalid-input', issues.map(({ path, message }) => `${path} ${message}`).join(', '), { issues })
+  }
+}
+
+/** What the four kinds of rows have in common. */
+interface Findable {
+  findAll: (options: object) => Promise<{ id: string }[]>
+}
