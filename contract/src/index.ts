@@ -76,15 +76,28 @@ export {
   newCook,
 } from './kitchen.ts'
 export type {
+  ChartQuery,
+  LogbookChanges,
   LogbookFilters,
   LogbookPage,
   LogbookRecord,
+  LogbookSeries,
   LogbookSort,
   LogbookSummaryAnswer,
   RecordsQuery,
   SummaryQuery,
 } from './logbook.ts'
-export { LOGBOOK_SORTS, logbookPage, logbookSummary, recordsQuery, recounted, summaryQuery } from './logbook.ts'
+export {
+  chartQuery,
+  LOGBOOK_SORTS,
+  logbookChanges,
+  logbookPage,
+  logbookSeries,
+  logbookSummary,
+  recordsQuery,
+  recounted,
+  summaryQuery,
+} from './logbook.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingRequest } from './plating.ts'

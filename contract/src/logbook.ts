@@ -120,3 +120,34 @@ export const logbookPage = z
 export type LogbookPage = z.infer<typeof logbookPage>
 
 export const recounted = z.object({ records: z.number().int() }).meta({ id: 'Recounted' })
+
+const change = z.object({
+  of: z.enum(['style', 'cook', 'supplier']),
+  key: z.string(),
+  /** What it is called, of a style with its item. */
+  name: z.string(),
+  item: z.string().nullable(),
+  what: z.enum(['portion-yield', 'minutes']),
+  difference: figure,
+  recent: z.object({ records: z.number().int(), mean: figure }),
+  before: z.object({ records: z.number().int(), mean: figure }),
+  p: figure,
+  moneyPerWeek: maybeFigure,
+  since: day,
+})
+
+/** What is not what it was: the last four weeks against the twelve before. */
+export const logbookChanges = z
+  .object({ changes: z.array(change), tests: z.number().int() })
+  .meta({ id: 'LogbookChanges' })
+export type LogbookChanges = z.infer<typeof logbookChanges>
+
+/** Which records a control chart is drawn of: of one item and style, and of one cook where one is named. */
+export const chartQuery = z.strictObject({ item: id, style: id, cook: id.optional() })
+export type ChartQuery = z.infer<typeof chartQuery>
+
+/** Counted records in the order of their days. */
+export const logbookSeries = z
+  .object({ points: z.array(z.object({ id, day, value: figure, causes: z.number().int() })) })
+  .meta({ id: 'LogbookSeries' })
+export type LogbookSeries = z.infer<typeof logbookSeries>

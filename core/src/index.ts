@@ -239,6 +239,12 @@ export {
   SMALLEST_QUANTITY,
 } from './limits/index.ts'
 export type {
+  Change,
+  ChangeRecord,
+  ChartLimits,
+  ChartPoint,
+  ChartSignal,
+  ControlChart,
   LogbookGroup,
   LogbookSummary,
   RecordFigures,
@@ -249,14 +255,20 @@ export type {
   SummaryCell,
   SummaryFigures,
   SummaryGroup,
+  WhatChanged,
 } from './logbook/index.ts'
 export {
+  controlChart,
+  explainEnd,
+  explainMean,
+  explainMoneyView,
   FIGURES_VERSION,
   LOGBOOK_GROUPS,
   MONEY_VIEWS,
   recordFigures,
   sizeClassOf,
   summariseLogbook,
+  whatChanged,
 } from './logbook/index.ts'
 export type {
   PlatePiece,

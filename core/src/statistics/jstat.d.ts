@@ -2,7 +2,10 @@
 declare module 'jstat' {
   const statistics: {
     jStat: {
-      studentt: { inv: (probability: number, degreesOfFreedom: number) => number }
+      studentt: {
+        inv: (probability: number, degreesOfFreedom: number) => number
+        cdf: (t: number, degreesOfFreedom: number) => number
+      }
       models: {
         ols: (
           endogenous: readonly number[],

@@ -1,4 +1,12 @@
-import { editOf, type FabricationState, type LogbookPage, type LogbookSummaryAnswer } from '@fleam/contract'
+import {
+  editOf,
+  type FabricationState,
+  type Item,
+  type LogbookChanges,
+  type LogbookPage,
+  type LogbookSeries,
+  type LogbookSummaryAnswer,
+} from '@fleam/contract'
 import { appraise, documentOf, type FabricationDocument, MONEY_VIEWS, recordFigures } from '@fleam/core'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
@@ -250,4 +258,27 @@ describe('figures follow', () => {
       expect(row).toMatchObject({ portionYield: figures.portionYield, money: figures.money, ap: figures.ap })
     }
   })
+})
+
+test('what changed is asked of the last sixteen weeks, and named', async () => {
+  const answer = await get<LogbookChanges>('/logbook/changes')
+  expect(answer.changes).toEqual([])
+  const today = new Date()
+  const dayAgo = (days: number) => new Date(today.getTime() - days * 86_400_000).toISOString().slice(0, 10)
+  for (let at = 1; at <= 24; at++) {
+    // Since four weeks there is less on every bird.
+    await keep(chickens(dayAgo(at * 4), (at <= 6 ? 3_300 : 3_420) + (at % 3) * 10, { style: 'new cut' }))
+  }
+  const { changes, tests } = await get<LogbookChanges>('/logbook/changes')
+  expect(tests).toBeGreaterThan(0)
+  expect(changes[0]).toMatchObject({ of: 'style', name: 'Chicken, eviscerated: new cut', what: 'portion-yield' })
+  expect(changes[0]?.moneyPerWeek).toBeLessThan(0)
+})
+
+test('a control chart is of one item and style that this kitchen has', async () => {
+  const [item] = await get<Item[]>('/items')
+  const style = item?.styles[0]?.id
+  expect(await get<LogbookSeries>(`/logbook/chart?item=${item?.id}&style=${style}`)).toEqual({ points: [] })
+  expect(await refusal(`/logbook/chart?item=${newId()}&style=${style}`)).toEqual({ status: 400, fields: ['item'] })
+  expect(await refusal('/logbook/chart')).toMatchObject({ status: 400 })
 })

@@ -1,4 +1,13 @@
-import { logbookPage, logbookSummary, recordsQuery, recounted, summaryQuery } from '@fleam/contract'
+import {
+  chartQuery,
+  logbookChanges,
+  logbookPage,
+  logbookSeries,
+  logbookSummary,
+  recordsQuery,
+  recounted,
+  summaryQuery,
+} from '@fleam/contract'
 import { recountAll } from '../fabrication/index.ts'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
@@ -38,6 +47,35 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.records(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/changes`,
+    {
+      schema: {
+        operationId: 'listChanges',
+        summary: 'What is not what it was: the last four weeks against the twelve before',
+        tags,
+        params: kitchenParams,
+        response: { 200: logbookChanges },
+      },
+    },
+    async (request) => service.changes(await scopeOf(request)),
+  )
+
+  app.get(
+    `${base}/chart`,
+    {
+      schema: {
+        operationId: 'readChart',
+        summary: 'Yields of one item and style in the order of their days, for a control chart',
+        tags,
+        params: kitchenParams,
+        querystring: chartQuery,
+        response: { 200: logbookSeries },
+      },
+    },
+    async (request) => service.chart(await scopeOf(request), request.query),
   )
 
   app.post(

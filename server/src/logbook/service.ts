@@ -1,9 +1,19 @@
-import type { LogbookFilters, LogbookPage, LogbookSummaryAnswer, RecordsQuery, SummaryQuery } from '@fleam/contract'
-import { summariseLogbook } from '@fleam/core'
+import type {
+  ChartQuery,
+  LogbookChanges,
+  LogbookFilters,
+  LogbookPage,
+  LogbookSeries,
+  LogbookSummaryAnswer,
+  RecordsQuery,
+  SummaryQuery,
+} from '@fleam/contract'
+import { summariseLogbook, whatChanged } from '@fleam/core'
 import { Refusal } from '../http/index.ts'
-import { ofKitchen, type Scope, within } from '../scope/index.ts'
+import { dayOf, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { cursorOf, readCursor } from './cursor.ts'
 import { recordsPage } from './records-store.ts'
+import { changeRecords, seriesOf } from './series-store.ts'
 import { cellsOf } from './summary-store.ts'
 
 /** What the records that count say, by a grouping and in all. */
@@ -35,6 +45,25 @@ export async function records(scope: Scope, query: RecordsQuery): Promise<Logboo
   await refuseFilters(scope, query)
   const { rows, total, end } = await recordsPage(scope, query, after)
   return { rows, total, next: end ? cursorOf(query, end) : null }
+}
+
+/** What is not what it was, in words that can be read: names beside the ids. */
+export async function changes(scope: Scope): Promise<LogbookChanges> {
+  const today = dayOf(scope)
+  const known = await changeRecords(scope, today)
+  const { changes: found, tests } = whatChanged(known, today)
+  const named = found.map((change) => {
+    const own = known.find((record) => record[change.of] === change.key)
+    const name = change.of === 'style' ? `${own?.itemName}: ${own?.styleName}` : own?.[`${change.of}Name`]
+    return { ...change, name: name ?? change.key }
+  })
+  return { changes: named, tests }
+}
+
+/** Yields of one item and style, of one cook where one is named. */
+export async function chart(scope: Scope, query: ChartQuery): Promise<LogbookSeries> {
+  await refuseFilters(scope, query)
+  return { points: await seriesOf(scope, query) }
 }
 
 const KINDS = { item: 'Item', style: 'Style', supplier: 'Supplier', cook: 'Cook' } as const
