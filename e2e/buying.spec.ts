@@ -173,7 +173,7 @@ test('one bird parted, and one purchase as meals', async ({ page }) => {
   await page.getByLabel('Target margin, %').fill('50')
   await expect(price).not.toHaveText(at30 as string)
   await page.goto('/buying/meals')
-  const sentence = page.locator('.buying_buying-answer')
+  const sentence = page.locator('.answer')
   await expect(sentence).toContainText('servings')
   const before = await sentence.textContent()
   await page.getByLabel('Grams of drumsticks a serving').fill('200')

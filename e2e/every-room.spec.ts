@@ -7,6 +7,7 @@ checkRooms(
     ['Bench', async (request) => `/bench/${await rowOf(request, 'open')}`],
     ['Styles side by side', () => '/verdict/styles'],
     ['Verdict', async (request) => `/verdict/${await rowOf(request, 'closed')}`],
+    ['Logbook', () => '/logbook?period=all'],
     ['Guide', () => '/guide'],
     ['a style', async (request) => `/guide/${await styleOf(request)}`],
     ['a style, changing', async (request) => `/guide/${await styleOf(request)}/change`],

@@ -1,5 +1,6 @@
 import { LOGBOOK_GROUPS } from '@fleam/core'
 import { z } from 'zod'
+import { fabricationDocument } from './fabrication-document.ts'
 import { day, id, name } from './numbers.ts'
 
 const MAX_CHOSEN = 200
@@ -151,3 +152,25 @@ export const logbookSeries = z
   .object({ points: z.array(z.object({ id, day, value: figure, causes: z.number().int() })) })
   .meta({ id: 'LogbookSeries' })
 export type LogbookSeries = z.infer<typeof logbookSeries>
+
+export const LOGBOOK_FORMAT = 'fleam/logbook'
+const MAX_IMPORTED = 5_000
+
+/** One record of a logbook's file. */
+export const loggedRecord = z.strictObject({ id, document: fabricationDocument })
+export type LoggedRecord = z.infer<typeof loggedRecord>
+
+/** Many closed records as one file. What each holds is read one by one, so that no weighing waits for it. */
+export const logbookFile = z
+  .strictObject({
+    format: z.literal(LOGBOOK_FORMAT),
+    version: z.literal(1),
+    records: z.array(z.unknown()).min(1).max(MAX_IMPORTED),
+  })
+  .meta({ id: 'LogbookFile' })
+
+/** How many records of a file were kept, and how many were there already. */
+export interface RecordsImported {
+  kept: number
+  known: number
+}

@@ -17,6 +17,8 @@ export interface KitchenScript {
   sessions: readonly SessionScript[]
   /** Eighteen months of prices, and what is in the cold. */
   hasPriceBook: boolean
+  /** Eighteen months of records. */
+  hasHistory: boolean
 }
 
 /** One fabrication as it happened. */
@@ -139,6 +141,7 @@ const LARCH_HALT: KitchenScript = {
     [CHAR_STYLE]: CHAR_VALUES,
   },
   hasPriceBook: true,
+  hasHistory: true,
   offer: {
     supplier: PLATTENKAR,
     name: 'Supremes, 20 x 280 g',
@@ -249,6 +252,7 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
   cooks: Array.from({ length: 12 }, (_, at) => ({ name: `S-${String(at + 1).padStart(2, '0')}`, wagePerHour: 18 })),
   values: { [CHICKEN_STYLE]: CHICKEN_VALUES },
   hasPriceBook: false,
+  hasHistory: false,
   offer: {
     supplier: PLATTENKAR,
     name: 'Supremes, loose',

@@ -3,12 +3,14 @@ import {
   type FabricationState,
   guessMapping,
   type Item,
+  LOGBOOK_FORMAT,
   type LotEdit,
   readTable,
   type Style,
   type Supplier,
 } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
+import { history } from './history.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
@@ -42,7 +44,9 @@ class Client {
     }
     // An import tells its progress line by line; what came of it stands in the last one.
     const lines = (await response.text()).trim().split('\n')
-    return JSON.parse(lines.at(-1) as string) as T
+    const last = JSON.parse(lines.at(-1) as string)
+    if (last?.problem) throw new Error(`The demo could not be loaded at ${path}: ${JSON.stringify(last.problem)}`)
+    return last as T
   }
 }
 
@@ -88,12 +92,22 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
     [STALE],
   )
   if (script.hasPriceBook) await loadBuying(client, path, kitchen, now)
+  if (script.hasHistory) await loadHistory(client, path, now)
   for (const session of sessions) {
     const cook = cooks.findIndex((each) => each.name === session.script.cook)
     const style = styles.get(session.script.style ?? CHICKEN_STYLE)
     const lot = session.script.event === 'half-done' ? kitchen.lots[0] : undefined
     if (style) await loadSession(client, path, style, cookIds[cook] ?? null, session, lot)
   }
+}
+
+/** The months before, as documents of another day. */
+async function loadHistory(client: Client, path: string, now: Date): Promise<void> {
+  const records = history(dayAfter(now, 0))
+  for (const supplier of new Set(records.flatMap(({ document }) => document.meta?.supplier ?? []))) {
+    await supplierIdOf(client, path, supplier)
+  }
+  await client.send('POST', `${path}/logbook/import`, { format: LOGBOOK_FORMAT, version: 1, records })
 }
 
 /** The supplier of a name, added where it is not there yet. */

@@ -28,7 +28,7 @@ import {
 } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
 import { logbookRoutes } from './logbook/index.ts'
-import { importRoutes, startRoutes } from './new-records/index.ts'
+import { importRoutes, logbookImportRoutes, startRoutes } from './new-records/index.ts'
 import { platingRoutes } from './plating/index.ts'
 import { portioningRoutes } from './portioning/index.ts'
 import { receivingRoutes } from './receiving/index.ts'
@@ -139,6 +139,10 @@ export async function buildApp({
     await scope.register(async (inside) => {
       takeTurns(inside, 1)
       priceListRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf, compute, priceFeed)
+    })
+    await scope.register(async (inside) => {
+      takeTurns(inside, 1)
+      logbookImportRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf)
     })
   })
   await app.register(async (scope) => {

@@ -1,19 +1,14 @@
-import { Readable } from 'node:stream'
-import { type Problem, rememberedMappings } from '@fleam/contract'
+import { rememberedMappings } from '@fleam/contract'
 import { z } from 'zod'
 import { type Compute, priceListBody } from '../compute/index.ts'
-import { kitchenParams, problemOf, readAside, type Server } from '../http/index.ts'
+import { kitchenParams, readAside, type Server, tellSteps } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
-import type { ImportResult } from './import.ts'
 import * as mappings from './mappings.ts'
 import * as service from './service.ts'
 
 const tags = ['buying']
 /** A list of a hundred thousand rows. */
 const LARGEST_LIST_BYTES = 8 * 1024 * 1024
-
-/** One line of the answer to an import: how far it is, and in the end what came of it. */
-type ImportNews = { progress: { done: number; of: number } } | { result: ImportResult } | { problem: Problem }
 
 /** A body as it came, to be read beside the server. */
 interface Unread {
@@ -49,29 +44,7 @@ export function priceListRoutes(app: Server, scopeOf: Scopes, compute: Compute, 
       const { bytes } = request.body as unknown as Unread
       // What is wrong with the list itself is refused before anything is begun.
       const list = await service.readList(scope, compute, bytes)
-      const stream = new Readable({ objectMode: false, read() {} })
-      const tell = (news: ImportNews) => stream.push(`${JSON.stringify(news)}\n`)
-      let isGone = false
-      reply.raw.once('close', () => {
-        isGone = true
-      })
-      void service
-        .importList(scope, {
-          list,
-          source: 'list',
-          onProgress: (done, of) => tell({ progress: { done, of } }),
-          isCancelled: () => isGone,
-        })
-        .then(
-          (result) => tell({ result }),
-          (error: unknown) => {
-            const problem = problemOf(error)
-            if (problem.code === 'internal') request.log.error(error)
-            tell({ problem })
-          },
-        )
-        .finally(() => stream.push(null))
-      return reply.type('application/x-ndjson').send(stream)
+      return tellSteps(reply, (steps) => service.importList(scope, { list, source: 'list', ...steps }))
     },
   )
 

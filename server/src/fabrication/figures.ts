@@ -37,6 +37,12 @@ export async function keepFigures(scope: Scope, state: FabricationState): Promis
   await FabricationFigures.destroy({ where: ofKitchen(scope, { fabricationId: state.record.id }), ...within(scope) })
 }
 
+/** Keeps what closed records that were just inserted come to. */
+export async function insertFigures(scope: Scope, states: readonly FabricationState[]): Promise<void> {
+  const rows = states.filter(({ record }) => record.status === 'closed').map((state) => rowOfFigures(scope, state))
+  await scope.database.models.FabricationFigures.bulkCreate(rows, within(scope))
+}
+
 /** Benches that are known to be open, by kitchen and id: a weighing asks nothing of the database for its figures. */
 const knownOpen = new Map<string, true>()
 const MAX_KNOWN = 10_000

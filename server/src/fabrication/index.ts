@@ -1,7 +1,15 @@
 export { countLateFacts, recountAll, recountStale } from './figures.ts'
-export { insertState } from './insert-state.ts'
+export { insertState, insertStates } from './insert-state.ts'
 export { fabricationRoutes } from './routes.ts'
 export { requireDocument, requireOpen, requireState } from './service.ts'
-export { latestOfEachStyle, latestOfStyle, recordById, stateById, statesOfLot, usedOfLots } from './store.ts'
+export {
+  latestOfEachStyle,
+  latestOfStyle,
+  recordById,
+  stateById,
+  statesByIds,
+  statesOfLot,
+  usedOfLots,
+} from './store.ts'
 export type { StyleTest } from './style-tests.ts'
 export { styleTests } from './style-tests.ts'

@@ -14,6 +14,9 @@ import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'
 
 const tags = ['fabrication']
+const listQuery = z.strictObject({
+  limit: z.coerce.number().int().min(1).max(service.MAX_LISTED).default(service.MAX_LISTED),
+})
 
 export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
   app.get(
@@ -24,10 +27,11 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
         summary: 'The latest records with their documents',
         tags,
         params: kitchenParams,
+        querystring: listQuery,
         response: { 200: fabricationRows },
       },
     },
-    async (request) => service.latest(await scopeOf(request)),
+    async (request) => service.latest(await scopeOf(request), request.query.limit),
   )
 
   app.get(

@@ -44,10 +44,10 @@ export async function requireDocument(scope: Scope, id: string): Promise<Fabrica
   return documentOf(record, facts, { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) })
 }
 
-const MAX_LISTED = 200
+export const MAX_LISTED = 200
 
-export async function latest(scope: Scope): Promise<FabricationRow[]> {
-  const states = await store.latestStates(scope, MAX_LISTED)
+export async function latest(scope: Scope, limit: number): Promise<FabricationRow[]> {
+  const states = await store.latestStates(scope, limit)
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }
   const rows: FabricationRow[] = []
   for (const { record, facts } of states) {

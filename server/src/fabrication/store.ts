@@ -74,6 +74,10 @@ export async function statusById(scope: Scope, id: string): Promise<FabricationR
   return row?.status ?? null
 }
 
+/** Records of some ids with their facts. */
+export const statesByIds = (scope: Scope, ids: readonly string[]): Promise<FabricationState[]> =>
+  ids.length === 0 ? Promise.resolve([]) : statesWhere(scope, { where: { id: [...ids] } })
+
 /** The latest fabrications of a kitchen, open ones first, then newest first. */
 export const latestStates = (scope: Scope, limit: number): Promise<FabricationState[]> =>
   statesWhere(scope, { order: [[literal("`Fabrication`.`status` = 'open'"), 'DESC'], ...(NEWEST as [])], limit })
@@ -120,24 +124,42 @@ export const statesOfLot = (scope: Scope, lotId: string): Promise<FabricationSta
   statesWhere(scope, { where: { lotId }, order: ['startedAt', 'id'] })
 
 /** Inserts a record with its parts, all or nothing. */
-export function insertRecord(scope: Scope, record: FabricationRecord): Promise<void> {
+export const insertRecord = (scope: Scope, record: FabricationRecord): Promise<void> => insertRecords(scope, [record])
+
+/** Inserts records with their parts, all or nothing: one statement a table. */
+export function insertRecords(scope: Scope, records: readonly FabricationRecord[]): Promise<void> {
   const kitchenId = scope.kitchen.id
   return inTransaction(scope, async (inside) => {
     const { Fabrication, FabricationBoard, FabricationPile } = inside.database.models
-    await Fabrication.create(rowOfRecord(kitchenId, record), within(inside))
-    await FabricationPile.bulkCreate(rowsOfPiles(kitchenId, record), within(inside))
-    const { steps, choices } = record
-    await FabricationBoard.create({ fabricationId: record.id, kitchenId, steps, choices }, within(inside))
-    await insertLists(inside, record)
+    const boards = records.map(({ id, steps, choices }) => ({ fabricationId: id, kitchenId, steps, choices }))
+    await Fabrication.bulkCreate(
+      records.map((record) => rowOfRecord(kitchenId, record)),
+      within(inside),
+    )
+    await FabricationPile.bulkCreate(
+      records.flatMap((record) => rowsOfPiles(kitchenId, record)),
+      within(inside),
+    )
+    await FabricationBoard.bulkCreate(boards, within(inside))
+    await insertLists(inside, records)
   })
 }
 
-async function insertLists(scope: Scope, record: FabricationRecord): Promise<void> {
+async function insertLists(scope: Scope, records: readonly FabricationRecord[]): Promise<void> {
   const { FabricationConsumable, FabricationLabour, FabricationOffer } = scope.database.models
-  const { labour, consumables, offers } = rowsOfLists(scope.kitchen.id, record)
-  await FabricationLabour.bulkCreate(labour, within(scope))
-  await FabricationConsumable.bulkCreate(consumables, within(scope))
-  await FabricationOffer.bulkCreate(offers, within(scope))
+  const lists = records.map((record) => rowsOfLists(scope.kitchen.id, record))
+  await FabricationLabour.bulkCreate(
+    lists.flatMap(({ labour }) => labour),
+    within(scope),
+  )
+  await FabricationConsumable.bulkCreate(
+    lists.flatMap(({ consumables }) => consumables),
+    within(scope),
+  )
+  await FabricationOffer.bulkCreate(
+    lists.flatMap(({ offers }) => offers),
+    within(scope),
+  )
 }
 
 /** Writes an edited record over the version it was made from; the caller has locked and compared the version. */
@@ -162,7 +184,7 @@ export async function updateRecord(scope: Scope, record: FabricationRecord): Pro
   await FabricationLabour.destroy({ where, ...within(scope) })
   await FabricationConsumable.destroy({ where, ...within(scope) })
   await FabricationOffer.destroy({ where, ...within(scope) })
-  await insertLists(scope, record)
+  await insertLists(scope, [record])
 }
 
 /** Keeps what could be edited of a record as it was, with who replaced it and when. */

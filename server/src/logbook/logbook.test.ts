@@ -24,6 +24,7 @@ const get = async <T>(rest: string): Promise<T> => {
 }
 const summary = (query = '') => get<LogbookSummaryAnswer>(`/logbook/summary${query}`)
 const records = (query = '') => get<LogbookPage>(`/logbook/records${query}`)
+const recordsOn = (day: string) => records(`?from=${day}&to=${day}`)
 const refusal = async (rest: string) => {
   const { status, body } = await send(house, 'GET', path(rest))
   return { status, fields: body.issues?.map(({ path: field }: { path: string }) => field) }
@@ -281,4 +282,50 @@ test('a control chart is of one item and style that this kitchen has', async () 
   expect(await get<LogbookSeries>(`/logbook/chart?item=${item?.id}&style=${style}`)).toEqual({ points: [] })
   expect(await refusal(`/logbook/chart?item=${newId()}&style=${style}`)).toEqual({ status: 400, fields: ['item'] })
   expect(await refusal('/logbook/chart')).toMatchObject({ status: 400 })
+})
+
+describe('a file of many records', () => {
+  const entry = (changes: Partial<FabricationDocument> = {}) => ({
+    id: newId(),
+    document: { ...chickens('2026-03-01', 3_400), item: 'Chicken, eviscerated', style: 'Scored halves', ...changes },
+  })
+  const take = async (records: unknown[]) => {
+    const payload = { format: 'fleam/logbook', version: 1, records }
+    const response = await house.app.inject({ method: 'POST', url: path('/logbook/import'), payload })
+    const lines = response.body
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line))
+    return { status: response.statusCode, last: lines.at(-1), progress: lines.filter((line) => line.progress).length }
+  }
+
+  test('is kept whole, once however often it is sent, and counts at once', async () => {
+    const records = Array.from({ length: 120 }, () => entry())
+    const first = await take(records)
+    expect(first.last).toEqual({ result: { kept: 120, known: 0 } })
+    expect(first.progress).toBe(3)
+    expect((await take([...records, entry()])).last).toEqual({ result: { kept: 1, known: 120 } })
+    expect((await summary('?from=2026-03-01&to=2026-03-01')).all.records).toBe(121)
+    const row = (await recordsOn('2026-03-01')).rows[0]
+    expect(row).toMatchObject({
+      style: 'Scored halves',
+      portionYield: (await figuresOf(row?.id as string)).portionYield,
+    })
+  })
+
+  test('is refused by path, and nothing of it is kept', async () => {
+    const before = (await records()).total
+    const { purchase: _purchase, ...broken } = entry().document
+    expect((await take([entry(), { id: newId(), document: broken }])).last.problem.issues[0].path).toMatch(
+      /^records\[1\]\.document\.purchase/,
+    )
+    const twice = entry()
+    expect((await take([twice, twice])).last.problem.issues).toEqual([
+      { path: 'records[1].id', message: 'is there twice' },
+    ])
+    const unknown = await take([entry(), entry({ item: 'Dodo' })])
+    expect(unknown.last.problem).toMatchObject({ code: 'name-unknown', issues: [{ path: 'records[1].document.item' }] })
+    expect((await take([])).status).toBe(400)
+    expect((await records()).total).toBe(before)
+  })
 })

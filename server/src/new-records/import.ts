@@ -24,11 +24,8 @@ export function importDocument(
   decisions: NameDecisions,
 ): Promise<FabricationState> {
   refuseNothingWeighed(document)
-  const stateWith = (names: ResolvedNames) => {
-    const record = closedRecord(scope, id, document, names)
-    return { record, facts: readingsOf(document, record, record.startedAt) }
-  }
-  let kept: Reading[] = []
+  const stateWith = (names: ResolvedNames) => closedState(scope, id, document, names)
+  let kept: FabricationState['facts'] = []
   return createOnce({
     read: () => stateById(scope, id),
     create: () =>
@@ -61,15 +58,30 @@ function isSameRecord(known: FabricationState, sent: FabricationState): boolean 
 }
 
 /** A piece of no weight would not be there when the record is read again. */
-function refuseNothingWeighed({ piles }: FabricationDocument): void {
-  const issues = piles.flatMap((pile, at) =>
+function refuseNothingWeighed(document: FabricationDocument): void {
+  const issues = nothingWeighed(document)
+  if (issues.length > 0) throw new Refusal('invalid-input', 'A piece weighs nothing.', { issues })
+}
+
+export function nothingWeighed({ piles }: FabricationDocument): { path: string; message: string }[] {
+  return piles.flatMap((pile, at) =>
     (pile.pieces ?? []).flatMap((grams, place) =>
       wholeMilligrams(grams) > 0
         ? []
         : [{ path: `piles[${at}].pieces[${place}]`, message: 'must be a milligram or more' }],
     ),
   )
-  if (issues.length > 0) throw new Refusal('invalid-input', 'A piece weighs nothing.', { issues })
+}
+
+/** A document as a closed record with its weighings, under the names that were read. */
+export function closedState(
+  scope: Scope,
+  id: string,
+  document: FabricationDocument,
+  names: ResolvedNames,
+): FabricationState {
+  const record = closedRecord(scope, id, document, names)
+  return { record, facts: readingsOf(document, record, record.startedAt) }
 }
 
 function closedRecord(
@@ -79,6 +91,9 @@ function closedRecord(
   names: ResolvedNames,
 ): FabricationRecord {
   const takenAt = scope.clock.now().toISOString()
+  const date = document.meta?.date ?? dayOf(scope)
+  // One of another day stands among those of that day, and not before those of today.
+  const startedAt = date < dayOf(scope) ? `${date}T12:00:00.000Z` : takenAt
   const piles = document.piles.map((pile) => plannedFromPile(pile, names))
   // The document was checked: each of its offers is for one of its piles.
   const pileNamed = (name: string) => piles.find((pile) => pile.name === name) as PlannedPile
@@ -111,14 +126,14 @@ function closedRecord(
     creditPolicy: document.creditPolicy,
     allocation: document.allocation,
     confirmed: document.confirmed ?? false,
-    date: document.meta?.date ?? dayOf(scope),
+    date,
     cookId: names.cookId,
     cook: document.meta?.cook ?? null,
     supplierId: names.supplierId,
     supplier: document.meta?.supplier ?? null,
     lot: document.meta?.lot ?? null,
     notes: document.meta?.notes ?? null,
-    startedAt: takenAt,
+    startedAt,
     closedAt: takenAt,
     updatedAt: takenAt,
   }

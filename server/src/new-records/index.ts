@@ -1,1 +1,1 @@
-export { importRoutes, startRoutes } from './routes.ts'
+export { importRoutes, logbookImportRoutes, startRoutes } from './routes.ts'

@@ -25,6 +25,56 @@ interface Named {
 
 const isNamed = (name: string) => (each: Named) => nameKey(each.name) === nameKey(name)
 
+/** Everything that a name may mean. */
+export interface NameRows {
+  items: readonly Item[]
+  suppliers: readonly Named[]
+  cooks: readonly Named[]
+}
+
+export const nameRows = async (scope: Scope): Promise<NameRows> => ({
+  items: await items(scope),
+  suppliers: await suppliers(scope),
+  cooks: await cooks(scope),
+})
+
+export interface OpenName {
+  field: NameField
+  name: string
+  candidates: Named[]
+}
+
+/** Where in a document a name stands. */
+export const pathOfName = (field: NameField) => (field === 'item' || field === 'style' ? field : `meta.${field}`)
+
+/** The rows that names mean, with those that are still open: a name that fits exactly one row is that one. */
+export function readNames(
+  document: FabricationDocument,
+  decisions: NameDecisions,
+  rows: NameRows,
+): { names: ResolvedNames; open: OpenName[] } {
+  const open: OpenName[] = []
+  const resolve = <T extends Named>(field: NameField, name: string | undefined, among: readonly T[]): T | null => {
+    const decided = decisions[field]
+    if (name === undefined || decided === 'none' || decided === 'add') return null
+    if (decided !== undefined) {
+      const row = among.find((each) => each.id === decided)
+      if (!row) throw notFound(field)
+      return row
+    }
+    const fitting = among.filter(isNamed(name))
+    if (fitting.length === 1) return fitting[0] as T
+    open.push({ field, name, candidates: among.map((row) => ({ id: row.id, name: row.name })) })
+    return null
+  }
+  const { meta = {} } = document
+  const item = resolve('item', document.item, rows.items)
+  const style = item ? resolve('style', document.style, item.styles) : null
+  const supplier = resolve('supplier', meta.supplier, rows.suppliers)
+  const cook = resolve('cook', meta.cook, rows.cooks)
+  return { names: { item, style, supplierId: supplier?.id ?? null, cookId: cook?.id ?? null }, open }
+}
+
 /**
  * The rows that the names of a document mean. A name that fits exactly one row is that one; what was decided holds.
  * Throws `name-unknown` with every name that is still open and what it may be.
@@ -34,29 +84,12 @@ export async function resolveNames(
   document: FabricationDocument,
   decisions: NameDecisions,
 ): Promise<ResolvedNames> {
-  const open: { field: NameField; name: string; candidates: Named[] }[] = []
-  const resolve = <T extends Named>(field: NameField, name: string | undefined, rows: readonly T[]): T | null => {
-    const decided = decisions[field]
-    if (name === undefined || decided === 'none' || decided === 'add') return null
-    if (decided !== undefined) {
-      const row = rows.find((each) => each.id === decided)
-      if (!row) throw notFound(field)
-      return row
-    }
-    const fitting = rows.filter(isNamed(name))
-    if (fitting.length === 1) return fitting[0] as T
-    open.push({ field, name, candidates: rows.map((row) => ({ id: row.id, name: row.name })) })
-    return null
-  }
+  const { names, open } = readNames(document, decisions, await nameRows(scope))
   const { meta = {} } = document
-  const item = resolve('item', document.item, await items(scope))
-  const style = item ? resolve('style', document.style, item.styles) : null
-  const supplier = resolve('supplier', meta.supplier, await suppliers(scope))
-  const cook = resolve('cook', meta.cook, await cooks(scope))
   if (open.length > 0) {
     throw new Refusal('name-unknown', open.map(({ field, name }) => `'${name}' is no ${field} here`).join(', '), {
       issues: open.map(({ field, name }) => ({
-        path: field === 'item' || field === 'style' ? field : `meta.${field}`,
+        path: pathOfName(field),
         message: `'${name}' is not known here`,
       })),
       kept: 'Nothing of the document was taken in.',
@@ -65,5 +98,5 @@ export async function resolveNames(
   }
   const isAdded = decisions.supplier === 'add' && meta.supplier !== undefined
   const added = isAdded ? (await suppliersNamed(scope, [meta.supplier as string])).get(meta.supplier as string) : null
-  return { item, style, supplierId: supplier?.id ?? added ?? null, cookId: cook?.id ?? null }
+  return { ...names, supplierId: names.supplierId ?? added ?? null }
 }

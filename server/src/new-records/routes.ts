@@ -1,8 +1,9 @@
-import { fabricationDocument, fabricationStart, fabricationState, id } from '@fleam/contract'
+import { fabricationDocument, fabricationStart, fabricationState, id, logbookFile } from '@fleam/contract'
 import { z } from 'zod'
-import { kitchenParams, type Server } from '../http/index.ts'
+import { kitchenParams, type Server, tellSteps } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { importDocument } from './import.ts'
+import { importMany } from './import-many.ts'
 import { createPriceOf, start } from './start.ts'
 
 const tags = ['fabrication']
@@ -38,6 +39,31 @@ export function startRoutes(app: Server, scopeOf: Scopes): void {
         createPriceOf(scope, record).catch((error: unknown) => request.log.error(error))
       })
       return reply.status(201).send(state)
+    },
+  )
+}
+
+const LARGEST_LOGBOOK_BYTES = 32 * 1024 * 1024
+
+/** Many records that are taken in from one file, told step by step. */
+export function logbookImportRoutes(app: Server, scopeOf: Scopes): void {
+  app.post(
+    '/api/kitchens/:kitchenId/logbook/import',
+    {
+      bodyLimit: LARGEST_LOGBOOK_BYTES,
+      schema: {
+        operationId: 'importLogbook',
+        summary: 'Takes in the records of a logbook’s file, all or none, and tells step by step how far it is',
+        refuses: ['name-unknown', 'cancelled'],
+        mediaType: 'application/x-ndjson',
+        tags: ['logbook'],
+        params: kitchenParams,
+        body: logbookFile,
+      },
+    },
+    async (request, reply) => {
+      const scope = await scopeOf(request)
+      return tellSteps(reply, (steps) => importMany(scope, request.body.records, steps))
     },
   )
 }

@@ -13,6 +13,7 @@ export const ROOMS: readonly Room[] = [
   { name: 'Bench', path: '/bench', letter: 'b' },
   { name: 'Verdict', path: '/verdict', letter: 'v' },
   { name: 'Knife lines', path: '/knife', letter: 'k' },
+  { name: 'Logbook', path: '/logbook', letter: 'l' },
   { name: 'Guide', path: '/guide', letter: 'i' },
   { name: 'Settings', path: '/settings', letter: 's' },
 ]

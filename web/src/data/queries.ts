@@ -55,11 +55,13 @@ export function useCooks() {
   return useQuery({ queryKey: ['kitchen', id, 'cooks'], queryFn: () => getJson<Cook[]>(`${kitchenPath(id)}/cooks`) })
 }
 
-export function useFabrications() {
+/** The latest records, open ones first; so many of them, or as many as the server lists. */
+export function useFabrications(limit?: number) {
   const { id } = useKitchen()
+  const search = limit === undefined ? '' : `?limit=${limit}`
   return useQuery({
-    queryKey: listKey(id),
-    queryFn: () => getJson<FabricationRow[]>(`${kitchenPath(id)}/fabrications`),
+    queryKey: [...listKey(id), limit ?? 'all'],
+    queryFn: () => getJson<FabricationRow[]>(`${kitchenPath(id)}/fabrications${search}`),
   })
 }
 
@@ -102,6 +104,7 @@ function useKeepState() {
   return (state: FabricationState) => {
     queries.setQueryData(fabricationKey(id, state.record.id), state)
     void queries.invalidateQueries({ queryKey: listKey(id) })
+    void queries.invalidateQueries({ queryKey: ['kitchen', id, 'logbook'] })
   }
 }
 

@@ -20,12 +20,21 @@ interface DataTableProps<Row> extends Omit<TableRowsProps<Row>, 'columns'> {
   className?: string
   /** These are but a page of a list that the server sorts and searches: there is nothing to sort here. */
   isPage?: boolean
+  /** Where the server sorts: by what now, by what it can, and what a touch on a heading asks for. */
+  sorting?: ServerSorting
   /** The room searches the whole list itself: a second field would search what is shown of it. */
   isSearchedAbove?: boolean
   /** So many rows are shown before somebody asks for more. */
   shownAtFirst?: number
   /** What the button is called that shows the others. */
   moreWords?: (count: number) => string
+}
+
+export interface ServerSorting {
+  id: string
+  isDescending: boolean
+  canSort: (id: string) => boolean
+  onSort: (id: string, isDescending: boolean) => void
 }
 
 /** A list: sorted by a touch on a heading, searched, its columns chosen, and as CSV what is shown. */
@@ -37,6 +46,7 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
     idOf,
     className,
     isPage = false,
+    sorting,
     isSearchedAbove = false,
     shownAtFirst = Number.POSITIVE_INFINITY,
   } = props
@@ -52,7 +62,7 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
       <TableTools name={name} table={table} columns={columns} count={isPage || isSearchedAbove ? 0 : rows.length} />
       <div ref={scroller} className={isLong ? `table-responsive ${css.long}` : 'table-responsive'}>
         <Table className={className ?? 'list-table'} aria-rowcount={isLong ? shown.length + 1 : undefined}>
-          <Headings table={table} isSortable={!isPage} />
+          <Headings table={table} sorting={sorting ?? ownSorting(table, isPage)} />
           {isLong ? <ManyRows scroller={scroller} {...body} /> : <TableRows {...body} />}
         </Table>
       </div>
@@ -70,12 +80,25 @@ export function DataTable<Row extends object>(props: DataTableProps<Row>) {
 
 const ORDER_WORDS = { up: 'ascending', down: 'descending' } as const
 
-function Headings<Row>({ table, isSortable }: { table: DataTableState<Row>; isSortable: boolean }) {
+/** Sorted here, or not at all where the rows are but a page. */
+const ownSorting = <Row,>(table: DataTableState<Row>, isPage: boolean): ServerSorting => ({
+  id: table.sortedBy?.id ?? '',
+  isDescending: table.sortedBy?.isDescending ?? false,
+  canSort: () => !isPage,
+  onSort: (id) => table.sortBy(id),
+})
+
+interface HeadingsProps<Row> {
+  table: DataTableState<Row>
+  sorting: ServerSorting
+}
+
+function Headings<Row>({ table, sorting }: HeadingsProps<Row>) {
   return (
     <thead>
       <tr>
         {table.columns.map((column) => {
-          const order = table.sortedBy?.id !== column.id ? null : table.sortedBy.isDescending ? 'down' : 'up'
+          const order = sorting.id !== column.id ? null : sorting.isDescending ? 'down' : 'up'
           return (
             <th
               key={column.id}
@@ -85,10 +108,10 @@ function Headings<Row>({ table, isSortable }: { table: DataTableState<Row>; isSo
             >
               {column.value === null ? (
                 <span className="visually-hidden">{column.header}</span>
-              ) : !isSortable ? (
+              ) : !sorting.canSort(column.id) ? (
                 column.header
               ) : (
-                <button type="button" className={css.sort} onClick={() => table.sortBy(column.id)}>
+                <button type="button" className={css.sort} onClick={() => sorting.onSort(column.id, order === 'up')}>
                   {column.header}
                   {order === 'up' ? <ArrowUp size={14} aria-hidden /> : null}
                   {order === 'down' ? <ArrowDown size={14} aria-hidden /> : null}

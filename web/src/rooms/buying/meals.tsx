@@ -20,7 +20,6 @@ import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { orderWords, quoteWords } from '../../parts/price-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import buyingCss from './buying.module.css'
 import { MealParts } from './meal-parts.tsx'
 
 /** Grams of a part on one plate where the style does not say. */
@@ -131,7 +130,7 @@ function MealSentence({ view, eaters, dinners }: MealSentenceProps) {
   )
   const [fresh, frozen] = [sumOf(dinners, 'fresh'), sumOf(dinners, 'frozen')]
   return (
-    <p className={buyingCss.buyingAnswer}>
+    <p className="answer">
       <strong>
         <OpenFigure
           explain={() => explain(view.document, view.appraisal, { group: 'cost', figure: 'ap' })}

@@ -188,7 +188,7 @@ function Answer({ ranked, request }: { ranked: readonly TrueCost[]; request: Buy
   const name = ({ form }: TrueCost) =>
     `${form.article} from ${form.supplier}${form.kind === 'whole' && styles.size > 1 ? ` (${form.style.toLowerCase()})` : ''}`
   return (
-    <p className={css.buyingAnswer}>
+    <p className="answer">
       {equal.length > 0 ? (
         <>
           <strong>{name(best)}</strong> and {equal.map(name).join(' and ')} cannot be told apart: about{' '}

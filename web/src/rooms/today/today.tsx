@@ -2,17 +2,21 @@ import type { FabricationRow } from '@fleam/contract'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useFabrications } from '../../data/queries.ts'
-import { todayWords } from '../../parts/dates.ts'
+import { dayIn, todayWords } from '../../parts/dates.ts'
 import { OpenFabrications } from '../../parts/open-fabrications.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
+import { ThisWeek } from './this-week.tsx'
 import { TurnedVerdicts } from './turned-verdicts.tsx'
 import { UseBySoon } from './use-by-soon.tsx'
 
+/** The others are in the logbook. */
+const MAX_SHOWN = 40
+
 /** What is on the board now, and what the latest records say. */
 export function Component() {
-  const fabrications = useFabrications()
+  const fabrications = useFabrications(MAX_SHOWN)
   if (fabrications.data) return <TodayRoom rows={fabrications.data} />
   if (fabrications.isError) return <Failed error={fabrications.error} retry={() => void fabrications.refetch()} />
   return <Loading what="today’s work" />
@@ -34,6 +38,7 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
       <TurnedVerdicts />
       <UseBySoon />
+      <ThisWeek today={dayIn(timeZone, new Date())} />
       {rows.length === 0 ? (
         <Empty title="Nothing has been weighed yet">
           <p>Start a fabrication: say what goes on the board and what it cost, and weigh each pile as it leaves.</p>

@@ -1,0 +1,96 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { type FabricationState, issuesOf, type LoggedRecord, loggedRecord, type RecordsImported } from '@fleam/contract'
+import { insertStates } from '../fabrication/index.ts'
+import { Refusal, type Steps } from '../http/index.ts'
+import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { closedState, nothingWeighed } from './import.ts'
+import { nameRows, pathOfName, readNames } from './names.ts'
+
+/** So many records are read, or stored, before others are served. */
+const AT_A_TIME = 50
+const MAX_TOLD = 20
+
+type Issue = { path: string; message: string }
+
+/**
+ * Takes in many closed records, all of them or none. One whose id is there already is left as it is. Refuses, by path,
+ * what is no record and names that this kitchen does not know.
+ */
+export async function importMany(scope: Scope, sent: readonly unknown[], steps: Steps): Promise<RecordsImported> {
+  const records = await readRecords(sent)
+  const known = await knownIds(scope, records)
+  const states = await statesOf(
+    scope,
+    records.filter(({ id }) => !known.has(id)),
+  )
+  await inTransaction(scope, async (inside) => {
+    for (let from = 0; from < states.length; from += AT_A_TIME) {
+      if (steps.isCancelled()) throw new Refusal('cancelled', 'Nothing of it was kept.')
+      steps.onProgress(from, states.length)
+      await insertStates(inside, states.slice(from, from + AT_A_TIME))
+      await nextTurn()
+    }
+  })
+  return { kept: states.length, known: records.length - states.length }
+}
+
+function refuse(code: 'invalid-input' | 'name-unknown', detail: string, issues: readonly Issue[]): void {
+  if (issues.length === 0) return
+  const more = issues.length > MAX_TOLD ? ` and ${issues.length - MAX_TOLD} more` : ''
+  throw new Refusal(code, `${detail}${more}`, {
+    issues: issues.slice(0, MAX_TOLD),
+    kept: 'Nothing of the file was taken in.',
+  })
+}
+
+async function readRecords(sent: readonly unknown[]): Promise<LoggedRecord[]> {
+  const issues: Issue[] = []
+  const ids = new Set<string>()
+  const records: LoggedRecord[] = []
+  for (const [at, each] of sent.entries()) {
+    if (at % AT_A_TIME === 0) await nextTurn()
+    const path = (rest: string) => `records[${at}]${rest === '' ? '' : `.${rest}`}`
+    const read = loggedRecord.safeParse(each)
+    if (!read.success) {
+      issues.push(...issuesOf(read.error).map((issue) => ({ ...issue, path: path(issue.path) })))
+      continue
+    }
+    issues.push(
+      ...nothingWeighed(read.data.document).map((issue) => ({ ...issue, path: path(`document.${issue.path}`) })),
+    )
+    if (ids.has(read.data.id)) issues.push({ path: path('id'), message: 'is there twice' })
+    ids.add(read.data.id)
+    records.push(read.data)
+  }
+  refuse('invalid-input', issues[0] ? `${issues[0].path} ${issues[0].message}` : '', issues)
+  return records
+}
+
+async function knownIds(scope: Scope, records: readonly LoggedRecord[]): Promise<Set<string>> {
+  const rows = await scope.database.models.Fabrication.findAll({
+    attributes: ['id'],
+    where: ofKitchen(scope, { id: records.map(({ id }) => id) }),
+    raw: true,
+    ...within(scope),
+  })
+  return new Set(rows.map(({ id }) => id))
+}
+
+async function statesOf(scope: Scope, records: readonly LoggedRecord[]): Promise<FabricationState[]> {
+  const rows = await nameRows(scope)
+  const issues: Issue[] = []
+  const states: FabricationState[] = []
+  for (const [at, { id, document }] of records.entries()) {
+    if (at % AT_A_TIME === 0) await nextTurn()
+    const { names, open } = readNames(document, {}, rows)
+    issues.push(
+      ...open.map(({ field, name }) => ({
+        path: `records[${at}].document.${pathOfName(field)}`,
+        message: `'${name}' is not known here`,
+      })),
+    )
+    states.push(closedState(scope, id, document, names))
+  }
+  refuse('name-unknown', issues[0]?.message ?? '', issues)
+  return states
+}

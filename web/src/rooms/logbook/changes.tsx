@@ -1,0 +1,60 @@
+import type { LogbookChanges } from '@fleam/contract'
+import { useLogbookChanges } from '../../data/logbook-queries.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { Failed } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+
+type Change = LogbookChanges['changes'][number]
+
+/** What is not what it was, beyond what chance would do; and that nothing is, where nothing is. */
+export function Changes() {
+  const { data, isError, error, refetch } = useLogbookChanges()
+  if (isError) return <Failed error={error} retry={() => void refetch()} />
+  if (!data) return null
+  return (
+    <section aria-labelledby="changes">
+      <h2 id="changes">What changed</h2>
+      {data.changes.length === 0 ? (
+        <p>
+          {data.tests === 0
+            ? 'Too few records yet to say: it takes four of a style, a cook or a supplier in the last four weeks, and four in the twelve before.'
+            : `Nothing changed in the last four weeks beyond chance: ${data.tests} comparisons with the twelve weeks before.`}
+        </p>
+      ) : (
+        <ul>
+          {data.changes.map((change) => (
+            <li key={`${change.of} ${change.key} ${change.what}`}>
+              <ChangeWords change={change} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+function ChangeWords({ change }: { change: Change }) {
+  const format = useFormat()
+  const { name, of, what, difference, recent, before, moneyPerWeek, since } = change
+  const isMore = difference > 0
+  const amount =
+    what === 'portion-yield'
+      ? `${format.number(Math.abs(difference) * 100, 1)} points ${isMore ? 'more' : 'less'}`
+      : `${format.number(Math.abs(difference), 1)} minutes a unit ${isMore ? 'more' : 'less'}`
+  return (
+    <>
+      <strong>{name}</strong> {what === 'minutes' ? 'takes' : of === 'cook' ? 'gets' : 'gives'} {amount} since{' '}
+      {dayWords(since)}
+      {of === 'style' ? '' : ', compared with the same cuts'}
+      {moneyPerWeek === null ? null : (
+        <>
+          : <strong className={isMore ? 'kept' : ''}>{format.money(Math.abs(moneyPerWeek))} a week</strong>
+        </>
+      )}
+      .{' '}
+      <span className="quiet">
+        {recent.records} records against {before.records} before.
+      </span>
+    </>
+  )
+}

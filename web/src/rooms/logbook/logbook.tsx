@@ -1,0 +1,51 @@
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useLogbookSummary } from '../../data/logbook-queries.ts'
+import { dayIn } from '../../parts/dates.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { Changes } from './changes.tsx'
+import { Filters } from './filters.tsx'
+import { Groups } from './groups.tsx'
+import css from './logbook.module.css'
+import { Records } from './records.tsx'
+import { useView } from './use-view.ts'
+import { WhatItBrought } from './what-it-brought.tsx'
+import { YieldChart } from './yield-chart.tsx'
+
+/** What many weighings say: what cutting brought, what changed, who gets what out of it, and the records behind it. */
+export function Component() {
+  const { timeZone } = useKitchen()
+  const [today] = useState(() => dayIn(timeZone, new Date()))
+  const view = useView(today)
+  const byItem = useLogbookSummary(view.filters, 'item')
+  return (
+    <div className={`room ${css.logbook}`}>
+      <div className="room-heading">
+        <h1>Logbook</h1>
+        <Button variant="outline-dark" className="no-print" onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      <Filters view={view} />
+      {byItem.isError ? <Failed error={byItem.error} retry={() => void byItem.refetch()} /> : null}
+      {byItem.data ? (
+        byItem.data.all.records > 0 ? (
+          <>
+            <WhatItBrought summary={byItem.data} />
+            <Changes />
+            <Groups view={view} />
+            <YieldChart view={view} />
+          </>
+        ) : (
+          <Empty title="No record of these counts">
+            <p>Choose another span or fewer filters. Records that do not count stand below, each with its reason.</p>
+          </Empty>
+        )
+      ) : byItem.isError ? null : (
+        <Loading what="the logbook" />
+      )}
+      <Records view={view} />
+    </div>
+  )
+}

@@ -1,0 +1,79 @@
+import { type ChartSignal, controlChart } from '@fleam/core'
+import { lazy, Suspense, useMemo } from 'react'
+import { Link } from 'react-router-dom'
+import { useLogbookSeries } from '../../data/logbook-queries.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import css from './logbook.module.css'
+import type { LogbookView } from './use-view.ts'
+
+/** Drawing takes a large package: loaded where there is something to draw. */
+const ControlLines = lazy(() => import('./control-lines.tsx'))
+
+const one = (chosen: string | string[] | undefined) => [chosen ?? []].flat()[0] ?? null
+
+/** Yields of one item and style through time, within the limits of what is usual, and what lies outside. */
+export function YieldChart({ view }: { view: LogbookView }) {
+  const { filters } = view
+  const [item, style, cook] = [one(filters.item), one(filters.style), one(filters.cook)]
+  const series = useLogbookSeries(item, style, cook)
+  const points = series.data?.points
+  const chart = useMemo(() => (points ? controlChart(points) : null), [points])
+  return (
+    <section aria-labelledby="yields">
+      <h2 id="yields">Portion yield through time</h2>
+      {item === null || style === null ? (
+        <p className="quiet">Choose an item and a cut style above to see what is usual, and what was not.</p>
+      ) : series.isError ? (
+        <Failed error={series.error} retry={() => void series.refetch()} />
+      ) : !points || !chart ? (
+        <Loading what="the yields" />
+      ) : chart.limits.length === 0 ? (
+        <p>{points.length} of the eight records that limits take. They are drawn from eight on.</p>
+      ) : (
+        <>
+          <Suspense fallback={<div className={css.chart} />}>
+            <ControlLines points={points} limits={chart.limits} />
+          </Suspense>
+          <Signals points={points} signals={chart.signals} />
+        </>
+      )}
+    </section>
+  )
+}
+
+interface SignalsProps {
+  points: readonly { id: string; day: string; value: number; causes: number }[]
+  signals: readonly ChartSignal[]
+}
+
+function Signals({ points, signals }: SignalsProps) {
+  const format = useFormat()
+  if (signals.length === 0) return <p>Nothing lies outside what is usual.</p>
+  return (
+    <ul>
+      {signals.map(({ kind, side, from, to }) => {
+        const [first, last] = [points[from], points[to]]
+        if (!first || !last) return null
+        return (
+          <li key={`${kind} ${from}`}>
+            {kind === 'outside' ? (
+              <>
+                <Link to={`/verdict/${first.id}`}>{dayWords(first.day)}</Link>: {format.share(first.value)},{' '}
+                {side === 'low' ? 'less' : 'more'} than is usual.
+              </>
+            ) : (
+              <>
+                From <Link to={`/verdict/${first.id}`}>{dayWords(first.day)}</Link> to{' '}
+                <Link to={`/verdict/${last.id}`}>{dayWords(last.day)}</Link>: {to - from + 1} in a row{' '}
+                {side === 'low' ? 'below' : 'above'} the middle.
+              </>
+            )}{' '}
+            {first.causes > 0 ? '' : 'Why? Nobody has said it yet.'}
+          </li>
+        )
+      })}
+    </ul>
+  )
+}
