@@ -7,7 +7,6 @@ export {
   latestOfStyle,
   recordById,
   stateById,
-  statesByIds,
   statesOfLot,
   usedOfLots,
 } from './store.ts'

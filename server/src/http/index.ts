@@ -9,7 +9,6 @@ export {
   answerWithProblems,
   MAX_ISSUES,
   notFound,
-  problemOf,
   Refusal,
   refuseOtherId,
   refuseTaken,
