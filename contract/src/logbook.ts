@@ -85,6 +85,19 @@ export const recordsQuery = z.strictObject({
 })
 export type RecordsQuery = z.infer<typeof recordsQuery>
 
+/** Which records a file is made of. */
+export const logbookExportQuery = recordsQuery.pick({
+  from: true,
+  to: true,
+  item: true,
+  style: true,
+  supplier: true,
+  cook: true,
+  words: true,
+  counted: true,
+})
+export type LogbookExportQuery = z.infer<typeof logbookExportQuery>
+
 /** One closed record with what it comes to. */
 export const logbookRecord = z.object({
   id,
@@ -154,7 +167,7 @@ export const logbookSeries = z
 export type LogbookSeries = z.infer<typeof logbookSeries>
 
 export const LOGBOOK_FORMAT = 'fleam/logbook'
-const MAX_IMPORTED = 5_000
+export const MAX_IMPORTED = 5_000
 
 /** One record of a logbook's file. */
 export const loggedRecord = z.strictObject({ id, document: fabricationDocument })

@@ -7,6 +7,7 @@ export {
   latestOfStyle,
   recordById,
   stateById,
+  statesByIds,
   statesOfLot,
   usedOfLots,
 } from './store.ts'

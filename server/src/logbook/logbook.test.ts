@@ -328,4 +328,25 @@ describe('a file of many records', () => {
     expect((await take([])).status).toBe(400)
     expect((await records()).total).toBe(before)
   })
+
+  test('that was written is taken in by another kitchen, record by record the same', async () => {
+    const response = await house.app.inject({
+      method: 'GET',
+      url: path('/logbook/records.json?from=2026-03-01&to=2026-03-01'),
+    })
+    const file = response.json()
+    expect(file).toMatchObject({ format: 'fleam/logbook', version: 1 })
+    expect(file.records).toHaveLength(121)
+    const here = kitchen
+    const there = await setUpKitchen(house, 'Goods Shed')
+    kitchen = there
+    // Its own ids: two kitchens share none.
+    const sent = file.records.map(({ document }: { document: FabricationDocument }) => ({ id: newId(), document }))
+    expect((await take(sent)).last).toEqual({ result: { kept: 121, known: 0 } })
+    const theirs = (await summary()).all
+    kitchen = here
+    const ours = (await summary('?from=2026-03-01&to=2026-03-01')).all
+    expect(theirs.portionYield.mean).toBeCloseTo(ours.portionYield.mean as number, 12)
+    expect(theirs.money.saved).toBeCloseTo(ours.money.saved, 9)
+  })
 })

@@ -1,4 +1,4 @@
-import type { LogbookPage, LogbookRecord, LogbookSort, RecordsQuery } from '@fleam/contract'
+import type { LogbookExportQuery, LogbookPage, LogbookRecord, LogbookSort, RecordsQuery } from '@fleam/contract'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
 import { FROM_RECORDS, NAME, readable, type Where, whereOf } from './where.ts'
@@ -53,7 +53,18 @@ type RecordRow = Omit<LogbookRecord, 'money' | 'isCounted' | keyof typeof EXACT>
   place: string
 } & Record<keyof typeof EXACT, string | null>
 
-type Wanted = Pick<RecordsQuery, 'words' | 'counted' | 'sort' | 'order' | 'limit'>
+/** Ids of the records that filters let through, newest first; one more than `most` where there are more. */
+export async function idsOf(scope: Scope, query: LogbookExportQuery, most: number): Promise<string[]> {
+  const where = wordsWhere(whereOf(scope, query), query)
+  const rows = await scope.database.sequelize.query<{ id: string }>(
+    `SELECT fabrications.id AS id FROM ${FROM_RECORDS} WHERE ${where.sql}
+     ORDER BY fabrications.date DESC, fabrications.id DESC LIMIT :limit`,
+    { type: QueryTypes.SELECT, replacements: { ...where.values, limit: most + 1 }, ...within(scope) },
+  )
+  return rows.map(({ id }) => id)
+}
+
+type Wanted = Pick<RecordsQuery, 'words' | 'counted'>
 
 /** One page of records that filters let through, behind where the page before ended. */
 export async function recordsPage(

@@ -1,6 +1,8 @@
+import { Readable } from 'node:stream'
 import {
   chartQuery,
   logbookChanges,
+  logbookExportQuery,
   logbookPage,
   logbookSeries,
   logbookSummary,
@@ -11,6 +13,7 @@ import {
 import { recountAll } from '../fabrication/index.ts'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
+import { logbookFileOf } from './export.ts'
 import * as service from './service.ts'
 
 const tags = ['logbook']
@@ -47,6 +50,27 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.records(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/records.json`,
+    {
+      schema: {
+        operationId: 'exportLogbook',
+        summary: 'Records as one file, which the logbook takes in again',
+        tags,
+        params: kitchenParams,
+        querystring: logbookExportQuery,
+      },
+    },
+    async (request, reply) => {
+      const scope = await scopeOf(request)
+      const ids = await service.exportIds(scope, request.query)
+      return reply
+        .header('content-disposition', 'attachment; filename="logbook.json"')
+        .type('application/json')
+        .send(Readable.from(logbookFileOf(scope, ids)))
+    },
   )
 
   app.get(

@@ -1,18 +1,20 @@
-import type {
-  ChartQuery,
-  LogbookChanges,
-  LogbookFilters,
-  LogbookPage,
-  LogbookSeries,
-  LogbookSummaryAnswer,
-  RecordsQuery,
-  SummaryQuery,
+import {
+  type ChartQuery,
+  type LogbookChanges,
+  type LogbookExportQuery,
+  type LogbookFilters,
+  type LogbookPage,
+  type LogbookSeries,
+  type LogbookSummaryAnswer,
+  MAX_IMPORTED,
+  type RecordsQuery,
+  type SummaryQuery,
 } from '@fleam/contract'
 import { summariseLogbook, whatChanged } from '@fleam/core'
 import { Refusal } from '../http/index.ts'
 import { dayOf, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { cursorOf, readCursor } from './cursor.ts'
-import { recordsPage } from './records-store.ts'
+import { idsOf, recordsPage } from './records-store.ts'
 import { changeRecords, seriesOf } from './series-store.ts'
 import { cellsOf } from './summary-store.ts'
 
@@ -45,6 +47,16 @@ export async function records(scope: Scope, query: RecordsQuery): Promise<Logboo
   await refuseFilters(scope, query)
   const { rows, total, end } = await recordsPage(scope, query, after)
   return { rows, total, next: end ? cursorOf(query, end) : null }
+}
+
+/** Ids of the records of a file; refuses more than can be taken in again at once. */
+export async function exportIds(scope: Scope, query: LogbookExportQuery): Promise<string[]> {
+  await refuseFilters(scope, query)
+  const ids = await idsOf(scope, query, MAX_IMPORTED)
+  if (ids.length <= MAX_IMPORTED) return ids
+  throw new Refusal('invalid-input', `More than ${MAX_IMPORTED} records: choose a shorter span.`, {
+    issues: [{ path: 'from', message: `lets more than ${MAX_IMPORTED} records through` }],
+  })
 }
 
 /** What is not what it was, in words that can be read: names beside the ids. */

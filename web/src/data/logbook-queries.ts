@@ -1,5 +1,6 @@
 import type {
   LogbookChanges,
+  LogbookExportQuery,
   LogbookFilters,
   LogbookPage,
   LogbookSeries,
@@ -21,6 +22,10 @@ function searchOf(asked: Readonly<Record<string, string | readonly string[] | nu
   }
   return search.toString()
 }
+
+/** Where the records of a view are to be had as one file. */
+export const logbookFilePath = (kitchenId: string, asked: LogbookExportQuery) =>
+  `${kitchenPath(kitchenId)}/logbook/records.json?${searchOf({ ...asked })}`
 
 const logbookKey = (kitchenId: string) => ['kitchen', kitchenId, 'logbook']
 

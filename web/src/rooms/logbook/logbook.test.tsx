@@ -139,3 +139,20 @@ test('no records, and an answer that does not come, are said', async () => {
   expect(screen.getAllByRole('alert').length).toBeGreaterThan(0)
   fireEvent.change(screen.getAllByLabelText('When').at(-1) as HTMLElement, { target: { value: 'all' } })
 })
+
+test('the records of a view are one file away, and a file that is refused says where', async () => {
+  await show('/logbook?period=all&cook=c1')
+  expect(screen.getByRole('link', { name: 'These records as JSON' }).getAttribute('href')).toBe(
+    `${BASE}/logbook/records.json?cook=c1&counted=all`,
+  )
+  answerWith({
+    [`POST ${BASE}/logbook/import`]: problemOf('invalid-input', 400, [{ path: 'format', message: 'is another' }]),
+  })
+  const file = new File(['{"format":"other"}'], 'other.json', { type: 'application/json' })
+  Object.assign(file, { text: async () => '{"format":"other"}' })
+  await act(
+    async () => void fireEvent.change(screen.getByLabelText('Records of a logbook'), { target: { files: [file] } }),
+  )
+  await answered()
+  expect(screen.getByRole('alert').textContent).toContain('format is another')
+})
