@@ -41,12 +41,6 @@ async function startRack(page: Page): Promise<void> {
     .click()
 }
 
-/** Finishing with most piles unweighed: every one of them is asked about. */
-async function finishEarly(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Finish' }).click()
-  await page.getByRole('dialog').getByRole('button', { name: 'meat left on carcass or frame' }).first().click()
-}
-
 /** A supplier's list with two rows that are not right. */
 async function chooseList(page: Page): Promise<void> {
   const rows = [
@@ -91,10 +85,10 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'bench-phone', path: bench, width: 390, height: 844, act: putOn(281) },
     { name: 'bench-tablet', path: bench, width: 800, height: 1280, act: putOn(281) },
     { name: 'bench-rack', path: '/bench', act: startRack },
-    { name: 'bench-causes', path: bench, act: finishEarly },
     { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
     { name: 'verdict', path: verdict, act: (page) => page.locator('.forecast_forecast-sentence').waitFor() },
+    { name: 'logbook', path: '/logbook' },
     { name: 'settings', path: '/settings' },
     {
       name: 'verdict-assumptions',

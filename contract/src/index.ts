@@ -78,6 +78,7 @@ export {
 export type {
   ChartQuery,
   LogbookChanges,
+  LogbookDoubts,
   LogbookExportQuery,
   LogbookFilters,
   LogbookPage,
@@ -95,6 +96,7 @@ export {
   LOGBOOK_FORMAT,
   LOGBOOK_SORTS,
   logbookChanges,
+  logbookDoubts,
   logbookExportQuery,
   logbookFile,
   logbookPage,

@@ -187,3 +187,23 @@ export interface RecordsImported {
   kept: number
   known: number
 }
+
+/** A record that cannot be right, why, and what it is. */
+const doubt = z.object({
+  id,
+  date: day,
+  item: name,
+  style: name,
+  cook: name.nullable(),
+  why: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('balance'), id, balance: z.enum(['over', 'lost']) }),
+    z.object({ kind: z.literal('double'), id, of: id }),
+    z.object({ kind: z.literal('minutes'), id, minutes: figure, usual: figure }),
+    z.object({ kind: z.literal('price'), id, price: figure, usual: figure, factor: figure }),
+    z.object({ kind: z.literal('yield'), id, portionYield: figure, usual: figure }),
+  ]),
+})
+export const logbookDoubts = z
+  .object({ doubts: z.array(doubt), records: z.number().int() })
+  .meta({ id: 'LogbookDoubts' })
+export type LogbookDoubts = z.infer<typeof logbookDoubts>

@@ -245,6 +245,8 @@ export type {
   ChartPoint,
   ChartSignal,
   ControlChart,
+  Doubt,
+  DoubtRecord,
   LogbookGroup,
   LogbookSummary,
   RecordFigures,
@@ -259,6 +261,7 @@ export type {
 } from './logbook/index.ts'
 export {
   controlChart,
+  doubtsOf,
   explainEnd,
   explainMean,
   explainMoneyView,

@@ -148,6 +148,10 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     payload: undefined,
   })
   await ask('POST', '/logbook/recount')
+  const { meta: _meta, ...past } = sixChickens({ item: item.name, style: style.name })
+  const logbook = { format: 'fleam/logbook', version: 1, records: [{ id: newId(), document: past }] }
+  asked.push({ method: 'POST', url: `/api/kitchens/${home.id}/logbook/import`, payload: logbook })
+  await test.app.inject({ method: 'POST', url: `/api/kitchens/${home.id}/logbook/import`, payload: logbook })
   asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/containers/${tub.id}`, payload: undefined })
   asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/cautions/cold-chain`, payload: undefined })
   return asked

@@ -1,5 +1,7 @@
 export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './control-chart.ts'
 export { controlChart } from './control-chart.ts'
+export type { Doubt, DoubtRecord } from './doubts.ts'
+export { doubtsOf } from './doubts.ts'
 export { explainEnd, explainMean, explainMoneyView } from './explain-summary.ts'
 export type { RecordFigures, RecordMoney, RecordSaid } from './record-figures.ts'
 export { FIGURES_VERSION, MONEY_VIEWS, recordFigures } from './record-figures.ts'

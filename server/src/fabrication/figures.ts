@@ -4,7 +4,7 @@ import { documentOf, FIGURES_VERSION, recordFigures, sizeClassOf } from '@fleam/
 import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
 import { type Clock, ofKitchen, type Scope, within } from '../scope/index.ts'
-import { stateById } from './store.ts'
+import { stateById, statusById } from './store.ts'
 
 /** The row of figures of a closed record. */
 function rowOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) {
@@ -43,23 +43,27 @@ export async function insertFigures(scope: Scope, states: readonly FabricationSt
   await scope.database.models.FabricationFigures.bulkCreate(rows, within(scope))
 }
 
-/** Benches that are known to be open, by kitchen and id: a weighing asks nothing of the database for its figures. */
-const knownOpen = new Map<string, true>()
+/**
+ * Benches that were open a moment ago, by kitchen and id: of weighings that come one after the other only the first asks
+ * the database. Another server may have closed one since, so that it is asked again soon.
+ */
+const openAtMs = new Map<string, number>()
 const MAX_KNOWN = 10_000
+const KNOWN_MS = 5_000
 const keyOf = (scope: Scope, id: string) => `${scope.kitchen.id} ${id}`
 
 /** A record is not what it was: whether it is open is asked again. */
-export const forgetOpen = (scope: Scope, id: string) => knownOpen.delete(keyOf(scope, id))
+export const forgetOpen = (scope: Scope, id: string) => openAtMs.delete(keyOf(scope, id))
 
 /** Facts that reached a record after it was closed change what it comes to. */
 export async function countLateFacts(scope: Scope, fabricationIds: Iterable<string>): Promise<void> {
   for (const id of new Set(fabricationIds)) {
-    if (knownOpen.has(keyOf(scope, id))) continue
-    const state = await stateById(scope, id)
-    if (state?.record.status === 'closed') await keepFigures(scope, state)
-    else if (state) {
-      if (knownOpen.size >= MAX_KNOWN) knownOpen.clear()
-      knownOpen.set(keyOf(scope, id), true)
+    if (Date.now() - (openAtMs.get(keyOf(scope, id)) ?? 0) < KNOWN_MS) continue
+    const status = await statusById(scope, id)
+    if (status === 'closed') await recountOne(scope, id)
+    else if (status !== null) {
+      if (openAtMs.size >= MAX_KNOWN) openAtMs.clear()
+      openAtMs.set(keyOf(scope, id), Date.now())
     }
   }
 }

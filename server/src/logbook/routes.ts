@@ -2,6 +2,7 @@ import { Readable } from 'node:stream'
 import {
   chartQuery,
   logbookChanges,
+  logbookDoubts,
   logbookExportQuery,
   logbookPage,
   logbookSeries,
@@ -58,6 +59,7 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
       schema: {
         operationId: 'exportLogbook',
         summary: 'Records as one file, which the logbook takes in again',
+        mediaType: 'application/json',
         tags,
         params: kitchenParams,
         querystring: logbookExportQuery,
@@ -85,6 +87,20 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.changes(await scopeOf(request)),
+  )
+
+  app.get(
+    `${base}/doubts`,
+    {
+      schema: {
+        operationId: 'listDoubts',
+        summary: 'Records that cannot be right, each with its reason, newest first',
+        tags,
+        params: kitchenParams,
+        response: { 200: logbookDoubts },
+      },
+    },
+    async (request) => service.doubts(await scopeOf(request)),
   )
 
   app.get(

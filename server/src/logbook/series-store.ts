@@ -1,5 +1,5 @@
 import type { ChartQuery, LogbookSeries } from '@fleam/contract'
-import { addDays, type ChangeRecord, type Day } from '@fleam/core'
+import { addDays, type ChangeRecord, type Day, type DoubtRecord, pricePerKg } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
 import { FROM_RECORDS, NAME, whereOf } from './where.ts'
@@ -30,6 +30,50 @@ export function changeRecords(scope: Scope, today: Day): Promise<NamedChangeReco
      FROM ${FROM_RECORDS} WHERE ${where.sql} AND figures.is_counted`,
     { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
   )
+}
+
+export interface NamedDoubtRecord extends DoubtRecord {
+  itemName: string
+  styleName: string
+  cookName: string | null
+}
+
+interface DoubtRow extends Omit<NamedDoubtRecord, 'isSettled' | 'pricePerKg'> {
+  isSettled: number
+  priceFrom: string
+  pricePer: string
+  priceAmount: number
+}
+
+/** Every closed record as far as it can be doubted, oldest first. */
+export async function doubtRecords(scope: Scope): Promise<NamedDoubtRecord[]> {
+  const where = whereOf(scope, {})
+  const rows = await scope.database.sequelize.query<DoubtRow>(
+    `SELECT fabrications.id AS id, CAST(fabrications.date AS CHAR) AS day,
+       COALESCE(fabrications.item_id, fabrications.item) AS item,
+       COALESCE(fabrications.style_id, fabrications.style) AS style,
+       COALESCE(fabrications.cook_id, fabrications.cook) AS cook,
+       ${NAME.item} AS itemName, ${NAME.style} AS styleName, ${NAME.cook} AS cookName,
+       figures.ap AS ap, figures.portion_yield AS portionYield, figures.minutes_per_unit AS minutesPerUnit,
+       figures.balance AS balance, (fabrications.confirmed OR fabrications.left_out IS NOT NULL) AS isSettled,
+       fabrications.price_from AS priceFrom, fabrications.price_per AS pricePer,
+       fabrications.price_amount AS priceAmount
+     FROM ${FROM_RECORDS} WHERE ${where.sql}
+     ORDER BY fabrications.date, fabrications.id`,
+    { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
+  )
+  return rows.map(({ isSettled, priceFrom, pricePer, priceAmount, ...row }) => ({
+    ...row,
+    isSettled: Boolean(isSettled),
+    pricePerKg:
+      priceFrom === 'none'
+        ? null
+        : pricePer === 'kg'
+          ? priceAmount
+          : pricePer === 'lb'
+            ? pricePerKg(priceAmount, 'imperial')
+            : null,
+  }))
 }
 
 /** A chart of more points says no more. */

@@ -1,6 +1,7 @@
 import {
   type ChartQuery,
   type LogbookChanges,
+  type LogbookDoubts,
   type LogbookExportQuery,
   type LogbookFilters,
   type LogbookPage,
@@ -10,12 +11,12 @@ import {
   type RecordsQuery,
   type SummaryQuery,
 } from '@fleam/contract'
-import { summariseLogbook, whatChanged } from '@fleam/core'
+import { doubtsOf, summariseLogbook, whatChanged } from '@fleam/core'
 import { Refusal } from '../http/index.ts'
 import { dayOf, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { cursorOf, readCursor } from './cursor.ts'
 import { idsOf, recordsPage } from './records-store.ts'
-import { changeRecords, seriesOf } from './series-store.ts'
+import { changeRecords, doubtRecords, type NamedDoubtRecord, seriesOf } from './series-store.ts'
 import { cellsOf } from './summary-store.ts'
 
 /** What the records that count say, by a grouping and in all. */
@@ -70,6 +71,20 @@ export async function changes(scope: Scope): Promise<LogbookChanges> {
     return { ...change, name: name ?? change.key }
   })
   return { changes: named, tests }
+}
+
+/** So many are told at a time: nobody looks at more. */
+const MAX_DOUBTS = 200
+
+/** Records that cannot be right, newest first, each with what it is. */
+export async function doubts(scope: Scope): Promise<LogbookDoubts> {
+  const known = await doubtRecords(scope)
+  const byId = new Map(known.map((record) => [record.id, record]))
+  const found = doubtsOf(known).map((why) => {
+    const { id, day, itemName, styleName, cookName } = byId.get(why.id) as NamedDoubtRecord
+    return { id, date: day, item: itemName, style: styleName, cook: cookName, why }
+  })
+  return { doubts: found.reverse().slice(0, MAX_DOUBTS), records: known.length }
 }
 
 /** Yields of one item and style, of one cook where one is named. */

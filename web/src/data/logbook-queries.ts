@@ -1,5 +1,6 @@
 import type {
   LogbookChanges,
+  LogbookDoubts,
   LogbookExportQuery,
   LogbookFilters,
   LogbookPage,
@@ -68,6 +69,15 @@ export function useLogbookTotal(asked: Pick<RecordsQuery, 'counted'>) {
   return useQuery({
     queryKey: [...logbookKey(id), 'total', search],
     queryFn: async () => (await getJson<LogbookPage>(`${kitchenPath(id)}/logbook/records?${search}`)).total,
+  })
+}
+
+/** Records that cannot be right. */
+export function useLogbookDoubts() {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: [...logbookKey(id), 'doubts'],
+    queryFn: () => getJson<LogbookDoubts>(`${kitchenPath(id)}/logbook/doubts`),
   })
 }
 

@@ -62,6 +62,7 @@ async function show(path = '/logbook', answers: Record<string, unknown> = {}) {
     [`GET ${BASE}/suppliers`]: { body: [] },
     [`GET ${BASE}/logbook/summary?`]: (url: string) => ({ body: url.includes('group=item') ? byItem : byCook }),
     [`GET ${BASE}/logbook/changes`]: { body: { changes: [], tests: 7 } },
+    [`GET ${BASE}/logbook/doubts`]: { body: { doubts: [], records: 40 } },
     [`GET ${BASE}/logbook/records?`]: {
       body: { rows: [record('a'), record('b', { isCounted: false, balance: 'lost' })], total: 2, next: null },
     },
@@ -155,4 +156,27 @@ test('the records of a view are one file away, and a file that is refused says w
   )
   await answered()
   expect(screen.getByRole('alert').textContent).toContain('format is another')
+})
+
+test('records that cannot be right are named with the evidence, and lead to where they are mended', async () => {
+  const of = { id: 'a', date: '2026-11-20', item: 'Chicken, eviscerated', style: 'Scored halves', cook: 'Marit' }
+  const doubts = [
+    { ...of, why: { kind: 'balance', id: 'a', balance: 'over' } },
+    { ...of, why: { kind: 'double', id: 'a', of: 'b' } },
+    { ...of, why: { kind: 'minutes', id: 'a', minutes: 1.5, usual: 9 } },
+    { ...of, why: { kind: 'price', id: 'a', price: 31, usual: 3.1, factor: 10 } },
+    { ...of, why: { kind: 'yield', id: 'a', portionYield: 0.55, usual: 0.4 } },
+  ]
+  await show('/logbook', { [`GET ${BASE}/logbook/doubts`]: { body: { doubts, records: 40 } } })
+  const found = within(screen.getByRole('region', { name: 'Records that cannot be right' })).getAllByRole('listitem')
+  const words = found.map((each) => each.textContent)
+  expect(words[0]).toContain('more came out than went in')
+  expect(words[2]).toContain('1.5 minutes a unit, usually 9.0')
+  expect(words[3]).toContain('A digit too many or too few?')
+  expect(words[4]).toContain('usually 40.0')
+  expect(
+    within(found[1] as HTMLElement)
+      .getByRole('link', { name: 'the other one' })
+      .getAttribute('href'),
+  ).toBe('/verdict/b')
 })

@@ -5,6 +5,7 @@ import { useLogbookSummary } from '../../data/logbook-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { Changes } from './changes.tsx'
+import { Doubts } from './doubts.tsx'
 import { Files } from './files.tsx'
 import { Filters } from './filters.tsx'
 import { Groups } from './groups.tsx'
@@ -46,6 +47,7 @@ export function Component() {
       ) : byItem.isError ? null : (
         <Loading what="the logbook" />
       )}
+      <Doubts />
       <Records view={view} />
       <Files view={view} />
     </div>

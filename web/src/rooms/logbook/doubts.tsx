@@ -1,0 +1,57 @@
+import type { LogbookDoubts } from '@fleam/contract'
+import { Link } from 'react-router-dom'
+import { useLogbookDoubts } from '../../data/logbook-queries.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { Failed } from '../../parts/states.tsx'
+import { type Format, useFormat } from '../../parts/use-format.ts'
+
+type Doubt = LogbookDoubts['doubts'][number]
+
+/** Records that cannot be right, each with its reason. Nothing is changed by itself: each leads to where it is mended. */
+export function Doubts() {
+  const format = useFormat()
+  const { data, isError, error, refetch } = useLogbookDoubts()
+  if (isError) return <Failed error={error} retry={() => void refetch()} />
+  if (!data) return null
+  return (
+    <section aria-labelledby="doubts">
+      <h2 id="doubts">Records that cannot be right</h2>
+      {data.doubts.length === 0 ? (
+        <p>None of {data.records} records.</p>
+      ) : (
+        <ul>
+          {data.doubts.map((doubt) => (
+            <li key={`${doubt.id} ${doubt.why.kind}`}>
+              <Link to={`/verdict/${doubt.id}`}>
+                {dayWords(doubt.date)}, {doubt.item}: {doubt.style.toLowerCase()}
+                {doubt.cook ? `, ${doubt.cook}` : ''}
+              </Link>
+              : {whyWords(doubt.why, format)}
+              {doubt.why.kind === 'double' ? <Link to={`/verdict/${doubt.why.of}`}>the other one</Link> : null}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+/** What is wrong, with the evidence for it. */
+export function whyWords(why: Doubt['why'], format: Format): string {
+  switch (why.kind) {
+    case 'balance':
+      return why.balance === 'over'
+        ? 'more came out than went in. A pile weighed twice, or in another unit?'
+        : 'a pile is missing, or was weighed in another unit.'
+    case 'double':
+      return 'the same item, day, weight and cook as '
+    case 'minutes':
+      return `${format.number(why.minutes, 1)} minutes a unit, usually ${format.number(why.usual, 1)}. A clock that was started late?`
+    case 'price':
+      return `${format.perWeight(why.price)}, usually ${format.perWeight(why.usual)}. ${
+        why.factor === 10 || why.factor === 0.1 ? 'A digit too many or too few?' : 'A price for another unit?'
+      }`
+    case 'yield':
+      return `portion yield ${format.share(why.portionYield)}, usually ${format.share(why.usual)}.`
+  }
+}
