@@ -30,6 +30,8 @@ interface Habit {
 }
 
 const MONTHS_DAYS = 548
+/** The days since are told session by session: what stands newest is one of them. */
+const FIRST_AGO = 4
 const SEED = 29
 const PLATTENKAR = 'Plattenkar Provisions'
 const OSTRAVALE = 'Ostravale Poultry Yard'
@@ -133,7 +135,7 @@ const HABITS: readonly Habit[] = [
     supplier: SKERROW,
     price: 11.8,
     units: 6,
-    every: 6.5,
+    every: 5.5,
     cooks: ['Casimir', 'Ondine', 'Bruno'],
     ready: 1.2,
   },
@@ -226,7 +228,7 @@ export function history(today: string): PastRecord[] {
 }
 
 function sessions(): Session[] {
-  const usual = HABITS.flatMap(({ every, cooks, until = 2, ...habit }, which) => {
+  const usual = HABITS.flatMap(({ every, cooks, until = FIRST_AGO, ...habit }, which) => {
     const found: Session[] = []
     for (let at = 0; until + at * every + which < MONTHS_DAYS; at++) {
       const daysAgo = Math.round(until + at * every + which * 0.5)
