@@ -147,6 +147,8 @@ const change = z.object({
   before: z.object({ records: z.number().int(), mean: figure }),
   p: figure,
   moneyPerWeek: maybeFigure,
+  kilosPerWeek: figure,
+  costPerKg: figure,
   since: day,
 })
 

@@ -262,6 +262,9 @@ export type {
 export {
   controlChart,
   doubtsOf,
+  explainAgainst,
+  explainChange,
+  explainChangeMoney,
   explainEnd,
   explainMean,
   explainMoneyView,

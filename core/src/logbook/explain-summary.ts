@@ -1,6 +1,8 @@
-import { constant, type Explanation, minus, over, plus, root, times, value } from '../explanation/index.ts'
+import { constant, type Explanation, KILO, minus, over, plus, root, times, value } from '../explanation/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import type { RecordMoney } from './record-figures.ts'
 import type { SpreadMean, SummaryFigures } from './summary.ts'
+import type { Change } from './what-changed.ts'
 
 const VIEW_TITLES: Readonly<Record<keyof RecordMoney, string>> = {
   spent: 'Spent, by-products credited',
@@ -69,3 +71,42 @@ export function explainEnd(
     note: `In nineteen of twenty cases the true mean lies inside. ${records} records.`,
   }
 }
+
+/** The difference that a change is, as the mean of the last weeks less that of those before. */
+export function explainChange({ what, of, recent, before }: Omit<Change, 'key' | 'item'>): Explanation {
+  const quantity = what === 'minutes' ? 'minutes' : 'share'
+  return {
+    title: what === 'minutes' ? 'Minutes a unit, now less before' : 'Portion yield, now less before',
+    quantity,
+    expression: minus(
+      value(`mean of ${recent.records} records of the last four weeks`, recent.mean, quantity),
+      value(`mean of ${before.records} of the twelve before`, before.mean, quantity),
+    ),
+    note:
+      of === 'style'
+        ? 'By Welch’s test, held against all that was compared.'
+        : 'Each record less the mean of its item and style. By Welch’s test, held against all that was compared.',
+  }
+}
+
+/** What a change is worth a week; null for minutes. */
+export function explainChangeMoney(change: Omit<Change, 'key' | 'item'>): Explanation | null {
+  if (change.moneyPerWeek === null) return null
+  return {
+    title: 'What it is worth a week',
+    quantity: 'money',
+    expression: times(
+      value('difference', change.difference, 'share'),
+      value('cut in a week', change.kilosPerWeek * GRAMS_PER_KILOGRAM, 'weight'),
+      over(value('a kilo of portions', change.costPerKg, 'money-per-kg'), KILO),
+    ),
+  }
+}
+
+/** A group's mean against the others at the same item and style. */
+export const explainAgainst = (mean: number): Explanation => ({
+  title: 'Portion yield against the others',
+  quantity: 'share',
+  expression: value('mean of the differences', mean, 'share'),
+  note: 'Each record less the mean of the same item and style by the others. Only what somebody else cuts too is compared.',
+})

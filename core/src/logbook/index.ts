@@ -2,7 +2,14 @@ export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './contr
 export { controlChart } from './control-chart.ts'
 export type { Doubt, DoubtRecord } from './doubts.ts'
 export { doubtsOf } from './doubts.ts'
-export { explainEnd, explainMean, explainMoneyView } from './explain-summary.ts'
+export {
+  explainAgainst,
+  explainChange,
+  explainChangeMoney,
+  explainEnd,
+  explainMean,
+  explainMoneyView,
+} from './explain-summary.ts'
 export type { RecordFigures, RecordMoney, RecordSaid } from './record-figures.ts'
 export { FIGURES_VERSION, MONEY_VIEWS, recordFigures } from './record-figures.ts'
 export type { SizeClass } from './size-class.ts'

@@ -1,4 +1,6 @@
 import { addDays } from '../calendar/index.ts'
+import { type Expression, evaluate } from '../explanation/index.ts'
+import { explainAgainst, explainChange, explainChangeMoney } from './explain-summary.ts'
 import { type ChangeRecord, whatChanged } from './what-changed.ts'
 
 const TODAY = '2026-11-26'
@@ -40,6 +42,12 @@ test('a style that gives less is said in points and in money a week', () => {
   expect(first?.recent.records).toBe(14)
   // Fourteen records of 12 kg in 27 days, portions at 10 a kilo.
   expect(first?.moneyPerWeek).toBeCloseTo((first?.difference ?? 0) * ((14 * 12) / (27 / 7)) * 10, 6)
+  // Both open to what they are worked out from.
+  if (!first) throw new Error('it changed')
+  expect(evaluate(explainChange(first).expression)).toBeCloseTo(first.difference, 12)
+  expect(evaluate(explainChangeMoney(first)?.expression as Expression)).toBeCloseTo(first.moneyPerWeek ?? 0, 9)
+  expect(explainChangeMoney({ ...first, what: 'minutes', moneyPerWeek: null })).toBeNull()
+  expect(evaluate(explainAgainst(-0.012).expression)).toBeCloseTo(-0.012, 12)
 })
 
 test('another mix of styles is no change of a cook, but her own slowness is', () => {

@@ -34,6 +34,9 @@ export interface Change {
   p: number
   /** Money a week that the difference is worth, above zero where it brings; null for minutes. */
   moneyPerWeek: number | null
+  /** Kilos as purchased that are cut in a week, and what a kilo of portions costs. */
+  kilosPerWeek: number
+  costPerKg: number
   /** First day of the last weeks on which it was cut. */
   since: Day
 }
@@ -150,6 +153,8 @@ function changeOf(asked: Asked, difference: number, p: number, today: Day, first
     before: { records: before.length, mean: meanOf(before) },
     p,
     moneyPerWeek: what === 'portion-yield' ? difference * kilosPerWeek * costPerKg : null,
+    kilosPerWeek,
+    costPerKg,
     since,
   }
 }

@@ -1,8 +1,10 @@
 import type { LogbookChanges } from '@fleam/contract'
+import { explainChange, explainChangeMoney } from '@fleam/core'
 import { useLogbookChanges } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { MaybeOpened } from './maybe-opened.tsx'
 
 type Change = LogbookChanges['changes'][number]
 
@@ -39,16 +41,21 @@ function ChangeWords({ change }: { change: Change }) {
   const isMore = difference > 0
   const amount =
     what === 'portion-yield'
-      ? `${format.number(Math.abs(difference) * 100, 1)} points ${isMore ? 'more' : 'less'}`
-      : `${format.number(Math.abs(difference), 1)} minutes a unit ${isMore ? 'more' : 'less'}`
+      ? `${format.number(Math.abs(difference) * 100, 1)} points`
+      : `${format.number(Math.abs(difference), 1)} minutes a unit`
   return (
     <>
-      <strong>{name}</strong> {what === 'minutes' ? 'takes' : of === 'cook' ? 'gets' : 'gives'} {amount} since{' '}
+      <strong>{name}</strong> {what === 'minutes' ? 'takes' : of === 'cook' ? 'gets' : 'gives'}{' '}
+      <MaybeOpened explanation={explainChange(change)}>{amount}</MaybeOpened> {isMore ? 'more' : 'less'} since{' '}
       {dayWords(since)}
       {of === 'style' ? '' : ', compared with the same cuts'}
       {moneyPerWeek === null ? null : (
         <>
-          : <strong className={isMore ? 'kept' : ''}>{format.money(Math.abs(moneyPerWeek))} a week</strong>
+          :{' '}
+          <strong className={isMore ? 'kept' : ''}>
+            <MaybeOpened explanation={explainChangeMoney(change)}>{format.money(Math.abs(moneyPerWeek))}</MaybeOpened> a
+            week
+          </strong>
         </>
       )}
       .{' '}

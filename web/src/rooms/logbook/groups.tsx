@@ -1,5 +1,6 @@
 import type { LogbookSummaryAnswer } from '@fleam/contract'
 import {
+  explainAgainst,
   explainEnd,
   explainMean,
   explainMoneyView,
@@ -177,7 +178,9 @@ function Against({ of }: { of: Group['yieldAgainstStyle'] }) {
   const isOut = of.low !== null && of.high !== null && (of.low > 0 || of.high < 0)
   return (
     <>
-      {isOut ? <strong>{points(of.mean)}</strong> : points(of.mean)}
+      <span className={isOut ? css.standsOut : ''}>
+        <MaybeOpened explanation={explainAgainst(of.mean)}>{points(of.mean)}</MaybeOpened>
+      </span>
       {of.low === null || of.high === null ? null : (
         <small className={css.interval}>
           {points(of.low)} to {points(of.high)}

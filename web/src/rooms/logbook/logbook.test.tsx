@@ -108,6 +108,8 @@ test('what changed is said in points and money a week', async () => {
     before: { records: 12, mean: 0.6 },
     p: 0.01,
     moneyPerWeek: -21,
+    kilosPerWeek: 100,
+    costPerKg: 11.05,
     since: '2026-11-03',
   }
   await show('/logbook', { [`GET ${BASE}/logbook/changes`]: { body: { changes: [change], tests: 7 } } })
