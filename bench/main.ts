@@ -7,6 +7,7 @@ import { benchDevices } from './devices.ts'
 import { startEmitter } from './emitter.ts'
 import { benchForecast } from './forecast.ts'
 import { benchKnifeDrag } from './knife-drag.ts'
+import { benchLogbook } from './logbook.ts'
 import { benchPortioning } from './portioning.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
@@ -15,11 +16,14 @@ import { benchVerdictTyping } from './verdict-typing.ts'
 
 const DATA_FOLDER = '.fleam/bench'
 
-/** Measures ours and, in the same run, a bare baseline; machines are noisy, so read the ratios. */
+/** Measures ours and, in the same run, a bare baseline; machines are noisy, so read the ratios. One part where it is named. */
 async function main(): Promise<void> {
-  await benchAppraisal()
-  await benchForecast()
-  await benchPortioning()
+  const isAsked = (what: string) => process.argv[2] === undefined || process.argv[2] === what
+  if (isAsked('core')) {
+    await benchAppraisal()
+    await benchForecast()
+    await benchPortioning()
+  }
   rmSync(DATA_FOLDER, { recursive: true, force: true })
   const emitter = await startEmitter()
   const house = new House({
@@ -31,14 +35,15 @@ async function main(): Promise<void> {
   })
   try {
     await house.start()
-    await benchScreen(house.url, emitter)
-    await benchVerdictTyping(house.url)
-    await benchKnifeDrag(house.url)
-    await benchDevices(house.url)
+    if (isAsked('screen')) await benchScreen(house.url, emitter)
+    if (isAsked('verdict')) await benchVerdictTyping(house.url)
+    if (isAsked('knife')) await benchKnifeDrag(house.url)
+    if (isAsked('devices')) await benchDevices(house.url)
     // Before tens of thousands of weighings are stored in one batch: no kitchen has such a one.
-    await benchBeside(house.url)
-    await benchReadings(house.url, house.databaseUrl)
-    await benchPriceLists(house.url, house.databaseUrl)
+    if (isAsked('beside')) await benchBeside(house.url)
+    if (isAsked('readings')) await benchReadings(house.url, house.databaseUrl)
+    if (isAsked('prices')) await benchPriceLists(house.url, house.databaseUrl)
+    if (isAsked('logbook')) await benchLogbook(house.url, house.databaseUrl)
   } finally {
     await house.stop()
     emitter.close()

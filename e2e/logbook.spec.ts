@@ -18,11 +18,16 @@ test('the logbook finds what eighteen months hold, without being told where to l
 test('records that do not count are the mistakes, and each leads to its verdict', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('link', { name: 'Look at them' }).click()
-  await expect(page.getByRole('region', { name: 'Records that cannot be right' }).getByRole('listitem')).toHaveCount(3)
+  const doubts = page.getByRole('region', { name: 'Records that cannot be right' })
+  for (const [who, why] of [
+    ['Guinea fowl: halves, one boned, Bruno', 'more came out than went in'],
+    ['Chicken, eviscerated: scored halves, Casimir', 'a pile is missing'],
+    ['Chicken, eviscerated: supremes and boneless thighs, Bruno', 'a pile is missing'],
+  ] as const) {
+    await expect(doubts.getByRole('listitem').filter({ hasText: who }).filter({ hasText: why }).first()).toBeVisible()
+  }
   const records = page.getByRole('region', { name: 'Records', exact: true })
-  await expect(records).toContainText('3 records')
-  await expect(records.getByText('a pile is missing')).toHaveCount(2)
-  await expect(records.getByText('more came out than went in')).toHaveCount(1)
+  await expect(records.getByText('more came out than went in').first()).toBeVisible()
   await records.getByRole('link').first().click()
   await expect(page).toHaveURL(/\/verdict\//)
 })
@@ -47,7 +52,7 @@ test('records are gone on from page to page, sorted by the server', async ({ pag
   await page.goto('/logbook?period=all')
   const records = page.getByRole('region', { name: 'Records', exact: true })
   await records.getByRole('button', { name: 'Portion yield' }).click()
-  const yields = records.locator('tbody tr td:nth-child(6)')
+  const yields = records.locator('tbody tr td:nth-child(7)')
   await expect(yields).toHaveCount(50)
   await records.getByRole('button', { name: /^\d+ more$/ }).click()
   await expect(yields).toHaveCount(100)

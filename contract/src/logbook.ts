@@ -1,4 +1,4 @@
-import { LOGBOOK_GROUPS } from '@fleam/core'
+import { LOGBOOK_GROUPS, PILE_CLASSES } from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument } from './fabrication-document.ts'
 import { day, id, name } from './numbers.ts'
@@ -98,6 +98,19 @@ export const logbookExportQuery = recordsQuery.pick({
 })
 export type LogbookExportQuery = z.infer<typeof logbookExportQuery>
 
+const stretches = z.array(
+  z.object({
+    kind: z.enum(['pile', 'purge', 'short', 'rest']),
+    pile: z.string().nullable(),
+    class: z.enum(PILE_CLASSES).nullable(),
+    at: z.number().int().nullable(),
+    amount: figure,
+  }),
+)
+
+/** Where the weight of a record went and what carries its money, to be drawn; without a price no money. */
+const beam = z.object({ weight: stretches, money: stretches, weightTotal: figure, moneyTotal: figure })
+
 /** One closed record with what it comes to. */
 export const logbookRecord = z.object({
   id,
@@ -125,6 +138,7 @@ export const logbookRecord = z.object({
   savingPerPortion: maybeFigure,
   minutesPerUnit: maybeFigure,
   money: recordMoney,
+  beam,
 })
 export type LogbookRecord = z.infer<typeof logbookRecord>
 

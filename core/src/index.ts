@@ -10,8 +10,8 @@ export type {
   WarningCode,
 } from './appraisal/index.ts'
 export { appraise, atApPrice, factorReach, moneyBars, reprice, WARNING_CODES } from './appraisal/index.ts'
-export type { Segment, SegmentKind, TwinBeam } from './beam/index.ts'
-export { twinBeam } from './beam/index.ts'
+export type { KeptBeam, KeptStretch, Segment, SegmentKind, TwinBeam } from './beam/index.ts'
+export { beamOf, keptBeam, twinBeam } from './beam/index.ts'
 export type {
   AssumedValue,
   BuyingComparison,

@@ -1,2 +1,3 @@
 /** The front door of the demo scenario. */
 export { loadDemo } from './load.ts'
+export { pastRecords } from './past-records.ts'

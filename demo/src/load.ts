@@ -10,8 +10,8 @@ import {
   type Supplier,
 } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { history } from './history.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
+import { pastRecords } from './past-records.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
 
@@ -103,7 +103,7 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
 
 /** The months before, as documents of another day. */
 async function loadHistory(client: Client, path: string, now: Date): Promise<void> {
-  const records = history(dayAfter(now, 0))
+  const records = pastRecords(dayAfter(now, 0))
   for (const supplier of new Set(records.flatMap(({ document }) => document.meta?.supplier ?? []))) {
     await supplierIdOf(client, path, supplier)
   }

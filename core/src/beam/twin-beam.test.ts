@@ -1,6 +1,6 @@
 import { sixChickens } from '../../test/documents.ts'
 import { appraise } from '../index.ts'
-import { type Segment, twinBeam } from './twin-beam.ts'
+import { beamOf, keptBeam, type Segment, twinBeam } from './twin-beam.ts'
 
 const sum = (segments: readonly Segment[]) => segments.reduce((total, each) => total + each.amount, 0)
 
@@ -61,4 +61,10 @@ test('more out than in stretches the beam instead of leaving it', () => {
   const beam = twinBeam(appraise(over))
   expect(beam.weightTotal).toBeGreaterThan(10000)
   expect(beam.weight.at(-1)?.to).toBeLessThanOrEqual(1 + 1e-9)
+})
+
+test('a beam that was kept is the same again, also through a file', () => {
+  const beam = twinBeam(appraise(sixChickens()))
+  expect(beamOf(JSON.parse(JSON.stringify(keptBeam(beam))))).toEqual(beam)
+  expect(beamOf(keptBeam(beam, false))).toMatchObject({ weight: beam.weight, money: [], moneyTotal: 0 })
 })

@@ -82,3 +82,44 @@ export function twinBeam({ weights, cost, piles }: Appraisal, expected?: Apprais
     moneyTotal,
   }
 }
+
+/** One stretch of a beam as it is kept: pile, class and place where it is a pile, and how much of it there is. */
+export interface KeptStretch {
+  kind: SegmentKind
+  pile: string | null
+  class: PileClass | null
+  at: number | null
+  amount: number
+}
+
+/** A twin beam as it is kept beside a record: what is longer than nothing, in its order. */
+export interface KeptBeam {
+  weight: KeptStretch[]
+  money: KeptStretch[]
+  weightTotal: number
+  moneyTotal: number
+}
+
+const keptStretch = ({ kind, pile, class: own, at, amount }: Segment): KeptStretch => ({
+  kind,
+  pile,
+  class: own,
+  at,
+  amount,
+})
+
+/** What is kept of a beam; where no price is known the money is left out. */
+export const keptBeam = ({ weight, money, weightTotal, moneyTotal }: TwinBeam, isPriced = true): KeptBeam => ({
+  weight: weight.map(keptStretch),
+  money: isPriced ? money.map(keptStretch) : [],
+  weightTotal,
+  moneyTotal: isPriced ? moneyTotal : 0,
+})
+
+/** The beam that was kept. */
+export const beamOf = ({ weight, money, weightTotal, moneyTotal }: KeptBeam): TwinBeam => ({
+  weight: lay(weight, weightTotal),
+  money: lay(money, moneyTotal),
+  weightTotal,
+  moneyTotal,
+})

@@ -26,6 +26,7 @@ import { up as cautionsWhere } from './migrations/021-cautions-where.ts'
 import { up as listColumns } from './migrations/022-list-columns.ts'
 import { up as platesOfProducts } from './migrations/023-plates-of-products.ts'
 import { up as figures } from './migrations/024-figures.ts'
+import { up as beams } from './migrations/025-beams.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -53,6 +54,7 @@ const MIGRATIONS = [
   { name: '022-list-columns', up: listColumns },
   { name: '023-plates-of-products', up: platesOfProducts },
   { name: '024-figures', up: figures },
+  { name: '025-beams', up: beams },
 ]
 
 function migrator(database: Sequelize) {

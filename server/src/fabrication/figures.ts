@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import type { FabricationState, Kitchen } from '@fleam/contract'
-import { documentOf, FIGURES_VERSION, recordFigures, sizeClassOf } from '@fleam/core'
+import { appraise, documentOf, FIGURES_VERSION, keptBeam, recordFigures, sizeClassOf, twinBeam } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
 import { type Clock, ofKitchen, type Scope, within } from '../scope/index.ts'
@@ -8,11 +8,12 @@ import { stateById, statusById } from './store.ts'
 
 /** The row of figures of a closed record. */
 function rowOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) {
-  const { money, units, ap, ...figures } = recordFigures(documentOf(record, facts), {
-    isPriced: record.priceFrom !== 'none',
-    // What a style assumed, or a cook let stand, tells nothing of the work.
-    isLabourMeasured: record.labourFrom === 'timed' || record.labourFrom === 'typed',
-  })
+  const document = documentOf(record, facts)
+  const appraisal = appraise(document)
+  const isPriced = record.priceFrom !== 'none'
+  // What a style assumed, or a cook let stand, tells nothing of the work.
+  const isLabourMeasured = record.labourFrom === 'timed' || record.labourFrom === 'typed'
+  const { money, units, ap, ...figures } = recordFigures(document, { isPriced, isLabourMeasured }, appraisal)
   return {
     kitchenId: kitchen.id,
     fabricationId: record.id,
@@ -24,6 +25,7 @@ function rowOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) {
     units,
     sizeFrom: units === null ? null : sizeClassOf(ap / units).from,
     ...money,
+    beam: keptBeam(twinBeam(appraisal), isPriced),
   }
 }
 

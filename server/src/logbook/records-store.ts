@@ -1,5 +1,6 @@
 import type { LogbookExportQuery, LogbookPage, LogbookRecord, LogbookSort, RecordsQuery } from '@fleam/contract'
 import { QueryTypes } from 'sequelize'
+import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'
 import { FROM_RECORDS, NAME, readable, type Where, whereOf } from './where.ts'
 
@@ -87,7 +88,7 @@ export async function recordsPage(
          fabrications.item_id AS itemId, fabrications.style_id AS styleId, fabrications.cook_id AS cookId,
          fabrications.supplier_id AS supplierId, fabrications.lot_id AS lotId, fabrications.lot AS lot,
          fabrications.currency AS currency, fabrications.left_out AS leftOut, figures.is_counted AS isCounted,
-         figures.balance AS balance, JSON_LENGTH(fabrications.causes) AS causes, figures.units AS units,
+         figures.balance AS balance, JSON_LENGTH(fabrications.causes) AS causes, figures.units AS units, figures.beam AS beam,
          ${Object.entries(EXACT)
            .map(([name, column]) => `${toLastDigit(`figures.${column}`)} AS ${name}`)
            .join(', ')}
@@ -133,6 +134,7 @@ function recordOfRow({ place: _place, isCounted, ...row }: RecordRow): LogbookRe
   return {
     ...record,
     isCounted: Boolean(isCounted),
+    beam: parsedJsonOf(row.beam),
     ap: exact('ap'),
     portionYield: exact('portionYield'),
     utilisation: exact('utilisation'),

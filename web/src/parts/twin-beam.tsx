@@ -1,7 +1,8 @@
-import { type Appraisal, type Segment, twinBeam } from '@fleam/core'
+import { type Appraisal, type TwinBeam as Beam, type Segment, twinBeam } from '@fleam/core'
 import { useId, useMemo } from 'react'
 import { useAppraised } from './appraised-context.ts'
 import css from './twin-beam.module.css'
+import type { Format } from './use-format.ts'
 import { useWidth } from './use-width.ts'
 
 interface TwinBeamProps {
@@ -20,10 +21,20 @@ const SIZES = { large: { beam: 44, gap: 26 }, small: { beam: 9, gap: 9 } } as co
 const LETTER_WIDTH = 7
 const NUMBER_ROOM = 16
 
-/** Where the weight went and what carries the money: two beams to scale, each pile linked to itself. */
-export function TwinBeam({ small = false, active = null, hasMoney = true, expected }: TwinBeamProps) {
+/** Where the weight went and what carries the money, of the record that is appraised here. */
+export function TwinBeam({ expected, ...props }: TwinBeamProps) {
   const { appraisal, format } = useAppraised()
   const beam = useMemo(() => twinBeam(appraisal, expected), [appraisal, expected])
+  return <BeamFigure beam={beam} format={format} {...props} />
+}
+
+interface BeamFigureProps extends Omit<TwinBeamProps, 'expected'> {
+  beam: Beam
+  format: Format
+}
+
+/** Two beams to scale, each pile linked to itself. */
+export function BeamFigure({ beam, format, small = false, active = null, hasMoney = true }: BeamFigureProps) {
   const [ref, width] = useWidth<HTMLDivElement>(small ? 180 : 1200)
   const id = useId()
   const { beam: height, gap } = small ? SIZES.small : SIZES.large

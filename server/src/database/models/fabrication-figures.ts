@@ -1,6 +1,7 @@
-import type { Balance } from '@fleam/core'
+import type { Balance, KeptBeam } from '@fleam/core'
 import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
-import { maybeWhole, ref, whole, words, yesNo } from './columns.ts'
+import { json, maybeWhole, ref, whole, words, yesNo } from './columns.ts'
+import { parsedJson } from './parsed-json.ts'
 
 /** What a closed record comes to: as it was worked out, not rounded. */
 export interface FabricationFiguresModel
@@ -30,6 +31,7 @@ export interface FabricationFiguresModel
   unused: number
   demoted: number
   unaccounted: number
+  beam: KeptBeam
 }
 
 const exact = () => ({ type: DataTypes.DOUBLE, allowNull: false }) as const
@@ -61,6 +63,7 @@ export const defineFabricationFigures = (database: Sequelize) =>
       unused: exact(),
       demoted: exact(),
       unaccounted: exact(),
+      beam: { ...json(), ...parsedJson('beam') },
     },
     { tableName: 'fabrication_figures' },
   )

@@ -16,7 +16,7 @@ export function Files({ view }: { view: LogbookView }) {
   const importing = useRecordsImport()
   const { words, counted } = view.asked
   return (
-    <div className="actions no-print">
+    <div className="form-actions no-print">
       <a
         className="btn btn-outline-dark"
         href={logbookFilePath(id, { ...view.filters, words, counted })}

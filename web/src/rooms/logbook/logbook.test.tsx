@@ -1,5 +1,7 @@
 import type { LogbookRecord, LogbookSummaryAnswer } from '@fleam/contract'
+import { appraise, keptBeam, twinBeam } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
+import { sixChickens } from '../../../../core/test/documents.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
 import { Component as Logbook } from './logbook.tsx'
@@ -50,6 +52,7 @@ const record = (id: string, changes: Partial<LogbookRecord> = {}): LogbookRecord
   savingPerPortion: 0.4,
   minutesPerUnit: 9,
   money,
+  beam: keptBeam(twinBeam(appraise(sixChickens()))),
   ...changes,
 })
 

@@ -1,4 +1,5 @@
 import type { LogbookRecord } from '@fleam/contract'
+import { beamOf } from '@fleam/core'
 import type { KeyboardEvent } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -7,6 +8,7 @@ import { useLogbookRecords } from '../../data/logbook-queries.ts'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { BeamFigure } from '../../parts/twin-beam.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
 import css from './logbook.module.css'
 import type { LogbookView } from './use-view.ts'
@@ -34,6 +36,13 @@ function columnsFor(format: Format): DataColumn<LogbookRecord>[] {
     },
     { id: 'cook', header: 'Cook', value: (row) => row.cook },
     { id: 'supplier', header: 'Supplier', value: (row) => row.supplier },
+    {
+      id: 'beam',
+      header: 'Weight over money',
+      csvHeader: 'weight on the invoice g',
+      value: (row) => row.ap,
+      cell: (row) => <BeamFigure small beam={beamOf(row.beam)} format={format} hasMoney={row.beam.money.length > 0} />,
+    },
     { id: 'units', header: 'Units', isNumber: true, value: (row) => row.units },
     {
       id: 'portionYield',
@@ -140,6 +149,7 @@ export function Records({ view }: { view: LogbookView }) {
       {records.data ? (
         <DataTable
           name="logbook-records"
+          className="records"
           columns={columnsFor(format)}
           rows={rows}
           idOf={(row) => row.id}
@@ -147,7 +157,7 @@ export function Records({ view }: { view: LogbookView }) {
           sorting={{
             id: asked.sort,
             isDescending: asked.order === 'descending',
-            canSort: (id) => id !== 'counts',
+            canSort: (id) => id !== 'counts' && id !== 'beam',
             onSort: (id, isDescending) => set({ sort: id, order: isDescending ? 'descending' : 'ascending' }),
           }}
         />

@@ -1,17 +1,17 @@
-import { appraise, type FabricationDocument } from '@fleam/core'
-import { history } from './history.ts'
+import { appraise, type DoubtRecord, doubtsOf, type FabricationDocument } from '@fleam/core'
+import { pastRecords } from './past-records.ts'
 
 const TODAY = '2026-11-24'
-const documents = history(TODAY).map(({ document }) => document)
+const documents = pastRecords(TODAY).map(({ document }) => document)
 const yieldOf = (document: FabricationDocument) => appraise(document).weights.portionYield
 const mean = (list: readonly number[]) => list.reduce((sum, each) => sum + each, 0) / list.length
 const of = (item: string, filter: (document: FabricationDocument) => boolean = () => true) =>
   documents.filter((each) => each.item.startsWith(item) && filter(each) && appraise(each).weights.balance === 'ok')
 
 test('is the same every time, with the same ids on another day', () => {
-  expect(history(TODAY)).toEqual(history(TODAY))
-  const ids = history(TODAY).map(({ id }) => id)
-  expect(history('2027-03-01').map(({ id }) => id)).toEqual(ids)
+  expect(pastRecords(TODAY)).toEqual(pastRecords(TODAY))
+  const ids = pastRecords(TODAY).map(({ id }) => id)
+  expect(pastRecords('2027-03-01').map(({ id }) => id)).toEqual(ids)
   expect(new Set(ids).size).toBe(ids.length)
 })
 
@@ -48,4 +48,25 @@ test('each effect is in it', () => {
   expect(verdicts).toContain('buy')
   const turkeys = of('Turkey').reduce((sum, { purchase }) => sum + purchase.invoiceWeight, 0)
   expect(turkeys).toBeGreaterThan(170_000)
+})
+
+test('the two mistakes are doubted, and no sound record is', () => {
+  const records = pastRecords(TODAY).map(({ id, document }): DoubtRecord => {
+    const { weights } = appraise(document)
+    const { pieces = 1, price } = document.purchase
+    return {
+      id,
+      day: document.meta?.date ?? '',
+      item: document.item,
+      style: document.style,
+      cook: document.meta?.cook ?? null,
+      ap: weights.ap,
+      portionYield: weights.portionYield,
+      minutesPerUnit: (document.labour?.[0]?.minutes ?? 0) / pieces,
+      pricePerKg: price.amount,
+      balance: weights.balance,
+      isSettled: false,
+    }
+  })
+  expect(doubtsOf(records).map((doubt) => doubt.kind)).toEqual(['balance', 'balance'])
 })

@@ -213,7 +213,7 @@ interface Session extends Omit<Habit, 'every' | 'cooks' | 'until'> {
 }
 
 /** Eighteen months of a kitchen, the same every time; days are counted back from `today`. */
-export function history(today: string): PastRecord[] {
+export function pastRecords(today: string): PastRecord[] {
   const random = randomLcg(SEED)
   const normal = randomNormal.source(random)
   let count = 0
