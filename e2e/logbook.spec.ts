@@ -51,11 +51,17 @@ test('yields of an item and a style are drawn within what is usual, and a view i
 test('records are gone on from page to page, sorted by the server', async ({ page }) => {
   await page.goto('/logbook?period=all')
   const records = page.getByRole('region', { name: 'Records', exact: true })
-  await records.getByRole('button', { name: 'Portion yield' }).click()
   const yields = records.locator('tbody tr td:nth-child(7)')
+  // What stood there stays until the answer has come.
+  const areSorted = () =>
+    expect(async () => {
+      const shown = (await yields.allTextContents()).map(Number.parseFloat)
+      expect(shown).toEqual([...shown].sort((a, b) => a - b))
+    }).toPass({ timeout: 20_000 })
+  await records.getByRole('button', { name: 'Portion yield' }).click()
+  await areSorted()
   await expect(yields).toHaveCount(50)
   await records.getByRole('button', { name: /^\d+ more$/ }).click()
   await expect(yields).toHaveCount(100)
-  const shown = (await yields.allTextContents()).map(Number.parseFloat)
-  expect(shown).toEqual([...shown].sort((a, b) => a - b))
+  await areSorted()
 })

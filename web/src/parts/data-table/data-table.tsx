@@ -17,7 +17,7 @@ interface DataTableProps<Row> extends Omit<TableRowsProps<Row>, 'columns'> {
   /** Under which its columns are remembered on this device, and its file is called. */
   name: string
   columns: readonly DataColumn<Row>[]
-  className?: string
+  className?: string | undefined
   /** These are but a page of a list that the server sorts and searches: there is nothing to sort here. */
   isPage?: boolean
   /** Where the server sorts: by what now, by what it can, and what a touch on a heading asks for. */

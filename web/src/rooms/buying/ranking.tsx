@@ -5,11 +5,11 @@ import {
   type TrueCost,
   type TrueCostFigure,
 } from '@fleam/core'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
+import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { basisWords, orderWords, quoteWords } from '../../parts/price-words.ts'
-import { useFormat } from '../../parts/use-format.ts'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 import css from './buying.module.css'
 import { CostReach } from './cost-reach.tsx'
 
@@ -28,56 +28,19 @@ const articleOf = (cost: Pick<TrueCost, 'form'>) => `/buying/articles/${cost.for
 /** Every form side by side, cheapest first, each figure open to its formula. */
 export function Ranking({ comparison: { ranked, left }, request }: RankingProps) {
   const format = useFormat(request.currency)
-  const dearest = Math.max(...ranked.map((cost) => cost.costPerKg + cost.halfWidth), 0)
   return (
     <>
       <Answer ranked={ranked} request={request} />
       {ranked.length > 0 ? (
-        <Table className={css.ranking} responsive>
-          <thead>
-            <tr>
-              <th scope="col">Place</th>
-              <th scope="col">From</th>
-              <th scope="col">Order</th>
-              <th scope="col">Yield</th>
-              <th scope="col" className="number">
-                Outlay
-              </th>
-              <th scope="col" className="number">
-                Labour
-              </th>
-              <th scope="col" className="number">
-                Credit
-              </th>
-              <th scope="col" className="number">
-                Carried by others
-              </th>
-              <th scope="col" className="number">
-                This product
-              </th>
-              <th scope="col" className="number">
-                A {format.perWeightUnit} to serve
-              </th>
-              <th scope="col">
-                <span className="visually-hidden">How sure</span>
-              </th>
-              <th scope="col" className="number">
-                A plate
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {ranked.map((cost) => (
-              <RankedRow
-                key={cost.form.id}
-                cost={cost}
-                request={request}
-                isShared={isShared(cost, ranked)}
-                dearest={dearest}
-              />
-            ))}
-          </tbody>
-        </Table>
+        <DataTable
+          name="true-cost"
+          className={css.ranking}
+          columns={columnsFor({ request, ranked, format })}
+          rows={ranked}
+          idOf={(cost) => cost.form.id}
+          classOf={(cost) => (cost.rank === 1 ? (css.first ?? '') : '')}
+          isSearchedAbove
+        />
       ) : null}
       {left.length > 0 ? (
         <section>
@@ -101,80 +64,140 @@ export function Ranking({ comparison: { ranked, left }, request }: RankingProps)
 const isShared = (cost: TrueCost, ranked: readonly TrueCost[]) =>
   ranked.some((each) => each !== cost && each.rank === cost.rank)
 
-interface RankedRowProps {
-  cost: TrueCost
+interface Told {
   request: BuyingRequest
-  isShared: boolean
-  dearest: number
+  ranked: readonly TrueCost[]
+  format: Format
 }
 
-function RankedRow({ cost, request, isShared: shares, dearest }: RankedRowProps) {
-  const format = useFormat(request.currency)
-  const figure = (name: TrueCostFigure, text: string) => (
+/** What stands of each form: its rows of money add up to what this product costs. */
+function columnsFor({ request, ranked, format }: Told): DataColumn<TrueCost>[] {
+  const dearest = Math.max(...ranked.map((cost) => cost.costPerKg + cost.halfWidth), 0)
+  const figure = (cost: TrueCost, name: TrueCostFigure, text: string) => (
     <OpenFigure explain={() => explainTrueCost(cost, name, request)} format={format}>
       {text}
     </OpenFigure>
   )
-  const { form } = cost
   /** What is taken off; what is added where a by-product loses money. */
-  const less = (amount: number) => format.money(-amount)
-  return (
-    <tr className={cost.rank === 1 ? css.first : ''}>
-      <td className={css.place}>
-        {cost.rank}
-        {shares ? ' =' : ''}
-      </td>
-      <th scope="row">
-        <Link to={articleOf(cost)}>{form.article}</Link>
-        <br />
-        <span className="quiet">
-          {form.supplier} · {form.kind === 'whole' ? form.style.toLowerCase() : 'bought ready'} ·{' '}
-          {quoteWords(form.quote, format)}
-        </span>
-      </th>
-      <td>
-        {orderWords(cost.order, format)}
-        {cost.order.isRaised ? (
-          <>
-            <br />
-            <span className={css.basis}>more than wanted</span>
-          </>
-        ) : null}
-        <br />
-        <span className={css.basis}>{oneLessWords(cost)}</span>
-      </td>
-      <td className="number">
-        {cost.yield ? format.share(cost.yield.value) : format.share(form.kind === 'ready' ? form.usableShare : 1)}
-        <br />
-        <span className={css.basis}>{cost.yield ? basisWords(cost.yield) : 'usable'}</span>
-      </td>
-      <td className="number">{figure('outlay', format.money(cost.outlay))}</td>
-      <td className="number">
-        {figure('labour', format.money(cost.labour))}
-        {cost.consumables > 0 ? (
-          <>
-            <br />
-            <span className={css.basis}>bags {figure('consumables', format.money(cost.consumables))}</span>
-          </>
-        ) : null}
-      </td>
-      <td className="number">{cost.credit === 0 ? '–' : figure('credit', less(cost.credit))}</td>
-      <td className="number">
-        {cost.carriedByOthers === 0 ? '–' : figure('carriedByOthers', less(cost.carriedByOthers))}
-      </td>
-      <td className="number">
-        {figure('productCost', format.money(cost.productCost))}
-        <br />
-        <span className={css.basis}>for {format.weight(cost.servable)}</span>
-      </td>
-      <td className={`number ${css.cost}`}>{figure('costPerKg', format.perWeightAmount(cost.costPerKg))}</td>
-      <td>
-        <CostReach cost={cost} dearest={dearest} />
-      </td>
-      <td className={`number ${css.cost}`}>{figure('costPerPlate', format.money(cost.costPerPlate))}</td>
-    </tr>
-  )
+  const less = (cost: TrueCost, name: 'credit' | 'carriedByOthers') =>
+    cost[name] === 0 ? '–' : figure(cost, name, format.money(-cost[name]))
+  const number = (id: string, header: string, column: Omit<DataColumn<TrueCost>, 'id' | 'header'>) => ({
+    id,
+    header,
+    isNumber: true,
+    ...column,
+  })
+  return [
+    {
+      id: 'place',
+      header: 'Place',
+      value: ({ rank }) => rank,
+      cell: (cost) => `${cost.rank}${isShared(cost, ranked) ? ' =' : ''}`,
+    },
+    {
+      id: 'from',
+      header: 'From',
+      isRowHeader: true,
+      value: ({ form }) => `${form.article}, ${form.supplier}`,
+      cell: (cost) => <From cost={cost} format={format} />,
+    },
+    {
+      id: 'order',
+      header: 'Order',
+      value: (cost) => orderWords(cost.order, format),
+      cell: (cost) => <Ordered cost={cost} format={format} />,
+    },
+    {
+      id: 'yield',
+      header: 'Yield',
+      isNumber: true,
+      value: yieldOf,
+      cell: (cost) => (
+        <>
+          {format.share(yieldOf(cost))}
+          <br />
+          <span className={css.basis}>{cost.yield ? basisWords(cost.yield) : 'usable'}</span>
+        </>
+      ),
+    },
+    number('outlay', 'Outlay', {
+      value: ({ outlay }) => outlay,
+      cell: (cost) => figure(cost, 'outlay', format.money(cost.outlay)),
+    }),
+    number('labour', 'Labour', {
+      value: ({ labour }) => labour,
+      cell: (cost) => (
+        <>
+          {figure(cost, 'labour', format.money(cost.labour))}
+          {cost.consumables > 0 ? (
+            <>
+              <br />
+              <span className={css.basis}>bags {figure(cost, 'consumables', format.money(cost.consumables))}</span>
+            </>
+          ) : null}
+        </>
+      ),
+    }),
+    number('credit', 'Credit', { value: ({ credit }) => -credit, cell: (cost) => less(cost, 'credit') }),
+    number('carried', 'Carried by others', {
+      value: ({ carriedByOthers }) => -carriedByOthers,
+      cell: (cost) => less(cost, 'carriedByOthers'),
+    }),
+    number('product', 'This product', {
+      value: ({ productCost }) => productCost,
+      cell: (cost) => (
+        <>
+          {figure(cost, 'productCost', format.money(cost.productCost))}
+          <br />
+          <span className={css.basis}>for {format.weight(cost.servable)}</span>
+        </>
+      ),
+    }),
+    number('kilo', `A ${format.perWeightUnit} to serve`, {
+      value: ({ costPerKg }) => costPerKg,
+      cell: (cost) => (
+        <span className={css.cost}>{figure(cost, 'costPerKg', format.perWeightAmount(cost.costPerKg))}</span>
+      ),
+    }),
+    { id: 'reach', header: 'How sure', value: null, cell: (cost) => <CostReach cost={cost} dearest={dearest} /> },
+    number('plate', 'A plate', {
+      value: ({ costPerPlate }) => costPerPlate,
+      cell: (cost) => <span className={css.cost}>{figure(cost, 'costPerPlate', format.money(cost.costPerPlate))}</span>,
+    }),
+  ]
 }
+
+const yieldOf = ({ yield: own, form }: TrueCost): number => own?.value ?? (form.kind === 'ready' ? form.usableShare : 1)
+
+interface CellProps {
+  cost: TrueCost
+  format: Format
+}
+
+const From = ({ cost, format }: CellProps) => (
+  <>
+    <Link to={articleOf(cost)}>{cost.form.article}</Link>
+    <br />
+    <span className="quiet">
+      {cost.form.supplier} · {cost.form.kind === 'whole' ? cost.form.style.toLowerCase() : 'bought ready'} ·{' '}
+      {quoteWords(cost.form.quote, format)}
+    </span>
+  </>
+)
+
+const Ordered = ({ cost, format }: CellProps) => (
+  <>
+    {orderWords(cost.order, format)}
+    {cost.order.isRaised ? (
+      <>
+        <br />
+        <span className={css.basis}>more than wanted</span>
+      </>
+    ) : null}
+    <br />
+    <span className={css.basis}>{oneLessWords(cost)}</span>
+  </>
+)
 
 /** The answer as a sentence: what is cheapest, and whether that is sure. */
 function Answer({ ranked, request }: { ranked: readonly TrueCost[]; request: BuyingRequest }) {
