@@ -10,7 +10,7 @@ test('the logbook finds what eighteen months hold, without being told where to l
   // Fish that gives less for some weeks; nothing else has changed by more than chance.
   await expect(page.getByRole('region', { name: 'What changed' })).toContainText(/Hake.* gives [\d.]+ points less/)
   const sideBySide = page.getByRole('region', { name: 'Side by side' })
-  await page.getByLabel('By what').selectOption('supplier')
+  await page.getByLabel('Group by').selectOption('supplier')
   await expect(sideBySide).toContainText(/Brindlemere Meats [\d.]+ points less/)
   await expect(page).toHaveURL(/group=supplier/)
 })

@@ -1,4 +1,4 @@
-import { LOGBOOK_GROUPS, PILE_CLASSES } from '@fleam/core'
+import { LABOUR_SOURCES, LOGBOOK_GROUPS, PILE_CLASSES, PRICE_SOURCES } from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument } from './fabrication-document.ts'
 import { day, id, name } from './numbers.ts'
@@ -186,7 +186,14 @@ export const LOGBOOK_FORMAT = 'fleam/logbook'
 export const MAX_IMPORTED = 5_000
 
 /** One record of a logbook's file. */
-export const loggedRecord = z.strictObject({ id, document: fabricationDocument })
+export const loggedRecord = z.strictObject({
+  id,
+  document: fabricationDocument,
+  /** What a document does not say: why it is left out of averages, and where its minutes and its price are from. */
+  leftOut: z.string().trim().min(1).max(200).nullable().default(null),
+  labourFrom: z.enum(LABOUR_SOURCES).default('typed'),
+  priceFrom: z.enum(PRICE_SOURCES).default('typed'),
+})
 export type LoggedRecord = z.infer<typeof loggedRecord>
 
 /** Many closed records as one file. What each holds is read one by one, so that no weighing waits for it. */

@@ -16,7 +16,7 @@ export interface DoubtRecord {
   /** What was paid for a kilo; null where it was not paid by weight. */
   pricePerKg: number | null
   balance: Balance
-  /** Somebody has looked at the balance and stands by it, or has left the record out. */
+  /** Somebody has looked at the balance and stands by it. */
   isSettled: boolean
 }
 
@@ -87,7 +87,7 @@ function median(values: readonly number[]): number {
 /** The later of two alike is the one that is doubted. */
 function doubles(records: readonly DoubtRecord[]): Doubt[] {
   const alike = groupBy(
-    records.filter(({ isSettled, cook }) => !isSettled && cook !== null),
+    records.filter(({ cook }) => cook !== null),
     ({ item, day, ap, cook }) => JSON.stringify([item, day, ap, cook]),
   )
   return [...alike.values()].flatMap(([first, ...others]) =>

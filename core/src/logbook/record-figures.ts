@@ -1,10 +1,11 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
+import { leadingComparison } from '../comparison/index.ts'
 import { labourMinutes, ratio } from '../costing/index.ts'
 import { type Balance, type FabricationDocument, usedShareOf } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 
 /** Raised with every change of a formula below: figures kept under another number are made anew. */
-export const FIGURES_VERSION = 2
+export const FIGURES_VERSION = 3
 
 /**
  * Money of a record, or of many: views of the same money, not to be added up. What was given away and what was demoted
@@ -40,7 +41,7 @@ export interface RecordFigures {
   units: number | null
   /** Null without units, or where nobody measured the work. */
   minutesPerUnit: number | null
-  /** Net cost of a portion of the pile that carries most of it; null without portions or a price. */
+  /** Net cost of a portion of the pile that the verdict speaks of first; null without portions or a price. */
   costPerPortion: number | null
   /** What making a portion of it brings against the offer it is compared with; null without. */
   savingPerPortion: number | null
@@ -73,10 +74,9 @@ export function recordFigures(
   const { weights, piles } = appraisal
   const units = document.purchase.pieces ?? null
   const minutes = isLabourMeasured ? labourMinutes(document.labour) : 0
-  const leading = piles.reduce<(typeof piles)[number] | null>(
-    (best, pile) => (pile.class === 'primary' && (best === null || (pile.cost ?? 0) > (best.cost ?? 0)) ? pile : best),
-    null,
-  )
+  const at = leadingComparison(piles, appraisal.comparisons)
+  const leading = at === null ? undefined : appraisal.comparisons[at]
+  const cost = leading?.costPerPortion ?? piles.find((pile) => pile.class === 'primary')?.costPerPortion ?? null
   return {
     ap: weights.ap,
     primaryWeight: piles.reduce((sum, pile) => sum + (pile.class === 'primary' ? pile.weight : 0), 0),
@@ -85,8 +85,8 @@ export function recordFigures(
     balance: weights.balance,
     units,
     minutesPerUnit: minutes > 0 ? ratio(minutes, units) : null,
-    costPerPortion: isPriced ? (leading?.costPerPortion ?? null) : null,
-    savingPerPortion: isPriced && leading ? (cheapestOf(appraisal, leading.name)?.saving ?? null) : null,
+    costPerPortion: isPriced ? cost : null,
+    savingPerPortion: isPriced ? (leading?.saving ?? null) : null,
     money: isPriced ? moneyOf(document, appraisal) : NO_MONEY,
   }
 }

@@ -3,8 +3,8 @@ import type { FabricationState, Kitchen } from '@fleam/contract'
 import { appraise, documentOf, FIGURES_VERSION, keptBeam, recordFigures, sizeClassOf, twinBeam } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
-import { type Clock, ofKitchen, type Scope, within } from '../scope/index.ts'
-import { stateById, statusById } from './store.ts'
+import { type Clock, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { lockVersion, stateById, statusById } from './store.ts'
 
 /** The row of figures of a closed record. */
 function rowOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) {
@@ -45,29 +45,9 @@ export async function insertFigures(scope: Scope, states: readonly FabricationSt
   await scope.database.models.FabricationFigures.bulkCreate(rows, within(scope))
 }
 
-/**
- * Benches that were open a moment ago, by kitchen and id: of weighings that come one after the other only the first asks
- * the database. Another server may have closed one since, so that it is asked again soon.
- */
-const openAtMs = new Map<string, number>()
-const MAX_KNOWN = 10_000
-const KNOWN_MS = 5_000
-const keyOf = (scope: Scope, id: string) => `${scope.kitchen.id} ${id}`
-
-/** A record is not what it was: whether it is open is asked again. */
-export const forgetOpen = (scope: Scope, id: string) => openAtMs.delete(keyOf(scope, id))
-
 /** Facts that reached a record after it was closed change what it comes to. */
 export async function countLateFacts(scope: Scope, fabricationIds: Iterable<string>): Promise<void> {
-  for (const id of new Set(fabricationIds)) {
-    if (Date.now() - (openAtMs.get(keyOf(scope, id)) ?? 0) < KNOWN_MS) continue
-    const status = await statusById(scope, id)
-    if (status === 'closed') await recountOne(scope, id)
-    else if (status !== null) {
-      if (openAtMs.size >= MAX_KNOWN) openAtMs.clear()
-      openAtMs.set(keyOf(scope, id), Date.now())
-    }
-  }
+  for (const id of new Set(fabricationIds)) if ((await statusById(scope, id)) === 'closed') await recountOne(scope, id)
 }
 
 interface Told {
@@ -112,9 +92,13 @@ export async function recountAll(scope: Scope): Promise<number> {
   return rows.length
 }
 
+/** Under the record's lock: of two that count at once the later one knows of all that the earlier one did. */
 async function recountOne(scope: Scope, id: string): Promise<void> {
   // Between two records others are served: no weighing waits for twenty thousand of them.
   await nextTurn()
-  const state = await stateById(scope, id)
-  if (state) await keepFigures(scope, state)
+  await inTransaction(scope, async (inside) => {
+    await lockVersion(inside, id)
+    const state = await stateById(inside, id)
+    if (state) await keepFigures(inside, state)
+  })
 }

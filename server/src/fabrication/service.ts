@@ -14,7 +14,7 @@ import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
-import { forgetOpen, keepFigures } from './figures.ts'
+import { countLateFacts, keepFigures } from './figures.ts'
 import * as store from './store.ts'
 
 export async function requireState(scope: Scope, id: string): Promise<FabricationState> {
@@ -105,7 +105,8 @@ export async function change(scope: Scope, id: string, edit: FabricationEdit): P
       if (changed) await keepFigures(inside, changed)
     }),
   )
-  forgetOpen(scope, id)
+  // A weighing that was stored while it was being closed counts too.
+  if (record.status === 'closed') await countLateFacts(scope, [id])
   return requireState(scope, id)
 }
 

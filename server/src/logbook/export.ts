@@ -13,7 +13,13 @@ export async function* logbookFileOf(scope: Scope, ids: readonly string[]): Asyn
   for (let from = 0; from < ids.length; from += AT_A_TIME) {
     const states = await statesByIds(scope, ids.slice(from, from + AT_A_TIME))
     const records = states.map(
-      ({ record, facts }): LoggedRecord => ({ id: record.id, document: documentOf(record, facts) }),
+      ({ record, facts }): LoggedRecord => ({
+        id: record.id,
+        document: documentOf(record, facts),
+        leftOut: record.leftOut,
+        labourFrom: record.labourFrom,
+        priceFrom: record.priceFrom,
+      }),
     )
     yield `${from > 0 ? ',' : ''}${records.map((record) => JSON.stringify(record)).join(',')}`
     await nextTurn()

@@ -45,7 +45,7 @@ interface DoubtRow extends Omit<NamedDoubtRecord, 'isSettled' | 'pricePerKg'> {
   priceAmount: number
 }
 
-/** Every closed record as far as it can be doubted, oldest first. */
+/** Every closed record that is not left out, as far as it can be doubted, oldest first. */
 export async function doubtRecords(scope: Scope): Promise<NamedDoubtRecord[]> {
   const where = whereOf(scope, {})
   const rows = await scope.database.sequelize.query<DoubtRow>(
@@ -55,10 +55,10 @@ export async function doubtRecords(scope: Scope): Promise<NamedDoubtRecord[]> {
        COALESCE(fabrications.cook_id, fabrications.cook) AS cook,
        ${NAME.item} AS itemName, ${NAME.style} AS styleName, ${NAME.cook} AS cookName,
        figures.ap AS ap, figures.portion_yield AS portionYield, figures.minutes_per_unit AS minutesPerUnit,
-       figures.balance AS balance, (fabrications.confirmed OR fabrications.left_out IS NOT NULL) AS isSettled,
+       figures.balance AS balance, fabrications.confirmed AS isSettled,
        fabrications.price_from AS priceFrom, fabrications.price_per AS pricePer,
        fabrications.price_amount AS priceAmount
-     FROM ${FROM_RECORDS} WHERE ${where.sql}
+     FROM ${FROM_RECORDS} WHERE ${where.sql} AND fabrications.left_out IS NULL
      ORDER BY fabrications.date, fabrications.id`,
     { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
   )

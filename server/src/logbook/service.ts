@@ -16,7 +16,7 @@ import { Refusal } from '../http/index.ts'
 import { dayOf, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { cursorOf, readCursor } from './cursor.ts'
 import { idsOf, recordsPage } from './records-store.ts'
-import { changeRecords, doubtRecords, type NamedDoubtRecord, seriesOf } from './series-store.ts'
+import { changeRecords, doubtRecords, type NamedChangeRecord, type NamedDoubtRecord, seriesOf } from './series-store.ts'
 import { cellsOf } from './summary-store.ts'
 
 /** What the records that count say, by a grouping and in all. */
@@ -66,7 +66,10 @@ export async function changes(scope: Scope): Promise<LogbookChanges> {
   const known = await changeRecords(scope, today)
   const { changes: found, tests } = whatChanged(known, today)
   const named = found.map((change) => {
-    const own = known.find((record) => record[change.of] === change.key)
+    // A style that is only written may be called alike in two items.
+    const isOwn = (record: NamedChangeRecord) =>
+      record[change.of] === change.key && (change.item === null || record.item === change.item)
+    const own = known.find(isOwn)
     const name = change.of === 'style' ? `${own?.itemName}: ${own?.styleName}` : own?.[`${change.of}Name`]
     return { ...change, name: name ?? change.key }
   })

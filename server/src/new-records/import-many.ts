@@ -19,10 +19,7 @@ type Issue = { path: string; message: string }
 export async function importMany(scope: Scope, sent: readonly unknown[], steps: Steps): Promise<RecordsImported> {
   const records = await readRecords(sent)
   const known = await knownIds(scope, records)
-  const states = await statesOf(
-    scope,
-    records.filter(({ id }) => !known.has(id)),
-  )
+  const states = await statesOf(scope, records, known)
   await inTransaction(scope, async (inside) => {
     for (let from = 0; from < states.length; from += AT_A_TIME) {
       if (steps.isCancelled()) throw new Refusal('cancelled', 'Nothing of it was kept.')
@@ -76,12 +73,18 @@ async function knownIds(scope: Scope, records: readonly LoggedRecord[]): Promise
   return new Set(rows.map(({ id }) => id))
 }
 
-async function statesOf(scope: Scope, records: readonly LoggedRecord[]): Promise<FabricationState[]> {
+/** The records that are not here yet, told by their place in the file. */
+async function statesOf(
+  scope: Scope,
+  records: readonly LoggedRecord[],
+  known: ReadonlySet<string>,
+): Promise<FabricationState[]> {
   const rows = await nameRows(scope)
   const issues: Issue[] = []
   const states: FabricationState[] = []
-  for (const [at, { id, document }] of records.entries()) {
+  for (const [at, { id, document, ...said }] of records.entries()) {
     if (at % AT_A_TIME === 0) await nextTurn()
+    if (known.has(id)) continue
     const { names, open } = readNames(document, {}, rows)
     issues.push(
       ...open.map(({ field, name }) => ({
@@ -89,7 +92,8 @@ async function statesOf(scope: Scope, records: readonly LoggedRecord[]): Promise
         message: `'${name}' is not known here`,
       })),
     )
-    states.push(closedState(scope, id, document, names))
+    const { record, facts } = closedState(scope, id, document, names)
+    states.push({ record: { ...record, ...said }, facts })
   }
   refuse('name-unknown', issues[0]?.message ?? '', issues)
   return states

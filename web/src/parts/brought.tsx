@@ -8,7 +8,7 @@ export const LOST_AS = [
   { view: 'waste', words: 'waste' },
   { view: 'givenAway', words: 'overweight' },
   { view: 'unused', words: 'by-products nobody used' },
-  { view: 'unaccounted', words: 'not found again' },
+  { view: 'unaccounted', words: 'weight not found again' },
   { view: 'demoted', words: 'pieces too light to serve' },
 ] as const
 

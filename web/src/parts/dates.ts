@@ -34,6 +34,12 @@ export function dateWords(day: string): string {
   )
 }
 
+/** `Nov 2026` of a month, `2026-11`. */
+export const monthWords = (month: string): string =>
+  new Intl.DateTimeFormat(locale, { month: 'short', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(`${month}-01T12:00:00Z`),
+  )
+
 /** `Tuesday 24 November` of now, in the kitchen's zone. */
 export function todayWords(timeZone: string, now: Date): string {
   return new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)

@@ -1,7 +1,7 @@
 import { RIGOR_STATES } from '@fleam/catalogue'
 import type { LogbookSummaryAnswer } from '@fleam/contract'
 import { type LogbookGroup, sizeClassOf } from '@fleam/core'
-import { dateWords } from '../../parts/dates.ts'
+import { monthWords } from '../../parts/dates.ts'
 import type { Format } from '../../parts/use-format.ts'
 
 interface GroupWords {
@@ -35,6 +35,6 @@ export function memberWords(
     return `${format.weight(from)} to ${format.weight(to)}`
   }
   if (group === 'stiffness') return RIGOR_STATES[Number(key)] ?? 'not said'
-  if (group === 'month') return dateWords(`${key}-01`).replace(/^1 /, '')
+  if (group === 'month') return monthWords(key)
   return name ?? key
 }

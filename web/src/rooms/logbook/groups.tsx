@@ -29,7 +29,7 @@ export function Groups({ view }: { view: LogbookView }) {
       <div className={css.sectionHead}>
         <h2 id="groups">Side by side</h2>
         <Form.Select
-          aria-label="By what"
+          aria-label="Group by"
           value={group}
           onChange={(event) => set({ group: event.target.value })}
           className="no-print"

@@ -140,7 +140,7 @@ test('records that do not count say why, and the chart waits for an item and a s
 test('no records, and an answer that does not come, are said', async () => {
   const none = { groups: [], all: { ...all, records: 0 } }
   await show('/logbook', { [`GET ${BASE}/logbook/summary?`]: { body: none } })
-  expect(screen.getByText('No record of these counts')).toBeTruthy()
+  expect(screen.getByText('No records that count')).toBeTruthy()
   await show('/logbook?period=7', { [`GET ${BASE}/logbook/summary?`]: problemOf('invalid-input', 400) })
   expect(screen.getAllByRole('alert').length).toBeGreaterThan(0)
   fireEvent.change(screen.getAllByLabelText('When').at(-1) as HTMLElement, { target: { value: 'all' } })

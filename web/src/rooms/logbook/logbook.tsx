@@ -40,7 +40,7 @@ export function Component() {
             <YieldChart view={view} />
           </>
         ) : (
-          <Empty title="No record of these counts">
+          <Empty title="No records that count">
             <p>Choose another span or fewer filters. Records that do not count stand below, each with its reason.</p>
           </Empty>
         )
