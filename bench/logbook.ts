@@ -23,11 +23,10 @@ function* files(): Generator<{ id: string; document: ReturnType<typeof pastRecor
   }
 }
 
-async function send(url: string, method: string, body: unknown): Promise<string> {
+async function send(url: string, method: string, body?: unknown): Promise<string> {
   const response = await fetch(url, {
     method,
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
+    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   })
   const text = await response.text()
   if (!response.ok || text.includes('"problem"')) throw new Error(text.slice(0, 500))
@@ -50,8 +49,10 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
   const kitchen = `${url}/api/kitchens/${id}`
   const said = { currency: 'EUR', units: 'metric', timeZone: 'Europe/Vienna', wagePerHour: 21.4 }
   await send(`${url}/api/kitchens`, 'POST', { id, name: 'Twenty thousand', ...said })
+  const marit = newId()
   for (const name of ['Marit', 'Ondine', 'Casimir', 'Thessaly', 'Bruno']) {
-    await send(`${kitchen}/cooks`, 'POST', { id: newId(), name, wagePerHour: 21.4 })
+    const cook = name === 'Marit' ? marit : newId()
+    await send(`${kitchen}/cooks`, 'POST', { id: cook, name, wagePerHour: 21.4 })
   }
   for (const name of ['Ostravale Poultry Yard', 'Brindlemere Meats', 'Skerrow Quay Fish']) {
     await send(`${kitchen}/suppliers`, 'PUT', { id: newId(), name })
@@ -66,40 +67,67 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
   report(`import of ${A_FILE} records`, `${seconds.toFixed(1)} s`, 'aim 30 s', seconds / 30, 'ratio to the aim')
 
   const connection = await mysql.createConnection({ uri: databaseUrl.replace(/^mariadb:/, 'mysql:') })
-  const get = async <T>(path: string): Promise<T> => (await (await fetch(`${kitchen}${path}`)).json()) as T
+  const get = async <T>(path: string): Promise<T> => JSON.parse(await send(`${kitchen}${path}`, 'GET')) as T
   let cursor = ''
   for (let page = 0; page < 20; page++)
     cursor =
       (await get<LogbookPage>(`/logbook/records?cursor=${cursor}`.replace('?cursor=&', '?').replace(/\?cursor=$/, '')))
         .next ?? ''
-  const joined = `fabrications f JOIN fabrication_figures g ON g.kitchen_id = f.kitchen_id AND g.fabrication_id = f.id
-    WHERE f.kitchen_id = '${id}'`
-  const page = `SELECT f.*, g.* FROM ${joined} ORDER BY f.date DESC, f.id DESC LIMIT 51`
-  const sums = (key: string) => `SELECT ${key}, f.item_id, f.style_id, COUNT(*), SUM(g.units), SUM(g.ap),
+  const of = `fabrication_figures g WHERE g.kitchen_id = '${id}'`
+  const wide = `SELECT f.*, g.*, b.beam FROM (SELECT g.kitchen_id, g.fabrication_id FROM ${of}`
+  const whole = `) AS page JOIN fabrication_figures g USING (kitchen_id, fabrication_id)
+    JOIN fabrications f ON f.kitchen_id = g.kitchen_id AND f.id = g.fabrication_id
+    JOIN fabrication_beams b ON b.kitchen_id = g.kitchen_id AND b.fabrication_id = g.fabrication_id`
+  const page = `${wide} ORDER BY g.date DESC, g.fabrication_id DESC LIMIT 51${whole}`
+  const count = `SELECT COUNT(*) FROM ${of}`
+  const sums = (key: string) => `SELECT ${key}, g.item_key, g.style_key, COUNT(*), SUM(g.units), SUM(g.ap),
     SUM(g.primary_weight), AVG(g.portion_yield), VAR_POP(g.portion_yield), AVG(g.minutes_per_unit),
     VAR_POP(g.minutes_per_unit), SUM(g.spent), SUM(g.saved), SUM(g.given_away), SUM(g.waste), SUM(g.unused),
-    SUM(g.demoted), SUM(g.unaccounted) FROM ${joined} AND g.is_counted GROUP BY 1, 2, 3`
+    SUM(g.demoted), SUM(g.unaccounted) FROM ${of} AND g.is_counted GROUP BY 1, 2, 3`
   const items = await get<{ id: string; name: string; styles: { id: string; name: string }[] }[]>('/items')
   const hake = items.find((item) => item.name.startsWith('Hake'))
   const style = hake?.styles[0]?.id
-  const asked: readonly [what: string, path: string, sql: string][] = [
-    ['the first page', '/logbook/records', page],
-    ['the twentieth page', `/logbook/records?cursor=${cursor}`, page.replace('LIMIT 51', 'LIMIT 1000, 51')],
+  const quarter = addDays(new Date().toISOString().slice(0, 10), -90)
+  const asked: readonly [what: string, path: string, sql: readonly string[]][] = [
+    ['the first page', '/logbook/records', [page, count]],
+    ['the twentieth page', `/logbook/records?cursor=${cursor}`, [page.replace('LIMIT 51', 'LIMIT 1000, 51'), count]],
     [
       'a filter and its first page',
       `/logbook/records?item=${hake?.id}&sort=saved`,
-      `SELECT f.*, g.* FROM ${joined} AND f.item_id = '${hake?.id}' ORDER BY g.saved DESC, f.id DESC LIMIT 51`,
+      [
+        `${wide} AND g.item_key = '${hake?.id}' ORDER BY g.saved DESC, g.fabrication_id DESC LIMIT 51${whole}`,
+        `${count} AND g.item_key = '${hake?.id}'`,
+      ],
     ],
-    ['a summary by cook', '/logbook/summary?group=cook', sums('f.cook_id')],
-    ['a summary by week', '/logbook/summary?group=week', sums("DATE_FORMAT(f.date, '%x-W%v')")],
+    [
+      'words and their first page',
+      '/logbook/records?words=marit',
+      [
+        `${wide} AND (g.cook_key = '${marit}' OR g.written LIKE '%marit%') ORDER BY g.date DESC, g.fabrication_id DESC LIMIT 51${whole}`,
+        `${count} AND (g.cook_key = '${marit}' OR g.written LIKE '%marit%')`,
+      ],
+    ],
+    ['a summary by cook', '/logbook/summary?group=cook', [sums('g.cook_key')]],
+    ['a summary by week', '/logbook/summary?group=week', [sums('YEARWEEK(g.date, 3)')]],
+    [
+      'a summary of a quarter',
+      `/logbook/summary?group=item&from=${quarter}`,
+      [sums('g.item_key').replace('g.is_counted', `g.is_counted AND g.date >= '${quarter}'`)],
+    ],
     [
       'a control chart',
       `/logbook/chart?item=${hake?.id}&style=${style}`,
-      `SELECT f.id, f.date, g.portion_yield FROM ${joined} AND f.item_id = '${hake?.id}' AND f.style_id = '${style}' AND g.is_counted ORDER BY f.date`,
+      [
+        `SELECT g.fabrication_id, g.date, g.portion_yield, g.causes, g.is_baseline FROM ${of}
+         AND g.item_key = '${hake?.id}' AND g.style_key = '${style}' AND g.is_counted ORDER BY g.date, g.fabrication_id`,
+      ],
     ],
   ]
   for (const [what, path, sql] of asked) {
-    const [ours, bare] = [await millisecondsOf(() => get(path)), await millisecondsOf(() => connection.query(sql))]
+    const [ours, bare] = [
+      await millisecondsOf(() => get(path)),
+      await millisecondsOf(() => Promise.all(sql.map((each) => connection.query(each)))),
+    ]
     const [a, b] = [quantile(ours, 0.95), quantile(bare, 0.95)]
     report(
       `${RECORDS} records: ${what}, p95`,

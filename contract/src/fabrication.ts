@@ -101,7 +101,16 @@ const editable = {
   /** Birds, fish, loins or racks in the batch. */
   units: positiveCount,
   /** What went wrong with a pile that ended outside its expected range, where somebody said it. */
-  causes: z.array(z.strictObject({ pileId: id, cause: z.enum(LOSS_CAUSES) })).max(MAX_ROWS),
+  causes: z
+    .array(
+      z.strictObject({
+        pileId: id,
+        cause: z.enum(LOSS_CAUSES),
+        /** It is so from now on: what is usual begins anew with this record. */
+        isLasting: z.boolean().default(false),
+      }),
+    )
+    .max(MAX_ROWS),
 }
 
 const editFields = z.strictObject({ ...editable, version: positiveCount })

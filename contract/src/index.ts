@@ -108,6 +108,21 @@ export {
   recounted,
   summaryQuery,
 } from './logbook.ts'
+export type {
+  CurveQuery,
+  LogbookCurve,
+  LogbookLearning,
+  LogbookSeasons,
+  LogbookTurns,
+} from './logbook-stories.ts'
+export {
+  curveQuery,
+  logbookCurve,
+  logbookFilters,
+  logbookLearning,
+  logbookSeasons,
+  logbookTurns,
+} from './logbook-stories.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingRequest } from './plating.ts'

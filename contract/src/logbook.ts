@@ -164,6 +164,15 @@ const change = z.object({
   kilosPerWeek: figure,
   costPerKg: figure,
   since: day,
+  /** Whose change it is, as far as records tell: by name. */
+  attributions: z.array(
+    z.object({
+      of: z.enum(['cook', 'supplier']),
+      kind: z.enum(['one', 'all']),
+      moved: z.array(name),
+      held: z.array(name),
+    }),
+  ),
 })
 
 /** What is not what it was: the last four weeks against the twelve before. */
@@ -176,9 +185,29 @@ export type LogbookChanges = z.infer<typeof logbookChanges>
 export const chartQuery = z.strictObject({ item: id, style: id, cook: id.optional() })
 export type ChartQuery = z.infer<typeof chartQuery>
 
-/** Counted records in the order of their days. */
+const moved = z.object({ key: z.string(), name, difference: figure }).nullable()
+
+/** Counted records in the order of their days, the newest of them, within the limits of what is usual, and what lies outside. */
 export const logbookSeries = z
-  .object({ points: z.array(z.object({ id, day, value: figure, causes: z.number().int() })) })
+  .object({
+    points: z.array(z.object({ id, day, value: figure, causes: z.number().int(), isNewBaseline: z.boolean() })),
+    /** All there are, drawn or not. */
+    records: z.number().int(),
+    limits: z.array(
+      z.object({ from: z.number().int(), to: z.number().int(), centre: figure, low: figure, high: figure }),
+    ),
+    signals: z.array(
+      z.object({
+        kind: z.enum(['outside', 'run']),
+        side: z.enum(['low', 'high']),
+        from: z.number().int(),
+        to: z.number().int(),
+        /** The pile whose share moved most against what is usual, and the one that moved most the other way. */
+        moved,
+        against: moved,
+      }),
+    ),
+  })
   .meta({ id: 'LogbookSeries' })
 export type LogbookSeries = z.infer<typeof logbookSeries>
 
@@ -221,9 +250,14 @@ const doubt = z.object({
   why: z.discriminatedUnion('kind', [
     z.object({ kind: z.literal('balance'), id, balance: z.enum(['over', 'lost']) }),
     z.object({ kind: z.literal('double'), id, of: id }),
+    z.object({ kind: z.literal('twice'), id, pile: name, grams: figure, seconds: figure }),
     z.object({ kind: z.literal('minutes'), id, minutes: figure, usual: figure }),
     z.object({ kind: z.literal('price'), id, price: figure, usual: figure, factor: figure }),
+    z.object({ kind: z.literal('weight'), id, weight: figure, usual: figure, factor: figure }),
     z.object({ kind: z.literal('yield'), id, portionYield: figure, usual: figure }),
+    z.object({ kind: z.literal('pile'), id, pile: name, share: figure, usual: figure, factor: maybeFigure }),
+    z.object({ kind: z.literal('emptied'), id, pile: name, into: name, share: figure }),
+    z.object({ kind: z.literal('container'), id, pile: name, container: name, grams: figure, heavier: figure }),
   ]),
 })
 export const logbookDoubts = z

@@ -78,7 +78,7 @@ export {
   turnedVerdict,
 } from './buying/index.ts'
 export type { Day } from './calendar/index.ts'
-export { addDays, addMonths, daysBetween, parseDay } from './calendar/index.ts'
+export { addDays, addMonths, daysBetween, mondayOfWeek, parseDay } from './calendar/index.ts'
 export type {
   BreakEven,
   Comparison,
@@ -239,27 +239,45 @@ export {
   SMALLEST_QUANTITY,
 } from './limits/index.ts'
 export type {
+  Attribution,
   Change,
   ChangeRecord,
   ChartLimits,
   ChartPoint,
   ChartSignal,
+  ComparedRecord,
   ControlChart,
+  CurvePoint,
   Doubt,
+  DoubtContainer,
+  DoubtPile,
   DoubtRecord,
+  Improvement,
   LogbookGroup,
   LogbookSummary,
+  MemberSums,
+  MemberYields,
+  MovedPile,
+  OddWeek,
+  Practice,
+  PracticeRecord,
   RecordFigures,
   RecordMoney,
   RecordSaid,
+  Season,
+  SeasonShare,
+  SharedPile,
   SizeClass,
   SpreadMean,
-  SummaryCell,
   SummaryFigures,
   SummaryGroup,
+  TakenTwice,
+  Turn,
+  WeekMoney,
   WhatChanged,
 } from './logbook/index.ts'
 export {
+  CHART_BASELINE,
   controlChart,
   doubtsOf,
   explainAgainst,
@@ -269,11 +287,21 @@ export {
   explainMean,
   explainMoneyView,
   FIGURES_VERSION,
+  groupBy,
+  improvementsOf,
   LOGBOOK_GROUPS,
+  LOST_VIEWS,
+  learningCurve,
   MONEY_VIEWS,
+  movedPiles,
+  oddWeeks,
+  practiceOf,
   recordFigures,
+  seasonsOf,
   sizeClassOf,
   summariseLogbook,
+  takenTwice,
+  turnsOf,
   whatChanged,
 } from './logbook/index.ts'
 export type {
@@ -418,7 +446,7 @@ export {
   SHORT_SHARE,
   stockInOrder,
 } from './receiving/index.ts'
-export { summarise } from './statistics/index.ts'
+export { median, summarise } from './statistics/index.ts'
 export type {
   Chosen,
   ChosenOption,

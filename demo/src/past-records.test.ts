@@ -52,7 +52,7 @@ test('each effect is in it', () => {
 
 test('the two mistakes are doubted, and no sound record is', () => {
   const records = pastRecords(TODAY).map(({ id, document }): DoubtRecord => {
-    const { weights } = appraise(document)
+    const { weights, piles } = appraise(document)
     const { pieces = 1, price } = document.purchase
     return {
       id,
@@ -61,12 +61,22 @@ test('the two mistakes are doubted, and no sound record is', () => {
       style: document.style,
       cook: document.meta?.cook ?? null,
       ap: weights.ap,
+      unitWeight: weights.ap / pieces,
       portionYield: weights.portionYield,
       minutesPerUnit: (document.labour?.[0]?.minutes ?? 0) / pieces,
       pricePerKg: price.amount,
       balance: weights.balance,
       isSettled: false,
+      piles: piles.map(({ name, share }) => ({
+        key: name,
+        name,
+        share,
+        pieces: 0,
+        middlePiece: null,
+        lightestPiece: null,
+      })),
+      twice: [],
     }
   })
-  expect(doubtsOf(records).map((doubt) => doubt.kind)).toEqual(['balance', 'balance'])
+  expect(doubtsOf(records).map((doubt) => doubt.kind)).toEqual(['pile', 'pile'])
 })

@@ -33,3 +33,6 @@ export function parseDay(text: string): Day | null {
   }
   return null
 }
+
+/** The Monday of a calendar week, `2026-W48`. */
+export const mondayOfWeek = (week: string): Day => dayOf(parseISO(`${week}-1`))

@@ -33,7 +33,7 @@ export interface ControlChart {
 /** Below this many records a stretch has no limits. */
 const MIN_RECORDS = 8
 /** So many records at the beginning of a stretch say what is usual. */
-const BASELINE = 20
+export const CHART_BASELINE = 20
 /** Three standard deviations, by the mean moving range of two. */
 const RANGES = 2.66
 const RUN = 8
@@ -58,7 +58,7 @@ export function controlChart(points: readonly ChartPoint[]): ControlChart {
 }
 
 function limitsOf(points: readonly ChartPoint[], from: number, to: number): ChartLimits {
-  const values = points.slice(from, Math.min(to + 1, from + BASELINE)).map(({ value }) => value)
+  const values = points.slice(from, Math.min(to + 1, from + CHART_BASELINE)).map(({ value }) => value)
   const centre = values.reduce((sum, value) => sum + value, 0) / values.length
   const ranges = values.slice(1).map((value, at) => Math.abs(value - (values[at] as number)))
   const reach = (RANGES * ranges.reduce((sum, range) => sum + range, 0)) / ranges.length

@@ -1,12 +1,11 @@
 import { evaluate } from '../explanation/index.ts'
 import { momentsOf } from '../statistics/index.ts'
 import { explainEnd, explainMean, explainMoneyView } from './explain-summary.ts'
-import { type SummaryCell, summariseLogbook } from './summary.ts'
+import { type MemberSums, summariseLogbook } from './summary.ts'
 
 const money = { spent: 100, saved: 20, givenAway: 3, waste: 4, unused: 5, demoted: 1, unaccounted: 2 }
-const cell = (member: string, yields: number[]): SummaryCell => ({
+const sumsOf = (member: string, yields: number[]): MemberSums => ({
   member,
-  comparable: 'supremes',
   records: yields.length,
   units: 6,
   ap: 12_000,
@@ -17,7 +16,7 @@ const cell = (member: string, yields: number[]): SummaryCell => ({
 })
 
 test('what opens is what stands there', () => {
-  const { groups, all } = summariseLogbook([cell('a', [0.31, 0.34, 0.33]), cell('b', [0.4])])
+  const { groups, all } = summariseLogbook([sumsOf('a', [0.31, 0.34, 0.33]), sumsOf('b', [0.4])], [])
   const named = groups.map((group) => ({ ...group, name: group.key }))
   expect(evaluate(explainMoneyView('saved', named).expression)).toBe(all.money.saved)
   const [first, second] = groups

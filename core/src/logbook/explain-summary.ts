@@ -73,7 +73,7 @@ export function explainEnd(
 }
 
 /** The difference that a change is, as the mean of the last weeks less that of those before. */
-export function explainChange({ what, of, recent, before }: Omit<Change, 'key' | 'item'>): Explanation {
+export function explainChange({ what, of, recent, before }: Omit<Change, 'key' | 'item' | 'attributions'>): Explanation {
   const quantity = what === 'minutes' ? 'minutes' : 'share'
   return {
     title: what === 'minutes' ? 'Minutes a unit, now less before' : 'Portion yield, now less before',
@@ -90,7 +90,7 @@ export function explainChange({ what, of, recent, before }: Omit<Change, 'key' |
 }
 
 /** What a change is worth a week; null for minutes. */
-export function explainChangeMoney(change: Omit<Change, 'key' | 'item'>): Explanation | null {
+export function explainChangeMoney(change: Omit<Change, 'key' | 'item' | 'attributions'>): Explanation | null {
   if (change.moneyPerWeek === null) return null
   return {
     title: 'What it is worth a week',

@@ -1,7 +1,8 @@
+export type { Attribution } from './attribution.ts'
 export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './control-chart.ts'
-export { controlChart } from './control-chart.ts'
-export type { Doubt, DoubtRecord } from './doubts.ts'
-export { doubtsOf } from './doubts.ts'
+export { CHART_BASELINE, controlChart } from './control-chart.ts'
+export type { Doubt, DoubtContainer, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
+export { doubtsOf, takenTwice } from './doubts/index.ts'
 export {
   explainAgainst,
   explainChange,
@@ -10,18 +11,30 @@ export {
   explainMean,
   explainMoneyView,
 } from './explain-summary.ts'
+export { groupBy } from './group-by.ts'
+export type { CurvePoint, Improvement, Practice, PracticeRecord } from './learning.ts'
+export { improvementsOf, learningCurve, practiceOf } from './learning.ts'
+export type { MovedPile, SharedPile } from './moved-piles.ts'
+export { movedPiles } from './moved-piles.ts'
+export type { OddWeek, WeekMoney } from './odd-weeks.ts'
+export { LOST_VIEWS, oddWeeks } from './odd-weeks.ts'
 export type { RecordFigures, RecordMoney, RecordSaid } from './record-figures.ts'
 export { FIGURES_VERSION, MONEY_VIEWS, recordFigures } from './record-figures.ts'
+export type { Season, SeasonShare } from './season.ts'
+export { seasonsOf } from './season.ts'
 export type { SizeClass } from './size-class.ts'
 export { sizeClassOf } from './size-class.ts'
 export type {
   LogbookGroup,
+  MemberSums,
+  MemberYields,
   SpreadMean,
   Summary as LogbookSummary,
-  SummaryCell,
   SummaryFigures,
   SummaryGroup,
 } from './summary.ts'
 export { LOGBOOK_GROUPS, summariseLogbook } from './summary.ts'
+export type { ComparedRecord, Turn } from './turns.ts'
+export { turnsOf } from './turns.ts'
 export type { Change, ChangeRecord, WhatChanged } from './what-changed.ts'
 export { whatChanged } from './what-changed.ts'

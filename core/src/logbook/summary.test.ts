@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { momentsOf, tHalfWidth } from '../statistics/index.ts'
 import { MONEY_VIEWS, type RecordMoney } from './record-figures.ts'
-import { type SummaryCell, summariseLogbook } from './summary.ts'
+import { type MemberSums, type MemberYields, summariseLogbook } from './summary.ts'
 
 interface Entry {
   member: string | null
@@ -15,16 +15,18 @@ interface Entry {
 
 const moneyOf = (amount: number) => Object.fromEntries(MONEY_VIEWS.map((view, at) => [view, amount + at])) as never
 
-/** One cell for each member and what is comparable, as a database would group them. */
-function cellsOf(entries: readonly Entry[]): SummaryCell[] {
-  const keys = [...new Set(entries.map(({ member, comparable }) => JSON.stringify([member, comparable])))]
-  return keys.map((key) => {
-    const own = entries.filter(({ member, comparable }) => JSON.stringify([member, comparable]) === key)
-    const [first] = own as [Entry]
+const groupsOf = <K>(entries: readonly Entry[], keyOf: (entry: Entry) => K): [K, Entry[]][] =>
+  [...new Set(entries.map((each) => JSON.stringify(keyOf(each))))].map((key) => [
+    JSON.parse(key) as K,
+    entries.filter((each) => JSON.stringify(keyOf(each)) === key),
+  ])
+
+/** One row for each member, and one for each member and what is comparable, as a database would group them. */
+function summarised(entries: readonly Entry[]) {
+  const sums = groupsOf(entries, ({ member }) => member).map(([member, own]): MemberSums => {
     const sum = (of: (entry: Entry) => number) => own.reduce((total, each) => total + of(each), 0)
     return {
-      member: first.member,
-      comparable: first.comparable,
+      member,
       records: own.length,
       units: sum((each) => each.units),
       ap: sum((each) => each.ap),
@@ -34,6 +36,10 @@ function cellsOf(entries: readonly Entry[]): SummaryCell[] {
       money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((each) => each.money[view])])) as never,
     }
   })
+  const yields = groupsOf(entries, ({ member, comparable }) => ({ member, comparable })).map(
+    ([key, own]): MemberYields => ({ ...key, portionYield: momentsOf(own.map((each) => each.yield)) }),
+  )
+  return summariseLogbook(sums, yields)
 }
 
 const entry = fc.record({
@@ -57,10 +63,10 @@ function spread(values: readonly number[]) {
 const near = (value: number | null | undefined, wanted: number) =>
   Number.isNaN(wanted) ? expect(value ?? null).toBeNull() : expect(value).toBeCloseTo(wanted, 8)
 
-test('what is summed from cells is what every record says by itself', () => {
+test('what is summed by members is what every record says by itself', () => {
   fc.assert(
     fc.property(fc.array(entry, { maxLength: 40 }), (entries) => {
-      const { groups, all } = summariseLogbook(cellsOf(entries))
+      const { groups, all } = summarised(entries)
       expect(all.records).toBe(entries.length)
       for (const view of MONEY_VIEWS) {
         near(
@@ -97,10 +103,10 @@ test('what is summed from cells is what every record says by itself', () => {
 
 test('one record has a mean and no interval; none has neither', () => {
   const only = fc.sample(entry, { numRuns: 1, seed: 1 })[0] as Entry
-  const { groups, all } = summariseLogbook(cellsOf([only]))
+  const { groups, all } = summarised([only])
   expect(groups[0]?.portionYield).toMatchObject({ mean: only.yield, sd: null, low: null, high: null })
   expect(all.portionYield.weighted).toBeCloseTo(only.yield, 12)
-  expect(summariseLogbook([])).toMatchObject({
+  expect(summarised([])).toMatchObject({
     groups: [],
     all: { records: 0, portionYield: { mean: null, weighted: null }, minutesPerUnit: { mean: null } },
   })

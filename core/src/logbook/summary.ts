@@ -1,5 +1,6 @@
 import { ratio } from '../costing/index.ts'
 import { joinMoments, type Moments, NO_MOMENTS, tHalfWidth } from '../statistics/index.ts'
+import { groupBy } from './group-by.ts'
 import { MONEY_VIEWS, type RecordMoney } from './record-figures.ts'
 
 export const LOGBOOK_GROUPS = [
@@ -18,12 +19,10 @@ export type LogbookGroup = (typeof LOGBOOK_GROUPS)[number]
 /** Intervals of the logbook hold the true mean in so many cases. */
 const SUMMARY_CONFIDENCE = 0.95
 
-/** Records of one member of a grouping that were cut from one item in one style. */
-export interface SummaryCell {
+/** Records of one member of a grouping, summed. */
+export interface MemberSums {
   /** Id or key of the member; null where nobody said. */
   member: string | null
-  /** Item and style together: records of another are not comparable. */
-  comparable: string
   records: number
   units: number
   /** Grams. */
@@ -32,6 +31,14 @@ export interface SummaryCell {
   portionYield: Moments
   minutesPerUnit: Moments
   money: RecordMoney
+}
+
+/** Portion yields of one member at one item and style. */
+export interface MemberYields {
+  member: string | null
+  /** Item and style together: records of another are not comparable. */
+  comparable: string
+  portionYield: Moments
 }
 
 /** A mean with its spread: `low` to `high` is where the true mean lies; nulls below two records. */
@@ -63,29 +70,28 @@ export interface Summary {
 }
 
 /**
- * Cells made into the members of a grouping, and all of them together. Each record counts once, however large it is;
- * `weighted` alone goes by weight. Groups come in the order in which their members first come.
+ * The members of a grouping, and all of them together. Each record counts once, however large it is; `weighted` alone
+ * goes by weight. Groups come in the order of their sums.
  */
-export function summariseLogbook(cells: readonly SummaryCell[]): Summary {
-  const members = new Map<string | null, SummaryCell[]>()
-  for (const cell of cells) members.set(cell.member, [...(members.get(cell.member) ?? []), cell])
-  const others = yieldsByComparable(cells)
+export function summariseLogbook(sums: readonly MemberSums[], yields: readonly MemberYields[]): Summary {
+  const all = yieldsByComparable(yields)
+  const own = groupBy(yields, ({ member }) => JSON.stringify(member))
   return {
-    groups: [...members].map(([key, own]) => ({
-      key,
-      ...figuresOf(own),
-      yieldAgainstStyle: againstStyle(own, others),
+    groups: sums.map((each) => ({
+      key: each.member,
+      ...figuresOf([each]),
+      yieldAgainstStyle: againstStyle(own.get(JSON.stringify(each.member)) ?? [], all),
     })),
-    all: figuresOf(cells),
+    all: figuresOf(sums),
   }
 }
 
 /** Everything that was cut from an item in a style: how many records, and the sum of their yields. */
 type Comparables = ReadonlyMap<string, { n: number; sum: number }>
 
-function yieldsByComparable(cells: readonly SummaryCell[]): Comparables {
+function yieldsByComparable(yields: readonly MemberYields[]): Comparables {
   const known = new Map<string, { n: number; sum: number }>()
-  for (const { comparable, portionYield } of cells) {
+  for (const { comparable, portionYield } of yields) {
     const { n, sum } = known.get(comparable) ?? { n: 0, sum: 0 }
     known.set(comparable, { n: n + portionYield.n, sum: sum + portionYield.mean * portionYield.n })
   }
@@ -93,7 +99,7 @@ function yieldsByComparable(cells: readonly SummaryCell[]): Comparables {
 }
 
 /** Each record's yield less the mean of its item and style by the others, over the records that have others. */
-function againstStyle(own: readonly SummaryCell[], all: Comparables): SummaryFigures['yieldAgainstStyle'] {
+function againstStyle(own: readonly MemberYields[], all: Comparables): SummaryFigures['yieldAgainstStyle'] {
   const mine = new Map<string, Moments>()
   for (const { comparable, portionYield } of own) {
     mine.set(comparable, joinMoments(mine.get(comparable) ?? NO_MOMENTS, portionYield))
@@ -110,25 +116,25 @@ function againstStyle(own: readonly SummaryCell[], all: Comparables): SummaryFig
   return mean === null ? null : { mean, low, high }
 }
 
-function figuresOf(cells: readonly SummaryCell[]): SummaryFigures {
-  const sum = (of: (cell: SummaryCell) => number) => cells.reduce((total, cell) => total + of(cell), 0)
-  const join = (of: (cell: SummaryCell) => Moments) =>
-    cells.reduce((moments, cell) => joinMoments(moments, of(cell)), NO_MOMENTS)
-  const ap = sum((cell) => cell.ap)
+function figuresOf(sums: readonly MemberSums[]): SummaryFigures {
+  const sum = (of: (each: MemberSums) => number) => sums.reduce((total, each) => total + of(each), 0)
+  const join = (of: (each: MemberSums) => Moments) =>
+    sums.reduce((moments, each) => joinMoments(moments, of(each)), NO_MOMENTS)
+  const ap = sum((each) => each.ap)
   return {
-    records: sum((cell) => cell.records),
-    units: sum((cell) => cell.units),
+    records: sum((each) => each.records),
+    units: sum((each) => each.units),
     ap,
     portionYield: {
-      ...spreadMean(join((cell) => cell.portionYield)),
+      ...spreadMean(join((each) => each.portionYield)),
       weighted: ratio(
-        sum((cell) => cell.primaryWeight),
+        sum((each) => each.primaryWeight),
         ap,
       ),
     },
     yieldAgainstStyle: null,
-    minutesPerUnit: spreadMean(join((cell) => cell.minutesPerUnit)),
-    money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((cell) => cell.money[view])])) as Record<
+    minutesPerUnit: spreadMean(join((each) => each.minutesPerUnit)),
+    money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((each) => each.money[view])])) as Record<
       (typeof MONEY_VIEWS)[number],
       number
     >,

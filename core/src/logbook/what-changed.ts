@@ -1,6 +1,7 @@
 import { addDays, type Day, daysBetween } from '../calendar/index.ts'
 import { holm, welchTest } from '../statistics/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
+import { type Attribution, attributionsOf } from './attribution.ts'
 
 /** One record as far as it says whether something changed. Counted records only. */
 export interface ChangeRecord {
@@ -39,6 +40,8 @@ export interface Change {
   costPerKg: number
   /** First day of the last weeks on which it was cut. */
   since: Day
+  /** Of a style: whose change it is, by supplier and by cook, as far as records tell. */
+  attributions: Attribution[]
 }
 
 export interface WhatChanged {
@@ -134,6 +137,8 @@ function askedOf(records: readonly ChangeRecord[], what: Change['what'], firstRe
   ]
 }
 
+const attributed = ({ record: { cook, supplier }, value }: Sample) => ({ cook, supplier, value })
+
 function changeOf(asked: Asked, difference: number, p: number, today: Day, firstRecent: Day): Change {
   const { recent, before, of, key, item, what } = asked
   const sum = (value: (record: ChangeRecord) => number) =>
@@ -156,5 +161,6 @@ function changeOf(asked: Asked, difference: number, p: number, today: Day, first
     kilosPerWeek,
     costPerKg,
     since,
+    attributions: of === 'style' ? attributionsOf(recent.map(attributed), before.map(attributed), difference) : [],
   }
 }

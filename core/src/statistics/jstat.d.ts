@@ -10,7 +10,7 @@ declare module 'jstat' {
         ols: (
           endogenous: readonly number[],
           exogenous: readonly (readonly number[])[],
-        ) => { coef: number[]; t: { se: number[] } }
+        ) => { coef: number[]; t: { se: number[] }; R2: number }
       }
       normal: {
         inv: (probability: number, mean: number, standardDeviation: number) => number

@@ -1,1 +1,2 @@
 export { containerRoutes } from './routes.ts'
+export { containers } from './store.ts'

@@ -27,6 +27,7 @@ import { up as listColumns } from './migrations/022-list-columns.ts'
 import { up as platesOfProducts } from './migrations/023-plates-of-products.ts'
 import { up as figures } from './migrations/024-figures.ts'
 import { up as beams } from './migrations/025-beams.ts'
+import { up as figuresByThemselves } from './migrations/026-figures-by-themselves.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -55,6 +56,7 @@ const MIGRATIONS = [
   { name: '023-plates-of-products', up: platesOfProducts },
   { name: '024-figures', up: figures },
   { name: '025-beams', up: beams },
+  { name: '026-figures-by-themselves', up: figuresByThemselves },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,48 +1,118 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { FabricationState, Kitchen } from '@fleam/contract'
-import { appraise, documentOf, FIGURES_VERSION, keptBeam, recordFigures, sizeClassOf, twinBeam } from '@fleam/core'
+import type { FabricationRecord, FabricationState, Kitchen } from '@fleam/contract'
+import {
+  appraise,
+  documentOf,
+  FIGURES_VERSION,
+  keptBeam,
+  median,
+  recordFigures,
+  sizeClassOf,
+  takenTwice,
+  twinBeam,
+} from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
 import { type Clock, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { lockVersion, stateById, statusById } from './store.ts'
 
-/** The row of figures of a closed record. */
-function rowOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) {
+/** In what words are looked for: lot and notes, and the names that lead to no row. */
+function writtenOf({
+  lot,
+  notes,
+  itemId,
+  item,
+  styleId,
+  style,
+  cookId,
+  cook,
+  supplierId,
+  supplier,
+}: FabricationRecord) {
+  const names = [itemId ? null : item, styleId ? null : style, cookId ? null : cook, supplierId ? null : supplier]
+  return [lot, notes, ...names].filter(Boolean).join(' ') || null
+}
+
+/** The rows of a closed record: its figures, its beams, and its piles. */
+function rowsOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) {
   const document = documentOf(record, facts)
   const appraisal = appraise(document)
   const isPriced = record.priceFrom !== 'none'
   // What a style assumed, or a cook let stand, tells nothing of the work.
   const isLabourMeasured = record.labourFrom === 'timed' || record.labourFrom === 'typed'
   const { money, units, ap, ...figures } = recordFigures(document, { isPriced, isLabourMeasured }, appraisal)
+  const of = { kitchenId: kitchen.id, fabricationId: record.id }
   return {
-    kitchenId: kitchen.id,
-    fabricationId: record.id,
-    formulas: FIGURES_VERSION,
-    factCount: facts.length,
-    isCounted: record.leftOut === null && (figures.balance === 'ok' || record.confirmed),
-    ...figures,
-    ap,
-    units,
-    sizeFrom: units === null ? null : sizeClassOf(ap / units).from,
-    ...money,
-    beam: keptBeam(twinBeam(appraisal), isPriced),
+    figures: {
+      ...of,
+      date: record.date,
+      itemKey: record.itemId ?? record.item,
+      styleKey: record.styleId ?? record.style,
+      cookKey: record.cookId ?? record.cook,
+      supplierKey: record.supplierId ?? record.supplier,
+      formulas: FIGURES_VERSION,
+      factCount: facts.length,
+      isCounted: record.leftOut === null && (figures.balance === 'ok' || record.confirmed),
+      causes: record.causes.length,
+      isBaseline: record.causes.some(({ isLasting }) => isLasting),
+      ...figures,
+      ap,
+      units,
+      sizeFrom: units === null ? null : sizeClassOf(ap / units).from,
+      ...money,
+      written: writtenOf(record),
+      twice: takenTwice(facts, record.piles),
+    },
+    beam: { ...of, beam: keptBeam(twinBeam(appraisal), isPriced) },
+    piles: record.piles.map(({ stylePileId, name, class: own }, position) => {
+      const pieces = document.piles[position]?.pieces ?? []
+      return {
+        ...of,
+        position,
+        pileKey: stylePileId ?? name,
+        name,
+        class: own,
+        share: appraisal.piles[position]?.share ?? 0,
+        pieces: pieces.length,
+        middlePiece: pieces.length > 0 ? median(pieces) : null,
+        lightestPiece: pieces.length > 0 ? Math.min(...pieces) : null,
+      }
+    }),
   }
 }
 
 /** Keeps what a record comes to beside it, in the transaction that changes it; an open one has nothing to keep. */
 export async function keepFigures(scope: Scope, state: FabricationState): Promise<void> {
-  const { FabricationFigures } = scope.database.models
+  const { FabricationBeam, FabricationFigures, FabricationPileFigures } = scope.database.models
+  const of = { where: ofKitchen(scope, { fabricationId: state.record.id }), ...within(scope) }
+  await FabricationPileFigures.destroy(of)
   if (state.record.status === 'closed') {
-    await FabricationFigures.upsert(rowOfFigures(scope, state), within(scope))
+    const { figures, beam, piles } = rowsOfFigures(scope, state)
+    await FabricationFigures.upsert(figures, within(scope))
+    await FabricationBeam.upsert(beam, within(scope))
+    await FabricationPileFigures.bulkCreate(piles, within(scope))
     return
   }
-  await FabricationFigures.destroy({ where: ofKitchen(scope, { fabricationId: state.record.id }), ...within(scope) })
+  await FabricationFigures.destroy(of)
+  await FabricationBeam.destroy(of)
 }
 
 /** Keeps what closed records that were just inserted come to. */
 export async function insertFigures(scope: Scope, states: readonly FabricationState[]): Promise<void> {
-  const rows = states.filter(({ record }) => record.status === 'closed').map((state) => rowOfFigures(scope, state))
-  await scope.database.models.FabricationFigures.bulkCreate(rows, within(scope))
+  const { FabricationBeam, FabricationFigures, FabricationPileFigures } = scope.database.models
+  const rows = states.filter(({ record }) => record.status === 'closed').map((state) => rowsOfFigures(scope, state))
+  await FabricationFigures.bulkCreate(
+    rows.map(({ figures }) => figures),
+    within(scope),
+  )
+  await FabricationBeam.bulkCreate(
+    rows.map(({ beam }) => beam),
+    within(scope),
+  )
+  await FabricationPileFigures.bulkCreate(
+    rows.flatMap(({ piles }) => piles),
+    within(scope),
+  )
 }
 
 /** Facts that reached a record after it was closed change what it comes to. */

@@ -30,7 +30,7 @@ export function recordOfRow(
     shape: row.itemRow?.shape ?? null,
     steps: row.board?.steps ?? [],
     choices: row.board?.choices ?? [],
-    causes: row.causes,
+    causes: row.causes.map((cause) => ({ ...cause, isLasting: cause.isLasting ?? false })),
     currency: row.currency,
     purchase: {
       price: { amount: row.priceAmount, per: row.pricePer },

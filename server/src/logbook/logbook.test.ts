@@ -280,7 +280,12 @@ test('what changed is asked of the last sixteen weeks, and named', async () => {
 test('a control chart is of one item and style that this kitchen has', async () => {
   const [item] = await get<Item[]>('/items')
   const style = item?.styles[0]?.id
-  expect(await get<LogbookSeries>(`/logbook/chart?item=${item?.id}&style=${style}`)).toEqual({ points: [] })
+  expect(await get<LogbookSeries>(`/logbook/chart?item=${item?.id}&style=${style}`)).toEqual({
+    points: [],
+    records: 0,
+    limits: [],
+    signals: [],
+  })
   expect(await refusal(`/logbook/chart?item=${newId()}&style=${style}`)).toEqual({ status: 400, fields: ['item'] })
   expect(await refusal('/logbook/chart')).toMatchObject({ status: 400 })
 })

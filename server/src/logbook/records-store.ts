@@ -2,15 +2,12 @@ import type { LogbookExportQuery, LogbookPage, LogbookRecord, LogbookSort, Recor
 import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'
-import { FROM_RECORDS, NAME, readable, type Where, whereOf } from './where.ts'
+import { idsNamed, joinedNames, type Names, nameOf, namesOf } from './names.ts'
+import { KEY, type NamedKind, readable, type Where, whereOf } from './where.ts'
 
 /** By what records are put in order: never null, so that each has its place. What is not known comes last or first. */
-const SORTED_BY: Readonly<Record<LogbookSort, string>> = {
-  date: 'CAST(fabrications.date AS CHAR)',
-  item: NAME.item,
-  style: NAME.style,
-  cook: `COALESCE(${NAME.cook}, '')`,
-  supplier: `COALESCE(${NAME.supplier}, '')`,
+const SORTED_BY: Readonly<Record<Exclude<LogbookSort, NamedKind>, string>> = {
+  date: 'figures.date',
   units: 'COALESCE(figures.units, -1)',
   portionYield: 'figures.portion_yield',
   utilisation: 'figures.utilisation',
@@ -21,7 +18,9 @@ const SORTED_BY: Readonly<Record<LogbookSort, string>> = {
   minutesPerUnit: 'COALESCE(figures.minutes_per_unit, -1)',
 }
 
-const TEXT_SORTS: ReadonlySet<LogbookSort> = new Set(['date', 'item', 'style', 'cook', 'supplier'])
+const isName = (sort: LogbookSort): sort is NamedKind => sort in KEY
+const placeOf = (sort: LogbookSort) =>
+  isName(sort) ? `COALESCE(${readable('named.name')}, ${readable(KEY[sort])}, '')` : SORTED_BY[sort]
 
 /** A number to its last digit: the driver reads one that arrives as a number a digit off. */
 const toLastDigit = (column: string) => `CAST(${column} AS CHAR)`
@@ -49,23 +48,22 @@ const EXACT = {
   unaccounted: 'unaccounted',
 } as const
 
-type RecordRow = Omit<LogbookRecord, 'money' | 'isCounted' | keyof typeof EXACT> & {
-  isCounted: number
-  place: string
-} & Record<keyof typeof EXACT, string | null>
+type RecordRow = Omit<
+  LogbookRecord,
+  'money' | 'isCounted' | 'item' | 'style' | 'cook' | 'supplier' | keyof typeof EXACT
+> & { isCounted: number } & Record<NamedKind, string> &
+  Record<keyof typeof EXACT, string | null>
 
 /** Ids of the records that filters let through, newest first; one more than `most` where there are more. */
 export async function idsOf(scope: Scope, query: LogbookExportQuery, most: number): Promise<string[]> {
-  const where = wordsWhere(whereOf(scope, query), query)
+  const where = await whereFound(scope, query)
   const rows = await scope.database.sequelize.query<{ id: string }>(
-    `SELECT fabrications.id AS id FROM ${FROM_RECORDS} WHERE ${where.sql}
-     ORDER BY fabrications.date DESC, fabrications.id DESC LIMIT :limit`,
+    `SELECT figures.fabrication_id AS id FROM fabrication_figures AS figures WHERE ${where.sql}
+     ORDER BY figures.date DESC, figures.fabrication_id DESC LIMIT :limit`,
     { type: QueryTypes.SELECT, replacements: { ...where.values, limit: most + 1 }, ...within(scope) },
   )
   return rows.map(({ id }) => id)
 }
-
-type Wanted = Pick<RecordsQuery, 'words' | 'counted'>
 
 /** One page of records that filters let through, behind where the page before ended. */
 export async function recordsPage(
@@ -73,66 +71,110 @@ export async function recordsPage(
   query: RecordsQuery,
   after: PageEnd | null,
 ): Promise<Pick<LogbookPage, 'rows' | 'total'> & { end: PageEnd | null }> {
-  const where = wordsWhere(whereOf(scope, query), query)
-  const place = SORTED_BY[query.sort]
-  const [sign, direction] = query.order === 'ascending' ? ['>', 'ASC'] : ['<', 'DESC']
-  const before = TEXT_SORTS.has(query.sort) ? ':place' : 'CAST(:place AS DOUBLE)'
-  const behind =
-    after === null ? '' : `AND (${place} ${sign} ${before} OR (${place} = ${before} AND fabrications.id ${sign} :id))`
-  const options = { type: QueryTypes.SELECT as const, ...within(scope) }
-  const { sequelize } = scope.database
-  const [rows, counts] = await Promise.all([
-    sequelize.query<RecordRow>(
-      `SELECT ${toLastDigit(place)} AS place, fabrications.id AS id, CAST(fabrications.date AS CHAR) AS date,
-         ${NAME.item} AS item, ${NAME.style} AS style, ${NAME.cook} AS cook, ${NAME.supplier} AS supplier,
-         fabrications.item_id AS itemId, fabrications.style_id AS styleId, fabrications.cook_id AS cookId,
-         fabrications.supplier_id AS supplierId, fabrications.lot_id AS lotId, fabrications.lot AS lot,
-         fabrications.currency AS currency, fabrications.left_out AS leftOut, figures.is_counted AS isCounted,
-         figures.balance AS balance, JSON_LENGTH(fabrications.causes) AS causes, figures.units AS units, figures.beam AS beam,
-         ${Object.entries(EXACT)
-           .map(([name, column]) => `${toLastDigit(`figures.${column}`)} AS ${name}`)
-           .join(', ')}
-       FROM ${FROM_RECORDS} WHERE ${where.sql} ${behind}
-       ORDER BY ${place} ${direction}, fabrications.id ${direction} LIMIT :limit`,
-      {
-        ...options,
-        replacements: { ...where.values, limit: query.limit + 1, place: after?.value ?? null, id: after?.id ?? null },
-      },
-    ),
-    sequelize.query<{ total: number }>(`SELECT COUNT(*) AS total FROM ${FROM_RECORDS} WHERE ${where.sql}`, {
-      ...options,
-      replacements: where.values,
-    }),
+  const where = await whereFound(scope, query)
+  const [places, total, names] = await Promise.all([
+    placesOf(scope, query, where, after),
+    totalOf(scope, where),
+    namesOf(scope),
   ])
-  const shown = rows.slice(0, query.limit)
-  const last = rows.length > query.limit ? shown.at(-1) : undefined
-  return {
-    rows: shown.map(recordOfRow),
-    total: counts[0]?.total ?? 0,
-    end: last ? { value: last.place, id: last.id } : null,
-  }
+  const shown = places.slice(0, query.limit)
+  const last = places.length > query.limit ? shown.at(-1) : undefined
+  const rows = await wholeRecords(
+    scope,
+    shown.map(({ id }) => id),
+    names,
+  )
+  return { rows, total, end: last ? { value: last.place, id: last.id } : null }
 }
 
-/** Every word has to stand somewhere in the names or notes. */
-function wordsWhere(where: Where, { words, counted }: Wanted): Where {
-  const sought = words.split(/\s+/).filter((word) => word !== '')
-  const texts = [...Object.values(NAME), readable('fabrications.lot'), readable('fabrications.notes')]
-  const text = `CONCAT_WS(' ', ${texts.join(', ')})`
-  const conditions = sought.map((_, at) => `AND ${text} LIKE :word${at}`)
-  if (counted !== 'all') conditions.push(`AND figures.is_counted = ${counted === 'yes' ? 1 : 0}`)
-  const escaped = (word: string) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
-  return {
-    sql: [where.sql, ...conditions].join(' '),
-    values: { ...where.values, ...Object.fromEntries(sought.map((word, at) => [`word${at}`, escaped(word)])) },
-  }
+/** The narrow rows of a page, in their order: what is wide is read for these alone. */
+function placesOf(scope: Scope, query: RecordsQuery, where: Where, after: PageEnd | null) {
+  const place = placeOf(query.sort)
+  const [sign, direction] = query.order === 'ascending' ? ['>', 'ASC'] : ['<', 'DESC']
+  const isText = isName(query.sort) || query.sort === 'date'
+  const before = isText ? ':place' : 'CAST(:place AS DOUBLE)'
+  // The first part alone lets an index begin where the page before ended.
+  const behind =
+    after === null
+      ? ''
+      : `AND ${place} ${sign}= ${before} AND (${place} ${sign} ${before} OR figures.fabrication_id ${sign} :id)`
+  return scope.database.sequelize.query<{ id: string; place: string }>(
+    `SELECT figures.fabrication_id AS id, ${toLastDigit(place)} AS place
+     FROM fabrication_figures AS figures ${isName(query.sort) ? joinedNames(query.sort) : ''}
+     WHERE ${where.sql} ${behind}
+     ORDER BY ${place} ${direction}, figures.fabrication_id ${direction} LIMIT :limit`,
+    {
+      type: QueryTypes.SELECT,
+      replacements: { ...where.values, limit: query.limit + 1, place: after?.value ?? null, id: after?.id ?? null },
+      ...within(scope),
+    },
+  )
 }
 
-function recordOfRow({ place: _place, isCounted, ...row }: RecordRow): LogbookRecord {
+async function totalOf(scope: Scope, where: Where): Promise<number> {
+  const [row] = await scope.database.sequelize.query<{ total: number }>(
+    `SELECT COUNT(*) AS total FROM fabrication_figures AS figures WHERE ${where.sql}`,
+    { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
+  )
+  return row?.total ?? 0
+}
+
+/** Records with all that is shown of them, in the order of their ids. */
+async function wholeRecords(scope: Scope, ids: readonly string[], names: Names): Promise<LogbookRecord[]> {
+  if (ids.length === 0) return []
+  const rows = await scope.database.sequelize.query<RecordRow>(
+    `SELECT figures.fabrication_id AS id, CAST(figures.date AS CHAR) AS date,
+       figures.item_key AS item, figures.style_key AS style, figures.cook_key AS cook, figures.supplier_key AS supplier,
+       fabrications.item_id AS itemId, fabrications.style_id AS styleId, fabrications.cook_id AS cookId,
+       fabrications.supplier_id AS supplierId, fabrications.lot_id AS lotId, fabrications.lot AS lot,
+       fabrications.currency AS currency, fabrications.left_out AS leftOut, figures.is_counted AS isCounted,
+       figures.balance AS balance, figures.causes AS causes, figures.units AS units, beams.beam AS beam,
+       ${Object.entries(EXACT)
+         .map(([name, column]) => `${toLastDigit(`figures.${column}`)} AS ${name}`)
+         .join(', ')}
+     FROM fabrication_figures AS figures
+     JOIN fabrications ON fabrications.kitchen_id = figures.kitchen_id AND fabrications.id = figures.fabrication_id
+     JOIN fabrication_beams AS beams
+       ON beams.kitchen_id = figures.kitchen_id AND beams.fabrication_id = figures.fabrication_id
+     WHERE figures.kitchen_id = :kitchenId AND figures.fabrication_id IN (:ids)`,
+    { type: QueryTypes.SELECT, replacements: { kitchenId: scope.kitchen.id, ids }, ...within(scope) },
+  )
+  const byId = new Map(rows.map((row) => [row.id, recordOfRow(row, names)]))
+  return ids.flatMap((id) => byId.get(id) ?? [])
+}
+
+/** By what records are found: every word has to stand somewhere in the names or in what was written. */
+async function whereFound(
+  scope: Scope,
+  query: Pick<RecordsQuery, 'words' | 'counted'> & LogbookExportQuery,
+): Promise<Where> {
+  const where = whereOf(scope, query)
+  const sought = query.words.split(/\s+/).filter((word) => word !== '')
+  const conditions = query.counted === 'all' ? [] : [`AND figures.is_counted = ${query.counted === 'yes' ? 1 : 0}`]
+  const values = { ...where.values }
+  for (const [at, ids] of (sought.length > 0 ? await idsNamed(scope, sought) : []).entries()) {
+    const found = [`figures.written LIKE :word${at}`]
+    values[`word${at}`] = `%${(sought[at] as string).replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
+    for (const [kind, own] of Object.entries(ids)) {
+      if (own.length === 0) continue
+      found.push(`${KEY[kind as NamedKind]} IN (:${kind}${at})`)
+      values[`${kind}${at}`] = own
+    }
+    conditions.push(`AND (${found.join(' OR ')})`)
+  }
+  return { sql: [where.sql, ...conditions].join(' '), values }
+}
+
+function recordOfRow({ isCounted, ...row }: RecordRow, names: Names): LogbookRecord {
   const exact = (name: keyof typeof EXACT) => Number(row[name])
   const maybe = (name: keyof typeof EXACT) => (row[name] === null ? null : exact(name))
   const { spent, saved, givenAway, waste, unused, demoted, unaccounted, ...record } = row
   return {
     ...record,
+    item: nameOf(names, 'item', row.item),
+    style: nameOf(names, 'style', row.style),
+    cook: nameOf(names, 'cook', row.cook),
+    supplier: nameOf(names, 'supplier', row.supplier),
     isCounted: Boolean(isCounted),
     beam: parsedJsonOf(row.beam),
     ap: exact('ap'),

@@ -1,12 +1,18 @@
 import { Readable } from 'node:stream'
 import {
   chartQuery,
+  curveQuery,
   logbookChanges,
+  logbookCurve,
   logbookDoubts,
   logbookExportQuery,
+  logbookFilters,
+  logbookLearning,
   logbookPage,
+  logbookSeasons,
   logbookSeries,
   logbookSummary,
+  logbookTurns,
   recordsQuery,
   recounted,
   summaryQuery,
@@ -14,8 +20,13 @@ import {
 import { recountAll } from '../fabrication/index.ts'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
+import { chart } from './chart.ts'
+import { doubts } from './doubts.ts'
 import { logbookFileOf } from './export.ts'
+import { curve, learning } from './learning.ts'
+import { seasons } from './seasons.ts'
 import * as service from './service.ts'
+import { turns } from './turns.ts'
 
 const tags = ['logbook']
 
@@ -100,7 +111,7 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
         response: { 200: logbookDoubts },
       },
     },
-    async (request) => service.doubts(await scopeOf(request)),
+    async (request) => doubts(await scopeOf(request)),
   )
 
   app.get(
@@ -115,7 +126,67 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
         response: { 200: logbookSeries },
       },
     },
-    async (request) => service.chart(await scopeOf(request), request.query),
+    async (request) => chart(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/learning`,
+    {
+      schema: {
+        operationId: 'listLearning',
+        summary: 'Where more practice would pay, and which cooks are improving',
+        tags,
+        params: kitchenParams,
+        querystring: logbookFilters,
+        response: { 200: logbookLearning },
+      },
+    },
+    async (request) => learning(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/curve`,
+    {
+      schema: {
+        operationId: 'readCurve',
+        summary: 'Yields and minutes of a cook by her own repetition number, with the fitted curve',
+        tags,
+        params: kitchenParams,
+        querystring: curveQuery,
+        response: { 200: logbookCurve },
+      },
+    },
+    async (request) => curve(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/seasons`,
+    {
+      schema: {
+        operationId: 'listSeasons',
+        summary: 'Piles that go up and down with the year',
+        tags,
+        params: kitchenParams,
+        querystring: logbookFilters,
+        response: { 200: logbookSeasons },
+      },
+    },
+    async (request) => seasons(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/turns`,
+    {
+      schema: {
+        operationId: 'listTurns',
+        summary: 'When making or buying became the cheaper way, and weeks that lost far more than others',
+        tags,
+        params: kitchenParams,
+        querystring: logbookFilters,
+        response: { 200: logbookTurns },
+      },
+    },
+    async (request) => turns(await scopeOf(request), request.query),
   )
 
   app.post(

@@ -1,42 +1,41 @@
 import type { LogbookFilters, SummaryQuery } from '@fleam/contract'
-import { type LogbookGroup, MONEY_VIEWS, type RecordMoney, type SummaryCell } from '@fleam/core'
+import { type LogbookGroup, type MemberSums, type MemberYields, MONEY_VIEWS, type RecordMoney } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
-import { FROM_RECORDS, NAME, whereOf } from './where.ts'
+import { keysOfNumbers, type Names } from './names.ts'
+import { KEY, type NamedKind, NUMBER, whereOf } from './where.ts'
 
-/** What a member of a group is told by, and how it is called; a key of its own where nobody has to name it. */
-const MEMBERS: Readonly<Record<LogbookGroup | 'none', { key: string; name: string }>> = {
-  item: {
-    key: 'COALESCE(fabrications.item_id, fabrications.item)',
-    name: `MAX(${NAME.item})`,
-  },
-  style: {
-    key: 'COALESCE(fabrications.style_id, fabrications.style)',
-    name: `MAX(${NAME.style})`,
-  },
-  cook: {
-    key: 'COALESCE(fabrications.cook_id, fabrications.cook)',
-    name: `MAX(${NAME.cook})`,
-  },
-  supplier: {
-    key: 'COALESCE(fabrications.supplier_id, fabrications.supplier)',
-    name: `MAX(${NAME.supplier})`,
-  },
-  month: { key: "DATE_FORMAT(fabrications.date, '%Y-%m')", name: "DATE_FORMAT(MIN(fabrications.date), '%Y-%m')" },
-  week: { key: "DATE_FORMAT(fabrications.date, '%x-W%v')", name: "DATE_FORMAT(MIN(fabrications.date), '%x-W%v')" },
-  season: {
-    key: "ELT(MOD(MONTH(fabrications.date), 12) DIV 3 + 1, 'winter', 'spring', 'summer', 'autumn')",
-    name: "MAX(ELT(MOD(MONTH(fabrications.date), 12) DIV 3 + 1, 'winter', 'spring', 'summer', 'autumn'))",
-  },
-  size: { key: 'CAST(figures.size_from AS CHAR)', name: 'CAST(MAX(figures.size_from) AS CHAR)' },
-  stiffness: { key: 'CAST(CAST(rigor.value AS INT) AS CHAR)', name: 'CAST(CAST(MAX(rigor.value) AS INT) AS CHAR)' },
-  none: { key: 'NULL', name: 'NULL' },
+/** What a member of a group is told by in a row of figures: whole numbers where a key takes long to write. */
+const MEMBERS: Readonly<Record<LogbookGroup | 'none', string>> = {
+  ...NUMBER,
+  month: 'EXTRACT(YEAR_MONTH FROM figures.date)',
+  week: 'YEARWEEK(figures.date, 3)',
+  season: 'MOD(MONTH(figures.date), 12) DIV 3',
+  size: 'figures.size_from',
+  stiffness: 'CAST(rigor.value AS INT)',
+  none: 'NULL',
 }
 
+const SEASONS = ['winter', 'spring', 'summer', 'autumn'] as const
+
+export const isNamed = (group: SummaryQuery['group']): group is NamedKind => group in KEY
+
+/** How the key that the database told a member by is told outside: `2026-11`, `2026-W48`, `winter`. */
+function keyOf(group: SummaryQuery['group'], told: Told): string | null {
+  if (told === null) return null
+  const text = String(told)
+  if (group === 'month') return `${text.slice(0, 4)}-${text.slice(4)}`
+  if (group === 'week') return `${text.slice(0, 4)}-W${text.slice(4)}`
+  return group === 'season' ? (SEASONS[Number(told)] ?? null) : text
+}
+type Told = string | number | null
+
 /** How stiff the fish was, as it was found at the door. */
-const RIGOR_JOIN = `LEFT JOIN lot_checks AS rigor
-  ON rigor.kitchen_id = fabrications.kitchen_id AND rigor.lot_id = fabrications.lot_id
-  AND rigor.check_id = 'stiffness'`
+const RIGOR_JOIN = `LEFT JOIN fabrications ON fabrications.kitchen_id = figures.kitchen_id
+    AND fabrications.id = figures.fabrication_id
+  LEFT JOIN lot_checks AS rigor
+    ON rigor.kitchen_id = fabrications.kitchen_id AND rigor.lot_id = fabrications.lot_id
+    AND rigor.check_id = 'stiffness'`
 
 const COLUMN_OF: Readonly<Record<keyof RecordMoney, string>> = {
   spent: 'spent',
@@ -48,15 +47,8 @@ const COLUMN_OF: Readonly<Record<keyof RecordMoney, string>> = {
   unaccounted: 'unaccounted',
 }
 
-export interface NamedCell extends SummaryCell {
-  name: string | null
-}
-
-interface CellRow extends Record<keyof RecordMoney, number> {
-  member: string | null
-  name: string | null
-  item: string
-  style: string
+interface SumsRow extends Record<keyof RecordMoney, number> {
+  member: Told
   records: number
   units: string | number
   ap: number
@@ -68,38 +60,70 @@ interface CellRow extends Record<keyof RecordMoney, number> {
   minutesVariance: number | null
 }
 
-/** Records that count, summed by the database: one row for each member, item and style. */
-export async function cellsOf(
+interface YieldsRow {
+  member: Told
+  item: number
+  style: number
+  n: number
+  mean: number
+  variance: number
+}
+
+/** Records that count, summed by the database: by member, and their yields by member, item and style. */
+export async function sumsOf(
   scope: Scope,
   filters: LogbookFilters,
   group: SummaryQuery['group'],
-): Promise<NamedCell[]> {
-  const { key, name } = MEMBERS[group]
+  names: Names | null,
+): Promise<{ sums: MemberSums[]; yields: MemberYields[] }> {
   const where = whereOf(scope, filters)
-  const rows = await scope.database.sequelize.query<CellRow>(
-    `SELECT ${key} AS member, ${name} AS name,
-       COALESCE(fabrications.item_id, fabrications.item) AS item,
-       COALESCE(fabrications.style_id, fabrications.style) AS style,
-       COUNT(*) AS records, COALESCE(SUM(figures.units), 0) AS units,
-       SUM(figures.ap) AS ap, SUM(figures.primary_weight) AS primaryWeight,
-       AVG(figures.portion_yield) AS yieldMean, VAR_POP(figures.portion_yield) AS yieldVariance,
-       COUNT(figures.minutes_per_unit) AS minutesCount,
-       AVG(figures.minutes_per_unit) AS minutesMean, VAR_POP(figures.minutes_per_unit) AS minutesVariance,
-       ${MONEY_VIEWS.map((view) => `SUM(figures.${COLUMN_OF[view]}) AS ${view}`).join(', ')}
-     FROM ${FROM_RECORDS} ${group === 'stiffness' ? RIGOR_JOIN : ''}
-     WHERE ${where.sql} AND figures.is_counted
-     GROUP BY 1, item, style`,
-    { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
-  )
-  return rows.map(cellOfRow)
+  const from = `fabrication_figures AS figures ${group === 'stiffness' ? RIGOR_JOIN : ''}
+     WHERE ${where.sql} AND figures.is_counted`
+  const options = { type: QueryTypes.SELECT as const, replacements: where.values, ...within(scope) }
+  const { sequelize } = scope.database
+  const [sums, yields] = await Promise.all([
+    sequelize.query<SumsRow>(
+      `SELECT ${MEMBERS[group]} AS member, COUNT(*) AS records, COALESCE(SUM(figures.units), 0) AS units,
+         SUM(figures.ap) AS ap, SUM(figures.primary_weight) AS primaryWeight,
+         AVG(figures.portion_yield) AS yieldMean, VAR_POP(figures.portion_yield) AS yieldVariance,
+         COUNT(figures.minutes_per_unit) AS minutesCount,
+         AVG(figures.minutes_per_unit) AS minutesMean, VAR_POP(figures.minutes_per_unit) AS minutesVariance,
+         ${MONEY_VIEWS.map((view) => `SUM(figures.${COLUMN_OF[view]}) AS ${view}`).join(', ')}
+       FROM ${from} GROUP BY 1`,
+      options,
+    ),
+    // Nobody is compared with others where there is but one member.
+    group === 'none'
+      ? []
+      : sequelize.query<YieldsRow>(
+          `SELECT ${MEMBERS[group]} AS member, figures.item_no AS item, figures.style_no AS style, COUNT(*) AS n,
+             AVG(figures.portion_yield) AS mean, VAR_POP(figures.portion_yield) AS variance
+           FROM ${from} GROUP BY 1, 2, 3`,
+          options,
+        ),
+  ])
+  const numbers = sums.flatMap(({ member }) => (member === null ? [] : [Number(member)]))
+  const keys = names && isNamed(group) ? await keysOfNumbers(scope, group, names, numbers) : null
+  const memberOf = (told: Told) => (told !== null && keys ? (keys.get(Number(told)) ?? null) : keyOf(group, told))
+  return {
+    sums: sums.map((row) => ({ ...sumsOfRow(row), member: memberOf(row.member) })),
+    yields: yields.map(({ member, item, style, n, mean, variance }) => ({
+      member: memberOf(member),
+      comparable: `${item} ${style}`,
+      portionYield: { n, mean, squares: variance * n },
+    })),
+  }
 }
 
-function cellOfRow(row: CellRow): NamedCell {
-  const { member, name, item, style, records, units, ap, primaryWeight } = row
+function sumsOfRow({
+  member: _member,
+  units,
+  records,
+  ap,
+  primaryWeight,
+  ...row
+}: SumsRow): Omit<MemberSums, 'member'> {
   return {
-    member,
-    name,
-    comparable: JSON.stringify([item, style]),
     records,
     units: Number(units),
     ap,

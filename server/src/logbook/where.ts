@@ -7,41 +7,39 @@ export interface Where {
   values: Record<string, unknown>
 }
 
-/** Records with what they come to; names stand beside them where there is a row to read them from. */
-export const FROM_RECORDS = `fabrications
-  JOIN fabrication_figures AS figures
-    ON figures.kitchen_id = fabrications.kitchen_id AND figures.fabrication_id = fabrications.id
-  LEFT JOIN items ON items.kitchen_id = fabrications.kitchen_id AND items.id = fabrications.item_id
-  LEFT JOIN styles ON styles.kitchen_id = fabrications.kitchen_id AND styles.id = fabrications.style_id
-  LEFT JOIN suppliers ON suppliers.kitchen_id = fabrications.kitchen_id AND suppliers.id = fabrications.supplier_id
-  LEFT JOIN cooks ON cooks.kitchen_id = fabrications.kitchen_id AND cooks.id = fabrications.cook_id`
+/** What each of the four is told by in a row of figures: an id, or the name as it was written. */
+export const KEY = {
+  item: 'figures.item_key',
+  style: 'figures.style_key',
+  cook: 'figures.cook_key',
+  supplier: 'figures.supplier_key',
+} as const
+export type NamedKind = keyof typeof KEY
 
-const COLUMNS = { item: 'item_id', style: 'style_id', supplier: 'supplier_id', cook: 'cook_id' } as const
+/** The same as numbers, by which the database groups. */
+export const NUMBER: Readonly<Record<NamedKind, string>> = {
+  item: 'figures.item_no',
+  style: 'figures.style_no',
+  cook: 'figures.cook_no',
+  supplier: 'figures.supplier_no',
+}
 
-/** The records of a scope's kitchen that filters let through. */
+/** Conditions on rows of figures: the records of a scope's kitchen that filters let through. */
 export function whereOf({ kitchen }: Scope, filters: LogbookFilters): Where {
-  const conditions = ['fabrications.kitchen_id = :kitchenId']
+  const conditions = ['figures.kitchen_id = :kitchenId']
   const values: Where['values'] = { kitchenId: kitchen.id }
   const add = (condition: string, name: string, value: unknown) => {
     conditions.push(condition)
     values[name] = value
   }
-  if (filters.from) add('fabrications.date >= :from', 'from', filters.from)
-  if (filters.to) add('fabrications.date <= :to', 'to', filters.to)
-  for (const [name, column] of Object.entries(COLUMNS)) {
-    const chosen = filters[name as keyof typeof COLUMNS]
-    if (chosen) add(`fabrications.${column} IN (:${name})`, name, [chosen].flat())
+  if (filters.from) add('figures.date >= :from', 'from', filters.from)
+  if (filters.to) add('figures.date <= :to', 'to', filters.to)
+  for (const [name, column] of Object.entries(KEY)) {
+    const chosen = filters[name as NamedKind]
+    if (chosen) add(`${column} IN (:${name})`, name, [chosen].flat())
   }
   return { sql: conditions.join(' AND '), values }
 }
 
 /** Text as people read it, whatever a column holds it as: capitals and accents part nothing. */
 export const readable = (column: string) => `CONVERT(${column} USING utf8mb4) COLLATE utf8mb4_unicode_ci`
-
-/** What things are called now; as it was written where there is no row to read it from. */
-export const NAME = {
-  item: `COALESCE(${readable('items.name')}, ${readable('fabrications.item')})`,
-  style: `COALESCE(${readable('styles.name')}, ${readable('fabrications.style')})`,
-  cook: `COALESCE(${readable('cooks.name')}, ${readable('fabrications.cook')})`,
-  supplier: `COALESCE(${readable('suppliers.name')}, ${readable('fabrications.supplier')})`,
-} as const

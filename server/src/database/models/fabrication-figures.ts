@@ -1,6 +1,6 @@
-import type { Balance, KeptBeam } from '@fleam/core'
+import type { Balance, TakenTwice } from '@fleam/core'
 import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
-import { json, maybeWhole, ref, whole, words, yesNo } from './columns.ts'
+import { day, json, longWords, maybeWhole, maybeWords, ref, whole, words, yesNo } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'
 
 /** What a closed record comes to: as it was worked out, not rounded. */
@@ -8,11 +8,22 @@ export interface FabricationFiguresModel
   extends Model<InferAttributes<FabricationFiguresModel>, InferCreationAttributes<FabricationFiguresModel>> {
   kitchenId: string
   fabricationId: string
+  /** Of the record, so that many are filtered, sorted and summed without it. */
+  date: string
+  /** Ids; written names where there is no row that they lead to. */
+  itemKey: string
+  styleKey: string
+  cookKey: string | null
+  supplierKey: string | null
   /** The number of the formulas, and how many facts there were. */
   formulas: number
   factCount: number
   /** It counts in means and sums. */
   isCounted: boolean
+  /** How many causes of loss were named. */
+  causes: number
+  /** One of them lasts: what is usual begins anew with this record. */
+  isBaseline: boolean
   ap: number
   primaryWeight: number
   portionYield: number
@@ -31,7 +42,10 @@ export interface FabricationFiguresModel
   unused: number
   demoted: number
   unaccounted: number
-  beam: KeptBeam
+  /** Lot, notes and names without a row, in which words are looked for; null where nothing was written. */
+  written: string | null
+  /** Weighings that were taken twice. */
+  twice: TakenTwice[]
 }
 
 const exact = () => ({ type: DataTypes.DOUBLE, allowNull: false }) as const
@@ -43,9 +57,16 @@ export const defineFabricationFigures = (database: Sequelize) =>
     {
       kitchenId: { ...ref(), primaryKey: true },
       fabricationId: { ...ref(), primaryKey: true },
+      date: day(),
+      itemKey: words(),
+      styleKey: words(),
+      cookKey: maybeWords(),
+      supplierKey: maybeWords(),
       formulas: whole(),
       factCount: whole(),
       isCounted: yesNo(),
+      causes: whole(),
+      isBaseline: yesNo(),
       ap: exact(),
       primaryWeight: exact(),
       portionYield: exact(),
@@ -63,7 +84,8 @@ export const defineFabricationFigures = (database: Sequelize) =>
       unused: exact(),
       demoted: exact(),
       unaccounted: exact(),
-      beam: { ...json(), ...parsedJson('beam') },
+      written: longWords(),
+      twice: { ...json(), ...parsedJson('twice') },
     },
     { tableName: 'fabrication_figures' },
   )

@@ -5,10 +5,12 @@ import { defineCautionOverride } from './caution-override.ts'
 import { defineContainer } from './container.ts'
 import { defineCook } from './cook.ts'
 import { defineFabrication } from './fabrication.ts'
+import { defineFabricationBeam } from './fabrication-beam.ts'
 import { defineFabricationBoard } from './fabrication-board.ts'
 import { defineFabricationFigures } from './fabrication-figures.ts'
 import { defineFabricationConsumable, defineFabricationLabour, defineFabricationOffer } from './fabrication-lists.ts'
 import { defineFabricationPile } from './fabrication-pile.ts'
+import { defineFabricationPileFigures } from './fabrication-pile-figures.ts'
 import { defineFabricationVersion } from './fabrication-version.ts'
 import { defineFact } from './fact.ts'
 import { defineItem } from './item.ts'
@@ -42,12 +44,14 @@ const modelsOf = (database: Sequelize) => ({
   Container: defineContainer(database),
   Cook: defineCook(database),
   Fabrication: defineFabrication(database),
+  FabricationBeam: defineFabricationBeam(database),
   FabricationBoard: defineFabricationBoard(database),
   FabricationConsumable: defineFabricationConsumable(database),
   FabricationFigures: defineFabricationFigures(database),
   FabricationLabour: defineFabricationLabour(database),
   FabricationOffer: defineFabricationOffer(database),
   FabricationPile: defineFabricationPile(database),
+  FabricationPileFigures: defineFabricationPileFigures(database),
   FabricationVersion: defineFabricationVersion(database),
   Fact: defineFact(database),
   Item: defineItem(database),

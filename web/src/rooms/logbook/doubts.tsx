@@ -53,5 +53,23 @@ export function whyWords(why: Doubt['why'], format: Format): string {
       }`
     case 'yield':
       return `portion yield ${format.share(why.portionYield)}, usually ${format.share(why.usual)}.`
+    case 'twice':
+      return `${why.pile}: ${format.weight(why.grams)} twice within ${format.number(Math.max(why.seconds, 0.1), 1)} s. The same piece?`
+    case 'weight':
+      return `one weighs ${format.weight(why.weight)}, usually ${format.weight(why.usual)}. ${UNIT_ASKED}`
+    case 'pile':
+      return `${why.pile}: ${format.share(why.share)} of the weight, usually ${format.share(why.usual)}.${
+        why.factor === null
+          ? ''
+          : why.factor > 1 && why.factor < 10
+            ? ' Weighed twice, or in another unit?'
+            : ` ${UNIT_ASKED}`
+      }`
+    case 'emptied':
+      return `${why.pile} is all but missing, and ${why.into} has ${format.share(why.share)} more. Emptied into it?`
+    case 'container':
+      return `every piece of ${why.pile} is ${format.weight(why.heavier)} heavier than usual: ${why.container} (${format.weight(why.grams)}) left on?`
   }
 }
+
+const UNIT_ASKED = 'Weighed in another unit?'

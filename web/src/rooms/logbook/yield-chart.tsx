@@ -1,5 +1,5 @@
-import { type ChartSignal, controlChart } from '@fleam/core'
-import { lazy, Suspense, useMemo } from 'react'
+import type { LogbookSeries } from '@fleam/contract'
+import { lazy, Suspense } from 'react'
 import { Link } from 'react-router-dom'
 import { useLogbookSeries } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
@@ -18,8 +18,7 @@ export function YieldChart({ view }: { view: LogbookView }) {
   const { filters } = view
   const [item, style, cook] = [one(filters.item), one(filters.style), one(filters.cook)]
   const series = useLogbookSeries(item, style, cook)
-  const points = series.data?.points
-  const chart = useMemo(() => (points ? controlChart(points) : null), [points])
+  const chart = series.data
   return (
     <section aria-labelledby="yields">
       <h2 id="yields">Portion yield through time</h2>
@@ -27,28 +26,23 @@ export function YieldChart({ view }: { view: LogbookView }) {
         <p className="quiet">Choose an item and a cut style above to see what is usual, and what was not.</p>
       ) : series.isError ? (
         <Failed error={series.error} retry={() => void series.refetch()} />
-      ) : !points || !chart ? (
+      ) : !chart ? (
         <Loading what="the yields" />
       ) : chart.limits.length === 0 ? (
-        <p>{points.length} of the eight records that limits take. They are drawn from eight on.</p>
+        <p>{chart.points.length} of the eight records that limits take. They are drawn from eight on.</p>
       ) : (
         <>
           <Suspense fallback={<div className={css.chart} />}>
-            <ControlLines points={points} limits={chart.limits} />
+            <ControlLines points={chart.points} limits={chart.limits} />
           </Suspense>
-          <Signals points={points} signals={chart.signals} />
+          <Signals chart={chart} />
         </>
       )}
     </section>
   )
 }
 
-interface SignalsProps {
-  points: readonly { id: string; day: string; value: number; causes: number }[]
-  signals: readonly ChartSignal[]
-}
-
-function Signals({ points, signals }: SignalsProps) {
+function Signals({ chart: { points, signals } }: { chart: LogbookSeries }) {
   const format = useFormat()
   if (signals.length === 0) return <p>Nothing lies outside what is usual.</p>
   return (

@@ -1,0 +1,36 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import type { LogbookDoubts } from '@fleam/contract'
+import { type Doubt, type DoubtRecord, doubtsOf } from '@fleam/core'
+import { containers } from '../containers/index.ts'
+import type { Scope } from '../scope/index.ts'
+import { doubtRecords, itemsClosed } from './doubts-store.ts'
+import { type Names, nameOf, namesOf } from './names.ts'
+
+/** So many are told at a time: nobody looks at more. */
+const MAX_DOUBTS = 200
+
+/** Records that cannot be right, newest first, each with what it is. */
+export async function doubts(scope: Scope): Promise<LogbookDoubts> {
+  const [items, names, known] = await Promise.all([itemsClosed(scope), namesOf(scope), containers(scope)])
+  const found: LogbookDoubts['doubts'] = []
+  let records = 0
+  // Item by item: between two of them others are served.
+  for (const item of items) {
+    const own = await doubtRecords(scope, item)
+    records += own.length
+    const byId = new Map(own.map((record) => [record.id, record]))
+    for (const why of doubtsOf(own, known)) found.push(namedDoubt(why, byId.get(why.id) as DoubtRecord, names))
+    await nextTurn()
+  }
+  found.sort((a, b) => (a.date === b.date ? 0 : a.date < b.date ? 1 : -1))
+  return { doubts: found.slice(0, MAX_DOUBTS), records }
+}
+
+const namedDoubt = (why: Doubt, { id, day, item, style, cook }: DoubtRecord, names: Names) => ({
+  id,
+  date: day,
+  item: nameOf(names, 'item', item),
+  style: nameOf(names, 'style', style),
+  cook: nameOf(names, 'cook', cook),
+  why,
+})

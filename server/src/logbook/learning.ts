@@ -1,0 +1,93 @@
+import type { CurveQuery, LogbookCurve, LogbookFilters, LogbookLearning } from '@fleam/contract'
+import { type Day, improvementsOf, learningCurve, type PracticeRecord, practiceOf } from '@fleam/core'
+import { QueryTypes } from 'sequelize'
+import { dayOf, type Scope, within } from '../scope/index.ts'
+import { refuseFilters } from './filters.ts'
+import { type Names, nameOf, namesOf } from './names.ts'
+import { KEY, whereOf } from './where.ts'
+
+/** Counted records, oldest first, as far as they say what cooks learn. */
+function practiceRecords(scope: Scope, filters: LogbookFilters): Promise<PracticeRecord[]> {
+  const where = whereOf(scope, filters)
+  return scope.database.sequelize.query<PracticeRecord>(
+    `SELECT figures.fabrication_id AS id, CAST(figures.date AS CHAR) AS day, figures.item_key AS item,
+       figures.style_key AS style, figures.cook_key AS cook, figures.supplier_key AS supplier,
+       figures.units AS units, figures.ap AS ap, figures.primary_weight AS primaryWeight,
+       figures.portion_yield AS portionYield, figures.minutes_per_unit AS minutesPerUnit, figures.spent AS spent
+     FROM fabrication_figures AS figures WHERE ${where.sql} AND figures.is_counted AND figures.cook_key IS NOT NULL
+     ORDER BY figures.date, figures.fabrication_id`,
+    { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
+  )
+}
+
+interface PileMean {
+  cook: string
+  item: string
+  style: string
+  pile: string
+  name: string
+  records: number
+  mean: number
+}
+
+/** Mean shares of the piles that are no portions, by cook, item and style. */
+function pileMeans(scope: Scope, filters: LogbookFilters): Promise<PileMean[]> {
+  const where = whereOf(scope, filters)
+  return scope.database.sequelize.query<PileMean>(
+    `SELECT ${KEY.cook} AS cook, ${KEY.item} AS item, ${KEY.style} AS style, piles.pile_key AS pile,
+       MAX(piles.name) AS name, COUNT(*) AS records, AVG(piles.share) AS mean
+     FROM fabrication_figures AS figures JOIN fabrication_pile_figures AS piles
+       ON piles.kitchen_id = figures.kitchen_id AND piles.fabrication_id = figures.fabrication_id
+     WHERE ${where.sql} AND figures.is_counted AND figures.cook_key IS NOT NULL AND piles.class <> 'primary'
+     GROUP BY figures.cook_no, figures.item_no, figures.style_no, piles.pile_key`,
+    { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
+  )
+}
+
+/** Where more practice would pay, at which pile, and who is improving. */
+export async function learning(scope: Scope, filters: LogbookFilters): Promise<LogbookLearning> {
+  await refuseFilters(scope, filters)
+  const [records, means, names] = await Promise.all([
+    practiceRecords(scope, filters),
+    pileMeans(scope, filters),
+    namesOf(scope),
+  ])
+  const to: Day = filters.to ?? dayOf(scope)
+  const from: Day = filters.from ?? records[0]?.day ?? to
+  const named = <T extends { cook: string; item: string; style: string }>(each: T) => ({
+    ...each,
+    ...namesOfStyle(names, each),
+    cookName: nameOf(names, 'cook', each.cook),
+  })
+  return {
+    practice: practiceOf(records, from, to).map((each) => named({ ...each, pile: mostMore(means, each) })),
+    improving: improvementsOf(records).map(named),
+  }
+}
+
+export const namesOfStyle = (names: Names, { item, style }: { item: string; style: string }) => ({
+  itemName: nameOf(names, 'item', item),
+  styleName: nameOf(names, 'style', style),
+})
+
+/** The pile that a cook has most more of than the others at the same item and style. */
+function mostMore(means: readonly PileMean[], { cook, item, style }: Pick<PileMean, 'cook' | 'item' | 'style'>) {
+  const own = means.filter((each) => each.item === item && each.style === style)
+  const differences = own.flatMap((mine) => {
+    if (mine.cook !== cook) return []
+    const others = own.filter((each) => each.cook !== cook && each.pile === mine.pile)
+    const records = others.reduce((sum, each) => sum + each.records, 0)
+    if (records === 0) return []
+    const mean = others.reduce((sum, each) => sum + each.mean * each.records, 0) / records
+    return [{ name: mine.name, difference: mine.mean - mean }]
+  })
+  const [most] = differences.sort((a, b) => b.difference - a.difference)
+  return most && most.difference > 0 ? most : null
+}
+
+/** A cook's records of one item and style by her own repetition number: of all she ever cut of it. */
+export async function curve(scope: Scope, query: CurveQuery): Promise<LogbookCurve> {
+  await refuseFilters(scope, query)
+  const records = await practiceRecords(scope, query)
+  return { yields: learningCurve(records, 'portion-yield'), minutes: learningCurve(records, 'minutes') }
+}
