@@ -74,6 +74,8 @@ export type LogbookSort = (typeof LOGBOOK_SORTS)[number]
 const MAX_LISTED = 200
 export const recordsQuery = z.strictObject({
   ...filters,
+  /** These records alone. */
+  id: chosen,
   /** Found in the names and notes of a record. */
   words: z.string().max(200).default(''),
   counted: z.enum(['yes', 'no', 'all']).default('all'),
@@ -87,6 +89,7 @@ export type RecordsQuery = z.infer<typeof recordsQuery>
 
 /** Which records a file is made of. */
 export const logbookExportQuery = recordsQuery.pick({
+  id: true,
   from: true,
   to: true,
   item: true,

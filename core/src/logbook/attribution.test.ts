@@ -18,7 +18,12 @@ test('one cook alone; and records that do not tell', () => {
   expect(attributionsOf([...records('marit', 'old', 0.42), ...records('ondine', 'old', 0.38)], before, -0.02)).toEqual([
     { of: 'cook', kind: 'one', moved: ['ondine'], held: ['marit'] },
   ])
-  expect(attributionsOf(records('marit', 'old', 0.38, 1), before, -0.04)).toEqual([])
+  const one = records('marit', 'old', 0.38, 1)
+  expect(attributionsOf(one, before, -0.04)).toEqual([])
+  // One record of each is enough to say that it is none of them.
+  expect(attributionsOf([...one, ...records('ondine', 'old', 0.38, 1)], before, -0.04)).toEqual([
+    { of: 'cook', kind: 'all', moved: ['marit', 'ondine'], held: [] },
+  ])
 })
 
 test('piles that moved come with how far, what moved most first; another pile is no move', () => {

@@ -18,7 +18,8 @@ export interface Attribution {
   held: string[]
 }
 
-const MIN_RECORDS = 2
+/** One alone is told from no single record; that all moved is told from one of each. */
+const MIN_ALONE = 2
 /** Of the whole difference: so much and more is the change, so little and less is none. */
 const MOVED = 0.5
 const HELD = 1 / 3
@@ -45,17 +46,19 @@ function attributionOf(
 ): Attribution | null {
   const known = (records: readonly Attributed[]) => records.filter((record) => record[of] !== null)
   const earlier = groupBy(known(before), (record) => record[of] as string)
-  const moved: string[] = []
-  const held: string[] = []
+  const moved = new Map<string, number>()
+  const held = new Map<string, number>()
   for (const [key, own] of groupBy(known(recent), (record) => record[of] as string)) {
     const mine = earlier.get(key) ?? []
-    if (own.length < MIN_RECORDS || mine.length === 1) continue
+    if (mine.length === 1) continue
     // Somebody new is held against what everybody had.
     const off = (meanOf(own) - meanOf(mine.length > 0 ? mine : before)) / difference
-    if (off >= MOVED) moved.push(key)
-    else if (Math.abs(off) <= HELD) held.push(key)
+    if (off >= MOVED) moved.set(key, own.length)
+    else if (Math.abs(off) <= HELD) held.set(key, own.length)
   }
-  if (moved.length === 1 && held.length > 0) return { of, kind: 'one', moved, held }
-  if (moved.length > 1 && held.length === 0) return { of, kind: 'all', moved, held }
+  const who = { of, moved: [...moved.keys()], held: [...held.keys()] }
+  const isTold = (counts: ReadonlyMap<string, number>) => [...counts.values()].some((count) => count >= MIN_ALONE)
+  if (moved.size === 1 && isTold(moved) && isTold(held)) return { ...who, kind: 'one' }
+  if (moved.size > 1 && held.size === 0) return { ...who, kind: 'all' }
   return null
 }

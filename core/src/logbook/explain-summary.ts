@@ -73,7 +73,12 @@ export function explainEnd(
 }
 
 /** The difference that a change is, as the mean of the last weeks less that of those before. */
-export function explainChange({ what, of, recent, before }: Omit<Change, 'key' | 'item' | 'attributions'>): Explanation {
+export function explainChange({
+  what,
+  of,
+  recent,
+  before,
+}: Omit<Change, 'key' | 'item' | 'attributions'>): Explanation {
   const quantity = what === 'minutes' ? 'minutes' : 'share'
   return {
     title: what === 'minutes' ? 'Minutes a unit, now less before' : 'Portion yield, now less before',

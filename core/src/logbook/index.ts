@@ -3,6 +3,7 @@ export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './contr
 export { CHART_BASELINE, controlChart } from './control-chart.ts'
 export type { Doubt, DoubtContainer, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
 export { doubtsOf, takenTwice } from './doubts/index.ts'
+export { explainImprovement, explainOddWeek, explainPortionMoney, explainPractice } from './explain-stories.ts'
 export {
   explainAgainst,
   explainChange,

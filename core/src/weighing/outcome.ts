@@ -47,6 +47,8 @@ export const LOSS_CAUSES = [
   'too-warm',
   'ran-out',
   'wrong-item',
+  'other-goods',
+  'cut-otherwise',
 ] as const
 export type LossCause = (typeof LOSS_CAUSES)[number]
 

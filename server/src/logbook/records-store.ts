@@ -144,14 +144,15 @@ async function wholeRecords(scope: Scope, ids: readonly string[], names: Names):
 }
 
 /** By what records are found: every word has to stand somewhere in the names or in what was written. */
-async function whereFound(
-  scope: Scope,
-  query: Pick<RecordsQuery, 'words' | 'counted'> & LogbookExportQuery,
-): Promise<Where> {
+async function whereFound(scope: Scope, query: LogbookExportQuery): Promise<Where> {
   const where = whereOf(scope, query)
   const sought = query.words.split(/\s+/).filter((word) => word !== '')
   const conditions = query.counted === 'all' ? [] : [`AND figures.is_counted = ${query.counted === 'yes' ? 1 : 0}`]
   const values = { ...where.values }
+  if (query.id) {
+    conditions.push('AND figures.fabrication_id IN (:ids)')
+    values.ids = [query.id].flat()
+  }
   for (const [at, ids] of (sought.length > 0 ? await idsNamed(scope, sought) : []).entries()) {
     const found = [`figures.written LIKE :word${at}`]
     values[`word${at}`] = `%${(sought[at] as string).replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`

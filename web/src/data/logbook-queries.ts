@@ -1,17 +1,23 @@
 import type {
+  FabricationState,
   LogbookChanges,
+  LogbookCurve,
   LogbookDoubts,
   LogbookExportQuery,
   LogbookFilters,
+  LogbookLearning,
   LogbookPage,
+  LogbookSeasons,
   LogbookSeries,
   LogbookSort,
   LogbookSummaryAnswer,
+  LogbookTurns,
   RecordsQuery,
   SummaryQuery,
 } from '@fleam/contract'
-import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { getJson } from './api.ts'
+import { editOf } from '@fleam/contract'
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { getJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './paths.ts'
 
@@ -62,6 +68,17 @@ export function useLogbookRecords(filters: LogbookFilters, asked: RecordsAsked) 
   })
 }
 
+/** Some records by their ids, in the order of their days. */
+export function useRecordsBeside(ids: readonly string[]) {
+  const { id } = useKitchen()
+  const search = searchOf({ id: ids, order: 'ascending' })
+  return useQuery({
+    queryKey: [...logbookKey(id), 'beside', search],
+    queryFn: async () => (await getJson<LogbookPage>(`${kitchenPath(id)}/logbook/records?${search}`)).rows,
+    enabled: ids.length > 0,
+  })
+}
+
 /** How many closed records there are of a kind. */
 export function useLogbookTotal(asked: Pick<RecordsQuery, 'counted'>) {
   const { id } = useKitchen()
@@ -99,5 +116,64 @@ export function useLogbookSeries(item: string | null, style: string | null, cook
     queryFn: () => getJson<LogbookSeries>(`${kitchenPath(id)}/logbook/chart?${search}`),
     enabled: item !== null && style !== null,
     placeholderData: keepPreviousData,
+  })
+}
+
+/** Where more practice would pay, and which cooks are improving. */
+export function useLogbookLearning(filters: LogbookFilters) {
+  const { id } = useKitchen()
+  const search = searchOf({ ...filters })
+  return useQuery({
+    queryKey: [...logbookKey(id), 'learning', search],
+    queryFn: () => getJson<LogbookLearning>(`${kitchenPath(id)}/logbook/learning?${search}`),
+    placeholderData: keepPreviousData,
+  })
+}
+
+/** A cook's records of an item and style by her own repetition number; asked for once all three are chosen. */
+export function useLogbookCurve(item: string | null, style: string | null, cook: string | null) {
+  const { id } = useKitchen()
+  const search = searchOf({ item: item ?? '', style: style ?? '', cook: cook ?? '' })
+  return useQuery({
+    queryKey: [...logbookKey(id), 'curve', search],
+    queryFn: () => getJson<LogbookCurve>(`${kitchenPath(id)}/logbook/curve?${search}`),
+    enabled: item !== null && style !== null && cook !== null,
+    placeholderData: keepPreviousData,
+  })
+}
+
+/** Piles that go up and down with the year. */
+export function useLogbookSeasons(filters: LogbookFilters) {
+  const { id } = useKitchen()
+  const search = searchOf({ ...filters })
+  return useQuery({
+    queryKey: [...logbookKey(id), 'seasons', search],
+    queryFn: () => getJson<LogbookSeasons>(`${kitchenPath(id)}/logbook/seasons?${search}`),
+    placeholderData: keepPreviousData,
+  })
+}
+
+/** When the cheaper way was another, and weeks that lost far more than others. */
+export function useLogbookTurns(filters: LogbookFilters) {
+  const { id } = useKitchen()
+  const search = searchOf({ ...filters })
+  return useQuery({
+    queryKey: [...logbookKey(id), 'turns', search],
+    queryFn: () => getJson<LogbookTurns>(`${kitchenPath(id)}/logbook/turns?${search}`),
+    placeholderData: keepPreviousData,
+  })
+}
+
+/** Takes a record out of every mean, with a reason; it can be counted again from its verdict. */
+export function useLeaveOut(fabricationId: string) {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: async (leftOut: string) => {
+      const path = `${kitchenPath(id)}/fabrications/${fabricationId}`
+      const { record } = await getJson<FabricationState>(path)
+      return putJson<FabricationState>(path, editOf(record, { leftOut }))
+    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id] }),
   })
 }

@@ -19,4 +19,6 @@ export const CAUSE_WORDS: Readonly<Record<LossCause, string>> = {
   'too-warm': 'too warm on the board',
   'ran-out': 'string, bags or labels ran out',
   'wrong-item': 'wrong item for this style',
+  'other-goods': 'other goods than before',
+  'cut-otherwise': 'cut another way than before',
 }

@@ -40,6 +40,10 @@ export const monthWords = (month: string): string =>
     new Date(`${month}-01T12:00:00Z`),
   )
 
+/** `January` of a month of the year, 1 to 12. */
+export const monthOfYearWords = (month: number): string =>
+  new Intl.DateTimeFormat(locale, { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2026, month - 1, 15)))
+
 /** `Tuesday 24 November` of now, in the kitchen's zone. */
 export function todayWords(timeZone: string, now: Date): string {
   return new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long', timeZone }).format(now)

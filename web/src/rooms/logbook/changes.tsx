@@ -2,37 +2,44 @@ import type { LogbookChanges } from '@fleam/contract'
 import { explainChange, explainChangeMoney } from '@fleam/core'
 import { useLogbookChanges } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
-import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { Answer, waitingFor } from './answer.tsx'
 import { MaybeOpened } from './maybe-opened.tsx'
 
 type Change = LogbookChanges['changes'][number]
 
 /** What is not what it was, beyond what chance would do; and that nothing is, where nothing is. */
 export function Changes() {
-  const { data, isError, error, refetch } = useLogbookChanges()
-  if (isError) return <Failed error={error} retry={() => void refetch()} />
-  if (!data) return null
+  const asked = useLogbookChanges()
+  const { changes = [], tests = 0 } = asked.data ?? {}
   return (
-    <section aria-labelledby="changes">
-      <h2 id="changes">What changed</h2>
-      {data.changes.length === 0 ? (
+    <Answer id="changes" question="What changed" waiting={waitingFor('what changed', asked)}>
+      {changes.length === 0 ? (
         <p>
-          {data.tests === 0
+          {tests === 0
             ? 'Too few records yet to say: it takes four of a style, a cook or a supplier in the last four weeks, and four in the twelve before.'
-            : `Nothing changed in the last four weeks beyond chance: ${data.tests} comparisons with the twelve weeks before.`}
+            : `Nothing changed in the last four weeks beyond chance: ${tests} comparisons with the twelve weeks before.`}
         </p>
       ) : (
         <ul>
-          {data.changes.map((change) => (
+          {changes.map((change) => (
             <li key={`${change.of} ${change.key} ${change.what}`}>
               <ChangeWords change={change} />
             </li>
           ))}
         </ul>
       )}
-    </section>
+    </Answer>
   )
+}
+
+const namesIn = (names: readonly string[]) => new Intl.ListFormat('en-GB', { type: 'conjunction' }).format(names)
+
+/** Whose change it is: `it is Brindlemere Meats, not the others`. */
+export function attributionWords({ of, kind, moved, held }: Change['attributions'][number]): string {
+  if (kind === 'one')
+    return `It is ${moved[0]}: ${namesIn(held)} ${held.length === 1 ? 'holds' : 'hold'} what they had.`
+  return `Not one ${of} alone: ${namesIn(moved)} alike.`
 }
 
 function ChangeWords({ change }: { change: Change }) {
@@ -58,7 +65,7 @@ function ChangeWords({ change }: { change: Change }) {
           </strong>
         </>
       )}
-      .{' '}
+      . {change.attributions.map((each) => `${attributionWords(each)} `)}
       <span className="quiet">
         {recent.records} records against {before.records} before.
       </span>

@@ -1,18 +1,20 @@
 import type { ChartLimits } from '@fleam/core'
+import { useNavigate } from 'react-router-dom'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { dayWords } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './logbook.module.css'
 
 interface ControlLinesProps {
-  points: readonly { day: string; value: number }[]
+  points: readonly { id: string; day: string; value: number }[]
   limits: readonly ChartLimits[]
 }
 
-/** Each record as a point, with the middle and the limits of its stretch. */
+/** Each record as a point that leads to it, with the middle and the limits of its stretch. */
 export default function ControlLines({ points, limits }: ControlLinesProps) {
   const format = useFormat()
-  const data = points.map(({ day, value }, at) => ({ at, day, value }))
+  const navigate = useNavigate()
+  const data = points.map(({ id, day, value }, at) => ({ at, id, day, value }))
   const words = points.map(({ day, value }) => `${day}: ${format.share(value)}`).join('; ')
   const all = [...points.map(({ value }) => value), ...limits.flatMap(({ low, high }) => [low, high])]
   const [bottom, top] = [Math.min(...all), Math.max(...all)]
@@ -60,6 +62,14 @@ export default function ControlLines({ points, limits }: ControlLinesProps) {
             stroke="var(--ink)"
             strokeWidth={1.5}
             dot={{ r: 3, fill: 'var(--ink)' }}
+            activeDot={{
+              r: 6,
+              cursor: 'pointer',
+              onClick: (_event: unknown, dot: unknown) => {
+                const { payload } = dot as { payload?: { id: string } }
+                if (payload) void navigate(`/verdict/${payload.id}`)
+              },
+            }}
             isAnimationActive={false}
           />
         </LineChart>

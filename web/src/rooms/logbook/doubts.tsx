@@ -1,9 +1,11 @@
 import type { LogbookDoubts } from '@fleam/contract'
+import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'
-import { useLogbookDoubts } from '../../data/logbook-queries.ts'
+import { useLeaveOut, useLogbookDoubts } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
+import { Answer, waitingFor } from './answer.tsx'
 
 type Doubt = LogbookDoubts['doubts'][number]
 
@@ -27,12 +29,56 @@ export function Doubts() {
                 {doubt.cook ? `, ${doubt.cook}` : ''}
               </Link>
               : {whyWords(doubt.why, format)}
-              {doubt.why.kind === 'double' ? <Link to={`/verdict/${doubt.why.of}`}>the other one</Link> : null}
+              {doubt.why.kind === 'double' ? <Link to={`/verdict/${doubt.why.of}`}>the other one</Link> : null}{' '}
+              <LeaveOut doubt={doubt} reason={reasonFor(doubt, format)} />
             </li>
           ))}
         </ul>
       )}
     </section>
+  )
+}
+
+/** Why a doubted record is left out, as it will stand in it. */
+const MAX_REASON = 200
+const reasonFor = ({ why, date, item }: Doubt, format: Format) =>
+  (why.kind === 'double' ? `double of another of ${item} on ${date}` : whyWords(why, format)).slice(0, MAX_REASON)
+
+/** Takes a record out of every mean, with the doubt as its reason; it can be counted again from its verdict. */
+function LeaveOut({ doubt, reason }: { doubt: Doubt; reason: string }) {
+  const leaving = useLeaveOut(doubt.id)
+  return (
+    <>
+      <Button
+        size="sm"
+        variant="outline-dark"
+        className="no-print"
+        disabled={leaving.isPending}
+        onClick={() => leaving.mutate(reason)}
+      >
+        {doubt.why.kind === 'double' ? 'Count one of them' : 'Leave it out'}
+      </Button>
+      {leaving.isError ? <Failed error={leaving.error} /> : null}
+    </>
+  )
+}
+
+/** How many records cannot be right, on the first screen. */
+export function DoubtsSay() {
+  const asked = useLogbookDoubts()
+  const wrong = new Set(asked.data?.doubts.map(({ id }) => id)).size
+  return (
+    <Answer id="doubts-first" question="Doubts" waiting={waitingFor('the doubts', asked)}>
+      <p>
+        {wrong === 0 ? (
+          `None of ${asked.data?.records} records looks wrong.`
+        ) : (
+          <a href="#doubts">
+            {wrong} of {asked.data?.records} records cannot be right
+          </a>
+        )}
+      </p>
+    </Answer>
   )
 }
 

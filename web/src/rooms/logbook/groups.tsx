@@ -1,4 +1,3 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract'
 import {
   explainAgainst,
   explainEnd,
@@ -16,9 +15,8 @@ import { useFormat } from '../../parts/use-format.ts'
 import { GROUP_WORDS, memberWords } from './group-words.ts'
 import css from './logbook.module.css'
 import { MaybeOpened } from './maybe-opened.tsx'
+import { type Group, StandOut, standsOut } from './stand-out.tsx'
 import type { LogbookView } from './use-view.ts'
-
-type Group = LogbookSummaryAnswer['groups'][number]
 
 /** The members of a grouping side by side, and which of them stand out from the others at the same cuts. */
 export function Groups({ view }: { view: LogbookView }) {
@@ -59,13 +57,9 @@ interface GroupsProps {
   group: LogbookGroup
 }
 
-/** Only where the interval leaves zero out is a difference more than chance. */
 function WhoStandsOut({ groups, group }: GroupsProps) {
   const format = useFormat()
-  const out = groups.filter(({ yieldAgainstStyle: against }) => {
-    const { low = null, high = null } = against ?? {}
-    return low !== null && high !== null && (low > 0 || high < 0)
-  })
+  const out = groups.filter(standsOut)
   if (out.length === 0) {
     return (
       <p>
@@ -77,17 +71,7 @@ function WhoStandsOut({ groups, group }: GroupsProps) {
   }
   return (
     <p>
-      {out.map((each, at) => {
-        const mean = each.yieldAgainstStyle?.mean ?? 0
-        return (
-          <span key={each.key}>
-            {at > 0 ? '; ' : ''}
-            <strong>{memberWords(group, each, format)}</strong> {format.number(Math.abs(mean) * 100, 1)} points{' '}
-            {mean > 0 ? 'more' : 'less'}
-          </span>
-        )
-      })}{' '}
-      than the others at the same cuts.
+      <StandOut groups={out} group={group} format={format} /> than the others at the same cuts.
     </p>
   )
 }

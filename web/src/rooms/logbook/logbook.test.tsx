@@ -2,6 +2,7 @@ import type { LogbookRecord, LogbookSummaryAnswer } from '@fleam/contract'
 import { appraise, keptBeam, twinBeam } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
+import { RECORD } from '../../../test/bench.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
 import { Component as Logbook } from './logbook.tsx'
@@ -66,6 +67,9 @@ async function show(path = '/logbook', answers: Record<string, unknown> = {}) {
     [`GET ${BASE}/logbook/summary?`]: (url: string) => ({ body: url.includes('group=item') ? byItem : byCook }),
     [`GET ${BASE}/logbook/changes`]: { body: { changes: [], tests: 7 } },
     [`GET ${BASE}/logbook/doubts`]: { body: { doubts: [], records: 40 } },
+    [`GET ${BASE}/logbook/learning?`]: { body: { practice: [], improving: [] } },
+    [`GET ${BASE}/logbook/seasons?`]: { body: { seasons: [] } },
+    [`GET ${BASE}/logbook/turns?`]: { body: { turns: [], weeks: [] } },
     [`GET ${BASE}/logbook/records?`]: {
       body: { rows: [record('a'), record('b', { isCounted: false, balance: 'lost' })], total: 2, next: null },
     },
@@ -74,8 +78,11 @@ async function show(path = '/logbook', answers: Record<string, unknown> = {}) {
   await act(async () => void renderPart(<Logbook />, { path }))
   await answered()
   await answered()
+  bodies = (part) => asked.flatMap((each) => (each.path.includes(part) && each.body ? [each.body] : []))
   return (part: string) => asked.filter((each) => each.path.includes(part)).map((each) => each.path)
 }
+/** What was sent, of the last room that was shown. */
+let bodies: (part: string) => unknown[]
 
 test('the first screen says what cutting brought and where it was lost, and opens to the items', async () => {
   await show()
@@ -114,11 +121,17 @@ test('what changed is said in points and money a week', async () => {
     kilosPerWeek: 100,
     costPerKg: 11.05,
     since: '2026-11-03',
+    attributions: [
+      { of: 'supplier', kind: 'one', moved: ['Skerrow Quay Fish'], held: ['Ostravale Poultry Yard'] },
+      { of: 'cook', kind: 'all', moved: ['Marit', 'Bruno'], held: [] },
+    ],
   }
   await show('/logbook', { [`GET ${BASE}/logbook/changes`]: { body: { changes: [change], tests: 7 } } })
   const words = screen.getByText('Hake: portions').closest('li')?.textContent
   expect(words).toContain('Hake: portions gives 1.9 points less since')
   expect(words).toContain('€21.00 a week')
+  expect(words).toContain('It is Skerrow Quay Fish: Ostravale Poultry Yard holds what they had.')
+  expect(words).toContain('Not one cook alone: Marit and Bruno alike.')
 })
 
 test('a view is a link: its filters and its order are asked for, and a touch on a heading asks anew', async () => {
@@ -184,4 +197,131 @@ test('records that cannot be right are named with the evidence, and lead to wher
       .getByRole('link', { name: 'the other one' })
       .getAttribute('href'),
   ).toBe('/verdict/b')
+})
+
+const chickens = { item: 'i', style: 's', itemName: 'Chicken', styleName: 'Supremes' }
+
+test('who is getting better, and where practice would pay most', async () => {
+  const cook = { cook: 'c2', cookName: 'Bruno', ...chickens }
+  const better = { ...cook, records: 10, units: 60, from: '2026-06-04' }
+  const learning = {
+    improving: [
+      { ...better, what: 'portion-yield', first: 0.63, last: 0.69 },
+      { ...better, what: 'minutes', first: 15, last: 9.2 },
+    ],
+    practice: [
+      {
+        ...cook,
+        records: 8,
+        own: 0.36,
+        house: 0.39,
+        othersRecords: 20,
+        isSure: true,
+        kilosPerWeek: 20,
+        costPerKg: 9,
+        moneyPerWeek: 5.4,
+        pile: { name: 'bones and back', difference: 0.018 },
+      },
+      { ...cook, records: 4, own: 0.3, house: 0.39, othersRecords: 5, isSure: false, moneyPerWeek: 99, pile: null },
+    ],
+  }
+  await show('/logbook', { [`GET ${BASE}/logbook/learning?`]: { body: learning } })
+  const cooks = screen.getByRole('region', { name: 'Cooks' })
+  expect(cooks.textContent).toMatch(/Bruno is getting better at Chicken: supremes: portion yield 63.0\s%/)
+  expect(cooks.textContent).toContain('minutes a unit 15.0 at first, 9.2 now')
+  expect(cooks.textContent).toContain('practice would bring €5.40 a week')
+  expect(cooks.textContent).toContain('Most of it is in bones and back: 1.8 points more.')
+  expect(cooks.textContent).not.toContain('99')
+  await touch(within(cooks).getByRole('button', { name: '€5.40' }))
+  expect(document.querySelector('.formula')?.textContent).toContain('of the others')
+})
+
+test('what the year does, when the cheaper way was another, and a week that stands out', async () => {
+  const season = {
+    ...chickens,
+    pile: 'p',
+    name: 'fat and skin',
+    records: 32,
+    most: 1,
+    least: 7,
+    swing: 0.017,
+    p: 0.001,
+    months: [],
+  }
+  const turn = {
+    ...chickens,
+    to: 'buy',
+    from: '2026-01-13',
+    until: '2026-06-02',
+    records: 6,
+    cost: { now: 15.5, before: 11.8 },
+    offer: { now: 12.9, before: 12.8 },
+  }
+  const week = { week: '2025-W48', view: 'unused', amount: 44.7, usual: 11.5, monday: '2025-11-24' }
+  await show('/logbook', {
+    [`GET ${BASE}/logbook/seasons?`]: { body: { seasons: [season] } },
+    [`GET ${BASE}/logbook/turns?`]: { body: { turns: [turn], weeks: [week] } },
+  })
+  const year = screen.getByRole('region', { name: 'Through the year' }).textContent
+  expect(year).toContain('fat and skin most in January, least in July, 1.7 points between')
+  expect(year).toMatch(/from .*13 Jan.* to .*2 Jun buying ready was the cheaper way: a portion cost us €15.50/)
+  expect(year).toMatch(/Week of .*24 Nov 2025: by-products nobody used cost €44.70, usually €11.50/)
+})
+
+test('what lies outside says which pile moved, and asks for a cause that may last', async () => {
+  const state = { record: RECORD, facts: [] }
+  const { id, piles } = RECORD
+  const pile = piles[0]
+  const series = {
+    points: Array.from({ length: 8 }, (_, at) => ({
+      id: at === 7 ? id : String(at),
+      day: `2026-11-0${at + 1}`,
+      value: at === 7 ? 0.3 : 0.4,
+      causes: 0,
+      isNewBaseline: false,
+    })),
+    records: 8,
+    limits: [{ from: 0, to: 7, centre: 0.4, low: 0.39, high: 0.41 }],
+    signals: [
+      {
+        kind: 'outside',
+        side: 'low',
+        from: 7,
+        to: 7,
+        moved: { key: 'x', name: 'portions', difference: -0.1 },
+        against: { key: pile?.stylePileId ?? pile?.name, name: 'trim', difference: 0.08 },
+      },
+    ],
+  }
+  const asked = await show('/logbook?item=i&style=s', {
+    [`GET ${BASE}/logbook/chart?`]: { body: series },
+    [`GET ${BASE}/fabrications/${id}`]: { body: state },
+    [`PUT ${BASE}/fabrications/${id}`]: { body: state },
+  })
+  const yields = screen.getByRole('region', { name: 'Portion yield through time' })
+  expect(yields.textContent).toContain('portions 10.0 points less, trim 8.0 points more')
+  expect(within(yields).getAllByRole('link').length).toBeGreaterThan(7)
+  await touch(within(yields).getByRole('button', { name: 'Why?' }))
+  await answered()
+  fireEvent.change(within(yields).getByLabelText('Cause'), { target: { value: 'other-goods' } })
+  await touch(within(yields).getByLabelText(/It stays so/))
+  await touch(within(yields).getByRole('button', { name: 'Keep' }))
+  await answered()
+  expect(asked(`/fabrications/${id}`).length).toBeGreaterThan(1)
+  expect(bodies(`/fabrications/${id}`).at(-1)).toMatchObject({
+    causes: [{ pileId: pile?.id, cause: 'other-goods', isLasting: true }],
+  })
+})
+
+test('several records are chosen and stand beside each other, pile by pile', async () => {
+  const asked = await show()
+  const records = screen.getByRole('region', { name: 'Records' })
+  for (const box of within(records).getAllByRole('checkbox')) await touch(box)
+  expect(within(records).getByRole('link', { name: 'As JSON' }).getAttribute('href')).toContain('id=a&id=b')
+  await touch(within(records).getByRole('button', { name: 'Beside each other' }))
+  await answered()
+  expect(asked('/records').at(-1)).toContain('id=a&id=b&order=ascending')
+  const beside = screen.getByRole('region', { name: 'Beside each other' })
+  expect(within(beside).getAllByRole('columnheader')).toHaveLength(3)
+  expect(within(beside).getByRole('row', { name: /^Of the weight: supremes/ }).textContent).toMatch(/%/)
 })

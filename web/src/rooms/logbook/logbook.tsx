@@ -5,14 +5,18 @@ import { useLogbookSummary } from '../../data/logbook-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { Changes } from './changes.tsx'
-import { Doubts } from './doubts.tsx'
+import { CooksSay } from './cooks-say.tsx'
+import { Doubts, DoubtsSay } from './doubts.tsx'
 import { Files } from './files.tsx'
 import { Filters } from './filters.tsx'
 import { Groups } from './groups.tsx'
 import css from './logbook.module.css'
-import { Records } from './records.tsx'
+import { Beside } from './records/beside.tsx'
+import { Records } from './records/records.tsx'
+import { SuppliersSay } from './suppliers-say.tsx'
 import { useView } from './use-view.ts'
 import { WhatItBrought } from './what-it-brought.tsx'
+import { YearSays } from './year-says.tsx'
 import { YieldChart } from './yield-chart.tsx'
 
 /** What many weighings say: what cutting brought, what changed, who gets what out of it, and the records behind it. */
@@ -35,7 +39,13 @@ export function Component() {
         byItem.data.all.records > 0 ? (
           <>
             <WhatItBrought summary={byItem.data} />
-            <Changes />
+            <div>
+              <Changes />
+              <CooksSay view={view} />
+              <SuppliersSay view={view} />
+              <YearSays view={view} />
+              <DoubtsSay />
+            </div>
             <Groups view={view} />
             <YieldChart view={view} />
           </>
@@ -48,6 +58,7 @@ export function Component() {
         <Loading what="the logbook" />
       )}
       <Doubts />
+      <Beside view={view} />
       <Records view={view} />
       <Files view={view} />
     </div>

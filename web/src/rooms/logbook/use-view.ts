@@ -1,6 +1,6 @@
 import { LOGBOOK_SORTS, type LogbookFilters, type LogbookSort } from '@fleam/contract'
 import { addDays, LOGBOOK_GROUPS, type LogbookGroup } from '@fleam/core'
-import { useCallback, useMemo } from 'react'
+import { useCallback, useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router-dom'
 import type { RecordsAsked } from '../../data/logbook-queries.ts'
 
@@ -25,23 +25,26 @@ export interface LogbookView {
   filters: LogbookFilters
   group: LogbookGroup
   asked: RecordsAsked
+  /** Records that stand beside each other. */
+  beside: readonly string[]
   set: (changes: Readonly<Record<string, string | null>>) => void
 }
 
 export function useView(today: string): LogbookView {
   const [search, setSearch] = useSearchParams()
+  // Of two choices in a row the second must know of the first, drawn already or not.
+  const latest = useRef(search)
+  latest.current = search
   const set = useCallback(
-    (changes: Readonly<Record<string, string | null>>) =>
-      setSearch(
-        (before) => {
-          for (const [name, value] of Object.entries(changes)) {
-            if (value === null || value === '') before.delete(name)
-            else before.set(name, value)
-          }
-          return before
-        },
-        { replace: true, preventScrollReset: true },
-      ),
+    (changes: Readonly<Record<string, string | null>>) => {
+      const next = new URLSearchParams(latest.current)
+      for (const [name, value] of Object.entries(changes)) {
+        if (value === null || value === '') next.delete(name)
+        else next.set(name, value)
+      }
+      latest.current = next
+      setSearch(next, { replace: true, preventScrollReset: true })
+    },
     [setSearch],
   )
   return useMemo(() => {
@@ -62,6 +65,7 @@ export function useView(today: string): LogbookView {
         sort: oneOf<LogbookSort>(LOGBOOK_SORTS, search.get('sort'), 'date'),
         order: oneOf(['ascending', 'descending'], search.get('order'), 'descending'),
       },
+      beside: (search.get('beside') ?? '').split(',').filter((id) => id !== ''),
       set,
     }
   }, [search, set, today])

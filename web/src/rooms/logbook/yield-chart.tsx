@@ -5,7 +5,10 @@ import { useLogbookSeries } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { LearningChart } from './learning-chart.tsx'
 import css from './logbook.module.css'
+import { PointsTable } from './points-table.tsx'
+import { SignalCause } from './signal-cause.tsx'
 import type { LogbookView } from './use-view.ts'
 
 /** Drawing takes a large package: loaded where there is something to draw. */
@@ -19,6 +22,7 @@ export function YieldChart({ view }: { view: LogbookView }) {
   const [item, style, cook] = [one(filters.item), one(filters.style), one(filters.cook)]
   const series = useLogbookSeries(item, style, cook)
   const chart = series.data
+  const format = useFormat()
   return (
     <section aria-labelledby="yields">
       <h2 id="yields">Portion yield through time</h2>
@@ -35,9 +39,18 @@ export function YieldChart({ view }: { view: LogbookView }) {
           <Suspense fallback={<div className={css.chart} />}>
             <ControlLines points={chart.points} limits={chart.limits} />
           </Suspense>
+          {chart.records > chart.points.length ? (
+            <p className="quiet">
+              The newest {chart.points.length} of {chart.records} are drawn.
+            </p>
+          ) : null}
           <Signals chart={chart} />
+          <PointsTable points={chart.points} header="Portion yield" words={(value) => format.share(value)} />
         </>
       )}
+      {item !== null && style !== null && cook !== null ? (
+        <LearningChart item={item} style={style} cook={cook} />
+      ) : null}
     </section>
   )
 }
@@ -47,7 +60,7 @@ function Signals({ chart: { points, signals } }: { chart: LogbookSeries }) {
   if (signals.length === 0) return <p>Nothing lies outside what is usual.</p>
   return (
     <ul>
-      {signals.map(({ kind, side, from, to }) => {
+      {signals.map(({ kind, side, from, to, moved, against }) => {
         const [first, last] = [points[from], points[to]]
         if (!first || !last) return null
         return (
@@ -64,10 +77,28 @@ function Signals({ chart: { points, signals } }: { chart: LogbookSeries }) {
                 {side === 'low' ? 'below' : 'above'} the middle.
               </>
             )}{' '}
-            {first.causes > 0 ? '' : 'Why? Nobody has said it yet.'}
+            <MovedWords moved={moved} against={against} />
+            {first.causes > 0 ? (
+              <span className="quiet">A cause is named in its record.</span>
+            ) : (
+              <SignalCause recordId={first.id} moved={against ?? moved} />
+            )}
           </li>
         )
       })}
     </ul>
   )
+}
+
+type Signal = LogbookSeries['signals'][number]
+
+/** Which pile there is more or less of than is usual, and where that went. */
+function MovedWords({ moved, against }: Pick<Signal, 'moved' | 'against'>) {
+  const format = useFormat()
+  const told = [moved, against].flatMap((pile) =>
+    pile
+      ? `${pile.name} ${format.number(Math.abs(pile.difference) * 100, 1)} points ${pile.difference > 0 ? 'more' : 'less'}`
+      : [],
+  )
+  return told.length > 0 ? <>{`${told.join(', ')}. `}</> : null
 }

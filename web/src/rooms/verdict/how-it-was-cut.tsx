@@ -12,9 +12,10 @@ export function HowItWasCut({ record }: { record: FabricationRecord }) {
       ) : null}
       {record.causes.length > 0 ? (
         <ul>
-          {record.causes.map(({ pileId, cause }) => (
+          {record.causes.map(({ pileId, cause, isLasting }) => (
             <li key={pileId}>
               {record.piles.find((pile) => pile.id === pileId)?.name}: {CAUSE_WORDS[cause]}
+              {isLasting ? ', from then on' : ''}
             </li>
           ))}
         </ul>

@@ -20,15 +20,23 @@ export function useFinish(live: LiveFabrication) {
     const { entries, source } = answer
       ? labourAnswered(record, marks, nowMs, live.cookName, answer)
       : labourAtEnd(record, marks, nowMs, live.cookName)
-    change.mutate(editOf(record, { status: 'closed', causes: causes.map((cause) => ({ ...cause, isLasting: false })), labour: [...entries], labourFrom: source }), {
-      onSuccess: () => {
-        // Opened again some day, the record must not count the time between.
-        for (const { cookId, isRunning } of labourClocks(marks, Date.now())) {
-          if (isRunning) void live.mark('the clock is stopped', { mark: 'labour-pause', cookId })
-        }
-        navigate(`/verdict/${record.id}`)
+    change.mutate(
+      editOf(record, {
+        status: 'closed',
+        causes: causes.map((cause) => ({ ...cause, isLasting: false })),
+        labour: [...entries],
+        labourFrom: source,
+      }),
+      {
+        onSuccess: () => {
+          // Opened again some day, the record must not count the time between.
+          for (const { cookId, isRunning } of labourClocks(marks, Date.now())) {
+            if (isRunning) void live.mark('the clock is stopped', { mark: 'labour-pause', cookId })
+          }
+          navigate(`/verdict/${record.id}`)
+        },
       },
-    })
+    )
   }
   return {
     outcomes,
