@@ -114,6 +114,8 @@ export type {
   LogbookLearning,
   LogbookSeasons,
   LogbookTurns,
+  LogbookView,
+  PeriodQuery,
 } from './logbook-stories.ts'
 export {
   curveQuery,
@@ -122,6 +124,9 @@ export {
   logbookLearning,
   logbookSeasons,
   logbookTurns,
+  logbookView,
+  logbookViews,
+  periodQuery,
 } from './logbook-stories.ts'
 export { id } from './numbers.ts'
 export { pilesCsv } from './piles-csv.ts'
@@ -193,6 +198,8 @@ export {
   style,
   styleFile,
 } from './style.ts'
+export type { SupplierCard, SupplierCards, SupplierCardsQuery } from './supplier-card.ts'
+export { supplierCards, supplierCardsQuery } from './supplier-card.ts'
 export type { Assumptions, WhatIf } from './what-if.ts'
 export { whatIf, whatIfs } from './what-if.ts'
 export type { Work, WorkName } from './work.ts'

@@ -111,3 +111,22 @@ export const logbookTurns = z
   })
   .meta({ id: 'LogbookTurns' })
 export type LogbookTurns = z.infer<typeof logbookTurns>
+
+/** A span of days on one page. Both days are counted. */
+export const periodQuery = z.strictObject({ from: day, to: day })
+export type PeriodQuery = z.infer<typeof periodQuery>
+
+const MAX_SEARCH = 2_000
+/** A view of the logbook under a name: what stands in its address behind the path. */
+export const logbookView = z
+  .strictObject({
+    id,
+    name,
+    search: z
+      .string()
+      .max(MAX_SEARCH)
+      .regex(/^(\?|$)/, 'must begin with a question mark'),
+  })
+  .meta({ id: 'LogbookView' })
+export type LogbookView = z.infer<typeof logbookView>
+export const logbookViews = z.array(logbookView)

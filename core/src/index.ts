@@ -247,6 +247,7 @@ export type {
   ChartSignal,
   ComparedRecord,
   ControlChart,
+  CostSums,
   CurvePoint,
   Doubt,
   DoubtContainer,
@@ -290,6 +291,7 @@ export {
   explainOddWeek,
   explainPortionMoney,
   explainPractice,
+  explainRecordsCost,
   FIGURES_VERSION,
   groupBy,
   improvementsOf,
@@ -305,6 +307,7 @@ export {
   sizeClassOf,
   summariseLogbook,
   takenTwice,
+  trueCostPerKg,
   turnsOf,
   whatChanged,
 } from './logbook/index.ts'
@@ -555,7 +558,12 @@ export {
 export type { Format, SentencePart } from './wording/index.ts'
 export {
   ALLOCATION_WORDS,
+  attributionWords,
+  broughtWords,
+  changeWords,
+  doubtWords,
   formatFor,
+  LOST_WORDS,
   moreDigits,
   nameKey,
   POLICY_WORDS,

@@ -38,6 +38,7 @@ import { type Clock, scopesOf } from './scope/index.ts'
 import { sheetRoutes } from './sheet/index.ts'
 import { styleRoutes } from './style/index.ts'
 import { supplierRoutes } from './supplier/index.ts'
+import { supplierCardRoutes } from './supplier-card/index.ts'
 import { whatIfRoutes } from './what-if/index.ts'
 
 /** Faults of one odd answer that go into the log. */
@@ -179,6 +180,7 @@ export async function buildApp({
     receivingRoutes(server, scopeOf)
     forecastingRoutes(server, scopeOf)
     logbookRoutes(server, scopeOf)
+    supplierCardRoutes(server, scopeOf)
     whatIfRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))

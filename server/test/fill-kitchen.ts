@@ -152,6 +152,9 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   const logbook = { format: 'fleam/logbook', version: 1, records: [{ id: newId(), document: past }] }
   asked.push({ method: 'POST', url: `/api/kitchens/${home.id}/logbook/import`, payload: logbook })
   await test.app.inject({ method: 'POST', url: `/api/kitchens/${home.id}/logbook/import`, payload: logbook })
+  const view = { id: newId(), name: 'Birds', search: '?period=28' }
+  await ask('POST', '/logbook/views', view)
+  asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/logbook/views/${view.id}`, payload: undefined })
   asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/containers/${tub.id}`, payload: undefined })
   asked.push({ method: 'DELETE', url: `/api/kitchens/${home.id}/cautions/cold-chain`, payload: undefined })
   return asked

@@ -35,6 +35,8 @@ export type {
   SummaryGroup,
 } from './summary.ts'
 export { LOGBOOK_GROUPS, summariseLogbook } from './summary.ts'
+export type { CostSums } from './true-cost.ts'
+export { explainRecordsCost, trueCostPerKg } from './true-cost.ts'
 export type { ComparedRecord, Turn } from './turns.ts'
 export { turnsOf } from './turns.ts'
 export type { Change, ChangeRecord, WhatChanged } from './what-changed.ts'

@@ -57,9 +57,25 @@ test('another mix of styles is no change of a cook, but her own slowness is', ()
     portionYield: (at < 28 || at % 4 === 0 ? 0.7 : 0.4) + wobble(at),
     minutesPerUnit: (at < 28 ? 12 : 9) + wobble(at),
   }))
-  const { changes } = whatChanged(mixed, TODAY)
-  expect(changes.filter(({ of, what }) => of === 'cook' && what === 'portion-yield')).toEqual([])
-  expect(changes.some(({ of, key, what }) => of === 'cook' && key === 'ondine' && what === 'minutes')).toBe(true)
+  const others = every(3, 0, 110, () => ({ cook: 'marit', style: 'halves', portionYield: 0.7 }))
+  const { changes } = whatChanged([...mixed, ...others], TODAY)
+  expect(changes.filter(({ what }) => what === 'portion-yield')).toEqual([])
+  // It is told once: by the style, which says whose it is.
+  const [first, ...rest] = changes
+  expect(rest).toEqual([])
+  expect(first).toMatchObject({ of: 'style', key: 'halves', what: 'minutes' })
+  expect(first?.attributions).toEqual([{ of: 'cook', kind: 'one', moved: ['ondine'], held: ['marit'] }])
+})
+
+test('a supplier whose one style changed is told by the style, and by itself where others changed too', () => {
+  const of = (style: string, less: number) =>
+    every(2, 0, 110, (at) => ({ style, supplier: 'skerrow', portionYield: (at < 28 ? 0.4 - less : 0.4) + wobble(at) }))
+  const bySupplier = (records: ChangeRecord[]) => whatChanged(records, TODAY).changes.map((change) => change.of)
+  expect(bySupplier(of('hake', 0.02))).toEqual(['style'])
+  expect(bySupplier([...of('hake', 0.02), ...of('char', 0)])).toEqual(['style'])
+  // Too little in each to be told by itself, and too much in all of them together.
+  const slight = ['char', 'cod', 'ling', 'sole'].flatMap((style) => of(style, 0.0012))
+  expect(bySupplier([...of('hake', 0.02), ...slight])).toContain('supplier')
 })
 
 test('fewer than four records on a side, and nobody, are not tested', () => {

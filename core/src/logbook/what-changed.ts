@@ -86,11 +86,31 @@ export function whatChanged(records: readonly ChangeRecord[], today: Day): WhatC
     return test ? [{ ...each, test }] : []
   })
   const corrected = holm(tested.map(({ test }) => test.p))
-  const changes = tested.flatMap((each, at) => {
+  const sure = tested.flatMap((each, at) => {
     const p = corrected[at] as number
-    return p < LEVEL ? [changeOf(each, each.test.difference, p, today, firstRecent)] : []
+    return p < LEVEL ? [{ ...each, p }] : []
   })
+  const told = sure.filter((each) => each.of === 'style' || isOwn(each, sure))
+  const changes = told.map((each) => changeOf(each, each.test.difference, each.p, today, firstRecent))
   return { changes: changes.sort(byWorth), tests: tested.length }
+}
+
+/** A cook's or a supplier's change that is but that of one style which changed itself is told once: by the style. */
+function isOwn(asked: Asked, sure: readonly Asked[]): boolean {
+  const changed = new Set(
+    sure.flatMap(({ of, what, recent }) =>
+      of === 'style' && what === asked.what ? recent.slice(0, 1).map(({ record }) => comparable(record)) : [],
+    ),
+  )
+  const among = new Set(asked.recent.map(({ record }) => comparable(record)).filter((style) => changed.has(style)))
+  // Where several of her styles changed, she is what they have in common.
+  if (among.size !== 1) return true
+  const others = (samples: readonly Sample[]) =>
+    valuesOf(samples.filter(({ record }) => !among.has(comparable(record))))
+  const [recent, before] = [others(asked.recent), others(asked.before)]
+  if (recent.length < MIN_RECORDS || before.length < MIN_RECORDS) return false
+  const test = welchTest(recent, before)
+  return test !== null && test.p < LEVEL
 }
 
 const valuesOf = (samples: readonly Sample[]) => samples.map(({ value }) => value)

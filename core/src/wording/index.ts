@@ -1,6 +1,7 @@
 export type { Format } from './format.ts'
 export { formatFor } from './format.ts'
 export { moreDigits } from './formula-digits.ts'
+export { attributionWords, broughtWords, changeWords, doubtWords, LOST_WORDS } from './logbook-words.ts'
 export { nameKey } from './name-key.ts'
 export type { SentencePart } from './verdict-sentence.ts'
 export { verdictSentence } from './verdict-sentence.ts'

@@ -11,7 +11,7 @@ import {
   type ReadyForm,
   type WholeForm,
 } from '@fleam/core'
-import { type StyleTest, styleTests } from '../fabrication/index.ts'
+import { type StyleTest, styleTests } from '../logbook/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { items, products as knownProducts } from '../style/index.ts'
 import { suppliers } from '../supplier/index.ts'

@@ -55,6 +55,10 @@ export async function pricedArticle(scope: Scope, id: string): Promise<PricedArt
 export const articlesOfItems = async (scope: Scope, itemIds: readonly string[]): Promise<PricedArticle[]> =>
   itemIds.length === 0 ? [] : pricedWhere(scope, { itemId: [...itemIds], kind: 'whole' })
 
+/** Articles of a supplier that are cut here, with their prices. */
+export const articlesOfSupplier = (scope: Scope, supplierId: string): Promise<PricedArticle[]> =>
+  pricedWhere(scope, { supplierId, kind: 'whole' })
+
 /** Articles that are one of these products ready, with their prices. */
 export const articlesOfProducts = async (scope: Scope, productIds: readonly string[]): Promise<PricedArticle[]> =>
   productIds.length === 0 ? [] : pricedWhere(scope, { productId: [...productIds], kind: 'ready' })

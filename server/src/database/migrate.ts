@@ -28,6 +28,7 @@ import { up as platesOfProducts } from './migrations/023-plates-of-products.ts'
 import { up as figures } from './migrations/024-figures.ts'
 import { up as beams } from './migrations/025-beams.ts'
 import { up as figuresByThemselves } from './migrations/026-figures-by-themselves.ts'
+import { up as logbookViews } from './migrations/027-logbook-views.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -57,6 +58,7 @@ const MIGRATIONS = [
   { name: '024-figures', up: figures },
   { name: '025-beams', up: beams },
   { name: '026-figures-by-themselves', up: figuresByThemselves },
+  { name: '027-logbook-views', up: logbookViews },
 ]
 
 function migrator(database: Sequelize) {

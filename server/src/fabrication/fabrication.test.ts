@@ -276,7 +276,7 @@ test('causes of loss are kept with the record', async () => {
   const pileId = state.record.piles[0]?.id as string
   const causes = [{ pileId, cause: 'meat-on-bones' as const }]
   const { body } = await send(test_, 'PUT', path(), editOf(state, { causes }))
-  expect(body.record.causes).toEqual(causes)
+  expect(body.record.causes).toEqual(causes.map((cause) => ({ ...cause, isLasting: false })))
   const bad = await send(test_, 'PUT', path(), editOf(state, { version: 2, causes: [{ pileId, cause: 'the moon' }] }))
   expect(bad.body.issues[0].path).toBe('causes[0].cause')
 })

@@ -11,5 +11,3 @@ export {
   statesOfLot,
   usedOfLots,
 } from './store.ts'
-export type { StyleTest } from './style-tests.ts'
-export { styleTests } from './style-tests.ts'

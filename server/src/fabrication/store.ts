@@ -88,35 +88,21 @@ export async function latestOfStyle(scope: Scope, styleId: string): Promise<Fabr
   return state ?? null
 }
 
-/** The latest finished fabrications of each of some styles that count in averages, newest first, all of them in one question. */
-export async function closedOfStyles(
-  scope: Scope,
-  styleIds: readonly string[],
-  limitEach: number,
-): Promise<FabricationState[]> {
-  if (styleIds.length === 0) return []
-  const ids = await rankedIds(scope, limitEach, styleIds)
-  return ids.length === 0 ? [] : statesWhere(scope, { where: { id: ids } })
-}
-
-/** The newest finished fabrication of every style. */
+/** The newest finished fabrication of every style that counts. */
 export async function latestOfEachStyle(scope: Scope): Promise<FabricationState[]> {
-  const ids = await rankedIds(scope, 1, null)
-  return ids.length === 0 ? [] : statesWhere(scope, { where: { id: ids } })
-}
-
-/** Ids of the latest finished records of each style that count in averages; of all styles where none are named. */
-async function rankedIds(scope: Scope, most: number, styleIds: readonly string[] | null): Promise<string[]> {
-  // Raw: a model has no words for a window, and one query a style took nine for one comparison.
+  // Raw: a model has no words for a window.
   const [rows] = await scope.database.sequelize.query(
     `SELECT id FROM (
        SELECT id, ROW_NUMBER() OVER (PARTITION BY style_id ORDER BY started_at DESC, id DESC) AS place
-       FROM fabrications WHERE kitchen_id = :kitchenId AND status = 'closed' AND left_out IS NULL
-         AND ${styleIds === null ? 'style_id IS NOT NULL' : 'style_id IN (:styleIds)'}
-     ) AS ranked WHERE place <= :most`,
-    { replacements: { kitchenId: scope.kitchen.id, most, styleIds: styleIds ?? [] }, ...within(scope) },
+       FROM fabrications
+       WHERE kitchen_id = :kitchenId AND status = 'closed' AND left_out IS NULL AND style_id IS NOT NULL
+     ) AS ranked WHERE place = 1`,
+    { replacements: { kitchenId: scope.kitchen.id }, ...within(scope) },
   )
-  return (rows as { id: string }[]).map((row) => row.id)
+  return statesByIds(
+    scope,
+    (rows as { id: string }[]).map((row) => row.id),
+  )
 }
 
 /** Fabrications that were cut from a lot, oldest first. */

@@ -1,7 +1,8 @@
 import type { ForecastEvidence } from '@fleam/contract'
 import { addDays } from '@fleam/core'
 import { articlesById, articlesOfItems, type PricedArticle } from '../buying/index.ts'
-import { requireState, styleTests } from '../fabrication/index.ts'
+import { requireState } from '../fabrication/index.ts'
+import { styleTests } from '../logbook/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'
 
 const DAYS_THAT_SPEAK = 365

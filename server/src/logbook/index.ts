@@ -1,1 +1,6 @@
+export type { StyleTest } from './evidence.ts'
+export { styleTests } from './evidence.ts'
 export { logbookRoutes } from './routes.ts'
+export { summary } from './service.ts'
+export type { StyleSums } from './summary-store.ts'
+export { styleSums } from './summary-store.ts'

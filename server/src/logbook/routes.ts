@@ -13,6 +13,7 @@ import {
   logbookSeries,
   logbookSummary,
   logbookTurns,
+  periodQuery,
   recordsQuery,
   recounted,
   summaryQuery,
@@ -24,15 +25,18 @@ import { chart } from './chart.ts'
 import { doubts } from './doubts.ts'
 import { logbookFileOf } from './export.ts'
 import { curve, learning } from './learning.ts'
+import { period } from './period/period.ts'
 import { seasons } from './seasons.ts'
 import * as service from './service.ts'
 import { turns } from './turns.ts'
+import { logbookViewRoutes } from './views/routes.ts'
 
 const tags = ['logbook']
 
 /** What many records say. */
 export function logbookRoutes(app: Server, scopeOf: Scopes): void {
   const base = '/api/kitchens/:kitchenId/logbook'
+  logbookViewRoutes(app, scopeOf)
 
   app.get(
     `${base}/summary`,
@@ -187,6 +191,28 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => turns(await scopeOf(request), request.query),
+  )
+
+  app.get(
+    `${base}/period.pdf`,
+    {
+      schema: {
+        operationId: 'readPeriod',
+        summary: 'A span of days as one page of PDF: what it brought, lost where, what changed, doubts left',
+        mediaType: 'application/pdf',
+        tags,
+        params: kitchenParams,
+        querystring: periodQuery,
+      },
+    },
+    async (request, reply) => {
+      const { from, to } = request.query
+      const pdf = await period(await scopeOf(request), { from, to })
+      return reply
+        .header('content-disposition', `inline; filename="logbook-${from}-${to}.pdf"`)
+        .type('application/pdf')
+        .send(pdf)
+    },
   )
 
   app.post(

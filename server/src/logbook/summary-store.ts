@@ -2,7 +2,7 @@ import type { LogbookFilters, SummaryQuery } from '@fleam/contract'
 import { type LogbookGroup, type MemberSums, type MemberYields, MONEY_VIEWS, type RecordMoney } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
-import { keysOfNumbers, type Names } from './names.ts'
+import { keysOfNumbers, type Names, nameOf, namesOf } from './names.ts'
 import { KEY, type NamedKind, NUMBER, whereOf } from './where.ts'
 
 /** What a member of a group is told by in a row of figures: whole numbers where a key takes long to write. */
@@ -136,4 +136,39 @@ function sumsOfRow({
     },
     money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, row[view]])) as Record<keyof RecordMoney, number>,
   }
+}
+
+/** Counted records of one supplier, item and style, summed. Grams and money. */
+export interface StyleSums {
+  supplier: string | null
+  item: string
+  style: string
+  itemName: string
+  styleName: string
+  records: number
+  ap: number
+  primaryWeight: number
+  spent: number
+  portionYield: number | null
+}
+
+/** Records that count, summed by supplier, item and style: of another mix of styles a kilo costs another price. */
+export async function styleSums(scope: Scope, filters: LogbookFilters): Promise<StyleSums[]> {
+  const where = whereOf(scope, filters)
+  const [rows, names] = await Promise.all([
+    scope.database.sequelize.query<Omit<StyleSums, 'itemName' | 'styleName'>>(
+      `SELECT MIN(figures.supplier_key) AS supplier, MIN(figures.item_key) AS item, MIN(figures.style_key) AS style,
+         COUNT(*) AS records, SUM(figures.ap) AS ap, SUM(figures.primary_weight) AS primaryWeight,
+         SUM(figures.spent) AS spent, AVG(figures.portion_yield) AS portionYield
+       FROM fabrication_figures AS figures WHERE ${where.sql} AND figures.is_counted
+       GROUP BY figures.supplier_no, figures.item_no, figures.style_no`,
+      { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
+    ),
+    namesOf(scope, ['item', 'style']),
+  ])
+  return rows.map((row) => ({
+    ...row,
+    itemName: nameOf(names, 'item', row.item),
+    styleName: nameOf(names, 'style', row.style),
+  }))
 }

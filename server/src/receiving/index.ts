@@ -1,2 +1,3 @@
 export { receivingRoutes } from './routes.ts'
 export { requireLot } from './service.ts'
+export { lotsReceived } from './store.ts'

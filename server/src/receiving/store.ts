@@ -42,6 +42,20 @@ export async function lots(scope: Scope, words: string): Promise<LotRow[]> {
   return rows.map((row) => ({ lot: lotOfRow(row), usedWeight: used.get(row.id) ?? 0 }))
 }
 
+/** Lots that were received in a span of days; both days are counted. */
+export async function lotsReceived(
+  scope: Scope,
+  { from, to }: { from?: string | undefined; to?: string | undefined },
+): Promise<Lot[]> {
+  const days = [...(from ? [{ [Op.gte]: from }] : []), ...(to ? [{ [Op.lte]: to }] : [])]
+  const rows = await scope.database.models.Lot.findAll({
+    where: ofKitchen(scope, days.length > 0 ? { receivedOn: { [Op.and]: days } } : {}),
+    include: partsOf(scope),
+    ...within(scope),
+  })
+  return rows.map(lotOfRow)
+}
+
 export async function lotById(scope: Scope, id: string): Promise<Lot | null> {
   const row = await scope.database.models.Lot.findOne({
     where: ofKitchen(scope, { id }),

@@ -50,7 +50,7 @@ export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier)
 
 /** Points everything of one supplier at another, and lets the one go. */
 export async function mergeSupplier(scope: Scope, from: string, into: string): Promise<void> {
-  const { Article, Fabrication, KitchenOffer, Lot, Supplier } = scope.database.models
+  const { Article, Fabrication, FabricationFigures, KitchenOffer, Lot, Supplier } = scope.database.models
   const options = { where: ofKitchen(scope, { supplierId: from }), ...within(scope) }
   // Two numbers of one supplier tell two articles apart: what would stand twice gets a part of its id.
   const taken = new Set(
@@ -69,6 +69,10 @@ export async function mergeSupplier(scope: Scope, from: string, into: string): P
   }
   await Lot.update({ supplierId: into }, options)
   await Fabrication.update({ supplierId: into }, options)
+  await FabricationFigures.update(
+    { supplierKey: into },
+    { where: ofKitchen(scope, { supplierKey: from }), ...within(scope) },
+  )
   await KitchenOffer.update({ supplierId: into }, options)
   await Supplier.destroy({ where: ofKitchen(scope, { id: from }), ...within(scope) })
 }

@@ -49,6 +49,7 @@ export const router = createBrowserRouter([
       { path: '/knife/bonded', lazy: () => import('../rooms/knife/bonded.tsx') },
       { path: '/knife/racks', lazy: () => import('../rooms/knife/racks.tsx') },
       { path: '/knife/plates', lazy: () => import('../rooms/knife/plates.tsx') },
+      { path: '/logbook/suppliers', lazy: () => import('../rooms/logbook/suppliers/suppliers.tsx') },
       { path: '/logbook', lazy: () => import('../rooms/logbook/logbook.tsx') },
       { path: '/guide', lazy: () => import('../rooms/guide/guide.tsx') },
       { path: '/guide/cautions', lazy: () => import('../rooms/guide/cautions-page.tsx') },

@@ -12,12 +12,16 @@ import type {
   LogbookSort,
   LogbookSummaryAnswer,
   LogbookTurns,
+  LogbookView,
   RecordsQuery,
   SummaryQuery,
+  SupplierCards,
+  SupplierCardsQuery,
 } from '@fleam/contract'
 import { editOf } from '@fleam/contract'
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { getJson, putJson } from './api.ts'
+import { v7 as newId } from 'uuid'
+import { deleteJson, getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'
 import { kitchenPath } from './paths.ts'
 
@@ -33,6 +37,10 @@ function searchOf(asked: Readonly<Record<string, string | readonly string[] | nu
 /** Where the records of a view are to be had as one file. */
 export const logbookFilePath = (kitchenId: string, asked: LogbookExportQuery) =>
   `${kitchenPath(kitchenId)}/logbook/records.json?${searchOf({ ...asked })}`
+
+/** Where a span of days is to be had as one page. */
+export const periodPath = (kitchenId: string, from: string, to: string) =>
+  `${kitchenPath(kitchenId)}/logbook/period.pdf?${searchOf({ from, to })}`
 
 const logbookKey = (kitchenId: string) => ['kitchen', kitchenId, 'logbook']
 
@@ -86,6 +94,17 @@ export function useLogbookTotal(asked: Pick<RecordsQuery, 'counted'>) {
   return useQuery({
     queryKey: [...logbookKey(id), 'total', search],
     queryFn: async () => (await getJson<LogbookPage>(`${kitchenPath(id)}/logbook/records?${search}`)).total,
+  })
+}
+
+/** What is known of every supplier, one card each. */
+export function useSupplierCards(span: SupplierCardsQuery) {
+  const { id } = useKitchen()
+  const search = searchOf({ ...span })
+  return useQuery({
+    queryKey: [...logbookKey(id), 'supplier-cards', search],
+    queryFn: () => getJson<SupplierCards>(`${kitchenPath(id)}/supplier-cards?${search}`),
+    placeholderData: keepPreviousData,
   })
 }
 
@@ -175,5 +194,33 @@ export function useLeaveOut(fabricationId: string) {
       return putJson<FabricationState>(path, editOf(record, { leftOut }))
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id] }),
+  })
+}
+
+const viewsKey = (kitchenId: string) => [...logbookKey(kitchenId), 'views']
+const viewsPath = (kitchenId: string) => `${kitchenPath(kitchenId)}/logbook/views`
+
+/** Views that the kitchen keeps under a name. */
+export function useLogbookViews() {
+  const { id } = useKitchen()
+  return useQuery({ queryKey: viewsKey(id), queryFn: () => getJson<LogbookView[]>(viewsPath(id)) })
+}
+
+/** Keeps a view; one of a name that is there takes its place. */
+export function useCreateLogbookView() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (view: Omit<LogbookView, 'id'>) => postJson<LogbookView[]>(viewsPath(id), { id: newId(), ...view }),
+    onSuccess: (views) => queries.setQueryData(viewsKey(id), views),
+  })
+}
+
+export function useDeleteLogbookView() {
+  const { id } = useKitchen()
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (viewId: string) => deleteJson<LogbookView[]>(`${viewsPath(id)}/${viewId}`),
+    onSuccess: (views) => queries.setQueryData(viewsKey(id), views),
   })
 }

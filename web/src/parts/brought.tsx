@@ -1,16 +1,12 @@
 import type { LogbookSummaryAnswer } from '@fleam/contract'
-import { explainMoneyView, type RecordMoney } from '@fleam/core'
+import { explainMoneyView, LOST_WORDS, type RecordMoney } from '@fleam/core'
 import { OpenFigure } from './figure.tsx'
 import { useFormat } from './use-format.ts'
 
+const LOST_VIEWS_SAID = Object.keys(LOST_WORDS) as (keyof typeof LOST_WORDS)[]
+
 /** Where money of a record can be lost, and how a cook calls it. */
-export const LOST_AS = [
-  { view: 'waste', words: 'waste' },
-  { view: 'givenAway', words: 'overweight' },
-  { view: 'unused', words: 'by-products nobody used' },
-  { view: 'unaccounted', words: 'weight not found again' },
-  { view: 'demoted', words: 'pieces too light to serve' },
-] as const
+export const LOST_AS = LOST_VIEWS_SAID.map((view) => ({ view, words: LOST_WORDS[view] }))
 
 /** What was lost, most first. */
 export const lostIn = ({ all }: LogbookSummaryAnswer) =>

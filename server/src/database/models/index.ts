@@ -16,6 +16,7 @@ import { defineFact } from './fact.ts'
 import { defineItem } from './item.ts'
 import { defineKitchen } from './kitchen.ts'
 import { defineKitchenOffer } from './kitchen-offer.ts'
+import { defineLogbookView } from './logbook-view.ts'
 import { defineLot } from './lot.ts'
 import { defineLotCase } from './lot-case.ts'
 import { defineLotCheck } from './lot-check.ts'
@@ -57,6 +58,7 @@ const modelsOf = (database: Sequelize) => ({
   Item: defineItem(database),
   Kitchen: defineKitchen(database),
   KitchenOffer: defineKitchenOffer(database),
+  LogbookView: defineLogbookView(database),
   Lot: defineLot(database),
   LotCase: defineLotCase(database),
   LotCheck: defineLotCheck(database),

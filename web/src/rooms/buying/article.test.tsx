@@ -5,7 +5,7 @@ import { answerWith } from '../../../test/server.ts'
 import { Component as ArticlePage } from './article.tsx'
 
 // The drawing of a chart needs a laid-out page; what it is told is tested here.
-jest.mock('./price-chart.tsx', () => ({
+jest.mock('../../parts/price-chart.tsx', () => ({
   __esModule: true,
   default: ({
     line,

@@ -12,7 +12,7 @@ import { PriceForm } from './price-form.tsx'
 import { PriceHistory } from './price-history.tsx'
 import { RestsOn } from './rests-on.tsx'
 
-const PriceChart = lazy(() => import('./price-chart.tsx'))
+const PriceChart = lazy(() => import('../../parts/price-chart.tsx'))
 
 /** One article: its price history with the break-even drawn in, and every record that rests on it. */
 export function Component() {

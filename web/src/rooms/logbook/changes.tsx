@@ -1,5 +1,5 @@
 import type { LogbookChanges } from '@fleam/contract'
-import { explainChange, explainChangeMoney } from '@fleam/core'
+import { attributionWords, explainChange, explainChangeMoney } from '@fleam/core'
 import { useLogbookChanges } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'
@@ -31,15 +31,6 @@ export function Changes() {
       )}
     </Answer>
   )
-}
-
-const namesIn = (names: readonly string[]) => new Intl.ListFormat('en-GB', { type: 'conjunction' }).format(names)
-
-/** Whose change it is: `it is Brindlemere Meats, not the others`. */
-export function attributionWords({ of, kind, moved, held }: Change['attributions'][number]): string {
-  if (kind === 'one')
-    return `It is ${moved[0]}: ${namesIn(held)} ${held.length === 1 ? 'holds' : 'hold'} what they had.`
-  return `Not one ${of} alone: ${namesIn(moved)} alike.`
 }
 
 function ChangeWords({ change }: { change: Change }) {

@@ -1,4 +1,5 @@
 import type { LogbookDoubts } from '@fleam/contract'
+import { doubtWords } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'
 import { useLeaveOut, useLogbookDoubts } from '../../data/logbook-queries.ts'
@@ -28,7 +29,7 @@ export function Doubts() {
                 {dayWords(doubt.date)}, {doubt.item}: {doubt.style.toLowerCase()}
                 {doubt.cook ? `, ${doubt.cook}` : ''}
               </Link>
-              : {whyWords(doubt.why, format)}
+              : {doubtWords(doubt.why, format)}
               {doubt.why.kind === 'double' ? <Link to={`/verdict/${doubt.why.of}`}>the other one</Link> : null}{' '}
               <LeaveOut doubt={doubt} reason={reasonFor(doubt, format)} />
             </li>
@@ -42,7 +43,7 @@ export function Doubts() {
 /** Why a doubted record is left out, as it will stand in it. */
 const MAX_REASON = 200
 const reasonFor = ({ why, date, item }: Doubt, format: Format) =>
-  (why.kind === 'double' ? `double of another of ${item} on ${date}` : whyWords(why, format)).slice(0, MAX_REASON)
+  (why.kind === 'double' ? `double of another of ${item} on ${date}` : doubtWords(why, format)).slice(0, MAX_REASON)
 
 /** Takes a record out of every mean, with the doubt as its reason; it can be counted again from its verdict. */
 function LeaveOut({ doubt, reason }: { doubt: Doubt; reason: string }) {
@@ -81,41 +82,3 @@ export function DoubtsSay() {
     </Answer>
   )
 }
-
-/** What is wrong, with the evidence for it. */
-export function whyWords(why: Doubt['why'], format: Format): string {
-  switch (why.kind) {
-    case 'balance':
-      return why.balance === 'over'
-        ? 'more came out than went in. A pile weighed twice, or in another unit?'
-        : 'a pile is missing, or was weighed in another unit.'
-    case 'double':
-      return 'the same item, day, weight and cook as '
-    case 'minutes':
-      return `${format.number(why.minutes, 1)} minutes a unit, usually ${format.number(why.usual, 1)}. A clock that was started late?`
-    case 'price':
-      return `${format.perWeight(why.price)}, usually ${format.perWeight(why.usual)}. ${
-        why.factor === 10 || why.factor === 0.1 ? 'A digit too many or too few?' : 'A price for another unit?'
-      }`
-    case 'yield':
-      return `portion yield ${format.share(why.portionYield)}, usually ${format.share(why.usual)}.`
-    case 'twice':
-      return `${why.pile}: ${format.weight(why.grams)} twice within ${format.number(Math.max(why.seconds, 0.1), 1)} s. The same piece?`
-    case 'weight':
-      return `one weighs ${format.weight(why.weight)}, usually ${format.weight(why.usual)}. ${UNIT_ASKED}`
-    case 'pile':
-      return `${why.pile}: ${format.share(why.share)} of the weight, usually ${format.share(why.usual)}.${
-        why.factor === null
-          ? ''
-          : why.factor > 1 && why.factor < 10
-            ? ' Weighed twice, or in another unit?'
-            : ` ${UNIT_ASKED}`
-      }`
-    case 'emptied':
-      return `${why.pile} is all but missing, and ${why.into} has ${format.share(why.share)} more. Emptied into it?`
-    case 'container':
-      return `every piece of ${why.pile} is ${format.weight(why.heavier)} heavier than usual: ${why.container} (${format.weight(why.grams)}) left on?`
-  }
-}
-
-const UNIT_ASKED = 'Weighed in another unit?'

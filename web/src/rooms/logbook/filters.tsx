@@ -1,6 +1,7 @@
 import Form from 'react-bootstrap/Form'
 import { useSuppliers } from '../../data/buying-queries.ts'
 import { useCooks, useItems } from '../../data/queries.ts'
+import { DayField } from '../../parts/day-field.tsx'
 import css from './logbook.module.css'
 import { type LogbookView, PERIODS } from './use-view.ts'
 
@@ -26,6 +27,12 @@ export function Filters({ view }: { view: LogbookView }) {
           ))}
         </Form.Select>
       </Form.Group>
+      {view.period === 'days' ? (
+        <>
+          <DayField label="First day" value={filters.from ?? ''} onChange={(from) => set({ from })} />
+          <DayField label="Last day" value={filters.to ?? ''} onChange={(to) => set({ to })} />
+        </>
+      ) : null}
       <FilterChoice label="Item" value={filters.item} choices={items} onChoose={(item) => set({ item, style: null })} />
       <FilterChoice label="Cut style" value={filters.style} choices={styles} onChoose={(style) => set({ style })} />
       <FilterChoice

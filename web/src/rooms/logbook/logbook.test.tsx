@@ -67,6 +67,7 @@ async function show(path = '/logbook', answers: Record<string, unknown> = {}) {
     [`GET ${BASE}/logbook/summary?`]: (url: string) => ({ body: url.includes('group=item') ? byItem : byCook }),
     [`GET ${BASE}/logbook/changes`]: { body: { changes: [], tests: 7 } },
     [`GET ${BASE}/logbook/doubts`]: { body: { doubts: [], records: 40 } },
+    [`GET ${BASE}/logbook/views`]: { body: [{ id: 'v', name: 'Fish of the month', search: '?period=28&item=i' }] },
     [`GET ${BASE}/logbook/learning?`]: { body: { practice: [], improving: [] } },
     [`GET ${BASE}/logbook/seasons?`]: { body: { seasons: [] } },
     [`GET ${BASE}/logbook/turns?`]: { body: { turns: [], weeks: [] } },
@@ -324,4 +325,31 @@ test('several records are chosen and stand beside each other, pile by pile', asy
   const beside = screen.getByRole('region', { name: 'Beside each other' })
   expect(within(beside).getAllByRole('columnheader')).toHaveLength(3)
   expect(within(beside).getByRole('row', { name: /^Of the weight: supremes/ }).textContent).toMatch(/%/)
+})
+
+test('a view is kept under a name, and a kept one is a link that can be forgotten', async () => {
+  await show('/logbook?period=28&item=i', {
+    [`POST ${BASE}/logbook/views`]: { status: 201, body: [{ id: 'w', name: 'Mine', search: '?period=28&item=i' }] },
+    [`DELETE ${BASE}/logbook/views/w`]: { body: [] },
+  })
+  const views = screen.getByRole('navigation', { name: 'Kept views' })
+  const kept = within(views).getByRole('link', { name: 'Fish of the month' })
+  expect(kept.getAttribute('href')).toBe('/logbook?period=28&item=i')
+  expect(kept.getAttribute('aria-current')).toBe('page')
+  await touch(within(views).getByRole('button', { name: 'Keep this view' }))
+  fireEvent.change(within(views).getByLabelText('Name of the view'), { target: { value: ' Mine ' } })
+  await touch(within(views).getByRole('button', { name: 'Keep' }))
+  await answered()
+  expect(bodies('/logbook/views').at(-1)).toMatchObject({ name: 'Mine', search: '?period=28&item=i' })
+  await touch(within(views).getByRole('button', { name: 'Forget “Mine”' }))
+  await answered()
+  expect(within(views).queryByRole('link')).toBeNull()
+})
+
+test('other days are chosen by hand, and go onto one page', async () => {
+  await show('/logbook?period=days&from=2026-10-01&to=2026-10-31')
+  expect(screen.getByLabelText('First day')).toBeTruthy()
+  expect(screen.getByRole('link', { name: 'One page (PDF)' }).getAttribute('href')).toBe(
+    `${BASE}/logbook/period.pdf?from=2026-10-01&to=2026-10-31`,
+  )
 })

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useLogbookSummary } from '../../data/logbook-queries.ts'
+import { periodPath, useLogbookSummary } from '../../data/logbook-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { Changes } from './changes.tsx'
@@ -10,6 +10,7 @@ import { Doubts, DoubtsSay } from './doubts.tsx'
 import { Files } from './files.tsx'
 import { Filters } from './filters.tsx'
 import { Groups } from './groups.tsx'
+import { KeptViews } from './kept-views.tsx'
 import css from './logbook.module.css'
 import { Beside } from './records/beside.tsx'
 import { Records } from './records/records.tsx'
@@ -21,7 +22,7 @@ import { YieldChart } from './yield-chart.tsx'
 
 /** What many weighings say: what cutting brought, what changed, who gets what out of it, and the records behind it. */
 export function Component() {
-  const { timeZone } = useKitchen()
+  const { id, timeZone } = useKitchen()
   const [today] = useState(() => dayIn(timeZone, new Date()))
   const view = useView(today)
   const byItem = useLogbookSummary(view.filters, 'item')
@@ -29,11 +30,22 @@ export function Component() {
     <div className={`room ${css.logbook}`}>
       <div className="room-heading">
         <h1>Logbook</h1>
+        {view.filters.from && view.filters.to ? (
+          <a
+            className="btn btn-outline-dark no-print"
+            href={periodPath(id, view.filters.from, view.filters.to)}
+            target="_blank"
+            rel="noreferrer"
+          >
+            One page (PDF)
+          </a>
+        ) : null}
         <Button variant="outline-dark" className="no-print" onClick={() => window.print()}>
           Print
         </Button>
       </div>
       <Filters view={view} />
+      <KeptViews />
       {byItem.isError ? <Failed error={byItem.error} retry={() => void byItem.refetch()} /> : null}
       {byItem.data ? (
         byItem.data.all.records > 0 ? (

@@ -1,3 +1,4 @@
+import { Link, useLocation } from 'react-router-dom'
 import { useLogbookSummary } from '../../data/logbook-queries.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { Answer, waitingFor } from './answer.tsx'
@@ -8,6 +9,7 @@ import type { LogbookView } from './use-view.ts'
 export function SuppliersSay({ view }: { view: LogbookView }) {
   const summary = useLogbookSummary(view.filters, 'supplier')
   const format = useFormat()
+  const { search } = useLocation()
   const out = (summary.data?.groups ?? []).filter(standsOut)
   return (
     <Answer id="goods" question="Suppliers" waiting={waitingFor('the suppliers', summary)}>
@@ -18,6 +20,9 @@ export function SuppliersSay({ view }: { view: LogbookView }) {
           <StandOut groups={out} group="supplier" format={format} /> than the others at the same cuts.
         </p>
       )}
+      <p>
+        <Link to={`/logbook/suppliers${search}`}>One card for each supplier</Link>
+      </p>
     </Answer>
   )
 }

@@ -1,5 +1,5 @@
 import { LOGBOOK_SORTS, type LogbookFilters, type LogbookSort } from '@fleam/contract'
-import { addDays, LOGBOOK_GROUPS, type LogbookGroup } from '@fleam/core'
+import { addDays, LOGBOOK_GROUPS, type LogbookGroup, parseDay } from '@fleam/core'
 import { useCallback, useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router-dom'
 import type { RecordsAsked } from '../../data/logbook-queries.ts'
@@ -11,6 +11,7 @@ export const PERIODS = {
   '91': 'Last 13 weeks',
   '364': 'Last 52 weeks',
   all: 'All records',
+  days: 'Other days',
 } as const
 export type Period = keyof typeof PERIODS
 
@@ -18,6 +19,9 @@ const FIRST_PERIOD: Period = '91'
 const isPeriod = (text: string): text is Period => text in PERIODS
 const oneOf = <T extends string>(all: readonly T[], text: string | null, usual: T): T =>
   all.includes(text as T) ? (text as T) : usual
+
+/** A day of the address; the usual one where none is written there, or none that is one. */
+const dayIn = (search: URLSearchParams, name: string, usual: string) => parseDay(search.get(name) ?? '') ?? usual
 
 /** What is looked at: it stands in the address, so that every view is a link. */
 export interface LogbookView {
@@ -50,7 +54,12 @@ export function useView(today: string): LogbookView {
   return useMemo(() => {
     const said = search.get('period') ?? ''
     const period = isPeriod(said) ? said : FIRST_PERIOD
-    const span = period === 'all' ? {} : { from: addDays(today, 1 - Number(period)), to: today }
+    const span =
+      period === 'all'
+        ? {}
+        : period === 'days'
+          ? { from: dayIn(search, 'from', addDays(today, -30)), to: dayIn(search, 'to', today) }
+          : { from: addDays(today, 1 - Number(period)), to: today }
     const chosen = (name: string) => {
       const value = search.get(name)
       return value ? { [name]: value } : {}

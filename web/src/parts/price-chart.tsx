@@ -1,6 +1,6 @@
 import type { PricePoint } from '@fleam/core'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
-import { dayWords } from '../../parts/dates.ts'
+import { dayWords } from './dates.ts'
 import css from './price-chart.module.css'
 
 interface PriceChartProps {

@@ -1,0 +1,1 @@
+export { supplierCardRoutes } from './routes.ts'
