@@ -308,9 +308,9 @@ describe('a file of many records', () => {
   test('is kept whole, once however often it is sent, and counts at once', async () => {
     const records = Array.from({ length: 120 }, () => entry())
     const first = await take(records)
-    expect(first.last).toEqual({ result: { kept: 120, known: 0 } })
+    expect(first.last).toEqual({ result: { kept: 120, known: 0, alike: 0 } })
     expect(first.progress).toBe(3)
-    expect((await take([...records, entry()])).last).toEqual({ result: { kept: 1, known: 120 } })
+    expect((await take([...records, entry()])).last).toEqual({ result: { kept: 1, known: 120, alike: 1 } })
     expect((await summary('?from=2026-03-01&to=2026-03-01')).all.records).toBe(121)
     const row = (await recordsOn('2026-03-01')).rows[0]
     expect(row).toMatchObject({
@@ -345,9 +345,13 @@ describe('a file of many records', () => {
       leftOut: 'a test',
       labourFrom: 'assumed',
       priceFrom: 'none',
+      causes: [{ pile: 'supremes', cause: 'skin-torn', isLasting: true }],
     }
     await take([one])
+    const nowhere = { ...one, id: newId(), causes: [{ ...one.causes[0], pile: 'wings' }] }
+    expect((await take([nowhere])).last.problem.issues[0].path).toBe('records[0].causes[0].pile')
     const [row] = (await recordsOn('2026-02-01')).rows
+    expect(row?.causes).toBe(1)
     expect(row).toMatchObject({ leftOut: 'a test', isCounted: false, minutesPerUnit: null, costPerPortion: null })
     const file = await house.app.inject({
       method: 'GET',
@@ -370,7 +374,7 @@ describe('a file of many records', () => {
     kitchen = there
     // Its own ids: two kitchens share none.
     const sent = file.records.map(({ document }: { document: FabricationDocument }) => ({ id: newId(), document }))
-    expect((await take(sent)).last).toEqual({ result: { kept: 122, known: 0 } })
+    expect((await take(sent)).last).toEqual({ result: { kept: 122, known: 0, alike: 0 } })
     const theirs = (await summary()).all
     kitchen = here
     const ours = (await summary('?from=2026-03-01&to=2026-03-01')).all

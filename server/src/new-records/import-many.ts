@@ -1,5 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { type FabricationState, issuesOf, type LoggedRecord, loggedRecord, type RecordsImported } from '@fleam/contract'
+import { QueryTypes } from 'sequelize'
 import { insertStates } from '../fabrication/index.ts'
 import { Refusal, type Steps } from '../http/index.ts'
 import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
@@ -28,7 +29,23 @@ export async function importMany(scope: Scope, sent: readonly unknown[], steps: 
       await nextTurn()
     }
   })
-  return { kept: states.length, known: records.length - states.length }
+  const kept = states.map(({ record }) => record.id)
+  return { kept: kept.length, known: records.length - kept.length, alike: await alikeOf(scope, kept) }
+}
+
+/** How many of some records have the same day, item, style, weights and money as another that was here before them. */
+async function alikeOf(scope: Scope, ids: readonly string[]): Promise<number> {
+  if (ids.length === 0) return 0
+  const [row] = await scope.database.sequelize.query<{ alike: number }>(
+    `SELECT COUNT(DISTINCT kept.fabrication_id) AS alike
+     FROM fabrication_figures AS kept JOIN fabrication_figures AS other
+       ON other.kitchen_id = kept.kitchen_id AND other.item_key = kept.item_key AND other.style_key = kept.style_key
+       AND other.date = kept.date AND other.ap = kept.ap AND other.primary_weight = kept.primary_weight
+       AND other.utilisation = kept.utilisation AND other.spent = kept.spent
+     WHERE kept.kitchen_id = :kitchenId AND kept.fabrication_id IN (:ids) AND other.fabrication_id NOT IN (:ids)`,
+    { type: QueryTypes.SELECT, replacements: { kitchenId: scope.kitchen.id, ids }, ...within(scope) },
+  )
+  return row?.alike ?? 0
 }
 
 function refuse(code: 'invalid-input' | 'name-unknown', detail: string, issues: readonly Issue[]): void {
@@ -81,8 +98,9 @@ async function statesOf(
 ): Promise<FabricationState[]> {
   const rows = await nameRows(scope)
   const issues: Issue[] = []
+  const wrong: Issue[] = []
   const states: FabricationState[] = []
-  for (const [at, { id, document, ...said }] of records.entries()) {
+  for (const [at, { id, document, causes, ...said }] of records.entries()) {
     if (at % AT_A_TIME === 0) await nextTurn()
     if (known.has(id)) continue
     const { names, open } = readNames(document, {}, rows)
@@ -93,8 +111,15 @@ async function statesOf(
       })),
     )
     const { record, facts } = closedState(scope, id, document, names)
-    states.push({ record: { ...record, ...said }, facts })
+    const named = causes.flatMap(({ pile, ...cause }, place) => {
+      const pileId = record.piles.find(({ name }) => name === pile)?.id
+      if (pileId) return [{ pileId, ...cause }]
+      wrong.push({ path: `records[${at}].causes[${place}].pile`, message: 'is no pile of the document' })
+      return []
+    })
+    states.push({ record: { ...record, ...said, causes: named }, facts })
   }
+  refuse('invalid-input', wrong[0] ? `${wrong[0].path} ${wrong[0].message}` : '', wrong)
   refuse('name-unknown', issues[0]?.message ?? '', issues)
   return states
 }

@@ -44,11 +44,10 @@ export function doubtsOf(records: readonly DoubtRecord[], containers: readonly D
   return records.flatMap(({ id }) => doubts.get(id) ?? [])
 }
 
-/** The later of two alike is the one that is doubted. */
+/** The later of two alike is the one that is doubted; where nobody is named they have to yield the same too. */
 function doubles(records: readonly DoubtRecord[]): Doubt[] {
-  const alike = groupBy(
-    records.filter(({ cook }) => cook !== null),
-    ({ item, day, ap, cook }) => JSON.stringify([item, day, ap, cook]),
+  const alike = groupBy(records, ({ item, day, ap, cook, portionYield }) =>
+    JSON.stringify([item, day, ap, cook, cook === null ? portionYield : null]),
   )
   return [...alike.values()].flatMap(([first, ...others]) =>
     others.map(({ id }): Doubt => ({ kind: 'double', id, of: (first as DoubtRecord).id })),

@@ -43,6 +43,13 @@ export function Files({ view }: { view: LogbookView }) {
         <span role="status">
           {importing.result.kept} {importing.result.kept === 1 ? 'record' : 'records'} imported
           {importing.result.known > 0 ? `, ${importing.result.known} were here already` : ''}.
+          {importing.result.alike > 0 ? (
+            <>
+              {' '}
+              {importing.result.alike} of them {importing.result.alike === 1 ? 'says' : 'say'} the same as a record that
+              was here under another id. <a href="#doubts">Are they the same?</a>
+            </>
+          ) : null}
         </span>
       ) : null}
     </div>
