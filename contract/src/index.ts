@@ -129,6 +129,7 @@ export {
   periodQuery,
 } from './logbook-stories.ts'
 export { id } from './numbers.ts'
+export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { plating, platingRequest } from './plating.ts'
 export type { BondedLines, KnifeLines } from './portioning.ts'

@@ -312,6 +312,27 @@ export {
   whatChanged,
 } from './logbook/index.ts'
 export type {
+  OrderPlan,
+  OrderPlanRequest,
+  PlanCost,
+  PlanCut,
+  PlanDemand,
+  PlanLimit,
+  PlanOptions,
+  PlanProduct,
+  PlanReady,
+  PlanService,
+  PlanStock,
+  PlanSupplier,
+  PlanWhole,
+  PlanYield,
+  ProgrammeProgress,
+  SolveMixed,
+  UseSource,
+  WholeSource,
+} from './planning/index.ts'
+export { planOrders, solveMixedWith } from './planning/index.ts'
+export type {
   PlatePiece,
   PlateRequest,
   Plating,

@@ -1,5 +1,8 @@
 import loadHighs from 'highs'
-import { type SolveProgramme, solveWith } from '../src/index.ts'
+import { type SolveMixed, type SolveProgramme, solveMixedWith, solveWith } from '../src/index.ts'
 
 /** The solver of integer programmes that the server and the page's worker use. */
 export const loadSolver = async (): Promise<SolveProgramme> => solveWith(await loadHighs())
+
+/** The same for programmes in numbers. */
+export const loadMixedSolver = async (): Promise<SolveMixed> => solveMixedWith(await loadHighs())

@@ -29,6 +29,7 @@ import {
 import { kitchenRoutes } from './kitchen/index.ts'
 import { logbookRoutes } from './logbook/index.ts'
 import { importRoutes, logbookImportRoutes, startRoutes } from './new-records/index.ts'
+import { planningRoutes } from './planning/index.ts'
 import { platingRoutes } from './plating/index.ts'
 import { portioningRoutes } from './portioning/index.ts'
 import { receivingRoutes } from './receiving/index.ts'
@@ -163,6 +164,7 @@ export async function buildApp({
     await scope.register(compress)
     portioningRoutes(server, compute)
     platingRoutes(server, compute)
+    planningRoutes(server, compute)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)

@@ -47,3 +47,7 @@ export function meanDifference(
   const degrees = variance ** 2 / (varianceA ** 2 / (a.n - 1) + varianceB ** 2 / (b.n - 1))
   return { difference, halfWidth: jStat.studentt.inv((1 + confidence) / 2, degrees) * Math.sqrt(variance) }
 }
+
+/** So many spreads below its mean a Student-t lies above in a share of cases, 0.5 to below 1: one-sided. */
+export const oneSidedT = (share: number, degreesOfFreedom: number): number =>
+  jStat.studentt.inv(share, degreesOfFreedom)

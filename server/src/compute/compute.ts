@@ -22,6 +22,7 @@ const FIELD: Readonly<Record<ServerWorkName, string>> = {
   'bonded-plan': 'products',
   'rack-plan': 'racks',
   plating: 'pieces',
+  'order-plan': 'products',
   'read-document': 'piles',
   'read-price-list': 'csv',
   appraise: 'piles',

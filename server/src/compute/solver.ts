@@ -1,10 +1,16 @@
-import { type SolveProgramme, solveWith } from '@fleam/core'
+import { type SolveMixed, type SolveProgramme, solveMixedWith, solveWith } from '@fleam/core'
 import loadHighs from 'highs'
 
-let loading: Promise<SolveProgramme> | null = null
+let loading: ReturnType<typeof loadHighs> | null = null
 
-/** The solver of integer programmes, loaded once. */
-export function loadSolver(): Promise<SolveProgramme> {
-  loading ??= loadHighs().then(solveWith)
+/** The solver, loaded once. */
+function load(): ReturnType<typeof loadHighs> {
+  loading ??= loadHighs()
   return loading
 }
+
+/** The solver of integer programmes in words. */
+export const loadSolver = async (): Promise<SolveProgramme> => solveWith(await load())
+
+/** The solver of mixed-integer programmes in numbers. */
+export const loadMixedSolver = async (): Promise<SolveMixed> => solveMixedWith(await load())

@@ -3,13 +3,16 @@ import {
   type Appraisal,
   appraise,
   type FabricationDocument,
+  type OrderPlan,
+  type OrderPlanRequest,
   planBonded,
+  planOrders,
   planPortions,
   planRacks,
   platePieces,
 } from '@fleam/core'
 import { type PriceListRead, type PriceListRequest, readSentPriceList } from './read-price-list.ts'
-import { loadSolver } from './solver.ts'
+import { loadMixedSolver, loadSolver } from './solver.ts'
 
 /** A document that was read from its text, or why it is none. */
 export type ReadDocument =
@@ -23,6 +26,7 @@ export interface ServerWork extends Work {
   /** A price list, from the bytes of the request to its lines. */
   'read-price-list': { input: PriceListRequest; answer: PriceListRead }
   appraise: { input: FabricationDocument; answer: Appraisal }
+  'order-plan': { input: OrderPlanRequest; answer: OrderPlan }
 }
 export type ServerWorkName = keyof ServerWork
 
@@ -32,6 +36,7 @@ const DO: {
   'portion-plan': planPortions,
   'bonded-plan': planBonded,
   'rack-plan': async (input) => planRacks(input, await loadSolver()),
+  'order-plan': async (input) => planOrders(input, await loadMixedSolver()),
   plating: async (input) => platePieces(input, await loadSolver()),
   'read-document': readDocument,
   'read-price-list': readSentPriceList,

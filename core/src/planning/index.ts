@@ -1,0 +1,22 @@
+export { countedYield, MEAN_SERVICE } from './counted-yield.ts'
+export type {
+  OrderPlan,
+  OrderPlanRequest,
+  PlanCost,
+  PlanCut,
+  PlanDemand,
+  PlanLimit,
+  PlanProduct,
+  PlanReady,
+  PlanService,
+  PlanStock,
+  PlanSupplier,
+  PlanWhole,
+  PlanYield,
+  UseSource,
+  WholeSource,
+} from './order-plan.ts'
+export type { PlanOptions } from './plan-orders.ts'
+export { planOrders } from './plan-orders.ts'
+export type { ProgrammeProgress, SolveMixed } from './programme.ts'
+export { solveMixedWith } from './programme.ts'

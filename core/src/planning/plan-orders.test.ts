@@ -1,0 +1,233 @@
+import { orderPlanRequest } from '@fleam/contract'
+import fc from 'fast-check'
+import cases from '../../cases/order-plan.json'
+import { brokenRules } from '../../test/check-plan.ts'
+import { loadMixedSolver } from '../../test/solver.ts'
+import { countedYield, type OrderPlan, type OrderPlanRequest, planOrders, type SolveMixed } from './index.ts'
+
+let solve: SolveMixed
+beforeAll(async () => {
+  solve = await loadMixedSolver()
+})
+
+const read = (said: unknown): OrderPlanRequest => orderPlanRequest.parse(said)
+const countedIn = (request: OrderPlanRequest) => (cut: string, product: string) => {
+  const given = request.cuts.find((each) => each.name === cut)?.yields.find((each) => each.product === product)
+  return given ? countedYield(given, request.service) : 0
+}
+const rulesBroken = (request: OrderPlanRequest, plan: OrderPlan) => brokenRules(request, plan, countedIn(request))
+const shortageOf = ({ demand }: OrderPlanRequest, { short }: OrderPlan) =>
+  short.reduce((sum, { product, day, quantity }) => {
+    const asked = demand.reduce(
+      (all, each) => all + (each.product === product && each.day === day ? each.quantity : 0),
+      0,
+    )
+    return sum + quantity / asked
+  }, 0)
+
+test.each(cases.map((each) => [each.name, each] as const))(
+  '%s: the least shortage and the least cost',
+  (_name, each) => {
+    const request = read(each.input)
+    const plan = planOrders(request, solve)
+    expect(plan.status).toBe('optimal')
+    expect(shortageOf(request, plan)).toBeCloseTo(each.expect.short, 5)
+    expect(Math.abs(plan.cost.total / each.expect.cost - 1)).toBeLessThan(1e-6)
+    expect(rulesBroken(request, plan)).toEqual([])
+    const { wholes, ready, delivery, labour, consumables, disposal, surplus, total } = plan.cost
+    expect(total).toBeCloseTo(wholes + ready + delivery + labour + consumables + disposal - surplus, 9)
+    // What is loosened is never worse, and says whose fault a shortage is.
+    for (const { saves, shorter } of plan.limits) expect((saves ?? 0) + shorter).toBeGreaterThan(0)
+    for (const { because } of plan.short) expect(because.length).toBeGreaterThan(0)
+  },
+)
+
+/** A little kitchen of one bird and one ready good. */
+const little = (changes: Partial<Record<keyof OrderPlanRequest, unknown>> = {}): OrderPlanRequest =>
+  read({
+    format: 'fleam/order-plan',
+    version: 1,
+    currency: 'EUR',
+    days: ['2026-12-03', '2026-12-04'],
+    products: [
+      { name: 'supreme', unit: 'portion', keepsDays: 2, cold: 1, surplusValue: 0.5, surplusUpTo: 3, disposal: 0.1 },
+      { name: 'bones', unit: 'kg', keepsDays: 3, disposal: 0.2 },
+    ],
+    demand: [{ product: 'supreme', day: '2026-12-04', quantity: 14 }],
+    suppliers: [
+      { name: 'yard', delivers: ['2026-12-03'], charge: 6, minimum: 20 },
+      { name: 'house', delivers: ['2026-12-04'] },
+    ],
+    wholes: [{ name: 'chicken', supplier: 'yard', pack: 3, price: 18, keepsDays: 2, cold: 2, mostPacks: 4 }],
+    cuts: [
+      {
+        name: 'supremes',
+        whole: 'chicken',
+        minutes: 9,
+        setUp: 5,
+        consumables: 0.2,
+        yields: [
+          { product: 'supreme', quantity: 2, sd: 0.1, tests: 6 },
+          { product: 'bones', quantity: 0.6 },
+        ],
+      },
+    ],
+    ready: [{ name: 'ready supremes', supplier: 'house', product: 'supreme', quantity: 5, price: 24, mostPacks: 3 }],
+    labour: { ratePerHour: 20, hours: [2, 1] },
+    ...changes,
+  })
+
+/** The best of every way to do it: packs of both goods and units on both days; serving is the same for all. */
+function bestByTrying(request: OrderPlanRequest): [short: number, cost: number] {
+  const counted = countedIn(request)('supremes', 'supreme')
+  const bones = countedIn(request)('supremes', 'bones')
+  const asked = request.demand.reduce((sum, { quantity }) => sum + quantity, 0)
+  let best: [number, number] = [Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY]
+  for (let packs = 0; packs <= 4; packs++) {
+    if (packs > 0 && packs * 18 < 20) continue
+    for (let first = 0; first <= packs * 3; first++) {
+      for (let second = 0; second <= packs * 3 - first; second++) {
+        const minutes = [first, second].map((units) => units * 9 + (units > 0 ? 5 : 0))
+        if (minutes.some((each, at) => each > (request.labour.hours[at] ?? 0) * 60)) continue
+        for (let ready = 0; ready <= 3; ready++) {
+          const there = (first + second) * counted + ready * 5
+          const short = Math.max(0, asked - there) / asked
+          const left = Math.max(0, there - asked)
+          const cost =
+            packs * 18 +
+            (packs > 0 ? 6 : 0) +
+            ready * 24 +
+            ((minutes[0] ?? 0) + (minutes[1] ?? 0)) / 3 +
+            (first + second) * 0.2 +
+            Math.max(0, left - 3) * 0.1 -
+            Math.min(left, 3) * 0.5 +
+            (first + second) * bones * 0.2
+          if (short < best[0] - 1e-9 || (Math.abs(short - best[0]) < 1e-9 && cost < best[1])) best = [short, cost]
+        }
+      }
+    }
+  }
+  return best
+}
+
+test.each([0.5, 0.9])('a little one is as good as trying every way, at service %d', (service) => {
+  for (const quantity of [1, 5, 14, 23, 60]) {
+    const request = little({ service, demand: [{ product: 'supreme', day: '2026-12-04', quantity }] })
+    const plan = planOrders(request, solve)
+    const [short, cost] = bestByTrying(request)
+    expect(shortageOf(request, plan)).toBeCloseTo(short, 6)
+    expect(plan.cost.total).toBeCloseTo(cost, 5)
+  }
+})
+
+const kitchen = fc.record({
+  quantity: fc.integer({ min: 1, max: 40 }),
+  hours: fc.tuple(fc.integer({ min: 0, max: 3 }), fc.integer({ min: 0, max: 3 })),
+  cold: fc.option(fc.integer({ min: 5, max: 60 })),
+  charge: fc.integer({ min: 0, max: 20 }),
+  stock: fc.integer({ min: 0, max: 8 }),
+  useBy: fc.constantFrom('2026-12-02', '2026-12-03', '2026-12-05'),
+  early: fc.boolean(),
+})
+type Kitchen = typeof kitchen extends fc.Arbitrary<infer T> ? T : never
+const requestOf = ({ quantity, hours, cold, charge, stock, useBy, early }: Kitchen) =>
+  little({
+    demand: [
+      { product: 'supreme', day: '2026-12-04', quantity },
+      { product: 'supreme', day: '2026-12-03', quantity: early ? 4 : 0 },
+    ],
+    labour: { ratePerHour: 20, hours },
+    coldSpace: cold,
+    suppliers: [
+      { name: 'yard', delivers: ['2026-12-03'], charge, minimum: 20 },
+      { name: 'house', delivers: ['2026-12-04'] },
+    ],
+    stock: [{ product: 'supreme', quantity: stock, useBy }],
+  })
+
+test('plans keep every rule; more hours, cold or days of delivery are never worse; a demand may come in two lines', () => {
+  fc.assert(
+    fc.property(kitchen, (said) => {
+      const request = requestOf(said)
+      const plan = planOrders(request, solve, { seconds: 4 })
+      // What is in stock takes more than the cold has, whatever is done: nothing can be planned.
+      if (plan.status === 'refused') {
+        expect(said.stock).toBeGreaterThan(said.cold ?? 0)
+        return
+      }
+      expect(rulesBroken(request, plan)).toEqual([])
+      const isNoWorse = (more: OrderPlanRequest) => {
+        const other = planOrders(more, solve, { seconds: 4 })
+        const [before, after] = [shortageOf(request, plan), shortageOf(more, other)]
+        expect(after).toBeLessThanOrEqual(before + 1e-6)
+        if (Math.abs(after - before) < 1e-6) expect(other.cost.total).toBeLessThanOrEqual(plan.cost.total + 1e-4)
+      }
+      isNoWorse({ ...request, labour: { ...request.labour, hours: request.labour.hours.map((hours) => hours + 1) } })
+      isNoWorse({ ...request, coldSpace: null })
+      isNoWorse({ ...request, suppliers: request.suppliers.map((each) => ({ ...each, delivers: request.days })) })
+      const [first, ...rest] = request.demand as [OrderPlanRequest['demand'][number]]
+      const halves = [
+        { ...first, quantity: first.quantity / 2 },
+        { ...first, quantity: first.quantity / 2 },
+      ]
+      const split = planOrders({ ...request, demand: [...halves, ...rest] }, solve, { seconds: 4 })
+      expect(split.cost.total).toBeCloseTo(plan.cost.total, 4)
+    }),
+    { numRuns: 10 },
+  )
+})
+
+describe('service', () => {
+  test('at the mean costs no premium; a higher one costs one, and is met in the draws', () => {
+    const mean = planOrders(little(), solve)
+    expect(mean.service).toMatchObject({ asked: 0.5, premium: 0, draws: 10_000 })
+    const request = little({ service: 0.95, labour: { ratePerHour: 20, hours: [3, 3] } })
+    const safe = planOrders(request, solve)
+    expect(safe.service.premium).toBeGreaterThanOrEqual(-1e-6)
+    expect(safe.service.met).toBeGreaterThan(0.9)
+    expect(planOrders(request, solve).service).toEqual(safe.service)
+  })
+
+  test('what one more record gives at least, by Student’s t', () => {
+    const given = { product: 'supreme', quantity: 2, sd: 0.1, tests: 4, df: null }
+    // t of 0.95 with 3 degrees of freedom is 2.3534.
+    expect(countedYield(given, 0.95)).toBeCloseTo(2 - 2.3534 * 0.1 * Math.sqrt(1.25), 4)
+    expect(countedYield({ ...given, df: 30 }, 0.95)).toBeGreaterThan(countedYield(given, 0.95))
+    expect(countedYield(given, 0.5)).toBe(2)
+    expect(countedYield({ ...given, tests: 1 }, 0.95)).toBe(2)
+    expect(countedYield({ ...given, sd: 9 }, 0.95)).toBe(0)
+  })
+})
+
+test('a demand nobody can serve is no error: what is short, by how much, and what would mend it', () => {
+  const none = planOrders(
+    little({
+      suppliers: [
+        { name: 'yard', delivers: [] },
+        { name: 'house', delivers: [] },
+      ],
+    }),
+    solve,
+  )
+  expect(none).toMatchObject({ status: 'optimal', orders: [], cutting: [], cost: { total: 0 } })
+  expect(none.short).toEqual([
+    {
+      product: 'supreme',
+      day: '2026-12-04',
+      quantity: 14,
+      because: expect.arrayContaining([expect.stringMatching(/^delivery-day (yard|house) 2026-12-0[34]$/)]),
+    },
+  ])
+  const lazy = planOrders(little({ labour: { ratePerHour: 20, hours: [0, 0] }, ready: [] }), solve)
+  expect(lazy.short[0]?.because).toEqual(['labour 2026-12-03', 'labour 2026-12-04'])
+  expect(lazy.beside).toEqual({ allReady: 0, allCut: 0 })
+})
+
+test('what is bought and not cut is named', () => {
+  const plan = planOrders(
+    little({ demand: [{ product: 'supreme', day: '2026-12-04', quantity: 4 }], ready: [] }),
+    solve,
+  )
+  expect(plan.cutting).toMatchObject([{ units: 2 }])
+  expect(plan.uncut).toEqual([{ whole: 'chicken', source: { kind: 'delivery', day: '2026-12-03' }, units: 4 }])
+})

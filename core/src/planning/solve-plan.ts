@@ -1,0 +1,43 @@
+import type { PlanModel } from './model.ts'
+import type { ProgrammeProgress, Solved, SolveMixed } from './programme.ts'
+
+/** A model solved: first the least shortage, among those the least cost. */
+export interface SolvedPlan {
+  /** Σ short ÷ asked, and money. */
+  short: number
+  cost: Solved
+  values: Float64Array
+}
+
+export interface SolveOptions {
+  solve: SolveMixed
+  seconds: number
+  onProgress?: ((progress: ProgrammeProgress) => void) | undefined
+}
+
+/** Of the time that there is, the shortage takes so much at most. */
+const SHORT_SHARE = 0.4
+/** A shortage below this is none. */
+const NO_SHORTAGE = 1e-7
+
+/** Null where nothing keeps the rules: everything short is a plan too, so that this is no matter of the demand. */
+export function solvePlan(model: PlanModel, { solve, seconds, onProgress }: SolveOptions): SolvedPlan | null {
+  const { programme, shortCosts, moneyCosts, demands } = model
+  const began = Date.now()
+  const first = solve(programme, { seconds: seconds * SHORT_SHARE, costs: shortCosts })
+  if (!first.values) return null
+  const short = first.best < NO_SHORTAGE ? 0 : first.best
+  // The least shortage becomes a row, and is taken away again: the model may be solved anew.
+  const terms = demands.map(({ short: column, asked }) => [column, 1 / asked] as const)
+  programme.row(terms, Number.NEGATIVE_INFINITY, short + NO_SHORTAGE * Math.max(1, short))
+  try {
+    const left = Math.max(seconds * (1 - SHORT_SHARE), seconds - (Date.now() - began) / 1000)
+    const start = first.values
+    const cost = solve(programme, { seconds: left, costs: moneyCosts, start, ...(onProgress ? { onProgress } : {}) })
+    // A plan that only its shortage is known of is a plan all the same.
+    const values = cost.values ?? first.values
+    return { short, cost: { ...cost, isProven: cost.isProven && first.isProven }, values }
+  } finally {
+    programme.rows.pop()
+  }
+}

@@ -1,0 +1,1 @@
+export { planningRoutes } from './routes.ts'
