@@ -1,6 +1,7 @@
 import {
   ALLOCATIONS,
   CREDIT_POLICIES,
+  DOUBT_KINDS,
   LABOUR_SOURCES,
   LOSS_CAUSES,
   MAX_UNITS,
@@ -95,6 +96,8 @@ const editable = {
   status: z.enum(RECORD_STATUSES),
   /** Why it is left out of averages; null where it counts. */
   leftOut: z.string().trim().min(1).max(200).nullable(),
+  /** Doubts that somebody has looked at and stands by. */
+  settled: z.array(z.enum(DOUBT_KINDS)).max(DOUBT_KINDS.length).default([]),
   priceFrom: z.enum(PRICE_SOURCES),
   /** The cut style, and with it the item; null where it is none of this kitchen's. */
   styleId: id.nullable(),

@@ -67,6 +67,7 @@ test('the two mistakes are doubted, and no sound record is', () => {
       pricePerKg: price.amount,
       balance: weights.balance,
       isSettled: false,
+      settled: [],
       piles: piles.map(({ name, share }) => ({
         key: name,
         name,

@@ -1,8 +1,9 @@
 export type { Attribution } from './attribution.ts'
 export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './control-chart.ts'
 export { CHART_BASELINE, controlChart } from './control-chart.ts'
-export type { Doubt, DoubtContainer, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
-export { doubtsOf, takenTwice } from './doubts/index.ts'
+export type { Doubt, DoubtContainer, DoubtKind, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
+export { DOUBT_KINDS, doubtsOf, takenTwice } from './doubts/index.ts'
+export { explainRecordMinutes, explainRecordYield } from './explain-record.ts'
 export { explainImprovement, explainOddWeek, explainPortionMoney, explainPractice } from './explain-stories.ts'
 export {
   explainAgainst,

@@ -1,5 +1,5 @@
 import { ratio } from '../costing/index.ts'
-import { type Explanation, over, value } from '../explanation/index.ts'
+import { type Explanation, KILO, over, times, value } from '../explanation/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 
 /** Counted records, summed: net cost in money, weight of portions in grams. */
@@ -19,9 +19,12 @@ export function explainRecordsCost(title: string, sums: CostSums): Explanation |
   return {
     title,
     quantity: 'money-per-kg',
-    expression: over(
-      value(`net cost of ${sums.records} ${sums.records === 1 ? 'record' : 'records'}`, sums.spent, 'money'),
-      value('portions', sums.primaryWeight, 'weight'),
+    expression: times(
+      over(
+        value(`net cost of ${sums.records} ${sums.records === 1 ? 'record' : 'records'}`, sums.spent, 'money'),
+        value('portions', sums.primaryWeight, 'weight'),
+      ),
+      KILO,
     ),
     note: 'By-products credited, labour in: what a kilo on the plate cost, whatever its price was.',
   }

@@ -29,6 +29,7 @@ import { up as figures } from './migrations/024-figures.ts'
 import { up as beams } from './migrations/025-beams.ts'
 import { up as figuresByThemselves } from './migrations/026-figures-by-themselves.ts'
 import { up as logbookViews } from './migrations/027-logbook-views.ts'
+import { up as settledDoubts } from './migrations/028-settled-doubts.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -59,6 +60,7 @@ const MIGRATIONS = [
   { name: '025-beams', up: beams },
   { name: '026-figures-by-themselves', up: figuresByThemselves },
   { name: '027-logbook-views', up: logbookViews },
+  { name: '028-settled-doubts', up: settledDoubts },
 ]
 
 function migrator(database: Sequelize) {

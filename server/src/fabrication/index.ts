@@ -5,6 +5,7 @@ export { requireDocument, requireOpen, requireState } from './service.ts'
 export {
   latestOfEachStyle,
   latestOfStyle,
+  openStates,
   recordById,
   stateById,
   statesByIds,

@@ -82,6 +82,13 @@ export const statesByIds = (scope: Scope, ids: readonly string[]): Promise<Fabri
 export const latestStates = (scope: Scope, limit: number): Promise<FabricationState[]> =>
   statesWhere(scope, { order: [[literal("`Fabrication`.`status` = 'open'"), 'DESC'], ...(NEWEST as [])], limit })
 
+/** More than lie on any board at once. */
+const MAX_OPEN = 50
+
+/** The newest fabrications that are open. */
+export const openStates = (scope: Scope): Promise<FabricationState[]> =>
+  statesWhere(scope, { where: { status: 'open' }, limit: MAX_OPEN })
+
 /** The newest fabrication of a style; null where there is none yet. */
 export async function latestOfStyle(scope: Scope, styleId: string): Promise<FabricationState | null> {
   const [state] = await statesWhere(scope, { where: { styleId, status: { [Op.ne]: 'abandoned' } }, limit: 1 })

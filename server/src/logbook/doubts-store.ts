@@ -3,13 +3,15 @@ import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'
 
-interface DoubtRow extends Omit<DoubtRecord, 'isSettled' | 'pricePerKg' | 'piles' | 'twice' | 'unitWeight'> {
+interface DoubtRow
+  extends Omit<DoubtRecord, 'isSettled' | 'pricePerKg' | 'piles' | 'twice' | 'settled' | 'unitWeight'> {
   units: number | null
   isSettled: number
   priceFrom: string
   pricePer: string
   priceAmount: number
   twice: unknown
+  settled: unknown
 }
 
 /** The items of a kitchen that anything was closed of, by their keys. */
@@ -38,6 +40,7 @@ export async function doubtRecords(scope: Scope, item: string): Promise<DoubtRec
          figures.style_key AS style, figures.cook_key AS cook, figures.ap AS ap, figures.units AS units,
          figures.portion_yield AS portionYield, figures.minutes_per_unit AS minutesPerUnit,
          figures.balance AS balance, figures.twice AS twice, fabrications.confirmed AS isSettled,
+         fabrications.settled AS settled,
          fabrications.price_from AS priceFrom, fabrications.price_per AS pricePer,
          fabrications.price_amount AS priceAmount
        FROM ${from} WHERE ${where} ORDER BY figures.date, figures.fabrication_id`,
@@ -54,12 +57,13 @@ export async function doubtRecords(scope: Scope, item: string): Promise<DoubtRec
   ])
   const byRecord = new Map<string, DoubtPile[]>(rows.map(({ id }) => [id, []]))
   for (const { id, ...pile } of piles) byRecord.get(id)?.push(pile)
-  return rows.map(({ isSettled, priceFrom, pricePer, priceAmount, twice, units, ...row }) => ({
+  return rows.map(({ isSettled, priceFrom, pricePer, priceAmount, twice, settled, units, ...row }) => ({
     ...row,
     unitWeight: units === null ? null : row.ap / units,
     isSettled: Boolean(isSettled),
     pricePerKg: paidPerKg(priceFrom, pricePer, priceAmount),
     piles: byRecord.get(row.id) ?? [],
+    settled: parsedJsonOf(settled) as DoubtRecord['settled'],
     twice: parsedJsonOf(twice) as DoubtRecord['twice'],
   }))
 }

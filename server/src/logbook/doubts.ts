@@ -1,7 +1,8 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import type { LogbookDoubts } from '@fleam/contract'
-import { type Doubt, type DoubtRecord, doubtsOf } from '@fleam/core'
+import { type Doubt, type DoubtRecord, doubtsOf, takenTwice } from '@fleam/core'
 import { containers } from '../containers/index.ts'
+import { openStates } from '../fabrication/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { doubtRecords, itemsClosed } from './doubts-store.ts'
 import { type Names, nameOf, namesOf } from './names.ts'
@@ -22,8 +23,26 @@ export async function doubts(scope: Scope): Promise<LogbookDoubts> {
     for (const why of doubtsOf(own, known)) found.push(namedDoubt(why, byId.get(why.id) as DoubtRecord, names))
     await nextTurn()
   }
+  found.push(...(await openDoubts(scope)))
   found.sort((a, b) => (a.date === b.date ? 0 : a.date < b.date ? 1 : -1))
   return { doubts: found.slice(0, MAX_DOUBTS), records }
+}
+
+/** Weighings of open records that were taken twice: what else is doubted of them the bench asks about itself. */
+async function openDoubts(scope: Scope): Promise<LogbookDoubts['doubts']> {
+  const states = await openStates(scope)
+  return states.flatMap(({ record, facts }) => {
+    const { id, date, item, style, cook, settled, piles } = record
+    if (settled.includes('twice')) return []
+    return takenTwice(facts, piles).map((twice) => ({
+      id,
+      date,
+      item,
+      style,
+      cook,
+      why: { kind: 'twice', id, ...twice },
+    }))
+  })
 }
 
 const namedDoubt = (why: Doubt, { id, day, item, style, cook }: DoubtRecord, names: Names) => ({

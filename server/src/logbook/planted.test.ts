@@ -1,14 +1,16 @@
-import type {
-  LogbookChanges,
-  LogbookCurve,
-  LogbookDoubts,
-  LogbookLearning,
-  LogbookPage,
-  LogbookSeasons,
-  LogbookSeries,
-  LogbookTurns,
-  LogbookView,
-  SupplierCards,
+import {
+  editOf,
+  type FabricationState,
+  type LogbookChanges,
+  type LogbookCurve,
+  type LogbookDoubts,
+  type LogbookLearning,
+  type LogbookPage,
+  type LogbookSeasons,
+  type LogbookSeries,
+  type LogbookTurns,
+  type LogbookView,
+  type SupplierCards,
 } from '@fleam/contract'
 import { addDays } from '@fleam/core'
 import { pastRecords } from '@fleam/demo'
@@ -103,6 +105,18 @@ test('the mistakes are doubted, and no sound record is', async () => {
   const { doubts, records } = await get<LogbookDoubts>('/logbook/doubts')
   expect(records).toBeGreaterThan(300)
   expect(doubts.map(({ why }) => why.kind)).toEqual(['pile', 'pile'])
+})
+
+test('what somebody stands by is doubted no more, here and where its file is taken in', async () => {
+  const { doubts } = await get<LogbookDoubts>('/logbook/doubts')
+  const [{ id, why }] = doubts as [LogbookDoubts['doubts'][number]]
+  const { record } = await get<FabricationState>(`/fabrications/${id}`)
+  expect((await send(house, 'PUT', path(`/fabrications/${id}`), editOf(record, { settled: [why.kind] }))).status).toBe(
+    200,
+  )
+  expect((await get<LogbookDoubts>('/logbook/doubts')).doubts.map((each) => each.id)).not.toContain(id)
+  const file = await house.app.inject({ url: path(`/logbook/records.json?id=${id}`) })
+  expect(file.json().records).toMatchObject([{ id, settled: [why.kind] }])
 })
 
 test('the cheaper chicken yields worse: the card of its supplier says so', async () => {

@@ -120,6 +120,7 @@ function closedRecord(
     labourFrom: 'typed',
     priceFrom: 'typed',
     leftOut: null,
+    settled: [],
     consumables: [...(document.consumables ?? [])],
     piles,
     offers: (document.offers ?? []).map(({ pile, ...offer }) => ({ ...offer, pileId: pileNamed(pile).id })),

@@ -165,6 +165,7 @@ async function startedRecord(scope: Scope, request: FabricationRequest): Promise
     currency: kitchen.currency,
     ...(await purchaseOf(scope, request, known)),
     leftOut: null,
+    settled: [],
     labour: [
       {
         task: 'break down',

@@ -1,4 +1,6 @@
 import type {
+  FabricationEdit,
+  FabricationRecord,
   FabricationState,
   LogbookChanges,
   LogbookCurve,
@@ -19,6 +21,7 @@ import type {
   SupplierCardsQuery,
 } from '@fleam/contract'
 import { editOf } from '@fleam/contract'
+import type { DoubtKind } from '@fleam/core'
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { v7 as newId } from 'uuid'
 import { deleteJson, getJson, postJson, putJson } from './api.ts'
@@ -183,19 +186,30 @@ export function useLogbookTurns(filters: LogbookFilters) {
   })
 }
 
-/** Takes a record out of every mean, with a reason; it can be counted again from its verdict. */
-export function useLeaveOut(fabricationId: string) {
+/** Puts something of a record right that is not shown whole where it is asked about. */
+function useAmend<Said>(
+  fabricationId: string,
+  amended: (record: FabricationRecord, said: Said) => Partial<FabricationEdit>,
+) {
   const { id } = useKitchen()
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: async (leftOut: string) => {
+    mutationFn: async (said: Said) => {
       const path = `${kitchenPath(id)}/fabrications/${fabricationId}`
       const { record } = await getJson<FabricationState>(path)
-      return putJson<FabricationState>(path, editOf(record, { leftOut }))
+      return putJson<FabricationState>(path, editOf(record, amended(record, said)))
     },
     onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id] }),
   })
 }
+
+/** Takes a record out of every mean, with a reason; it can be counted again from its verdict. */
+export const useLeaveOut = (fabricationId: string) =>
+  useAmend(fabricationId, (_record, leftOut: string) => ({ leftOut }))
+
+/** Stands by a doubted record: it is not doubted for this again. */
+export const useSettleDoubt = (fabricationId: string) =>
+  useAmend(fabricationId, ({ settled }, kind: DoubtKind) => ({ settled: [...new Set([...settled, kind])] }))
 
 const viewsKey = (kitchenId: string) => [...logbookKey(kitchenId), 'views']
 const viewsPath = (kitchenId: string) => `${kitchenPath(kitchenId)}/logbook/views`

@@ -33,6 +33,8 @@ export interface DoubtRecord {
   /** Somebody has looked at the balance and stands by it. */
   isSettled: boolean
   piles: readonly DoubtPile[]
+  /** Doubts that somebody has looked at and stands by. */
+  settled: readonly DoubtKind[]
   /** Weighings that were taken twice, as the record's own facts say. */
   twice: readonly TakenTwice[]
 }
@@ -49,6 +51,20 @@ export interface DoubtContainer {
   name: string
   grams: number
 }
+
+export const DOUBT_KINDS = [
+  'balance',
+  'double',
+  'twice',
+  'minutes',
+  'price',
+  'weight',
+  'yield',
+  'pile',
+  'emptied',
+  'container',
+] as const
+export type DoubtKind = (typeof DOUBT_KINDS)[number]
 
 export type Doubt =
   /** More came out than went in, or a pile is missing. Grams for a kilo that came. */

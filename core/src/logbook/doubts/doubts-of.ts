@@ -16,7 +16,7 @@ const MIN_WEIGHTS = 4
 
 /**
  * Records that cannot be right, each with its reason, in the order of the records. Nothing is changed by it. A record
- * that somebody has settled is not doubted for its balance. Records of one item are held against each other alone: those
+ * that somebody has settled is not doubted for it again. Records of one item are held against each other alone: those
  * of another may be asked about by themselves.
  */
 export function doubtsOf(records: readonly DoubtRecord[], containers: readonly DoubtContainer[] = []): Doubt[] {
@@ -41,7 +41,7 @@ export function doubtsOf(records: readonly DoubtRecord[], containers: readonly D
     pricesOff(own).forEach(add)
     weightsOff(own).forEach(add)
   }
-  return records.flatMap(({ id }) => doubts.get(id) ?? [])
+  return records.flatMap(({ id, settled }) => (doubts.get(id) ?? []).filter(({ kind }) => !settled.includes(kind)))
 }
 
 /** The later of two alike is the one that is doubted; where nobody is named they have to yield the same too. */

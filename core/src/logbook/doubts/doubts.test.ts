@@ -14,6 +14,7 @@ const record = (at: number, changes: Partial<DoubtRecord> = {}): DoubtRecord => 
   pricePerKg: 3 + ((at * 7) % 4) / 20,
   balance: 'ok',
   isSettled: false,
+  settled: [],
   piles: [
     pile('supremes', 0.4 + ((at * 37) % 11) / 1000, 270 + ((at * 7) % 9)),
     pile('bones', 0.3 + ((at * 17) % 7) / 1000),
@@ -71,6 +72,13 @@ test.each([
 
 test('what somebody has settled is not doubted for its balance', () => {
   expect(doubtsOf([...sound, record(99, { balance: 'over', isSettled: true })])).toEqual([])
+})
+
+test('what somebody stands by is not doubted again, but for something else it is', () => {
+  const odd = (settled: DoubtRecord['settled']) =>
+    doubtsOf([...sound, record(99, { pricePerKg: 31, minutesPerUnit: 1.5, settled })]).map(({ kind }) => kind)
+  expect(odd([])).toEqual(['minutes', 'price'])
+  expect(odd(['price'])).toEqual(['minutes'])
 })
 
 test('a price that doubled is no slipped digit, and few records tell nothing', () => {

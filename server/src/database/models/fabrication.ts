@@ -61,6 +61,7 @@ export interface FabricationModel
   confirmed: boolean
   /** Why it is left out of averages; null where it counts. */
   leftOut: string | null
+  settled: FabricationRecord['settled']
   date: string
   lot: string | null
   notes: string | null
@@ -111,6 +112,7 @@ export const defineFabrication = (database: Sequelize) =>
       labourFrom: words(8),
       confirmed: yesNo(),
       leftOut: maybeWords(200),
+      settled: { ...json(), ...parsedJson('settled') },
       date: day(),
       lot: maybeWords(),
       notes: longWords(),

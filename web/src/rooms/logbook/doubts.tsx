@@ -2,7 +2,7 @@ import type { LogbookDoubts } from '@fleam/contract'
 import { doubtWords } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'
-import { useLeaveOut, useLogbookDoubts } from '../../data/logbook-queries.ts'
+import { useLeaveOut, useLogbookDoubts, useSettleDoubt } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
@@ -31,7 +31,7 @@ export function Doubts() {
               </Link>
               : {doubtWords(doubt.why, format)}
               {doubt.why.kind === 'double' ? <Link to={`/verdict/${doubt.why.of}`}>the other one</Link> : null}{' '}
-              <LeaveOut doubt={doubt} reason={reasonFor(doubt, format)} />
+              <Mends doubt={doubt} reason={reasonFor(doubt, format)} />
             </li>
           ))}
         </ul>
@@ -45,9 +45,10 @@ const MAX_REASON = 200
 const reasonFor = ({ why, date, item }: Doubt, format: Format) =>
   (why.kind === 'double' ? `double of another of ${item} on ${date}` : doubtWords(why, format)).slice(0, MAX_REASON)
 
-/** Takes a record out of every mean, with the doubt as its reason; it can be counted again from its verdict. */
-function LeaveOut({ doubt, reason }: { doubt: Doubt; reason: string }) {
+/** Takes a record out of every mean, with the doubt as its reason, or stands by it: both are kept in its history. */
+function Mends({ doubt, reason }: { doubt: Doubt; reason: string }) {
   const leaving = useLeaveOut(doubt.id)
+  const settling = useSettleDoubt(doubt.id)
   return (
     <>
       <Button
@@ -59,6 +60,16 @@ function LeaveOut({ doubt, reason }: { doubt: Doubt; reason: string }) {
       >
         {doubt.why.kind === 'double' ? 'Count one of them' : 'Leave it out'}
       </Button>
+      <Button
+        size="sm"
+        variant="outline-dark"
+        className="no-print"
+        disabled={settling.isPending}
+        onClick={() => settling.mutate(doubt.why.kind)}
+      >
+        It is right
+      </Button>
+      {settling.isError ? <Failed error={settling.error} /> : null}
       {leaving.isError ? <Failed error={leaving.error} /> : null}
     </>
   )

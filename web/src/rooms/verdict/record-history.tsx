@@ -20,6 +20,8 @@ const WORDS = {
   status: 'status',
   labourFrom: 'minutes',
 } as const
+/** Lists are told as changed: what stands in them is said where they are. */
+const LISTS = { causes: 'causes of loss', settled: 'doubts that are stood by' } as const
 /** Ids read as nothing: who or what it was is not known any more here. */
 const IDS = { cookId: 'cook', supplierId: 'supplier', styleId: 'style' } as const
 
@@ -57,6 +59,10 @@ function changesOf(
     const [was, is] = [before[field as keyof FabricationRecord], after[field as keyof FabricationRecord]]
     return was === is || !(field in version.record) ? [] : [`${name} ${is ?? 'none'}, not ${was ?? 'none'}`]
   })
+  const lists = Object.entries(LISTS).flatMap(([field, name]) => {
+    const [was, is] = [before[field as keyof typeof LISTS], after[field as keyof typeof LISTS]]
+    return JSON.stringify(was) === JSON.stringify(is) || !(field in version.record) ? [] : [`${name} changed`]
+  })
   const others = Object.entries(IDS).flatMap(([field, name]) =>
     field in version.record && before[field as keyof FabricationRecord] !== after[field as keyof FabricationRecord]
       ? [`another ${WORDS[name]}`]
@@ -73,5 +79,5 @@ function changesOf(
     const isBound = was.target === pile.target && was.low === pile.low && was.high === pile.high
     return isBound ? renamed : [...renamed, `other portion weights of ${pile.name}`]
   })
-  return [...plain, ...others, ...bounds, ...assumed]
+  return [...plain, ...lists, ...others, ...bounds, ...assumed]
 }

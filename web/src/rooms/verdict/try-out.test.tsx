@@ -43,6 +43,7 @@ const RECORD: FabricationRecord = {
   steps: [],
   choices: [],
   causes: [],
+  settled: [],
   currency: 'EUR',
   purchase: { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540 },
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],

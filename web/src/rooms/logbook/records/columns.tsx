@@ -1,10 +1,11 @@
 import type { LogbookRecord } from '@fleam/contract'
-import { beamOf } from '@fleam/core'
+import { beamOf, explainRecordMinutes, explainRecordYield } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import type { DataColumn } from '../../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../../parts/dates.ts'
 import { BeamFigure } from '../../../parts/twin-beam.tsx'
 import type { Format } from '../../../parts/use-format.ts'
+import { MaybeOpened } from '../maybe-opened.tsx'
 
 const BALANCE_WORDS = { ok: '', lost: 'a pile is missing', over: 'more came out than went in' } as const
 
@@ -44,7 +45,11 @@ export function columnsFor(format: Format): DataColumn<LogbookRecord>[] {
       header: 'Portion yield',
       isNumber: true,
       value: (row) => row.portionYield,
-      cell: (row) => format.share(row.portionYield),
+      cell: (row) => (
+        <MaybeOpened explanation={explainRecordYield(row.portionYield, row.ap)}>
+          {format.share(row.portionYield)}
+        </MaybeOpened>
+      ),
     },
     {
       id: 'utilisation',
@@ -89,7 +94,14 @@ export function columnsFor(format: Format): DataColumn<LogbookRecord>[] {
       header: 'Minutes a unit',
       isNumber: true,
       value: (row) => row.minutesPerUnit,
-      cell: (row) => (row.minutesPerUnit === null ? '–' : format.number(row.minutesPerUnit, 1)),
+      cell: (row) =>
+        row.minutesPerUnit === null || row.units === null ? (
+          '–'
+        ) : (
+          <MaybeOpened explanation={explainRecordMinutes(row.minutesPerUnit, row.units)}>
+            {format.number(row.minutesPerUnit, 1)}
+          </MaybeOpened>
+        ),
     },
     { id: 'causes', header: 'Causes named', isNumber: true, isHiddenAtFirst: true, value: (row) => row.causes },
     {
