@@ -8,6 +8,7 @@ import { startEmitter } from './emitter.ts'
 import { benchForecast } from './forecast.ts'
 import { benchKnifeDrag } from './knife-drag.ts'
 import { benchLogbook } from './logbook.ts'
+import { benchPlanning } from './planning.ts'
 import { benchPortioning } from './portioning.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
     await benchForecast()
     await benchPortioning()
   }
+  if (isAsked('planning')) await benchPlanning()
   rmSync(DATA_FOLDER, { recursive: true, force: true })
   const emitter = await startEmitter()
   const house = new House({

@@ -1,4 +1,4 @@
-export { countedYield, MEAN_SERVICE } from './counted-yield.ts'
+export { countedYield } from './counted-yield.ts'
 export type {
   OrderPlan,
   OrderPlanRequest,
