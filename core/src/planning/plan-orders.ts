@@ -1,6 +1,6 @@
 import { MEAN_SERVICE } from './counted-yield.ts'
 import { limitName, usedUp } from './limits.ts'
-import { modelOf } from './model.ts'
+import { modelOf } from './model/index.ts'
 import type { OrderPlan, OrderPlanRequest, PlanLimit } from './order-plan.ts'
 import type { ProgrammeProgress, SolveMixed } from './programme.ts'
 import { type Decided, readPlan } from './read-plan.ts'

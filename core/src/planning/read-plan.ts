@@ -1,5 +1,5 @@
 import { type Day, daysBetween } from '../calendar/index.ts'
-import type { PlanModel, ProductSupply, WholeSupply } from './model.ts'
+import type { PlanModel, ProductSupply, WholeSupply } from './model/index.ts'
 import type { OrderPlan, OrderPlanRequest, PlanCost, UseSource, WholeSource } from './order-plan.ts'
 
 /** Below this a quantity is what a solver's arithmetic left over. */

@@ -1,4 +1,4 @@
-import type { PlanModel } from './model.ts'
+import type { PlanModel } from './model/index.ts'
 import type { ProgrammeProgress, Solved, SolveMixed } from './programme.ts'
 
 /** A model solved: first the least shortage, among those the least cost. */
