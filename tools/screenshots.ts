@@ -88,7 +88,11 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'card', path: `/card/${styleOf('Steaks, head roast and tips')}?units=2` },
     { name: 'guide-style', path: rack, act: (page) => page.getByRole('button', { name: /French it/ }).click() },
     { name: 'verdict', path: verdict, act: (page) => page.locator('.forecast_forecast-sentence').waitFor() },
-    { name: 'logbook', path: '/logbook' },
+    {
+      name: 'logbook',
+      path: '/logbook',
+      act: (page) => page.getByText('was the cheaper way').first().waitFor(),
+    },
     { name: 'settings', path: '/settings' },
     {
       name: 'verdict-assumptions',
