@@ -3,14 +3,12 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { orderPlanRequest } from '@fleam/contract'
-import { solveMixedWith } from '@fleam/core'
+import { orderPlanModel, type Programme, solveMixedWith, solveOrderPlan } from '@fleam/core'
 import loadHighs from 'highs'
-import cases from '../core/cases/order-plan.json'
-import { modelOf } from '../core/src/planning/model/index.ts'
-import type { Programme } from '../core/src/planning/programme.ts'
-import { solvePlan } from '../core/src/planning/solve-plan.ts'
 import { median, report } from './report.ts'
 
+/** The cases that the tests of the core run too. */
+const CASES = join(import.meta.dirname, '../core/cases/order-plan.json')
 const ROUNDS = 3
 const SECONDS = 60
 /** Debian's solver of integer programmes (package coinor-cbc): native, where ours is WebAssembly. */
@@ -24,13 +22,14 @@ export async function benchPlanning(): Promise<void> {
   }
   const solve = solveMixedWith(await loadHighs())
   const folder = mkdtempSync(join(tmpdir(), 'plans-'))
+  const cases = JSON.parse(readFileSync(CASES, 'utf8')) as { name: string; input: unknown }[]
   for (const { name, input } of cases) {
     const request = orderPlanRequest.parse(input)
     const times = { ours: [] as number[], native: [] as number[] }
     let optima: [number, number] = [0, 0]
     for (let round = 0; round < ROUNDS; round++) {
       const began = performance.now()
-      const solved = solvePlan(modelOf(request), { solve, seconds: SECONDS })
+      const solved = solveOrderPlan(orderPlanModel(request), { solve, seconds: SECONDS })
       times.ours.push(performance.now() - began)
       const again = performance.now()
       const native = solveNatively(folder, request)
@@ -51,8 +50,8 @@ export async function benchPlanning(): Promise<void> {
 }
 
 /** The same two steps: the least shortage, and with it the least cost. */
-function solveNatively(folder: string, request: Parameters<typeof modelOf>[0]): number {
-  const { programme, shortCosts, moneyCosts, demands } = modelOf(request)
+function solveNatively(folder: string, request: Parameters<typeof orderPlanModel>[0]): number {
+  const { programme, shortCosts, moneyCosts, demands } = orderPlanModel(request)
   const short = nativeBest(folder, programme, shortCosts)
   const terms = demands.map(({ short: column, asked }) => [column, 1 / asked] as const)
   programme.row(terms, Number.NEGATIVE_INFINITY, short + 1e-7)

@@ -203,7 +203,7 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   await page.waitForURL(/\/verdict\//)
   const { record } = await stateOf(request, id)
   const pileId = record.piles.find((pile) => pile.name === 'supremes')?.id
-  expect(record.causes).toEqual([{ pileId, cause: 'meat-on-bones' }])
+  expect(record.causes).toEqual([{ pileId, cause: 'meat-on-bones', isLasting: false }])
   await expect(page.locator('.verdict_verdict').getByText('meat left on carcass or frame')).toBeVisible()
   await zeroScale(page.request, id)
 })

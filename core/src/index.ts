@@ -330,12 +330,13 @@ export type {
   PlanSupplier,
   PlanWhole,
   PlanYield,
+  Programme,
   ProgrammeProgress,
   SolveMixed,
   UseSource,
   WholeSource,
 } from './planning/index.ts'
-export { planOrders, solveMixedWith } from './planning/index.ts'
+export { orderPlanModel, planOrders, solveMixedWith, solveOrderPlan } from './planning/index.ts'
 export type {
   PlatePiece,
   PlateRequest,

@@ -1,4 +1,5 @@
 export { countedYield } from './counted-yield.ts'
+export { modelOf as orderPlanModel } from './model/index.ts'
 export type {
   OrderPlan,
   OrderPlanRequest,
@@ -18,5 +19,6 @@ export type {
 } from './order-plan.ts'
 export type { PlanOptions } from './plan-orders.ts'
 export { planOrders } from './plan-orders.ts'
-export type { ProgrammeProgress, SolveMixed } from './programme.ts'
+export type { Programme, ProgrammeProgress, SolveMixed } from './programme.ts'
 export { solveMixedWith } from './programme.ts'
+export { solvePlan as solveOrderPlan } from './solve-plan.ts'

@@ -58,7 +58,7 @@ function Mends({ doubt, reason }: { doubt: Doubt; reason: string }) {
         disabled={leaving.isPending}
         onClick={() => leaving.mutate(reason)}
       >
-        {doubt.why.kind === 'double' ? 'Count one of them' : 'Leave it out'}
+        {doubt.why.kind === 'double' ? 'Count one of them' : 'Do not count'}
       </Button>
       <Button
         size="sm"
