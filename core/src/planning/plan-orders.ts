@@ -15,7 +15,7 @@ export interface PlanOptions {
 
 const SECONDS = 24
 /** Of the time, the plan itself takes so much at most; what stands beside it shares the rest. */
-const PLAN_SHARE = 0.7
+const PLAN_SHARE = 0.85
 /** Shortages and money that differ by less are the same. */
 const SAME = 1e-6
 

@@ -38,7 +38,7 @@ async function alikeOf(scope: Scope, ids: readonly string[]): Promise<number> {
   if (ids.length === 0) return 0
   const [row] = await scope.database.sequelize.query<{ alike: number }>(
     `SELECT COUNT(DISTINCT kept.fabrication_id) AS alike
-     FROM fabrication_figures AS kept JOIN fabrication_figures AS other
+     FROM fabrication_figures AS kept STRAIGHT_JOIN fabrication_figures AS other FORCE INDEX (by_item)
        ON other.kitchen_id = kept.kitchen_id AND other.item_key = kept.item_key AND other.style_key = kept.style_key
        AND other.date = kept.date AND other.ap = kept.ap AND other.primary_weight = kept.primary_weight
        AND other.utilisation = kept.utilisation AND other.spent = kept.spent
