@@ -1,6 +1,7 @@
-import type { FabricationRecord, RecordVersion } from '@fleam/contract'
+import { editOf, type FabricationRecord, type RecordVersion } from '@fleam/contract'
 import { assumptionChanges, documentOf } from '@fleam/core'
-import { useVersions } from '../../data/queries.ts'
+import Button from 'react-bootstrap/Button'
+import { useUpdateFabrication, useVersions } from '../../data/queries.ts'
 import { instantWords } from '../../parts/dates.ts'
 import { Failed } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
@@ -40,11 +41,34 @@ export function RecordHistory({ record }: { record: FabricationRecord }) {
         return (
           <li key={version.version}>
             <strong>{instantWords(version.replacedAt)}</strong>, {ACTOR_WORDS[version.actor]}:{' '}
-            {words.length > 0 ? words.join('; ') : 'saved without a change'}
+            {words.length > 0 ? words.join('; ') : 'saved without a change'}{' '}
+            {at === 0 && words.length > 0 ? <TakeBack record={record} version={version} /> : null}
           </li>
         )
       })}
     </ol>
+  )
+}
+
+/** Puts a record back to what it said before its last change: that is a change too, and stands here as one. */
+function TakeBack({ record, version }: { record: FabricationRecord; version: RecordVersion }) {
+  const change = useUpdateFabrication(record.id)
+  const before = { ...record, ...version.record } as FabricationRecord
+  // Whether a record is open or closed is no correction of it.
+  if (before.status !== record.status) return null
+  return (
+    <>
+      <Button
+        size="sm"
+        variant="outline-dark"
+        className="no-print"
+        disabled={change.isPending}
+        onClick={() => change.mutate(editOf(before, { version: record.version }))}
+      >
+        Undo this change
+      </Button>
+      {change.isError ? <Failed error={change.error} /> : null}
+    </>
   )
 }
 
