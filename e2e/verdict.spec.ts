@@ -188,10 +188,13 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
 
 test('batch size, portions and steps stand with the verdict, and its factors on a card', async ({ page }) => {
   const rows = await fabrications(page.request)
-  // One that is compared with an offer: what other roads closed in this house need not be.
+  // One with an offer and weighed portions: what other roads closed in this house need not have them.
   const chicken = rows.find(
     ({ status, document }) =>
-      status === 'closed' && document.item.startsWith('Chicken') && (document.offers ?? []).length > 0,
+      status === 'closed' &&
+      document.item.startsWith('Chicken') &&
+      (document.offers ?? []).length > 0 &&
+      document.piles.some((pile) => pile.class === 'primary' && (pile.pieces ?? []).length > 1),
   )
   await page.goto(`/verdict/${chicken?.id}`)
   const batch = page.getByRole('region', { name: 'How many at once' })

@@ -25,8 +25,9 @@ export function Component() {
     const decoded = decodeText(new Uint8Array(await file.arrayBuffer()))
     if (!decoded.ok) return setRefusal(`${file.name} is no text. Save the list as CSV.`)
     const { text: csv, encoding } = decoded
-    // What cannot be had now is no reason to keep somebody from importing.
-    const known = remembered.data ?? (await remembered.refetch()).data ?? []
+    // What the device kept may be from before the last list; what cannot be had now is no reason to keep anybody waiting.
+    const isFresh = remembered.isFetchedAfterMount || !navigator.onLine
+    const known = (isFresh ? remembered.data : (await remembered.refetch()).data) ?? []
     setList(chosenList({ name: file.name, csv, encoding }, known, dayIn(timeZone, new Date())))
   }
   return (
