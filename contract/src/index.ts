@@ -116,7 +116,7 @@ export type {
   LogbookTurns,
   LogbookView,
   PeriodQuery,
-} from './logbook-stories.ts'
+} from './logbook-findings.ts'
 export {
   curveQuery,
   logbookCurve,
@@ -127,7 +127,7 @@ export {
   logbookView,
   logbookViews,
   periodQuery,
-} from './logbook-stories.ts'
+} from './logbook-findings.ts'
 export { id } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'

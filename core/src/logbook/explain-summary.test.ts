@@ -1,7 +1,7 @@
 import { evaluate } from '../explanation/index.ts'
 import { momentsOf } from '../statistics/index.ts'
+import { explainImprovement, explainPractice } from './explain-findings.ts'
 import { explainRecordMinutes, explainRecordYield } from './explain-record.ts'
-import { explainImprovement, explainPractice } from './explain-stories.ts'
 import { explainEnd, explainMean, explainMoneyView } from './explain-summary.ts'
 import { type MemberSums, summariseLogbook } from './summary.ts'
 import { explainRecordsCost } from './true-cost.ts'

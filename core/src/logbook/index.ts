@@ -3,8 +3,8 @@ export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './contr
 export { CHART_BASELINE, controlChart } from './control-chart.ts'
 export type { Doubt, DoubtContainer, DoubtKind, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
 export { DOUBT_KINDS, doubtsOf, takenTwice } from './doubts/index.ts'
+export { explainImprovement, explainOddWeek, explainPortionMoney, explainPractice } from './explain-findings.ts'
 export { explainRecordMinutes, explainRecordYield } from './explain-record.ts'
-export { explainImprovement, explainOddWeek, explainPortionMoney, explainPractice } from './explain-stories.ts'
 export {
   explainAgainst,
   explainChange,

@@ -3,7 +3,7 @@ import { type Day, improvementsOf, learningCurve, type PracticeRecord, practiceO
 import { QueryTypes } from 'sequelize'
 import { dayOf, type Scope, within } from '../scope/index.ts'
 import { refuseFilters } from './filters.ts'
-import { type Names, nameOf, namesOf } from './names.ts'
+import { nameOf, namesOf, namesOfStyle } from './names.ts'
 import { KEY, whereOf } from './where.ts'
 
 /** Counted records, oldest first, as far as they say what cooks learn. */
@@ -64,11 +64,6 @@ export async function learning(scope: Scope, filters: LogbookFilters): Promise<L
     improving: improvementsOf(records).map(named),
   }
 }
-
-export const namesOfStyle = (names: Names, { item, style }: { item: string; style: string }) => ({
-  itemName: nameOf(names, 'item', item),
-  styleName: nameOf(names, 'style', style),
-})
 
 /** The pile that a cook has most more of than the others at the same item and style. */
 function mostMore(means: readonly PileMean[], { cook, item, style }: Pick<PileMean, 'cook' | 'item' | 'style'>) {

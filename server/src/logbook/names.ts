@@ -42,6 +42,12 @@ export function nameOf(names: Names, kind: NamedKind, key: string | null): strin
   return key === null ? null : (names[kind].get(key) ?? key)
 }
 
+/** What an item and a style of it are called. */
+export const namesOfStyle = (names: Names, { item, style }: { item: string; style: string }) => ({
+  itemName: nameOf(names, 'item', item),
+  styleName: nameOf(names, 'style', style),
+})
+
 /** A table of one kind's names to be joined, so that the database can put records in their order. */
 export const joinedNames = (kind: NamedKind): string =>
   `LEFT JOIN (SELECT CONVERT(id USING utf8mb4) COLLATE utf8mb4_bin AS id, name FROM ${TABLES[kind]}

@@ -4,8 +4,7 @@ import { type SeasonShare, seasonsOf } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
 import { refuseFilters } from './filters.ts'
-import { namesOfStyle } from './learning.ts'
-import { namesOf } from './names.ts'
+import { namesOf, namesOfStyle } from './names.ts'
 import { whereOf } from './where.ts'
 
 /** Shares of every pile of the counted records that filters let through. */

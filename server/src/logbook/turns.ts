@@ -3,8 +3,7 @@ import { type ComparedRecord, mondayOfWeek, oddWeeks, summariseLogbook, turnsOf 
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
 import { refuseFilters } from './filters.ts'
-import { namesOfStyle } from './learning.ts'
-import { namesOf } from './names.ts'
+import { namesOf, namesOfStyle } from './names.ts'
 import { sumsOf } from './summary-store.ts'
 import { whereOf } from './where.ts'
 

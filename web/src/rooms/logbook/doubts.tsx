@@ -76,7 +76,7 @@ function Mends({ doubt, reason }: { doubt: Doubt; reason: string }) {
 }
 
 /** How many records cannot be right, on the first screen. */
-export function DoubtsSay() {
+export function DoubtsAnswer() {
   const asked = useLogbookDoubts()
   const wrong = new Set(asked.data?.doubts.map(({ id }) => id)).size
   return (

@@ -28,7 +28,7 @@ export function LearningChart({ item, style, cook }: LearningChartProps) {
   return (
     <>
       <div className={css.sectionHead}>
-        <h3>By how many she has cut</h3>
+        <h3>By how many were cut before</h3>
         <Form.Select
           aria-label="What is drawn"
           className="no-print"
@@ -47,7 +47,7 @@ export function LearningChart({ item, style, cook }: LearningChartProps) {
       ) : !curve.data ? (
         <Loading what="the curve" />
       ) : points.length === 0 ? (
-        <p>Nothing of it is known.</p>
+        <p>Nobody measured it yet.</p>
       ) : (
         <>
           <Suspense fallback={<div className={css.chart} />}>

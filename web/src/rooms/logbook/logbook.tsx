@@ -5,8 +5,8 @@ import { periodPath, useLogbookSummary } from '../../data/logbook-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { Changes } from './changes.tsx'
-import { CooksSay } from './cooks-say.tsx'
-import { Doubts, DoubtsSay } from './doubts.tsx'
+import { CooksAnswer } from './cooks-answer.tsx'
+import { Doubts, DoubtsAnswer } from './doubts.tsx'
 import { Files } from './files.tsx'
 import { Filters } from './filters.tsx'
 import { Groups } from './groups.tsx'
@@ -14,10 +14,10 @@ import { KeptViews } from './kept-views.tsx'
 import css from './logbook.module.css'
 import { Beside } from './records/beside.tsx'
 import { Records } from './records/records.tsx'
-import { SuppliersSay } from './suppliers-say.tsx'
+import { SuppliersAnswer } from './suppliers-answer.tsx'
 import { useView } from './use-view.ts'
 import { WhatItBrought } from './what-it-brought.tsx'
-import { YearSays } from './year-says.tsx'
+import { YearAnswer } from './year-answer.tsx'
 import { YieldChart } from './yield-chart.tsx'
 
 /** What many weighings say: what cutting brought, what changed, who gets what out of it, and the records behind it. */
@@ -53,10 +53,10 @@ export function Component() {
             <WhatItBrought summary={byItem.data} />
             <div>
               <Changes />
-              <CooksSay view={view} />
-              <SuppliersSay view={view} />
-              <YearSays view={view} />
-              <DoubtsSay />
+              <CooksAnswer view={view} />
+              <SuppliersAnswer view={view} />
+              <YearAnswer view={view} />
+              <DoubtsAnswer />
             </div>
             <Groups view={view} />
             <YieldChart view={view} />

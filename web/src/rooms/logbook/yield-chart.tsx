@@ -100,5 +100,5 @@ function MovedWords({ moved, against }: Pick<Signal, 'moved' | 'against'>) {
       ? `${pile.name} ${format.number(Math.abs(pile.difference) * 100, 1)} points ${pile.difference > 0 ? 'more' : 'less'}`
       : [],
   )
-  return told.length > 0 ? `${told.join(', ')}. ` : null
+  return told.length > 0 ? `Piles: ${told.join(', ')}. ` : null
 }

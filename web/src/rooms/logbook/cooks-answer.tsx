@@ -16,7 +16,7 @@ const MAX_NAMED = 2
 const WORTH_A_WORD = 1
 
 /** Which cook has come how far, and where practice would pay most. */
-export function CooksSay({ view }: { view: LogbookView }) {
+export function CooksAnswer({ view }: { view: LogbookView }) {
   const { from: _from, to: _to, ...always } = view.filters
   // How far somebody has come is a matter of all she ever cut; what practice would pay one of the span looked at.
   const learnt = useLogbookLearning(always)

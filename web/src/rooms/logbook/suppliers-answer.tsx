@@ -6,7 +6,7 @@ import { StandOut, standsOut } from './stand-out.tsx'
 import type { LogbookView } from './use-view.ts'
 
 /** Which supplier's goods give more or less than the others' at the same cuts. */
-export function SuppliersSay({ view }: { view: LogbookView }) {
+export function SuppliersAnswer({ view }: { view: LogbookView }) {
   const summary = useLogbookSummary(view.filters, 'supplier')
   const format = useFormat()
   const { search } = useLocation()

@@ -16,7 +16,7 @@ type Week = LogbookTurns['weeks'][number]
 const MAX_TOLD = 3
 
 /** What goes up and down with the year, when the cheaper way was another, and weeks that stand out. */
-export function YearSays({ view }: { view: LogbookView }) {
+export function YearAnswer({ view }: { view: LogbookView }) {
   const seasons = useLogbookSeasons(view.filters)
   const turns = useLogbookTurns(view.filters)
   const waiting = waitingFor('the year', seasons) ?? waitingFor('the year', turns)
