@@ -25,6 +25,8 @@ export const supplier = z
     name,
     delivery: money.default(0),
     minimumOrder: money.nullable().default(null),
+    /** Days of the week on which it comes, 1 for Monday to 7; null where nobody said. */
+    deliveryDays: z.array(z.number().int().min(1).max(7)).max(7).nullable().default(null),
     /** Where claims go, as it stands on a letter. */
     address: notes.nullable().default(null),
   })

@@ -190,6 +190,8 @@ export const fabricationStart = z.strictObject({
   lotId: id.nullable().default(null),
   /** Why a lot in quarantine is cut from; kept with the record's notes. */
   lotReason: notes.nullable().default(null),
+  /** The planned fabrication that it is; null where nobody planned it. */
+  plannedId: id.nullable().default(null),
   date: day,
   startedAt: instant,
   rhythm: z.enum(RHYTHMS).default('unit'),

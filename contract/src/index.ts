@@ -131,6 +131,31 @@ export {
 export { id } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
+export type {
+  ExpectedLine,
+  Plan,
+  PlanAccepted,
+  PlanEdit,
+  PlannedEdit,
+  PlannedFabrication,
+  PlanRow,
+} from './planning.ts'
+export {
+  arrival,
+  expectedLine,
+  expectedLines,
+  MAX_PLAN_DAYS,
+  plan,
+  planAccepted,
+  planCreated,
+  planDraft,
+  planEdit,
+  planGoods,
+  plannedEdit,
+  plannedFabrication,
+  plannedFabrications,
+  planRows,
+} from './planning.ts'
 export { plating, platingRequest } from './plating.ts'
 export type { BondedLines, KnifeLines } from './portioning.ts'
 export {

@@ -37,11 +37,21 @@ export const kitchen = kitchenSetUp.extend({ decimalMark }).meta({ id: 'Kitchen'
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 
-export const cook = z.strictObject({ id, name, wagePerHour: money }).meta({ id: 'Cook' })
+const weekHours = z.array(z.number().min(0).max(24)).length(7).nullable()
+
+export const cook = z
+  .strictObject({
+    id,
+    name,
+    wagePerHour: money,
+    /** Hours at the board by day of the week, Monday first; null where nobody said. */
+    weekHours: weekHours.default(null),
+  })
+  .meta({ id: 'Cook' })
 /** A cook as one is added. */
 export const newCook = cook.extend({ name: name.max(LONGEST_COOK_NAME) })
 /** What may be changed of a cook. */
-export const cookEdit = newCook.omit({ id: true }).meta({ id: 'CookEdit' })
+export const cookEdit = newCook.omit({ id: true }).extend({ weekHours }).meta({ id: 'CookEdit' })
 export type CookEdit = z.infer<typeof cookEdit>
 export const cooks = z.array(cook)
 export type Cook = z.infer<typeof cook>

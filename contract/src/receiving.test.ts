@@ -23,6 +23,7 @@ const LOT: Lot = {
   invoiceNumber: null,
   orderNumber: null,
   articleNumber: null,
+  expectedLineId: null,
   notes: null,
   cases: [
     { id: '019b76da-a8f2-7000-8003-000000000002', label: null, serial: '7', invoiceWeight: 5000, weighed: 4900 },

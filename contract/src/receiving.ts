@@ -55,6 +55,8 @@ const lotFields = {
   orderNumber: name.nullable().default(null),
   /** The supplier's own number of the article. */
   articleNumber: name.nullable().default(null),
+  /** The line of an order that it came for; null where nobody planned it. */
+  expectedLineId: id.nullable().default(null),
   notes: notes.nullable(),
   cases: z.array(lotCase).min(1).max(MAX_CASES),
   checks: z.array(lotCheck).max(40),

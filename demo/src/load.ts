@@ -164,6 +164,7 @@ function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierI
     invoiceNumber: null,
     orderNumber: null,
     articleNumber: null,
+    expectedLineId: null,
     notes: null,
     cases: script.cases.map((each, at) => ({
       id: caseIds[at] as string,

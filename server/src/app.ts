@@ -29,7 +29,7 @@ import {
 import { kitchenRoutes } from './kitchen/index.ts'
 import { logbookRoutes } from './logbook/index.ts'
 import { importRoutes, logbookImportRoutes, startRoutes } from './new-records/index.ts'
-import { planningRoutes } from './planning/index.ts'
+import { kitchenPlanRoutes, planningRoutes } from './planning/index.ts'
 import { platingRoutes } from './plating/index.ts'
 import { portioningRoutes } from './portioning/index.ts'
 import { receivingRoutes } from './receiving/index.ts'
@@ -184,6 +184,7 @@ export async function buildApp({
     logbookRoutes(server, scopeOf)
     supplierCardRoutes(server, scopeOf)
     whatIfRoutes(server, scopeOf)
+    kitchenPlanRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })

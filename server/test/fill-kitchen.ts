@@ -14,6 +14,7 @@ import { withOwnPiles } from '@fleam/core'
 import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../core/test/documents.ts'
+import { fillPlans } from './fill-plans.ts'
 import { send, startOf, type TestApp, weighing } from './harness.ts'
 
 /** A request as it was made. */
@@ -42,7 +43,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   const style = item.styles.find((each) => each.name.startsWith('Supremes')) as Style
   const [cookId, supplierId, unlike] = [newId(), newId(), newId()]
   await ask('POST', '/cooks', { id: cookId, name: 'Marit', wagePerHour: 27.5 })
-  await ask('PUT', `/cooks/${cookId}`, { name: 'Marit', wagePerHour: 28 })
+  await ask('PUT', `/cooks/${cookId}`, { name: 'Marit', wagePerHour: 28, weekHours: [8, 0, 0, 8, 8, 4, 0] })
   const { id: _kitchen, currency: _currency, ...said } = home
   await ask('PUT', '', said)
   await ask('PUT', '/suppliers', { id: supplierId, name: 'Ostravale', delivery: 4, minimumOrder: 50 })
@@ -141,7 +142,10 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     url: `/api/kitchens/${home.id}/fabrications/${record.id}/scale-commands`,
     payload: { command: 'tare' },
   })
+  const gone = await fillPlans(ask, { supplierId, item, style, productId: product.id })
   // What is taken away here is taken away last.
+  for (const { method, rest } of gone)
+    asked.push({ method, url: `/api/kitchens/${home.id}${rest}`, payload: undefined })
   asked.push({
     method: 'DELETE',
     url: `/api/kitchens/${home.id}/fabrications/${record.id}/what-ifs/${whatIf.id}`,

@@ -3,6 +3,7 @@ import {
   addMonths as addWholeMonths,
   differenceInCalendarDays,
   formatISO,
+  getISODay,
   isValid,
   parse,
   parseISO,
@@ -36,3 +37,6 @@ export function parseDay(text: string): Day | null {
 
 /** The Monday of a calendar week, `2026-W48`. */
 export const mondayOfWeek = (week: string): Day => dayOf(parseISO(`${week}-1`))
+
+/** The day of the week of a calendar day: 1 for Monday to 7 for Sunday. */
+export const weekdayOf = (day: Day): number => getISODay(parseISO(day))

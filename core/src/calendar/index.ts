@@ -1,2 +1,2 @@
 export type { Day } from './days.ts'
-export { addDays, addMonths, daysBetween, mondayOfWeek, parseDay } from './days.ts'
+export { addDays, addMonths, daysBetween, mondayOfWeek, parseDay, weekdayOf } from './days.ts'

@@ -1,4 +1,53 @@
+export type { PlanAim } from './aims.ts'
+export { PLAN_AIMS } from './aims.ts'
 export { countedYield } from './counted-yield.ts'
+export type {
+  AskedOf,
+  AskedPlan,
+  ChangeableField,
+  ChangeableKind,
+  CuttingLine,
+  DraftPin,
+  GoodsCook,
+  GoodsCut,
+  GoodsProduct,
+  GoodsReady,
+  GoodsSource,
+  GoodsStock,
+  GoodsSupplier,
+  GoodsWay,
+  GoodsWhole,
+  GoodsYield,
+  KitchenGoods,
+  Known,
+  OrderLine,
+  OrderOf,
+  PlanChange,
+  PlanCostPart,
+  PlanDraft,
+  PlanGoods,
+  PlanLines,
+  PlannedWork,
+  WantedProduct,
+} from './kitchen/index.ts'
+export {
+  CHANGEABLE,
+  comesOn,
+  daysOf,
+  demandOf,
+  draftLater,
+  explainPlanCost,
+  hoursOn,
+  kitchenGoods,
+  PLAN_COST_PARTS,
+  planLines,
+  plannedWork,
+  planRequest,
+  rateOf,
+  USUAL_MOST,
+  valueIn,
+} from './kitchen/index.ts'
+export { limitName } from './limits.ts'
 export { modelOf as orderPlanModel } from './model/index.ts'
 export type {
   OrderPlan,
@@ -7,6 +56,7 @@ export type {
   PlanCut,
   PlanDemand,
   PlanLimit,
+  PlanPin,
   PlanProduct,
   PlanReady,
   PlanService,
@@ -18,7 +68,7 @@ export type {
   WholeSource,
 } from './order-plan.ts'
 export type { PlanOptions } from './plan-orders.ts'
-export { planOrders } from './plan-orders.ts'
+export { planFor, planOrders } from './plan-orders.ts'
 export type { Programme, ProgrammeProgress, SolveMixed } from './programme.ts'
 export { solveMixedWith } from './programme.ts'
 export { solvePlan as solveOrderPlan } from './solve-plan.ts'

@@ -100,6 +100,14 @@ export interface OrderPlanRequest {
   service: number
 }
 
+/** Pinned: of something ordered or cut, over all days, at least and at most so many packs or units; 0 at most forbids it. */
+export interface PlanPin {
+  kind: 'whole' | 'ready' | 'cut'
+  name: string
+  atLeast: number | null
+  atMost: number | null
+}
+
 export type UseSource =
   | { kind: 'cut'; cut: string; day: Day }
   | { kind: 'ready'; name: string; day: Day }

@@ -1,7 +1,8 @@
+import { costsFor, type PlanAim, requestFor } from './aims.ts'
 import { MEAN_SERVICE } from './counted-yield.ts'
 import { limitName, usedUp } from './limits.ts'
 import { modelOf } from './model/index.ts'
-import type { OrderPlan, OrderPlanRequest, PlanLimit } from './order-plan.ts'
+import type { OrderPlan, OrderPlanRequest, PlanLimit, PlanPin } from './order-plan.ts'
 import type { ProgrammeProgress, SolveMixed } from './programme.ts'
 import { type Decided, readPlan } from './read-plan.ts'
 import { solvePlan } from './solve-plan.ts'
@@ -10,7 +11,11 @@ import { SERVICE_DRAWS, tryService } from './try-service.ts'
 export interface PlanOptions {
   /** For the plan and all that stands beside it. */
   seconds?: number
+  /** What is pinned or forbidden; the plan at the mean and with a limit loosened keeps to it too. */
+  pins?: readonly PlanPin[]
   onProgress?: (progress: ProgrammeProgress) => void
+  /** Told of the plan before what stands beside it is worked out: without limits, premium, or other ways. */
+  onPlan?: (plan: OrderPlan) => void
 }
 
 const SECONDS = 24
@@ -26,6 +31,34 @@ interface Made extends Decided {
   gap: number
 }
 
+interface MakeOptions {
+  pins?: readonly PlanPin[]
+  onProgress?: PlanOptions['onProgress'] | undefined
+  solve: SolveMixed
+  seconds: number
+  aim?: PlanAim
+}
+
+/** A plan of a request alone; null where nothing keeps the rules. */
+function makePlan(
+  given: OrderPlanRequest,
+  { solve, seconds, pins = [], aim = 'cost', onProgress }: MakeOptions,
+): Made | null {
+  const request = requestFor(aim, given)
+  const model = modelOf(request, pins)
+  const costs = costsFor(aim, model, request)
+  const solved = solvePlan({ ...model, moneyCosts: costs }, { solve, seconds, onProgress })
+  if (!solved) return null
+  const decided = readPlan(request, model, solved.values)
+  const { isProven } = solved.cost
+  if (aim === 'labour' || aim === 'waste') {
+    return { ...decided, shortage: solved.short, isProven, bound: decided.cost.total, gap: solved.cost.gap }
+  }
+  const bound = isProven ? decided.cost.total : Math.min(solved.cost.bound, decided.cost.total)
+  const gap = isProven ? 0 : Math.abs(decided.cost.total - bound) / Math.max(Math.abs(decided.cost.total), SAME)
+  return { ...decided, shortage: solved.short, isProven, bound, gap }
+}
+
 /**
  * What to order and how to cut it: first the least shortage, among those the least cost, with what stands beside it.
  * Days are consecutive, names unique and known, quantities not negative: the contract has seen to it.
@@ -33,58 +66,57 @@ interface Made extends Decided {
 export function planOrders(
   request: OrderPlanRequest,
   solve: SolveMixed,
-  { seconds = SECONDS, onProgress }: PlanOptions = {},
+  { seconds = SECONDS, pins = [], onProgress, onPlan }: PlanOptions = {},
 ): OrderPlan {
   const ends = Date.now() + seconds * 1000
   const secondsLeft = () => (ends - Date.now()) / 1000
-  const make = (of: OrderPlanRequest, limit: number): Made | null => {
-    const model = modelOf(of)
-    const solved = solvePlan(model, { solve, seconds: limit, onProgress: of === request ? onProgress : undefined })
-    if (!solved) return null
-    const decided = readPlan(of, model, solved.values)
-    const { isProven } = solved.cost
-    const bound = isProven ? decided.cost.total : Math.min(solved.cost.bound, decided.cost.total)
-    const gap = isProven ? 0 : Math.abs(decided.cost.total - bound) / Math.max(Math.abs(decided.cost.total), SAME)
-    return { ...decided, shortage: solved.short, isProven, bound, gap }
-  }
-  const plan = make(request, seconds * PLAN_SHARE)
+  const plan = makePlan(request, { solve, seconds: seconds * PLAN_SHARE, pins, onProgress })
   if (!plan) return refused(request)
+  const alone = answerOf(request, plan)
+  onPlan?.(alone)
   /** Another request's plan, where it is proven while there is time. */
-  const aside = (of: OrderPlanRequest): Made | null => {
+  const aside = (of: OrderPlanRequest, aim: PlanAim = 'cost'): Made | null => {
     if (secondsLeft() <= 0) return null
-    const made = make(of, Math.max(0.2, secondsLeft() / 2))
+    const made = makePlan(of, { solve, seconds: Math.max(0.2, secondsLeft() / 2), pins, aim })
     return made?.isProven ? made : null
   }
-  const besideCost = (of: OrderPlanRequest) => {
-    const made = aside(of)
-    return made && made.shortage <= plan.shortage + SAME ? made.cost.total : null
-  }
+  const besideCost = (made: Made | null) => (made && made.shortage <= plan.shortage + SAME ? made.cost.total : null)
   const mean = request.service > MEAN_SERVICE ? aside({ ...request, service: MEAN_SERVICE }) : plan
   const { limits, short } = loosened(request, plan, aside)
-  const { shortage: _shortage, isProven, bound, gap, ...decided } = plan
   return {
-    status: isProven ? 'optimal' : 'within-gap',
-    bound,
-    gap,
-    ...decided,
+    ...alone,
     short,
-    beside: {
-      allReady: besideCost({ ...request, cuts: [], wholes: [], stock: request.stock.map(withoutWhole) }),
-      allCut: besideCost({ ...request, ready: [] }),
-    },
+    beside: { allReady: besideCost(aside(request, 'ready')), allCut: besideCost(aside({ ...request, ready: [] })) },
     limits,
     service: {
-      asked: request.service,
-      ...tryService(request, decided),
-      draws: SERVICE_DRAWS,
+      ...alone.service,
       premium: mean && Math.abs(mean.shortage - plan.shortage) <= SAME ? plan.cost.total - mean.cost.total : null,
     },
   }
 }
 
-/** The place of a stock is kept, and nothing of it is there. */
-const withoutWhole = (stock: OrderPlanRequest['stock'][number]) =>
-  stock.whole === null ? stock : { ...stock, whole: null, quantity: 0 }
+/** A plan for another aim, as far as the time reaches; null where nothing keeps the rules. */
+export function planFor(
+  aim: PlanAim,
+  request: OrderPlanRequest,
+  solve: SolveMixed,
+  { seconds = SECONDS, pins = [] }: PlanOptions = {},
+): OrderPlan | null {
+  const made = makePlan(request, { solve, seconds, pins, aim })
+  return made && answerOf(request, made)
+}
+
+/** A plan as it is answered, with nothing beside it yet. */
+function answerOf(request: OrderPlanRequest, made: Made): OrderPlan {
+  const { shortage: _shortage, isProven, ...decided } = made
+  return {
+    status: isProven ? 'optimal' : 'within-gap',
+    ...decided,
+    beside: { allReady: null, allCut: null },
+    limits: [],
+    service: { asked: request.service, ...tryService(request, decided), draws: SERVICE_DRAWS, premium: null },
+  }
+}
 
 /** Every limit that is used up, loosened: what that saves or makes less short, and which shortages it lessens. */
 function loosened(

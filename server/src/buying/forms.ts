@@ -88,6 +88,28 @@ export async function formsOf(scope: Scope, productId: string, day: string): Pro
   return [...named, ...ready.map(({ form }) => form)]
 }
 
+/** A cut style with one article that is cut in it, as a form, with where both come from. */
+export interface CutWay {
+  item: Item
+  style: Style
+  form: WholeForm
+}
+
+/** Every way to cut some products here, and all of them that can be bought ready, at the prices of a day. */
+export async function waysToProducts(scope: Scope, productIds: readonly string[], day: string) {
+  const wanted = (await wantedProducts(scope)).filter(({ id }) => productIds.includes(id))
+  const known = new Map(wanted.flatMap(({ ways }) => ways.map((way) => [way.style.id, way])))
+  const forms = await wholeForms(scope, [...known.values()], day)
+  return {
+    wanted: wanted.map(({ id, name, plate, piece }) => ({ id, name, plateWeight: weightOfPlate(piece, plate) })),
+    ways: forms.flatMap((form): CutWay[] => {
+      const way = known.get(form.styleId)
+      return way ? [{ item: way.item, style: way.style, form }] : []
+    }),
+    ready: await readyForms(scope, productIds, day),
+  }
+}
+
 const renamed = (piles: WholeForm['piles'], from: string, to: string) =>
   from === to ? piles : piles.map((pile) => (pile.name === from ? { ...pile, name: to } : pile))
 

@@ -1,3 +1,5 @@
+export type { CutWay } from './forms.ts'
+export { waysToProducts } from './forms.ts'
 export { offersOfStyle } from './offers.ts'
 export { priceListRoutes } from './price-list-routes.ts'
 export { bookPrice, createTypedPrice } from './purchase-price.ts'

@@ -30,6 +30,8 @@ import { up as beams } from './migrations/025-beams.ts'
 import { up as figuresByThemselves } from './migrations/026-figures-by-themselves.ts'
 import { up as logbookViews } from './migrations/027-logbook-views.ts'
 import { up as settledDoubts } from './migrations/028-settled-doubts.ts'
+import { up as weeks } from './migrations/029-weeks.ts'
+import { up as orderPlans } from './migrations/030-order-plans.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -61,6 +63,8 @@ const MIGRATIONS = [
   { name: '026-figures-by-themselves', up: figuresByThemselves },
   { name: '027-logbook-views', up: logbookViews },
   { name: '028-settled-doubts', up: settledDoubts },
+  { name: '029-weeks', up: weeks },
+  { name: '030-order-plans', up: orderPlans },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,5 +1,5 @@
 import type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
-import type { Database } from '../database/index.ts'
+import { type Database, parsedJsonOf } from '../database/index.ts'
 import { offerOfRow, rowOfOffer } from '../offer/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
@@ -18,14 +18,16 @@ export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<vo
   await scope.database.models.Kitchen.update(edit, { where: { id: scope.kitchen.id }, ...within(scope) })
 }
 
-export const cooks = (scope: Scope): Promise<Cook[]> =>
-  scope.database.models.Cook.findAll({
+export async function cooks(scope: Scope): Promise<Cook[]> {
+  const rows = await scope.database.models.Cook.findAll({
     attributes: { exclude: ['kitchenId'] },
     where: ofKitchen(scope),
     order: ['name'],
     raw: true,
     ...within(scope),
   })
+  return rows.map((row) => ({ ...row, weekHours: parsedJsonOf(row.weekHours) }))
+}
 
 export async function insertCook(scope: Scope, cook: Cook): Promise<void> {
   await scope.database.models.Cook.create({ ...cook, kitchenId: scope.kitchen.id }, within(scope))

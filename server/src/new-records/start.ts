@@ -14,8 +14,9 @@ import { bookPrice, createTypedPrice, offersOfStyle } from '../buying/index.ts'
 import { insertState, latestOfStyle, stateById } from '../fabrication/index.ts'
 import { createOnce, Refusal } from '../http/index.ts'
 import { offers, requireCook } from '../kitchen/index.ts'
+import { beginPlanned } from '../planning/index.ts'
 import { requireLot } from '../receiving/index.ts'
-import type { Scope } from '../scope/index.ts'
+import { inTransaction, type Scope } from '../scope/index.ts'
 import { type KnownStyle, requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 
@@ -118,7 +119,10 @@ export const start = (
     read: () => stateById(scope, request.id),
     create: async () => {
       const record = await startedRecord(scope, request)
-      await insertState(scope, record, [])
+      await inTransaction(scope, async (inside) => {
+        await insertState(inside, record, [])
+        if (request.plannedId !== null) await beginPlanned(inside, request.plannedId, request.id)
+      })
       onStarted(record)
     },
     isSame: ({ record: { styleId, units, startedAt } }) =>

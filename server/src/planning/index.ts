@@ -1,1 +1,3 @@
+export { kitchenPlanRoutes } from './kitchen-routes.ts'
 export { planningRoutes } from './routes.ts'
+export { beginPlanned } from './service.ts'

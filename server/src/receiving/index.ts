@@ -1,3 +1,3 @@
 export { receivingRoutes } from './routes.ts'
 export { requireLot } from './service.ts'
-export { lotsReceived } from './store.ts'
+export { lots, lotsReceived } from './store.ts'

@@ -49,6 +49,7 @@ const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   invoiceNumber: null,
   orderNumber: null,
   articleNumber: null,
+  expectedLineId: null,
   notes: null,
   cases: [
     { id: newId(), label: '(10)L-4471', serial: '1', invoiceWeight: 12_600, weighed: 12_300 },

@@ -24,6 +24,7 @@ export const lotOfRow = (row: LotModel): Lot => ({
   invoiceNumber: row.invoiceNumber,
   orderNumber: row.orderNumber,
   articleNumber: row.articleNumber,
+  expectedLineId: row.expectedLineId,
   notes: row.notes,
   cases: (row.cases ?? []).map(({ id, label, serial, invoiceWeight, weighed }) => ({
     id,
@@ -63,5 +64,6 @@ export const lotColumns = (lot: LotEdit, item: string) => ({
   invoiceNumber: lot.invoiceNumber,
   orderNumber: lot.orderNumber,
   articleNumber: lot.articleNumber,
+  expectedLineId: lot.expectedLineId,
   notes: lot.notes,
 })

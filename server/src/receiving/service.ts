@@ -50,6 +50,13 @@ function refuseOtherLabels(lot: LotEdit, before: Lot | null): void {
   if (first) throw new Refusal('invalid-input', `${first.path} ${first.message}`, { issues: issues.slice(0, 20) })
 }
 
+/** Refuses a line of an order that is not expected here. */
+async function refuseOtherLine(scope: Scope, { expectedLineId }: LotEdit): Promise<void> {
+  if (expectedLineId === null || (await store.isExpected(scope, expectedLineId))) return
+  const message = 'is no line of an order of this kitchen'
+  throw new Refusal('invalid-input', `expectedLineId ${message}`, { issues: [{ path: 'expectedLineId', message }] })
+}
+
 /** Checks stand in no order of their own. */
 const inOrder = (lot: LotEdit): LotEdit => ({
   ...lot,
@@ -64,6 +71,7 @@ export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
       const item = await requireItemName(scope, lot.itemId, null)
       await requireSupplier(scope, lot.supplierId)
       refuseOtherLabels(lot, null)
+      await refuseOtherLine(scope, lot)
       await inTransaction(scope, (inside) => store.insertLot(inside, { ...lot, version: 1 }, item))
     },
     // One that was changed since is not held against how it began.
@@ -78,6 +86,7 @@ export async function change(scope: Scope, lot: LotEdit): Promise<Lot> {
   const item = await requireItemName(scope, lot.itemId, before.item)
   await requireSupplier(scope, lot.supplierId)
   refuseOtherLabels(lot, before)
+  await refuseOtherLine(scope, lot)
   await refuseTaken('cases', 'A case with this id is there already.', () =>
     inTransaction(scope, async (inside) => {
       const version = await store.lockLot(inside, lot.id)

@@ -144,3 +144,7 @@ export async function pictureOf(scope: Scope, lotId: string, id: string): Promis
   })
   return row?.picture ?? null
 }
+
+/** Whether a line of an order is expected in this kitchen. */
+export const isExpected = async (scope: Scope, id: string): Promise<boolean> =>
+  (await scope.database.models.ExpectedLine.count({ where: ofKitchen(scope, { id }), ...within(scope) })) > 0

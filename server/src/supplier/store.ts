@@ -1,4 +1,5 @@
 import type { Supplier } from '@fleam/contract'
+import { parsedJsonOf } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export async function suppliers(scope: Scope): Promise<Supplier[]> {
@@ -9,17 +10,20 @@ export async function suppliers(scope: Scope): Promise<Supplier[]> {
     raw: true,
     ...within(scope),
   })
-  return rows
+  return rows.map(supplierOf)
 }
+
+const supplierOf = (row: Supplier): Supplier => ({ ...row, deliveryDays: parsedJsonOf(row.deliveryDays) })
 
 /** The supplier of a name, whatever its capitals; null where there is none. */
 export async function supplierNamed(scope: Scope, name: string): Promise<Supplier | null> {
-  return scope.database.models.Supplier.findOne({
+  const row = await scope.database.models.Supplier.findOne({
     attributes: { exclude: ['kitchenId'] },
     where: ofKitchen(scope, { name }),
     raw: true,
     ...within(scope),
   })
+  return row && supplierOf(row)
 }
 
 export async function insertSuppliers(scope: Scope, added: readonly Supplier[]): Promise<void> {
@@ -30,7 +34,15 @@ export async function insertSuppliers(scope: Scope, added: readonly Supplier[]):
 /** The supplier of a name that nobody had; where somebody adds it at this moment, theirs. */
 export async function supplierAdded(scope: Scope, id: string, name: string): Promise<Supplier> {
   const { Supplier: Suppliers } = scope.database.models
-  const row = { id, kitchenId: scope.kitchen.id, name, delivery: 0, minimumOrder: null, address: null }
+  const row = {
+    id,
+    kitchenId: scope.kitchen.id,
+    name,
+    delivery: 0,
+    minimumOrder: null,
+    deliveryDays: null,
+    address: null,
+  }
   await Suppliers.bulkCreate([row], { ignoreDuplicates: true, ...within(scope) })
   // What was committed since this transaction began is seen only by a read that locks.
   const added = await Suppliers.findOne({
@@ -41,7 +53,7 @@ export async function supplierAdded(scope: Scope, id: string, name: string): Pro
     ...within(scope),
   })
   if (!added) throw new Error('A supplier that was added is not there')
-  return added
+  return supplierOf(added)
 }
 
 export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier): Promise<void> {
@@ -50,7 +62,7 @@ export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier)
 
 /** Points everything of one supplier at another, and lets the one go. */
 export async function mergeSupplier(scope: Scope, from: string, into: string): Promise<void> {
-  const { Article, Fabrication, FabricationFigures, KitchenOffer, Lot, Supplier } = scope.database.models
+  const { Article, ExpectedLine, Fabrication, FabricationFigures, KitchenOffer, Lot, Supplier } = scope.database.models
   const options = { where: ofKitchen(scope, { supplierId: from }), ...within(scope) }
   // Two numbers of one supplier tell two articles apart: what would stand twice gets a part of its id.
   const taken = new Set(
@@ -68,6 +80,7 @@ export async function mergeSupplier(scope: Scope, from: string, into: string): P
     await Article.update({ supplierId: into, code: own }, { where: ofKitchen(scope, { id }), ...within(scope) })
   }
   await Lot.update({ supplierId: into }, options)
+  await ExpectedLine.update({ supplierId: into }, options)
   await Fabrication.update({ supplierId: into }, options)
   await FabricationFigures.update(
     { supplierKey: into },

@@ -1,14 +1,15 @@
-import type { OrderPlanRequest } from '../order-plan.ts'
+import type { OrderPlanRequest, PlanPin } from '../order-plan.ts'
 import { addCuts } from './cutting.ts'
 import { Draft } from './draft.ts'
 import { addCold, addLeft } from './left-and-cold.ts'
+import { addPins } from './pins.ts'
 import type { PlanModel } from './plan-model.ts'
 import { addOrderRules, addReady, addServing, addStock, addWholes } from './supplies.ts'
 
 export type { PlanModel, ProductSupply, WholeSupply } from './plan-model.ts'
 
 /** The plan as a mixed-integer programme: what may be decided, and what holds between it. */
-export function modelOf(request: OrderPlanRequest): PlanModel {
+export function modelOf(request: OrderPlanRequest, pins: readonly PlanPin[] = []): PlanModel {
   const draft = new Draft(request)
   addWholes(draft)
   const cuts = addCuts(draft)
@@ -19,5 +20,7 @@ export function modelOf(request: OrderPlanRequest): PlanModel {
   const left = addLeft(draft)
   addCold(draft)
   const { programme, wholes, products, orders, demands } = draft
-  return { programme, wholes, products, cuts, ready, orders, demands, left, ...draft.objectives() }
+  const decided = { programme, wholes, products, cuts, ready, orders, demands, left }
+  addPins(decided, pins)
+  return { ...decided, ...draft.objectives() }
 }

@@ -23,5 +23,6 @@ export const day = () => ({ type: DataTypes.DATEONLY, allowNull: false }) as con
 export const maybeDay = () => ({ type: DataTypes.DATEONLY, allowNull: true }) as const
 /** A value that is read and written whole; MariaDB keeps JSON as text, so it is parsed here. */
 export const json = () => ({ type: DataTypes.JSON, allowNull: false }) as const
+export const maybeJson = () => ({ type: DataTypes.JSON, allowNull: true }) as const
 /** A place in a list, from 0. */
 export const position = () => ({ type: DataTypes.SMALLINT, allowNull: false }) as const

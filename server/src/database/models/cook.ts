@@ -1,6 +1,7 @@
 import type { Cook } from '@fleam/contract'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, quantity, ref, words } from './columns.ts'
+import { id, maybeJson, quantity, ref, words } from './columns.ts'
+import { parsedJson } from './parsed-json.ts'
 
 export interface CookModel extends Model<InferAttributes<CookModel>, InferCreationAttributes<CookModel>>, Cook {
   kitchenId: string
@@ -9,6 +10,12 @@ export interface CookModel extends Model<InferAttributes<CookModel>, InferCreati
 export const defineCook = (database: Sequelize) =>
   database.define<CookModel>(
     'Cook',
-    { id: id(), kitchenId: ref(), name: words(), wagePerHour: quantity() },
+    {
+      id: id(),
+      kitchenId: ref(),
+      name: words(),
+      wagePerHour: quantity(),
+      weekHours: { ...maybeJson(), ...parsedJson('weekHours') },
+    },
     { tableName: 'cooks' },
   )

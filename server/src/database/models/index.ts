@@ -4,6 +4,7 @@ import { defineArticlePrice } from './article-price.ts'
 import { defineCautionOverride } from './caution-override.ts'
 import { defineContainer } from './container.ts'
 import { defineCook } from './cook.ts'
+import { defineExpectedLine } from './expected-line.ts'
 import { defineFabrication } from './fabrication.ts'
 import { defineFabricationBeam } from './fabrication-beam.ts'
 import { defineFabricationBoard } from './fabrication-board.ts'
@@ -21,6 +22,8 @@ import { defineLot } from './lot.ts'
 import { defineLotCase } from './lot-case.ts'
 import { defineLotCheck } from './lot-check.ts'
 import { defineLotPhoto } from './lot-photo.ts'
+import { defineOrderPlan } from './order-plan.ts'
+import { definePlannedFabrication } from './planned-fabrication.ts'
 import { definePriceBook } from './price-book.ts'
 import { defineProduct } from './product.ts'
 import { defineStyle } from './style.ts'
@@ -44,6 +47,7 @@ const modelsOf = (database: Sequelize) => ({
   CautionOverride: defineCautionOverride(database),
   Container: defineContainer(database),
   Cook: defineCook(database),
+  ExpectedLine: defineExpectedLine(database),
   Fabrication: defineFabrication(database),
   FabricationBeam: defineFabricationBeam(database),
   FabricationBoard: defineFabricationBoard(database),
@@ -63,6 +67,8 @@ const modelsOf = (database: Sequelize) => ({
   LotCase: defineLotCase(database),
   LotCheck: defineLotCheck(database),
   LotPhoto: defineLotPhoto(database),
+  OrderPlan: defineOrderPlan(database),
+  PlannedFabrication: definePlannedFabrication(database),
   PriceBook: definePriceBook(database),
   Product: defineProduct(database),
   Style: defineStyle(database),
@@ -87,8 +93,19 @@ function associate(models: Models): void {
   Fabrication.belongsTo(Style, { as: 'styleRow', foreignKey: 'styleId' })
   Fabrication.belongsTo(models.Supplier, { as: 'supplierRow', foreignKey: 'supplierId' })
   Fabrication.belongsTo(models.Cook, { as: 'cookRow', foreignKey: 'cookId' })
+  associatePlans(models)
   Lot.hasMany(models.LotCase, { as: 'cases', foreignKey: 'lotId' })
   Lot.hasMany(models.LotCheck, { as: 'checks', foreignKey: 'lotId' })
   Lot.belongsTo(Item, { as: 'itemRow', foreignKey: 'itemId' })
   Lot.belongsTo(models.Supplier, { as: 'supplier', foreignKey: 'supplierId' })
+}
+
+function associatePlans({ ExpectedLine, Lot, OrderPlan, PlannedFabrication, Style, Supplier }: Models): void {
+  OrderPlan.hasMany(ExpectedLine, { as: 'expected', foreignKey: 'planId' })
+  OrderPlan.hasMany(PlannedFabrication, { as: 'planned', foreignKey: 'planId' })
+  ExpectedLine.belongsTo(OrderPlan, { as: 'plan', foreignKey: 'planId' })
+  ExpectedLine.belongsTo(Supplier, { as: 'supplier', foreignKey: 'supplierId' })
+  ExpectedLine.hasMany(Lot, { as: 'lots', foreignKey: 'expectedLineId' })
+  PlannedFabrication.belongsTo(OrderPlan, { as: 'plan', foreignKey: 'planId' })
+  PlannedFabrication.belongsTo(Style, { as: 'style', foreignKey: 'styleId' })
 }

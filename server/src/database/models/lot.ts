@@ -45,6 +45,8 @@ export interface LotModel extends Model<InferAttributes<LotModel>, InferCreation
   invoiceNumber: string | null
   orderNumber: string | null
   articleNumber: string | null
+  /** The line of an order that it came for. */
+  expectedLineId: string | null
   notes: string | null
   createdAt: Date
   cases?: NonAttribute<LotCaseModel[]>
@@ -79,6 +81,7 @@ export const defineLot = (database: Sequelize) =>
       invoiceNumber: maybeWords(),
       orderNumber: maybeWords(),
       articleNumber: maybeWords(),
+      expectedLineId: maybeRef(),
       notes: longWords(),
       createdAt: instant(),
     },

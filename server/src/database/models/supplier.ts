@@ -1,6 +1,7 @@
 import type { Supplier } from '@fleam/contract'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, longWords, maybeQuantity, quantity, ref, words } from './columns.ts'
+import { id, longWords, maybeJson, maybeQuantity, quantity, ref, words } from './columns.ts'
+import { parsedJson } from './parsed-json.ts'
 
 export interface SupplierModel
   extends Model<InferAttributes<SupplierModel>, InferCreationAttributes<SupplierModel>>,
@@ -17,6 +18,7 @@ export const defineSupplier = (database: Sequelize) =>
       name: words(),
       delivery: quantity(),
       minimumOrder: maybeQuantity(),
+      deliveryDays: { ...maybeJson(), ...parsedJson('deliveryDays') },
       address: longWords(),
     },
     { tableName: 'suppliers' },

@@ -27,6 +27,7 @@ export function emptyDraft(id: string, today: string, per: Lot['price']['per']):
     invoiceNumber: null,
     orderNumber: null,
     articleNumber: null,
+    expectedLineId: null,
     notes: null,
     cases: [],
     checks: [],

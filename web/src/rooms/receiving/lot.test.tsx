@@ -32,6 +32,7 @@ const LOT: Lot = {
   invoiceNumber: null,
   orderNumber: null,
   articleNumber: null,
+  expectedLineId: null,
   notes: null,
   cases: [
     { id: 'a', label: null, serial: '1', invoiceWeight: 9_600, weighed: 9_220 },

@@ -40,6 +40,7 @@ const lot = (changes: Partial<Lot> = {}): LotRow => ({
     invoiceNumber: null,
     orderNumber: null,
     articleNumber: null,
+    expectedLineId: null,
     notes: null,
     cases: [{ id: 'a', label: null, serial: null, invoiceWeight: 10_000, weighed: 10_000 }],
     checks: [],

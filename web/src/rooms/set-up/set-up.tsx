@@ -71,7 +71,12 @@ export default function SetUp() {
   const open = form.handleSubmit(({ cooks, ...kitchen }) =>
     setUp.mutate({
       kitchen: { id, ...kitchen, address: null },
-      cooks: namesIn(cooks).map((name) => ({ id: idOf(name), name, wagePerHour: kitchen.wagePerHour })),
+      cooks: namesIn(cooks).map((name) => ({
+        id: idOf(name),
+        name,
+        wagePerHour: kitchen.wagePerHour,
+        weekHours: null,
+      })),
     }),
   )
   return (

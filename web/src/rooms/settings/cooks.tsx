@@ -34,13 +34,17 @@ export function Cooks() {
     <section aria-labelledby="cooks">
       <h2 id="cooks">Cooks</h2>
       {cooks.data.map((cook) => (
-        <CookRow key={cook.id} cook={cook} onSave={(said) => change.mutateAsync({ id: cook.id, ...said })} />
+        <CookRow
+          key={cook.id}
+          cook={cook}
+          onSave={(said) => change.mutateAsync({ id: cook.id, weekHours: cook.weekHours, ...said })}
+        />
       ))}
       <CookRow
         key={`new ${cooks.data.length}`}
         cook={null}
         wagePerHour={wagePerHour}
-        onSave={(said) => add.mutateAsync({ id: newId(), ...said })}
+        onSave={(said) => add.mutateAsync({ id: newId(), weekHours: null, ...said })}
       />
       {add.isError ? <Failed error={add.error} /> : null}
       {change.isError ? <Failed error={change.error} /> : null}

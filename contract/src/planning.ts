@@ -1,0 +1,287 @@
+import {
+  CHANGEABLE,
+  type ChangeableField,
+  type ChangeableKind,
+  daysBetween,
+  type Known,
+  type PlanDraft,
+  type PlanGoods,
+} from '@fleam/core'
+import { z } from 'zod'
+import { count, day, id, instant, minutes, money, name, positiveCount, share } from './numbers.ts'
+import { orderPlan } from './order-plan.ts'
+
+/** As many days as one plan may have in a room: the solver proves a week, and comes near with two. */
+export const MAX_PLAN_DAYS = 14
+const MAX_LISTED = 300
+const MAX_SAID = 1_000
+const MAX_COVERS = 100_000
+const HOURS_OF_A_DAY = 24 * 50
+
+const quantity = z.number().min(0).max(1_000_000)
+const KINDS = Object.keys(CHANGEABLE) as [ChangeableKind, ...ChangeableKind[]]
+const FIELDS = [...new Set(Object.values(CHANGEABLE).flat())] as [ChangeableField, ...ChangeableField[]]
+/** An article alone, or an article and a style. */
+const goodsId = z.string().max(73)
+const WHOLE_FIELDS: readonly ChangeableField[] = ['keepsDays', 'restDays', 'mostPacks', 'mostPerDay']
+
+const change = z
+  .strictObject({
+    kind: z.enum(KINDS),
+    id: goodsId,
+    productId: id.nullable(),
+    field: z.enum(FIELDS),
+    value: quantity,
+  })
+  .superRefine((said, context) => {
+    const refuse = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    if (!(CHANGEABLE[said.kind] as readonly string[]).includes(said.field)) {
+      refuse('field', `is nothing that a ${said.kind} has`)
+    }
+    if ((said.kind === 'yield') !== (said.productId !== null))
+      refuse('productId', 'belongs to a yield, and to nothing else')
+    if (WHOLE_FIELDS.includes(said.field) && !Number.isInteger(said.value)) refuse('value', 'must be a whole number')
+    if (said.field === 'keepsDays' && said.value < 1) refuse('value', 'must be at least 1')
+  })
+
+const pin = z
+  .strictObject({
+    kind: z.enum(['whole', 'ready', 'cut']),
+    id: goodsId,
+    atLeast: count.max(1_000_000).nullable(),
+    atMost: count.max(1_000_000).nullable(),
+  })
+  .refine(({ atLeast, atMost }) => atLeast === null || atMost === null || atLeast <= atMost, {
+    path: ['atLeast'],
+    error: 'must not be above atMost',
+  })
+
+const draftFields = z.strictObject({
+  from: day,
+  days: z.number().int().min(1).max(MAX_PLAN_DAYS),
+  covers: z.array(z.strictObject({ day, covers: count.max(MAX_COVERS) })).max(MAX_SAID),
+  menu: z.array(z.strictObject({ productId: id, share })).max(MAX_LISTED),
+  portions: z.array(z.strictObject({ productId: id, day, quantity })).max(MAX_SAID),
+  hours: z.array(z.strictObject({ day, hours: z.number().min(0).max(HOURS_OF_A_DAY) })).max(MAX_SAID),
+  deliveries: z.array(z.strictObject({ supplierId: id, day, comes: z.boolean() })).max(MAX_SAID),
+  stock: z.array(z.strictObject({ productId: id, quantity, useBy: day })).max(MAX_LISTED),
+  lotsLeft: z.array(id).max(MAX_LISTED),
+  changes: z.array(change).max(MAX_SAID),
+  pins: z.array(pin).max(MAX_LISTED),
+  coldSpace: quantity.nullable(),
+  service: z.number().min(0.5).lt(1),
+})
+
+const isTwice = (keys: readonly string[], at: number) => keys.indexOf(keys[at] as string) !== at
+
+/** What a chef says of a plan; a day outside it is kept, so that a plan made shorter can be made longer again. */
+export const planDraft: z.ZodType<PlanDraft> = draftFields.superRefine((draft, context) => {
+  const lists = {
+    covers: draft.covers.map((each) => each.day),
+    menu: draft.menu.map((each) => each.productId),
+    portions: draft.portions.map((each) => `${each.productId} ${each.day}`),
+    hours: draft.hours.map((each) => each.day),
+    deliveries: draft.deliveries.map((each) => `${each.supplierId} ${each.day}`),
+  }
+  for (const [list, keys] of Object.entries(lists)) {
+    keys.forEach((_, at) => {
+      if (isTwice(keys, at)) context.addIssue({ code: 'custom', path: [list, at], message: 'is there twice' })
+    })
+  }
+})
+
+const known = z.object({
+  value: z.number(),
+  source: z.enum(['own', 'blended', 'assumed', 'price-book', 'terms', 'week', 'cold', 'plan']),
+}) satisfies z.ZodType<Known>
+const unitName = z.object({ one: z.string(), many: z.string() })
+/** Names of goods say whose they are where two are called the same. */
+const goodsName = z.string().min(1).max(500)
+const weekHours = z.array(z.number().min(0).max(24)).length(7)
+
+/** What a kitchen knows of some products. */
+export const planGoods: z.ZodType<PlanGoods> = z
+  .object({
+    products: z.array(
+      z.object({
+        id,
+        name: goodsName,
+        unit: z.enum(['portion', 'kg']),
+        keepsDays: known,
+        cold: known,
+        surplusValue: known,
+        disposal: known,
+      }),
+    ),
+    suppliers: z.array(
+      z.object({ id, name, deliveryDays: z.array(z.number().int()).nullable(), charge: known, minimum: known }),
+    ),
+    wholes: z.array(
+      z.object({
+        id,
+        name: goodsName,
+        supplierId: id,
+        itemId: id,
+        unitName,
+        pack: z.number(),
+        price: known,
+        keepsDays: known,
+        cold: known,
+      }),
+    ),
+    cuts: z.array(
+      z.object({
+        id: goodsId,
+        name: goodsName,
+        styleId: id,
+        wholeId: id,
+        minutes: known,
+        setUp: known,
+        consumables: known,
+        restDays: known,
+        yields: z.array(
+          z.object({
+            productId: id,
+            quantity: known,
+            sd: z.number(),
+            df: z.number().nullable(),
+            tests: count,
+            spread: z.enum(['own', 'pooled', 'none']),
+          }),
+        ),
+      }),
+    ),
+    ready: z.array(
+      z.object({ id, name: goodsName, supplierId: id, productId: id, quantity: known, price: known, handling: known }),
+    ),
+    stock: z.array(z.object({ lotId: id, code: name.nullable(), wholeId: id, units: z.number(), useBy: day })),
+    cooks: z.array(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
+    wagePerHour: money,
+  })
+  .meta({ id: 'PlanGoods' })
+
+const planFields = { id, name, draft: planDraft }
+export const planCreated = z.strictObject(planFields).meta({ id: 'PlanCreated' })
+export const planEdit = z.strictObject({ name, draft: planDraft, version: positiveCount }).meta({ id: 'PlanEdit' })
+export type PlanEdit = z.infer<typeof planEdit>
+
+/** An accepted plan: the answer with what it was made of, as it was then. */
+export const planAccepted = z
+  .strictObject({ version: positiveCount, draft: planDraft, goods: planGoods, answer: orderPlan })
+  .superRefine(({ draft, answer }, context) => {
+    const last = draft.days - 1
+    answer.orders.forEach((order, at) => {
+      const place = daysBetween(draft.from, order.day)
+      if (place < 0 || place > last) {
+        context.addIssue({ code: 'custom', path: ['answer', 'orders', at, 'day'], message: 'is none of the days' })
+      }
+    })
+  })
+  .meta({ id: 'PlanAccepted' })
+export type PlanAccepted = z.infer<typeof planAccepted>
+
+/** A line of an order that is expected, with what came of it. */
+export const expectedLine = z
+  .object({
+    id,
+    planId: id,
+    plan: name,
+    supplierId: id,
+    supplier: name,
+    day,
+    kind: z.enum(['whole', 'ready']),
+    articleId: id,
+    itemId: id.nullable(),
+    name: goodsName,
+    packs: positiveCount,
+    /** Pieces of what is cut here, portions of what is bought ready, in all. */
+    units: z.number(),
+    price: money,
+    /** Packs or pieces that came, said at the door; null while nobody said. */
+    arrived: z.number().nullable(),
+    /** The lots that it came as. */
+    lots: z.array(z.object({ id, code: name.nullable(), pieces: count.nullable() })),
+  })
+  .meta({ id: 'ExpectedLine' })
+export type ExpectedLine = z.infer<typeof expectedLine>
+export const expectedLines = z.array(expectedLine)
+/** What came of a line, in packs; null takes it back. */
+export const arrival = z.strictObject({ arrived: count.max(1_000_000).nullable() })
+
+/** A fabrication that is planned, and what it really was once it is finished. */
+export const plannedFabrication = z
+  .object({
+    id,
+    planId: id,
+    plan: name,
+    styleId: id,
+    style: name,
+    itemId: id,
+    item: name,
+    articleId: id,
+    supplierId: id,
+    day,
+    units: positiveCount,
+    minutes,
+    /** Portions that it is to serve. */
+    portions: z.array(z.object({ productId: id, product: z.string(), quantity: z.number() })),
+    /** Money of what is cut, its minutes and its bags. */
+    money,
+    cookId: id.nullable(),
+    /** The lot that it is cut from: one in the cold, or the one that came for it. */
+    lotId: id.nullable(),
+    /** The delivery that it waits for; null where it is cut from the cold. */
+    expectedLineId: id.nullable(),
+    isDropped: z.boolean(),
+    fabricationId: id.nullable(),
+    real: z
+      .object({
+        isClosed: z.boolean(),
+        units: count,
+        minutes: z.number(),
+        portions: z.array(z.object({ productId: id, quantity: z.number() })),
+        money: z.number(),
+      })
+      .nullable(),
+  })
+  .meta({ id: 'PlannedFabrication' })
+export type PlannedFabrication = z.infer<typeof plannedFabrication>
+export const plannedFabrications = z.array(plannedFabrication)
+/** What may be changed of a planned fabrication that has not begun. */
+export const plannedEdit = z.strictObject({ cookId: id.nullable(), isDropped: z.boolean() })
+export type PlannedEdit = z.infer<typeof plannedEdit>
+
+export const plan = z
+  .object({
+    ...planFields,
+    version: positiveCount,
+    createdAt: instant,
+    updatedAt: instant,
+    accepted: z
+      .object({
+        at: instant,
+        draft: planDraft,
+        goods: planGoods,
+        answer: orderPlan,
+        expected: expectedLines,
+        planned: plannedFabrications,
+      })
+      .nullable(),
+  })
+  .meta({ id: 'Plan' })
+export type Plan = z.infer<typeof plan>
+
+export const planRow = z.object({
+  id,
+  name,
+  from: day,
+  days: positiveCount,
+  acceptedAt: instant.nullable(),
+  /** Planned fabrications and how many of them are finished; deliveries and how many have come. */
+  planned: count,
+  finished: count,
+  expected: count,
+  arrived: count,
+})
+export const planRows = z.array(planRow).meta({ id: 'PlanRows' })
+export type PlanRow = z.infer<typeof planRow>

@@ -1,0 +1,25 @@
+export type { AskedOf, ChangeableField, ChangeableKind, DraftPin, PlanChange, PlanDraft } from './draft.ts'
+export { CHANGEABLE, daysOf, demandOf, draftLater } from './draft.ts'
+export type { PlanCostPart } from './explain-plan.ts'
+export { explainPlanCost, PLAN_COST_PARTS } from './explain-plan.ts'
+export type {
+  GoodsCook,
+  GoodsCut,
+  GoodsProduct,
+  GoodsReady,
+  GoodsSource,
+  GoodsStock,
+  GoodsSupplier,
+  GoodsWhole,
+  GoodsYield,
+  Known,
+  PlanGoods,
+} from './goods.ts'
+export type { GoodsWay, KitchenGoods, WantedProduct } from './kitchen-goods.ts'
+export { kitchenGoods } from './kitchen-goods.ts'
+export type { CuttingLine, OrderLine, OrderOf, PlanLines } from './plan-lines.ts'
+export { planLines } from './plan-lines.ts'
+export type { AskedPlan } from './plan-request.ts'
+export { comesOn, hoursOn, planRequest, rateOf, USUAL_MOST, valueIn } from './plan-request.ts'
+export type { PlannedWork } from './planned-work.ts'
+export { plannedWork } from './planned-work.ts'

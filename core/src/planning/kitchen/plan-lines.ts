@@ -1,0 +1,157 @@
+import type { Day } from '../../calendar/index.ts'
+import { limitName } from '../limits.ts'
+import type { OrderPlan, PlanLimit } from '../order-plan.ts'
+import type { PlanDraft } from './draft.ts'
+import type { PlanGoods } from './goods.ts'
+import { valueIn } from './plan-request.ts'
+
+/** One line of an order: packs of one article, and what the invoice will say. */
+export interface OrderLine {
+  kind: 'whole' | 'ready'
+  articleId: string
+  name: string
+  packs: number
+  /** Pieces in all for what is cut here; portions for what is bought ready. */
+  units: number
+  itemId: string | null
+  productId: string | null
+  /** Money of one pack, and of the line. */
+  price: number
+  money: number
+}
+
+export interface OrderOf {
+  supplierId: string
+  supplier: string
+  day: Day
+  charge: number
+  lines: OrderLine[]
+  /** Lines and charge. */
+  money: number
+}
+
+/** What is cut on a day, with what it gives and whom it serves. */
+export interface CuttingLine {
+  cutId: string
+  styleId: string
+  name: string
+  wholeId: string
+  itemId: string
+  unitName: { one: string; many: string }
+  day: Day
+  units: number
+  minutes: number
+  /** Lots that it is cut from, with units of each; the rest comes with deliveries. */
+  lots: { lotId: string; units: number }[]
+  /** Days of the deliveries that it is cut from. */
+  deliveries: { day: Day; units: number }[]
+  /** What it serves, by product. */
+  serves: { productId: string; quantity: number }[]
+}
+
+export interface PlanLines {
+  orders: OrderOf[]
+  cutting: CuttingLine[]
+  /** Portions that are bought ready, by article. */
+  ready: { articleId: string; productId: string; portions: number; packs: number }[]
+  left: (OrderPlan['left'][number] & { productId: string; unit: 'portion' | 'kg' })[]
+  uncut: { wholeId: string; name: string; units: number; unitName: { one: string; many: string } }[]
+  short: { productId: string; product: string; day: Day; quantity: number; because: PlanLimit[] }[]
+}
+
+/** A plan by ids: names of the solver's answer lead back to what they name. */
+export function planLines(
+  plan: OrderPlan,
+  goods: PlanGoods,
+  draft: Pick<PlanDraft, 'changes' | 'stock' | 'lotsLeft'>,
+): PlanLines {
+  const named = <T extends { name: string }>(list: readonly T[]) => new Map(list.map((each) => [each.name, each]))
+  const [products, suppliers, wholes, cuts, ready] = [
+    named(goods.products),
+    named(goods.suppliers),
+    named(goods.wholes),
+    named(goods.cuts),
+    named(goods.ready),
+  ]
+  const lots = stockLots(goods, draft)
+  const lineOf = ({ name, packs }: { name: string; packs: number }): OrderLine[] => {
+    const whole = wholes.get(name)
+    const each = ready.get(name)
+    const of = whole ?? each
+    if (!of) return []
+    const kind = whole ? 'whole' : 'ready'
+    const price = valueIn(draft, { kind, id: of.id, field: 'price' }, of.price).value
+    const perPack = whole
+      ? whole.pack
+      : valueIn(draft, { kind, id: of.id, field: 'quantity' }, each?.quantity ?? of.price).value
+    const tied = { itemId: whole?.itemId ?? null, productId: each?.productId ?? null }
+    return [{ kind, articleId: of.id, name, packs, units: packs * perPack, ...tied, price, money: packs * price }]
+  }
+  return {
+    orders: plan.orders.map(({ supplier, day, charge, lines: ordered }) => {
+      const lines = ordered.flatMap(lineOf)
+      const money = lines.reduce((sum, line) => sum + line.money, charge)
+      return { supplierId: suppliers.get(supplier)?.id ?? '', supplier, day, charge, lines, money }
+    }),
+    cutting: plan.cutting.flatMap((each): CuttingLine[] => {
+      const cut = cuts.get(each.cut)
+      const whole = goods.wholes.find(({ id }) => id === cut?.wholeId)
+      if (!cut || !whole) return []
+      const serves = new Map<string, number>()
+      for (const { product, quantity, source } of plan.use) {
+        const id = products.get(product)?.id
+        if (id === undefined || source.kind !== 'cut' || source.cut !== each.cut || source.day !== each.day) continue
+        serves.set(id, (serves.get(id) ?? 0) + quantity)
+      }
+      return [
+        {
+          cutId: cut.id,
+          styleId: cut.styleId,
+          name: cut.name,
+          wholeId: whole.id,
+          itemId: whole.itemId,
+          unitName: whole.unitName,
+          day: each.day,
+          units: each.units,
+          minutes: each.minutes,
+          lots: each.from.flatMap((from) => {
+            const lotId = from.kind === 'stock' ? lots[from.at - draft.stock.length] : undefined
+            return lotId === undefined ? [] : [{ lotId, units: from.units }]
+          }),
+          deliveries: each.from.flatMap((from) =>
+            from.kind === 'delivery' ? [{ day: from.day, units: from.units }] : [],
+          ),
+          serves: [...serves].map(([productId, quantity]) => ({ productId, quantity })),
+        },
+      ]
+    }),
+    ready: goods.ready.flatMap(({ id, name, productId }) => {
+      const portions = plan.use.reduce(
+        (sum, { source, quantity }) => sum + (source.kind === 'ready' && source.name === name ? quantity : 0),
+        0,
+      )
+      const packs = plan.orders.reduce(
+        (sum, { lines }) => sum + lines.reduce((all, line) => all + (line.name === name ? line.packs : 0), 0),
+        0,
+      )
+      return packs > 0 ? [{ articleId: id, productId, portions, packs }] : []
+    }),
+    left: plan.left.flatMap((each) => {
+      const product = products.get(each.product)
+      return product ? [{ ...each, productId: product.id, unit: product.unit }] : []
+    }),
+    uncut: plan.uncut.flatMap(({ whole: name, units }) => {
+      const whole = wholes.get(name)
+      return whole ? [{ wholeId: whole.id, name, units, unitName: whole.unitName }] : []
+    }),
+    short: plan.short.flatMap(({ product, day, quantity, because }) => {
+      const id = products.get(product)?.id
+      const limits = plan.limits.filter((limit) => because.includes(limitName(limit)))
+      return id === undefined ? [] : [{ productId: id, product, day, quantity, because: limits }]
+    }),
+  }
+}
+
+/** Lots in the order in which the solver was told of them, after the portions that were there. */
+const stockLots = (goods: PlanGoods, { lotsLeft }: Pick<PlanDraft, 'lotsLeft'>) =>
+  goods.stock.flatMap(({ lotId }) => (lotsLeft.includes(lotId) ? [] : [lotId]))

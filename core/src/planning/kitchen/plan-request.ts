@@ -1,0 +1,188 @@
+import { type Day, weekdayOf } from '../../calendar/index.ts'
+import type { OrderPlanRequest, PlanPin } from '../order-plan.ts'
+import { type ChangeableField, type ChangeableKind, daysOf, demandOf, type PlanDraft } from './draft.ts'
+import type { GoodsCook, Known, PlanGoods } from './goods.ts'
+
+/** Packs of one delivery, and units of a cut on one day, where nobody said. */
+export const USUAL_MOST = { mostPacks: 1000, mostPerDay: 10_000 } as const
+/** Hours of one cook at the board on a day, where nobody told the cooks' week. */
+export const ASSUMED_HOURS = 8
+const MINUTES_PER_HOUR = 60
+/** So much of one is as good as without a limit. */
+const WITHOUT_LIMIT = 100_000
+
+/** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */
+export function valueIn(
+  { changes }: Pick<PlanDraft, 'changes'>,
+  of: { kind: ChangeableKind; id: string; productId?: string | null; field: ChangeableField },
+  known: Known,
+): Known {
+  const said = changes.find(
+    (each) =>
+      each.kind === of.kind &&
+      each.id === of.id &&
+      each.field === of.field &&
+      each.productId === (of.productId ?? null),
+  )
+  return said ? { value: said.value, source: 'plan' } : known
+}
+
+/** Hours of the cooks together on a day; where no cook says any, one cook's day is assumed. */
+export function hoursOn(cooks: readonly GoodsCook[], day: Day): Known {
+  const said = cooks.filter((cook) => cook.hours !== null)
+  if (said.length === 0) return { value: ASSUMED_HOURS, source: 'assumed' }
+  return { value: said.reduce((sum, { hours }) => sum + (hours?.[weekdayOf(day) - 1] ?? 0), 0), source: 'week' }
+}
+
+/** What an hour at the board costs: the cooks' wages by their hours in the week, else the kitchen's. */
+export function rateOf({ cooks, wagePerHour }: Pick<PlanGoods, 'cooks' | 'wagePerHour'>): number {
+  const hoursOf = (cook: GoodsCook) => (cook.hours ?? []).reduce((sum, hours) => sum + hours, 0)
+  const hours = cooks.reduce((sum, cook) => sum + hoursOf(cook), 0)
+  return hours > 0 ? cooks.reduce((sum, cook) => sum + hoursOf(cook) * cook.wagePerHour, 0) / hours : wagePerHour
+}
+
+/** Whether a supplier comes on a day: as it was said for this plan, else on its days of the week. */
+export function comesOn(
+  draft: Pick<PlanDraft, 'deliveries'>,
+  { id, deliveryDays }: PlanGoods['suppliers'][number],
+  day: Day,
+): boolean {
+  const said = draft.deliveries.find((each) => each.supplierId === id && each.day === day)
+  return said ? said.comes : (deliveryDays?.includes(weekdayOf(day)) ?? true)
+}
+
+/** A plan as the solver is asked: names tell goods apart there, and lead back to their ids. */
+export interface AskedPlan {
+  request: OrderPlanRequest
+  pins: PlanPin[]
+}
+
+/**
+ * What the solver is asked for a draft: demand from covers and portions, everything else from what the kitchen knows, with
+ * what was said for this plan in its place. Names of goods are unique by kind; those of wholes and ready goods together.
+ */
+export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string): AskedPlan {
+  const days = daysOf(draft)
+  const nameOf = (list: readonly { id: string; name: string }[]) => new Map(list.map(({ id, name }) => [id, name]))
+  const products = nameOf(goods.products)
+  const suppliers = nameOf(goods.suppliers)
+  const wholes = nameOf(goods.wholes)
+  const named = (names: ReadonlyMap<string, string>, id: string) => names.get(id) ?? id
+  const rate = rateOf(goods)
+  const change = (kind: ChangeableKind, id: string) => (field: ChangeableField, known: Known) =>
+    valueIn(draft, { kind, id, field }, known).value
+  const usual = (value: number): Known => ({ value, source: 'assumed' })
+  const demand = demandOf(draft).filter(({ productId, quantity }) => products.has(productId) && quantity > 0)
+  const request: OrderPlanRequest = {
+    currency,
+    days,
+    products: goods.products.map(({ id, name, unit, ...each }) => {
+      const value = change('product', id)
+      return {
+        name,
+        unit,
+        keepsDays: value('keepsDays', each.keepsDays),
+        cold: value('cold', each.cold),
+        surplusValue: value('surplusValue', each.surplusValue),
+        surplusUpTo: value('surplusValue', each.surplusValue) > 0 ? mostOver(id, goods, draft) : 0,
+        disposal: value('disposal', each.disposal),
+      }
+    }),
+    demand: demand.map(({ productId, day, quantity }) => ({ product: named(products, productId), day, quantity })),
+    suppliers: goods.suppliers.map((supplier) => {
+      const value = change('supplier', supplier.id)
+      return {
+        name: supplier.name,
+        delivers: days.filter((day) => comesOn(draft, supplier, day)),
+        charge: value('charge', supplier.charge),
+        minimum: value('minimum', supplier.minimum),
+      }
+    }),
+    wholes: goods.wholes.map((whole) => {
+      const value = change('whole', whole.id)
+      return {
+        name: whole.name,
+        supplier: named(suppliers, whole.supplierId),
+        pack: whole.pack,
+        price: value('price', whole.price),
+        mostPacks: value('mostPacks', usual(USUAL_MOST.mostPacks)),
+        keepsDays: value('keepsDays', whole.keepsDays),
+        cold: value('cold', whole.cold),
+      }
+    }),
+    cuts: goods.cuts.map((cut) => {
+      const value = change('cut', cut.id)
+      return {
+        name: cut.name,
+        whole: named(wholes, cut.wholeId),
+        minutes: value('minutes', cut.minutes),
+        setUp: value('setUp', cut.setUp),
+        consumables: value('consumables', cut.consumables),
+        restDays: value('restDays', cut.restDays),
+        mostPerDay: value('mostPerDay', usual(USUAL_MOST.mostPerDay)),
+        yields: cut.yields.map(({ productId, quantity, sd, tests, df }) => ({
+          product: named(products, productId),
+          quantity: valueIn(draft, { kind: 'yield', id: cut.id, productId, field: 'quantity' }, quantity).value,
+          sd,
+          tests,
+          df,
+        })),
+      }
+    }),
+    ready: goods.ready.map((each) => {
+      const value = change('ready', each.id)
+      return {
+        name: each.name,
+        supplier: named(suppliers, each.supplierId),
+        product: named(products, each.productId),
+        quantity: value('quantity', each.quantity),
+        // Who buys ready still unpacks, trims and wipes: that is paid with the pack.
+        price: value('price', each.price) + (value('handling', each.handling) * rate) / MINUTES_PER_HOUR,
+        mostPacks: value('mostPacks', usual(USUAL_MOST.mostPacks)),
+      }
+    }),
+    stock: [
+      ...draft.stock.map(({ productId, quantity, useBy }) => ({
+        product: named(products, productId),
+        whole: null,
+        quantity: products.has(productId) ? quantity : 0,
+        useBy,
+      })),
+      ...goods.stock.flatMap(({ lotId, wholeId, units, useBy }) =>
+        draft.lotsLeft.includes(lotId)
+          ? []
+          : [{ product: null, whole: named(wholes, wholeId), quantity: units, useBy }],
+      ),
+    ],
+    labour: {
+      ratePerHour: rate,
+      hours: days.map((day) => draft.hours.find((each) => each.day === day)?.hours ?? hoursOn(goods.cooks, day).value),
+    },
+    coldSpace: draft.coldSpace,
+    service: draft.service,
+  }
+  const lists = { whole: wholes, ready: nameOf(goods.ready), cut: nameOf(goods.cuts) }
+  const pins = draft.pins.flatMap(({ kind, id, atLeast, atMost }) => {
+    const name = lists[kind].get(id)
+    return name === undefined ? [] : [{ kind, name, atLeast, atMost }]
+  })
+  return { request, pins }
+}
+
+/**
+ * So much over of a product is worth what it is worth: what comes when all that is asked for is cut here. More is
+ * nobody's plan: what is over must never be what is cut for. One that is asked for is worth nothing over.
+ */
+function mostOver(productId: string, goods: PlanGoods, draft: PlanDraft): number {
+  const asked = new Map<string, number>()
+  for (const each of demandOf(draft)) asked.set(each.productId, (asked.get(each.productId) ?? 0) + each.quantity)
+  if ((asked.get(productId) ?? 0) > 0) return 0
+  const over = goods.cuts.map(({ yields }) => {
+    const own = yields.find((each) => each.productId === productId)?.quantity.value ?? 0
+    const units = yields.map((each) =>
+      each.quantity.value > 0 ? (asked.get(each.productId) ?? 0) / each.quantity.value : 0,
+    )
+    return own * Math.max(0, ...units)
+  })
+  return Math.min(WITHOUT_LIMIT, Math.ceil(Math.max(0, ...over)) * 2)
+}

@@ -1,0 +1,80 @@
+import type { Day } from '../../calendar/index.ts'
+import type { PlanDraft } from './draft.ts'
+import type { PlanGoods } from './goods.ts'
+import type { CuttingLine, PlanLines } from './plan-lines.ts'
+import { rateOf, valueIn } from './plan-request.ts'
+
+const MINUTES_PER_HOUR = 60
+
+/** A fabrication as it is planned: one style, one day, one lot or delivery. */
+export interface PlannedWork {
+  styleId: string
+  articleId: string
+  supplierId: string
+  day: Day
+  units: number
+  minutes: number
+  /** Portions that so many units give, by product. */
+  portions: { productId: string; product: string; quantity: number }[]
+  /** Money of what is cut, its minutes and its bags. */
+  money: number
+  /** The lot in the cold that it is cut from; null where it waits for a delivery. */
+  lotId: string | null
+  /** The day of the delivery that it waits for; null where it is cut from the cold. */
+  delivery: Day | null
+}
+
+interface Source {
+  lotId: string | null
+  delivery: Day | null
+  units: number
+}
+
+/** Whole units of each source that add up to the line's: what a solver shared out in parts is shared out in wholes. */
+function wholeSources({ units, lots, deliveries }: CuttingLine): Source[] {
+  const sources: Source[] = [
+    ...lots.map((lot) => ({ lotId: lot.lotId, delivery: null, units: lot.units })),
+    ...deliveries.map(({ day, units: own }) => ({ lotId: null, delivery: day, units: own })),
+  ]
+  let shared = 0
+  let given = 0
+  return sources.flatMap((source, at) => {
+    shared += source.units
+    const until = at === sources.length - 1 ? units : Math.round(shared)
+    const own = until - given
+    given = until
+    return own > 0 ? [{ ...source, units: own }] : []
+  })
+}
+
+/** What an accepted plan asks of the bench: each line parted by the lot or the delivery that it is cut from. */
+export function plannedWork(lines: PlanLines, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): PlannedWork[] {
+  const products = new Map(goods.products.map((product) => [product.id, product]))
+  return lines.cutting.flatMap((line) => {
+    const cut = goods.cuts.find(({ id }) => id === line.cutId)
+    const whole = goods.wholes.find(({ id }) => id === line.wholeId)
+    if (!cut || !whole) return []
+    const price = valueIn(draft, { kind: 'whole', id: whole.id, field: 'price' }, whole.price).value
+    const bags = valueIn(draft, { kind: 'cut', id: cut.id, field: 'consumables' }, cut.consumables).value
+    return wholeSources(line).map(({ units, lotId, delivery }): PlannedWork => {
+      const minutes = (line.minutes * units) / line.units
+      return {
+        styleId: line.styleId,
+        articleId: whole.id,
+        supplierId: whole.supplierId,
+        day: line.day,
+        units,
+        minutes,
+        portions: cut.yields.flatMap(({ productId, quantity }) => {
+          const product = products.get(productId)
+          if (product?.unit !== 'portion') return []
+          const one = valueIn(draft, { kind: 'yield', id: cut.id, productId, field: 'quantity' }, quantity).value
+          return [{ productId, product: product.name, quantity: one * units }]
+        }),
+        money: (price / whole.pack + bags) * units + (minutes * rateOf(goods)) / MINUTES_PER_HOUR,
+        lotId,
+        delivery,
+      }
+    })
+  })
+}

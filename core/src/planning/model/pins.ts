@@ -1,0 +1,23 @@
+import type { PlanPin } from '../order-plan.ts'
+import { NONE_ABOVE, NONE_BELOW, once } from './draft.ts'
+import type { PlanModel } from './plan-model.ts'
+
+/** Holds what is pinned; what is not part of the plan any more holds nothing. */
+export function addPins(model: Omit<PlanModel, 'shortCosts' | 'moneyCosts'>, pins: readonly PlanPin[]): void {
+  for (const pin of pins) {
+    const columns = columnsOf(model, pin)
+    if (columns.length === 0) continue
+    model.programme.row(once(columns), pin.atLeast ?? NONE_BELOW, pin.atMost ?? NONE_ABOVE)
+  }
+}
+
+function columnsOf({ wholes, ready, cuts }: Pick<PlanModel, 'wholes' | 'ready' | 'cuts'>, { kind, name }: PlanPin) {
+  switch (kind) {
+    case 'whole':
+      return wholes.flatMap(({ whole, packs }) => (whole.name === name && packs !== null ? [packs] : []))
+    case 'ready':
+      return ready.flatMap((each) => (each.ready.name === name ? [each.packs] : []))
+    case 'cut':
+      return cuts.flatMap(({ cut, units }) => (cut.name === name ? [units] : []))
+  }
+}

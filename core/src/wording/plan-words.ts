@@ -1,0 +1,112 @@
+import type { Day } from '../calendar/index.ts'
+import type { OrderPlan, PlanLimit, PlanLines } from '../planning/index.ts'
+import type { Format } from './format.ts'
+
+/** How a day is said: `Thu 3 Dec`. */
+type SayDay = (day: Day) => string
+
+const SMALL_COUNT = 1e-6
+/** More lines than this in one sentence nobody reads: the orders below have them all. */
+const MAX_SAID = 3
+
+const listed = (parts: readonly string[]): string =>
+  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`
+
+const counted = (amount: number, { one, many }: { one: string; many: string }, format: Format) =>
+  `${format.quantity(amount, 'count')} ${Math.abs(amount - 1) < SMALL_COUNT ? one : many}`
+
+/** What to do, in one sentence, without its money: buy so many on a day, cut so many on another. */
+export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): string {
+  const bought = lines.orders.map(({ day, lines: ordered }) => {
+    const largest = [...ordered].sort((a, b) => b.money - a.money)
+    const said = largest.slice(0, MAX_SAID).map(({ packs, name }) => `${packs} × ${name}`)
+    const more = ordered.length - said.length
+    return `${listed(more > 0 ? [...said, `${more} more`] : said)} on ${sayDay(day)}`
+  })
+  const days = [...new Set(lines.cutting.map(({ day }) => day))]
+  const cut = days.map((day) => {
+    const units = new Map<string, { amount: number; name: { one: string; many: string } }>()
+    for (const each of lines.cutting) {
+      if (each.day !== day) continue
+      const known = units.get(each.unitName.many)
+      units.set(each.unitName.many, { amount: (known?.amount ?? 0) + each.units, name: each.unitName })
+    }
+    return `${listed([...units.values()].map(({ amount, name }) => counted(amount, name, format)))} on ${sayDay(day)}`
+  })
+  const parts = [
+    ...(bought.length > 0 ? [`Buy ${listed(bought)}`] : []),
+    ...(cut.length > 0 ? [`${bought.length > 0 ? 'cut' : 'Cut'} ${listed(cut)}`] : []),
+  ]
+  return parts.length > 0 ? parts.join('; ') : 'Nothing is to be bought and nothing to be cut'
+}
+
+/** What is bought and not cut, in a sentence; empty where everything is. */
+export const uncutWords = (lines: Pick<PlanLines, 'uncut'>, format: Format): string =>
+  lines.uncut.length === 0
+    ? ''
+    : `${listed(
+        lines.uncut.map(({ units, unitName, name }) => `${counted(units, unitName, format)} of ${name}`),
+      )} ${lines.uncut.length === 1 && lines.uncut[0]?.units === 1 ? 'stays' : 'stay'} uncut: packs are whole.`
+
+/** A limit that is used up and what loosening it would bring, in words. */
+export function limitWords(limit: PlanLimit, format: Format, sayDay: SayDay): string {
+  const brings =
+    limit.saves === null
+      ? limit.shorter > 0
+        ? 'would leave less short'
+        : 'would change nothing'
+      : `would save ${format.money(limit.saves)}`
+  const on = limit.day === null ? '' : ` on ${sayDay(limit.day)}`
+  switch (limit.limit) {
+    case 'labour':
+      return `One hour more at the board${on} ${brings}.`
+    case 'cold':
+      return `A tenth more room in the cold ${brings}.`
+    case 'most-packs':
+      return `${limit.oneMore} more of ${limit.name} ${brings}.`
+    case 'most-per-day':
+      return `${limit.oneMore} more of ${limit.name} ${brings}.`
+    case 'minimum':
+      return `${limit.name} without its minimum order ${brings}.`
+    case 'delivery-day':
+      return `A delivery of ${limit.name}${on} too ${brings}.`
+  }
+}
+
+/** What would mend a shortage, in a few words; where nothing would, that nothing gives it in time. */
+export function mendWords(because: readonly PlanLimit[], sayDay: SayDay): string {
+  const said = because.map(({ limit, name, day }) => {
+    const on = day === null ? '' : ` on ${sayDay(day)}`
+    switch (limit) {
+      case 'labour':
+        return `an hour more at the board${on}`
+      case 'cold':
+        return 'more room in the cold'
+      case 'most-packs':
+        return `more of ${name}`
+      case 'most-per-day':
+        return `more of ${name} a day`
+      case 'minimum':
+        return `${name} without its minimum`
+      case 'delivery-day':
+        return `a delivery of ${name}${on}`
+    }
+  })
+  return said.length > 0 ? `${listed(said)} would mend it` : 'nothing that can be bought or cut gives it in time'
+}
+
+/** How sure a plan is that nothing costs less. */
+export function provenWords({ status, gap }: Pick<OrderPlan, 'status' | 'gap'>, format: Format): string {
+  return status === 'optimal'
+    ? 'Nothing costs less: proven.'
+    : `At most ${format.share(gap)} above the best: time ran out before it was proven.`
+}
+
+/** An order as text to paste into a message. */
+export function orderText(
+  order: PlanLines['orders'][number],
+  { kitchen, sayDay }: { kitchen: string; sayDay: SayDay },
+): string {
+  const lines = order.lines.map(({ packs, name }) => `${packs} × ${name}`)
+  return [`${order.supplier},`, '', `please deliver on ${sayDay(order.day)}:`, ...lines, '', kitchen].join('\n')
+}

@@ -1,0 +1,39 @@
+import type { Plan } from '@fleam/contract'
+import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
+import { id, instant, json, maybeInstant, maybeJson, ref, whole, words } from './columns.ts'
+import type { ExpectedLineModel } from './expected-line.ts'
+import { parsedJson } from './parsed-json.ts'
+import type { PlannedFabricationModel } from './planned-fabrication.ts'
+
+export interface OrderPlanModel
+  extends Model<InferAttributes<OrderPlanModel>, InferCreationAttributes<OrderPlanModel>> {
+  id: string
+  kitchenId: string
+  version: number
+  name: string
+  draft: Plan['draft']
+  acceptedAt: Date | null
+  /** What was accepted, and what it was made of. */
+  accepted: Pick<NonNullable<Plan['accepted']>, 'draft' | 'goods' | 'answer'> | null
+  createdAt: Date
+  updatedAt: Date
+  expected?: NonAttribute<ExpectedLineModel[]>
+  planned?: NonAttribute<PlannedFabricationModel[]>
+}
+
+export const defineOrderPlan = (database: Sequelize) =>
+  database.define<OrderPlanModel>(
+    'OrderPlan',
+    {
+      id: id(),
+      kitchenId: ref(),
+      version: whole(),
+      name: words(),
+      draft: { ...json(), ...parsedJson('draft') },
+      acceptedAt: maybeInstant(),
+      accepted: { ...maybeJson(), ...parsedJson('accepted') },
+      createdAt: instant(),
+      updatedAt: instant(),
+    },
+    { tableName: 'order_plans' },
+  )

@@ -1,0 +1,98 @@
+import { keepingOpened } from '@fleam/catalogue'
+import type { Item, LotRow } from '@fleam/contract'
+import {
+  addDays,
+  daysBetween,
+  type GoodsWay,
+  isSentBack,
+  type KitchenGoods,
+  type Known,
+  kitchenGoods,
+  median,
+  type PlanGoods,
+  purchaseFromLot,
+} from '@fleam/core'
+import { articlesOfItems, type CutWay, waysToProducts } from '../buying/index.ts'
+import { cooks } from '../kitchen/index.ts'
+import { type StyleTest, styleTests } from '../logbook/index.ts'
+import { lots } from '../receiving/index.ts'
+import { dayOf, type Scope } from '../scope/index.ts'
+import { suppliers } from '../supplier/index.ts'
+
+/** What a kitchen knows of some products today: ways to make and to buy them, what stands in the cold, who comes when. */
+export async function goodsOf(scope: Scope, productIds: readonly string[]): Promise<PlanGoods> {
+  const { wanted, ways, ready } = await waysToProducts(scope, productIds, dayOf(scope))
+  const tests = await styleTests(scope, [...new Set(ways.map(({ style }) => style.id))])
+  const received = (await lots(scope, '')).filter(({ lot }) => !isSentBack(lot.standing))
+  const articleOf = await articlesByNumber(scope, ways)
+  return kitchenGoods({
+    wanted: wanted.flatMap(({ plateWeight, ...product }) =>
+      plateWeight === null ? [] : [{ ...product, plateWeight }],
+    ),
+    ways: ways.map(({ item, style, form }): GoodsWay => {
+      const { id: itemId, unitName } = item
+      const piles = style.piles.map(({ id, productId }) => ({ id, productId }))
+      const shares = sharesOf(tests.get(style.id) ?? [])
+      return { form, itemId, unitName, piles, shares, keepsWhole: keepsWhole(item, received) }
+    }),
+    ready,
+    suppliers: (await suppliers(scope)).map(({ id, name, deliveryDays, delivery, minimumOrder }) => ({
+      id,
+      name,
+      deliveryDays,
+      charge: { value: delivery, source: 'terms' },
+      minimum: { value: minimumOrder ?? 0, source: 'terms' },
+    })),
+    lots: received.flatMap((row) => stockOf(row, ways, articleOf) ?? []),
+    cooks: (await cooks(scope)).map(({ name, wagePerHour, weekHours }) => ({ name, wagePerHour, hours: weekHours })),
+    wagePerHour: scope.kitchen.wagePerHour,
+  })
+}
+
+function sharesOf(tests: readonly StyleTest[]): ReadonlyMap<string, readonly number[]> {
+  const shares = new Map<string, number[]>()
+  for (const test of tests) {
+    for (const [pile, share] of test.shares) shares.set(pile, [...(shares.get(pile) ?? []), share])
+  }
+  return shares
+}
+
+/** Days on which a whole one may be cut: by the labels of the lots that came, else as long as its portions keep. */
+function keepsWhole(item: Item, received: readonly LotRow[]): Known {
+  const kept = received.flatMap(({ lot }) =>
+    lot.itemId === item.id && lot.useBy !== null ? [daysBetween(lot.receivedOn, lot.useBy) + 1] : [],
+  )
+  return kept.length > 0
+    ? { value: Math.max(1, Math.floor(median(kept))), source: 'own' }
+    : { value: keepingOpened(item.species).chilledDays + 1, source: 'assumed' }
+}
+
+/** Articles by their supplier and its number: a lot says which it came as. */
+async function articlesByNumber(scope: Scope, ways: readonly CutWay[]): Promise<Map<string, string>> {
+  const articles = await articlesOfItems(scope, [...new Set(ways.map(({ item }) => item.id))])
+  return new Map(articles.map(({ article }) => [`${article.supplierId} ${article.code}`, article.id]))
+}
+
+/** What is left of a lot, in units to cut; null where nothing is, or nobody knows until when. */
+function stockOf(
+  { lot, usedWeight }: LotRow,
+  ways: readonly CutWay[],
+  articleOf: ReadonlyMap<string, string>,
+): KitchenGoods['lots'][number] | null {
+  const item = ways.find((way) => way.item.id === lot.itemId)?.item
+  const left = lot.isFinished || lot.standing === 'quarantined' ? null : purchaseFromLot(lot, usedWeight)
+  if (!item || !left) return null
+  const units = left.pieces ?? Math.floor((left.receivedWeight ?? left.invoiceWeight) / item.unitWeight.usual)
+  const opened = lot.openedOn === null ? [] : [addDays(lot.openedOn, keepingOpened(item.species).chilledDays)]
+  const [useBy] = [...(lot.useBy === null ? [] : [lot.useBy]), ...opened].sort()
+  if (useBy === undefined || units <= 0) return null
+  return {
+    lotId: lot.id,
+    code: lot.code,
+    itemId: item.id,
+    supplierId: lot.supplierId,
+    articleId: articleOf.get(`${lot.supplierId} ${lot.articleNumber ?? ''}`) ?? null,
+    units,
+    useBy,
+  }
+}

@@ -1,0 +1,251 @@
+import type { ExpectedLine, Item, Kitchen, Plan, PlannedFabrication, PlanRow, Product } from '@fleam/contract'
+import { addDays, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+import { addSupplier, createPrice, openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
+import { loadMixedSolver } from '../compute/solver.ts'
+
+let test_: TestApp
+let kitchen: Kitchen
+let product: Product
+let goods: PlanGoods
+let supplierId: string
+const path = (suffix: string, owner = kitchen.id) => `/api/kitchens/${owner}${suffix}`
+const today = new Date().toISOString().slice(0, 10)
+const FIRST = addDays(today, 1)
+
+const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
+  from: FIRST,
+  days: 3,
+  covers: [{ day: addDays(FIRST, 1), covers: 40 }],
+  menu: [{ productId: product.id, share: 0.3 }],
+  portions: [],
+  hours: [],
+  deliveries: [],
+  stock: [],
+  lotsLeft: [],
+  changes: [],
+  pins: [],
+  coldSpace: null,
+  service: 0.5,
+  ...changes,
+})
+
+async function answerFor(said: PlanDraft) {
+  const { request, pins } = planRequest(said, goods, kitchen.currency)
+  return planOrders(request, await loadMixedSolver(), { pins, seconds: 10 })
+}
+
+beforeAll(async () => {
+  test_ = await openTestApp()
+  kitchen = await setUpKitchen(test_)
+  supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
+  const price = {
+    item: 'Chicken, eviscerated',
+    product: null,
+    pieceWeight: 2100,
+    packPieces: 6,
+    packWeight: null,
+    usableShare: null,
+    handlingMinutesPerPiece: null,
+    delivery: null,
+    minimumOrder: null,
+    from: '2026-01-01',
+    until: null,
+    supplier: 'Ostravale Poultry Yard',
+  } as const
+  await createPrice(test_, kitchen, {
+    ...price,
+    code: 'C6',
+    name: 'Crate of six',
+    kind: 'whole',
+    price: { amount: 39, per: 'case' },
+  })
+  const known: Product[] = (await send(test_, 'GET', path('/products'))).body
+  product = known.find(({ name }) => name.endsWith('supremes')) as Product
+  await createPrice(test_, kitchen, {
+    ...price,
+    code: 'S20',
+    name: 'Supremes, twenty',
+    kind: 'ready',
+    item: null,
+    product: product.name,
+    price: { amount: 120, per: 'case' },
+    pieceWeight: 280,
+    packPieces: 20,
+  })
+  goods = (await send(test_, 'GET', path(`/plan-goods?products=${product.id}`))).body
+})
+afterAll(() => test_.close())
+
+const create = async (said = draft()) => {
+  const plan = { id: newId(), name: 'Thursday', draft: said }
+  const { status, body } = await send(test_, 'POST', path('/plans'), plan)
+  expect(status).toBe(201)
+  return body as Plan
+}
+
+test('what a plan rests on: every way to make and to buy a product, with where each value is from', () => {
+  expect(goods.wholes).toMatchObject([
+    { name: 'Crate of six', pack: 6, price: { value: 39, source: 'price-book' }, unitName: { one: 'bird' } },
+  ])
+  expect(goods.ready).toMatchObject([{ name: 'Supremes, twenty', productId: product.id, price: { value: 120 } }])
+  const supremes = goods.cuts.find(({ name }) => name.startsWith('Supremes'))
+  expect(supremes?.minutes.source).toBe('assumed')
+  expect(supremes?.yields.find(({ productId }) => productId === product.id)).toMatchObject({
+    quantity: { value: 2, source: 'assumed' },
+    spread: 'none',
+  })
+  expect(goods.products.filter(({ unit }) => unit === 'kg').length).toBeGreaterThan(0)
+})
+
+test('days of delivery and the cooks’ week are what the plan rests on, once they are said', async () => {
+  const suppliers = (await send(test_, 'GET', path('/suppliers'))).body
+  const [supplier] = suppliers
+  await send(test_, 'PUT', path('/suppliers'), { ...supplier, deliveryDays: [1, 4] })
+  const cook = { id: newId(), name: 'Ondine', wagePerHour: 21.4, weekHours: [6, 6, 6, 6, 6, 0, 0] }
+  await send(test_, 'POST', path('/cooks'), cook)
+  const read: PlanGoods = (await send(test_, 'GET', path(`/plan-goods?products=${product.id}`))).body
+  expect(read.suppliers[0]?.deliveryDays).toEqual([1, 4])
+  expect(read.cooks).toEqual([{ name: 'Ondine', wagePerHour: 21.4, hours: [6, 6, 6, 6, 6, 0, 0] }])
+  await send(test_, 'PUT', path('/suppliers'), supplier)
+})
+
+test('a plan is kept, changed at its version, and refused where it is stale', async () => {
+  const plan = await create()
+  const changed = await send(test_, 'PUT', path(`/plans/${plan.id}`), { name: 'Friday', draft: draft(), version: 1 })
+  expect(changed.body).toMatchObject({ name: 'Friday', version: 2, accepted: null })
+  const stale = await send(test_, 'PUT', path(`/plans/${plan.id}`), { name: 'Late', draft: draft(), version: 1 })
+  expect([stale.status, stale.body.code]).toEqual([409, 'stale-version'])
+  const rows: PlanRow[] = (await send(test_, 'GET', path('/plans'))).body
+  expect(rows.find(({ id }) => id === plan.id)).toMatchObject({
+    name: 'Friday',
+    from: FIRST,
+    days: 3,
+    acceptedAt: null,
+  })
+  expect((await send(test_, 'DELETE', path(`/plans/${plan.id}`))).status).toBe(200)
+  expect((await send(test_, 'GET', path(`/plans/${plan.id}`))).status).toBe(404)
+})
+
+test('accepted, its orders are expected and its work is planned; once something came it stays', async () => {
+  const plan = await create()
+  const said = draft()
+  const answer = await answerFor(said)
+  expect(answer.cutting.length).toBeGreaterThan(0)
+  const accepted = await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), {
+    version: 1,
+    draft: said,
+    goods,
+    answer,
+  })
+  expect(accepted.status).toBe(200)
+  const own = (list: { planId: string }[]) => list.filter(({ planId }) => planId === plan.id)
+  const [line] = own((await send(test_, 'GET', path('/expected'))).body) as ExpectedLine[]
+  expect(line).toMatchObject({ name: 'Crate of six', supplierId, packs: 1, units: 6, arrived: null, lots: [] })
+  const [planned] = own((await send(test_, 'GET', path('/planned'))).body) as PlannedFabrication[]
+  expect(planned).toMatchObject({ units: 6, lotId: null, expectedLineId: line?.id, real: null })
+  expect(planned?.money).toBeCloseTo(answer.cost.wholes + answer.cost.labour + answer.cost.consumables, 6)
+  expect(planned?.portions).toMatchObject([{ productId: product.id, quantity: 12 }])
+
+  const item = ((await send(test_, 'GET', path('/items'))).body as Item[])[0] as Item
+  const lot = {
+    id: newId(),
+    itemId: item.id,
+    supplierId,
+    code: 'L-1',
+    gtin: null,
+    price: { amount: 39, per: 'case' },
+    extras: null,
+    pieces: 6,
+    receivedOn: FIRST,
+    productionDate: null,
+    useBy: addDays(FIRST, 3),
+    openedOn: null,
+    isFinished: false,
+    notes: null,
+    expectedLineId: line?.id,
+    cases: [{ id: newId(), label: null, serial: null, invoiceWeight: 12_600, weighed: null }],
+    checks: [],
+  }
+  expect(
+    (await send(test_, 'POST', path('/lots'), { ...lot, id: newId(), expectedLineId: newId() })).body.issues,
+  ).toEqual([{ path: 'expectedLineId', message: 'is no line of an order of this kitchen' }])
+  expect((await send(test_, 'POST', path('/lots'), lot)).status).toBe(201)
+  const read: Plan = (await send(test_, 'GET', path(`/plans/${plan.id}`))).body
+  expect(read.accepted?.expected[0]?.lots).toEqual([{ id: lot.id, code: 'L-1', pieces: 6 }])
+  expect(read.accepted?.planned[0]?.lotId).toBe(lot.id)
+  const withdrawn = await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=2`))
+  expect([withdrawn.status, withdrawn.body.issues[0].message]).toEqual([
+    400,
+    'cannot be taken back: some of it has come',
+  ])
+
+  const start = { ...startOf(planned?.styleId as string), plannedId: planned?.id, lotId: lot.id }
+  const began = await send(test_, 'POST', path('/fabrications'), start)
+  expect(began.status).toBe(201)
+  const again = await send(test_, 'POST', path('/fabrications'), { ...start, id: newId() })
+  expect([again.status, again.body.issues[0].path]).toEqual([400, 'plannedId'])
+  const after: Plan = (await send(test_, 'GET', path(`/plans/${plan.id}`))).body
+  expect(after.accepted?.planned[0]).toMatchObject({ fabricationId: start.id, real: { isClosed: false, units: 6 } })
+  const edited = await send(test_, 'PUT', path(`/planned/${planned?.id}`), { cookId: null, isDropped: true })
+  expect([edited.status, edited.body.issues[0].message]).toEqual([400, 'has begun'])
+  expect((await send(test_, 'DELETE', path(`/plans/${plan.id}`))).body.issues[0].path).toBe('id')
+})
+
+test('an acceptance that nothing came of is taken back whole', async () => {
+  const plan = await create()
+  const said = draft()
+  const answer = await answerFor(said)
+  await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), { version: 1, draft: said, goods, answer })
+  const twice = await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), {
+    version: 2,
+    draft: said,
+    goods,
+    answer,
+  })
+  expect([twice.status, twice.body.issues[0].message]).toEqual([400, 'is accepted already'])
+  const { body } = await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=2`))
+  expect(body).toMatchObject({ version: 3, accepted: null })
+  const planned: PlannedFabrication[] = (await send(test_, 'GET', path('/planned'))).body
+  expect(planned.some(({ planId }) => planId === plan.id)).toBe(false)
+})
+
+test('what cannot be planned is refused with its field', async () => {
+  const bad: [Partial<PlanDraft> | object, string][] = [
+    [{ days: 0 }, 'draft.days'],
+    [{ service: 1 }, 'draft.service'],
+    [{ menu: [{ productId: product.id, share: 2 }] }, 'draft.menu[0].share'],
+    [
+      {
+        covers: [
+          { day: FIRST, covers: 1 },
+          { day: FIRST, covers: 2 },
+        ],
+      },
+      'draft.covers[1]',
+    ],
+    [{ pins: [{ kind: 'cut', id: 'x', atLeast: 3, atMost: 2 }] }, 'draft.pins[0].atLeast'],
+    [{ changes: [{ kind: 'cut', id: 'x', productId: null, field: 'price', value: 1 }] }, 'draft.changes[0].field'],
+  ]
+  for (const [changes, at] of bad) {
+    const { status, body } = await send(test_, 'POST', path('/plans'), {
+      id: newId(),
+      name: 'x',
+      draft: { ...draft(), ...changes },
+    })
+    expect([status, body.issues[0].path]).toEqual([400, at])
+  }
+  const stranger = await setUpKitchen(test_, 'Stranger')
+  const plan = await create()
+  expect((await send(test_, 'GET', path(`/plans/${plan.id}`, stranger.id))).status).toBe(404)
+  const answer = await answerFor(draft())
+  const foreign = { id: newId(), name: 'x', draft: draft() }
+  await send(test_, 'POST', path('/plans', stranger.id), foreign)
+  const refused = await send(test_, 'POST', path(`/plans/${foreign.id}/acceptance`, stranger.id), {
+    version: 1,
+    draft: draft(),
+    goods,
+    answer,
+  })
+  expect([refused.status, refused.body.issues[0].path]).toEqual([400, 'goods'])
+})

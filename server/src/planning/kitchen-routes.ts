@@ -1,0 +1,235 @@
+import {
+  arrival,
+  expectedLine,
+  expectedLines,
+  id,
+  plan,
+  planAccepted,
+  planCreated,
+  planEdit,
+  planGoods,
+  plannedEdit,
+  plannedFabrication,
+  plannedFabrications,
+  planRows,
+} from '@fleam/contract'
+import { Op } from 'sequelize'
+import { z } from 'zod'
+import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
+import { dayOf, type Scopes } from '../scope/index.ts'
+import { goodsOf } from './goods.ts'
+import * as service from './service.ts'
+import * as store from './store.ts'
+
+const tags = ['planning']
+const BASE = '/api/kitchens/:kitchenId'
+/** Ids in one word, apart by commas. */
+const MAX_PRODUCTS = 60
+const goodsQuery = z.strictObject({
+  products: z
+    .string()
+    .max(40 * MAX_PRODUCTS)
+    .transform((text) => text.split(',').filter((each) => each !== ''))
+    .pipe(z.array(id).max(MAX_PRODUCTS)),
+})
+const at = z.strictObject({ version: z.coerce.number().int().min(1) })
+
+/** Plans that a kitchen keeps, and what is expected and planned of those that it accepted. */
+export function kitchenPlanRoutes(app: Server, scopeOf: Scopes): void {
+  app.get(
+    `${BASE}/plan-goods`,
+    {
+      schema: {
+        operationId: 'readPlanGoods',
+        summary: 'What a plan of some products can rest on, and where each value is from',
+        tags,
+        params: kitchenParams,
+        querystring: goodsQuery,
+        response: { 200: planGoods },
+      },
+    },
+    async (request) => goodsOf(await scopeOf(request), request.query.products),
+  )
+
+  app.get(
+    `${BASE}/plans`,
+    {
+      schema: {
+        operationId: 'listPlans',
+        summary: 'Plans, the latest first, and how far each has come',
+        tags,
+        params: kitchenParams,
+        response: { 200: planRows },
+      },
+    },
+    async (request) => store.planRows(await scopeOf(request)),
+  )
+
+  app.post(
+    `${BASE}/plans`,
+    {
+      schema: {
+        operationId: 'createPlan',
+        summary: 'Keeps a plan',
+        refuses: ['id-taken'],
+        tags,
+        params: kitchenParams,
+        body: planCreated,
+        response: { 201: plan },
+      },
+    },
+    async (request, reply) => reply.status(201).send(await service.createPlan(await scopeOf(request), request.body)),
+  )
+
+  planRoutes(app, scopeOf)
+  acceptedRoutes(app, scopeOf)
+}
+
+/** One plan. */
+function planRoutes(app: Server, scopeOf: Scopes): void {
+  app.get(
+    `${BASE}/plans/:id`,
+    {
+      schema: {
+        operationId: 'readPlan',
+        summary: 'A plan, and what came of it where it was accepted',
+        tags,
+        params: fabricationParams,
+        response: { 200: plan },
+      },
+    },
+    async (request) => service.plan(await scopeOf(request), request.params.id),
+  )
+
+  app.put(
+    `${BASE}/plans/:id`,
+    {
+      schema: {
+        operationId: 'updatePlan',
+        summary: 'Changes a plan, at the version that was read',
+        refuses: ['stale-version'],
+        tags,
+        params: fabricationParams,
+        body: planEdit,
+        response: { 200: plan },
+      },
+    },
+    async (request) => service.updatePlan(await scopeOf(request), request.params.id, request.body),
+  )
+
+  app.delete(
+    `${BASE}/plans/:id`,
+    {
+      schema: {
+        operationId: 'deletePlan',
+        summary: 'Lets a plan go that was not accepted',
+        tags,
+        params: fabricationParams,
+        response: { 200: planRows },
+      },
+    },
+    async (request) => {
+      const scope = await scopeOf(request)
+      await service.deletePlan(scope, request.params.id)
+      return store.planRows(scope)
+    },
+  )
+
+  app.post(
+    `${BASE}/plans/:id/acceptance`,
+    {
+      schema: {
+        operationId: 'acceptPlan',
+        summary: 'Accepts a plan: its orders are expected, what it cuts is planned',
+        refuses: ['stale-version'],
+        tags,
+        params: fabricationParams,
+        body: planAccepted,
+        response: { 200: plan },
+      },
+    },
+    async (request) => service.acceptPlan(await scopeOf(request), request.params.id, request.body),
+  )
+
+  app.delete(
+    `${BASE}/plans/:id/acceptance`,
+    {
+      schema: {
+        operationId: 'withdrawPlan',
+        summary: 'Takes an acceptance back, as long as nothing came of it',
+        refuses: ['stale-version'],
+        tags,
+        params: fabricationParams,
+        querystring: at,
+        response: { 200: plan },
+      },
+    },
+    async (request) => service.withdrawPlan(await scopeOf(request), request.params.id, request.query.version),
+  )
+}
+
+/** What is expected and planned. */
+function acceptedRoutes(app: Server, scopeOf: Scopes): void {
+  app.get(
+    `${BASE}/expected`,
+    {
+      schema: {
+        operationId: 'listExpected',
+        summary: 'Lines of orders that are expected from today on, and those that have not come',
+        tags,
+        params: kitchenParams,
+        response: { 200: expectedLines },
+      },
+    },
+    async (request) => {
+      const scope = await scopeOf(request)
+      return (await store.expectedLines(scope, {})).filter(
+        ({ day, arrived, lots }) => day >= dayOf(scope) || (arrived === null && lots.length === 0),
+      )
+    },
+  )
+
+  app.put(
+    `${BASE}/expected/:id`,
+    {
+      schema: {
+        operationId: 'updateExpected',
+        summary: 'Says how many packs of a line came',
+        tags,
+        params: fabricationParams,
+        body: arrival,
+        response: { 200: expectedLine },
+      },
+    },
+    async (request) => service.arrive(await scopeOf(request), request.params.id, request.body.arrived),
+  )
+
+  app.get(
+    `${BASE}/planned`,
+    {
+      schema: {
+        operationId: 'listPlanned',
+        summary: 'Planned fabrications that wait to be cut',
+        tags,
+        params: kitchenParams,
+        response: { 200: plannedFabrications },
+      },
+    },
+    async (request) => service.planned(await scopeOf(request), { fabricationId: { [Op.is]: null }, isDropped: false }),
+  )
+
+  app.put(
+    `${BASE}/planned/:id`,
+    {
+      schema: {
+        operationId: 'updatePlanned',
+        summary: 'Says who cuts something planned, or that it is not cut after all',
+        tags,
+        params: fabricationParams,
+        body: plannedEdit,
+        response: { 200: plannedFabrication },
+      },
+    },
+    async (request) => service.updatePlanned(await scopeOf(request), request.params.id, request.body),
+  )
+}

@@ -1,0 +1,191 @@
+import type { ExpectedLine, Plan, PlanAccepted, PlanEdit, PlannedEdit, PlannedFabrication } from '@fleam/contract'
+import { appraise, documentOf, planLines, plannedWork } from '@fleam/core'
+import { v7 as newId } from 'uuid'
+import { databaseCode } from '../database/index.ts'
+import { statesByIds } from '../fabrication/index.ts'
+import { createOnce, isSameContent, notFound, Refusal } from '../http/index.ts'
+import { requireCook } from '../kitchen/index.ts'
+import { inTransaction, type Scope } from '../scope/index.ts'
+import * as store from './store.ts'
+
+async function requirePlan(scope: Scope, id: string, options: { isLocked?: boolean } = {}): Promise<store.KeptPlan> {
+  const plan = await store.planById(scope, id, options)
+  if (!plan) throw notFound('plan')
+  return plan
+}
+
+/** A plan with what was accepted of it, what came and what was cut. */
+export async function plan(scope: Scope, id: string): Promise<Plan> {
+  const { accepted, ...kept } = await requirePlan(scope, id)
+  if (!accepted) return { ...kept, accepted }
+  const expected = await store.expectedLines(scope, { planId: id })
+  return { ...kept, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
+}
+
+export async function createPlan(scope: Scope, said: Pick<Plan, 'id' | 'name' | 'draft'>): Promise<Plan> {
+  await createOnce({
+    read: () => store.planById(scope, said.id),
+    create: () => store.insertPlan(scope, said),
+    // One that was changed since is not held against how it began.
+    isSame: ({ id, name, draft, version }) => version > 1 || isSameContent({ id, name, draft }, said),
+    taken: { path: 'id', detail: 'This id stands for another plan.' },
+  })
+  return plan(scope, said.id)
+}
+
+/** Runs a change of a plan at the version that was read; a stale one is refused with the plan as it is now. */
+const changed = (
+  scope: Scope,
+  id: string,
+  version: number,
+  work: (scope: Scope, kept: store.KeptPlan) => Promise<void>,
+) =>
+  inTransaction(scope, async (inside) => {
+    const kept = await requirePlan(inside, id, { isLocked: true })
+    if (kept.version !== version) {
+      throw new Refusal('stale-version', `It was read at version ${version} and is at ${kept.version} now.`, {
+        current: kept,
+      })
+    }
+    await work(inside, kept)
+  })
+
+export async function updatePlan(scope: Scope, id: string, { version, name, draft }: PlanEdit): Promise<Plan> {
+  await changed(scope, id, version, (inside) => store.updatePlan(inside, id, { name, draft, version: version + 1 }))
+  return plan(scope, id)
+}
+
+export async function deletePlan(scope: Scope, id: string): Promise<void> {
+  const { accepted } = await requirePlan(scope, id)
+  if (accepted) refuse('id', 'is accepted: take that back first')
+  await store.deletePlan(scope, id)
+}
+
+function refuse(path: string, message: string): never {
+  throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
+}
+
+/** Accepts a plan: its orders are expected from here on, and what it cuts is planned at the bench. */
+export async function acceptPlan(scope: Scope, id: string, { version, ...accepted }: PlanAccepted): Promise<Plan> {
+  const { draft, goods, answer } = accepted
+  const lines = planLines(answer, goods, draft)
+  const expected = lines.orders.flatMap((order) =>
+    order.lines.map(({ productId: _product, money: _money, ...line }) => ({
+      ...line,
+      id: newId(),
+      planId: id,
+      supplierId: order.supplierId,
+      day: order.day,
+    })),
+  )
+  const work = plannedWork(lines, goods, draft).map(({ delivery, ...each }) => ({
+    ...each,
+    id: newId(),
+    planId: id,
+    cookId: null,
+    expectedLineId: expected.find(({ articleId, day }) => articleId === each.articleId && day === delivery)?.id ?? null,
+  }))
+  await changed(scope, id, version, async (inside, kept) => {
+    if (kept.accepted) refuse('id', 'is accepted already')
+    const at = inside.clock.now()
+    await store.updatePlan(inside, id, { acceptedAt: at, accepted, draft, version: version + 1 })
+    try {
+      await store.insertExpected(inside, expected)
+      await store.insertPlanned(inside, work)
+    } catch (error) {
+      // What was there when it was planned may be gone: the database refuses what leads nowhere.
+      if (databaseCode(error) !== 'ER_NO_REFERENCED_ROW_2') throw error
+      refuse('goods', 'has a supplier, style or lot that is not there any more')
+    }
+  })
+  return plan(scope, id)
+}
+
+/** Takes an acceptance back, as long as nothing came of it. */
+export async function withdrawPlan(scope: Scope, id: string, version: number): Promise<Plan> {
+  await changed(scope, id, version, async (inside, kept) => {
+    if (!kept.accepted) return
+    const lines = await store.expectedLines(inside, { planId: id })
+    if (lines.some(({ arrived, lots }) => arrived !== null || lots.length > 0)) {
+      refuse('id', 'cannot be taken back: some of it has come')
+    }
+    const work = await store.plannedWhere(inside, { planId: id })
+    if (work.some(({ fabricationId }) => fabricationId !== null)) {
+      refuse('id', 'cannot be taken back: some of it has been cut')
+    }
+    await store.deleteAccepted(inside, id)
+    await store.updatePlan(inside, id, { acceptedAt: null, accepted: null, version: version + 1 })
+  })
+  return plan(scope, id)
+}
+
+export async function arrive(scope: Scope, id: string, arrived: number | null): Promise<ExpectedLine> {
+  const [known] = await store.expectedLines(scope, { id })
+  if (!known) throw notFound('expected line')
+  await store.updateArrival(scope, id, arrived)
+  return { ...known, arrived }
+}
+
+/** Planned fabrications with what each really was, once it is begun. */
+export async function planned(
+  scope: Scope,
+  where: Parameters<typeof store.plannedWhere>[1],
+): Promise<PlannedFabrication[]> {
+  const rows = await store.plannedWhere(scope, where)
+  const begun = rows.flatMap(({ fabricationId }) => fabricationId ?? [])
+  const states = new Map((await statesByIds(scope, begun)).map((state) => [state.record.id, state]))
+  const lines = await store.expectedLines(scope, {
+    id: rows.flatMap(({ expectedLineId }) => expectedLineId ?? []),
+  })
+  const pilesOf = await store.portionPiles(scope, [...new Set(rows.map(({ styleId }) => styleId))])
+  const lotOf = new Map(lines.map(({ id, lots }) => [id, lots.at(-1)?.id ?? null]))
+  return rows.map((row): PlannedFabrication => {
+    const state = row.fabricationId === null ? undefined : states.get(row.fabricationId)
+    const lotId = row.lotId ?? (row.expectedLineId === null ? null : (lotOf.get(row.expectedLineId) ?? null))
+    return { ...row, lotId, real: state ? realOf(state, row, pilesOf) : null }
+  })
+}
+
+type State = Awaited<ReturnType<typeof statesByIds>>[number]
+
+/** What it really was, in portions as they were planned: where one plate was two pieces, two pieces are one again. */
+function realOf(
+  { record, facts }: State,
+  { portions, units, styleId }: Pick<PlannedFabrication, 'portions' | 'units' | 'styleId'>,
+  pilesOf: ReadonlyMap<string, store.PortionPile>,
+) {
+  const { piles, cost } = appraise(documentOf(record, facts))
+  return {
+    isClosed: record.status === 'closed',
+    units: record.units,
+    minutes: record.labour.reduce((sum, each) => sum + each.minutes, 0),
+    portions: portions.flatMap(({ productId, quantity }) => {
+      const places = record.piles.flatMap(({ stylePileId }, at) =>
+        record.styleId === styleId && pilesOf.get(stylePileId ?? '')?.productId === productId ? [at] : [],
+      )
+      const perUnit = places.reduce(
+        (sum, at) => sum + (pilesOf.get(record.piles[at]?.stylePileId ?? '')?.portionsPerUnit ?? 0),
+        0,
+      )
+      const pieces = places.reduce((sum, at) => sum + (piles[at]?.portions ?? 0), 0)
+      return perUnit > 0 ? [{ productId, quantity: (pieces * quantity) / (perUnit * units) }] : []
+    }),
+    money: cost.in,
+  }
+}
+
+/** Says who cuts something planned, or that it is not cut after all; what has begun stays as it is. */
+export async function updatePlanned(scope: Scope, id: string, edit: PlannedEdit): Promise<PlannedFabrication> {
+  if (edit.cookId !== null) await requireCook(scope, edit.cookId)
+  const changedRows = await store.updatePlanned(scope, id, edit)
+  const [row] = await planned(scope, { id })
+  if (!row) throw notFound('planned fabrication')
+  if (changedRows === 0 && row.fabricationId !== null) refuse('id', 'has begun')
+  return row
+}
+
+/** Says that a planned fabrication has begun; refuses one that has already, or is not planned here. */
+export async function beginPlanned(scope: Scope, id: string, fabricationId: string): Promise<void> {
+  if ((await store.updatePlanned(scope, id, { fabricationId })) > 0) return
+  refuse('plannedId', 'is no planned fabrication that waits to be cut')
+}

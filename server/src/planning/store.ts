@@ -1,0 +1,248 @@
+import type { ExpectedLine, Plan, PlanAccepted, PlannedEdit, PlannedFabrication, PlanRow } from '@fleam/contract'
+import type { PlanDraft } from '@fleam/core'
+import { fn, literal, Op, type Order, type WhereOptions } from 'sequelize'
+import { parsedJsonOf } from '../database/index.ts'
+import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
+
+/** The newest plans that a list shows. */
+const MAX_LISTED = 200
+
+export type KeptPlan = Omit<Plan, 'accepted'> & {
+  accepted: Omit<NonNullable<Plan['accepted']>, 'expected' | 'planned'> | null
+}
+
+/** A plan with what was accepted of it; what is expected and planned is asked for by itself. */
+export async function planById(scope: Scope, id: string, { isLocked = false } = {}): Promise<KeptPlan | null> {
+  const row = await scope.database.models.OrderPlan.findOne({
+    where: ofKitchen(scope, { id }),
+    ...(isLocked ? { lock: true } : {}),
+    ...within(scope),
+  })
+  if (!row) return null
+  const { acceptedAt, accepted } = row
+  return {
+    id: row.id,
+    name: row.name,
+    version: row.version,
+    draft: row.draft,
+    createdAt: row.createdAt.toISOString(),
+    updatedAt: row.updatedAt.toISOString(),
+    accepted: acceptedAt && accepted ? { at: acceptedAt.toISOString(), ...accepted } : null,
+  }
+}
+
+export async function insertPlan(scope: Scope, { id, name, draft }: Pick<Plan, 'id' | 'name' | 'draft'>) {
+  const now = scope.clock.now()
+  const row = { id, kitchenId: scope.kitchen.id, name, draft, version: 1, acceptedAt: null, accepted: null }
+  await scope.database.models.OrderPlan.create({ ...row, createdAt: now, updatedAt: now }, within(scope))
+}
+
+type PlanColumns = Partial<{
+  name: string
+  draft: PlanDraft
+  version: number
+  acceptedAt: Date | null
+  accepted: Pick<PlanAccepted, 'draft' | 'goods' | 'answer'> | null
+}>
+
+export async function updatePlan(scope: Scope, id: string, columns: PlanColumns): Promise<void> {
+  await scope.database.models.OrderPlan.update(
+    { ...columns, updatedAt: scope.clock.now() },
+    { where: ofKitchen(scope, { id }), ...within(scope) },
+  )
+}
+
+export async function deletePlan(scope: Scope, id: string): Promise<void> {
+  await scope.database.models.OrderPlan.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
+}
+
+const CAME = `(\`ExpectedLine\`.\`arrived\` IS NOT NULL OR EXISTS (SELECT 1 FROM lots AS came
+  WHERE came.kitchen_id = \`ExpectedLine\`.\`kitchen_id\` AND came.expected_line_id = \`ExpectedLine\`.\`id\`))`
+
+/** Plans, those that begin last at the top, with how far each has come. */
+export async function planRows(scope: Scope): Promise<PlanRow[]> {
+  const { ExpectedLine: Lines, OrderPlan, PlannedFabrication: Planned } = scope.database.models
+  const rows = await OrderPlan.findAll({
+    attributes: ['id', 'name', 'draft', 'acceptedAt'],
+    where: ofKitchen(scope),
+    order: [['createdAt', 'DESC']],
+    limit: MAX_LISTED,
+    raw: true,
+    ...within(scope),
+  })
+  const count = (model: typeof Lines | typeof Planned, where: WhereOptions, done: string) =>
+    (model as typeof Planned).findAll({
+      attributes: ['planId', [fn('COUNT', literal('*')), 'all'], [fn('SUM', literal(done)), 'done']],
+      where: { [Op.and]: [ofKitchen(scope), where] },
+      group: ['plan_id'],
+      raw: true,
+      ...within(scope),
+    }) as unknown as Promise<{ planId: string; all: number; done: number }[]>
+  const expected = new Map((await count(Lines, {}, CAME)).map((each) => [each.planId, each]))
+  const closed = `EXISTS (SELECT 1 FROM fabrications AS made WHERE made.kitchen_id = \`PlannedFabrication\`.\`kitchen_id\`
+    AND made.id = \`PlannedFabrication\`.\`fabrication_id\` AND made.status = 'closed')`
+  const planned = new Map((await count(Planned, { isDropped: false }, closed)).map((each) => [each.planId, each]))
+  return rows
+    .map(({ id, name, draft, acceptedAt }) => {
+      const { from, days } = parsedJsonOf(draft)
+      return {
+        id,
+        name,
+        from,
+        days,
+        acceptedAt: acceptedAt ? new Date(acceptedAt).toISOString() : null,
+        planned: Number(planned.get(id)?.all ?? 0),
+        finished: Number(planned.get(id)?.done ?? 0),
+        expected: Number(expected.get(id)?.all ?? 0),
+        arrived: Number(expected.get(id)?.done ?? 0),
+      }
+    })
+    .sort((a, b) => b.from.localeCompare(a.from))
+}
+
+type NewLine = Omit<ExpectedLine, 'plan' | 'supplier' | 'arrived' | 'lots'>
+
+export async function insertExpected(scope: Scope, lines: readonly NewLine[]): Promise<void> {
+  const rows = lines.map((line, position) => ({ ...line, position, kitchenId: scope.kitchen.id, arrived: null }))
+  await scope.database.models.ExpectedLine.bulkCreate(rows, within(scope))
+}
+
+/** Lines of orders of accepted plans, by their day, with what came of each. */
+export async function expectedLines(scope: Scope, where: WhereOptions): Promise<ExpectedLine[]> {
+  const rows = await scope.database.models.ExpectedLine.findAll({
+    where: { [Op.and]: [ofKitchen(scope), where] },
+    include: [
+      partOf(scope, 'plan', { attributes: ['name'] }),
+      partOf(scope, 'supplier', { attributes: ['name'] }),
+      partOf(scope, 'lots', { attributes: ['id', 'code', 'pieces', 'expectedLineId'] }),
+    ],
+    order: [
+      ['day', 'ASC'],
+      ['supplierId', 'ASC'],
+      ['position', 'ASC'],
+    ] as Order,
+    ...within(scope),
+  })
+  return rows.map((row) => ({
+    id: row.id,
+    planId: row.planId,
+    plan: row.plan?.name ?? '',
+    supplierId: row.supplierId,
+    supplier: row.supplier?.name ?? '',
+    day: row.day,
+    kind: row.kind,
+    articleId: row.articleId,
+    itemId: row.itemId,
+    name: row.name,
+    packs: row.packs,
+    units: row.units,
+    price: row.price,
+    arrived: row.arrived,
+    lots: (row.lots ?? []).map(({ id, code, pieces }) => ({ id, code, pieces })),
+  }))
+}
+
+export async function updateArrival(scope: Scope, id: string, arrived: number | null): Promise<void> {
+  await scope.database.models.ExpectedLine.update({ arrived }, { where: ofKitchen(scope, { id }), ...within(scope) })
+}
+
+type NewPlanned = Omit<
+  PlannedFabrication,
+  'plan' | 'style' | 'item' | 'itemId' | 'real' | 'isDropped' | 'fabricationId'
+>
+
+export async function insertPlanned(scope: Scope, planned: readonly NewPlanned[]): Promise<void> {
+  const rows = planned.map((each, position) => ({
+    ...each,
+    position,
+    kitchenId: scope.kitchen.id,
+    isDropped: false,
+    fabricationId: null,
+  }))
+  await scope.database.models.PlannedFabrication.bulkCreate(rows, within(scope))
+}
+
+/** Planned fabrications in the order of their days, before anything is known of what became of them. */
+export async function plannedWhere(scope: Scope, where: WhereOptions): Promise<Omit<PlannedFabrication, 'real'>[]> {
+  const rows = await scope.database.models.PlannedFabrication.findAll({
+    where: { [Op.and]: [ofKitchen(scope), where] },
+    include: [
+      partOf(scope, 'plan', { attributes: ['name'] }),
+      partOf(scope, 'style', {
+        attributes: ['name', 'itemId'],
+        include: [partOf(scope, 'item', { attributes: ['name'] })],
+      }),
+    ],
+    order: [
+      ['day', 'ASC'],
+      ['planId', 'ASC'],
+      ['position', 'ASC'],
+    ] as Order,
+    ...within(scope),
+  })
+  return rows.map((row) => {
+    const style = row.style as unknown as { name: string; itemId: string; item?: { name: string } } | undefined
+    return {
+      id: row.id,
+      planId: row.planId,
+      plan: row.plan?.name ?? '',
+      styleId: row.styleId,
+      style: style?.name ?? '',
+      itemId: style?.itemId ?? '',
+      item: style?.item?.name ?? '',
+      articleId: row.articleId,
+      supplierId: row.supplierId,
+      day: row.day,
+      units: row.units,
+      minutes: row.minutes,
+      portions: row.portions,
+      money: row.money,
+      cookId: row.cookId,
+      lotId: row.lotId,
+      expectedLineId: row.expectedLineId,
+      isDropped: Boolean(row.isDropped),
+      fabricationId: row.fabricationId,
+    }
+  })
+}
+
+export async function updatePlanned(
+  scope: Scope,
+  id: string,
+  columns: Partial<PlannedEdit & { fabricationId: string | null }>,
+): Promise<number> {
+  const [changed] = await scope.database.models.PlannedFabrication.update(columns, {
+    where: ofKitchen(scope, { id, fabricationId: null }),
+    ...within(scope),
+  })
+  return changed
+}
+
+/** Takes back what was expected and planned of a plan. */
+export async function deleteAccepted(scope: Scope, planId: string): Promise<void> {
+  const { ExpectedLine: Lines, PlannedFabrication: Planned } = scope.database.models
+  const of = { where: ofKitchen(scope, { planId }), ...within(scope) }
+  await Planned.destroy(of)
+  await Lines.destroy(of)
+}
+
+/** A portion pile of a style: the product that it is, and pieces of one unit. */
+export interface PortionPile {
+  productId: string
+  portionsPerUnit: number
+}
+
+/** The portion piles of some styles, by their ids. */
+export async function portionPiles(scope: Scope, styleIds: readonly string[]): Promise<Map<string, PortionPile>> {
+  const rows = await scope.database.models.StylePile.findAll({
+    attributes: ['id', 'productId', 'portionsPerUnit'],
+    where: ofKitchen(scope, { styleId: [...styleIds] }),
+    raw: true,
+    ...within(scope),
+  })
+  return new Map(
+    rows.flatMap(({ id, productId, portionsPerUnit }) =>
+      productId === null || !portionsPerUnit ? [] : [[id, { productId, portionsPerUnit }] as const],
+    ),
+  )
+}
