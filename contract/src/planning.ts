@@ -107,6 +107,7 @@ export const planGoods: z.ZodType<PlanGoods> = z
         id,
         name: goodsName,
         unit: z.enum(['portion', 'kg']),
+        isWaste: z.boolean(),
         keepsDays: known,
         cold: known,
         surplusValue: known,

@@ -356,6 +356,7 @@ export type {
   PlanService,
   PlanStock,
   PlanSupplier,
+  PlanTotals,
   PlanWhole,
   PlanYield,
   Programme,
@@ -371,7 +372,12 @@ export {
   daysOf,
   demandOf,
   draftLater,
+  explainCutMinutes,
+  explainCutPortion,
+  explainLeft,
+  explainOrder,
   explainPlanCost,
+  explainReadyPortion,
   hoursOn,
   kitchenGoods,
   limitName,
@@ -383,10 +389,11 @@ export {
   plannedWork,
   planOrders,
   planRequest,
+  planTotals,
   rateOf,
+  saidIn,
   solveMixedWith,
   solveOrderPlan,
-  USUAL_MOST,
   valueIn,
 } from './planning/index.ts'
 export type {
@@ -530,6 +537,7 @@ export {
   repeatedLabels,
   SHORT_SHARE,
   stockInOrder,
+  unitsFromLot,
 } from './receiving/index.ts'
 export { median, summarise } from './statistics/index.ts'
 export type {

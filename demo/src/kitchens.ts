@@ -10,7 +10,8 @@ export interface KitchenScript {
   units: 'metric' | 'imperial'
   timeZone: string
   wagePerHour: number
-  cooks: readonly { name: string; wagePerHour: number }[]
+  /** Hours at the board by day of the week, Monday first; null where nobody says. */
+  cooks: readonly { name: string; wagePerHour: number; weekHours: number[] | null }[]
   /** What this kitchen says the piles of its cut styles are worth, by the name of the style and of the pile. */
   values: Readonly<Record<string, PileValues>>
   offer: { supplier: string; name: string; pile: string; price: Price; pieces?: number; pieceWeight: number }
@@ -123,6 +124,14 @@ const session = (
   pace: number,
 ): SessionScript => ({ style, daysAgo, cook, supplier, price: perKg(amount), extras: 0, birds, skill, pace })
 
+/** Hours at the board of a usual week, Monday first. */
+const BOARD_HOURS: Readonly<Record<string, number[]>> = {
+  Ondine: [2, 2, 2, 3, 3, 2, 1],
+  Casimir: [1, 1, 2, 2, 2, 1, 0],
+  Thessaly: [0, 1, 1, 2, 2, 2, 1],
+  Bruno: [2, 2, 1, 1, 1, 1, 1],
+}
+
 const LARCH_HALT: KitchenScript = {
   name: 'Larch Halt',
   currency: 'EUR',
@@ -130,8 +139,8 @@ const LARCH_HALT: KitchenScript = {
   timeZone: 'Europe/Vienna',
   wagePerHour: COOK_WAGE,
   cooks: [
-    { name: 'Marit', wagePerHour: SOUS_CHEF_WAGE },
-    ...['Ondine', 'Casimir', 'Thessaly', 'Bruno'].map((name) => ({ name, wagePerHour: COOK_WAGE })),
+    { name: 'Marit', wagePerHour: SOUS_CHEF_WAGE, weekHours: [0, 1, 1, 1, 1, 1, 0] },
+    ...Object.entries(BOARD_HOURS).map(([name, weekHours]) => ({ name, wagePerHour: COOK_WAGE, weekHours })),
   ],
   values: {
     [CHICKEN_STYLE]: CHICKEN_VALUES,
@@ -249,7 +258,11 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
   units: 'imperial',
   timeZone: 'Europe/Vienna',
   wagePerHour: 18,
-  cooks: Array.from({ length: 12 }, (_, at) => ({ name: `S-${String(at + 1).padStart(2, '0')}`, wagePerHour: 18 })),
+  cooks: Array.from({ length: 12 }, (_, at) => ({
+    name: `S-${String(at + 1).padStart(2, '0')}`,
+    wagePerHour: 18,
+    weekHours: null,
+  })),
   values: { [CHICKEN_STYLE]: CHICKEN_VALUES },
   hasPriceBook: false,
   hasHistory: false,

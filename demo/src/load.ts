@@ -10,45 +10,14 @@ import {
   type Supplier,
 } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
+import { Client } from './client.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
+import { loadPlans } from './load-plans.ts'
 import { pastRecords } from './past-records.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
 
 const STALE = 409
-
-/** Talks to a running Fleam as any client would. */
-class Client {
-  readonly #base: string
-
-  constructor(base: string) {
-    this.#base = base
-  }
-
-  async get<T>(path: string): Promise<T | null> {
-    const response = await fetch(`${this.#base}${path}`)
-    if (response.status === 404) return null
-    if (!response.ok) throw new Error(`The demo could not read ${path}: ${await response.text()}`)
-    return (await response.json()) as T
-  }
-
-  /** Sends JSON; statuses in `mayBe` are fine too. */
-  async send<T>(method: 'POST' | 'PUT', path: string, body: unknown, mayBe: readonly number[] = []): Promise<T> {
-    const response = await fetch(`${this.#base}${path}`, {
-      method,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    })
-    if (!response.ok && !mayBe.includes(response.status)) {
-      throw new Error(`The demo could not be loaded at ${path}: ${await response.text()}`)
-    }
-    // An import tells its progress line by line; what came of it stands in the last one.
-    const lines = (await response.text()).trim().split('\n')
-    const last = JSON.parse(lines.at(-1) as string)
-    if (last?.problem) throw new Error(`The demo could not be loaded at ${path}: ${JSON.stringify(last.problem)}`)
-    return last as T
-  }
-}
 
 /** Loads the demo kitchens once, through the API. Broken off, it goes on where it stopped. */
 export async function loadDemo(url: string, now: Date): Promise<void> {
@@ -99,6 +68,7 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
     const lot = session.script.event === 'half-done' ? kitchen.lots[0] : undefined
     if (style) await loadSession(client, path, style, cookIds[cook] ?? null, session, lot)
   }
+  if (script.hasPriceBook) await loadPlans(client, path, kitchen, now)
 }
 
 /** The months before, as documents of another day. */

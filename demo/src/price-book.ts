@@ -1,4 +1,4 @@
-import { type PriceListLine, priceListCsv } from '@fleam/contract'
+import { type PriceListLine, priceListCsv, type Supplier } from '@fleam/contract'
 
 /** An article of the made-up suppliers with its price month by month, the last of them today's. */
 interface BookArticle {
@@ -18,11 +18,11 @@ interface BookArticle {
 }
 
 export const SUPPLIER_TERMS = [
-  { name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null },
-  { name: 'Brindlemere Meats', delivery: 0, minimumOrder: 80 },
-  { name: 'Skerrow Quay Fish', delivery: 8, minimumOrder: null },
-  { name: 'Plattenkar Provisions', delivery: 12, minimumOrder: 60 },
-] as const
+  { name: 'Ostravale Poultry Yard', delivery: 3, minimumOrder: null, deliveryDays: [1, 2, 3, 4, 5, 6] },
+  { name: 'Brindlemere Meats', delivery: 0, minimumOrder: 80, deliveryDays: [2, 4, 6] },
+  { name: 'Skerrow Quay Fish', delivery: 8, minimumOrder: null, deliveryDays: [2, 3, 4, 5, 6] },
+  { name: 'Plattenkar Provisions', delivery: 12, minimumOrder: 60, deliveryDays: [1, 2, 3, 4, 5] },
+] as const satisfies readonly Pick<Supplier, 'name' | 'delivery' | 'minimumOrder' | 'deliveryDays'>[]
 
 const [OSTRAVALE, BRINDLEMERE, SKERROW, PLATTENKAR] = SUPPLIER_TERMS.map(({ name }) => name) as [
   string,

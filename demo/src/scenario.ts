@@ -55,7 +55,7 @@ const MAX_SPREAD_GRAMS = 9
 const HALF_DONE_MINUTES = 25
 
 /** Ids in the order they are asked for: the same at every run, whatever the day is. */
-function idSource(random: () => number): () => string {
+export function idSource(random: () => number): () => string {
   let count = 0
   return () => {
     count++
@@ -83,7 +83,7 @@ export function scenario(now: Date): DemoKitchen[] {
 
 const gramsStep = (grams: number) => Math.round(grams)
 
-function playSession(script: SessionScript, now: Date, random: () => number, newId: () => string): DemoSession {
+export function playSession(script: SessionScript, now: Date, random: () => number, newId: () => string): DemoSession {
   const normal = randomNormal.source(random)
   const start = startOf(script, now)
   const { item, style } = styleOf(script)

@@ -34,6 +34,7 @@ export async function fillPlans(
         id: productId,
         name: 'supremes',
         unit: 'portion',
+        isWaste: false,
         keepsDays: known(3),
         cold: known(0.2),
         surplusValue: known(0),

@@ -28,6 +28,7 @@ export type {
   PlanGoods,
   PlanLines,
   PlannedWork,
+  PlanTotals,
   WantedProduct,
 } from './kitchen/index.ts'
 export {
@@ -36,15 +37,21 @@ export {
   daysOf,
   demandOf,
   draftLater,
+  explainCutMinutes,
+  explainCutPortion,
+  explainLeft,
+  explainOrder,
   explainPlanCost,
+  explainReadyPortion,
   hoursOn,
   kitchenGoods,
   PLAN_COST_PARTS,
   planLines,
   plannedWork,
   planRequest,
+  planTotals,
   rateOf,
-  USUAL_MOST,
+  saidIn,
   valueIn,
 } from './kitchen/index.ts'
 export { limitName } from './limits.ts'

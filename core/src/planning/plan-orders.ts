@@ -81,12 +81,17 @@ export function planOrders(
     return made?.isProven ? made : null
   }
   const besideCost = (made: Made | null) => (made && made.shortage <= plan.shortage + SAME ? made.cost.total : null)
+  // What is quick and asked for most comes first: limits take whatever time is left.
+  const beside = {
+    allReady: besideCost(aside(request, 'ready')),
+    allCut: besideCost(aside({ ...request, ready: [] })),
+  }
   const mean = request.service > MEAN_SERVICE ? aside({ ...request, service: MEAN_SERVICE }) : plan
   const { limits, short } = loosened(request, plan, aside)
   return {
     ...alone,
     short,
-    beside: { allReady: besideCost(aside(request, 'ready')), allCut: besideCost(aside({ ...request, ready: [] })) },
+    beside,
     limits,
     service: {
       ...alone.service,

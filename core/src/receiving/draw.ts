@@ -31,3 +31,20 @@ export function purchaseFromLot(lot: DrawnLot, usedWeight: number): Purchase | n
     ...(lot.extras === null ? {} : { extras: lot.extras * share }),
   }
 }
+
+/** So many units of what is left of a lot, as a purchase: their part of everything. Null where nothing is left. */
+export function unitsFromLot(lot: DrawnLot, usedWeight: number, units: number): Purchase | null {
+  const rest = purchaseFromLot(lot, usedWeight)
+  if (!rest) return null
+  const part = Math.min(1, units / (rest.pieces ?? units))
+  const { price, receivedWeight, extras } = rest
+  return {
+    ...rest,
+    price: price.per === 'lot' ? { ...price, amount: price.amount * part } : price,
+    invoiceWeight: rest.invoiceWeight * part,
+    ...(receivedWeight === undefined ? {} : { receivedWeight: receivedWeight * part }),
+    ...(extras === undefined ? {} : { extras: extras * part }),
+    cases: (rest.cases ?? 1) * part,
+    pieces: units,
+  }
+}

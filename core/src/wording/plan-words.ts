@@ -17,14 +17,18 @@ const counted = (amount: number, { one, many }: { one: string; many: string }, f
 
 /** What to do, in one sentence, without its money: buy so many on a day, cut so many on another. */
 export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): string {
-  const bought = lines.orders.map(({ day, lines: ordered }) => {
-    const largest = [...ordered].sort((a, b) => b.money - a.money)
-    const said = largest.slice(0, MAX_SAID).map(({ packs, name }) => `${packs} × ${name}`)
+  const daysOf = (list: readonly { day: Day }[]) => [...new Set(list.map(({ day }) => day))].sort()
+  const bought = daysOf(lines.orders).map((day) => {
+    const ordered = lines.orders.filter((order) => order.day === day).flatMap((order) => order.lines)
+    const said = [...ordered]
+      .sort((a, b) => b.money - a.money)
+      .slice(0, MAX_SAID)
+      .map(({ packs, name }) => `${packs} × ${name}`)
     const more = ordered.length - said.length
-    return `${listed(more > 0 ? [...said, `${more} more`] : said)} on ${sayDay(day)}`
+    // Names have commas and ands of their own.
+    return `${(more > 0 ? [...said, `${more} more`] : said).join(' + ')} on ${sayDay(day)}`
   })
-  const days = [...new Set(lines.cutting.map(({ day }) => day))]
-  const cut = days.map((day) => {
+  const cut = daysOf(lines.cutting).map((day) => {
     const units = new Map<string, { amount: number; name: { one: string; many: string } }>()
     for (const each of lines.cutting) {
       if (each.day !== day) continue
@@ -34,10 +38,10 @@ export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): str
     return `${listed([...units.values()].map(({ amount, name }) => counted(amount, name, format)))} on ${sayDay(day)}`
   })
   const parts = [
-    ...(bought.length > 0 ? [`Buy ${listed(bought)}`] : []),
-    ...(cut.length > 0 ? [`${bought.length > 0 ? 'cut' : 'Cut'} ${listed(cut)}`] : []),
+    ...(bought.length > 0 ? [`Buy ${bought.join('; ')}`] : []),
+    ...(cut.length > 0 ? [`Cut ${cut.join('; ')}`] : []),
   ]
-  return parts.length > 0 ? parts.join('; ') : 'Nothing is to be bought and nothing to be cut'
+  return parts.length > 0 ? parts.join('. ') : 'Nothing is to be bought and nothing to be cut'
 }
 
 /** What is bought and not cut, in a sentence; empty where everything is. */

@@ -27,10 +27,16 @@ test('a cook is changed; a name that is taken and a cook that is not there are r
   const [marit, bruno] = [newId(), newId()]
   await send(test_, 'POST', path('/cooks'), { id: marit, name: 'Marit', wagePerHour: 21 })
   await send(test_, 'POST', path('/cooks'), { id: bruno, name: 'Bruno', wagePerHour: 21 })
-  const changed = await send(test_, 'PUT', path(`/cooks/${marit}`), { name: 'Marit Å', wagePerHour: 22.5, weekHours: null })
+  const changed = await send(test_, 'PUT', path(`/cooks/${marit}`), {
+    name: 'Marit Å',
+    wagePerHour: 22.5,
+    weekHours: null,
+  })
   expect(changed.body).toEqual({ id: marit, name: 'Marit Å', wagePerHour: 22.5, weekHours: null })
   expect((await send(test_, 'GET', path('/cooks'))).body).toContainEqual(changed.body)
   const taken = await send(test_, 'PUT', path(`/cooks/${marit}`), { name: 'Bruno', wagePerHour: 22.5, weekHours: null })
   expect([taken.status, taken.body.issues[0].path]).toEqual([409, 'name'])
-  expect((await send(test_, 'PUT', path(`/cooks/${newId()}`), { name: 'X', wagePerHour: 1, weekHours: null })).status).toBe(404)
+  expect(
+    (await send(test_, 'PUT', path(`/cooks/${newId()}`), { name: 'X', wagePerHour: 1, weekHours: null })).status,
+  ).toBe(404)
 })

@@ -85,7 +85,9 @@ function stockOf(
   const units = left.pieces ?? Math.floor((left.receivedWeight ?? left.invoiceWeight) / item.unitWeight.usual)
   const opened = lot.openedOn === null ? [] : [addDays(lot.openedOn, keepingOpened(item.species).chilledDays)]
   const [useBy] = [...(lot.useBy === null ? [] : [lot.useBy]), ...opened].sort()
-  if (useBy === undefined || units <= 0) return null
+  // What is left of a lot that was cut up is the difference of two scales, and no animal.
+  const isRest = left.invoiceWeight < item.unitWeight.low / 2
+  if (useBy === undefined || units <= 0 || isRest) return null
   return {
     lotId: lot.id,
     code: lot.code,

@@ -10,6 +10,7 @@ export interface Room {
 export const ROOMS: readonly Room[] = [
   { name: 'Today', path: '/', letter: 't' },
   { name: 'Buying', path: '/buying', letter: 'u' },
+  { name: 'Plan', path: '/plan', letter: 'p' },
   { name: 'Bench', path: '/bench', letter: 'b' },
   { name: 'Verdict', path: '/verdict', letter: 'v' },
   { name: 'Knife lines', path: '/knife', letter: 'k' },

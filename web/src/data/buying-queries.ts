@@ -203,7 +203,10 @@ export function useLot(lotId: string | null) {
 function useForgetLots() {
   const { id } = useKitchen()
   const queries = useQueryClient()
-  return () => queries.invalidateQueries({ queryKey: lotsKey(id) })
+  return () => {
+    void queries.invalidateQueries({ queryKey: ['kitchen', id, 'plans'] })
+    return queries.invalidateQueries({ queryKey: lotsKey(id) })
+  }
 }
 
 /** A delivery, its supplier by the name that was typed. */

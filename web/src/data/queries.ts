@@ -104,7 +104,7 @@ function useKeepState() {
   return (state: FabricationState) => {
     queries.setQueryData(fabricationKey(id, state.record.id), state)
     void queries.invalidateQueries({ queryKey: listKey(id) })
-    void queries.invalidateQueries({ queryKey: ['kitchen', id, 'logbook'] })
+    for (const part of ['logbook', 'plans']) void queries.invalidateQueries({ queryKey: ['kitchen', id, part] })
   }
 }
 
@@ -119,6 +119,15 @@ export function useStartFabrication() {
         ...start,
         supplierId: supplier === null ? null : await supplierIdOf(id, supplier),
       }),
+    onSuccess: useKeepState(),
+  })
+}
+
+/** Starts what was planned, with its supplier by its id. */
+export function useStartPlanned() {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (start: FabricationStart) => postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, start),
     onSuccess: useKeepState(),
   })
 }

@@ -59,3 +59,6 @@ const MINUTE_MS = 60_000
 /** Whole minutes between two instants. */
 export const minutesBetween = (from: string, now: number) =>
   Math.max(0, Math.floor((now - Date.parse(from)) / MINUTE_MS))
+
+/** Days of the week in the order in which they are counted, Monday first. */
+export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const

@@ -7,6 +7,7 @@ import { useForm } from 'react-hook-form'
 import { z } from 'zod'
 import { useMergeSuppliers, useSuppliers, useUpdateSupplier } from '../data/buying-queries.ts'
 import { useKitchen } from '../data/kitchen-context.ts'
+import { WEEKDAYS } from './dates.ts'
 import { FormNumber } from './form-fields.tsx'
 import { Failed } from './states.tsx'
 import css from './supplier-terms.module.css'
@@ -20,7 +21,7 @@ export function SupplierTerms() {
       <h2 id="supplier-terms">Suppliers</h2>
       {suppliers.data.map((supplier) => (
         <TermsRow
-          key={`${supplier.id} ${supplier.name} ${supplier.delivery} ${supplier.minimumOrder} ${supplier.address}`}
+          key={`${supplier.id} ${supplier.name} ${supplier.delivery} ${supplier.minimumOrder} ${supplier.address} ${supplier.deliveryDays}`}
           supplier={supplier}
           others={suppliers.data.filter((each) => each.id !== supplier.id)}
         />
@@ -39,6 +40,7 @@ const terms = z.object({
   delivery: z.number({ error: 'Check this number.' }).nullable(),
   minimumOrder: z.number({ error: 'Check this number.' }).nullable(),
   address: z.string().max(600, 'At most 600 letters.'),
+  deliveryDays: z.array(z.number()).nullable(),
 })
 
 function TermsRow({ supplier, others }: TermsRowProps) {
@@ -49,8 +51,15 @@ function TermsRow({ supplier, others }: TermsRowProps) {
     defaultValues: { ...supplier, address: supplier.address ?? '' },
   })
   const { errors, isDirty } = form.formState
-  const save = form.handleSubmit(({ name, delivery, minimumOrder, address }) =>
-    put.mutate({ ...supplier, name, delivery: delivery ?? 0, minimumOrder, address: address.trim() || null }),
+  const save = form.handleSubmit(({ name, delivery, minimumOrder, address, deliveryDays }) =>
+    put.mutate({
+      ...supplier,
+      name,
+      delivery: delivery ?? 0,
+      minimumOrder,
+      deliveryDays,
+      address: address.trim() || null,
+    }),
   )
   return (
     <form className={css.supplierTerms} onSubmit={(event) => void save(event)} noValidate>
@@ -66,6 +75,11 @@ function TermsRow({ supplier, others }: TermsRowProps) {
         <Form.Control as="textarea" rows={1} {...form.register('address')} />
         <Form.Text className="refusal">{errors.address?.message}</Form.Text>
       </Form.Group>
+      <DeliveryDays
+        supplier={supplier}
+        days={form.watch('deliveryDays')}
+        onChange={(days) => form.setValue('deliveryDays', days, { shouldDirty: true })}
+      />
       {others.length > 0 ? <MergeChoice supplier={supplier} others={others} /> : null}
       <Button
         type="submit"
@@ -77,6 +91,38 @@ function TermsRow({ supplier, others }: TermsRowProps) {
       </Button>
       {put.isError ? <Failed error={put.error} /> : null}
     </form>
+  )
+}
+
+interface DeliveryDaysProps {
+  supplier: Supplier
+  days: readonly number[] | null
+  onChange: (days: number[] | null) => void
+}
+
+/** On which days of the week it comes; none chosen says that nobody has told. */
+function DeliveryDays({ supplier, days, onChange }: DeliveryDaysProps) {
+  const turn = (day: number) => {
+    const next = days?.includes(day) ? days.filter((each) => each !== day) : [...(days ?? []), day].sort()
+    onChange(next.length > 0 ? next : null)
+  }
+  return (
+    <fieldset className={css.deliveryDays}>
+      <legend className="form-label">Comes on</legend>
+      {WEEKDAYS.map((name, at) => (
+        <Button
+          key={name}
+          size="sm"
+          variant={days?.includes(at + 1) ? 'dark' : 'outline-dark'}
+          aria-pressed={days?.includes(at + 1) ?? false}
+          aria-label={`${supplier.name} comes on ${name}`}
+          onClick={() => turn(at + 1)}
+        >
+          {name}
+        </Button>
+      ))}
+      {days === null ? <span className="form-text">any day, as long as nobody says</span> : null}
+    </fieldset>
   )
 }
 

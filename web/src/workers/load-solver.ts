@@ -1,11 +1,17 @@
-import { type SolveProgramme, solveWith } from '@fleam/core'
+import { type SolveMixed, type SolveProgramme, solveMixedWith, solveWith } from '@fleam/core'
 import loadHighs from 'highs'
 import solverAddress from 'highs/runtime?url'
 
-let loading: Promise<SolveProgramme> | null = null
+let loading: ReturnType<typeof loadHighs> | null = null
 
-/** The solver of integer programmes, fetched and compiled once. */
-export function loadSolver(): Promise<SolveProgramme> {
-  loading ??= loadHighs({ locateFile: () => solverAddress }).then(solveWith)
+/** The solver, fetched and compiled once. */
+function load(): ReturnType<typeof loadHighs> {
+  loading ??= loadHighs({ locateFile: () => solverAddress })
   return loading
 }
+
+/** The solver of integer programmes in words. */
+export const loadSolver = async (): Promise<SolveProgramme> => solveWith(await load())
+
+/** The solver of mixed-integer programmes in numbers. */
+export const loadMixedSolver = async (): Promise<SolveMixed> => solveMixedWith(await load())

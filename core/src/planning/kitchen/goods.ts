@@ -16,6 +16,8 @@ export interface GoodsProduct {
   id: string
   name: string
   unit: 'portion' | 'kg'
+  /** It goes into the bin: over, it is of no use. */
+  isWaste: boolean
   keepsDays: Known
   /** Kilos of one. */
   cold: Known

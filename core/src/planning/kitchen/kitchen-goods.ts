@@ -67,6 +67,9 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
       piles.some(({ productId }, at) => wanted.has(productId ?? '') && (form.piles[at]?.share.value ?? 0) > 0),
   )
   const products = new Map<string, GoodsProduct>()
+  const styleOf = new Map(
+    ways.flatMap(({ form, piles }) => piles.map(({ id, productId }) => [productId ?? id, form.style])),
+  )
   const cuts = ways.map((way) => cutOf(way, wanted, pooledOf(given.ways, way.itemId), products))
   const ready = given.ready.flatMap(({ productId, form }) => readyOf(productId, form, wanted) ?? [])
   for (const { id, name, plateWeight } of given.wanted) {
@@ -74,6 +77,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
       id,
       name,
       unit: 'portion',
+      isWaste: false,
       keepsDays: assumed(1),
       surplusValue: assumed(0),
       disposal: assumed(0),
@@ -85,7 +89,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
   const supplierOf = new Map(given.suppliers.map(({ id, name }) => [id, name]))
   const ordered = uniqueNames([...wholes, ...ready], ({ supplierId }) => supplierOf.get(supplierId) ?? '')
   return {
-    products: uniqueNames([...products.values()], ({ id }) => id.slice(-4)),
+    products: uniqueNames([...products.values()], ({ id }) => styleOf.get(id) ?? ''),
     suppliers: given.suppliers.filter(({ id }) => used.has(id)),
     wholes: ordered.slice(0, wholes.length) as GoodsWhole[],
     cuts: uniqueNames(
@@ -207,6 +211,7 @@ const portionOf = ({ id, name, plateWeight }: WantedProduct, pile: FormPile): Go
   id,
   name,
   unit: 'portion',
+  isWaste: false,
   keepsDays: keptDays(pile),
   cold: assumed(plateWeight / GRAMS_PER_KILOGRAM),
   surplusValue: assumed(0),
@@ -225,6 +230,7 @@ function besideYield(
       id,
       name: `${form.item}: ${pile.name}`,
       unit: 'kg',
+      isWaste: pile.class === 'waste',
       keepsDays: keptDays(pile),
       cold: assumed(1),
       surplusValue: { value: Math.max(0, worth), source: pile.valuePerKg === null ? 'assumed' : 'own' },

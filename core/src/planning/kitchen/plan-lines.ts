@@ -121,7 +121,7 @@ export function planLines(
           deliveries: each.from.flatMap((from) =>
             from.kind === 'delivery' ? [{ day: from.day, units: from.units }] : [],
           ),
-          serves: [...serves].map(([productId, quantity]) => ({ productId, quantity })),
+          serves: [...serves].map(([productId, quantity]) => ({ productId, quantity: clean(quantity) })),
         },
       ]
     }),
@@ -134,7 +134,7 @@ export function planLines(
         (sum, { lines }) => sum + lines.reduce((all, line) => all + (line.name === name ? line.packs : 0), 0),
         0,
       )
-      return packs > 0 ? [{ articleId: id, productId, portions, packs }] : []
+      return packs > 0 ? [{ articleId: id, productId, portions: clean(portions), packs }] : []
     }),
     left: plan.left.flatMap((each) => {
       const product = products.get(each.product)
@@ -151,6 +151,9 @@ export function planLines(
     }),
   }
 }
+
+/** Sums of parts that a solver shared out are whole again where they are whole but for its arithmetic. */
+const clean = (sum: number) => (Math.abs(sum - Math.round(sum)) < 1e-5 ? Math.round(sum) : sum)
 
 /** Lots in the order in which the solver was told of them, after the portions that were there. */
 const stockLots = (goods: PlanGoods, { lotsLeft }: Pick<PlanDraft, 'lotsLeft'>) =>

@@ -4,27 +4,34 @@ import { type ChangeableField, type ChangeableKind, daysOf, demandOf, type PlanD
 import type { GoodsCook, Known, PlanGoods } from './goods.ts'
 
 /** Packs of one delivery, and units of a cut on one day, where nobody said. */
-export const USUAL_MOST = { mostPacks: 1000, mostPerDay: 10_000 } as const
+const USUAL_MOST = { mostPacks: 1000, mostPerDay: 10_000 } as const
 /** Hours of one cook at the board on a day, where nobody told the cooks' week. */
 export const ASSUMED_HOURS = 8
 const MINUTES_PER_HOUR = 60
 /** So much of one is as good as without a limit. */
 const WITHOUT_LIMIT = 100_000
 
-/** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */
-export function valueIn(
-  { changes }: Pick<PlanDraft, 'changes'>,
-  of: { kind: ChangeableKind; id: string; productId?: string | null; field: ChangeableField },
-  known: Known,
-): Known {
-  const said = changes.find(
+export interface ValueOf {
+  kind: ChangeableKind
+  id: string
+  productId?: string | null
+  field: ChangeableField
+}
+
+/** What was said of a value for this plan alone; null where nothing was. */
+export const saidIn = ({ changes }: Pick<PlanDraft, 'changes'>, of: ValueOf): number | null =>
+  changes.find(
     (each) =>
       each.kind === of.kind &&
       each.id === of.id &&
       each.field === of.field &&
       each.productId === (of.productId ?? null),
-  )
-  return said ? { value: said.value, source: 'plan' } : known
+  )?.value ?? null
+
+/** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */
+export function valueIn(draft: Pick<PlanDraft, 'changes'>, of: ValueOf, known: Known): Known {
+  const said = saidIn(draft, of)
+  return said === null ? known : { value: said, source: 'plan' }
 }
 
 /** Hours of the cooks together on a day; where no cook says any, one cook's day is assumed. */
@@ -69,14 +76,20 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
   const wholes = nameOf(goods.wholes)
   const named = (names: ReadonlyMap<string, string>, id: string) => names.get(id) ?? id
   const rate = rateOf(goods)
+  // After the last day that is served nothing made serves anybody: nobody cuts and nobody comes.
+  const asked = demandOf(draft).filter(({ productId, quantity }) => products.has(productId) && quantity > 0)
+  const lastAsked =
+    asked
+      .map(({ day }) => day)
+      .sort()
+      .at(-1) ?? ''
   const change = (kind: ChangeableKind, id: string) => (field: ChangeableField, known: Known) =>
     valueIn(draft, { kind, id, field }, known).value
   const usual = (value: number): Known => ({ value, source: 'assumed' })
-  const demand = demandOf(draft).filter(({ productId, quantity }) => products.has(productId) && quantity > 0)
   const request: OrderPlanRequest = {
     currency,
     days,
-    products: goods.products.map(({ id, name, unit, ...each }) => {
+    products: goods.products.map(({ id, name, unit, isWaste, ...each }) => {
       const value = change('product', id)
       return {
         name,
@@ -84,16 +97,17 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
         keepsDays: value('keepsDays', each.keepsDays),
         cold: value('cold', each.cold),
         surplusValue: value('surplusValue', each.surplusValue),
-        surplusUpTo: value('surplusValue', each.surplusValue) > 0 ? mostOver(id, goods, draft) : 0,
+        // What nobody values is of use all the same: into the pot, for the staff; it is worth nothing here.
+        surplusUpTo: isWaste ? 0 : mostOver(id, goods, draft),
         disposal: value('disposal', each.disposal),
       }
     }),
-    demand: demand.map(({ productId, day, quantity }) => ({ product: named(products, productId), day, quantity })),
+    demand: asked.map(({ productId, day, quantity }) => ({ product: named(products, productId), day, quantity })),
     suppliers: goods.suppliers.map((supplier) => {
       const value = change('supplier', supplier.id)
       return {
         name: supplier.name,
-        delivers: days.filter((day) => comesOn(draft, supplier, day)),
+        delivers: days.filter((day) => day <= lastAsked && comesOn(draft, supplier, day)),
         charge: value('charge', supplier.charge),
         minimum: value('minimum', supplier.minimum),
       }
@@ -156,7 +170,9 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
     ],
     labour: {
       ratePerHour: rate,
-      hours: days.map((day) => draft.hours.find((each) => each.day === day)?.hours ?? hoursOn(goods.cooks, day).value),
+      hours: days.map((day) =>
+        day > lastAsked ? 0 : (draft.hours.find((each) => each.day === day)?.hours ?? hoursOn(goods.cooks, day).value),
+      ),
     },
     coldSpace: draft.coldSpace,
     service: draft.service,

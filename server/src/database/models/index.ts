@@ -101,8 +101,6 @@ function associate(models: Models): void {
 }
 
 function associatePlans({ ExpectedLine, Lot, OrderPlan, PlannedFabrication, Style, Supplier }: Models): void {
-  OrderPlan.hasMany(ExpectedLine, { as: 'expected', foreignKey: 'planId' })
-  OrderPlan.hasMany(PlannedFabrication, { as: 'planned', foreignKey: 'planId' })
   ExpectedLine.belongsTo(OrderPlan, { as: 'plan', foreignKey: 'planId' })
   ExpectedLine.belongsTo(Supplier, { as: 'supplier', foreignKey: 'supplierId' })
   ExpectedLine.hasMany(Lot, { as: 'lots', foreignKey: 'expectedLineId' })

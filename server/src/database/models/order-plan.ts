@@ -1,9 +1,7 @@
 import type { Plan } from '@fleam/contract'
-import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
+import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, instant, json, maybeInstant, maybeJson, ref, whole, words } from './columns.ts'
-import type { ExpectedLineModel } from './expected-line.ts'
 import { parsedJson } from './parsed-json.ts'
-import type { PlannedFabricationModel } from './planned-fabrication.ts'
 
 export interface OrderPlanModel
   extends Model<InferAttributes<OrderPlanModel>, InferCreationAttributes<OrderPlanModel>> {
@@ -17,8 +15,6 @@ export interface OrderPlanModel
   accepted: Pick<NonNullable<Plan['accepted']>, 'draft' | 'goods' | 'answer'> | null
   createdAt: Date
   updatedAt: Date
-  expected?: NonAttribute<ExpectedLineModel[]>
-  planned?: NonAttribute<PlannedFabricationModel[]>
 }
 
 export const defineOrderPlan = (database: Sequelize) =>

@@ -1,7 +1,6 @@
 import type { PlannedFabrication } from '@fleam/contract'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import { day, id, json, maybeRef, position, quantity, ref, whole, yesNo } from './columns.ts'
-import type { ExpectedLineModel } from './expected-line.ts'
 import type { OrderPlanModel } from './order-plan.ts'
 import { parsedJson } from './parsed-json.ts'
 import type { StyleModel } from './style.ts'
@@ -27,7 +26,6 @@ export interface PlannedFabricationModel
   fabricationId: string | null
   plan?: NonAttribute<OrderPlanModel>
   style?: NonAttribute<StyleModel>
-  expected?: NonAttribute<ExpectedLineModel | null>
 }
 
 export const definePlannedFabrication = (database: Sequelize) =>

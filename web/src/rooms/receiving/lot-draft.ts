@@ -1,4 +1,4 @@
-import { type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
+import { type ExpectedLine, type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
 import { type CaseLabel, deliveryClaim, labelAgainstLot, readCaseLabel } from '@fleam/core'
 import type { LotRequest } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
@@ -33,6 +33,16 @@ export function emptyDraft(id: string, today: string, per: Lot['price']['per']):
     checks: [],
   }
 }
+
+/** A draft of what a line of an order lets expect; what is weighed and read at the door is still to be said. */
+export const draftOfLine = (draft: LotDraft, line: ExpectedLine): LotDraft => ({
+  ...draft,
+  expectedLineId: line.id,
+  itemId: line.itemId,
+  supplier: line.supplier,
+  pieces: line.units,
+  price: line.packs === line.units ? { amount: line.price, per: 'piece' } : { amount: line.price, per: 'case' },
+})
 
 /** A draft with a scanned case: its weight, and what the label says of the lot where nothing was said before. */
 export function withLabel(draft: LotDraft, label: CaseLabel, text: string, caseId: string): LotDraft {

@@ -1,25 +1,44 @@
+import type { ExpectedLine } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
 import { useWatch } from 'react-hook-form'
-import { useNavigate } from 'react-router-dom'
+import { useNavigate, useSearchParams } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useReceive } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
+import { useExpected } from '../../data/planning-queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayIn } from '../../parts/dates.ts'
 import { FormText } from '../../parts/form-fields.tsx'
-import { Failed } from '../../parts/states.tsx'
-import { emptyDraft, keepDraft, keptDraft, type LotDraft, lotOf } from './lot-draft.ts'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { draftOfLine, emptyDraft, keepDraft, keptDraft, type LotDraft, lotOf } from './lot-draft.ts'
 import { LotForm } from './lot-form.tsx'
 import css from './receive.module.css'
 import { type LotFormState, useLotForm } from './use-lot-form.ts'
 
-/** A delivery at the door: labels, weights and checks before the driver leaves. */
+/** A delivery at the door: labels, weights and checks before the driver leaves. One that was ordered is filled in. */
 export function Component() {
+  const [search] = useSearchParams()
+  const lineId = search.get('expected')
+  const expected = useExpected()
+  if (lineId === null) return <Receive line={null} />
+  if (expected.isError && !expected.data) {
+    return <Failed error={expected.error} retry={() => void expected.refetch()} />
+  }
+  if (!expected.data) return <Loading what="the order" />
+  return <Receive key={lineId} line={expected.data.find(({ id }) => id === lineId) ?? null} />
+}
+
+function Receive({ line }: { line: ExpectedLine | null }) {
   const { timeZone, units } = useKitchen()
   const navigate = useNavigate()
   const receive = useReceive()
-  const fresh = () => emptyDraft(newId(), dayIn(timeZone, new Date()), units === 'metric' ? 'kg' : 'lb')
-  const form = useLotForm(keptDraft() ?? fresh(), keepDraft)
+  const fresh = () => {
+    const draft = emptyDraft(newId(), dayIn(timeZone, new Date()), units === 'metric' ? 'kg' : 'lb')
+    return line ? draftOfLine(draft, line) : draft
+  }
+  const kept = keptDraft()
+  // What was begun of another delivery does not belong to this one.
+  const form = useLotForm(kept && kept.expectedLineId === (line?.id ?? null) ? kept : fresh(), keepDraft)
   const checks = useWatch({ control: form.control, name: 'checks' })
   const hasFault = checks.some((check) => check.isFault)
   const isWhole = form.formState.isValid || !form.formState.isSubmitted
@@ -36,6 +55,11 @@ export function Component() {
     })()
   return (
     <BuyingRoom title="A delivery at the door">
+      {line ? (
+        <p>
+          Ordered: {line.packs} × {line.name} from {line.supplier}, {line.units} pieces.
+        </p>
+      ) : null}
       <LotForm form={form} />
       {receive.isError ? <Failed error={receive.error} /> : null}
       {hasFault ? <AtTheDoor form={form} isPending={receive.isPending} onSend={send} /> : null}

@@ -9,6 +9,7 @@ import { type DataColumn, DataTable } from '../../parts/data-table/data-table.ts
 import { dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
+import { Expected } from './expected.tsx'
 
 /** Every delivery, newest first; a lot is found by its number, item or supplier. */
 export function Component() {
@@ -23,6 +24,7 @@ export function Component() {
         </Link>
       }
     >
+      <Expected />
       <Form.Control
         type="search"
         aria-label="Find a lot"

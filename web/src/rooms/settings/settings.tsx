@@ -2,6 +2,7 @@ import { Link } from 'react-router-dom'
 import { SupplierTerms } from '../../parts/supplier-terms.tsx'
 import { Containers } from './containers.tsx'
 import { Cooks } from './cooks.tsx'
+import { CooksWeek } from './cooks-week.tsx'
 import { KitchenFields } from './kitchen-fields.tsx'
 
 /** What a kitchen says of itself, to be changed at any time: wage, cooks, containers, suppliers, limits. */
@@ -11,6 +12,7 @@ export function Component() {
       <h1>Settings</h1>
       <KitchenFields />
       <Cooks />
+      <CooksWeek />
       <Containers />
       <SupplierTerms />
       <section aria-labelledby="limits">

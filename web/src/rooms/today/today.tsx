@@ -4,7 +4,9 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useFabrications } from '../../data/queries.ts'
 import { dayIn, todayWords } from '../../parts/dates.ts'
 import { OpenFabrications } from '../../parts/open-fabrications.tsx'
+import { PlannedFabrications } from '../../parts/planned-fabrications.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { ExpectedToday } from './expected-today.tsx'
 import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
 import { ThisWeek } from './this-week.tsx'
@@ -36,6 +38,8 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
         <ImportButton />
       </div>
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
+      <PlannedFabrications until={dayIn(timeZone, new Date())} />
+      <ExpectedToday />
       <TurnedVerdicts />
       <UseBySoon />
       <ThisWeek today={dayIn(timeZone, new Date())} />

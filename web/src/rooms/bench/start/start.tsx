@@ -1,12 +1,19 @@
-import type { Cook, FabricationRow, Item, LotTrace } from '@fleam/contract'
-import { isSentBack } from '@fleam/core'
+import type { Cook, FabricationRow, Item, LotTrace, PlannedFabrication } from '@fleam/contract'
+import { addDays, isSentBack } from '@fleam/core'
 import { Link, useSearchParams } from 'react-router-dom'
 import { useLot } from '../../../data/buying-queries.ts'
+import { useKitchen } from '../../../data/kitchen-context.ts'
+import { usePlanned } from '../../../data/planning-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../../data/queries.ts'
+import { dayIn, dayWords } from '../../../parts/dates.ts'
 import { OpenFabrications } from '../../../parts/open-fabrications.tsx'
+import { PlannedFabrications } from '../../../parts/planned-fabrications.tsx'
 import { Failed, Loading } from '../../../parts/states.tsx'
 import { Abandoned } from '../finish/abandon.tsx'
 import { StartForm } from './start-form.tsx'
+
+/** Planned work of so many days to come stands at the bench. */
+const DAYS_AHEAD = 1
 
 /** The bench without a fabrication: what is on the board, and starting another one. */
 export function Component() {
@@ -14,19 +21,23 @@ export function Component() {
   const [search] = useSearchParams()
   const lotId = search.get('lot')
   const lot = useLot(lotId)
+  const plannedId = search.get('planned')
+  const planned = usePlanned()
   const failed = [items, cooks, fabrications, ...(lotId === null ? [] : [lot])].find(
     (query) => query.isError && !query.data,
   )
   if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
   if (!items.data || !cooks.data || !fabrications.data) return <Loading what="the bench" />
   if (lotId !== null && !lot.data) return <Loading what="the lot" />
+  if (plannedId !== null && !planned.data && !planned.isError) return <Loading what="the plan" />
   return (
     <StartRoom
-      key={lotId}
+      key={`${lotId} ${plannedId}`}
       items={items.data}
       cooks={cooks.data}
       fabrications={fabrications.data}
       lot={lotId === null ? null : (lot.data ?? null)}
+      planned={planned.data?.find(({ id }) => id === plannedId) ?? null}
     />
   )
 }
@@ -37,18 +48,28 @@ interface StartRoomProps {
   fabrications: FabricationRow[]
   /** The lot that it is cut from, where one was chosen. */
   lot: LotTrace | null
+  /** What of a plan it is, where it was planned. */
+  planned: PlannedFabrication | null
 }
 
-function StartRoom({ items, cooks, fabrications, lot }: StartRoomProps) {
+function StartRoom({ items, cooks, fabrications, lot, planned }: StartRoomProps) {
+  const { timeZone } = useKitchen()
   const open = fabrications.filter((each) => each.status === 'open')
   const abandoned = fabrications.filter((each) => each.status === 'abandoned')
   return (
     <div className="room">
       <h1>Bench</h1>
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
+      {planned ? null : <PlannedFabrications until={addDays(dayIn(timeZone, new Date()), DAYS_AHEAD)} />}
       {abandoned.length > 0 ? <Abandoned rows={abandoned} /> : null}
       <section aria-labelledby="start">
         <h2 id="start">What goes on the board?</h2>
+        {planned ? (
+          <p>
+            Planned in <Link to={`/plan/${planned.planId}`}>{planned.plan}</Link> for {dayWords(planned.day)}:{' '}
+            {planned.units} of {planned.item}, {planned.style.toLowerCase()}.
+          </p>
+        ) : null}
         {lot ? (
           <p>
             From lot <Link to={`/buying/lots/${lot.lot.id}`}>{lot.lot.code ?? 'without a number'}</Link>: {lot.lot.item}
@@ -58,7 +79,7 @@ function StartRoom({ items, cooks, fabrications, lot }: StartRoomProps) {
         {lot && isSentBack(lot.lot.standing) ? (
           <p className="refusal">It went back to the supplier: nothing is cut from it.</p>
         ) : (
-          <StartForm items={items} cooks={cooks} latest={fabrications} lot={lot} />
+          <StartForm items={items} cooks={cooks} latest={fabrications} lot={lot} planned={planned} />
         )}
       </section>
     </div>

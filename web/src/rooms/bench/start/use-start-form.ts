@@ -1,5 +1,5 @@
-import type { Cook, FabricationRow, Item, LotTrace, Style } from '@fleam/contract'
-import { type PriceUnit, purchaseFromLot } from '@fleam/core'
+import type { Cook, FabricationRow, Item, LotTrace, PlannedFabrication, Style } from '@fleam/contract'
+import { type PriceUnit, purchaseFromLot, unitsFromLot } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { type Resolver, useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router-dom'
@@ -16,6 +16,8 @@ export interface StartFormProps {
   latest: FabricationRow[]
   /** A raw lot that is cut from: its item, price, weights and supplier are offered. */
   lot?: LotTrace | null
+  /** What of a plan it is: its style, number, supplier and cook are offered. */
+  planned?: PlannedFabrication | null
 }
 
 /** The newest fabrication of a style, or of its item where the style is new. */
@@ -24,12 +26,13 @@ const lastOf = (latest: readonly FabricationRow[], item: Item, style: Style) =>
 
 interface Around {
   lot: LotTrace | null
+  planned: PlannedFabrication | null
   cases: number
   timeZone: string
 }
 
 /** What is sent: a new fabrication, begun now. */
-function requestOf(said: StartFields, { lot, cases, timeZone }: Around): StartRequest {
+function requestOf(said: StartFields, { lot, planned, cases, timeZone }: Around): StartRequest {
   const { units, invoiceWeight, receivedWeight, purge, amount, per, extras, bounds } = said
   const now = new Date()
   return {
@@ -50,6 +53,8 @@ function requestOf(said: StartFields, { lot, cases, timeZone }: Around): StartRe
     lot: lot?.lot.code ?? null,
     lotId: lot?.lot.id ?? null,
     lotReason: said.lotReason.trim() || null,
+    // Cut otherwise than it was planned it is another fabrication, and the planned one still waits.
+    plannedId: planned && planned.styleId === said.styleId ? planned.id : null,
     date: dayIn(timeZone, now),
     startedAt: now.toISOString(),
     rhythm: said.rhythm,
@@ -71,7 +76,7 @@ function offeredBy(row: FabricationRow | undefined, barePer: PriceUnit) {
 }
 
 /** The form of a start: what may be cut, what is offered, and what happens when it is sent. */
-export function useStartForm({ items, cooks, latest, lot = null }: StartFormProps) {
+export function useStartForm({ items, cooks, latest, lot = null, planned = null }: StartFormProps) {
   const kitchen = useKitchen()
   const navigate = useNavigate()
   const start = useStartFabrication()
@@ -82,14 +87,16 @@ export function useStartForm({ items, cooks, latest, lot = null }: StartFormProp
       (lot === null || item.id === lot.lot.itemId),
   )
   const styles = open.flatMap((item) => item.styles.map((style) => ({ item, style })))
-  const drawn = lot && purchaseFromLot(lot.lot, lot.usedWeight)
+  const drawn =
+    lot && (planned ? unitsFromLot(lot.lot, lot.usedWeight, planned.units) : purchaseFromLot(lot.lot, lot.usedWeight))
   const barePer: PriceUnit = kitchen.units === 'metric' ? 'kg' : 'lb'
   const rowOf = (styleId: string) => {
     const found = styles.find(({ style }) => style.id === styleId)
     return found && lastOf(latest, found.item, found.style)
   }
   const offered = (styleId: string) => offeredBy(rowOf(styleId), barePer)
-  const firstId = (styles.find(({ style }) => style.id === latest[0]?.styleId) ?? styles[0])?.style.id ?? ''
+  const first = styles.find(({ style }) => style.id === (planned?.styleId ?? latest[0]?.styleId)) ?? styles[0]
+  const firstId = first?.style.id ?? ''
   const last = offered(firstId)
   const form = useForm<StartFields, unknown, StartFields>({
     // What is missing while it is typed is there once the schema has let it pass.
@@ -100,15 +107,15 @@ export function useStartForm({ items, cooks, latest, lot = null }: StartFormProp
       styleId: firstId,
       chosen: {},
       rhythm: 'unit',
-      units: drawn?.pieces ?? last.units,
-      invoiceWeight: drawn?.invoiceWeight ?? null,
+      units: planned?.units ?? drawn?.pieces ?? last.units,
+      invoiceWeight: drawn?.invoiceWeight ?? (planned && first ? planned.units * first.item.unitWeight.usual : null),
       receivedWeight: drawn?.receivedWeight ?? null,
       purge: null,
       amount: drawn?.price.amount ?? last.amount,
       per: drawn?.price.per ?? last.per,
       extras: (drawn ? drawn.extras : last.extras) ?? null,
       supplier: lot?.lot.supplier ?? last.supplier,
-      cookId: cooks.find((cook) => cook.id === rowOf(firstId)?.cookId)?.id ?? cooks[0]?.id ?? '',
+      cookId: planned?.cookId ?? cooks.find((cook) => cook.id === rowOf(firstId)?.cookId)?.id ?? cooks[0]?.id ?? '',
       bounds: {},
       lotReason: '',
     },
@@ -123,7 +130,7 @@ export function useStartForm({ items, cooks, latest, lot = null }: StartFormProp
     for (const [field, value] of Object.entries(offered(styleId))) form.setValue(field as keyof StartFields, value)
   }
   const submit = form.handleSubmit((said) =>
-    start.mutate(requestOf(said, { lot, cases: drawn?.cases ?? 1, timeZone: kitchen.timeZone }), {
+    start.mutate(requestOf(said, { lot, planned, cases: drawn?.cases ?? 1, timeZone: kitchen.timeZone }), {
       onSuccess: ({ record }) => navigate(`/bench/${record.id}`),
     }),
   )

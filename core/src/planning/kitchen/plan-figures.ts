@@ -1,0 +1,102 @@
+import { type Explanation, minus, over, plus, times, value } from '../../explanation/index.ts'
+import type { OrderPlan } from '../order-plan.ts'
+import type { PlanDraft } from './draft.ts'
+import type { PlanGoods } from './goods.ts'
+import { rateOf, valueIn } from './plan-request.ts'
+
+const MINUTES_PER_HOUR = 60
+
+/** What plans differ by, beside their money: minutes at the board, kilos thrown away, portions short. */
+export interface PlanTotals {
+  minutes: number
+  thrownKilos: number
+  short: number
+}
+
+/** Minutes, kilos thrown away (products over without a use, and wholes that stay uncut), and portions short of a plan. */
+export function planTotals(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): PlanTotals {
+  const kilos = new Map([
+    ...goods.products.map(
+      (each) => [each.name, valueIn(draft, { kind: 'product', id: each.id, field: 'cold' }, each.cold).value] as const,
+    ),
+    ...goods.wholes.map(
+      (each) => [each.name, valueIn(draft, { kind: 'whole', id: each.id, field: 'cold' }, each.cold).value] as const,
+    ),
+  ])
+  return {
+    minutes: plan.cutting.reduce((sum, each) => sum + each.minutes, 0),
+    thrownKilos:
+      plan.left.reduce((sum, { product, disposed }) => sum + disposed * (kilos.get(product) ?? 0), 0) +
+      plan.uncut.reduce((sum, { whole, units }) => sum + units * (kilos.get(whole) ?? 0), 0),
+    short: plan.short.reduce((sum, { quantity }) => sum + quantity, 0),
+  }
+}
+
+/** The formula of a portion that is bought ready: the pack, and the minutes of unpacking it, over its portions. */
+export function explainReadyPortion(
+  id: string,
+  goods: PlanGoods,
+  draft: Pick<PlanDraft, 'changes'>,
+): Explanation | null {
+  const ready = goods.ready.find((each) => each.id === id)
+  if (!ready) return null
+  const of = (field: 'price' | 'quantity' | 'handling') =>
+    valueIn(draft, { kind: 'ready', id, field }, ready[field]).value
+  if (of('quantity') <= 0) return null
+  const handling = times(
+    value('minutes of unpacking', of('handling'), 'minutes'),
+    value('a minute', rateOf(goods) / MINUTES_PER_HOUR, 'money'),
+  )
+  return {
+    title: 'A portion bought ready',
+    quantity: 'money',
+    expression: over(
+      plus(value('a pack', of('price'), 'money'), handling),
+      value('portions of a pack', of('quantity'), 'count'),
+    ),
+    note: 'Delivery stays out: it comes once with whatever else is ordered.',
+  }
+}
+
+/**
+ * The formula of a portion that is cut here, by the way that gives it cheapest: the whole thing, its minutes and bags,
+ * less what comes beside it is worth, over its portions. Null where nothing gives it.
+ */
+export function explainCutPortion(
+  productId: string,
+  goods: PlanGoods,
+  draft: Pick<PlanDraft, 'changes'>,
+): { explanation: Explanation; perPortion: number } | null {
+  const rate = rateOf(goods) / MINUTES_PER_HOUR
+  const ways = goods.cuts.flatMap((cut) => {
+    const whole = goods.wholes.find(({ id }) => id === cut.wholeId)
+    const own = cut.yields.find((each) => each.productId === productId)
+    if (!whole || !own) return []
+    const known = (field: 'minutes' | 'consumables') =>
+      valueIn(draft, { kind: 'cut', id: cut.id, field }, cut[field]).value
+    const one = valueIn(draft, { kind: 'whole', id: whole.id, field: 'price' }, whole.price).value / whole.pack
+    const portions = valueIn(draft, { kind: 'yield', id: cut.id, productId, field: 'quantity' }, own.quantity).value
+    const beside = cut.yields.reduce((sum, each) => {
+      const product = goods.products.find(({ id }) => id === each.productId)
+      if (!product || each === own) return sum
+      const worth = valueIn(draft, { kind: 'product', id: product.id, field: 'surplusValue' }, product.surplusValue)
+      return sum + each.quantity.value * worth.value
+    }, 0)
+    if (portions <= 0) return []
+    const expression = over(
+      minus(
+        plus(
+          value(whole.name, one, 'money'),
+          times(value('minutes', known('minutes'), 'minutes'), value('a minute', rate, 'money')),
+          value('bags and the like', known('consumables'), 'money'),
+        ),
+        value('what comes beside it', beside, 'money'),
+      ),
+      value('portions', portions, 'count'),
+    )
+    const perPortion = (one + known('minutes') * rate + known('consumables') - beside) / portions
+    return [{ perPortion, explanation: { title: cut.name, quantity: 'money', expression } satisfies Explanation }]
+  })
+  const [cheapest] = ways.sort((a, b) => a.perPortion - b.perPortion)
+  return cheapest ?? null
+}

@@ -1,0 +1,174 @@
+import { draft, goodsOf } from '../../../test/plan-kitchen.ts'
+import { loadMixedSolver } from '../../../test/solver.ts'
+import { evaluate } from '../../explanation/index.ts'
+import { formatFor, limitWords, mendWords, orderText, planWords, provenWords, uncutWords } from '../../wording/index.ts'
+import { type OrderPlan, planFor, planOrders, type SolveMixed } from '../index.ts'
+import {
+  explainCutMinutes,
+  explainCutPortion,
+  explainOrder,
+  explainPlanCost,
+  explainReadyPortion,
+  PLAN_COST_PARTS,
+  type PlanDraft,
+  planLines,
+  plannedWork,
+  planRequest,
+  planTotals,
+} from './index.ts'
+
+let solve: SolveMixed
+beforeAll(async () => {
+  solve = await loadMixedSolver()
+})
+
+const lot = {
+  lotId: 'l',
+  code: 'A',
+  itemId: 'chicken',
+  supplierId: 'ostravale',
+  articleId: null,
+  units: 2,
+  useBy: '2026-12-04',
+}
+const goods = goodsOf({ lots: [lot] })
+const format = formatFor('EUR', 'metric')
+const say = (day: string) => day.slice(8)
+
+function made(changes: Partial<PlanDraft> = {}) {
+  const said = draft(changes)
+  const asked = planRequest(said, goods, 'EUR')
+  const plan = planOrders(asked.request, solve, { pins: asked.pins, seconds: 10 })
+  return { said, asked, plan, lines: planLines(plan, goods, said) }
+}
+/** Nothing is bought ready: everything is cut. */
+const NO_READY = { kind: 'ready', id: 'ready-article', atLeast: null, atMost: 0 } as const
+
+describe('a plan by ids', () => {
+  test('says orders, cutting and what it is for; its work is parted by lot and delivery', () => {
+    const { lines, plan, said } = made({ pins: [NO_READY] })
+    expect(plan.status).toBe('optimal')
+    // Two birds are in the cold; four more come.
+    expect(lines.orders).toMatchObject([
+      { supplierId: 'ostravale', day: '2026-12-03', lines: [{ packs: 4, units: 4 }] },
+    ])
+    const units = lines.cutting.reduce((sum, each) => sum + each.units, 0)
+    expect(units).toBe(6)
+    const work = plannedWork(lines, goods, said)
+    expect(work.reduce((sum, each) => sum + each.units, 0)).toBe(6)
+    expect(work.map(({ lotId }) => lotId)).toContain('l')
+    expect(work.map(({ delivery }) => delivery)).toContain('2026-12-03')
+    const minutes = work.reduce((sum, each) => sum + each.minutes, 0)
+    expect(minutes).toBeCloseTo(planTotals(plan, goods, said).minutes, 9)
+    // Birds of the lot are paid for already; here they cost what one costs.
+    const money = work.reduce((sum, each) => sum + each.money, 0)
+    expect(money).toBeCloseTo(plan.cost.wholes + 2 * 6 + plan.cost.labour + plan.cost.consumables, 9)
+    expect(work.flatMap(({ portions }) => portions).reduce((sum, { quantity }) => sum + quantity, 0)).toBe(12)
+  })
+
+  test('each of its money opens to what it is, and they add up', () => {
+    for (const { plan, asked, lines } of [made(), made({ pins: [NO_READY] })]) {
+      for (const part of PLAN_COST_PARTS) {
+        const explained = explainPlanCost(plan, asked, part)
+        expect(explained ? evaluate(explained.expression) : 0).toBeCloseTo(plan.cost[part], 9)
+      }
+      for (const order of lines.orders) expect(evaluate(explainOrder(order).expression)).toBeCloseTo(order.money, 9)
+      for (const line of lines.cutting) {
+        const cut = asked.request.cuts.find(({ name }) => name === line.name)
+        if (cut) expect(evaluate(explainCutMinutes(line, cut).expression)).toBeCloseTo(line.minutes, 9)
+      }
+    }
+  })
+
+  test('a portion bought ready stands beside one that is cut here', () => {
+    const said = draft()
+    const ready = explainReadyPortion('ready-article', goods, said)
+    const cut = explainCutPortion('supremes', goods, said)
+    expect(evaluate(ready?.expression as never)).toBeGreaterThan(3)
+    // The crate is the cheaper bird: 5.50, nine minutes at 30 an hour and bags, less a quarter kilo of drumsticks.
+    expect(cut?.perPortion).toBeCloseTo((5.5 + 4.5 + 0.3 - 1) / 2, 9)
+    expect(evaluate(cut?.explanation.expression as never)).toBeCloseTo(cut?.perPortion as number, 9)
+    expect([explainReadyPortion('x', goods, said), explainCutPortion('x', goods, said)]).toEqual([null, null])
+  })
+})
+
+describe('pins', () => {
+  const packsOf = ({ orders }: OrderPlan, name: string) =>
+    orders.flatMap(({ lines }) => lines).reduce((sum, line) => sum + (line.name === name ? line.packs : 0), 0)
+
+  test('hold what is pinned, also where it costs more, and leave nothing short for it', () => {
+    const free = made()
+    const held = made({ pins: [{ kind: 'ready', id: 'ready-article', atLeast: 2, atMost: null }] })
+    expect(packsOf(held.plan, 'Supremes, 20 x 280 g')).toBeGreaterThanOrEqual(2)
+    expect(held.plan.cost.total).toBeGreaterThan(free.plan.cost.total)
+    expect(packsOf(made({ pins: [NO_READY] }).plan, 'Supremes, 20 x 280 g')).toBe(0)
+  })
+
+  test('that cannot be held make no plan', () => {
+    const { plan } = made({
+      pins: [
+        { kind: 'cut', id: 'whole supremes-style', atLeast: null, atMost: 1 },
+        { kind: 'cut', id: 'whole', atLeast: 500, atMost: null },
+      ],
+    })
+    expect(plan.status).toBe('refused')
+  })
+})
+
+test('other aims: fewest minutes, least thrown away, all bought ready', () => {
+  const { asked, plan, said } = made({ pins: [] })
+  const of = (aim: 'labour' | 'waste' | 'ready') => {
+    const other = planFor(aim, asked.request, solve, { seconds: 10 }) as OrderPlan
+    return { cost: other.cost.total, ...planTotals(other, goods, said) }
+  }
+  const cheapest = planTotals(plan, goods, said)
+  expect(of('labour').minutes).toBeLessThanOrEqual(cheapest.minutes)
+  expect(of('waste').thrownKilos).toBeLessThanOrEqual(cheapest.thrownKilos + 1e-9)
+  expect(of('ready').minutes).toBe(0)
+  for (const aim of ['labour', 'waste', 'ready'] as const)
+    expect(of(aim).cost).toBeGreaterThanOrEqual(plan.cost.total - 1e-6)
+})
+
+describe('in words', () => {
+  test('one sentence says what to buy and what to cut', () => {
+    const { lines } = made({ pins: [NO_READY] })
+    expect(planWords(lines, format, say)).toMatch(/^Buy 4 × Chicken on 03\. Cut 6 birds on 0[234]/)
+    expect(planWords({ ...lines, orders: [], cutting: [] }, format, say)).toBe(
+      'Nothing is to be bought and nothing to be cut',
+    )
+    expect(orderText(lines.orders[0] as never, { kitchen: 'Larch Halt', sayDay: say })).toBe(
+      'Ostravale Poultry Yard,\n\nplease deliver on 03:\n4 × Chicken\n\nLarch Halt',
+    )
+  })
+
+  test('a plan that is told before what stands beside it is the same plan', () => {
+    const asked = planRequest(draft(), goods, 'EUR')
+    const told: OrderPlan[] = []
+    const plan = planOrders(asked.request, solve, { seconds: 10, onPlan: (each) => told.push(each) })
+    expect(told).toHaveLength(1)
+    expect(told[0]?.cost).toEqual(plan.cost)
+    expect(told[0]).toMatchObject({ limits: [], beside: { allReady: null, allCut: null } })
+  })
+
+  test('limits, shortages and how sure it is', () => {
+    const limit = {
+      limit: 'labour',
+      name: null,
+      day: '2026-12-03',
+      oneMore: '60 minutes',
+      saves: 4,
+      shorter: 0,
+    } as const
+    expect(limitWords(limit, format, say)).toBe('One hour more at the board on 03 would save €4.00.')
+    expect(
+      limitWords({ ...limit, limit: 'minimum', name: 'Yard', day: null, saves: null, shorter: 1 }, format, say),
+    ).toBe('Yard without its minimum order would leave less short.')
+    expect(mendWords([limit, { ...limit, limit: 'delivery-day', name: 'Yard' }], say)).toBe(
+      'an hour more at the board on 03 and a delivery of Yard on 03 would mend it',
+    )
+    expect(mendWords([], say)).toBe('nothing that can be bought or cut gives it in time')
+    expect(provenWords({ status: 'within-gap', gap: 0.012 }, format)).toMatch(/^At most 1\.2\s% above the best/)
+    const uncut = [{ wholeId: 'x', name: 'Crate of six', units: 2, unitName: { one: 'bird', many: 'birds' } }]
+    expect(uncutWords({ uncut }, format)).toBe('2 birds of Crate of six stay uncut: packs are whole.')
+  })
+})

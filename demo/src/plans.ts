@@ -1,0 +1,72 @@
+import type { Product } from '@fleam/contract'
+import { addDays, type PlanDraft } from '@fleam/core'
+
+/** A plan as the demo has it: its days from today on, covers of its days, and who eats what of them. */
+export interface PlanScript {
+  name: string
+  fromInDays: number
+  days: number
+  /** Covers by the day of the plan, the first is 0. */
+  covers: Readonly<Record<number, number>>
+  /** Share of the covers by the product's name. */
+  menu: Readonly<Record<string, number>>
+  /** Accepted, and its first days lie behind. */
+  isAccepted: boolean
+}
+
+/** Four services of a usual week, half of them over. */
+const WEEK: PlanScript = {
+  name: 'The week',
+  fromInDays: -2,
+  days: 7,
+  covers: { 1: 58, 2: 64, 3: 76, 4: 62 },
+  menu: {
+    'Chicken: supremes': 0.22,
+    'Arctic char or salmon: portions': 0.2,
+    'Duck: breasts': 0.16,
+    'Beef tenderloin: centre steaks': 0.12,
+    'Lamb rack: frenched racks': 0.05,
+  },
+  isAccepted: true,
+}
+
+/** 180 kg of turkey over two days: twenty birds of nine kilos. */
+const FEAST: PlanScript = {
+  name: 'The feast of the first snow',
+  fromInDays: 9,
+  days: 4,
+  covers: { 2: 180, 3: 180 },
+  menu: { 'Turkey: breasts, boneless': 0.66, 'Turkey: thighs, boneless': 0.33 },
+  isAccepted: false,
+}
+
+export const PLANS: readonly PlanScript[] = [WEEK, FEAST]
+
+/** A plan as a chef would have said it. */
+export function draftOf(
+  { fromInDays, days, covers, menu }: PlanScript,
+  products: readonly Pick<Product, 'id' | 'name'>[],
+  today: string,
+): PlanDraft {
+  const from = addDays(today, fromInDays)
+  const idOf = (name: string) => {
+    const product = products.find((each) => each.name === name)
+    if (!product) throw new Error(`The demo kitchen has no product '${name}'`)
+    return product.id
+  }
+  return {
+    from,
+    days,
+    covers: Object.entries(covers).map(([at, each]) => ({ day: addDays(from, Number(at)), covers: each })),
+    menu: Object.entries(menu).map(([name, share]) => ({ productId: idOf(name), share })),
+    portions: [],
+    hours: [],
+    deliveries: [],
+    stock: [],
+    lotsLeft: [],
+    changes: [],
+    pins: [],
+    coldSpace: null,
+    service: 0.5,
+  }
+}

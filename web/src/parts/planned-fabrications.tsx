@@ -1,0 +1,138 @@
+import type { LotTrace, PlannedFabrication } from '@fleam/contract'
+import { unitsFromLot } from '@fleam/core'
+import { useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link, useNavigate } from 'react-router-dom'
+import { v7 as newId } from 'uuid'
+import { getJson } from '../data/api.ts'
+import { useKitchen } from '../data/kitchen-context.ts'
+import { kitchenPath } from '../data/paths.ts'
+import { usePlanned, useUpdatePlanned } from '../data/planning-queries.ts'
+import { useCooks, useItems, useStartPlanned } from '../data/queries.ts'
+import { dayIn, dayWords } from './dates.ts'
+import css from './planned-fabrications.module.css'
+import { Failed } from './states.tsx'
+import { useFormat } from './use-format.ts'
+
+/** What accepted plans have for the bench until a day: one touch starts each. */
+export function PlannedFabrications({ until }: { until: string }) {
+  const planned = usePlanned()
+  const due = (planned.data ?? []).filter(({ day }) => day <= until)
+  if (due.length === 0) return null
+  return (
+    <section aria-labelledby="planned">
+      <h2 id="planned">Planned</h2>
+      <ul className={css.planned}>
+        {due.map((each) => (
+          <PlannedRow key={each.id} planned={each} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function PlannedRow({ planned }: { planned: PlannedFabrication }) {
+  const { timeZone } = useKitchen()
+  const format = useFormat()
+  const items = useItems()
+  const cooks = useCooks()
+  const update = useUpdatePlanned()
+  const begin = useBegin(planned)
+  const { id, style, item, units, day, cookId, minutes, isDropped, lotId } = planned
+  const unitName = items.data?.find((each) => each.id === planned.itemId)?.unitName
+  const today = dayIn(timeZone, new Date())
+  const said = `${units} ${units === 1 ? (unitName?.one ?? '') : (unitName?.many ?? '')}`
+  return (
+    <li>
+      <div>
+        <strong>
+          {said} of {item}
+        </strong>{' '}
+        for {style.toLowerCase()}
+        <br />
+        <span className="quiet">
+          <span className={day < today ? css.late : ''}>{dayWords(day)}</span> · {format.quantity(minutes, 'minutes')} ·{' '}
+          {lotId === null ? 'waits for its delivery' : <Link to={`/buying/lots/${lotId}`}>from its lot</Link>} ·{' '}
+          <Link to={`/plan/${planned.planId}`}>{planned.plan}</Link>
+        </span>
+      </div>
+      <Form.Select
+        aria-label={`Who cuts ${said} of ${item}`}
+        value={cookId ?? ''}
+        disabled={update.isPending}
+        onChange={(event) => update.mutate({ plannedId: id, cookId: event.target.value || null, isDropped })}
+      >
+        <option value="">who cuts?</option>
+        {(cooks.data ?? []).map((cook) => (
+          <option key={cook.id} value={cook.id}>
+            {cook.name}
+          </option>
+        ))}
+      </Form.Select>
+      {lotId === null ? (
+        <Link className="btn btn-outline-dark" to={`/bench?planned=${id}`}>
+          Start without a lot …
+        </Link>
+      ) : (
+        <Button variant="outline-dark" disabled={begin.isPending} onClick={begin.start}>
+          Start
+        </Button>
+      )}
+      <Button
+        size="sm"
+        variant="link"
+        disabled={update.isPending}
+        aria-label={`Do not cut ${said} of ${item} after all`}
+        onClick={() => update.mutate({ plannedId: id, cookId, isDropped: true })}
+      >
+        not after all
+      </Button>
+      {begin.error || update.isError ? <Failed error={begin.error ?? update.error} /> : null}
+    </li>
+  )
+}
+
+/** Starts a planned fabrication with its lot: style, number, weights, price and cook are there. */
+function useBegin(planned: PlannedFabrication) {
+  const kitchen = useKitchen()
+  const navigate = useNavigate()
+  const start = useStartPlanned()
+  const [failure, setFailure] = useState<unknown>(null)
+  const [isAsking, setAsking] = useState(false)
+  // Touched again after a failure it is the same record.
+  const [fabricationId] = useState(() => newId())
+  const begin = async () => {
+    setAsking(true)
+    setFailure(null)
+    try {
+      const { lot, usedWeight } = await getJson<LotTrace>(`${kitchenPath(kitchen.id)}/lots/${planned.lotId}`)
+      const bought = unitsFromLot(lot, usedWeight, planned.units)
+      if (!bought || lot.standing !== 'accepted') {
+        // Something has to be said first: the form asks for it.
+        navigate(`/bench?planned=${planned.id}${bought ? `&lot=${lot.id}` : ''}`)
+        return
+      }
+      const now = new Date()
+      const { record } = await start.mutateAsync({
+        id: fabricationId,
+        styleId: planned.styleId,
+        units: planned.units,
+        purchase: { ...bought, pieces: planned.units },
+        cookId: planned.cookId,
+        supplierId: lot.supplierId,
+        lot: lot.code,
+        lotId: lot.id,
+        plannedId: planned.id,
+        date: dayIn(kitchen.timeZone, now),
+        startedAt: now.toISOString(),
+      })
+      navigate(`/bench/${record.id}`)
+    } catch (error) {
+      setFailure(error)
+    } finally {
+      setAsking(false)
+    }
+  }
+  return { start: () => void begin(), isPending: isAsking, error: failure }
+}

@@ -1,0 +1,147 @@
+import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract'
+import { explainPlanCost, planLines, planRequest, planWords } from '@fleam/core'
+import { useMemo } from 'react'
+import Button from 'react-bootstrap/Button'
+import Table from 'react-bootstrap/Table'
+import { Link } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useAcceptPlan } from '../../data/planning-queries.ts'
+import { arrivedWords } from '../../parts/arrived-words.ts'
+import { dayWords } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { Failed } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import css from './plan.module.css'
+import { PlanDetails } from './plan-details.tsx'
+
+type Accepted = NonNullable<Plan['accepted']>
+
+/** A plan that was accepted: what it said, what came, and what was really cut. */
+export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepted }) {
+  const format = useFormat()
+  const { currency } = useKitchen()
+  const { withdraw } = useAcceptPlan(plan.id)
+  const { draft, goods, answer, expected, planned } = accepted
+  const basis = useMemo(() => ({ draft, goods, asked: planRequest(draft, goods, currency) }), [draft, goods, currency])
+  const lines = useMemo(() => planLines(answer, goods, draft), [answer, goods, draft])
+  return (
+    <div className="room">
+      <p className={css.back}>
+        <Link to="/plan">All plans</Link>
+      </p>
+      <div className="room-heading">
+        <h1>{plan.name}</h1>
+        <Button variant="outline-dark" disabled={withdraw.isPending} onClick={() => withdraw.mutate(plan.version)}>
+          Take the acceptance back
+        </Button>
+      </div>
+      {withdraw.isError ? <Failed error={withdraw.error} /> : null}
+      <p className={css.sentence}>
+        {planWords(lines, format, dayWords)}:{' '}
+        <OpenFigure explain={() => explainPlanCost(answer, basis.asked, 'total')} format={format}>
+          {format.money(answer.cost.total)}
+        </OpenFigure>
+        .
+      </p>
+      <Expected lines={expected} />
+      <PlannedAndReal planned={planned} />
+      <PlanDetails plan={answer} basis={basis} isWhole />
+    </div>
+  )
+}
+
+function Expected({ lines }: { lines: readonly ExpectedLine[] }) {
+  if (lines.length === 0) return null
+  return (
+    <section aria-labelledby="plan-expected">
+      <h2 id="plan-expected">What came</h2>
+      <ul>
+        {lines.map((line) => {
+          const { words, isShort } = arrivedWords(line)
+          return (
+            <li key={line.id}>
+              {dayWords(line.day)}, {line.supplier}: {line.packs} × {line.name}.{' '}
+              <span className={isShort ? css.short : 'quiet'}>{words}</span>{' '}
+              {line.lots.map(({ id, code }) => (
+                <Link key={id} to={`/buying/lots/${id}`}>
+                  lot {code ?? 'without a number'}
+                </Link>
+              ))}
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+/** Planned beside real: portions, minutes and money of each fabrication. */
+function PlannedAndReal({ planned }: { planned: readonly PlannedFabrication[] }) {
+  const format = useFormat()
+  if (planned.length === 0) return null
+  const beside = (plan: number, real: number | undefined, word: (value: number) => string) => (
+    <td className="number">
+      {real === undefined ? <span className="quiet">–</span> : word(real)}
+      <br />
+      <span className="quiet">planned {word(plan)}</span>
+    </td>
+  )
+  return (
+    <section aria-labelledby="plan-real">
+      <h2 id="plan-real">Planned and real</h2>
+      <div className="table-responsive">
+        <Table className="list-table">
+          <thead>
+            <tr>
+              <th scope="col">Day</th>
+              <th scope="col">What</th>
+              <th scope="col" className="number">
+                How many
+              </th>
+              <th scope="col" className="number">
+                Portions
+              </th>
+              <th scope="col" className="number">
+                Minutes
+              </th>
+              <th scope="col" className="number">
+                Cost
+              </th>
+              <th scope="col">Now</th>
+            </tr>
+          </thead>
+          <tbody>
+            {planned.map((each) => {
+              const portions = each.portions.reduce((sum, { quantity }) => sum + quantity, 0)
+              const real = each.real?.portions.reduce((sum, { quantity }) => sum + quantity, 0)
+              return (
+                <tr key={each.id}>
+                  <td>{dayWords(each.day)}</td>
+                  <th scope="row">
+                    {each.item}: {each.style}
+                  </th>
+                  {beside(each.units, each.real?.units, (value) => format.quantity(value, 'count'))}
+                  {beside(portions, real, (value) => format.quantity(value, 'count'))}
+                  {beside(each.minutes, each.real?.minutes, (value) => format.quantity(value, 'minutes'))}
+                  {beside(each.money, each.real?.money, format.money)}
+                  <td>
+                    <State planned={each} />
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </Table>
+      </div>
+    </section>
+  )
+}
+
+function State({ planned: { fabricationId, real, isDropped } }: { planned: PlannedFabrication }) {
+  if (fabricationId === null) return <span className="quiet">{isDropped ? 'not cut after all' : 'waits'}</span>
+  return real?.isClosed ? (
+    <Link to={`/verdict/${fabricationId}`}>finished</Link>
+  ) : (
+    <Link to={`/bench/${fabricationId}`}>on the board</Link>
+  )
+}

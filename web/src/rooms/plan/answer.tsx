@@ -1,0 +1,227 @@
+import {
+  explainPlanCost,
+  limitWords,
+  type OrderPlan,
+  PLAN_AIMS,
+  type PlanAim,
+  planLines,
+  planTotals,
+  planWords,
+  provenWords,
+  uncutWords,
+} from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import Table from 'react-bootstrap/Table'
+import { dayWords } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
+import { useFormat } from '../../parts/use-format.ts'
+import css from './plan.module.css'
+import type { Made, PlanRun } from './use-plan-run.ts'
+import { SECONDS } from './use-seconds.ts'
+
+interface AnswerProps {
+  run: PlanRun
+  /** The plan that is shown: for one of the aims. */
+  shown: OrderPlan | null
+  aim: PlanAim
+  onAim: (aim: PlanAim) => void
+  seconds: number
+  onSeconds: (seconds: number) => void
+}
+
+/** First a sentence; then what else could be done, and how sure it is. */
+export function Answer({ run, shown, aim, onAim, seconds, onSeconds }: AnswerProps) {
+  const { made, state, failure } = run
+  return (
+    <section aria-label="Answer" className={state === 'running' && made ? css.stale : ''}>
+      {made && shown ? <Sentence made={made} shown={shown} /> : null}
+      {state === 'waiting' && !made ? (
+        <p className="quiet">Say below who eats what: then it is told what to buy and what to cut.</p>
+      ) : null}
+      {state === 'failed' ? (
+        <p className="refusal" role="alert">
+          The plan could not be made: {failure}
+        </p>
+      ) : null}
+      <Running run={run} seconds={seconds} onSeconds={onSeconds} />
+      {made && made.plan.status !== 'refused' ? <Aims made={made} aim={aim} onAim={onAim} /> : null}
+    </section>
+  )
+}
+
+function Sentence({ made, shown }: { made: Made; shown: OrderPlan }) {
+  const format = useFormat()
+  if (shown.status === 'refused') {
+    return (
+      <p className="verdict-sentence" role="status">
+        No plan keeps to all of this: what is pinned, or what stands in the cold already, asks for more than there is.
+      </p>
+    )
+  }
+  const lines = planLines(shown, made.goods, made.draft)
+  const ready = made.plan.beside.allReady
+  const less = ready === null ? null : ready - shown.cost.total
+  const money = (
+    <OpenFigure explain={() => explainPlanCost(shown, made.asked, 'total')} format={format}>
+      {format.money(shown.cost.total)}
+    </OpenFigure>
+  )
+  const short = lines.short.map(
+    ({ product, quantity, day }) => `${format.quantity(quantity, 'count')} of ${product} on ${dayWords(day)}`,
+  )
+  return (
+    <>
+      <p className={css.sentence}>
+        {planWords(lines, format, dayWords)}: {money}
+        {less === null
+          ? '.'
+          : less >= 0
+            ? `, ${format.money(less)} less than buying all of it ready.`
+            : `, ${format.money(-less)} more than buying all of it ready.`}{' '}
+        {uncutWords(lines, format)}
+      </p>
+      {short.length > 0 ? <p className={css.short}>Short: {short.join(', ')}.</p> : null}
+      <p className="quiet">{provenWords(shown, format)}</p>
+    </>
+  )
+}
+
+/** How far the solver is, what it may take, and the way to stop it. */
+function Running({ run, seconds, onSeconds }: { run: PlanRun; seconds: number; onSeconds: (seconds: number) => void }) {
+  const format = useFormat()
+  const { state, progress } = run
+  const isRunning = state === 'running' || state === 'beside'
+  const known = progress && Number.isFinite(progress.best) && Number.isFinite(progress.bound)
+  return (
+    <div className={css.running}>
+      <span role="status">
+        {state === 'running'
+          ? known
+            ? `Best so far ${format.money(progress.best)}, not below ${format.money(progress.bound)}: ${format.share(Math.min(1, progress.gap))} between.`
+            : 'Making the plan …'
+          : state === 'beside'
+            ? 'Trying what else could be done …'
+            : state === 'stopped'
+              ? 'Stopped.'
+              : ''}
+      </span>
+      {isRunning ? (
+        <Button size="sm" variant="outline-dark" onClick={run.stop}>
+          Stop
+        </Button>
+      ) : null}
+      {state === 'stopped' || state === 'failed' ? (
+        <Button size="sm" variant="outline-dark" onClick={run.again}>
+          Make it again
+        </Button>
+      ) : null}
+      <Form.Group controlId="plan-seconds" className={css.seconds}>
+        <Form.Label>Look for at most</Form.Label>
+        <Form.Select value={seconds} onChange={(event) => onSeconds(Number(event.target.value))}>
+          {SECONDS.map((each) => (
+            <option key={each} value={each}>
+              {each} s
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+    </div>
+  )
+}
+
+const AIM_WORDS: Readonly<Record<PlanAim, string>> = {
+  cost: 'Cheapest',
+  labour: 'Least labour',
+  waste: 'Least waste',
+  ready: 'All bought ready',
+}
+
+/** The same demand met otherwise, side by side; a touch shows one of them below. */
+function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: PlanAim) => void }) {
+  const format = useFormat()
+  return (
+    <div className="table-responsive">
+      <Table className={`list-table ${css.aims}`}>
+        <thead>
+          <tr>
+            <th scope="col">Plan</th>
+            <th scope="col" className="number">
+              Cost
+            </th>
+            <th scope="col" className="number">
+              At the board
+            </th>
+            <th scope="col" className="number">
+              Thrown away
+            </th>
+            <th scope="col" className="number">
+              Portions short
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {PLAN_AIMS.map((each) => {
+            const plan = each === 'cost' ? made.plan : made.aims[each]
+            const totals = plan && planTotals(plan, made.goods, made.draft)
+            return (
+              <tr key={each} aria-current={each === aim ? 'true' : undefined}>
+                <th scope="row">
+                  {plan && plan.status !== 'refused' ? (
+                    <Form.Check
+                      type="radio"
+                      name="aim"
+                      id={`aim-${each}`}
+                      label={AIM_WORDS[each]}
+                      checked={each === aim}
+                      onChange={() => onAim(each)}
+                    />
+                  ) : (
+                    AIM_WORDS[each]
+                  )}
+                </th>
+                {plan && totals && plan.status !== 'refused' ? (
+                  <>
+                    <td className="number">
+                      <OpenFigure explain={() => explainPlanCost(plan, made.asked, 'total')} format={format}>
+                        {format.money(plan.cost.total)}
+                      </OpenFigure>
+                    </td>
+                    <td className="number">{format.quantity(totals.minutes, 'minutes')}</td>
+                    <td className="number">{format.weight(totals.thrownKilos * 1000)}</td>
+                    <td className="number">{format.quantity(totals.short, 'count')}</td>
+                  </>
+                ) : (
+                  <td colSpan={4} className="quiet number">
+                    {plan === undefined ? '…' : 'cannot be done'}
+                  </td>
+                )}
+              </tr>
+            )
+          })}
+        </tbody>
+      </Table>
+    </div>
+  )
+}
+
+/** Limits that are used up, and what more of each would bring. */
+export function Limits({ plan, isWhole }: { plan: OrderPlan; isWhole: boolean }) {
+  const format = useFormat()
+  return (
+    <section aria-labelledby="plan-limits">
+      <h2 id="plan-limits">What holds it back</h2>
+      {plan.limits.length === 0 ? (
+        <p className="quiet">
+          {isWhole ? 'Nothing that could be tried in the time would save anything.' : 'Being tried …'}
+        </p>
+      ) : (
+        <ul>
+          {plan.limits.map((limit) => (
+            <li key={`${limit.limit} ${limit.name} ${limit.day}`}>{limitWords(limit, format, dayWords)}</li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}

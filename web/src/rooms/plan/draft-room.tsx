@@ -1,0 +1,124 @@
+import type { Plan } from '@fleam/contract'
+import type { PlanAim, PlanGoods } from '@fleam/core'
+import { useEffect, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
+import { Link, useNavigate } from 'react-router-dom'
+import { useAcceptPlan, useDeletePlan, usePlanGoods } from '../../data/planning-queries.ts'
+import { DayField } from '../../parts/day-field.tsx'
+import { NumberField } from '../../parts/number-field.tsx'
+import { Failed, Loading } from '../../parts/states.tsx'
+import { warmPlanner } from '../../workers/plan-client.ts'
+import { Answer } from './answer.tsx'
+import { DemandTable } from './demand-table.tsx'
+import css from './plan.module.css'
+import { PlanDetails } from './plan-details.tsx'
+import { RestsOn } from './rests-on/rests-on.tsx'
+import { ServiceLevel } from './service-level.tsx'
+import { type DraftState, usePlanDraft } from './use-plan-draft.ts'
+import { usePlanRun } from './use-plan-run.ts'
+import { useSeconds } from './use-seconds.ts'
+
+const MAX_DAYS = 14
+
+/** A plan while it is made: who eats what, the answer, and everything that it rests on. */
+export function DraftRoom({ plan }: { plan: Plan }) {
+  const state = usePlanDraft(plan)
+  const goods = usePlanGoods(state.draft.menu.map(({ productId }) => productId))
+  useEffect(warmPlanner, [])
+  return (
+    <div className="room">
+      <Heading state={state} planId={plan.id} />
+      {state.saving === 'failed' ? <Failed error={state.error} retry={state.retry} /> : null}
+      {goods.isError && !goods.data ? <Failed error={goods.error} retry={() => void goods.refetch()} /> : null}
+      {goods.data ? (
+        <Planned plan={plan} state={state} goods={goods.data} />
+      ) : (
+        <Loading what="prices, yields and what is in the cold" />
+      )}
+    </div>
+  )
+}
+
+function Heading({ state, planId }: { state: DraftState; planId: string }) {
+  const remove = useDeletePlan()
+  const navigate = useNavigate()
+  const { name, draft, change, rename, saving } = state
+  return (
+    <>
+      <p className={css.back}>
+        <Link to="/plan">All plans</Link>
+        <span className="quiet" role="status">
+          {saving === 'kept' ? 'kept' : saving === 'failed' ? 'not kept' : 'keeping …'}
+        </span>
+      </p>
+      <div className={css.heading}>
+        <Form.Group controlId="plan-name">
+          <Form.Label>Plan</Form.Label>
+          <Form.Control maxLength={120} value={name} onChange={(event) => rename(event.target.value)} />
+        </Form.Group>
+        <DayField label="First day" value={draft.from} onChange={(from) => from && change({ from })} />
+        <NumberField
+          label="Days"
+          value={draft.days}
+          min={1}
+          max={MAX_DAYS}
+          onChange={(days, isValid) => {
+            if (isValid && days !== null && Number.isInteger(days)) change({ days })
+          }}
+        />
+        <Button
+          variant="outline-dark"
+          disabled={remove.isPending}
+          onClick={() => remove.mutate(planId, { onSuccess: () => navigate('/plan') })}
+        >
+          Delete this plan
+        </Button>
+      </div>
+      {remove.isError ? <Failed error={remove.error} /> : null}
+    </>
+  )
+}
+
+function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods: PlanGoods }) {
+  const { draft, change } = state
+  const [seconds, setSeconds] = useSeconds()
+  const run = usePlanRun({ draft, goods, seconds })
+  const [aim, setAim] = useState<PlanAim>('cost')
+  const { accept } = useAcceptPlan(plan.id)
+  const { made } = run
+  const shown = made && (aim === 'cost' ? made.plan : (made.aims[aim] ?? made.plan))
+  const canAccept = made !== null && shown !== null && shown.status !== 'refused' && state.saving === 'kept'
+  return (
+    <>
+      <Answer run={run} shown={shown} aim={aim} onAim={setAim} seconds={seconds} onSeconds={setSeconds} />
+      {made && shown && shown.status !== 'refused' ? (
+        <>
+          <p className={css.accept}>
+            <Button
+              className="main-action"
+              disabled={!canAccept || accept.isPending}
+              onClick={() =>
+                accept.mutate({ version: state.version, draft: made.draft, goods: made.goods, answer: shown })
+              }
+            >
+              Accept this plan
+            </Button>
+            <span className="quiet">
+              Its orders are then expected at the door, and what it cuts waits at the bench.
+            </span>
+          </p>
+          {accept.isError ? <Failed error={accept.error} /> : null}
+        </>
+      ) : null}
+      <DemandTable draft={draft} goods={goods} change={change} />
+      {made && shown && shown.status !== 'refused' ? (
+        <>
+          <PlanDetails plan={shown} basis={made} isWhole={made.isWhole} pins={draft.pins} setPin={state.setPin} />
+          <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
+        </>
+      ) : null}
+      <RestsOn state={state} goods={goods} />
+    </>
+  )
+}

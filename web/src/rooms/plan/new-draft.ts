@@ -1,0 +1,34 @@
+import type { PlanRow } from '@fleam/contract'
+import { addDays, daysBetween, draftLater, type PlanDraft } from '@fleam/core'
+
+const WEEK = 7
+
+/** A plan of the week from a day on that nobody has said anything of. */
+export const emptyDraft = (from: string): PlanDraft => ({
+  from,
+  days: WEEK,
+  covers: [],
+  menu: [],
+  portions: [],
+  hours: [],
+  deliveries: [],
+  stock: [],
+  lotsLeft: [],
+  changes: [],
+  pins: [],
+  coldSpace: null,
+  service: 0.5,
+})
+
+/** The same plan again, whole weeks later, on the first day of its kind that is not before `from`. */
+export function againFrom(draft: PlanDraft, from: string): PlanDraft {
+  const weeks = Math.max(1, Math.ceil(daysBetween(draft.from, from) / WEEK))
+  return draftLater(draft, addDays(draft.from, weeks * WEEK), weeks * WEEK)
+}
+
+/** The first day that no plan covers, at the earliest tomorrow. */
+export function nextFrom(rows: readonly Pick<PlanRow, 'from' | 'days' | 'acceptedAt'>[], today: string): string {
+  const tomorrow = addDays(today, 1)
+  const until = rows.flatMap(({ from, days, acceptedAt }) => (acceptedAt === null ? [] : [addDays(from, days)]))
+  return [tomorrow, ...until].sort().at(-1) as string
+}

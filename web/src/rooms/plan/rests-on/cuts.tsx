@@ -1,0 +1,80 @@
+import type { ChangeableField, PlanGoods } from '@fleam/core'
+import Table from 'react-bootstrap/Table'
+import { useKitchen } from '../../../data/kitchen-context.ts'
+import css from '../plan.module.css'
+import { Heads, type RestsOnProps, ValueCell } from './value-cell.tsx'
+
+/** What each way to cut gives of one, how long it takes, and whose figures these are. */
+export function Cuts({ state, goods }: RestsOnProps) {
+  const { currency } = useKitchen()
+  const productOf = (id: string) => goods.products.find((product) => product.id === id)
+  if (goods.cuts.length === 0) return <p className="quiet">No priced article gives what is on the menu.</p>
+  return (
+    <div className="table-responsive">
+      <Table className="list-table">
+        <Heads
+          words={['Cut', 'Gives of one', 'Minutes', 'Laying out', `Bags, ${currency}`, 'Days of rest', 'Most a day']}
+        />
+        <tbody>
+          {goods.cuts.map((cut) => {
+            const of = (field: ChangeableField) => ({ kind: 'cut', id: cut.id, field }) as const
+            const portions = cut.yields.filter(({ productId }) => productOf(productId)?.unit === 'portion')
+            return (
+              <tr key={cut.id}>
+                <th scope="row">{cut.name}</th>
+                <td>
+                  <Table className={css.inner}>
+                    <tbody>
+                      {portions.map((each) => (
+                        <tr key={each.productId}>
+                          <td>
+                            {productOf(each.productId)?.name}
+                            <span className="quiet"> {spreadWords(each)}</span>
+                          </td>
+                          <ValueCell
+                            state={state}
+                            of={{ kind: 'yield', id: cut.id, productId: each.productId, field: 'quantity' }}
+                            known={each.quantity}
+                            label={`Portions of ${productOf(each.productId)?.name} from ${cut.name}`}
+                          />
+                        </tr>
+                      ))}
+                    </tbody>
+                  </Table>
+                </td>
+                <ValueCell state={state} of={of('minutes')} known={cut.minutes} label={`Minutes of ${cut.name}`} />
+                <ValueCell state={state} of={of('setUp')} known={cut.setUp} label={`Laying out for ${cut.name}`} />
+                <ValueCell
+                  state={state}
+                  of={of('consumables')}
+                  known={cut.consumables}
+                  label={`Bags for ${cut.name}`}
+                />
+                <ValueCell
+                  state={state}
+                  of={of('restDays')}
+                  known={cut.restDays}
+                  label={`Days of rest of ${cut.name}`}
+                  wholeFrom={0}
+                />
+                <ValueCell
+                  state={state}
+                  of={of('mostPerDay')}
+                  known={null}
+                  label={`Most a day of ${cut.name}`}
+                  wholeFrom={0}
+                />
+              </tr>
+            )
+          })}
+        </tbody>
+      </Table>
+    </div>
+  )
+}
+
+/** Whose spread makes it safe. */
+function spreadWords({ spread, tests }: PlanGoods['cuts'][number]['yields'][number]): string {
+  if (spread === 'own') return `${tests} records`
+  return spread === 'pooled' ? 'spread of the item’s styles' : 'planned at its mean'
+}

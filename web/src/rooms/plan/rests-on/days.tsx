@@ -1,0 +1,87 @@
+import { comesOn, daysOf, hoursOn, rateOf } from '@fleam/core'
+import Form from 'react-bootstrap/Form'
+import Table from 'react-bootstrap/Table'
+import { dayWords } from '../../../parts/dates.ts'
+import { NumberField } from '../../../parts/number-field.tsx'
+import { useFormat } from '../../../parts/use-format.ts'
+import css from '../plan.module.css'
+import { Heads, type RestsOnProps, SOURCE_WORDS, ValueCell } from './value-cell.tsx'
+
+/** Which supplier comes on which day, and the hours at the board. */
+export function Days({ state, goods }: RestsOnProps) {
+  const format = useFormat()
+  const { draft, change } = state
+  const days = daysOf(draft)
+  const setHours = (day: string, hours: number | null) => {
+    const others = draft.hours.filter((each) => each.day !== day)
+    change({ hours: hours === null ? others : [...others, { day, hours }] })
+  }
+  const setComes = (supplierId: string, day: string, comes: boolean) => {
+    const others = draft.deliveries.filter((each) => each.supplierId !== supplierId || each.day !== day)
+    change({ deliveries: [...others, { supplierId, day, comes }] })
+  }
+  return (
+    <div className="table-responsive">
+      <Table className="list-table">
+        <Heads words={['', ...days.map((day) => dayWords(day)), 'Charge', 'Minimum']} />
+        <tbody>
+          {goods.suppliers.map((supplier) => (
+            <tr key={supplier.id}>
+              <th scope="row">
+                {supplier.name}
+                <span className="quiet"> {supplier.deliveryDays === null ? 'any day, assumed' : ''}</span>
+              </th>
+              {days.map((day) => (
+                <td key={day}>
+                  <Form.Check
+                    id={`comes-${supplier.id}-${day}`}
+                    aria-label={`${supplier.name} comes on ${dayWords(day)}`}
+                    checked={comesOn(draft, supplier, day)}
+                    onChange={(event) => setComes(supplier.id, day, event.target.checked)}
+                  />
+                </td>
+              ))}
+              <ValueCell
+                state={state}
+                of={{ kind: 'supplier', id: supplier.id, field: 'charge' }}
+                known={supplier.charge}
+                label={`Delivery charge of ${supplier.name}`}
+              />
+              <ValueCell
+                state={state}
+                of={{ kind: 'supplier', id: supplier.id, field: 'minimum' }}
+                known={supplier.minimum}
+                label={`Minimum order of ${supplier.name}`}
+              />
+            </tr>
+          ))}
+          <tr>
+            <th scope="row">
+              Hours at the board
+              <span className="quiet"> at {format.money(rateOf(goods))} an hour</span>
+            </th>
+            {days.map((day) => {
+              const said = draft.hours.find((each) => each.day === day)
+              const usual = hoursOn(goods.cooks, day)
+              return (
+                <td key={day} className={css.value}>
+                  <NumberField
+                    label={`Hours at the board on ${dayWords(day)}`}
+                    isLabelHidden
+                    value={said?.hours ?? usual.value}
+                    max={1200}
+                    hint={SOURCE_WORDS[said ? 'plan' : usual.source]}
+                    onChange={(hours, isValid) => {
+                      if (isValid) setHours(day, hours)
+                    }}
+                  />
+                </td>
+              )
+            })}
+            <td colSpan={2} />
+          </tr>
+        </tbody>
+      </Table>
+    </div>
+  )
+}

@@ -1,0 +1,73 @@
+import type { Plan } from '@fleam/contract'
+import type { ChangeableField, ChangeableKind, DraftPin, PlanDraft } from '@fleam/core'
+import { useEffect, useRef, useState } from 'react'
+import { useUpdatePlan } from '../../data/planning-queries.ts'
+
+const SAVE_AFTER_MS = 600
+
+export interface DraftState {
+  name: string
+  draft: PlanDraft
+  rename: (name: string) => void
+  change: (part: Partial<PlanDraft>) => void
+  /** Says a value for this plan alone; null takes it back. */
+  setValue: (
+    of: { kind: ChangeableKind; id: string; productId?: string; field: ChangeableField },
+    value: number | null,
+  ) => void
+  /** Pins something, or lets it go again where nothing is held. */
+  setPin: (pin: DraftPin) => void
+  saving: 'kept' | 'changed' | 'saving' | 'failed'
+  error: unknown
+  retry: () => void
+  version: number
+}
+
+/** A plan while it is worked on: every change stands at once and is kept a moment later. */
+export function usePlanDraft(plan: Plan): DraftState {
+  const [said, setSaid] = useState({ name: plan.name, draft: plan.draft })
+  const [kept, setKept] = useState(said)
+  const version = useRef(plan.version)
+  const update = useUpdatePlan(plan.id)
+  const { mutate, isPending, isError } = update
+  const isChanged = said !== kept
+  useEffect(() => {
+    if (!isChanged || isPending || isError) return
+    const timer = setTimeout(() => {
+      mutate(
+        { ...said, name: said.name.trim() || plan.name, version: version.current },
+        {
+          onSuccess: (saved) => {
+            version.current = saved.version
+            setKept(said)
+          },
+        },
+      )
+    }, SAVE_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [said, isChanged, isPending, isError, mutate, plan.name])
+  const change = (part: Partial<PlanDraft>) => setSaid((before) => ({ ...before, draft: { ...before.draft, ...part } }))
+  return {
+    ...said,
+    rename: (name) => setSaid((before) => ({ ...before, name })),
+    change,
+    setValue: ({ kind, id, productId = null, field }, value) =>
+      setSaid((before) => {
+        const others = before.draft.changes.filter(
+          (each) => !(each.kind === kind && each.id === id && each.field === field && each.productId === productId),
+        )
+        const changes = value === null ? others : [...others, { kind, id, productId, field, value }]
+        return { ...before, draft: { ...before.draft, changes } }
+      }),
+    setPin: (pin) =>
+      setSaid((before) => {
+        const others = before.draft.pins.filter(({ kind, id }) => kind !== pin.kind || id !== pin.id)
+        const pins = pin.atLeast === null && pin.atMost === null ? others : [...others, pin]
+        return { ...before, draft: { ...before.draft, pins } }
+      }),
+    saving: isPending ? 'saving' : isError ? 'failed' : isChanged ? 'changed' : 'kept',
+    error: update.error,
+    retry: () => update.reset(),
+    version: version.current,
+  }
+}
