@@ -201,6 +201,7 @@ export {
   scaleStatus,
   standInLoad,
 } from './scale-line.ts'
+export { SCHEDULE_FORMAT, schedule, scheduleRequest } from './schedule.ts'
 export type {
   CautionOverride,
   Container,

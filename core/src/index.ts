@@ -359,7 +359,6 @@ export type {
   PlanTotals,
   PlanWhole,
   PlanYield,
-  Programme,
   ProgrammeProgress,
   SolveMixed,
   UseSource,
@@ -384,6 +383,7 @@ export {
   orderPlanModel,
   PLAN_AIMS,
   PLAN_COST_PARTS,
+  Programme,
   planFor,
   planLines,
   plannedWork,
@@ -539,6 +539,22 @@ export {
   stockInOrder,
   unitsFromLot,
 } from './receiving/index.ts'
+export type {
+  CleanDown,
+  HeldTask,
+  Impossible,
+  PlacedTask,
+  Schedule,
+  ScheduleAfter,
+  ScheduleCook,
+  ScheduleCost,
+  ScheduleOptions,
+  ScheduleRequest,
+  ScheduleSpecies,
+  ScheduleStation,
+  ScheduleTask,
+} from './scheduling/index.ts'
+export { planSchedule } from './scheduling/index.ts'
 export { median, summarise } from './statistics/index.ts'
 export type {
   Chosen,

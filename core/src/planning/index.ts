@@ -76,6 +76,6 @@ export type {
 } from './order-plan.ts'
 export type { PlanOptions } from './plan-orders.ts'
 export { planFor, planOrders } from './plan-orders.ts'
-export type { Programme, ProgrammeProgress, SolveMixed } from './programme.ts'
-export { solveMixedWith } from './programme.ts'
+export type { ProgrammeProgress, SolveMixed } from './programme.ts'
+export { Programme, solveMixedWith } from './programme.ts'
 export { solvePlan as solveOrderPlan } from './solve-plan.ts'

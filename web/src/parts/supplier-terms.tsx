@@ -48,7 +48,7 @@ function TermsRow({ supplier, others }: TermsRowProps) {
   const put = useUpdateSupplier()
   const form = useForm<z.infer<typeof terms>>({
     resolver: zodResolver(terms),
-    defaultValues: { ...supplier, address: supplier.address ?? '' },
+    defaultValues: { ...supplier, address: supplier.address ?? '', deliveryDays: supplier.deliveryDays ?? null },
   })
   const { errors, isDirty } = form.formState
   const save = form.handleSubmit(({ name, delivery, minimumOrder, address, deliveryDays }) =>

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Dropdown from 'react-bootstrap/Dropdown'
 import { NumberField } from '../../parts/number-field.tsx'
+import { heldWords } from './pin-words.ts'
 import css from './plan.module.css'
 import type { Pinning } from './plan-parts.ts'
 
@@ -68,12 +69,4 @@ export function PinChoice({ pinning, kind, id, name, amount, unit }: PinChoicePr
       </Dropdown.Menu>
     </Dropdown>
   )
-}
-
-/** `none`, `at least 6 packs`; null where nothing is held. */
-export function heldWords(held: Pick<DraftPin, 'atLeast' | 'atMost'> | undefined, unit: string): string | null {
-  if (!held) return null
-  if (held.atMost === 0) return 'none'
-  if (held.atLeast !== null) return `at least ${held.atLeast} ${unit}`
-  return `at most ${held.atMost} ${unit}`
 }

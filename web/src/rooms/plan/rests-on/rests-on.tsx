@@ -11,7 +11,7 @@ export function RestsOn({ state, goods }: RestsOnProps) {
   const parts = useOpenParts('plan')
   return (
     <section aria-labelledby="plan-rests">
-      <h2 id="plan-rests">What it rests on</h2>
+      <h2 id="plan-rests">Inputs</h2>
       <FoldedPart part={{ id: 'cuts', title: 'Yields and minutes' }} parts={parts}>
         <Cuts state={state} goods={goods} />
       </FoldedPart>
@@ -21,7 +21,7 @@ export function RestsOn({ state, goods }: RestsOnProps) {
       <FoldedPart part={{ id: 'days', title: 'Who comes when, and hours at the board' }} parts={parts}>
         <Days state={state} goods={goods} />
       </FoldedPart>
-      <FoldedPart part={{ id: 'cold', title: 'In the cold' }} parts={parts}>
+      <FoldedPart part={{ id: 'cold', title: 'Cold store' }} parts={parts}>
         <StockTable state={state} goods={goods} />
       </FoldedPart>
       <FoldedPart part={{ id: 'keeping', title: 'How long it keeps, and what is over is worth' }} parts={parts}>

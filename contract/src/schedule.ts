@@ -1,0 +1,160 @@
+import type { Schedule, ScheduleRequest } from '@fleam/core'
+import { z } from 'zod'
+import { name } from './numbers.ts'
+
+export const SCHEDULE_FORMAT = 'fleam/schedule'
+
+const MAX_HORIZON = 60 * 24 * 31
+const MAX_TASKS = 400
+const MAX_COOKS = 60
+const MAX_STATIONS = 40
+const MAX_UNITS = 60
+const MAX_LISTED = 100
+
+const minute = z.number().min(0).max(MAX_HORIZON)
+const lasts = z.number().min(0).max(MAX_HORIZON)
+const orNull = <T extends z.ZodType>(each: T) => each.nullable().default(null)
+
+const cook = z.strictObject({
+  name,
+  skills: z.array(name).max(MAX_LISTED),
+  shifts: z.array(z.tuple([minute, minute])).max(MAX_LISTED),
+})
+const task = z.strictObject({
+  id: name,
+  job: name,
+  minutes: lasts,
+  needs: z.enum(['cook', 'nobody']),
+  skill: orNull(name),
+  station: orNull(name),
+  species: orNull(name),
+  after: z
+    .array(z.strictObject({ task: name, lag: lasts.default(0), within: orNull(lasts) }))
+    .max(MAX_LISTED)
+    .default([]),
+  notBefore: minute.default(0),
+  due: orNull(minute),
+})
+
+const fields = z.strictObject({
+  format: z.literal(SCHEDULE_FORMAT),
+  version: z.literal(1),
+  horizon: z.number().positive().max(MAX_HORIZON),
+  cooks: z.array(cook).max(MAX_COOKS),
+  stations: z.array(z.strictObject({ name, count: z.number().int().min(1).max(MAX_UNITS) })).max(MAX_STATIONS),
+  species: z
+    .strictObject({
+      order: z.array(name).max(MAX_LISTED),
+      cleanDown: lasts,
+      against: lasts,
+      cleanAt: z.array(minute).max(MAX_LISTED).default([]),
+    })
+    .default({ order: [], cleanDown: 0, against: 0, cleanAt: [] }),
+  tasks: z.array(task).max(MAX_TASKS),
+})
+
+type Fields = z.infer<typeof fields>
+type Refuse = (path: (string | number)[], message: string) => void
+
+function refuseTwice({ cooks, stations, species, tasks }: Fields, refuse: Refuse): void {
+  const lists = {
+    cooks: cooks.map((each) => each.name),
+    stations: stations.map((each) => each.name),
+    tasks: tasks.map((each) => each.id),
+  }
+  for (const [list, names] of Object.entries(lists)) {
+    names.forEach((each, at) => {
+      if (names.indexOf(each) < at) refuse([list, at, list === 'tasks' ? 'id' : 'name'], 'is there twice')
+    })
+  }
+  species.order.forEach((each, at) => {
+    if (species.order.indexOf(each) < at) refuse(['species', 'order', at], 'is there twice')
+  })
+}
+
+function refuseShifts({ cooks, horizon }: Fields, refuse: Refuse): void {
+  cooks.forEach(({ shifts }, at) => {
+    shifts.forEach(([from, until], place) => {
+      const path = ['cooks', at, 'shifts', place]
+      if (until <= from) refuse(path, 'must end after it begins')
+      if (from > horizon) refuse(path, 'begins after the horizon')
+      const before = shifts[place - 1]
+      if (before && from < before[1]) refuse(path, 'must begin after the one before has ended')
+    })
+  })
+}
+
+function refuseUnknown({ tasks, stations, species }: Fields, refuse: Refuse): void {
+  const ids = new Set(tasks.map(({ id }) => id))
+  tasks.forEach((each, at) => {
+    if (each.station !== null && !stations.some(({ name: known }) => known === each.station)) {
+      refuse(['tasks', at, 'station'], 'is no station here')
+    }
+    if (each.species !== null && !species.order.includes(each.species)) {
+      refuse(['tasks', at, 'species'], 'is none of species.order')
+    }
+    if (each.needs === 'nobody' && each.skill !== null) refuse(['tasks', at, 'skill'], 'belongs to a task with a cook')
+    each.after.forEach((before, place) => {
+      if (!ids.has(before.task)) refuse(['tasks', at, 'after', place, 'task'], 'is no task here')
+      if (before.task === each.id) refuse(['tasks', at, 'after', place, 'task'], 'is the task itself')
+    })
+  })
+}
+
+/** Refuses tasks that wait for each other in a circle. */
+function refuseCircles({ tasks }: Fields, refuse: Refuse): void {
+  const waits = new Map(tasks.map((each) => [each.id, new Set(each.after.map((before) => before.task))]))
+  const followers = new Map<string, string[]>()
+  for (const { id, after } of tasks) {
+    for (const before of after) followers.set(before.task, [...(followers.get(before.task) ?? []), id])
+  }
+  const free = [...waits].flatMap(([id, before]) => (before.size === 0 ? [id] : []))
+  for (let id = free.pop(); id !== undefined; id = free.pop()) {
+    waits.delete(id)
+    for (const follower of followers.get(id) ?? []) {
+      const before = waits.get(follower)
+      before?.delete(id)
+      if (before?.size === 0) free.push(follower)
+    }
+  }
+  tasks.forEach(({ id }, at) => {
+    if (waits.has(id)) refuse(['tasks', at, 'after'], 'waits for itself in a circle')
+  })
+}
+
+/** Work that has to be done by when, and who and what there is for it. */
+export const scheduleRequest = fields
+  .superRefine((given, context) => {
+    const refuse: Refuse = (path, message) => context.addIssue({ code: 'custom', path, message })
+    refuseTwice(given, refuse)
+    refuseShifts(given, refuse)
+    refuseUnknown(given, refuse)
+    refuseCircles(given, refuse)
+  })
+  .meta({ id: 'ScheduleRequest' }) satisfies z.ZodType<ScheduleRequest>
+
+const figure = z.number()
+
+/** Who does what, when and where, and how far that may be from the best. */
+export const schedule = z
+  .object({
+    status: z.enum(['proven', 'best-found', 'impossible']),
+    tasks: z.array(
+      z.object({
+        id: name,
+        start: figure,
+        end: figure,
+        cook: name.nullable(),
+        station: z.object({ name, number: z.number().int() }).nullable(),
+      }),
+    ),
+    cleanDowns: z.array(z.object({ station: name, number: z.number().int(), start: figure, end: figure, cook: name })),
+    lateMinutes: figure,
+    cleanMinutes: figure,
+    holdMinutes: figure,
+    bound: z.object({ lateMinutes: figure }),
+    impossible: z.array(
+      z.object({ task: name, why: z.enum(['no-such-skill', 'longer-than-any-shift', 'beyond-the-horizon']) }),
+    ),
+  })
+  .meta({ id: 'Schedule' }) satisfies z.ZodType<Schedule>

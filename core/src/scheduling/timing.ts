@@ -1,0 +1,79 @@
+import { Programme, type SolveMixed } from '../planning/index.ts'
+import type { Placing } from './place.ts'
+import { sequencesOf, shiftOf } from './settle.ts'
+import type { Shop } from './shop.ts'
+
+const NONE = Number.POSITIVE_INFINITY
+/** A late minute counts so far above one that food is held, that none is ever given for it. */
+const LATE = 10_000
+const SECONDS = 2
+
+/**
+ * The best times of an order: who does what where, and what comes before what, stays; late minutes stay the fewest, and
+ * food is held the least. A linear programme over starts. Null where it is not solved, or something has no place.
+ */
+export function bestTimes(shop: Shop, placing: Placing, solve: SolveMixed): Placing | null {
+  const { tasks, horizon, cleanAt } = shop
+  if (!placing.starts.every(Number.isFinite)) return null
+  const programme = new Programme()
+  const costs: number[] = []
+  const column = (upper: number, cost: number) => {
+    costs.push(cost)
+    return programme.column({ upper })
+  }
+  const starts = tasks.map((task) => column(horizon - task.minutes, 0))
+  const { nextOnUnit, nextOfCook } = sequencesOf(shop, placing)
+  const startsAtLeast = (at: number, after: number, minutes: number, most = NONE) =>
+    programme.row(
+      [
+        [starts[at] as number, 1],
+        [starts[after] as number, -1],
+      ],
+      minutes,
+      most,
+    )
+  const between = (at: number, low: number, high: number) => programme.row([[starts[at] as number, 1]], low, high)
+  tasks.forEach((task, at) => {
+    const placed = placing.starts[at] as number
+    const clean = placing.cleans[at] as number
+    if (task.held) between(at, placed, placed)
+    else between(at, task.notBefore, horizon - task.minutes)
+    for (const { task: before, lag, within } of task.after) {
+      const minutes = (tasks[before]?.minutes ?? 0) + lag
+      if (!task.held) startsAtLeast(at, before, minutes, minutes + within)
+      costs[starts[at] as number] = (costs[starts[at] as number] as number) + 1
+      costs[starts[before] as number] = (costs[starts[before] as number] as number) - 1
+    }
+    for (const next of [nextOnUnit[at] as number, nextOfCook[at] as number]) {
+      if (next >= 0 && !tasks[next]?.held) startsAtLeast(next, at, task.minutes + (placing.cleans[next] as number))
+    }
+    if ((placing.cooks[at] as number) >= 0 && !task.held) {
+      const [from, until] = shiftOf(shop, placing.cooks[at] as number, placed)
+      between(at, from + clean, until - task.minutes)
+    }
+    if (task.station !== null && task.species !== null && !task.held) {
+      // Between two closes of the day it stays: units are clean at each.
+      const close = cleanAt.find((time) => time >= placed + task.minutes)
+      const open = cleanAt.findLast((time) => time <= placed)
+      between(at, open ?? 0, (close ?? NONE) - task.minutes)
+    }
+    if (Number.isFinite(task.due)) {
+      // Due is the end and what is late of it, and what is early.
+      const [late, early] = [column(NONE, LATE), column(NONE, 1)]
+      const due = task.due - task.minutes
+      programme.row(
+        [
+          [starts[at] as number, 1],
+          [late, -1],
+          [early, 1],
+        ],
+        due,
+        due,
+      )
+    }
+  })
+  const { values } = solve(programme, { seconds: SECONDS, costs })
+  if (!values) return null
+  const moved = Float64Array.from(starts, (at) => Math.round((values[at] as number) * 1e6) / 1e6)
+  return { ...placing, starts: moved }
+}

@@ -1,0 +1,215 @@
+import type { Plan } from '@fleam/contract'
+import { planOrders, planRequest } from '@fleam/core'
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'
+import { loadMixedSolver } from '../../../../core/test/solver.ts'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
+import type { PlanAsked, PlanTold } from '../../workers/plan-protocol.ts'
+import { AcceptedPlan } from './accepted-plan.tsx'
+import { DraftRoom } from './draft-room.tsx'
+import { Component as Plans } from './plans.tsx'
+
+let asked: PlanAsked | null = null
+let hear: (told: PlanTold) => void = () => {}
+const stop = jest.fn()
+jest.mock('../../workers/plan-client.ts', () => ({
+  warmPlanner: () => {},
+  planAside: (of: PlanAsked, listen: (told: PlanTold) => void) => {
+    asked = of
+    hear = listen
+    return stop
+  },
+}))
+
+const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const goods = goodsOf()
+const plan: Plan = {
+  id: '019b76da-a8f2-7000-8003-0000000000a1',
+  name: 'Thursday',
+  draft: draft(),
+  version: 1,
+  createdAt: '2026-12-01T09:00:00.000Z',
+  updatedAt: '2026-12-01T09:00:00.000Z',
+  accepted: null,
+}
+const answers = {
+  [`GET ${BASE}/plan-goods?`]: { body: goods },
+  [`GET ${BASE}/products`]: { body: [{ id: 'thighs', name: 'Chicken: thighs' }] },
+  [`PUT ${BASE}/plans/${plan.id}`]: { body: { ...plan, version: 2 } },
+  [`POST ${BASE}/plans/${plan.id}/acceptance`]: { body: plan },
+}
+
+const paused = () => act(() => new Promise((resolve) => setTimeout(resolve, 450)))
+const tell = (told: PlanTold) => act(async () => hear(told))
+const answer = async () => {
+  const { request, pins } = planRequest(plan.draft, goods, 'EUR')
+  return planOrders(request, await loadMixedSolver(), { pins, seconds: 10 })
+}
+
+async function room() {
+  const sent = answerWith(answers)
+  renderPart(<DraftRoom plan={plan} />)
+  await answered()
+  await paused()
+  return sent
+}
+
+test('a plan is made of what is asked, tells how far it is, and stops when it is told to', async () => {
+  await room()
+  expect(asked?.request.demand).toEqual([{ product: 'Chicken: supremes', day: '2026-12-04', quantity: 12 }])
+  expect(screen.getByText('Making the plan …')).toBeTruthy()
+  await tell({ type: 'progress', progress: { best: 62, bound: 60, gap: 0.03 } })
+  expect(screen.getByText(/Best so far €62\.00, not below €60\.00/)).toBeTruthy()
+  await touch(screen.getByRole('button', { name: 'Stop' }))
+  expect(stop).toHaveBeenCalled()
+  await touch(screen.getByRole('button', { name: 'Make it again' }))
+  await paused()
+  expect(screen.getByText('Making the plan …')).toBeTruthy()
+})
+
+test('the answer is a sentence with its money, orders, cutting and other aims; accepted, it is sent as it is shown', async () => {
+  const sent = await room()
+  const made = await answer()
+  await tell({ type: 'plan', plan: made, isWhole: true })
+  await tell({ type: 'aim', aim: 'ready', plan: null })
+  expect(screen.getByText(/^Buy /).textContent).toContain('€')
+  const orders = screen.getByRole('region', { name: 'Orders' })
+  expect(within(orders).getAllByRole('article')).toHaveLength(made.orders.length)
+  const aims = screen.getByRole('region', { name: 'Answer' })
+  expect(within(aims).getByText('cannot be done')).toBeTruthy()
+  await touch(screen.getByRole('button', { name: 'Accept this plan' }))
+  const body = sent.find(({ path }) => path.endsWith('/acceptance'))?.body
+  expect(body).toMatchObject({ version: 1, answer: { cost: made.cost }, goods: { wholes: goods.wholes } })
+})
+
+test('covers that are changed are kept, and the plan is made again', async () => {
+  const sent = await room()
+  fireEvent.change(screen.getByLabelText('Covers on Thu 3 Dec'), { target: { value: '20' } })
+  await paused()
+  expect(asked?.request.demand.map(({ quantity }) => quantity)).toEqual([6, 12])
+  await act(() => new Promise((resolve) => setTimeout(resolve, 400)))
+  await answered()
+  expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({
+    version: 1,
+    draft: {
+      covers: [
+        { day: '2026-12-04', covers: 40 },
+        { day: '2026-12-03', covers: 20 },
+      ],
+    },
+  })
+})
+
+test('a line is held by touch, and what it rests on is said otherwise for this plan alone', async () => {
+  await room()
+  await tell({ type: 'plan', plan: await answer(), isWhole: true })
+  const [hold] = screen.getAllByRole('button', { name: /^Hold/ })
+  await touch(hold as HTMLElement)
+  await touch(screen.getByText('None of it'))
+  await paused()
+  expect(asked?.pins).toMatchObject([{ atMost: 0 }])
+  await touch(screen.getByRole('button', { name: /Yields and minutes/ }))
+  const minutes = screen.getAllByLabelText(/^Minutes of Supremes/)[0] as HTMLInputElement
+  fireEvent.change(minutes, { target: { value: '7' } })
+  await paused()
+  expect(asked?.request.cuts[0]?.minutes).toBe(7)
+  expect(screen.getAllByText('for this plan').length).toBeGreaterThan(0)
+})
+
+test('a plan that cannot keep to what is pinned says so, and what failed is told', async () => {
+  await room()
+  const made = await answer()
+  await tell({ type: 'plan', plan: { ...made, status: 'refused' }, isWhole: true })
+  expect(screen.getByText(/No plan keeps to all of this/)).toBeTruthy()
+  expect(screen.queryByRole('button', { name: 'Accept this plan' })).toBeNull()
+  await tell({ type: 'failed', message: 'out of memory' })
+  expect(screen.getByRole('alert').textContent).toContain('out of memory')
+})
+
+test('an accepted plan says what came and what was really cut', async () => {
+  answerWith(answers)
+  const line = {
+    id: 'e',
+    planId: plan.id,
+    plan: plan.name,
+    supplierId: 'ostravale',
+    supplier: 'Ostravale Poultry Yard',
+    day: '2026-12-03',
+    kind: 'whole' as const,
+    articleId: 'crate',
+    itemId: 'chicken',
+    name: 'Crate of six',
+    packs: 1,
+    units: 6,
+    price: 33,
+    arrived: null,
+    lots: [{ id: 'l', code: 'A-1', pieces: 5 }],
+  }
+  const planned = {
+    id: 'p',
+    planId: plan.id,
+    plan: plan.name,
+    styleId: 's',
+    style: 'Supremes',
+    itemId: 'chicken',
+    item: 'Chicken',
+    articleId: 'crate',
+    supplierId: 'ostravale',
+    day: '2026-12-03',
+    units: 6,
+    minutes: 64,
+    portions: [{ productId: 'supremes', product: 'Chicken: supremes', quantity: 12 }],
+    money: 60,
+    cookId: null,
+    lotId: 'l',
+    expectedLineId: 'e',
+    isDropped: false,
+    fabricationId: 'f',
+    real: { isClosed: true, units: 5, minutes: 70, portions: [{ productId: 'supremes', quantity: 10 }], money: 58 },
+  }
+  const accepted = {
+    at: plan.createdAt,
+    draft: plan.draft,
+    goods,
+    answer: await answer(),
+    expected: [line],
+    planned: [planned],
+  }
+  renderPart(<AcceptedPlan plan={{ ...plan, accepted }} accepted={accepted} />)
+  expect(screen.getByText('1 of 6 short')).toBeTruthy()
+  const real = screen.getByRole('region', { name: 'Planned and real' })
+  expect(real.textContent).toContain('10planned 12')
+  expect(real.textContent).toContain('€58.00planned €60.00')
+  expect(within(real).getByRole('link', { name: 'finished' }).getAttribute('href')).toBe('/verdict/f')
+})
+
+test('plans are listed with how far they came; without any the first step is told', async () => {
+  const row = {
+    id: plan.id,
+    name: 'Week',
+    from: '2026-12-02',
+    days: 7,
+    acceptedAt: null,
+    planned: 0,
+    finished: 0,
+    expected: 0,
+    arrived: 0,
+  }
+  answerWith({
+    [`GET ${BASE}/plans`]: {
+      body: [
+        row,
+        { ...row, id: 'y', name: 'Last', acceptedAt: plan.createdAt, planned: 3, finished: 2, expected: 4, arrived: 4 },
+      ],
+    },
+  })
+  renderPart(<Plans />)
+  await answered()
+  expect(screen.getByText('not accepted')).toBeTruthy()
+  expect(screen.getByText('4 of 4 order lines came, 2 of 3 fabrications finished')).toBeTruthy()
+  answerWith({ [`GET ${BASE}/plans`]: { body: [] } })
+  renderPart(<Plans />)
+  await answered()
+  expect(screen.getByText('Nothing is planned yet')).toBeTruthy()
+})
