@@ -35,6 +35,7 @@ import { portioningRoutes } from './portioning/index.ts'
 import { receivingRoutes } from './receiving/index.ts'
 import type { ScaleGateway } from './scale/index.ts'
 import { scaleRoutes } from './scale/index.ts'
+import { schedulingRoutes } from './scheduling/index.ts'
 import { type Clock, scopesOf } from './scope/index.ts'
 import { sheetRoutes } from './sheet/index.ts'
 import { styleRoutes } from './style/index.ts'
@@ -165,6 +166,7 @@ export async function buildApp({
     portioningRoutes(server, compute)
     platingRoutes(server, compute)
     planningRoutes(server, compute)
+    schedulingRoutes(server, compute)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)

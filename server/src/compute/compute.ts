@@ -23,6 +23,7 @@ const FIELD: Readonly<Record<ServerWorkName, string>> = {
   'rack-plan': 'racks',
   plating: 'pieces',
   'order-plan': 'products',
+  schedule: 'tasks',
   'read-document': 'piles',
   'read-price-list': 'csv',
   appraise: 'piles',

@@ -9,7 +9,10 @@ import {
   planOrders,
   planPortions,
   planRacks,
+  planSchedule,
   platePieces,
+  type Schedule,
+  type ScheduleRequest,
 } from '@fleam/core'
 import { type PriceListRead, type PriceListRequest, readSentPriceList } from './read-price-list.ts'
 import { loadMixedSolver, loadSolver } from './solver.ts'
@@ -27,6 +30,7 @@ export interface ServerWork extends Work {
   'read-price-list': { input: PriceListRequest; answer: PriceListRead }
   appraise: { input: FabricationDocument; answer: Appraisal }
   'order-plan': { input: OrderPlanRequest; answer: OrderPlan }
+  schedule: { input: ScheduleRequest; answer: Schedule }
 }
 export type ServerWorkName = keyof ServerWork
 
@@ -37,6 +41,7 @@ const DO: {
   'bonded-plan': planBonded,
   'rack-plan': async (input) => planRacks(input, await loadSolver()),
   'order-plan': async (input) => planOrders(input, await loadMixedSolver()),
+  schedule: async (input) => planSchedule(input, await loadMixedSolver()),
   plating: async (input) => platePieces(input, await loadSolver()),
   'read-document': readDocument,
   'read-price-list': readSentPriceList,

@@ -1,0 +1,1 @@
+export { schedulingRoutes } from './routes.ts'
