@@ -156,7 +156,7 @@ test('what is in the cold stands in the order of its last days', async ({ page }
   await page.getByRole('button', { name: 'It is finished' }).click()
   await expect(page.getByRole('button', { name: 'Still some left' })).toBeVisible()
   await page.goto('/buying/cold')
-  await expect(rows.filter({ hasText: 'Duck' })).toBeVisible()
+  await expect(rows.filter({ hasText: 'OY-2611-07' })).toBeVisible()
   await expect(rows.filter({ hasText: 'Beef tenderloin' })).toHaveCount(0)
 })
 

@@ -22,18 +22,13 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   const total = async () => (await page.locator('[class*=sentence] button').first().textContent()) ?? ''
   const free = await total()
 
-  // Nothing ready: it is made again, and costs no less.
-  await page.getByRole('button', { name: /^Yields and minutes/ }).click()
-  await page
-    .getByLabel(/^Minutes of Supremes/)
-    .first()
-    .fill('30')
+  // More eat: it is made again; as many as before, it is as it was.
+  const covers = page.getByLabel(/^Covers on/).nth(3)
+  await covers.fill('48')
   await expect.poll(total, { timeout: 20_000 }).not.toBe(free)
-  await page
-    .getByLabel(/^Minutes of Supremes/)
-    .first()
-    .fill('')
+  await covers.fill('24')
   await expect.poll(total, { timeout: 20_000 }).toBe(free)
+  await expect(page.getByText('kept', { exact: true })).toBeVisible()
 
   await page.getByRole('button', { name: 'Accept this plan' }).click()
   await expect(page.getByRole('heading', { name: 'Two dinners' })).toBeVisible()
@@ -59,4 +54,21 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   expect(left.some((each) => each.id === planned?.id)).toBe(false)
   await page.goto(`/plan/${planId}`)
   await expect(page.getByRole('link', { name: 'on the board' })).toBeVisible()
+
+  // Who does what when: what is on the board keeps its place; a bar is moved by keys, and is kept.
+  await page.goto(`/plan/${planId}/schedule`)
+  const bar = page.getByRole('button', { name: /pack and label/ }).first()
+  await expect(bar).toBeVisible({ timeout: 30_000 })
+  const before = await bar.getAttribute('aria-label')
+  await bar.press('ArrowRight')
+  await expect(bar).not.toHaveAttribute('aria-label', before ?? '')
+  const after = await bar.getAttribute('aria-label')
+  await expect
+    .poll(async () => {
+      const kept: Plan = await (await request.get(`/api/kitchens/${id}/plans/${planId}`)).json()
+      return kept.version
+    })
+    .toBeGreaterThan(3)
+  await page.reload()
+  await expect(page.getByRole('button', { name: after ?? '' })).toBeVisible()
 })

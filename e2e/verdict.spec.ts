@@ -30,6 +30,7 @@ test('figures open to their formula with their own numbers', async ({ page }) =>
 
 test('a record with a pile not weighed says so in plain words', async ({ page }) => {
   await page.goto('/')
+  await page.getByRole('button', { name: /earlier ones$/ }).click()
   await page
     .getByRole('row', { name: /a pile is missing/ })
     .getByRole('link')

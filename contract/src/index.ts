@@ -133,12 +133,14 @@ export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
 export type {
   ExpectedLine,
+  KeptSchedule,
   Plan,
   PlanAccepted,
   PlanEdit,
   PlannedEdit,
   PlannedFabrication,
   PlanRow,
+  ScheduleEdit,
 } from './planning.ts'
 export {
   arrival,
@@ -155,6 +157,7 @@ export {
   plannedFabrication,
   plannedFabrications,
   planRows,
+  scheduleEdit,
 } from './planning.ts'
 export { plating, platingRequest } from './plating.ts'
 export type { BondedLines, KnifeLines } from './portioning.ts'

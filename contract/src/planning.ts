@@ -4,8 +4,10 @@ import {
   type ChangeableKind,
   daysBetween,
   type Known,
+  MINUTES_OF_A_DAY,
   type PlanDraft,
   type PlanGoods,
+  type WorkSettings,
 } from '@fleam/core'
 import { z } from 'zod'
 import { count, day, id, instant, minutes, money, name, positiveCount, share } from './numbers.ts'
@@ -238,6 +240,8 @@ export const plannedFabrication = z
     real: z
       .object({
         isClosed: z.boolean(),
+        startedAt: instant,
+        cookId: id.nullable(),
         units: count,
         minutes: z.number(),
         portions: z.array(z.object({ productId: id, quantity: z.number() })),
@@ -252,10 +256,50 @@ export const plannedFabrications = z.array(plannedFabrication)
 export const plannedEdit = z.strictObject({ cookId: id.nullable(), isDropped: z.boolean() })
 export type PlannedEdit = z.infer<typeof plannedEdit>
 
+const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
+const workSettings = z.strictObject({
+  boards: positiveCount.max(40),
+  saws: count.max(40),
+  stoves: count.max(40),
+  begins: minuteOfDay,
+  service: minuteOfDay,
+  buffer: minuteOfDay,
+  boardMinutes: minuteOfDay,
+  packMinutes: minuteOfDay,
+  setHours: z.number().min(0).max(72),
+  stockHours: z.number().min(0).max(72),
+  cleanDown: minuteOfDay,
+  against: minuteOfDay,
+}) satisfies z.ZodType<WorkSettings>
+
+/** Who does what when, as it was made or moved by hand; minutes from the first day of the plan. */
+export const keptSchedule = z.strictObject({
+  settings: workSettings,
+  tasks: z
+    .array(
+      z.strictObject({
+        id: z.string().max(80),
+        /** The planned fabrication that it is a part of. */
+        jobId: id,
+        start: z.number(),
+        end: z.number(),
+        cook: name.nullable(),
+        station: z.strictObject({ name, number: positiveCount }).nullable(),
+      }),
+    )
+    .max(400),
+})
+export type KeptSchedule = z.infer<typeof keptSchedule>
+export const scheduleEdit = z
+  .strictObject({ version: positiveCount, schedule: keptSchedule })
+  .meta({ id: 'ScheduleEdit' })
+export type ScheduleEdit = z.infer<typeof scheduleEdit>
+
 export const plan = z
   .object({
     ...planFields,
     version: positiveCount,
+    schedule: keptSchedule.nullable(),
     createdAt: instant,
     updatedAt: instant,
     accepted: z

@@ -541,20 +541,28 @@ export {
 } from './receiving/index.ts'
 export type {
   CleanDown,
+  FaultRule,
   HeldTask,
   Impossible,
   PlacedTask,
+  PlannedJob,
   Schedule,
   ScheduleAfter,
   ScheduleCook,
   ScheduleCost,
+  ScheduleFault,
   ScheduleOptions,
   ScheduleRequest,
   ScheduleSpecies,
   ScheduleStation,
   ScheduleTask,
+  WorkCook,
+  WorkKind,
+  WorkPlan,
+  WorkSettings,
+  WorkTask,
 } from './scheduling/index.ts'
-export { planSchedule } from './scheduling/index.ts'
+export { MINUTES_OF_A_DAY, planSchedule, scheduleFaults, USUAL_WORK, workPlan } from './scheduling/index.ts'
 export { median, summarise } from './statistics/index.ts'
 export type {
   Chosen,

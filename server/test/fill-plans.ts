@@ -92,6 +92,12 @@ export async function fillPlans(
   await ask<Plan>('POST', '/plans', { id: kept, name: 'Week', draft })
   await ask<Plan>('PUT', `/plans/${kept}`, { version: 1, name: 'Our week', draft })
   await ask<Plan>('POST', `/plans/${kept}/acceptance`, { version: 2, draft, goods, answer })
+  const settings = {
+    ...{ boards: 2, saws: 1, stoves: 2, begins: 480, service: 1080, buffer: 30, boardMinutes: 30, packMinutes: 10 },
+    ...{ setHours: 8, stockHours: 6, cleanDown: 10, against: 20 },
+  }
+  const task = { id: 'a', jobId: newId(), start: 480, end: 500, cook: 'Marit', station: { name: 'board', number: 1 } }
+  await ask<Plan>('PUT', `/plans/${kept}/schedule`, { version: 3, schedule: { settings, tasks: [task] } })
   await ask('GET', `/plans/${kept}`)
   const [line] = (await ask<ExpectedLine[]>('GET', '/expected')) as [ExpectedLine]
   await ask('PUT', `/expected/${line.id}`, { arrived: 3 })
@@ -100,7 +106,7 @@ export async function fillPlans(
   await ask('PUT', `/planned/${planned.id}`, { cookId: null, isDropped: false })
   await ask('POST', '/plans', { id: other, name: 'Another', draft })
   return [
-    { method: 'DELETE', rest: `/plans/${kept}/acceptance?version=3` },
+    { method: 'DELETE', rest: `/plans/${kept}/acceptance?version=4` },
     { method: 'DELETE', rest: `/plans/${other}` },
   ]
 }

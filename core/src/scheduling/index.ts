@@ -14,3 +14,14 @@ export type {
   ScheduleStation,
   ScheduleTask,
 } from './schedule.ts'
+export type {
+  FaultRule,
+  PlannedJob,
+  ScheduleFault,
+  WorkCook,
+  WorkKind,
+  WorkPlan,
+  WorkSettings,
+  WorkTask,
+} from './work/index.ts'
+export { MINUTES_OF_A_DAY, scheduleFaults, USUAL_WORK, workPlan } from './work/index.ts'

@@ -12,6 +12,7 @@ import {
   plannedFabrication,
   plannedFabrications,
   planRows,
+  scheduleEdit,
 } from '@fleam/contract'
 import { Op } from 'sequelize'
 import { z } from 'zod'
@@ -149,6 +150,22 @@ function planRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.acceptPlan(await scopeOf(request), request.params.id, request.body),
+  )
+
+  app.put(
+    `${BASE}/plans/:id/schedule`,
+    {
+      schema: {
+        operationId: 'updateSchedule',
+        summary: 'Keeps who does what when for an accepted plan',
+        refuses: ['stale-version'],
+        tags,
+        params: fabricationParams,
+        body: scheduleEdit,
+        response: { 200: plan },
+      },
+    },
+    async (request) => service.updateSchedule(await scopeOf(request), request.params.id, request.body),
   )
 
   app.delete(

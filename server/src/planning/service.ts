@@ -1,10 +1,18 @@
-import type { ExpectedLine, Plan, PlanAccepted, PlanEdit, PlannedEdit, PlannedFabrication } from '@fleam/contract'
+import type {
+  ExpectedLine,
+  Plan,
+  PlanAccepted,
+  PlanEdit,
+  PlannedEdit,
+  PlannedFabrication,
+  ScheduleEdit,
+} from '@fleam/contract'
 import { appraise, documentOf, planLines, plannedWork } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { databaseCode } from '../database/index.ts'
 import { statesByIds } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal } from '../http/index.ts'
-import { requireCook } from '../kitchen/index.ts'
+import { cooks, requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
@@ -101,6 +109,15 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
   return plan(scope, id)
 }
 
+/** Keeps who does what when, at the version of the plan that was read. */
+export async function updateSchedule(scope: Scope, id: string, { version, schedule }: ScheduleEdit): Promise<Plan> {
+  await changed(scope, id, version, async (inside, kept) => {
+    if (!kept.accepted) refuse('id', 'is not accepted: there is nothing to do yet')
+    await store.updatePlan(inside, id, { schedule, version: version + 1 })
+  })
+  return plan(scope, id)
+}
+
 /** Takes an acceptance back, as long as nothing came of it. */
 export async function withdrawPlan(scope: Scope, id: string, version: number): Promise<Plan> {
   await changed(scope, id, version, async (inside, kept) => {
@@ -114,7 +131,7 @@ export async function withdrawPlan(scope: Scope, id: string, version: number): P
       refuse('id', 'cannot be taken back: some of it has been cut')
     }
     await store.deleteAccepted(inside, id)
-    await store.updatePlan(inside, id, { acceptedAt: null, accepted: null, version: version + 1 })
+    await store.updatePlan(inside, id, { acceptedAt: null, accepted: null, schedule: null, version: version + 1 })
   })
   return plan(scope, id)
 }
@@ -138,12 +155,37 @@ export async function planned(
     id: rows.flatMap(({ expectedLineId }) => expectedLineId ?? []),
   })
   const pilesOf = await store.portionPiles(scope, [...new Set(rows.map(({ styleId }) => styleId))])
+  const cookOf = await scheduledCooks(scope, rows)
   const lotOf = new Map(lines.map(({ id, lots }) => [id, lots.at(-1)?.id ?? null]))
   return rows.map((row): PlannedFabrication => {
     const state = row.fabricationId === null ? undefined : states.get(row.fabricationId)
     const lotId = row.lotId ?? (row.expectedLineId === null ? null : (lotOf.get(row.expectedLineId) ?? null))
-    return { ...row, lotId, real: state ? realOf(state, row, pilesOf) : null }
+    return {
+      ...row,
+      cookId: row.cookId ?? cookOf.get(row.id) ?? null,
+      lotId,
+      real: state ? realOf(state, row, pilesOf) : null,
+    }
   })
+}
+
+/** Who begins what of the schedules of its plans, where nobody said it of the fabrication itself. */
+async function scheduledCooks(
+  scope: Scope,
+  rows: readonly { id: string; planId: string }[],
+): Promise<Map<string, string>> {
+  const schedules = await store.schedules(scope, [...new Set(rows.map(({ planId }) => planId))])
+  if (schedules.length === 0) return new Map()
+  const idOf = new Map((await cooks(scope)).map(({ id, name }) => [name, id]))
+  const first = new Map<string, { start: number; cookId: string }>()
+  for (const { tasks } of schedules) {
+    for (const { jobId, start, cook } of tasks) {
+      const cookId = idOf.get(cook ?? '')
+      const known = first.get(jobId)
+      if (cookId !== undefined && (!known || start < known.start)) first.set(jobId, { start, cookId })
+    }
+  }
+  return new Map([...first].map(([id, { cookId }]) => [id, cookId]))
 }
 
 type State = Awaited<ReturnType<typeof statesByIds>>[number]
@@ -157,6 +199,8 @@ function realOf(
   const { piles, cost } = appraise(documentOf(record, facts))
   return {
     isClosed: record.status === 'closed',
+    startedAt: record.startedAt,
+    cookId: record.cookId,
     units: record.units,
     minutes: record.labour.reduce((sum, each) => sum + each.minutes, 0),
     portions: portions.flatMap(({ productId, quantity }) => {

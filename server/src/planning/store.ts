@@ -1,4 +1,12 @@
-import type { ExpectedLine, Plan, PlanAccepted, PlannedEdit, PlannedFabrication, PlanRow } from '@fleam/contract'
+import type {
+  ExpectedLine,
+  KeptSchedule,
+  Plan,
+  PlanAccepted,
+  PlannedEdit,
+  PlannedFabrication,
+  PlanRow,
+} from '@fleam/contract'
 import type { PlanDraft } from '@fleam/core'
 import { fn, literal, Op, type Order, type WhereOptions } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
@@ -28,12 +36,22 @@ export async function planById(scope: Scope, id: string, { isLocked = false } = 
     createdAt: row.createdAt.toISOString(),
     updatedAt: row.updatedAt.toISOString(),
     accepted: acceptedAt && accepted ? { at: acceptedAt.toISOString(), ...accepted } : null,
+    schedule: row.schedule,
   }
 }
 
 export async function insertPlan(scope: Scope, { id, name, draft }: Pick<Plan, 'id' | 'name' | 'draft'>) {
   const now = scope.clock.now()
-  const row = { id, kitchenId: scope.kitchen.id, name, draft, version: 1, acceptedAt: null, accepted: null }
+  const row = {
+    id,
+    kitchenId: scope.kitchen.id,
+    name,
+    draft,
+    version: 1,
+    acceptedAt: null,
+    accepted: null,
+    schedule: null,
+  }
   await scope.database.models.OrderPlan.create({ ...row, createdAt: now, updatedAt: now }, within(scope))
 }
 
@@ -43,6 +61,7 @@ type PlanColumns = Partial<{
   version: number
   acceptedAt: Date | null
   accepted: Pick<PlanAccepted, 'draft' | 'goods' | 'answer'> | null
+  schedule: Plan['schedule']
 }>
 
 export async function updatePlan(scope: Scope, id: string, columns: PlanColumns): Promise<void> {
@@ -245,4 +264,14 @@ export async function portionPiles(scope: Scope, styleIds: readonly string[]): P
       productId === null || !portionsPerUnit ? [] : [[id, { productId, portionsPerUnit }] as const],
     ),
   )
+}
+
+/** The schedules of some plans that have one. */
+export async function schedules(scope: Scope, planIds: readonly string[]): Promise<KeptSchedule[]> {
+  const rows = await scope.database.models.OrderPlan.findAll({
+    attributes: ['id', 'schedule'],
+    where: ofKitchen(scope, { id: [...planIds] }),
+    ...within(scope),
+  })
+  return rows.flatMap(({ schedule }) => schedule ?? [])
 }

@@ -47,6 +47,11 @@ export const router = createBrowserRouter([
       { path: '/buying/cold', lazy: () => import('../rooms/receiving/cold.tsx') },
       { path: '/plan', lazy: () => import('../rooms/plan/plans.tsx') },
       { path: '/plan/:planId', loader: requireIds, lazy: () => import('../rooms/plan/plan.tsx') },
+      {
+        path: '/plan/:planId/schedule',
+        loader: requireIds,
+        lazy: () => import('../rooms/plan/schedule/schedule.tsx'),
+      },
       { path: '/knife', lazy: () => import('../rooms/knife/piece.tsx') },
       { path: '/knife/bonded', lazy: () => import('../rooms/knife/bonded.tsx') },
       { path: '/knife/racks', lazy: () => import('../rooms/knife/racks.tsx') },

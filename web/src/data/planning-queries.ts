@@ -6,6 +6,7 @@ import type {
   PlannedEdit,
   PlannedFabrication,
   PlanRow,
+  ScheduleEdit,
 } from '@fleam/contract'
 import type { PlanGoods } from '@fleam/core'
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
@@ -94,6 +95,15 @@ export function useExpected() {
   return useQuery({
     queryKey: plansKey(id, 'expected'),
     queryFn: () => getJson<ExpectedLine[]>(`${kitchenPath(id)}/expected`),
+  })
+}
+
+/** Keeps who does what when. */
+export function useUpdateSchedule(planId: string) {
+  const { id } = useKitchen()
+  return useMutation({
+    mutationFn: (edit: ScheduleEdit) => putJson<Plan>(`${kitchenPath(id)}/plans/${planId}/schedule`, edit),
+    onSuccess: useKeepPlan(),
   })
 }
 

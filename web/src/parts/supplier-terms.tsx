@@ -113,7 +113,7 @@ function DeliveryDays({ supplier, days, onChange }: DeliveryDaysProps) {
         <Button
           key={name}
           size="sm"
-          variant={days?.includes(at + 1) ? 'dark' : 'outline-dark'}
+          variant={days?.includes(at + 1) ? 'primary' : 'outline-dark'}
           aria-pressed={days?.includes(at + 1) ?? false}
           aria-label={`${supplier.name} comes on ${name}`}
           onClick={() => turn(at + 1)}

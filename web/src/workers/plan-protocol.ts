@@ -1,4 +1,14 @@
-import type { AskedPlan, OrderPlan, PlanAim, ProgrammeProgress } from '@fleam/core'
+import type {
+  AskedPlan,
+  HeldTask,
+  OrderPlan,
+  PlanAim,
+  ProgrammeProgress,
+  Schedule,
+  ScheduleCost,
+  ScheduleRequest,
+} from '@fleam/core'
+import type { JobTold } from './job-worker.ts'
 
 /** A plan that a page asks for: the time is for the plan and what stands beside it. */
 export interface PlanAsked extends AskedPlan {
@@ -10,5 +20,13 @@ export type PlanTold =
   | { type: 'progress'; progress: ProgrammeProgress }
   | { type: 'plan'; plan: OrderPlan; isWhole: boolean }
   | { type: 'aim'; aim: PlanAim; plan: OrderPlan | null }
-  | { type: 'done' }
-  | { type: 'failed'; message: string }
+  | JobTold
+
+/** A schedule that a page asks for. */
+export interface ScheduleAsked {
+  request: ScheduleRequest
+  held: readonly HeldTask[]
+  seconds: number
+}
+
+export type ScheduleTold = { type: 'best'; best: ScheduleCost } | { type: 'schedule'; schedule: Schedule } | JobTold

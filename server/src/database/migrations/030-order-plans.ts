@@ -18,6 +18,7 @@ export const up = (database: Sequelize): Promise<void> =>
       draft JSON NOT NULL,
       accepted_at DATETIME(3),
       accepted JSON,
+      schedule JSON,
       created_at DATETIME(3) NOT NULL,
       updated_at DATETIME(3) NOT NULL,
       PRIMARY KEY (kitchen_id, id),

@@ -13,6 +13,8 @@ export interface OrderPlanModel
   acceptedAt: Date | null
   /** What was accepted, and what it was made of. */
   accepted: Pick<NonNullable<Plan['accepted']>, 'draft' | 'goods' | 'answer'> | null
+  /** Who does what when, as it was last made or moved. */
+  schedule: Plan['schedule']
   createdAt: Date
   updatedAt: Date
 }
@@ -28,6 +30,7 @@ export const defineOrderPlan = (database: Sequelize) =>
       draft: { ...json(), ...parsedJson('draft') },
       acceptedAt: maybeInstant(),
       accepted: { ...maybeJson(), ...parsedJson('accepted') },
+      schedule: { ...maybeJson(), ...parsedJson('schedule') },
       createdAt: instant(),
       updatedAt: instant(),
     },

@@ -31,6 +31,9 @@ export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepte
       </p>
       <div className="room-heading">
         <h1>{plan.name}</h1>
+        <Link className="btn btn-primary" to={`/plan/${plan.id}/schedule`}>
+          Who does what, when
+        </Link>
         <Button variant="outline-dark" disabled={withdraw.isPending} onClick={() => withdraw.mutate(plan.version)}>
           Take the acceptance back
         </Button>

@@ -32,6 +32,7 @@ const plan: Plan = {
   createdAt: '2026-12-01T09:00:00.000Z',
   updatedAt: '2026-12-01T09:00:00.000Z',
   accepted: null,
+  schedule: null,
 }
 const answers = {
   [`GET ${BASE}/plan-goods?`]: { body: goods },
@@ -166,7 +167,15 @@ test('an accepted plan says what came and what was really cut', async () => {
     expectedLineId: 'e',
     isDropped: false,
     fabricationId: 'f',
-    real: { isClosed: true, units: 5, minutes: 70, portions: [{ productId: 'supremes', quantity: 10 }], money: 58 },
+    real: {
+      startedAt: '2026-12-03T08:00:00.000Z',
+      cookId: null,
+      isClosed: true,
+      units: 5,
+      minutes: 70,
+      portions: [{ productId: 'supremes', quantity: 10 }],
+      money: 58,
+    },
   }
   const accepted = {
     at: plan.createdAt,

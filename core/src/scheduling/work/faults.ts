@@ -1,0 +1,91 @@
+import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
+
+export type FaultRule =
+  | 'outside-shift'
+  | 'wrong-cook'
+  | 'cook-busy'
+  | 'station-busy'
+  | 'not-cleaned'
+  | 'too-early'
+  | 'before-another'
+  | 'too-late-after'
+  | 'late'
+  | 'beyond-the-horizon'
+
+/** A rule that a task breaks where it stands, and the task that it meets. */
+export interface ScheduleFault {
+  task: string
+  rule: FaultRule
+  with: string | null
+}
+
+const NEAR = 1e-6
+
+/** Every rule that places break, as they are moved by hand: told, not forbidden. Late minutes are told too. */
+export function scheduleFaults(request: ScheduleRequest, placed: readonly PlacedTask[]): ScheduleFault[] {
+  const taskOf = new Map(request.tasks.map((task) => [task.id, task]))
+  const placeOf = new Map(placed.map((each) => [each.id, each]))
+  const faults: ScheduleFault[] = []
+  const tell = (task: string, rule: FaultRule, other: string | null = null) => faults.push({ task, rule, with: other })
+  for (const own of placed) {
+    const task = taskOf.get(own.id)
+    if (!task) continue
+    if (own.start < task.notBefore - NEAR) tell(own.id, 'too-early')
+    if (own.end > request.horizon + NEAR || own.start < 0) tell(own.id, 'beyond-the-horizon')
+    if (task.due !== null && own.end > task.due + NEAR) tell(own.id, 'late')
+    if (task.needs === 'cook') {
+      const cook = request.cooks.find(({ name }) => name === own.cook)
+      if (!cook || (task.skill !== null && !cook.skills.includes(task.skill))) tell(own.id, 'wrong-cook')
+      else if (!cook.shifts.some(([from, until]) => own.start >= from - NEAR && own.end <= until + NEAR)) {
+        tell(own.id, 'outside-shift')
+      }
+    }
+    for (const { task: id, lag, within } of task.after) {
+      const before = placeOf.get(id)
+      if (!before) continue
+      if (own.start < before.end + lag - NEAR) tell(own.id, 'before-another', id)
+      if (within !== null && own.start > before.end + lag + within + NEAR) tell(own.id, 'too-late-after', id)
+    }
+  }
+  return [...faults, ...meetings(placed), ...notCleaned(request, placed)]
+}
+
+/** Two things at once of one cook, or on one unit. */
+function meetings(placed: readonly PlacedTask[]): ScheduleFault[] {
+  return placed.flatMap((own, at) =>
+    placed.slice(at + 1).flatMap((other): ScheduleFault[] => {
+      if (own.start >= other.end - NEAR || other.start >= own.end - NEAR) return []
+      const isSameUnit = own.station?.name === other.station?.name && own.station?.number === other.station?.number
+      return [
+        ...(own.cook !== null && own.cook === other.cook
+          ? [{ task: own.id, rule: 'cook-busy', with: other.id } as const]
+          : []),
+        ...(own.station !== null && isSameUnit
+          ? [{ task: own.id, rule: 'station-busy', with: other.id } as const]
+          : []),
+      ]
+    }),
+  )
+}
+
+/** Too little time on a unit to clean it where the species changes. */
+function notCleaned({ species, tasks }: ScheduleRequest, placed: readonly PlacedTask[]): ScheduleFault[] {
+  const speciesOf = new Map(tasks.map((task) => [task.id, task.needs === 'nobody' ? null : task.species]))
+  const units = new Map<string, PlacedTask[]>()
+  for (const each of placed) {
+    if (each.station === null || !speciesOf.get(each.id)) continue
+    const key = `${each.station.name} ${each.station.number}`
+    units.set(key, [...(units.get(key) ?? []), each])
+  }
+  return [...units.values()].flatMap((list) => {
+    const order = list.sort((a, b) => a.start - b.start)
+    return order.flatMap((own, at): ScheduleFault[] => {
+      const before = order[at - 1]
+      const [was, is] = [speciesOf.get(before?.id ?? ''), speciesOf.get(own.id)]
+      if (!before || !was || !is || was === is) return []
+      if (species.cleanAt.some((time) => time >= before.end - NEAR && time <= own.start + NEAR)) return []
+      const minutes = species.order.indexOf(was) < species.order.indexOf(is) ? species.cleanDown : species.against
+      return own.start - before.end < minutes - NEAR ? [{ task: own.id, rule: 'not-cleaned', with: before.id }] : []
+    })
+  })
+}

@@ -1,0 +1,94 @@
+import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask, type PlannedJob, type WorkPlan } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import { Link } from 'react-router-dom'
+import { download } from '../../../parts/data-table/csv.ts'
+import { dayWords } from '../../../parts/dates.ts'
+import { calendarOf } from './calendar-file.ts'
+import { clockWords } from './jobs.ts'
+import css from './schedule.module.css'
+
+interface ListsProps {
+  from: Day
+  work: WorkPlan
+  jobs: readonly PlannedJob[]
+  placed: readonly PlacedTask[]
+  nameOf: (id: string) => string
+  timeZone: string
+}
+
+/** A list for each cook, with boxes to tick on paper; and what passes by itself. */
+export function Lists({ from, work, jobs, placed, nameOf, timeZone }: ListsProps) {
+  const inOrder = [...placed].sort((a, b) => a.start - b.start)
+  const cooks = work.request.cooks.filter(({ name }) => placed.some(({ cook }) => cook === name))
+  const alone = inOrder.filter(({ cook }) => cook === null)
+  const jobOf = (id: string) => {
+    const task = work.tasks.find((each) => each.id === id)
+    return jobs.find((job) => job.id === task?.jobId)
+  }
+  const calendar = (cook: string) =>
+    download(`${cook}.ics`, calendarOf(inOrder, { cook, from, timeZone, nameOf }), 'text/calendar')
+  return (
+    <section aria-labelledby="lists">
+      <h2 id="lists">Lists</h2>
+      <div className={css.lists}>
+        {cooks.map(({ name }) => (
+          <CookList
+            key={name}
+            title={name}
+            {...{ from, nameOf, jobOf }}
+            tasks={inOrder.filter(({ cook }) => cook === name)}
+            action={
+              <Button size="sm" variant="outline-dark" className="no-print" onClick={() => calendar(name)}>
+                Calendar
+              </Button>
+            }
+          />
+        ))}
+        {alone.length > 0 ? <CookList title="By itself" {...{ from, nameOf, jobOf }} tasks={alone} /> : null}
+      </div>
+    </section>
+  )
+}
+
+interface CookListProps extends Pick<ListsProps, 'from' | 'nameOf'> {
+  title: string
+  tasks: readonly PlacedTask[]
+  jobOf: (id: string) => PlannedJob | undefined
+  action?: React.ReactNode
+}
+
+function CookList({ title, tasks, from, nameOf, jobOf, action }: CookListProps) {
+  const days = [...new Set(tasks.map(({ start }) => Math.floor(start / MINUTES_OF_A_DAY)))]
+  return (
+    <article className={css.list}>
+      <h3>
+        {title} {action}
+      </h3>
+      {days.map((day) => (
+        <div key={day}>
+          <p className={css.day}>{dayWords(addDays(from, day))}</p>
+          <ul>
+            {tasks
+              .filter(({ start }) => Math.floor(start / MINUTES_OF_A_DAY) === day)
+              .map((task) => {
+                const job = jobOf(task.id)
+                return (
+                  <li key={task.id}>
+                    <span className={css.box} aria-hidden /> {clockWords(task.start)} to {clockWords(task.end)}{' '}
+                    {job ? (
+                      <Link to={`/bench?planned=${job.id}`} className={css.plain}>
+                        {nameOf(task.id)}
+                      </Link>
+                    ) : (
+                      nameOf(task.id)
+                    )}
+                    {task.station ? `, ${task.station.name} ${task.station.number}` : ''}
+                  </li>
+                )
+              })}
+          </ul>
+        </div>
+      ))}
+    </article>
+  )
+}

@@ -1,0 +1,35 @@
+import type { PlacedTask, ScheduleRequest } from '@fleam/core'
+
+/** A row of the timeline: a cook, or one unit of a station. */
+export type Lane = { kind: 'cook'; name: string } | { kind: 'unit'; station: string; number: number }
+
+export const laneKey = (lane: Lane) => (lane.kind === 'cook' ? `cook ${lane.name}` : `${lane.station} ${lane.number}`)
+
+/** Rows of the cooks who have something to do or hours to do it, or of every unit. */
+export const lanesOf = ({ cooks, stations }: ScheduleRequest, by: Lane['kind']): Lane[] =>
+  by === 'cook'
+    ? cooks.filter(({ shifts }) => shifts.length > 0).map(({ name }) => ({ kind: 'cook', name }))
+    : stations.flatMap(({ name, count }) =>
+        Array.from({ length: count }, (_, at): Lane => ({ kind: 'unit', station: name, number: at + 1 })),
+      )
+
+export const isIn = (lane: Lane, { cook, station }: PlacedTask) =>
+  lane.kind === 'cook' ? cook === lane.name : station?.name === lane.station && station.number === lane.number
+
+/** A task moved by some minutes, and to another row where one is given; a pot goes to no board. */
+export function moved(
+  placed: readonly PlacedTask[],
+  id: string,
+  { minutes, lane }: { minutes: number; lane?: Lane | undefined },
+): PlacedTask[] {
+  return placed.map((each) => {
+    if (each.id !== id) return each
+    const start = Math.max(0, each.start + minutes)
+    const own = { ...each, start, end: start + each.end - each.start }
+    if (lane?.kind === 'cook' && each.cook !== null) return { ...own, cook: lane.name }
+    if (lane?.kind === 'unit' && each.station?.name === lane.station) {
+      return { ...own, station: { name: lane.station, number: lane.number } }
+    }
+    return own
+  })
+}

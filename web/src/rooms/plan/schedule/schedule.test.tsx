@@ -1,0 +1,209 @@
+import type { Plan } from '@fleam/contract'
+import type { PlacedTask, Schedule } from '@fleam/core'
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
+import { answerWith } from '../../../../test/server.ts'
+import type { ScheduleAsked, ScheduleTold } from '../../../workers/plan-protocol.ts'
+import { calendarOf } from './calendar-file.ts'
+import { clockWords, cooksOf, minutesSince } from './jobs.ts'
+import { moved } from './moved.ts'
+import { ScheduleRoom } from './schedule-room.tsx'
+
+let asked: ScheduleAsked | null = null
+let hear: (told: ScheduleTold) => void = () => {}
+jest.mock('../../../workers/plan-client.ts', () => ({
+  scheduleAside: (of: ScheduleAsked, listen: (told: ScheduleTold) => void) => {
+    asked = of
+    hear = listen
+    return () => {}
+  },
+}))
+
+const ITEM = {
+  id: 'duck',
+  name: 'Duck',
+  species: 'poultry',
+  unitName: { one: 'bird', many: 'birds' },
+  styles: [{ id: 'breasts', name: 'Breasts', steps: [], piles: [{ kind: 'bones' }] }],
+}
+const COOKS = ['Marit', 'Bruno'].map((name) => ({ id: name, name, wagePerHour: 20, weekHours: [8, 8, 8, 8, 8, 8, 8] }))
+const PLANNED = {
+  id: 'p1',
+  planId: 'plan',
+  plan: 'Week',
+  styleId: 'breasts',
+  style: 'Breasts',
+  itemId: 'duck',
+  item: 'Duck',
+  articleId: 'a',
+  supplierId: 's',
+  day: '2026-12-03',
+  units: 2,
+  minutes: 30,
+  portions: [{ productId: 'x', product: 'Duck: breasts', quantity: 4 }],
+  money: 40,
+  cookId: null,
+  lotId: null,
+  expectedLineId: null,
+  isDropped: false,
+  fabricationId: null,
+  real: null,
+}
+const accepted = {
+  at: '2026-12-01T09:00:00.000Z',
+  draft: { from: '2026-12-02', days: 4 },
+  goods: {
+    cuts: [
+      {
+        id: 'a breasts',
+        name: 'Breasts, Duck',
+        styleId: 'breasts',
+        wholeId: 'a',
+        setUp: { value: 10, source: 'assumed' },
+      },
+    ],
+  },
+  answer: {
+    use: [
+      {
+        product: 'x',
+        day: '2026-12-04',
+        quantity: 4,
+        source: { kind: 'cut', cut: 'Breasts, Duck', day: '2026-12-03' },
+      },
+    ],
+  },
+  expected: [],
+  planned: [PLANNED],
+}
+const plan = { id: 'plan', name: 'Week', version: 3, schedule: null, accepted } as unknown as Plan
+const PUT = `PUT /api/kitchens/${LARCH_HALT.id}/plans/plan/schedule`
+const MORNING = 1440 + 480
+const schedule: Schedule = {
+  status: 'best-found',
+  tasks: [
+    { id: 'p1 cut 1', start: MORNING, end: MORNING + 30, cook: 'Marit', station: { name: 'board', number: 1 } },
+    { id: 'p1 pack 1', start: MORNING + 30, end: MORNING + 40, cook: 'Bruno', station: null },
+    { id: 'p1 stock 1', start: MORNING + 30, end: MORNING + 390, cook: null, station: { name: 'stove', number: 1 } },
+  ],
+  cleanDowns: [],
+  lateMinutes: 0,
+  cleanMinutes: 0,
+  holdMinutes: 0,
+  bound: { lateMinutes: 0 },
+  impossible: [],
+}
+/** What is changed is kept a moment later. */
+const keptNow = async () => {
+  await act(() => new Promise((resolve) => setTimeout(resolve, 450)))
+  await answered()
+}
+const tell = (told: ScheduleTold) => act(async () => hear(told))
+
+async function room(of: Plan = plan) {
+  const sent = answerWith({ [PUT]: { body: { ...plan, version: 4 } } })
+  renderPart(<ScheduleRoom plan={of} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} />)
+  await answered()
+  return sent
+}
+
+test('a plan without a schedule gets one, which is kept: bars, and a list for each cook', async () => {
+  const sent = await room()
+  expect(asked?.request.tasks.map(({ id }) => id)).toEqual(['p1 cut 1', 'p1 pack 1', 'p1 stock 1'])
+  // Half an hour before service of the day that it serves.
+  expect(asked?.request.tasks[1]?.due).toBe(2 * 1440 + 18 * 60 - 30)
+  await tell({ type: 'best', best: { broken: 0, late: 5, clean: 0, hold: 9 } })
+  expect(screen.getByText(/Looking: 5\.0\smin late/)).toBeTruthy()
+  await tell({ type: 'schedule', schedule })
+  await tell({ type: 'done' })
+  await keptNow()
+  expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({
+    version: 3,
+    schedule: { tasks: [{ id: 'p1 cut 1', jobId: 'p1', cook: 'Marit' }, {}, {}] },
+  })
+  const lists = screen.getByRole('region', { name: 'Lists' })
+  expect(within(lists).getByRole('heading', { name: /Marit/ })).toBeTruthy()
+  expect(within(lists).getByText('Duck: breasts, pack and label')).toBeTruthy()
+  expect(screen.queryByText('What does not fit')).toBeNull()
+})
+
+const kept = { ...plan, schedule: { settings: undefined, tasks: schedule.tasks } } as unknown as Plan
+
+test('a bar is moved by keys, to another cook too, and a rule that breaks is told', async () => {
+  const sent = await room(kept)
+  const bar = () => screen.getByRole('button', { name: /^Duck: breasts, 2 birds/ })
+  fireEvent.keyDown(bar(), { key: 'ArrowRight' })
+  await keptNow()
+  const tasks = () =>
+    sent.flatMap(({ method, body }) => (method === 'PUT' ? [body as { schedule: Schedule }] : [])).at(-1)?.schedule
+      .tasks ?? []
+  expect(tasks()[0]).toMatchObject({ start: MORNING + 5, cook: 'Marit' })
+  expect(screen.getByRole('region', { name: 'What does not fit' }).textContent).toContain('begins before the end of')
+  fireEvent.keyDown(bar(), { key: 'ArrowDown' })
+  await keptNow()
+  expect(tasks()[0]?.cook).toBe('Bruno')
+})
+
+test('the rest is replanned beside what stands, and nothing changes before it is taken', async () => {
+  const sent = await room(kept)
+  fireEvent.click(screen.getByLabelText('Marit'))
+  await touch(screen.getByRole('button', { name: 'Replan the rest' }))
+  expect(asked?.request.cooks.map(({ name }) => name)).toEqual(['Bruno'])
+  const after = schedule.tasks.map((task) => ({ ...task, ...(task.cook ? { cook: 'Bruno' } : {}) }))
+  await tell({ type: 'schedule', schedule: { ...schedule, tasks: after } })
+  expect(screen.getByRole('region', { name: 'Before and after' }).textContent).toContain('8:00 Marit → 8:00 Bruno')
+  expect(sent.some(({ method }) => method === 'PUT')).toBe(false)
+  await touch(screen.getByRole('button', { name: 'Take the new one' }))
+  await keptNow()
+  expect(sent.some(({ method }) => method === 'PUT')).toBe(true)
+})
+
+test('what cannot be done is told by its task', async () => {
+  await room()
+  await tell({
+    type: 'schedule',
+    schedule: {
+      ...schedule,
+      status: 'impossible',
+      tasks: [],
+      impossible: [{ task: 'p1 cut 1', why: 'longer-than-any-shift' }],
+    },
+  })
+  expect(screen.getByRole('alert').textContent).toContain(
+    'Duck: breasts, 2 birds: it takes longer than anybody’s hours.',
+  )
+})
+
+describe('hours and days', () => {
+  test('minutes count by the kitchen’s own clock', () => {
+    expect(minutesSince('2026-12-02', 'Europe/Vienna', new Date('2026-12-02T07:05:00Z'))).toBe(8 * 60 + 5)
+    expect(minutesSince('2026-12-02', 'Europe/Vienna', new Date('2026-12-03T23:00:00Z'))).toBe(2 * 1440)
+    expect([clockWords(485), clockWords(1440 + 9)]).toEqual(['8:05', '0:09'])
+    expect(cooksOf(COOKS, ['Marit']).map(({ name }) => name)).toEqual(['Bruno'])
+  })
+
+  test('a cook’s calendar has their tasks at those hours', () => {
+    const text = calendarOf(schedule.tasks, {
+      cook: 'Marit',
+      from: '2026-12-02',
+      timeZone: 'Europe/Vienna',
+      nameOf: () => 'Duck, load 1',
+    })
+    expect(text).toContain('BEGIN:VCALENDAR')
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(1)
+    // Eight in Vienna in winter.
+    expect(text).toContain('DTSTART:20261203T070000Z')
+    expect(text).toContain('SUMMARY:Duck\\, load 1')
+  })
+
+  test('a pot goes to no board, and nothing to before the plan', () => {
+    const of = (id: string, by: Parameters<typeof moved>[2]) =>
+      moved(schedule.tasks, id, by).find((task) => task.id === id) as PlacedTask
+    expect(of('p1 stock 1', { minutes: 5, lane: { kind: 'unit', station: 'board', number: 2 } }).station?.name).toBe(
+      'stove',
+    )
+    expect(of('p1 stock 1', { minutes: 0, lane: { kind: 'cook', name: 'Bruno' } }).cook).toBeNull()
+    expect(of('p1 cut 1', { minutes: -99_999 }).start).toBe(0)
+    expect(of('p1 cut 1', { minutes: 0, lane: { kind: 'unit', station: 'board', number: 2 } }).station?.number).toBe(2)
+  })
+})

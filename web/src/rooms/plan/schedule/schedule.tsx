@@ -1,0 +1,29 @@
+import type { Cook, Item, Plan } from '@fleam/contract'
+import { Link, useParams } from 'react-router-dom'
+import { usePlan } from '../../../data/planning-queries.ts'
+import { useCooks, useItems } from '../../../data/queries.ts'
+import { Empty, Failed, Loading } from '../../../parts/states.tsx'
+import { ScheduleRoom } from './schedule-room.tsx'
+
+/** Who does what, when, for an accepted plan. */
+export function Component() {
+  const { planId = '' } = useParams()
+  const [plan, items, cooks] = [usePlan(planId), useItems(), useCooks()]
+  const failed = [plan, items, cooks].find((query) => query.isError && !query.data)
+  if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
+  if (!plan.data || !items.data || !cooks.data) return <Loading what="the plan" />
+  return <Accepted plan={plan.data} items={items.data} cooks={cooks.data} />
+}
+
+function Accepted({ plan, items, cooks }: { plan: Plan; items: Item[]; cooks: Cook[] }) {
+  if (plan.accepted) return <ScheduleRoom plan={plan} accepted={plan.accepted} items={items} cooks={cooks} />
+  return (
+    <div className="room">
+      <Empty title="This plan is not accepted yet">
+        <p>
+          <Link to={`/plan/${plan.id}`}>Accept it first</Link>: then it is said who cuts what when.
+        </p>
+      </Empty>
+    </div>
+  )
+}

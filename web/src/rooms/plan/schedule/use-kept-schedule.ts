@@ -1,0 +1,48 @@
+import type { KeptSchedule, Plan } from '@fleam/contract'
+import { USUAL_WORK } from '@fleam/core'
+import { useEffect, useRef, useState } from 'react'
+import { useUpdateSchedule } from '../../../data/planning-queries.ts'
+
+const SAVE_AFTER_MS = 400
+
+export interface KeptScheduleState {
+  schedule: KeptSchedule
+  change: (part: Partial<KeptSchedule>) => void
+  error: unknown
+  retry: () => void
+}
+
+/** The schedule of a plan: every change stands at once, and is kept a moment later, one after the other. */
+export function useKeptSchedule(plan: Plan): KeptScheduleState {
+  const [said, setSaid] = useState<KeptSchedule>(() => ({
+    settings: plan.schedule?.settings ?? USUAL_WORK,
+    tasks: plan.schedule?.tasks ?? [],
+  }))
+  const [kept, setKept] = useState(said)
+  const version = useRef(plan.version)
+  const save = useUpdateSchedule(plan.id)
+  const { mutate, isPending, isError } = save
+  useEffect(() => {
+    if (said === kept || isPending || isError) return
+    const timer = setTimeout(
+      () =>
+        mutate(
+          { version: version.current, schedule: said },
+          {
+            onSuccess: (saved) => {
+              version.current = saved.version
+              setKept(said)
+            },
+          },
+        ),
+      SAVE_AFTER_MS,
+    )
+    return () => clearTimeout(timer)
+  }, [said, kept, isPending, isError, mutate])
+  return {
+    schedule: said,
+    change: (part) => setSaid((before) => ({ ...before, ...part })),
+    error: isError ? save.error : null,
+    retry: () => save.reset(),
+  }
+}

@@ -1,0 +1,50 @@
+import type { HeldTask, Schedule, ScheduleCost, ScheduleRequest } from '@fleam/core'
+import { useEffect, useRef, useState } from 'react'
+import { scheduleAside } from '../../../workers/plan-client.ts'
+
+const SECONDS = 9
+
+export interface ScheduleRun {
+  state: 'idle' | 'running' | 'failed'
+  best: ScheduleCost | null
+  failure: string | null
+  make: (asked: { request: ScheduleRequest; held: readonly HeldTask[] }, then: (schedule: Schedule) => void) => void
+  stop: () => void
+}
+
+/** Makes schedules aside, one at a time. */
+export function useScheduleRun(): ScheduleRun {
+  const [state, setState] = useState<ScheduleRun['state']>('idle')
+  const [best, setBest] = useState<ScheduleCost | null>(null)
+  const [failure, setFailure] = useState<string | null>(null)
+  const breakOff = useRef<() => void>(() => {})
+  useEffect(() => () => breakOff.current(), [])
+  return {
+    state,
+    best,
+    failure,
+    make: (asked, then) => {
+      breakOff.current()
+      setState('running')
+      setBest(null)
+      setFailure(null)
+      breakOff.current = scheduleAside({ ...asked, seconds: SECONDS }, (told) => {
+        switch (told.type) {
+          case 'best':
+            return setBest(told.best)
+          case 'schedule':
+            return then(told.schedule)
+          case 'done':
+            return setState('idle')
+          case 'failed':
+            setFailure(told.message)
+            return setState('failed')
+        }
+      })
+    },
+    stop: () => {
+      breakOff.current()
+      setState('idle')
+    },
+  }
+}

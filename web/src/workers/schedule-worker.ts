@@ -1,0 +1,20 @@
+import '../no-eval.ts'
+import { planSchedule } from '@fleam/core'
+import { loadMixedSolver } from './load-solver.ts'
+import type { ScheduleAsked, ScheduleTold } from './plan-protocol.ts'
+
+const tell = (told: ScheduleTold) => self.postMessage(told)
+
+/** The search runs to its end: whoever does not want to wait ends the worker. */
+async function make({ request, held, seconds }: ScheduleAsked): Promise<void> {
+  const onProgress = (best: Extract<ScheduleTold, { type: 'best' }>['best']) => {
+    tell({ type: 'best', best })
+    return undefined
+  }
+  tell({ type: 'schedule', schedule: planSchedule(request, await loadMixedSolver(), { held, seconds, onProgress }) })
+  tell({ type: 'done' })
+}
+
+self.onmessage = ({ data }: MessageEvent<ScheduleAsked>) => {
+  make(data).catch((error: Error) => tell({ type: 'failed', message: error.message }))
+}
