@@ -57,6 +57,7 @@ test('a week is planned, answered, accepted, taken in at the door and started at
 
   // Who does what when: what is on the board keeps its place; a bar is moved by keys, and is kept.
   await page.goto(`/plan/${planId}/schedule`)
+  await page.getByRole('group', { name: 'Day' }).getByRole('button').last().click({ timeout: 30_000 })
   const bar = page.getByRole('button', { name: /pack and label/ }).first()
   await expect(bar).toBeVisible({ timeout: 30_000 })
   const before = await bar.getAttribute('aria-label')
@@ -70,5 +71,6 @@ test('a week is planned, answered, accepted, taken in at the door and started at
     })
     .toBeGreaterThan(3)
   await page.reload()
+  await page.getByRole('group', { name: 'Day' }).getByRole('button').last().click()
   await expect(page.getByRole('button', { name: after ?? '' })).toBeVisible()
 })

@@ -41,6 +41,20 @@ async function startRack(page: Page): Promise<void> {
     .click()
 }
 
+/** The feast, planned. */
+async function showPlan(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'The feast of the first snow', exact: true }).click()
+  await page.getByText('Nothing costs less: proven.').waitFor()
+  await page.getByText('Trying what else could be done').waitFor({ state: 'hidden' })
+}
+
+/** The week that was accepted: who does what of it, when. */
+async function showSchedule(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'The week', exact: true }).click()
+  await page.getByRole('link', { name: 'Who does what, when' }).click()
+  await page.getByRole('heading', { name: 'Lists' }).waitFor()
+}
+
 /** A supplier's list with two rows that are not right. */
 async function chooseList(page: Page): Promise<void> {
   const rows = [
@@ -81,7 +95,6 @@ async function shotsOf(url: string): Promise<Shot[]> {
     { name: 'today', path: '/' },
     { name: 'bench-start', path: '/bench' },
     { name: 'bench', path: bench, act: putOn(281) },
-    { name: 'bench-dark', path: bench, scheme: 'dark', act: putOn(281) },
     { name: 'bench-phone', path: bench, width: 390, height: 844, act: putOn(281) },
     { name: 'bench-tablet', path: bench, width: 800, height: 1280, act: putOn(281) },
     { name: 'bench-rack', path: '/bench', act: startRack },
@@ -101,11 +114,8 @@ async function shotsOf(url: string): Promise<Shot[]> {
       isScrolled: true,
     },
     { name: 'buying', path: '/buying' },
-    {
-      name: 'buying-article',
-      path: '/buying/prices',
-      act: (page) => page.getByRole('link', { name: 'Tenderloin, peeled' }).click(),
-    },
+    { name: 'plan', path: '/plan', act: showPlan },
+    { name: 'plan-schedule', path: '/plan', act: showSchedule },
     { name: 'buying-list', path: '/buying/lists', act: chooseList },
     { name: 'receiving', path: '/buying/receiving/new', act: scanCase },
     {

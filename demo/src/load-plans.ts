@@ -64,7 +64,7 @@ async function accept({ client, path, kitchen }: Loading, plan: Plan): Promise<P
 async function fulfil(loading: Loading, { accepted }: Plan): Promise<void> {
   if (!accepted) return
   const today = dayOf(loading.now)
-  const lotOf = new Map<string, string>()
+  const lotOf = new Map<string, { id: string; code: string }>()
   const items = (await loading.client.get<Item[]>(`${loading.path}/items`)) ?? []
   const came = accepted.expected.filter(({ day }) => day < today)
   const short = came.find(({ kind }) => kind === 'whole')
@@ -76,11 +76,11 @@ async function fulfil(loading: Loading, { accepted }: Plan): Promise<void> {
       continue
     }
     await receive(loading, line, { lotId, isShort: line === short, item: items.find(({ id }) => id === line.itemId) })
-    lotOf.set(line.id, lotId)
+    lotOf.set(line.id, { id: lotId, code: codeOf(line, lotId) })
   }
   for (const planned of accepted.planned.filter(({ day }) => day < today)) {
     const item = items.find(({ id }) => id === planned.itemId)
-    await cut(loading, planned, { item, lotId: lotOf.get(planned.expectedLineId ?? '') ?? null })
+    await cut(loading, planned, { item, lot: lotOf.get(planned.expectedLineId ?? '') ?? null })
   }
   const waiting = accepted.planned.filter(({ day, cookId }) => day >= today && cookId === null)
   for (const [at, { id, isDropped }] of waiting.entries()) {
@@ -88,6 +88,9 @@ async function fulfil(loading: Loading, { accepted }: Plan): Promise<void> {
     await loading.client.send('PUT', `${loading.path}/planned/${id}`, { cookId, isDropped })
   }
 }
+
+/** The supplier's lot: the day and a number. */
+const codeOf = ({ day }: ExpectedLine, lotId: string) => `${day.slice(5).replace('-', '')}-${lotId.slice(-4)}`
 
 interface Received {
   lotId: string
@@ -103,7 +106,7 @@ async function receive({ client, path, newId }: Loading, line: ExpectedLine, { l
     id: lotId,
     itemId: line.itemId,
     supplierId: line.supplierId,
-    code: `${line.day.slice(5).replace('-', '')}-${lotId.slice(-4)}`,
+    code: codeOf(line, lotId),
     gtin: null,
     price: { amount: ((line.price * line.packs) / grams) * 1000, per: 'kg' },
     extras: null,
@@ -124,7 +127,7 @@ async function receive({ client, path, newId }: Loading, line: ExpectedLine, { l
 async function cut(
   loading: Loading,
   planned: PlannedFabrication,
-  { lotId, item }: { lotId: string | null; item: Item | undefined },
+  { lot, item }: { lot: { id: string; code: string } | null; item: Item | undefined },
 ): Promise<void> {
   const { client, path, kitchen, now, random, newId } = loading
   const { cooks } = kitchen.script
@@ -161,8 +164,8 @@ async function cut(
     },
     cookId: kitchen.cookIds[cookAt] ?? null,
     supplierId: planned.supplierId,
-    lot: null,
-    lotId,
+    lot: lot?.code ?? null,
+    lotId: lot?.id ?? null,
     plannedId: planned.id,
     date: session.date,
     startedAt: session.startedAt,

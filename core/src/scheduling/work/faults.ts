@@ -1,4 +1,4 @@
-import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
+import type { HeldTask, PlacedTask, ScheduleRequest } from '../schedule.ts'
 
 export type FaultRule =
   | 'outside-shift'
@@ -21,15 +21,23 @@ export interface ScheduleFault {
 
 const NEAR = 1e-6
 
-/** Every rule that places break, as they are moved by hand: told, not forbidden. Late minutes are told too. */
-export function scheduleFaults(request: ScheduleRequest, placed: readonly PlacedTask[]): ScheduleFault[] {
+/**
+ * Every rule that places break, as they are moved by hand: told, not forbidden. Late minutes are told too. What has begun
+ * is where it is, whatever it breaks by itself.
+ */
+export function scheduleFaults(
+  request: ScheduleRequest,
+  placed: readonly PlacedTask[],
+  held: readonly HeldTask[] = [],
+): ScheduleFault[] {
+  const hasBegun = new Set(held.map(({ id }) => id))
   const taskOf = new Map(request.tasks.map((task) => [task.id, task]))
   const placeOf = new Map(placed.map((each) => [each.id, each]))
   const faults: ScheduleFault[] = []
   const tell = (task: string, rule: FaultRule, other: string | null = null) => faults.push({ task, rule, with: other })
   for (const own of placed) {
     const task = taskOf.get(own.id)
-    if (!task) continue
+    if (!task || hasBegun.has(own.id)) continue
     if (own.start < task.notBefore - NEAR) tell(own.id, 'too-early')
     if (own.end > request.horizon + NEAR || own.start < 0) tell(own.id, 'beyond-the-horizon')
     if (task.due !== null && own.end > task.due + NEAR) tell(own.id, 'late')

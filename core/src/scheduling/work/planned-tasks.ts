@@ -191,7 +191,7 @@ function partsOf(
     cooks: 1,
     boardMinutes: settings.boardMinutes,
   })
-  const notBefore = Math.max(0, dayAt(job.day), job.running ? 0 : now)
+  const notBefore = job.running ? 0 : Math.max(0, dayAt(job.day), now)
   const skill = job.cookId !== null && canAlone(job, cooks) ? own(job.cookId) : null
   const bare = { job: job.id, species: null, skill: null, notBefore, due: null }
   const parts: { task: ScheduleTask; work: WorkTask }[] = []

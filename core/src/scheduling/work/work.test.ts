@@ -94,7 +94,7 @@ describe('tasks of planned work', () => {
     const { request, held } = plan([job({ running }), job({ id: 'char', species: 'fish' })], { now })
     expect(held).toEqual([{ id: 'duck cut 1', start: running.start, cook: 'Marit', unit: 0 }])
     expect(request.tasks.find(({ id }) => id === 'char cut 1')?.notBefore).toBe(now)
-    expect(request.tasks.find(({ id }) => id === 'duck cut 1')?.notBefore).toBe(MINUTES_OF_A_DAY)
+    expect(request.tasks.find(({ id }) => id === 'duck cut 1')?.notBefore).toBe(0)
   })
 
   test('it can be scheduled, and what is scheduled breaks no rule', async () => {
@@ -140,6 +140,11 @@ describe('rules that a hand breaks', () => {
     const faults = told(...placed).filter(([, each]) => each === rule)
     expect(faults).toHaveLength(1)
     expect(faults[0]?.[2]).toBe(other)
+  })
+
+  test('what has begun is where it is', () => {
+    const held = [{ id: 'duck cut 1', start: 480, cook: 'Marit', unit: 0 }]
+    expect(scheduleFaults(request, [at('duck cut 1', 300)], held)).toEqual([])
   })
 
   test('what fits breaks nothing: fish before poultry with its ten minutes between', () => {

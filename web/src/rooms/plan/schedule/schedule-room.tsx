@@ -51,7 +51,7 @@ export function ScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomProps
     return task && job ? `${job.name}, ${taskWords(task, job)}` : id
   }
   const shown = placed.filter(({ id }) => taskOf.has(id))
-  const faults = scheduleFaults(work.request, shown)
+  const faults = scheduleFaults(work.request, shown, work.held)
   const isMissing = shown.length < work.tasks.length
   const withJob = ({ id, start, end, cook, station }: PlacedTask) => ({
     ...{ id, start, end, cook, station },
