@@ -12,6 +12,7 @@ import { benchPlanning } from './planning.ts'
 import { benchPortioning } from './portioning.ts'
 import { benchPriceLists } from './price-lists.ts'
 import { benchReadings } from './readings.ts'
+import { benchScheduling } from './scheduling.ts'
 import { benchScreen } from './screen.ts'
 import { benchVerdictTyping } from './verdict-typing.ts'
 
@@ -26,6 +27,7 @@ async function main(): Promise<void> {
     await benchPortioning()
   }
   if (isAsked('planning')) await benchPlanning()
+  if (isAsked('scheduling')) await benchScheduling()
   rmSync(DATA_FOLDER, { recursive: true, force: true })
   const emitter = await startEmitter()
   const house = new House({

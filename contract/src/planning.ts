@@ -236,6 +236,8 @@ export const plannedFabrication = z
     /** The delivery that it waits for; null where it is cut from the cold. */
     expectedLineId: id.nullable(),
     isDropped: z.boolean(),
+    /** Day and minute of the day on which the schedule of its plan begins it; null where there is none. */
+    begins: z.object({ day, minute: z.number() }).nullable(),
     fabricationId: id.nullable(),
     real: z
       .object({

@@ -574,6 +574,7 @@ export type {
   PileFacts,
   PortionBounds,
   SettledStyle,
+  SetUpPile,
   StepGain,
   StepWorth,
   StyleChoice,

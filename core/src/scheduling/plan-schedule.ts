@@ -10,6 +10,8 @@ import { bestTimes } from './timing.ts'
 export interface ScheduleOptions {
   /** At most so long. */
   seconds?: number
+  /** Without a better one for so many milliseconds it ends. */
+  patience?: number
   /** What has begun or is held where it is. */
   held?: readonly HeldTask[]
   seed?: number
@@ -31,7 +33,7 @@ const SAME = 1e-6
 export function planSchedule(
   request: ScheduleRequest,
   solve: SolveMixed,
-  { seconds = SECONDS, held = [], seed = SEED, onProgress }: ScheduleOptions = {},
+  { seconds = SECONDS, patience = PATIENCE_MS.open, held = [], seed = SEED, onProgress }: ScheduleOptions = {},
 ): Schedule {
   const shop = shopOf(request, held)
   const ends = earliestEnds(shop)
@@ -40,7 +42,7 @@ export function planSchedule(
   if (impossible.length > 0) return nothing(bound, impossible)
   if (request.tasks.length === 0) return { ...nothing(bound, []), status: 'proven' }
   const least = { late: bound.lateMinutes, clean: cleanBound(shop) }
-  const search = searched(shop, least, { seconds, seed, onProgress })
+  const search = searched(shop, least, { seconds, patience, seed, onProgress })
   const best = timed(shop, search, solve)
   if (best.cost.broken > SAME) return nothing(bound, withoutPlace(shop, best.placing))
   const { late, clean, hold } = best.cost
@@ -61,9 +63,10 @@ function searched(
   least: { late: number; clean: number },
   {
     seconds,
+    patience,
     seed,
     onProgress,
-  }: Required<Pick<ScheduleOptions, 'seconds' | 'seed'>> & Pick<ScheduleOptions, 'onProgress'>,
+  }: Required<Pick<ScheduleOptions, 'seconds' | 'patience' | 'seed'>> & Pick<ScheduleOptions, 'onProgress'>,
 ): Search {
   const search = new Search(shop, seed)
   const began = performance.now()
@@ -72,8 +75,8 @@ function searched(
     const now = performance.now()
     const { broken, late, clean } = search.best.cost
     const isLeast = broken <= SAME && late <= least.late + SAME && clean <= least.clean + SAME
-    const patience = isLeast ? PATIENCE_MS.bound : PATIENCE_MS.open
-    if (now - began > seconds * 1000 || now - improved > patience) return search
+    const waits = isLeast ? Math.min(patience, PATIENCE_MS.bound) : patience
+    if (now - began > seconds * 1000 || now - improved > waits) return search
     if (search.walk(SLICE_MS)) improved = performance.now()
     if (onProgress?.(search.best.cost) === false) return search
   }

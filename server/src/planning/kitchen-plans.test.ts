@@ -187,9 +187,50 @@ test('accepted, its orders are expected and its work is planned; once something 
   expect([again.status, again.body.issues[0].path]).toEqual([400, 'plannedId'])
   const after: Plan = (await send(test_, 'GET', path(`/plans/${plan.id}`))).body
   expect(after.accepted?.planned[0]).toMatchObject({ fabricationId: start.id, real: { isClosed: false, units: 6 } })
+  const ofRecord: PlannedFabrication[] = (await send(test_, 'GET', path(`/planned?fabrication=${start.id}`))).body
+  expect(ofRecord.map(({ id }) => id)).toEqual([planned?.id])
+  expect((await send(test_, 'GET', path(`/planned?fabrication=${newId()}`))).body).toEqual([])
   const edited = await send(test_, 'PUT', path(`/planned/${planned?.id}`), { cookId: null, isDropped: true })
   expect([edited.status, edited.body.issues[0].message]).toEqual([400, 'has begun'])
   expect((await send(test_, 'DELETE', path(`/plans/${plan.id}`))).body.issues[0].path).toBe('id')
+})
+
+test('a schedule is kept with its plan: who begins what when is said of what is planned', async () => {
+  const settings = {
+    ...{ boards: 2, saws: 1, stoves: 2, begins: 480, service: 1080, buffer: 30, boardMinutes: 30, packMinutes: 10 },
+    ...{ setHours: 8, stockHours: 6, cleanDown: 10, against: 20 },
+  }
+  const cook = { id: newId(), name: 'Thessaly', wagePerHour: 21.4, weekHours: null }
+  await send(test_, 'POST', path('/cooks'), cook)
+  const plan = await create()
+  const put = (version: number, tasks: object[]) =>
+    send(test_, 'PUT', path(`/plans/${plan.id}/schedule`), { version, schedule: { settings, tasks } })
+  expect((await put(1, [])).body.issues[0].message).toBe('is not accepted: there is nothing to do yet')
+  const answer = await answerFor(draft())
+  const accepted = await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), {
+    version: 1,
+    draft: draft(),
+    goods,
+    answer,
+  })
+  const planned = (accepted.body as Plan).accepted?.planned[0]
+  const task = (id: string, start: number) => ({
+    id,
+    jobId: planned?.id,
+    start,
+    end: start + 30,
+    cook: cook.name,
+    station: null,
+  })
+  const kept = await put(2, [task('b', 1440 + 520), task('a', 1440 + 490)])
+  expect((kept.body as Plan).schedule?.tasks).toHaveLength(2)
+  expect((kept.body as Plan).accepted?.planned[0]).toMatchObject({
+    begins: { day: addDays(FIRST, 1), minute: 490 },
+    cookId: cook.id,
+  })
+  expect((await put(2, [])).status).toBe(409)
+  await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=3`))
+  expect((await send(test_, 'GET', path(`/plans/${plan.id}`))).body.schedule).toBeNull()
 })
 
 test('an acceptance that nothing came of is taken back whole', async () => {

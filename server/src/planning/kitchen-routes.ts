@@ -226,13 +226,19 @@ function acceptedRoutes(app: Server, scopeOf: Scopes): void {
     {
       schema: {
         operationId: 'listPlanned',
-        summary: 'Planned fabrications that wait to be cut',
+        summary: 'Planned fabrications that wait to be cut, or the one that a record was',
         tags,
         params: kitchenParams,
+        querystring: z.strictObject({ fabrication: id.optional() }),
         response: { 200: plannedFabrications },
       },
     },
-    async (request) => service.planned(await scopeOf(request), { fabricationId: { [Op.is]: null }, isDropped: false }),
+    async (request) => {
+      const { fabrication } = request.query
+      const scope = await scopeOf(request)
+      if (fabrication !== undefined) return service.planned(scope, { fabricationId: fabrication })
+      return service.planned(scope, { fabricationId: { [Op.is]: null }, isDropped: false })
+    },
   )
 
   app.put(

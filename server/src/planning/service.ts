@@ -7,7 +7,7 @@ import type {
   PlannedFabrication,
   ScheduleEdit,
 } from '@fleam/contract'
-import { appraise, documentOf, planLines, plannedWork } from '@fleam/core'
+import { addDays, appraise, documentOf, MINUTES_OF_A_DAY, planLines, plannedWork } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { databaseCode } from '../database/index.ts'
 import { statesByIds } from '../fabrication/index.ts'
@@ -155,37 +155,40 @@ export async function planned(
     id: rows.flatMap(({ expectedLineId }) => expectedLineId ?? []),
   })
   const pilesOf = await store.portionPiles(scope, [...new Set(rows.map(({ styleId }) => styleId))])
-  const cookOf = await scheduledCooks(scope, rows)
+  const begins = await beginnings(scope, rows)
   const lotOf = new Map(lines.map(({ id, lots }) => [id, lots.at(-1)?.id ?? null]))
   return rows.map((row): PlannedFabrication => {
     const state = row.fabricationId === null ? undefined : states.get(row.fabricationId)
     const lotId = row.lotId ?? (row.expectedLineId === null ? null : (lotOf.get(row.expectedLineId) ?? null))
     return {
       ...row,
-      cookId: row.cookId ?? cookOf.get(row.id) ?? null,
+      cookId: row.cookId ?? begins.get(row.id)?.cookId ?? null,
+      begins: begins.get(row.id)?.begins ?? null,
       lotId,
       real: state ? realOf(state, row, pilesOf) : null,
     }
   })
 }
 
-/** Who begins what of the schedules of its plans, where nobody said it of the fabrication itself. */
-async function scheduledCooks(
-  scope: Scope,
-  rows: readonly { id: string; planId: string }[],
-): Promise<Map<string, string>> {
+interface Beginning {
+  begins: NonNullable<PlannedFabrication['begins']>
+  cookId: string | null
+}
+
+/** When the schedules of its plans begin each fabrication, and who does. */
+async function beginnings(scope: Scope, rows: readonly { planId: string }[]): Promise<Map<string, Beginning>> {
   const schedules = await store.schedules(scope, [...new Set(rows.map(({ planId }) => planId))])
   if (schedules.length === 0) return new Map()
   const idOf = new Map((await cooks(scope)).map(({ id, name }) => [name, id]))
-  const first = new Map<string, { start: number; cookId: string }>()
-  for (const { tasks } of schedules) {
+  const first = new Map<string, Beginning & { start: number }>()
+  for (const { from, tasks } of schedules) {
     for (const { jobId, start, cook } of tasks) {
-      const cookId = idOf.get(cook ?? '')
-      const known = first.get(jobId)
-      if (cookId !== undefined && (!known || start < known.start)) first.set(jobId, { start, cookId })
+      if (cook === null || start >= (first.get(jobId)?.start ?? Number.POSITIVE_INFINITY)) continue
+      const begins = { day: addDays(from, Math.floor(start / MINUTES_OF_A_DAY)), minute: start % MINUTES_OF_A_DAY }
+      first.set(jobId, { start, begins, cookId: idOf.get(cook) ?? null })
     }
   }
-  return new Map([...first].map(([id, { cookId }]) => [id, cookId]))
+  return first
 }
 
 type State = Awaited<ReturnType<typeof statesByIds>>[number]

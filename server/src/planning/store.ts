@@ -167,7 +167,7 @@ export async function updateArrival(scope: Scope, id: string, arrived: number | 
 
 type NewPlanned = Omit<
   PlannedFabrication,
-  'plan' | 'style' | 'item' | 'itemId' | 'real' | 'isDropped' | 'fabricationId'
+  'plan' | 'style' | 'item' | 'itemId' | 'real' | 'begins' | 'isDropped' | 'fabricationId'
 >
 
 export async function insertPlanned(scope: Scope, planned: readonly NewPlanned[]): Promise<void> {
@@ -182,7 +182,10 @@ export async function insertPlanned(scope: Scope, planned: readonly NewPlanned[]
 }
 
 /** Planned fabrications in the order of their days, before anything is known of what became of them. */
-export async function plannedWhere(scope: Scope, where: WhereOptions): Promise<Omit<PlannedFabrication, 'real'>[]> {
+export async function plannedWhere(
+  scope: Scope,
+  where: WhereOptions,
+): Promise<Omit<PlannedFabrication, 'real' | 'begins'>[]> {
   const rows = await scope.database.models.PlannedFabrication.findAll({
     where: { [Op.and]: [ofKitchen(scope), where] },
     include: [
@@ -267,11 +270,16 @@ export async function portionPiles(scope: Scope, styleIds: readonly string[]): P
 }
 
 /** The schedules of some plans that have one. */
-export async function schedules(scope: Scope, planIds: readonly string[]): Promise<KeptSchedule[]> {
+export async function schedules(
+  scope: Scope,
+  planIds: readonly string[],
+): Promise<(KeptSchedule & { from: string })[]> {
   const rows = await scope.database.models.OrderPlan.findAll({
-    attributes: ['id', 'schedule'],
+    attributes: ['id', 'schedule', 'accepted'],
     where: ofKitchen(scope, { id: [...planIds] }),
     ...within(scope),
   })
-  return rows.flatMap(({ schedule }) => schedule ?? [])
+  return rows.flatMap(({ schedule, accepted }) =>
+    schedule && accepted ? [{ ...schedule, from: accepted.draft.from }] : [],
+  )
 }

@@ -126,6 +126,15 @@ export function usePlanned() {
   })
 }
 
+/** The planned fabrication that a record was; none where nobody planned it. */
+export function usePlannedOf(fabricationId: string) {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: plansKey(id, 'planned-of', fabricationId),
+    queryFn: () => getJson<PlannedFabrication[]>(`${kitchenPath(id)}/planned?fabrication=${fabricationId}`),
+  })
+}
+
 export function useUpdatePlanned() {
   const { id } = useKitchen()
   const queries = useQueryClient()

@@ -10,7 +10,7 @@ import { useKitchen } from '../data/kitchen-context.ts'
 import { kitchenPath } from '../data/paths.ts'
 import { usePlanned, useUpdatePlanned } from '../data/planning-queries.ts'
 import { useCooks, useItems, useStartPlanned } from '../data/queries.ts'
-import { dayIn, dayWords } from './dates.ts'
+import { clockWords, dayIn, dayWords } from './dates.ts'
 import css from './planned-fabrications.module.css'
 import { Failed } from './states.tsx'
 import { useFormat } from './use-format.ts'
@@ -18,7 +18,9 @@ import { useFormat } from './use-format.ts'
 /** What accepted plans have for the bench until a day: one touch starts each. */
 export function PlannedFabrications({ until }: { until: string }) {
   const planned = usePlanned()
-  const due = (planned.data ?? []).filter(({ day }) => day <= until)
+  const due = (planned.data ?? [])
+    .filter(({ day }) => day <= until)
+    .sort((a, b) => placeOf(a).localeCompare(placeOf(b)))
   if (due.length === 0) return null
   return (
     <section aria-labelledby="planned">
@@ -32,6 +34,10 @@ export function PlannedFabrications({ until }: { until: string }) {
   )
 }
 
+/** Days in their order, and within one what the schedule begins first. */
+const placeOf = ({ day, begins }: PlannedFabrication) =>
+  `${begins?.day ?? day} ${String(Math.round(begins?.minute ?? 9_999)).padStart(4, '0')}`
+
 function PlannedRow({ planned }: { planned: PlannedFabrication }) {
   const { timeZone } = useKitchen()
   const format = useFormat()
@@ -39,7 +45,7 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
   const cooks = useCooks()
   const update = useUpdatePlanned()
   const begin = useBegin(planned)
-  const { id, style, item, units, day, cookId, minutes, isDropped, lotId } = planned
+  const { id, style, item, units, day, begins, cookId, minutes, isDropped, lotId } = planned
   const unitName = items.data?.find((each) => each.id === planned.itemId)?.unitName
   const today = dayIn(timeZone, new Date())
   const said = `${units} ${units === 1 ? (unitName?.one ?? '') : (unitName?.many ?? '')}`
@@ -52,7 +58,8 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
         for {style.toLowerCase()}
         <br />
         <span className="quiet">
-          <span className={day < today ? css.late : ''}>{dayWords(day)}</span> · {format.quantity(minutes, 'minutes')} ·{' '}
+          <span className={day < today ? css.late : ''}>{dayWords(begins?.day ?? day)}</span>
+          {begins ? ` ${clockWords(begins.minute)}` : ''} · {format.quantity(minutes, 'minutes')} ·{' '}
           {lotId === null ? 'waits for its delivery' : <Link to={`/buying/lots/${lotId}`}>from its lot</Link>} ·{' '}
           <Link to={`/plan/${planned.planId}`}>{planned.plan}</Link>
         </span>

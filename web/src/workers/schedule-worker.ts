@@ -3,6 +3,9 @@ import { planSchedule } from '@fleam/core'
 import { loadMixedSolver } from './load-solver.ts'
 import type { ScheduleAsked, ScheduleTold } from './plan-protocol.ts'
 
+/** Who waits for it takes a good one soon before a better one later. */
+const PATIENCE_MS = 1_000
+
 const tell = (told: ScheduleTold) => self.postMessage(told)
 
 /** The search runs to its end: whoever does not want to wait ends the worker. */
@@ -11,7 +14,10 @@ async function make({ request, held, seconds }: ScheduleAsked): Promise<void> {
     tell({ type: 'best', best })
     return undefined
   }
-  tell({ type: 'schedule', schedule: planSchedule(request, await loadMixedSolver(), { held, seconds, onProgress }) })
+  tell({
+    type: 'schedule',
+    schedule: planSchedule(request, await loadMixedSolver(), { held, seconds, patience: PATIENCE_MS, onProgress }),
+  })
   tell({ type: 'done' })
 }
 

@@ -8,6 +8,8 @@ export const MINUTES_OF_A_DAY = 1440
 /** A planned fabrication, or one that is on the board, as far as its minutes go. */
 export interface PlannedJob {
   id: string
+  itemId: string
+  styleId: string
   /** What it is called: `Duck: breasts and confit legs`. */
   name: string
   species: 'fish' | 'red-meat' | 'poultry'

@@ -7,6 +7,8 @@ import { MINUTES_OF_A_DAY, type PlannedJob, scheduleFaults, USUAL_WORK, type Wor
 const cook = (id: string, hours: WorkCook['hours'] = null): WorkCook => ({ id, name: id, wagePerHour: 20, hours })
 const job = (changes: Partial<PlannedJob> = {}): PlannedJob => ({
   id: 'duck',
+  itemId: 'duck',
+  styleId: 'breasts',
   name: 'Duck: breasts',
   species: 'poultry',
   unitName: { one: 'bird', many: 'birds' },

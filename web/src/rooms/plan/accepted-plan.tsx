@@ -26,10 +26,10 @@ export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepte
   const lines = useMemo(() => planLines(answer, goods, draft), [answer, goods, draft])
   return (
     <div className="room">
-      <p className={css.back}>
+      <p className={`${css.back} no-print`}>
         <Link to="/plan">All plans</Link>
       </p>
-      <div className="room-heading">
+      <div className="room-heading no-print">
         <h1>{plan.name}</h1>
         <Link className="btn btn-primary" to={`/plan/${plan.id}/schedule`}>
           Who does what, when

@@ -94,7 +94,7 @@ function Running({ run, seconds, onSeconds }: { run: PlanRun; seconds: number; o
   const isRunning = state === 'running' || state === 'beside'
   const known = progress && Number.isFinite(progress.best) && Number.isFinite(progress.bound)
   return (
-    <div className={css.running}>
+    <div className={`${css.running} no-print`}>
       <span role="status">
         {state === 'running'
           ? known
@@ -141,7 +141,7 @@ const AIM_WORDS: Readonly<Record<PlanAim, string>> = {
 function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: PlanAim) => void }) {
   const format = useFormat()
   return (
-    <div className="table-responsive">
+    <div className="table-responsive no-print">
       <Table className={`list-table ${css.aims}`}>
         <thead>
           <tr>
@@ -209,7 +209,7 @@ function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: Pla
 export function Limits({ plan, isWhole }: { plan: OrderPlan; isWhole: boolean }) {
   const format = useFormat()
   return (
-    <section aria-labelledby="plan-limits">
+    <section aria-labelledby="plan-limits" className="no-print">
       <h2 id="plan-limits">What holds it back</h2>
       {plan.limits.length === 0 ? (
         <p className="quiet">

@@ -26,7 +26,7 @@ export function DemandTable({ draft, goods, change }: DemandTableProps) {
     change({ covers: covers === null ? others : [...others, { day, covers: Math.round(covers) }] })
   }
   return (
-    <section aria-labelledby="plan-demand">
+    <section aria-labelledby="plan-demand" className="no-print">
       <h2 id="plan-demand">Who eats what</h2>
       <div className="table-responsive">
         <Table className={`list-table ${css.demand}`}>

@@ -1,10 +1,12 @@
 import type { Plan } from '@fleam/contract'
-import type { PlanAim, PlanGoods } from '@fleam/core'
+import { type PlanAim, type PlanDraft, type PlanGoods, valueIn } from '@fleam/core'
 import { useEffect, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'
+import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAcceptPlan, useDeletePlan, usePlanGoods } from '../../data/planning-queries.ts'
+import { dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
@@ -41,23 +43,29 @@ export function DraftRoom({ plan }: { plan: Plan }) {
 }
 
 function Heading({ state, planId }: { state: DraftState; planId: string }) {
+  const { timeZone } = useKitchen()
   const remove = useDeletePlan()
   const navigate = useNavigate()
   const { name, draft, change, rename, saving } = state
   return (
     <>
-      <p className={css.back}>
+      <p className={`${css.back} no-print`}>
         <Link to="/plan">All plans</Link>
         <span className="quiet" role="status">
           {saving === 'kept' ? 'kept' : saving === 'failed' ? 'not kept' : 'keeping …'}
         </span>
       </p>
-      <div className={css.heading}>
+      <div className={`${css.heading} no-print`}>
         <Form.Group controlId="plan-name">
           <Form.Label>Plan</Form.Label>
           <Form.Control maxLength={120} value={name} onChange={(event) => rename(event.target.value)} />
         </Form.Group>
-        <DayField label="First day" value={draft.from} onChange={(from) => from && change({ from })} />
+        <DayField
+          label="First day"
+          value={draft.from}
+          onChange={(from) => from && change({ from })}
+          {...(draft.from <= dayIn(timeZone, new Date()) ? { hint: 'has begun: days behind are planned too' } : {})}
+        />
         <NumberField
           label="Days"
           value={draft.days}
@@ -94,7 +102,7 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
       <Answer run={run} shown={shown} aim={aim} onAim={setAim} seconds={seconds} onSeconds={setSeconds} />
       {made && shown && shown.status !== 'refused' ? (
         <>
-          <p className={css.accept}>
+          <p className={`${css.accept} no-print`}>
             <Button
               className="main-action"
               disabled={!canAccept || accept.isPending}
@@ -111,6 +119,7 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
           {accept.isError ? <Failed error={accept.error} /> : null}
         </>
       ) : null}
+      <TooShort draft={draft} goods={goods} />
       <DemandTable draft={draft} goods={goods} change={change} />
       {made && shown && shown.status !== 'refused' ? (
         <>
@@ -120,5 +129,23 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
       ) : null}
       <RestsOn state={state} goods={goods} />
     </>
+  )
+}
+
+/** A plan shorter than its portions keep counts good leftovers of its last day as rubbish. */
+function TooShort({ draft, goods }: { draft: PlanDraft; goods: PlanGoods }) {
+  const longest = Math.max(
+    0,
+    ...goods.products.flatMap((product) =>
+      draft.menu.some(({ productId }) => productId === product.id)
+        ? [valueIn(draft, { kind: 'product', id: product.id, field: 'keepsDays' }, product.keepsDays).value]
+        : [],
+    ),
+  )
+  if (longest <= draft.days) return null
+  return (
+    <p className="quiet">
+      Some of it keeps {longest} days: plan at least as many, or what is good on the last day counts as left over.
+    </p>
   )
 }

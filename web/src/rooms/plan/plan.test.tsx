@@ -166,6 +166,7 @@ test('an accepted plan says what came and what was really cut', async () => {
     lotId: 'l',
     expectedLineId: 'e',
     isDropped: false,
+    begins: null,
     fabricationId: 'f',
     real: {
       startedAt: '2026-12-03T08:00:00.000Z',

@@ -24,7 +24,7 @@ export function ServiceLevel({ plan, draft, isWhole, change }: ServiceLevelProps
     setMoved(null)
   }
   return (
-    <section aria-labelledby="plan-service">
+    <section aria-labelledby="plan-service" className="no-print">
       <h2 id="plan-service">How sure it is to be enough</h2>
       <Form.Group controlId="service-level">
         <Form.Label>

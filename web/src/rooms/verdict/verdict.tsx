@@ -20,6 +20,7 @@ import { MoneyBars } from './money-bars.tsx'
 import { MovedPrices } from './moved-prices.tsx'
 import { Offers } from './offers.tsx'
 import { PilesTable } from './piles-table.tsx'
+import { PlannedLine } from './planned-line.tsx'
 import { Policies } from './policies.tsx'
 import { PortionSpread } from './portion-spread.tsx'
 import { PriceAsked } from './price-asked.tsx'
@@ -89,6 +90,7 @@ function VerdictRoom({ state }: { state: FabricationState }) {
         <TryOutBar record={record} recorded={recorded} tryOut={tryOut} whatIfs={whatIfs} />
         {isPriced ? <Answer {...{ verdict, parts, settled, following }} /> : <NoPriceYet record={record} />}
         <Later>
+          <PlannedLine fabricationId={record.id} />
           <Folds verdict={verdict} isPriced={isPriced} parts={parts} settled={settled} />
         </Later>
       </div>

@@ -1,17 +1,9 @@
 import type { Item, Style } from '@fleam/contract'
-import { settleStyle, setUpList, type Tool } from '@fleam/core'
+import { settleStyle, setUpList } from '@fleam/core'
 import { MoreFields } from '../../../parts/form-fields.tsx'
+import { TOOL_WORDS } from '../../../parts/tool-words.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './start-fields.ts'
-
-const TOOL_WORDS: Readonly<Record<Tool, string>> = {
-  hands: 'bare hands',
-  knife: 'knife and steel',
-  shears: 'poultry shears',
-  saw: 'bone saw, and a cloth for bone dust',
-  enzyme: 'enzyme, scale for grams, gloves and dust mask, film',
-  scale: 'scale',
-}
 
 /** What to lay out before the first cut, for as many as are cut. */
 export function SetUpList({ said, item, style }: { said: StartFields; item: Item; style: Style }) {

@@ -10,7 +10,7 @@ import type { RestsOnProps } from './value-cell.tsx'
 export function RestsOn({ state, goods }: RestsOnProps) {
   const parts = useOpenParts('plan')
   return (
-    <section aria-labelledby="plan-rests">
+    <section aria-labelledby="plan-rests" className="no-print">
       <h2 id="plan-rests">Inputs</h2>
       <FoldedPart part={{ id: 'cuts', title: 'Yields and minutes' }} parts={parts}>
         <Cuts state={state} goods={goods} />

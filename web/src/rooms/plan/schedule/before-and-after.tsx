@@ -1,8 +1,8 @@
 import { type PlacedTask, type Schedule, type ScheduleRequest, scheduleFaults } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
+import { clockWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'
-import { clockWords } from './jobs.ts'
 
 interface BeforeAndAfterProps {
   request: ScheduleRequest

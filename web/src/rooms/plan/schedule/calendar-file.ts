@@ -3,15 +3,16 @@ import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask } from '@fleam/cor
 import ical from 'ical-generator'
 
 interface CalendarOptions {
-  cook: string
+  /** Whose tasks; null for those of everybody. */
+  cook: string | null
   from: Day
   timeZone: string
   nameOf: (id: string) => string
 }
 
-/** The tasks of one cook as a calendar that any calendar opens (RFC 5545), at the kitchen's own hours. */
+/** The tasks of one cook, or of all, as a calendar that any calendar opens (RFC 5545), at the kitchen's own hours. */
 export function calendarOf(tasks: readonly PlacedTask[], { cook, from, timeZone, nameOf }: CalendarOptions): string {
-  const calendar = ical({ name: cook, prodId: { company: 'Fleam', product: 'Schedule' } })
+  const calendar = ical({ name: cook ?? 'All cooks', prodId: { company: 'Fleam', product: 'Schedule' } })
   const instant = (minutes: number) => {
     const [year, month, day] = addDays(from, Math.floor(minutes / MINUTES_OF_A_DAY))
       .split('-')
@@ -22,12 +23,12 @@ export function calendarOf(tasks: readonly PlacedTask[], { cook, from, timeZone,
     return new Date(at.getTime())
   }
   for (const task of tasks) {
-    if (task.cook !== cook) continue
+    if (task.cook === null || (cook !== null && task.cook !== cook)) continue
     calendar.createEvent({
       id: `${from} ${task.id}`,
       start: instant(task.start),
       end: instant(task.end),
-      summary: nameOf(task.id),
+      summary: cook === null ? `${task.cook}: ${nameOf(task.id)}` : nameOf(task.id),
       ...(task.station ? { location: `${task.station.name} ${task.station.number}` } : {}),
     })
   }

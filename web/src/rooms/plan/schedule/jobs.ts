@@ -1,5 +1,5 @@
 import type { Cook, Item, Plan, PlannedFabrication } from '@fleam/contract'
-import { MINUTES_OF_A_DAY, type PlannedJob, type WorkCook } from '@fleam/core'
+import type { PlannedJob, WorkCook } from '@fleam/core'
 
 type Accepted = NonNullable<Plan['accepted']>
 
@@ -44,6 +44,8 @@ export function jobsOf(accepted: Accepted, items: readonly Item[], timeZone: str
     return [
       {
         id: planned.id,
+        itemId: item.id,
+        styleId: style.id,
         name: `${item.name}: ${style.name.toLowerCase()}`,
         species: item.species,
         unitName: item.unitName,
@@ -73,9 +75,3 @@ export const cooksOf = (cooks: readonly Cook[], away: readonly string[]): WorkCo
   cooks.flatMap(({ id, name, wagePerHour, weekHours }) =>
     away.includes(id) ? [] : [{ id, name, wagePerHour, hours: weekHours }],
   )
-
-/** `8:05` of minutes since midnight of whatever day. */
-export function clockWords(minutes: number): string {
-  const ofDay = ((Math.round(minutes) % MINUTES_OF_A_DAY) + MINUTES_OF_A_DAY) % MINUTES_OF_A_DAY
-  return `${Math.floor(ofDay / 60)}:${String(ofDay % 60).padStart(2, '0')}`
-}

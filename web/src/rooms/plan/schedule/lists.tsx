@@ -2,9 +2,9 @@ import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask, type PlannedJob, 
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'
 import { download } from '../../../parts/data-table/csv.ts'
-import { dayWords } from '../../../parts/dates.ts'
+import { clockWords, dayWords } from '../../../parts/dates.ts'
 import { calendarOf } from './calendar-file.ts'
-import { clockWords } from './jobs.ts'
+
 import css from './schedule.module.css'
 
 interface ListsProps {
@@ -25,11 +25,14 @@ export function Lists({ from, work, jobs, placed, nameOf, timeZone }: ListsProps
     const task = work.tasks.find((each) => each.id === id)
     return jobs.find((job) => job.id === task?.jobId)
   }
-  const calendar = (cook: string) =>
-    download(`${cook}.ics`, calendarOf(inOrder, { cook, from, timeZone, nameOf }), 'text/calendar')
+  const calendar = (cook: string | null) =>
+    download(`${cook ?? 'all-cooks'}.ics`, calendarOf(inOrder, { cook, from, timeZone, nameOf }), 'text/calendar')
   return (
     <section aria-labelledby="lists">
       <h2 id="lists">Lists</h2>
+      <Button size="sm" variant="outline-dark" className="no-print" onClick={() => calendar(null)}>
+        Calendar of all cooks
+      </Button>
       <div className={css.lists}>
         {cooks.map(({ name }) => (
           <CookList

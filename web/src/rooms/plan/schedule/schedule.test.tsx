@@ -1,11 +1,13 @@
 import type { Plan } from '@fleam/contract'
 import type { PlacedTask, Schedule } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
+import ICAL from 'ical.js'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
 import { answerWith } from '../../../../test/server.ts'
+import { clockWords } from '../../../parts/dates.ts'
 import type { ScheduleAsked, ScheduleTold } from '../../../workers/plan-protocol.ts'
 import { calendarOf } from './calendar-file.ts'
-import { clockWords, cooksOf, minutesSince } from './jobs.ts'
+import { cooksOf, minutesSince } from './jobs.ts'
 import { moved } from './moved.ts'
 import { ScheduleRoom } from './schedule-room.tsx'
 
@@ -24,7 +26,20 @@ const ITEM = {
   name: 'Duck',
   species: 'poultry',
   unitName: { one: 'bird', many: 'birds' },
-  styles: [{ id: 'breasts', name: 'Breasts', steps: [], piles: [{ kind: 'bones' }] }],
+  unitWeight: { low: 2000, usual: 2400, high: 2800 },
+  styles: [
+    {
+      id: 'breasts',
+      name: 'Breasts',
+      steps: [],
+      options: [],
+      consumables: [],
+      piles: [
+        { id: 'x', name: 'breasts', kind: 'portions', expectedShare: 0.3, weighing: 'pieces', portionsPerUnit: 2 },
+        { id: 'y', name: 'bones', kind: 'bones', expectedShare: null, weighing: 'whole', portionsPerUnit: null },
+      ],
+    },
+  ],
 }
 const COOKS = ['Marit', 'Bruno'].map((name) => ({ id: name, name, wagePerHour: 20, weekHours: [8, 8, 8, 8, 8, 8, 8] }))
 const PLANNED = {
@@ -46,6 +61,7 @@ const PLANNED = {
   lotId: null,
   expectedLineId: null,
   isDropped: false,
+  begins: null,
   fabricationId: null,
   real: null,
 }
@@ -125,6 +141,11 @@ test('a plan without a schedule gets one, which is kept: bars, and a list for ea
   expect(within(lists).getByRole('heading', { name: /Marit/ })).toBeTruthy()
   expect(within(lists).getByText('Duck: breasts, pack and label')).toBeTruthy()
   expect(screen.queryByText('What does not fit')).toBeNull()
+  const setUp = screen.getByRole('region', { name: 'Set-up lists' })
+  expect(setUp.textContent).toContain('Mat for poultry')
+  expect(setUp.textContent).toContain('Container and label: breasts Duck: breasts, about 1,440')
+  await touch(screen.getByRole('button', { name: /^Duck: breasts, 2 birds/ }))
+  expect(screen.getByRole('link', { name: 'Start at the bench' }).getAttribute('href')).toBe('/bench?planned=p1')
 })
 
 const kept = { ...plan, schedule: { settings: undefined, tasks: schedule.tasks } } as unknown as Plan
@@ -194,6 +215,28 @@ describe('hours and days', () => {
     // Eight in Vienna in winter.
     expect(text).toContain('DTSTART:20261203T070000Z')
     expect(text).toContain('SUMMARY:Duck\\, load 1')
+  })
+
+  test('over the change to winter time eight stays eight, as another reader of calendars reads it', () => {
+    // The clocks go back in the night to Sunday 25 Oct 2026.
+    const task = (id: string, day: number): PlacedTask => ({
+      ...{ id, start: day * 1440 + 480, end: day * 1440 + 510, cook: 'Marit', station: null },
+    })
+    const text = calendarOf([task('a', 0), task('b', 1), { ...task('c', 1), cook: 'Bruno' }], {
+      cook: null,
+      from: '2026-10-24',
+      timeZone: 'Europe/Vienna',
+      nameOf: (id) => id,
+    })
+    const events = new ICAL.Component(ICAL.parse(text))
+      .getAllSubcomponents('vevent')
+      .map((each) => new ICAL.Event(each))
+    expect(events.map((event) => [event.summary, event.startDate.toJSDate().toISOString()])).toEqual([
+      ['Marit: a', '2026-10-24T06:00:00.000Z'],
+      ['Marit: b', '2026-10-25T07:00:00.000Z'],
+      ['Bruno: c', '2026-10-25T07:00:00.000Z'],
+    ])
+    expect(events[0]?.duration.toSeconds()).toBe(30 * 60)
   })
 
   test('a pot goes to no board, and nothing to before the plan', () => {

@@ -19,10 +19,11 @@ import {
 import { type KeyboardEvent, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import ButtonGroup from 'react-bootstrap/ButtonGroup'
-import { dayWords } from '../../../parts/dates.ts'
-import { clockWords } from './jobs.ts'
+import { clockWords, dayWords } from '../../../parts/dates.ts'
+
 import { isIn, type Lane, laneKey, lanesOf } from './moved.ts'
 import css from './schedule.module.css'
+import { TaskDetails } from './task-details.tsx'
 
 interface TimelineProps {
   from: Day
@@ -59,6 +60,8 @@ export function Timeline(props: TimelineProps) {
   )
   const lanes = lanesOf(work.request, by)
   const board = useRef<HTMLDivElement>(null)
+  const [openId, setOpenId] = useState<string | null>(null)
+  const open = placed.find(({ id }) => id === openId)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }))
   const drop = ({ active, delta, over }: DragEndEvent) => {
     const width = board.current?.clientWidth ?? 1
@@ -110,11 +113,19 @@ export function Timeline(props: TimelineProps) {
             ))}
           </div>
           {lanes.map((lane) => (
-            <LaneRow key={laneKey(lane)} {...props} {...{ lane, lanes, own, place, begin, first, last }} />
+            <LaneRow
+              key={laneKey(lane)}
+              {...props}
+              {...{ lane, lanes, own, place, begin, first, last }}
+              onOpen={setOpenId}
+            />
           ))}
         </div>
       </DndContext>
-      <p className="quiet">Drag a bar, or move it with the arrow keys: five minutes, or to another row.</p>
+      {open ? <TaskDetails task={open} {...props} /> : null}
+      <p className="quiet">
+        Touch a bar to open it, drag it, or move it with the arrow keys: five minutes, or to another row.
+      </p>
     </section>
   )
 }
@@ -127,6 +138,7 @@ interface LaneRowProps extends TimelineProps {
   begin: number
   first: number
   last: number
+  onOpen: (id: string) => void
 }
 
 function LaneRow(props: LaneRowProps) {
@@ -157,7 +169,18 @@ function LaneRow(props: LaneRowProps) {
   )
 }
 
-function Bar({ task, work, jobs, faults, nameOf, lane, lanes, place, onMove }: LaneRowProps & { task: PlacedTask }) {
+function Bar({
+  task,
+  work,
+  jobs,
+  faults,
+  nameOf,
+  lane,
+  lanes,
+  place,
+  onMove,
+  onOpen,
+}: LaneRowProps & { task: PlacedTask }) {
   const { attributes, listeners, setNodeRef, transform } = useDraggable({ id: task.id })
   const of = work.tasks.find(({ id }) => id === task.id)
   const job = jobs.find(({ id }) => id === of?.jobId)
@@ -187,6 +210,7 @@ function Bar({ task, work, jobs, faults, nameOf, lane, lanes, place, onMove }: L
       aria-label={name}
       title={name}
       onKeyDown={key}
+      onClick={() => onOpen(task.id)}
       className={`${css.bar} ${css[job?.species ?? ''] ?? ''} ${isBroken ? css.broken : ''} ${of?.kind === 'cut' ? '' : css.quiet}`}
       style={{
         left: place(task.start),

@@ -1,0 +1,45 @@
+import type { PlacedTask, PlannedJob, ScheduleFault, WorkPlan } from '@fleam/core'
+import { Link } from 'react-router-dom'
+import { clockWords } from '../../../parts/dates.ts'
+
+import css from './schedule.module.css'
+import { faultWords } from './task-words.ts'
+
+interface TaskDetailsProps {
+  task: PlacedTask
+  work: WorkPlan
+  jobs: readonly PlannedJob[]
+  faults: readonly ScheduleFault[]
+  nameOf: (id: string) => string
+}
+
+/** One task opened: when, who, where, by when, after what; and the way to its bench. */
+export function TaskDetails({ task, work, jobs, faults, nameOf }: TaskDetailsProps) {
+  const of = work.tasks.find(({ id }) => id === task.id)
+  const asked = work.request.tasks.find(({ id }) => id === task.id)
+  const job = jobs.find(({ id }) => id === of?.jobId)
+  const own = faults.filter((fault) => fault.task === task.id)
+  return (
+    <div className={css.details} role="status">
+      <strong>{nameOf(task.id)}</strong>: {clockWords(task.start)} to {clockWords(task.end)}
+      {task.cook ? `, ${task.cook}` : ''}
+      {task.station ? `, ${task.station.name} ${task.station.number}` : ''}
+      {asked?.due ? `, to be done by ${clockWords(asked.due)}` : ''}
+      {of?.isAssumed ? '. Nobody has measured how long it takes' : ''}.{' '}
+      {job && of?.kind === 'cut' ? (
+        job.running ? (
+          'It is on the board.'
+        ) : (
+          <Link to={`/bench?planned=${job.id}`}>Start at the bench</Link>
+        )
+      ) : null}
+      {own.length > 0 ? (
+        <ul>
+          {own.map((fault) => (
+            <li key={`${fault.rule} ${fault.with}`}>{faultWords(fault, nameOf)}</li>
+          ))}
+        </ul>
+      ) : null}
+    </div>
+  )
+}
