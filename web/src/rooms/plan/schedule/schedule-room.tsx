@@ -54,12 +54,16 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
             onMove={state.move}
           />
           <Faults state={state} />
-          <Lists {...{ from, work, jobs, placed: shown, nameOf, timeZone }} />
-          <SetUpLists from={from} setUps={setUpsOf(shown, { work, jobs, items: props.items })} />
         </>
       ) : null}
       <Away state={state} cooks={props.cooks} />
       <SettingsFields settings={state.settings} onChange={state.changeSettings} />
+      {shown.length > 0 ? (
+        <>
+          <Lists {...{ from, work, jobs, placed: shown, nameOf, timeZone }} />
+          <SetUpLists from={from} setUps={setUpsOf(shown, { work, jobs, items: props.items })} />
+        </>
+      ) : null}
       <p className="quiet">
         {dayWords(from)} to {dayWords(addDays(from, days - 1))}. What is marked with ≈ nobody has measured.
       </p>

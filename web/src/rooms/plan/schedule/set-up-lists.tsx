@@ -7,16 +7,15 @@ import type { SetUp } from './set-ups.ts'
 
 const SPECIES_WORDS = { fish: 'fish', 'red-meat': 'red meat', poultry: 'poultry' } as const
 
-/** What to lay out at each board, saw and pot, for each day. */
+/** What to lay out at each board and saw, for each day. */
 export function SetUpLists({ from, setUps }: { from: Day; setUps: readonly SetUp[] }) {
   const format = useFormat()
-  const atBoards = setUps.filter(({ piles }) => piles.length > 0)
-  if (atBoards.length === 0) return null
+  if (setUps.length === 0) return null
   return (
     <section aria-labelledby="set-ups">
       <h2 id="set-ups">Set-up lists</h2>
       <div className={css.lists}>
-        {atBoards.map(({ station, number, day, jobs, tools, piles }) => (
+        {setUps.map(({ station, number, day, jobs, tools, piles }) => (
           <article key={`${day} ${station} ${number}`} className={css.list}>
             <h3>
               {dayWords(addDays(from, day))}, {station} {number}

@@ -10,7 +10,7 @@ import {
   type WorkPlan,
 } from '@fleam/core'
 
-/** What is laid out at one board, saw or pot on one day. */
+/** What is laid out at one board or saw on one day. */
 export interface SetUp {
   station: string
   number: number
@@ -32,7 +32,8 @@ export function setUpsOf(
   for (const { id, start, station } of [...placed].sort((a, b) => a.start - b.start)) {
     const task = work.tasks.find((each) => each.id === id)
     const job = jobs.find((each) => each.id === task?.jobId)
-    if (!station || !task || !job) continue
+    // At a pot nothing is cut: there is nothing to lay out but the pot.
+    if (!station || task?.kind !== 'cut' || !job) continue
     const day = Math.floor(start / MINUTES_OF_A_DAY)
     const key = `${day} ${station.name} ${station.number}`
     const own = setUps.get(key) ?? {
