@@ -205,6 +205,7 @@ export {
   standInLoad,
 } from './scale-line.ts'
 export { SCHEDULE_FORMAT, schedule, scheduleRequest } from './schedule.ts'
+export { scheduleCalendar } from './schedule-calendar.ts'
 export type {
   CautionOverride,
   Container,

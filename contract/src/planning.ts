@@ -283,6 +283,8 @@ export const keptSchedule = z.strictObject({
         id: z.string().max(80),
         /** The planned fabrication that it is a part of. */
         jobId: id,
+        /** What it is, in the words of the screen on which it was made. */
+        what: z.string().max(400),
         start: z.number(),
         end: z.number(),
         cook: name.nullable(),

@@ -96,7 +96,15 @@ export async function fillPlans(
     ...{ boards: 2, saws: 1, stoves: 2, begins: 480, service: 1080, buffer: 30, boardMinutes: 30, packMinutes: 10 },
     ...{ setHours: 8, stockHours: 6, cleanDown: 10, against: 20 },
   }
-  const task = { id: 'a', jobId: newId(), start: 480, end: 500, cook: 'Marit', station: { name: 'board', number: 1 } }
+  const task = {
+    id: 'a',
+    jobId: newId(),
+    what: 'Duck',
+    start: 480,
+    end: 500,
+    cook: 'Marit',
+    station: { name: 'board', number: 1 },
+  }
   await ask<Plan>('PUT', `/plans/${kept}/schedule`, { version: 3, schedule: { settings, tasks: [task] } })
   await ask('GET', `/plans/${kept}`)
   const [line] = (await ask<ExpectedLine[]>('GET', '/expected')) as [ExpectedLine]

@@ -217,6 +217,7 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
   const task = (id: string, start: number) => ({
     id,
     jobId: planned?.id,
+    what: 'Supremes',
     start,
     end: start + 30,
     cook: cook.name,
@@ -228,6 +229,12 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
     begins: { day: addDays(FIRST, 1), minute: 490 },
     cookId: cook.id,
   })
+  const calendar = (suffix: string) =>
+    test_.app.inject({ method: 'GET', url: path(`/plans/${plan.id}/schedule.ics${suffix}`) })
+  const own = await calendar(`?cook=${cook.id}`)
+  expect(own.headers['content-type']).toContain('text/calendar')
+  expect(own.body.match(/BEGIN:VEVENT/g)).toHaveLength(2)
+  expect((await calendar(`?cook=${newId()}`)).statusCode).toBe(404)
   expect((await put(2, [])).status).toBe(409)
   await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=3`))
   expect((await send(test_, 'GET', path(`/plans/${plan.id}`))).body.schedule).toBeNull()

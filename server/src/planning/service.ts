@@ -1,11 +1,12 @@
-import type {
-  ExpectedLine,
-  Plan,
-  PlanAccepted,
-  PlanEdit,
-  PlannedEdit,
-  PlannedFabrication,
-  ScheduleEdit,
+import {
+  type ExpectedLine,
+  type Plan,
+  type PlanAccepted,
+  type PlanEdit,
+  type PlannedEdit,
+  type PlannedFabrication,
+  type ScheduleEdit,
+  scheduleCalendar,
 } from '@fleam/contract'
 import { addDays, appraise, documentOf, MINUTES_OF_A_DAY, planLines, plannedWork } from '@fleam/core'
 import { v7 as newId } from 'uuid'
@@ -116,6 +117,15 @@ export async function updateSchedule(scope: Scope, id: string, { version, schedu
     await store.updatePlan(inside, id, { schedule, version: version + 1 })
   })
   return plan(scope, id)
+}
+
+/** Who does what when as a calendar, of one cook or of all; one without a schedule is empty. */
+export async function calendar(scope: Scope, id: string, cookId: string | null): Promise<string> {
+  const { accepted, schedule } = await requirePlan(scope, id)
+  const cook = cookId === null ? null : (await requireCook(scope, cookId)).name
+  const from = accepted?.draft.from ?? ''
+  const { timeZone } = scope.kitchen
+  return scheduleCalendar(accepted && schedule ? schedule.tasks : [], { cook, from, timeZone })
 }
 
 /** Takes an acceptance back, as long as nothing came of it. */

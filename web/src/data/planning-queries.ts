@@ -21,11 +21,15 @@ export function usePlans() {
   return useQuery({ queryKey: plansKey(id), queryFn: () => getJson<PlanRow[]>(`${kitchenPath(id)}/plans`) })
 }
 
-export function usePlan(planId: string) {
+/** How often a schedule that somebody looks at is asked what has begun and what is finished. */
+const LIVE_MS = 15_000
+
+export function usePlan(planId: string, { isLive = false } = {}) {
   const { id } = useKitchen()
   return useQuery({
     queryKey: plansKey(id, 'one', planId),
     queryFn: () => getJson<Plan>(`${kitchenPath(id)}/plans/${planId}`),
+    refetchInterval: isLive ? LIVE_MS : false,
   })
 }
 

@@ -1,49 +1,55 @@
+import type { Cook } from '@fleam/contract'
 import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask, type PlannedJob, type WorkPlan } from '@fleam/core'
-import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'
-import { download } from '../../../parts/data-table/csv.ts'
+import { useKitchen } from '../../../data/kitchen-context.ts'
+import { kitchenPath } from '../../../data/paths.ts'
 import { clockWords, dayWords } from '../../../parts/dates.ts'
-import { calendarOf } from './calendar-file.ts'
 
 import css from './schedule.module.css'
 
 interface ListsProps {
+  planId: string
+  cooks: readonly Cook[]
   from: Day
   work: WorkPlan
   jobs: readonly PlannedJob[]
   placed: readonly PlacedTask[]
   nameOf: (id: string) => string
-  timeZone: string
 }
 
 /** A list for each cook, with boxes to tick on paper; and what passes by itself. */
-export function Lists({ from, work, jobs, placed, nameOf, timeZone }: ListsProps) {
+export function Lists({ planId, cooks, from, work, jobs, placed, nameOf }: ListsProps) {
+  const { id: kitchenId } = useKitchen()
   const inOrder = [...placed].sort((a, b) => a.start - b.start)
-  const cooks = work.request.cooks.filter(({ name }) => placed.some(({ cook }) => cook === name))
+  const busy = work.request.cooks.filter(({ name }) => placed.some(({ cook }) => cook === name))
   const alone = inOrder.filter(({ cook }) => cook === null)
   const jobOf = (id: string) => {
     const task = work.tasks.find((each) => each.id === id)
     return jobs.find((job) => job.id === task?.jobId)
   }
-  const calendar = (cook: string | null) =>
-    download(`${cook ?? 'all-cooks'}.ics`, calendarOf(inOrder, { cook, from, timeZone, nameOf }), 'text/calendar')
+  /** Where a calendar finds it, again and again: one cook's, or that of all. */
+  const calendarOf = (cook: string | null) => {
+    const id = cooks.find(({ name }) => name === cook)?.id
+    return `${kitchenPath(kitchenId)}/plans/${planId}/schedule.ics${id ? `?cook=${id}` : ''}`
+  }
   return (
     <section aria-labelledby="lists">
       <h2 id="lists">Lists</h2>
-      <Button size="sm" variant="outline-dark" className="no-print" onClick={() => calendar(null)}>
-        Calendar of all cooks
-      </Button>
+      <p className="no-print">
+        <a href={calendarOf(null)}>Calendar of all cooks</a>
+        <span className="form-text"> open it once, or give a calendar its address to follow</span>
+      </p>
       <div className={css.lists}>
-        {cooks.map(({ name }) => (
+        {busy.map(({ name }) => (
           <CookList
             key={name}
             title={name}
             {...{ from, nameOf, jobOf }}
             tasks={inOrder.filter(({ cook }) => cook === name)}
             action={
-              <Button size="sm" variant="outline-dark" className="no-print" onClick={() => calendar(name)}>
+              <a className="no-print" href={calendarOf(name)}>
                 Calendar
-              </Button>
+              </a>
             }
           />
         ))}

@@ -19,7 +19,7 @@ import { type ScheduleRoomProps, type ScheduleRoomState, useScheduleRoom } from 
 /** The schedule of a plan: made, moved by hand, and made again for what is left. */
 export function ScheduleRoom(props: ScheduleRoomProps) {
   const state = useScheduleRoom(props)
-  const { from, days, work, jobs, shown, nameOf, timeZone, offered, leftOut } = state
+  const { from, days, work, jobs, shown, nameOf, offered, leftOut } = state
   return (
     <div className="room">
       <Heading state={state} {...props} />
@@ -60,7 +60,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       <SettingsFields settings={state.settings} onChange={state.changeSettings} />
       {shown.length > 0 ? (
         <>
-          <Lists {...{ from, work, jobs, placed: shown, nameOf, timeZone }} />
+          <Lists {...{ planId: props.plan.id, cooks: props.cooks, from, work, jobs, placed: shown, nameOf }} />
           <SetUpLists from={from} setUps={setUpsOf(shown, { work, jobs, items: props.items })} />
         </>
       ) : null}

@@ -1,12 +1,10 @@
 import type { Plan } from '@fleam/contract'
 import type { PlacedTask, Schedule } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
-import ICAL from 'ical.js'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
 import { answerWith } from '../../../../test/server.ts'
 import { clockWords } from '../../../parts/dates.ts'
 import type { ScheduleAsked, ScheduleTold } from '../../../workers/plan-protocol.ts'
-import { calendarOf } from './calendar-file.ts'
 import { cooksOf, minutesSince } from './jobs.ts'
 import { moved } from './moved.ts'
 import { ScheduleRoom } from './schedule-room.tsx'
@@ -135,7 +133,7 @@ test('a plan without a schedule gets one, which is kept: bars, and a list for ea
   await keptNow()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({
     version: 3,
-    schedule: { tasks: [{ id: 'p1 cut 1', jobId: 'p1', cook: 'Marit' }, {}, {}] },
+    schedule: { tasks: [{ id: 'p1 cut 1', jobId: 'p1', what: 'Duck: breasts, 2 birds', cook: 'Marit' }, {}, {}] },
   })
   const lists = screen.getByRole('region', { name: 'Lists' })
   expect(within(lists).getByRole('heading', { name: /Marit/ })).toBeTruthy()
@@ -201,42 +199,6 @@ describe('hours and days', () => {
     expect(minutesSince('2026-12-02', 'Europe/Vienna', new Date('2026-12-03T23:00:00Z'))).toBe(2 * 1440)
     expect([clockWords(485), clockWords(1440 + 9)]).toEqual(['8:05', '0:09'])
     expect(cooksOf(COOKS, ['Marit']).map(({ name }) => name)).toEqual(['Bruno'])
-  })
-
-  test('a cook’s calendar has their tasks at those hours', () => {
-    const text = calendarOf(schedule.tasks, {
-      cook: 'Marit',
-      from: '2026-12-02',
-      timeZone: 'Europe/Vienna',
-      nameOf: () => 'Duck, load 1',
-    })
-    expect(text).toContain('BEGIN:VCALENDAR')
-    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(1)
-    // Eight in Vienna in winter.
-    expect(text).toContain('DTSTART:20261203T070000Z')
-    expect(text).toContain('SUMMARY:Duck\\, load 1')
-  })
-
-  test('over the change to winter time eight stays eight, as another reader of calendars reads it', () => {
-    // The clocks go back in the night to Sunday 25 Oct 2026.
-    const task = (id: string, day: number): PlacedTask => ({
-      ...{ id, start: day * 1440 + 480, end: day * 1440 + 510, cook: 'Marit', station: null },
-    })
-    const text = calendarOf([task('a', 0), task('b', 1), { ...task('c', 1), cook: 'Bruno' }], {
-      cook: null,
-      from: '2026-10-24',
-      timeZone: 'Europe/Vienna',
-      nameOf: (id) => id,
-    })
-    const events = new ICAL.Component(ICAL.parse(text))
-      .getAllSubcomponents('vevent')
-      .map((each) => new ICAL.Event(each))
-    expect(events.map((event) => [event.summary, event.startDate.toJSDate().toISOString()])).toEqual([
-      ['Marit: a', '2026-10-24T06:00:00.000Z'],
-      ['Marit: b', '2026-10-25T07:00:00.000Z'],
-      ['Bruno: c', '2026-10-25T07:00:00.000Z'],
-    ])
-    expect(events[0]?.duration.toSeconds()).toBe(30 * 60)
   })
 
   test('a pot goes to no board, and nothing to before the plan', () => {

@@ -8,7 +8,7 @@ import { ScheduleRoom } from './schedule-room.tsx'
 /** Who does what, when, for an accepted plan. */
 export function Component() {
   const { planId = '' } = useParams()
-  const [plan, items, cooks] = [usePlan(planId), useItems(), useCooks()]
+  const [plan, items, cooks] = [usePlan(planId, { isLive: true }), useItems(), useCooks()]
   const failed = [plan, items, cooks].find((query) => query.isError && !query.data)
   if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
   if (!plan.data || !items.data || !cooks.data) return <Loading what="the plan" />

@@ -2,6 +2,7 @@ import type { Cook, Item, Plan } from '@fleam/contract'
 import { type PlacedTask, type Schedule, scheduleFaults, workPlan } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useKitchen } from '../../../data/kitchen-context.ts'
+import { useNow } from '../../../parts/use-now.ts'
 import { cooksOf, jobsOf, minutesSince } from './jobs.ts'
 import { type Lane, moved } from './moved.ts'
 import { taskWords } from './task-words.ts'
@@ -28,7 +29,7 @@ export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomPr
   const run = useScheduleRun()
   const all = useMemo(() => jobsOf(accepted, items, timeZone), [accepted, items, timeZone])
   const jobs = useMemo(() => all.filter(({ id }) => !leftOut.includes(id)), [all, leftOut])
-  const now = minutesSince(from, timeZone, new Date())
+  const now = minutesSince(from, timeZone, useNow())
   const work = useMemo(
     () => workPlan(jobs, { from, days, cooks: cooksOf(cooks, away), settings, now: 0 }),
     [jobs, from, days, cooks, away, settings],
@@ -46,6 +47,7 @@ export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomPr
       tasks: tasks.map(({ id, start, end, cook, station }) => ({
         ...{ id, start, end, cook, station },
         jobId: taskOf.get(id)?.jobId ?? plan.id,
+        what: nameOf(id),
       })),
     })
   /** Makes it: all of it, or what has not begun from now on, beside what stands. */
@@ -71,7 +73,6 @@ export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomPr
     ...{
       from,
       days,
-      timeZone,
       settings,
       away,
       setAway,

@@ -1,23 +1,25 @@
 import { TZDate } from '@date-fns/tz'
-import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask } from '@fleam/core'
+import { addDays, type Day, MINUTES_OF_A_DAY } from '@fleam/core'
 import ical from 'ical-generator'
+import type { KeptSchedule } from './planning.ts'
 
 interface CalendarOptions {
   /** Whose tasks; null for those of everybody. */
   cook: string | null
+  /** First day of the plan. */
   from: Day
   timeZone: string
-  nameOf: (id: string) => string
 }
 
 /** The tasks of one cook, or of all, as a calendar that any calendar opens (RFC 5545), at the kitchen's own hours. */
-export function calendarOf(tasks: readonly PlacedTask[], { cook, from, timeZone, nameOf }: CalendarOptions): string {
+export function scheduleCalendar(tasks: KeptSchedule['tasks'], { cook, from, timeZone }: CalendarOptions): string {
   const calendar = ical({ name: cook ?? 'All cooks', prodId: { company: 'Fleam', product: 'Schedule' } })
   const instant = (minutes: number) => {
     const [year, month, day] = addDays(from, Math.floor(minutes / MINUTES_OF_A_DAY))
       .split('-')
       .map(Number)
     const ofDay = minutes % MINUTES_OF_A_DAY
+    // Eight is eight by the kitchen's clock, also on a day when the clocks change.
     const at = new TZDate(year as number, (month as number) - 1, day as number, 0, 0, timeZone)
     at.setHours(Math.floor(ofDay / 60), Math.round(ofDay % 60))
     return new Date(at.getTime())
@@ -28,7 +30,7 @@ export function calendarOf(tasks: readonly PlacedTask[], { cook, from, timeZone,
       id: `${from} ${task.id}`,
       start: instant(task.start),
       end: instant(task.end),
-      summary: cook === null ? `${task.cook}: ${nameOf(task.id)}` : nameOf(task.id),
+      summary: cook === null ? `${task.cook}: ${task.what}` : task.what,
       ...(task.station ? { location: `${task.station.name} ${task.station.number}` } : {}),
     })
   }

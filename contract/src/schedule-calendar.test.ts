@@ -1,0 +1,34 @@
+import ICAL from 'ical.js'
+import { scheduleCalendar } from './schedule-calendar.ts'
+
+const task = (id: string, day: number, cook: string | null = 'Marit') => ({
+  ...{ id, jobId: id, what: `Duck, ${id}`, start: day * 1440 + 480, end: day * 1440 + 510, cook },
+  station: id === 'a' ? { name: 'board', number: 2 } : null,
+})
+const VIENNA = { from: '2026-10-24', timeZone: 'Europe/Vienna' }
+
+/** Read by a reader of calendars that shares nothing with what wrote it. */
+const eventsOf = (text: string) =>
+  new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((each) => new ICAL.Event(each))
+
+test('over the change to winter time eight stays eight', () => {
+  // The clocks go back in the night to Sunday 25 Oct 2026.
+  const tasks = [task('a', 0), task('b', 1), task('c', 1, 'Bruno'), task('pot', 1, null)]
+  const events = eventsOf(scheduleCalendar(tasks, { cook: null, ...VIENNA }))
+  expect(events.map((event) => [event.summary, event.startDate.toJSDate().toISOString()])).toEqual([
+    ['Marit: Duck, a', '2026-10-24T06:00:00.000Z'],
+    ['Marit: Duck, b', '2026-10-25T07:00:00.000Z'],
+    ['Bruno: Duck, c', '2026-10-25T07:00:00.000Z'],
+  ])
+  expect([events[0]?.duration.toSeconds(), events[0]?.location]).toEqual([30 * 60, 'board 2'])
+})
+
+test('a cook’s calendar has their tasks alone, by the same ids each time', () => {
+  const tasks = [task('a', 0), task('c', 1, 'Bruno')]
+  const events = eventsOf(scheduleCalendar(tasks, { cook: 'Bruno', ...VIENNA }))
+  expect(events.map(({ summary, uid }) => [summary, uid])).toEqual([['Duck, c', '2026-10-24 c']])
+})
+
+test('without anything to do it is an empty calendar', () => {
+  expect(eventsOf(scheduleCalendar([], { cook: null, from: '', timeZone: 'Europe/Vienna' }))).toEqual([])
+})
