@@ -99,8 +99,10 @@ type Refuse = (path: (string | number)[], message: string) => void
 
 function refuseDays({ days, demand, labour }: Fields, refuse: Refuse): void {
   days.forEach((each, at) => {
-    if (at > 0 && each !== addDays(days[at - 1] as string, 1))
-      refuse(['days', at], 'must be the day after the one before')
+    const before = days[at - 1]
+    // A day that the calendar does not have is refused by itself, and has none after it.
+    if (before === undefined || !day.safeParse(before).success) return
+    if (each !== addDays(before, 1)) refuse(['days', at], 'must be the day after the one before')
   })
   demand.forEach((each, at) => {
     if (!days.includes(each.day)) refuse(['demand', at, 'day'], 'is none of the days')

@@ -26,6 +26,11 @@ test('a plan is made beside the server, and answers what a page draws', async ()
 
 test.each([
   [
+    'a day that no calendar has, and another fault',
+    { days: ['2026-02-30', '2026-03-01'], currency: 'euro', labour: { ratePerHour: 20, hours: [1, 1] } },
+    'currency',
+  ],
+  [
     'days that are not consecutive',
     { days: ['2026-12-03', '2026-12-05'], labour: { ratePerHour: 20, hours: [1, 1] } },
     'days[1]',
