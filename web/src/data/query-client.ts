@@ -30,4 +30,6 @@ export const remembered: Omit<PersistQueryClientOptions, 'queryClient'> = {
   persister: createAsyncStoragePersister({ storage: deviceCache(), key: 'queries', throttleTime: WRITE_MS }),
   maxAge: REMEMBERED_MS,
   buster: SHAPE,
+  // What was read stays remembered when asking for it again fails: without a network it fails every time.
+  dehydrateOptions: { shouldDehydrateQuery: ({ state }) => state.data !== undefined },
 }
