@@ -19,7 +19,7 @@ export type {
 export type { GoodsWay, KitchenGoods, WantedProduct } from './kitchen-goods.ts'
 export { kitchenGoods } from './kitchen-goods.ts'
 export type { PlanTotals } from './plan-figures.ts'
-export { explainCutPortion, explainReadyPortion, planTotals } from './plan-figures.ts'
+export { explainCutPortion, explainPlanTotal, explainReadyPortion, explainSaved, planTotals } from './plan-figures.ts'
 export type { CuttingLine, OrderLine, OrderOf, PlanLines } from './plan-lines.ts'
 export { planLines } from './plan-lines.ts'
 export type { AskedPlan } from './plan-request.ts'

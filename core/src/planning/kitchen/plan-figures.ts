@@ -1,4 +1,14 @@
-import { type Explanation, minus, over, plus, times, value } from '../../explanation/index.ts'
+import {
+  type Explanation,
+  type Expression,
+  minus,
+  over,
+  plus,
+  type Quantity,
+  times,
+  value,
+} from '../../explanation/index.ts'
+import { GRAMS_PER_KILOGRAM } from '../../units/index.ts'
 import type { OrderPlan } from '../order-plan.ts'
 import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
@@ -13,24 +23,69 @@ export interface PlanTotals {
   short: number
 }
 
+/** Kilos of one of everything that may be thrown away, by its name. */
+function kilosOf(goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): ReadonlyMap<string, number> {
+  const of = (kind: 'product' | 'whole', list: PlanGoods['products'] | PlanGoods['wholes']) =>
+    list.map(({ id, name, cold }) => [name, valueIn(draft, { kind, id, field: 'cold' }, cold).value] as const)
+  return new Map([...of('product', goods.products), ...of('whole', goods.wholes)])
+}
+
+/** What a plan throws away: products over without a use, and wholes that stay uncut; how many, and kilos of one. */
+function thrownOf(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>) {
+  const kilos = kilosOf(goods, draft)
+  return [
+    ...plan.left.map(({ product, disposed }) => ({ name: product, count: disposed })),
+    ...plan.uncut.map(({ whole, units }) => ({ name: whole, count: units })),
+  ].flatMap(({ name, count }) => (count > 0 ? [{ name, count, each: kilos.get(name) ?? 0 }] : []))
+}
+
 /** Minutes, kilos thrown away (products over without a use, and wholes that stay uncut), and portions short of a plan. */
 export function planTotals(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): PlanTotals {
-  const kilos = new Map([
-    ...goods.products.map(
-      (each) => [each.name, valueIn(draft, { kind: 'product', id: each.id, field: 'cold' }, each.cold).value] as const,
-    ),
-    ...goods.wholes.map(
-      (each) => [each.name, valueIn(draft, { kind: 'whole', id: each.id, field: 'cold' }, each.cold).value] as const,
-    ),
-  ])
   return {
     minutes: plan.cutting.reduce((sum, each) => sum + each.minutes, 0),
-    thrownKilos:
-      plan.left.reduce((sum, { product, disposed }) => sum + disposed * (kilos.get(product) ?? 0), 0) +
-      plan.uncut.reduce((sum, { whole, units }) => sum + units * (kilos.get(whole) ?? 0), 0),
+    thrownKilos: thrownOf(plan, goods, draft).reduce((sum, { count, each }) => sum + count * each, 0),
     short: plan.short.reduce((sum, { quantity }) => sum + quantity, 0),
   }
 }
+
+/** The formula of one of what plans differ by; null where there is nothing of it. */
+export function explainPlanTotal(
+  plan: OrderPlan,
+  total: keyof PlanTotals,
+  { goods, draft }: { goods: PlanGoods; draft: Pick<PlanDraft, 'changes'> },
+): Explanation | null {
+  const summed = (title: string, quantity: Quantity, terms: Expression[]): Explanation | null =>
+    terms.length > 0 ? { title, quantity, expression: plus(...terms) } : null
+  switch (total) {
+    case 'minutes':
+      return summed(
+        'Minutes at the board',
+        'minutes',
+        plan.cutting.map(({ cut, minutes }) => value(cut, minutes, 'minutes')),
+      )
+    case 'thrownKilos':
+      return summed(
+        'Thrown away',
+        'weight',
+        thrownOf(plan, goods, draft).map(({ name, count, each }) =>
+          times(value(name, count, 'count'), value('one', each * GRAMS_PER_KILOGRAM, 'weight')),
+        ),
+      )
+    case 'short':
+      return summed(
+        'Portions short',
+        'count',
+        plan.short.map(({ product, quantity }) => value(product, quantity, 'count')),
+      )
+  }
+}
+
+/** The formula of what a plan saves beside another way to meet the same demand; below zero it costs more. */
+export const explainSaved = (way: string, cost: number, plan: Pick<OrderPlan, 'cost'>): Explanation => ({
+  title: 'Saved',
+  quantity: 'money',
+  expression: minus(value(way, cost, 'money'), value('this plan', plan.cost.total, 'money')),
+})
 
 /** The formula of a portion that is bought ready: the pack, and the minutes of unpacking it, over its portions. */
 export function explainReadyPortion(

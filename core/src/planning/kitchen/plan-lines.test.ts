@@ -8,7 +8,9 @@ import {
   explainCutPortion,
   explainOrder,
   explainPlanCost,
+  explainPlanTotal,
   explainReadyPortion,
+  explainSaved,
   PLAN_COST_PARTS,
   type PlanDraft,
   planLines,
@@ -72,6 +74,15 @@ describe('a plan by ids', () => {
         const explained = explainPlanCost(plan, asked, part)
         expect(explained ? evaluate(explained.expression) : 0).toBeCloseTo(plan.cost[part], 9)
       }
+      const totals = planTotals(plan, goods, draft())
+      const opened = (['minutes', 'thrownKilos', 'short'] as const).map((total) => {
+        const explained = explainPlanTotal(plan, total, { goods, draft: draft() })
+        return explained ? evaluate(explained.expression) : 0
+      })
+      expect(opened[0]).toBeCloseTo(totals.minutes, 9)
+      expect(opened[1]).toBeCloseTo(totals.thrownKilos * 1000, 6)
+      expect(opened[2]).toBeCloseTo(totals.short, 9)
+      expect(evaluate(explainSaved('ready', 100, plan).expression)).toBeCloseTo(100 - plan.cost.total, 9)
       for (const order of lines.orders) expect(evaluate(explainOrder(order).expression)).toBeCloseTo(order.money, 9)
       for (const line of lines.cutting) {
         const cut = asked.request.cuts.find(({ name }) => name === line.name)

@@ -1,9 +1,12 @@
 import {
   explainPlanCost,
+  explainPlanTotal,
+  explainSaved,
   limitWords,
   type OrderPlan,
   PLAN_AIMS,
   type PlanAim,
+  type PlanTotals,
   planLines,
   planTotals,
   planWords,
@@ -15,7 +18,7 @@ import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
-import { useFormat } from '../../parts/use-format.ts'
+import { type Format, useFormat } from '../../parts/use-format.ts'
 import css from './plan.module.css'
 import type { Made, PlanRun } from './use-plan-run.ts'
 import { SECONDS } from './use-seconds.ts'
@@ -54,7 +57,7 @@ function Sentence({ made, shown }: { made: Made; shown: OrderPlan }) {
   const format = useFormat()
   if (shown.status === 'refused') {
     return (
-      <p className="verdict-sentence" role="status">
+      <p className={css.sentence} role="status">
         No plan keeps to all of this: what is pinned, or what stands in the cold already, asks for more than there is.
       </p>
     )
@@ -74,11 +77,17 @@ function Sentence({ made, shown }: { made: Made; shown: OrderPlan }) {
     <>
       <p className={css.sentence}>
         {planWords(lines, format, dayWords)}: {money}
-        {less === null
-          ? '.'
-          : less >= 0
-            ? `, ${format.money(less)} less than buying all of it ready.`
-            : `, ${format.money(-less)} more than buying all of it ready.`}{' '}
+        {less === null || ready === null ? (
+          '. '
+        ) : (
+          <>
+            ,{' '}
+            <OpenFigure explain={() => explainSaved('all bought ready', ready, shown)} format={format}>
+              {format.money(Math.abs(less))}
+            </OpenFigure>{' '}
+            {less >= 0 ? 'less' : 'more'} than buying all of it ready.{' '}
+          </>
+        )}
         {uncutWords(lines, format)}
       </p>
       {short.length > 0 ? <p className={css.short}>Short: {short.join(', ')}.</p> : null}
@@ -137,6 +146,12 @@ const AIM_WORDS: Readonly<Record<PlanAim, string>> = {
   ready: 'All bought ready',
 }
 
+const TOTAL_WORDS: Readonly<Record<keyof PlanTotals, (amount: number, format: Format) => string>> = {
+  minutes: (amount, format) => format.quantity(amount, 'minutes'),
+  thrownKilos: (kilos, format) => format.weight(kilos * 1000),
+  short: (amount, format) => format.quantity(amount, 'count'),
+}
+
 /** The same demand met otherwise, side by side; a touch shows one of them below. */
 function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: PlanAim) => void }) {
   const format = useFormat()
@@ -187,9 +202,13 @@ function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: Pla
                         {format.money(plan.cost.total)}
                       </OpenFigure>
                     </td>
-                    <td className="number">{format.quantity(totals.minutes, 'minutes')}</td>
-                    <td className="number">{format.weight(totals.thrownKilos * 1000)}</td>
-                    <td className="number">{format.quantity(totals.short, 'count')}</td>
+                    {(['minutes', 'thrownKilos', 'short'] as const).map((total) => (
+                      <td key={total} className="number">
+                        <OpenFigure explain={() => explainPlanTotal(plan, total, made)} format={format}>
+                          {TOTAL_WORDS[total](totals[total], format)}
+                        </OpenFigure>
+                      </td>
+                    ))}
                   </>
                 ) : (
                   <td colSpan={4} className="quiet number">

@@ -58,9 +58,7 @@ export function CooksWeek() {
             <tr>
               <th scope="row">together</th>
               {WEEKDAYS.map((day, at) => (
-                <td key={day} className="number">
-                  {format.quantity(total(at), 'count')}
-                </td>
+                <td key={day}>{format.quantity(total(at), 'count')}</td>
               ))}
             </tr>
           </tbody>
