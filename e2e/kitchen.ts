@@ -111,12 +111,16 @@ async function liftOff(request: APIRequestContext): Promise<void> {
   await expect.poll(shown, { intervals: [40] }).toBeLessThan(2)
 }
 
-/** Lifts it off, puts the next thing on, and waits until the page has it settled too. */
+/** Lifts it off, puts the next thing on, and waits until the page has this weight settled too, not the one before. */
 export async function nextOnScale(page: Page, grams: number): Promise<void> {
   await liftOff(page.request)
   await putOn(page.request, grams)
+  await expect(page.locator('.scale-panel_scale-weight')).toContainText(shownGrams(grams))
   await expect(page.locator('.scale-panel_scale-state')).toContainText('settled')
 }
+
+/** Grams as the bench shows them. */
+export const shownGrams = (grams: number) => grams.toLocaleString('en')
 
 export const tile = (page: Page, name: string) =>
   page.getByRole('group', { name: 'Piles' }).getByRole('button', { name })

@@ -7,6 +7,7 @@ import {
   putOn,
   readingsOf,
   type StartRequest,
+  shownGrams,
   startAt,
   startBirds,
   stateOf,
@@ -107,7 +108,7 @@ for (const { what, start, weights, most } of ROADS) {
       await nextOnScale(page, grams)
       // The bench knows which pile comes next: the same key takes every weight.
       await page.locator('body').press('Enter')
-      await expect(page.locator('.bench_bench-said')).toContainText('Took')
+      await expect(page.locator('.bench_bench-said')).toContainText(`Took ${shownGrams(grams)}`)
       actions++
     }
     await page.getByRole('button', { name: 'Finish' }).click()
@@ -179,7 +180,7 @@ test('a whole bird by the number pad alone, with a cause named at the end', asyn
   for (const grams of [84, 284, 273, 168, 240, 241, 735]) {
     await nextOnScale(page, grams)
     await pad('NumpadEnter')
-    await expect(page.locator('.bench_bench-said')).toContainText('Took')
+    await expect(page.locator('.bench_bench-said')).toContainText(`Took ${shownGrams(grams)}`)
   }
   await pad('NumpadSubtract')
   await expect(page.locator('.bench_bench-said')).toContainText('Undone')
