@@ -32,6 +32,8 @@ export {
 } from './buying.ts'
 export type { ClaimedFault } from './claim-csv.ts'
 export { claimCsv } from './claim-csv.ts'
+export type { CookWeekIssue } from './cook-week-csv.ts'
+export { cookWeekCsv, readCookWeek } from './cook-week-csv.ts'
 export type { DecodedText } from './decode-text.ts'
 export { decodeText } from './decode-text.ts'
 export { assumptionsOf, editOf, lotEditOf } from './edit.ts'
@@ -62,11 +64,14 @@ export { forecastEvidence } from './forecasting.ts'
 export type { Health } from './health.ts'
 export { health } from './health.ts'
 export { inert } from './inert.ts'
-export type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from './kitchen.ts'
+export type { DaySchedule, DayTask, KeptSchedule, ScheduleEdit, StylesWork, ToldTask } from './kept-schedule.ts'
+export { daySchedule, keptSchedule, scheduleEdit, stylesWork, styleWork, toldTask, toldTasks } from './kept-schedule.ts'
+export type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from './kitchen.ts'
 export {
   cook,
   cookEdit,
   cooks,
+  cookWeeks,
   kitchen,
   kitchenEdit,
   kitchenOffer,
@@ -128,19 +133,18 @@ export {
   logbookViews,
   periodQuery,
 } from './logbook-findings.ts'
-export { id } from './numbers.ts'
+export { day, id } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
+export { keptTasks, planJobs, workCooks } from './plan-jobs.ts'
 export type {
   ExpectedLine,
-  KeptSchedule,
   Plan,
   PlanAccepted,
   PlanEdit,
   PlannedEdit,
   PlannedFabrication,
   PlanRow,
-  ScheduleEdit,
 } from './planning.ts'
 export {
   arrival,
@@ -157,7 +161,6 @@ export {
   plannedFabrication,
   plannedFabrications,
   planRows,
-  scheduleEdit,
 } from './planning.ts'
 export { plating, platingRequest } from './plating.ts'
 export type { BondedLines, KnifeLines } from './portioning.ts'
@@ -206,6 +209,8 @@ export {
 } from './scale-line.ts'
 export { SCHEDULE_FORMAT, schedule, scheduleRequest } from './schedule.ts'
 export { scheduleCalendar } from './schedule-calendar.ts'
+export type { SetUp } from './set-ups.ts'
+export { setUpsOf } from './set-ups.ts'
 export type {
   CautionOverride,
   Container,

@@ -1,4 +1,4 @@
-import { LONGEST_COOK_NAME } from '@fleam/core'
+import { LONGEST_COOK_NAME, MINUTES_OF_A_DAY, SKILLS } from '@fleam/core'
 import { z } from 'zod'
 import { offerOfPile } from './fabrication-document.ts'
 import { currency, id, money, name, notes } from './numbers.ts'
@@ -37,21 +37,38 @@ export const kitchen = kitchenSetUp.extend({ decimalMark }).meta({ id: 'Kitchen'
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 
-const weekHours = z.array(z.number().min(0).max(24)).length(7).nullable()
+const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
+const MAX_SHIFTS = 28
+/** Stretches at the board in a usual week, day 1 is Monday; null where nobody said. */
+const week = z
+  .array(
+    z
+      .strictObject({ day: z.number().int().min(1).max(7), from: minuteOfDay, until: minuteOfDay })
+      .refine(({ from, until }) => from < until, { path: ['until'], message: 'must be after its beginning' }),
+  )
+  .max(MAX_SHIFTS)
+  .nullable()
+/** What a cook may cut; null where nobody said, which is everything. */
+const skills = z.array(z.enum(SKILLS)).max(SKILLS.length).nullable()
 
 export const cook = z
   .strictObject({
     id,
     name,
     wagePerHour: money,
-    /** Hours at the board by day of the week, Monday first; null where nobody said. */
-    weekHours: weekHours.default(null),
+    week: week.default(null),
+    skills: skills.default(null),
   })
   .meta({ id: 'Cook' })
 /** A cook as one is added. */
 export const newCook = cook.extend({ name: name.max(LONGEST_COOK_NAME) })
 /** What may be changed of a cook. */
-export const cookEdit = newCook.omit({ id: true }).extend({ weekHours }).meta({ id: 'CookEdit' })
+export const cookEdit = newCook.omit({ id: true }).extend({ week, skills }).meta({ id: 'CookEdit' })
+/** The weeks of several cooks, changed together or not at all. */
+export const cookWeeks = z
+  .strictObject({ cooks: z.array(z.strictObject({ id, week, skills })).min(1).max(200) })
+  .meta({ id: 'CookWeeks' })
+export type CookWeeks = z.infer<typeof cookWeeks>
 export type CookEdit = z.infer<typeof cookEdit>
 export const cooks = z.array(cook)
 export type Cook = z.infer<typeof cook>

@@ -4,12 +4,11 @@ import {
   type ChangeableKind,
   daysBetween,
   type Known,
-  MINUTES_OF_A_DAY,
   type PlanDraft,
   type PlanGoods,
-  type WorkSettings,
 } from '@fleam/core'
 import { z } from 'zod'
+import { keptSchedule, toldTasks } from './kept-schedule.ts'
 import { count, day, id, instant, minutes, money, name, positiveCount, share } from './numbers.ts'
 import { orderPlan } from './order-plan.ts'
 
@@ -243,6 +242,11 @@ export const plannedFabrication = z
       .object({
         isClosed: z.boolean(),
         startedAt: instant,
+        /** Its last weighing; null before the first. */
+        lastAt: instant.nullable(),
+        closedAt: instant.nullable(),
+        /** Units of which all that is counted was weighed, or that went back into the cold. */
+        unitsDone: count,
         cookId: id.nullable(),
         units: count,
         minutes: z.number(),
@@ -258,52 +262,13 @@ export const plannedFabrications = z.array(plannedFabrication)
 export const plannedEdit = z.strictObject({ cookId: id.nullable(), isDropped: z.boolean() })
 export type PlannedEdit = z.infer<typeof plannedEdit>
 
-const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
-const workSettings = z.strictObject({
-  boards: positiveCount.max(40),
-  saws: count.max(40),
-  stoves: count.max(40),
-  begins: minuteOfDay,
-  service: minuteOfDay,
-  buffer: minuteOfDay,
-  boardMinutes: minuteOfDay,
-  packMinutes: minuteOfDay,
-  setHours: z.number().min(0).max(72),
-  stockHours: z.number().min(0).max(72),
-  cleanDown: minuteOfDay,
-  against: minuteOfDay,
-}) satisfies z.ZodType<WorkSettings>
-
-/** Who does what when, as it was made or moved by hand; minutes from the first day of the plan. */
-export const keptSchedule = z.strictObject({
-  settings: workSettings,
-  tasks: z
-    .array(
-      z.strictObject({
-        id: z.string().max(80),
-        /** The planned fabrication that it is a part of. */
-        jobId: id,
-        /** What it is, in the words of the screen on which it was made. */
-        what: z.string().max(400),
-        start: z.number(),
-        end: z.number(),
-        cook: name.nullable(),
-        station: z.strictObject({ name, number: positiveCount }).nullable(),
-      }),
-    )
-    .max(400),
-})
-export type KeptSchedule = z.infer<typeof keptSchedule>
-export const scheduleEdit = z
-  .strictObject({ version: positiveCount, schedule: keptSchedule })
-  .meta({ id: 'ScheduleEdit' })
-export type ScheduleEdit = z.infer<typeof scheduleEdit>
-
 export const plan = z
   .object({
     ...planFields,
     version: positiveCount,
     schedule: keptSchedule.nullable(),
+    /** What hands told of its tasks. */
+    told: toldTasks,
     createdAt: instant,
     updatedAt: instant,
     accepted: z

@@ -1,11 +1,16 @@
 import ICAL from 'ical.js'
 import { scheduleCalendar } from './schedule-calendar.ts'
 
-const task = (id: string, day: number, cook: string | null = 'Marit') => ({
-  ...{ id, jobId: id, what: `Duck, ${id}`, start: day * 1440 + 480, end: day * 1440 + 510, cook },
+const task = (id: string, day: number, cookId: string | null = 'm') => ({
+  ...{ id, jobId: id, what: `Duck, ${id}`, start: day * 1440 + 480, end: day * 1440 + 510, cookId },
+  ...{ kind: 'cut' as const, upTo: 1 },
   station: id === 'a' ? { name: 'board', number: 2 } : null,
 })
-const VIENNA = { from: '2026-10-24', timeZone: 'Europe/Vienna' }
+const nameOf = new Map([
+  ['m', 'Marit'],
+  ['b', 'Bruno'],
+])
+const VIENNA = { nameOf, from: '2026-10-24', timeZone: 'Europe/Vienna' }
 
 /** Read by a reader of calendars that shares nothing with what wrote it. */
 const eventsOf = (text: string) =>
@@ -13,8 +18,8 @@ const eventsOf = (text: string) =>
 
 test('over the change to winter time eight stays eight', () => {
   // The clocks go back in the night to Sunday 25 Oct 2026.
-  const tasks = [task('a', 0), task('b', 1), task('c', 1, 'Bruno'), task('pot', 1, null)]
-  const events = eventsOf(scheduleCalendar(tasks, { cook: null, ...VIENNA }))
+  const tasks = [task('a', 0), task('b', 1), task('c', 1, 'b'), task('pot', 1, null)]
+  const events = eventsOf(scheduleCalendar(tasks, { cookId: null, ...VIENNA }))
   expect(events.map((event) => [event.summary, event.startDate.toJSDate().toISOString()])).toEqual([
     ['Marit: Duck, a', '2026-10-24T06:00:00.000Z'],
     ['Marit: Duck, b', '2026-10-25T07:00:00.000Z'],
@@ -24,11 +29,11 @@ test('over the change to winter time eight stays eight', () => {
 })
 
 test('a cook’s calendar has their tasks alone, by the same ids each time', () => {
-  const tasks = [task('a', 0), task('c', 1, 'Bruno')]
-  const events = eventsOf(scheduleCalendar(tasks, { cook: 'Bruno', ...VIENNA }))
+  const tasks = [task('a', 0), task('c', 1, 'b')]
+  const events = eventsOf(scheduleCalendar(tasks, { cookId: 'b', ...VIENNA }))
   expect(events.map(({ summary, uid }) => [summary, uid])).toEqual([['Duck, c', '2026-10-24 c']])
 })
 
 test('without anything to do it is an empty calendar', () => {
-  expect(eventsOf(scheduleCalendar([], { cook: null, from: '', timeZone: 'Europe/Vienna' }))).toEqual([])
+  expect(eventsOf(scheduleCalendar([], { cookId: null, nameOf, from: '', timeZone: 'Europe/Vienna' }))).toEqual([])
 })

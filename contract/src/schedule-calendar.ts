@@ -1,19 +1,27 @@
 import { TZDate } from '@date-fns/tz'
 import { addDays, type Day, MINUTES_OF_A_DAY } from '@fleam/core'
 import ical from 'ical-generator'
-import type { KeptSchedule } from './planning.ts'
+import type { KeptSchedule } from './kept-schedule.ts'
 
 interface CalendarOptions {
   /** Whose tasks; null for those of everybody. */
-  cook: string | null
+  cookId: string | null
+  /** What cooks are called, by their ids. */
+  nameOf: ReadonlyMap<string, string>
   /** First day of the plan. */
   from: Day
   timeZone: string
 }
 
 /** The tasks of one cook, or of all, as a calendar that any calendar opens (RFC 5545), at the kitchen's own hours. */
-export function scheduleCalendar(tasks: KeptSchedule['tasks'], { cook, from, timeZone }: CalendarOptions): string {
-  const calendar = ical({ name: cook ?? 'All cooks', prodId: { company: 'Fleam', product: 'Schedule' } })
+export function scheduleCalendar(
+  tasks: KeptSchedule['tasks'],
+  { cookId, nameOf, from, timeZone }: CalendarOptions,
+): string {
+  const calendar = ical({
+    name: (cookId === null ? null : nameOf.get(cookId)) ?? 'All cooks',
+    prodId: { company: 'Fleam', product: 'Schedule' },
+  })
   const instant = (minutes: number) => {
     const [year, month, day] = addDays(from, Math.floor(minutes / MINUTES_OF_A_DAY))
       .split('-')
@@ -25,12 +33,13 @@ export function scheduleCalendar(tasks: KeptSchedule['tasks'], { cook, from, tim
     return new Date(at.getTime())
   }
   for (const task of tasks) {
-    if (task.cook === null || (cook !== null && task.cook !== cook)) continue
+    if (task.cookId === null || (cookId !== null && task.cookId !== cookId)) continue
+    const name = nameOf.get(task.cookId) ?? ''
     calendar.createEvent({
       id: `${from} ${task.id}`,
       start: instant(task.start),
       end: instant(task.end),
-      summary: cook === null ? `${task.cook}: ${task.what}` : task.what,
+      summary: cookId === null ? `${name}: ${task.what}` : task.what,
       ...(task.station ? { location: `${task.station.name} ${task.station.number}` } : {}),
     })
   }

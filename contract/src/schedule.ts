@@ -154,7 +154,10 @@ export const schedule = z
     holdMinutes: figure,
     bound: z.object({ lateMinutes: figure }),
     impossible: z.array(
-      z.object({ task: name, why: z.enum(['no-such-skill', 'longer-than-any-shift', 'beyond-the-horizon']) }),
+      z.object({
+        task: name,
+        why: z.enum(['no-such-skill', 'longer-than-any-shift', 'beyond-the-horizon', 'too-late-after']),
+      }),
     ),
   })
   .meta({ id: 'Schedule' }) satisfies z.ZodType<Schedule>

@@ -78,7 +78,15 @@ export {
   turnedVerdict,
 } from './buying/index.ts'
 export type { Day } from './calendar/index.ts'
-export { addDays, addMonths, daysBetween, mondayOfWeek, parseDay, weekdayOf } from './calendar/index.ts'
+export {
+  addDays,
+  addMonths,
+  daysBetween,
+  minutesSince,
+  mondayOfWeek,
+  parseDay,
+  weekdayOf,
+} from './calendar/index.ts'
 export type {
   BreakEven,
   Comparison,
@@ -543,9 +551,13 @@ export {
 } from './receiving/index.ts'
 export type {
   CleanDown,
+  CookShift,
   FaultRule,
+  FollowedTask,
   HeldTask,
   Impossible,
+  JobProgress,
+  KeptTask,
   PlacedTask,
   PlannedJob,
   Schedule,
@@ -558,13 +570,35 @@ export type {
   ScheduleSpecies,
   ScheduleStation,
   ScheduleTask,
+  Skill,
+  StyleWork,
+  TaskState,
   WorkCook,
   WorkKind,
   WorkPlan,
   WorkSettings,
   WorkTask,
 } from './scheduling/index.ts'
-export { MINUTES_OF_A_DAY, planSchedule, scheduleFaults, USUAL_WORK, workPlan } from './scheduling/index.ts'
+export {
+  cookMinutes,
+  followTasks,
+  hoursOfWeek,
+  MINUTES_OF_A_DAY,
+  placedAsBegun,
+  planSchedule,
+  SKILLS,
+  scheduleFaults,
+  shiftBy,
+  shiftsOfDay,
+  shiftsOn,
+  thawHours,
+  USUAL_WORK,
+  usualStyleWork,
+  usualWeek,
+  WORK_KINDS,
+  withBegun,
+  workPlan,
+} from './scheduling/index.ts'
 export { median, summarise } from './statistics/index.ts'
 export type {
   Chosen,
@@ -664,6 +698,7 @@ export {
   startDoubts,
   stillTaken,
   unitOnBoard,
+  unitsDone,
   viewOf,
   weighingChecks,
   weighingsOf,
@@ -675,6 +710,7 @@ export {
   broughtWords,
   changeWords,
   doubtWords,
+  faultWords,
   formatFor,
   LOST_WORDS,
   limitWords,
@@ -685,6 +721,8 @@ export {
   POLICY_WORDS,
   planWords,
   provenWords,
+  taskNames,
+  taskWords,
   uncutWords,
   VERDICT_WORDS,
   verdictSentence,

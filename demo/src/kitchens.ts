@@ -1,4 +1,4 @@
-import type { Price } from '@fleam/core'
+import type { CookShift, Price, Skill } from '@fleam/core'
 
 /** What piles are worth, by their name. */
 export type PileValues = Readonly<Record<string, { valuePerKg: number; usedShare?: number; processingPerKg?: number }>>
@@ -11,7 +11,7 @@ export interface KitchenScript {
   timeZone: string
   wagePerHour: number
   /** Hours at the board by day of the week, Monday first; null where nobody says. */
-  cooks: readonly { name: string; wagePerHour: number; weekHours: number[] | null }[]
+  cooks: readonly { name: string; wagePerHour: number; week: CookShift[] | null; skills?: Skill[] }[]
   /** What this kitchen says the piles of its cut styles are worth, by the name of the style and of the pile. */
   values: Readonly<Record<string, PileValues>>
   offer: { supplier: string; name: string; pile: string; price: Price; pieces?: number; pieceWeight: number }
@@ -124,7 +124,11 @@ const session = (
   pace: number,
 ): SessionScript => ({ style, daysAgo, cook, supplier, price: perKg(amount), extras: 0, birds, skill, pace })
 
-/** Hours at the board of a usual week, Monday first. */
+/** Stretches from eight on of a usual week: hours at the board, Monday first. */
+const weekOf = (hours: readonly number[]): CookShift[] =>
+  hours.flatMap((each, at) => (each > 0 ? [{ day: at + 1, from: 480, until: 480 + each * 60 }] : []))
+
+/** Hours at the board, Monday first. */
 const BOARD_HOURS: Readonly<Record<string, number[]>> = {
   Ondine: [2, 2, 2, 3, 3, 2, 1],
   Casimir: [1, 1, 2, 2, 2, 1, 0],
@@ -139,8 +143,8 @@ const LARCH_HALT: KitchenScript = {
   timeZone: 'Europe/Vienna',
   wagePerHour: COOK_WAGE,
   cooks: [
-    { name: 'Marit', wagePerHour: SOUS_CHEF_WAGE, weekHours: [0, 1, 1, 1, 1, 1, 0] },
-    ...Object.entries(BOARD_HOURS).map(([name, weekHours]) => ({ name, wagePerHour: COOK_WAGE, weekHours })),
+    { name: 'Marit', wagePerHour: SOUS_CHEF_WAGE, week: weekOf([0, 1, 1, 1, 1, 1, 0]) },
+    ...Object.entries(BOARD_HOURS).map(([name, hours]) => ({ name, wagePerHour: COOK_WAGE, week: weekOf(hours) })),
   ],
   values: {
     [CHICKEN_STYLE]: CHICKEN_VALUES,
@@ -261,7 +265,7 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
   cooks: Array.from({ length: 12 }, (_, at) => ({
     name: `S-${String(at + 1).padStart(2, '0')}`,
     wagePerHour: 18,
-    weekHours: null,
+    week: null,
   })),
   values: { [CHICKEN_STYLE]: CHICKEN_VALUES },
   hasPriceBook: false,

@@ -11,6 +11,7 @@ import { addDays, type PlanDraft, type PlanGoods, planOrders, planRequest, solve
 import { randomLcg } from 'd3-random'
 import loadHighs from 'highs'
 import type { Client } from './client.ts'
+import { loadSchedule } from './load-schedule.ts'
 import { draftOf, PLANS } from './plans.ts'
 import { type DemoKitchen, idSource, playSession } from './scenario.ts'
 
@@ -41,6 +42,7 @@ export async function loadPlans(client: Client, path: string, kitchen: DemoKitch
     const plan = known ?? (await client.send<Plan>('POST', `${path}/plans`, { id, name: script.name, draft }))
     if (!script.isAccepted) continue
     const accepted = plan.accepted ? plan : await accept(loading, plan)
+    if (accepted.schedule === null) await loadSchedule({ client, path, plan: accepted, script, now })
     await fulfil(loading, accepted)
   }
 }
@@ -81,11 +83,6 @@ async function fulfil(loading: Loading, { accepted }: Plan): Promise<void> {
   for (const planned of accepted.planned.filter(({ day }) => day < today)) {
     const item = items.find(({ id }) => id === planned.itemId)
     await cut(loading, planned, { item, lot: lotOf.get(planned.expectedLineId ?? '') ?? null })
-  }
-  const waiting = accepted.planned.filter(({ day, cookId }) => day >= today && cookId === null)
-  for (const [at, { id, isDropped }] of waiting.entries()) {
-    const cookId = loading.kitchen.cookIds[at % loading.kitchen.cookIds.length]
-    await loading.client.send('PUT', `${loading.path}/planned/${id}`, { cookId, isDropped })
   }
 }
 

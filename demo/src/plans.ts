@@ -10,8 +10,12 @@ export interface PlanScript {
   covers: Readonly<Record<number, number>>
   /** Share of the covers by the product's name. */
   menu: Readonly<Record<string, number>>
-  /** Accepted, and its first days lie behind. */
+  /** Accepted, with a schedule; what lies before today is done. */
   isAccepted: boolean
+  /** Every cook is at the board for so many hours from eight on, on these days of the plan; else as in their weeks. */
+  allHands?: { days: readonly number[]; hours: number }
+  /** What its style takes, where it is not cut by one cook alone. */
+  line?: { cooks: number; carriers: number }
 }
 
 /** Four services of a usual week, half of them over. */
@@ -37,10 +41,15 @@ const FEAST: PlanScript = {
   days: 4,
   covers: { 2: 180, 3: 180 },
   menu: { 'Turkey: breasts, boneless': 0.66, 'Turkey: thighs, boneless': 0.33 },
-  isAccepted: false,
+  isAccepted: true,
+  allHands: { days: [2, 3], hours: 8 },
+  line: { cooks: 5, carriers: 2 },
 }
 
-export const PLANS: readonly PlanScript[] = [WEEK, FEAST]
+/** The same week again, not decided yet. */
+const NEXT_WEEK: PlanScript = { ...WEEK, name: 'The week after', fromInDays: 5, isAccepted: false }
+
+export const PLANS: readonly PlanScript[] = [WEEK, FEAST, NEXT_WEEK]
 
 /** A plan as a chef would have said it. */
 export function draftOf(

@@ -35,7 +35,7 @@ import { portioningRoutes } from './portioning/index.ts'
 import { receivingRoutes } from './receiving/index.ts'
 import type { ScaleGateway } from './scale/index.ts'
 import { scaleRoutes } from './scale/index.ts'
-import { schedulingRoutes } from './scheduling/index.ts'
+import { kitchenScheduleRoutes, schedulingRoutes } from './scheduling/index.ts'
 import { type Clock, scopesOf } from './scope/index.ts'
 import { sheetRoutes } from './sheet/index.ts'
 import { styleRoutes } from './style/index.ts'
@@ -187,6 +187,7 @@ export async function buildApp({
     supplierCardRoutes(server, scopeOf)
     whatIfRoutes(server, scopeOf)
     kitchenPlanRoutes(server, scopeOf)
+    kitchenScheduleRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })

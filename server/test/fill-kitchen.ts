@@ -43,7 +43,13 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
   const style = item.styles.find((each) => each.name.startsWith('Supremes')) as Style
   const [cookId, supplierId, unlike] = [newId(), newId(), newId()]
   await ask('POST', '/cooks', { id: cookId, name: 'Marit', wagePerHour: 27.5 })
-  await ask('PUT', `/cooks/${cookId}`, { name: 'Marit', wagePerHour: 28, weekHours: [8, 0, 0, 8, 8, 4, 0] })
+  await ask('PUT', `/cooks/${cookId}`, {
+    name: 'Marit',
+    wagePerHour: 28,
+    week: [{ day: 1, from: 480, until: 960 }],
+    skills: ['fish'],
+  })
+  await ask('PUT', '/cook-weeks', { cooks: [{ id: cookId, week: null, skills: null }] })
   const { id: _kitchen, currency: _currency, ...said } = home
   await ask('PUT', '', said)
   await ask('PUT', '/suppliers', { id: supplierId, name: 'Ostravale', delivery: 4, minimumOrder: 50 })
@@ -142,7 +148,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     url: `/api/kitchens/${home.id}/fabrications/${record.id}/scale-commands`,
     payload: { command: 'tare' },
   })
-  const gone = await fillPlans(ask, { supplierId, item, style, productId: product.id })
+  const gone = await fillPlans(ask, { supplierId, cookId, item, style, productId: product.id })
   // What is taken away here is taken away last.
   for (const { method, rest } of gone)
     asked.push({ method, url: `/api/kitchens/${home.id}${rest}`, payload: undefined })

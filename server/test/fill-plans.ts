@@ -7,10 +7,18 @@ type Ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', rest: string, payload?
 const FROM = '2026-12-03'
 const known = (value: number) => ({ value, source: 'assumed' }) as const
 
+interface Filled {
+  supplierId: string
+  cookId: string
+  item: Item
+  style: Style
+  productId: string
+}
+
 /** Plans of a kitchen, one of them accepted, with what came of it; answers what is taken away last. */
 export async function fillPlans(
   ask: Ask,
-  { supplierId, item, style, productId }: { supplierId: string; item: Item; style: Style; productId: string },
+  { supplierId, cookId, item, style, productId }: Filled,
 ): Promise<{ method: 'DELETE'; rest: string }[]> {
   const draft: PlanDraft = {
     from: FROM,
@@ -100,12 +108,24 @@ export async function fillPlans(
     id: 'a',
     jobId: newId(),
     what: 'Duck',
+    kind: 'cut',
+    upTo: 3,
     start: 480,
     end: 500,
-    cook: 'Marit',
+    cookId,
     station: { name: 'board', number: 1 },
   }
-  await ask<Plan>('PUT', `/plans/${kept}/schedule`, { version: 3, schedule: { settings, tasks: [task] } })
+  await ask<Plan>('PUT', `/plans/${kept}/schedule`, {
+    version: 3,
+    schedule: { settings, late: [], days: [], tasks: [task] },
+  })
+  await ask<Plan>('PUT', `/plans/${kept}/told`, { taskId: 'a', begunAt: `${FROM}T07:00:00.000Z`, doneAt: null })
+  await ask('GET', `/day-schedule?day=${FROM}`)
+  await ask('PUT', `/styles/${style.id}/work`, {
+    ...{ isFrozen: false, dryHours: 0, temperHours: 0, setHours: 0, cureHours: 0, confitHours: 0 },
+    ...{ chillHours: 0, stockHours: 6, line: 1, carriers: 0 },
+  })
+  await ask('GET', `/plans/${kept}/work`)
   await ask('GET', `/plans/${kept}`)
   const [line] = (await ask<ExpectedLine[]>('GET', '/expected')) as [ExpectedLine]
   await ask('PUT', `/expected/${line.id}`, { arrived: 3 })

@@ -2,16 +2,41 @@ export type { ScheduleCost } from './cost.ts'
 export type { ScheduleOptions } from './plan-schedule.ts'
 export { planSchedule } from './plan-schedule.ts'
 export type {
+  CookShift,
   FaultRule,
+  FollowedTask,
+  JobProgress,
+  KeptTask,
   PlannedJob,
   ScheduleFault,
+  Skill,
+  StyleWork,
+  TaskState,
   WorkCook,
   WorkKind,
   WorkPlan,
   WorkSettings,
   WorkTask,
 } from './planned/index.ts'
-export { MINUTES_OF_A_DAY, scheduleFaults, USUAL_WORK, workPlan } from './planned/index.ts'
+export {
+  cookMinutes,
+  followTasks,
+  hoursOfWeek,
+  MINUTES_OF_A_DAY,
+  placedAsBegun,
+  SKILLS,
+  scheduleFaults,
+  shiftBy,
+  shiftsOfDay,
+  shiftsOn,
+  thawHours,
+  USUAL_WORK,
+  usualStyleWork,
+  usualWeek,
+  WORK_KINDS,
+  withBegun,
+  workPlan,
+} from './planned/index.ts'
 export type {
   CleanDown,
   HeldTask,

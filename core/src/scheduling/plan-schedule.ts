@@ -107,12 +107,13 @@ const nothing = (bound: Schedule['bound'], impossible: Schedule['impossible']): 
 
 /** Tasks for which no place was found before the horizon, or that come too late after what they follow at once. */
 const withoutPlace = ({ request, tasks }: Shop, { starts }: Placing): Schedule['impossible'] =>
-  request.tasks.flatMap(({ id }, at) => {
+  request.tasks.flatMap(({ id }, at): Schedule['impossible'] => {
     const start = starts[at] as number
     const isLate = (tasks[at]?.after ?? []).some(
       ({ task, lag, within }) => start - (starts[task] as number) - (tasks[task]?.minutes ?? 0) - lag > within + SAME,
     )
-    return Number.isFinite(start) && !isLate ? [] : [{ task: id, why: 'beyond-the-horizon' as const }]
+    if (!Number.isFinite(start)) return [{ task: id, why: 'beyond-the-horizon' }]
+    return isLate ? [{ task: id, why: 'too-late-after' }] : []
   })
 
 function placesOf({ request, tasks }: Shop, { starts, units, cooks, cleans }: Placing) {

@@ -81,7 +81,7 @@ export interface CleanDown {
 }
 
 /** Why a task cannot be done at all. */
-export type Impossible = 'no-such-skill' | 'longer-than-any-shift' | 'beyond-the-horizon'
+export type Impossible = 'no-such-skill' | 'longer-than-any-shift' | 'beyond-the-horizon' | 'too-late-after'
 
 export interface Schedule {
   status: 'proven' | 'best-found' | 'impossible'

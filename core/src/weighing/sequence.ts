@@ -34,14 +34,19 @@ export function weighingsOf(pile: PlannedPile): number {
  */
 export function unitOnBoard(input: SequenceInput): number {
   if (input.rhythm === 'step' || input.units <= 1) return 1
+  return Math.min(input.units, unitsDone(input) + 1)
+}
+
+/** Units of which every counted piece is weighed; 0 where nothing is weighed by the piece. */
+export function unitsDone(input: Pick<SequenceInput, 'piles' | 'units' | 'counts'>): number {
   const rounds = input.piles.filter((pile) => pile.weighing === 'pieces').map((pile) => roundsDone(pile, input))
-  return rounds.length === 0 ? 1 : Math.min(input.units, Math.min(...rounds) + 1)
+  return rounds.length === 0 ? 0 : Math.min(input.units, ...rounds)
 }
 
 const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-9
 
 /** Whole units whose pieces of this pile are weighed. */
-function roundsDone(pile: PlannedPile, { units, counts }: SequenceInput): number {
+function roundsDone(pile: PlannedPile, { units, counts }: Pick<SequenceInput, 'units' | 'counts'>): number {
   const perUnit = weighingsOf(pile) / units
   return Math.floor((counts.get(pile.id) ?? 0) / perUnit + 1e-9)
 }

@@ -32,6 +32,7 @@ import { up as logbookViews } from './migrations/027-logbook-views.ts'
 import { up as settledDoubts } from './migrations/028-settled-doubts.ts'
 import { up as weeks } from './migrations/029-weeks.ts'
 import { up as orderPlans } from './migrations/030-order-plans.ts'
+import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -65,6 +66,7 @@ const MIGRATIONS = [
   { name: '028-settled-doubts', up: settledDoubts },
   { name: '029-weeks', up: weeks },
   { name: '030-order-plans', up: orderPlans },
+  { name: '031-schedules-followed', up: schedulesFollowed },
 ]
 
 function migrator(database: Sequelize) {

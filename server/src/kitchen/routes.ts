@@ -2,6 +2,7 @@ import {
   cook,
   cookEdit,
   cooks,
+  cookWeeks,
   kitchen,
   kitchenEdit,
   kitchenOffer,
@@ -97,6 +98,21 @@ export function kitchenRoutes(app: Server, database: Database, scopeOf: Scopes, 
       },
     },
     async (request) => store.cooks(await scopeOf(request)),
+  )
+
+  app.put(
+    '/api/kitchens/:kitchenId/cook-weeks',
+    {
+      schema: {
+        operationId: 'updateCookWeeks',
+        summary: 'Changes when cooks are at the board and what they may cut, all or none',
+        tags,
+        params: kitchenParams,
+        body: cookWeeks,
+        response: { 200: cooks },
+      },
+    },
+    async (request) => service.updateCookWeeks(await scopeOf(request), request.body),
   )
 
   app.post(

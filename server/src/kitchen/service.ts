@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
 import { MAX_COOKS } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
@@ -54,6 +54,19 @@ export async function updateCook(scope: Scope, id: string, edit: CookEdit): Prom
   if (!(await cookById(scope, id))) throw notFound('cook')
   await refuseTaken('name', 'A cook of this name is there already.', () => store.updateCook(scope, id, edit))
   return { id, ...edit }
+}
+
+/** Changes the weeks of several cooks, all or none. */
+export async function updateCookWeeks(scope: Scope, { cooks }: CookWeeks): Promise<Cook[]> {
+  await inTransaction(scope, async (inside) => {
+    const known = new Set((await store.cooks(inside)).map(({ id }) => id))
+    const issues = cooks.flatMap(({ id }, at) =>
+      known.has(id) ? [] : [{ path: `cooks[${at}].id`, message: 'is not a cook here' }],
+    )
+    if (issues.length > 0) throw new Refusal('invalid-input', 'This kitchen has no such cook.', { issues })
+    for (const each of cooks) await store.updateCookWeek(inside, each)
+  })
+  return store.cooks(scope)
 }
 
 /** The cook of an id; refuses the field where this kitchen has none. */

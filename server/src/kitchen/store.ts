@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
 import { type Database, parsedJsonOf } from '../database/index.ts'
 import { offerOfRow, rowOfOffer } from '../offer/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
@@ -26,11 +26,16 @@ export async function cooks(scope: Scope): Promise<Cook[]> {
     raw: true,
     ...within(scope),
   })
-  return rows.map((row) => ({ ...row, weekHours: parsedJsonOf(row.weekHours) }))
+  return rows.map((row) => ({ ...row, week: parsedJsonOf(row.week), skills: parsedJsonOf(row.skills) }))
 }
 
 export async function insertCook(scope: Scope, cook: Cook): Promise<void> {
   await scope.database.models.Cook.create({ ...cook, kitchenId: scope.kitchen.id }, within(scope))
+}
+
+/** Changes when a cook is at the board and what they may cut. */
+export async function updateCookWeek(scope: Scope, { id, ...edit }: CookWeeks['cooks'][number]): Promise<void> {
+  await scope.database.models.Cook.update(edit, { where: ofKitchen(scope, { id }), ...within(scope) })
 }
 
 export async function updateCook(scope: Scope, id: string, edit: CookEdit): Promise<void> {

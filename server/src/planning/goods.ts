@@ -4,6 +4,7 @@ import {
   addDays,
   daysBetween,
   type GoodsWay,
+  hoursOfWeek,
   isSentBack,
   type KitchenGoods,
   type Known,
@@ -44,7 +45,10 @@ export async function goodsOf(scope: Scope, productIds: readonly string[]): Prom
       minimum: { value: minimumOrder ?? 0, source: 'terms' },
     })),
     lots: received.flatMap((row) => stockOf(row, ways, articleOf) ?? []),
-    cooks: (await cooks(scope)).map(({ name, wagePerHour, weekHours }) => ({ name, wagePerHour, hours: weekHours })),
+    cooks: (await cooks(scope)).map(({ name, wagePerHour, week }) => ({
+      ...{ name, wagePerHour },
+      hours: week && hoursOfWeek(week),
+    })),
     wagePerHour: scope.kitchen.wagePerHour,
   })
 }

@@ -1,4 +1,14 @@
-import type { ExpectedLine, Item, Kitchen, Plan, PlannedFabrication, PlanRow, Product } from '@fleam/contract'
+import type {
+  DaySchedule,
+  ExpectedLine,
+  Item,
+  Kitchen,
+  Plan,
+  PlannedFabrication,
+  PlanRow,
+  Product,
+  StylesWork,
+} from '@fleam/contract'
 import { addDays, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { addSupplier, createPrice, openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
@@ -102,7 +112,13 @@ test('days of delivery and the cooks’ week are what the plan rests on, once th
   const suppliers = (await send(test_, 'GET', path('/suppliers'))).body
   const [supplier] = suppliers
   await send(test_, 'PUT', path('/suppliers'), { ...supplier, deliveryDays: [1, 4] })
-  const cook = { id: newId(), name: 'Ondine', wagePerHour: 21.4, weekHours: [6, 6, 6, 6, 6, 0, 0] }
+  const cook = {
+    id: newId(),
+    name: 'Ondine',
+    wagePerHour: 21.4,
+    week: [1, 2, 3, 4, 5].map((day) => ({ day, from: 480, until: 840 })),
+    skills: null,
+  }
   await send(test_, 'POST', path('/cooks'), cook)
   const read: PlanGoods = (await send(test_, 'GET', path(`/plan-goods?products=${product.id}`))).body
   expect(read.suppliers[0]?.deliveryDays).toEqual([1, 4])
@@ -200,11 +216,14 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
     ...{ boards: 2, saws: 1, stoves: 2, begins: 480, service: 1080, buffer: 30, boardMinutes: 30, packMinutes: 10 },
     ...{ setHours: 8, stockHours: 6, cleanDown: 10, against: 20 },
   }
-  const cook = { id: newId(), name: 'Thessaly', wagePerHour: 21.4, weekHours: null }
+  const cook = { id: newId(), name: 'Thessaly', wagePerHour: 21.4, week: null, skills: null }
   await send(test_, 'POST', path('/cooks'), cook)
   const plan = await create()
   const put = (version: number, tasks: object[]) =>
-    send(test_, 'PUT', path(`/plans/${plan.id}/schedule`), { version, schedule: { settings, tasks } })
+    send(test_, 'PUT', path(`/plans/${plan.id}/schedule`), {
+      version,
+      schedule: { settings, late: [], days: [], tasks },
+    })
   expect((await put(1, [])).body.issues[0].message).toBe('is not accepted: there is nothing to do yet')
   const answer = await answerFor(draft())
   const accepted = await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), {
@@ -214,16 +233,11 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
     answer,
   })
   const planned = (accepted.body as Plan).accepted?.planned[0]
-  const task = (id: string, start: number) => ({
-    id,
-    jobId: planned?.id,
-    what: 'Supremes',
-    start,
-    end: start + 30,
-    cook: cook.name,
-    station: null,
+  const task = (id: string, start: number, kind = 'cut') => ({
+    ...{ id, jobId: planned?.id, what: 'Supremes', kind, upTo: kind === 'cut' ? 3 : null },
+    ...{ start, end: start + 30, cookId: cook.id, station: null },
   })
-  const kept = await put(2, [task('b', 1440 + 520), task('a', 1440 + 490)])
+  const kept = await put(2, [task('b', 1440 + 520, 'pack'), task('a', 1440 + 490)])
   expect((kept.body as Plan).schedule?.tasks).toHaveLength(2)
   expect((kept.body as Plan).accepted?.planned[0]).toMatchObject({
     begins: { day: addDays(FIRST, 1), minute: 490 },
@@ -236,8 +250,54 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
   expect(own.body.match(/BEGIN:VEVENT/g)).toHaveLength(2)
   expect((await calendar(`?cook=${newId()}`)).statusCode).toBe(404)
   expect((await put(2, [])).status).toBe(409)
+  await followed({ plan, cookId: cook.id, day: addDays(FIRST, 1) })
   await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=3`))
   expect((await send(test_, 'GET', path(`/plans/${plan.id}`))).body.schedule).toBeNull()
+})
+
+/** What hands tell moves the tasks of a day, without meeting what is changed in the room of the schedule. */
+async function followed({ plan, cookId, day }: { plan: Plan; cookId: string; day: string }) {
+  const dayNow = async (): Promise<DaySchedule> =>
+    (await send(test_, 'GET', path(`/day-schedule?day=${day}`))).body as DaySchedule
+  const { tasks } = await dayNow()
+  expect(tasks.map(({ id, state, start, end }) => [id, state, start, end])).toEqual([
+    ['a', 'waiting', 490, 520],
+    ['b', 'waiting', 520, 550],
+  ])
+  expect(tasks[0]).toMatchObject({ planId: plan.id, what: 'Supremes', cookId, fabricationId: null })
+  const tell = (told: object) => send(test_, 'PUT', path(`/plans/${plan.id}/told`), told)
+  const at = (minute: string) => `${day}T${minute}:00.000Z`
+  const done = await tell({ taskId: 'b', begunAt: at('08:00'), doneAt: at('08:12') })
+  expect([done.status, done.body.told, done.body.version]).toEqual([
+    200,
+    [{ taskId: 'b', begunAt: at('08:00'), doneAt: at('08:12') }],
+    3,
+  ])
+  // By the clock of the kitchen it is an hour later in winter.
+  expect((await dayNow()).tasks.find(({ id }) => id === 'b')).toMatchObject({ state: 'done', start: 540, end: 552 })
+  expect((await tell({ taskId: 'z', begunAt: null, doneAt: null })).body.issues[0].path).toBe('taskId')
+  expect((await tell({ taskId: 'b', begunAt: at('09:00'), doneAt: at('08:12') })).body.issues[0].path).toBe('doneAt')
+  await tell({ taskId: 'b', begunAt: null, doneAt: null })
+  expect((await dayNow()).tasks.every(({ state }) => state === 'waiting')).toBe(true)
+}
+
+test('what a style takes before and after the board is kept with it', async () => {
+  const plan = await create()
+  const answer = await answerFor(draft())
+  await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), { version: 1, draft: draft(), goods, answer })
+  const read = async () => (await send(test_, 'GET', path(`/plans/${plan.id}/work`))).body as StylesWork
+  const [known] = await read()
+  expect(known).toMatchObject({ work: null, minutesBy: [] })
+  const work = {
+    ...{ isFrozen: true, dryHours: 12, temperHours: 0, setHours: 0, cureHours: 0 },
+    ...{ confitHours: 0, chillHours: 0, stockHours: 6, line: 3, carriers: 1 },
+  }
+  const put = (styleId: string | undefined, said: object) => send(test_, 'PUT', path(`/styles/${styleId}/work`), said)
+  expect((await put(known?.styleId, work)).body).toEqual(work)
+  expect((await read())[0]?.work).toEqual(work)
+  expect((await put(known?.styleId, { ...work, line: 0 })).body.issues[0].path).toBe('line')
+  expect((await put(newId(), work)).status).toBe(404)
+  await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=2`))
 })
 
 test('an acceptance that nothing came of is taken back whole', async () => {

@@ -12,7 +12,6 @@ import {
   plannedFabrication,
   plannedFabrications,
   planRows,
-  scheduleEdit,
 } from '@fleam/contract'
 import { Op } from 'sequelize'
 import { z } from 'zod'
@@ -150,41 +149,6 @@ function planRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.acceptPlan(await scopeOf(request), request.params.id, request.body),
-  )
-
-  app.put(
-    `${BASE}/plans/:id/schedule`,
-    {
-      schema: {
-        operationId: 'updateSchedule',
-        summary: 'Keeps who does what when for an accepted plan',
-        refuses: ['stale-version'],
-        tags,
-        params: fabricationParams,
-        body: scheduleEdit,
-        response: { 200: plan },
-      },
-    },
-    async (request) => service.updateSchedule(await scopeOf(request), request.params.id, request.body),
-  )
-
-  app.get(
-    `${BASE}/plans/:id/schedule.ics`,
-    {
-      schema: {
-        operationId: 'subscribeSchedule',
-        summary: 'The tasks of a cook, or of all, as a calendar to subscribe to',
-        mediaType: 'text/calendar',
-        tags,
-        params: fabricationParams,
-        querystring: z.strictObject({ cook: id.optional() }),
-      },
-    },
-    async (request, reply) => {
-      const scope = await scopeOf(request)
-      const calendar = await service.calendar(scope, request.params.id, request.query.cook ?? null)
-      return reply.type('text/calendar; charset=utf-8').send(calendar)
-    },
   )
 
   app.delete(

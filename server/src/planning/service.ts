@@ -1,23 +1,27 @@
+import type { ExpectedLine, Plan, PlanAccepted, PlanEdit, PlannedEdit, PlannedFabrication } from '@fleam/contract'
 import {
-  type ExpectedLine,
-  type Plan,
-  type PlanAccepted,
-  type PlanEdit,
-  type PlannedEdit,
-  type PlannedFabrication,
-  type ScheduleEdit,
-  scheduleCalendar,
-} from '@fleam/contract'
-import { addDays, appraise, documentOf, MINUTES_OF_A_DAY, planLines, plannedWork } from '@fleam/core'
+  addDays,
+  appraise,
+  documentOf,
+  MINUTES_OF_A_DAY,
+  planLines,
+  plannedWork,
+  standingReadings,
+  unitsDone,
+} from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { databaseCode } from '../database/index.ts'
 import { statesByIds } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal } from '../http/index.ts'
-import { cooks, requireCook } from '../kitchen/index.ts'
+import { requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
-async function requirePlan(scope: Scope, id: string, options: { isLocked?: boolean } = {}): Promise<store.KeptPlan> {
+export async function requirePlan(
+  scope: Scope,
+  id: string,
+  options: { isLocked?: boolean } = {},
+): Promise<store.KeptPlan> {
   const plan = await store.planById(scope, id, options)
   if (!plan) throw notFound('plan')
   return plan
@@ -26,9 +30,10 @@ async function requirePlan(scope: Scope, id: string, options: { isLocked?: boole
 /** A plan with what was accepted of it, what came and what was cut. */
 export async function plan(scope: Scope, id: string): Promise<Plan> {
   const { accepted, ...kept } = await requirePlan(scope, id)
-  if (!accepted) return { ...kept, accepted }
+  if (!accepted) return { ...kept, accepted, told: [] }
   const expected = await store.expectedLines(scope, { planId: id })
-  return { ...kept, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
+  const told = (await store.toldOf(scope, [id])).map(({ planId: _plan, ...each }) => each)
+  return { ...kept, told, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
 }
 
 export async function createPlan(scope: Scope, said: Pick<Plan, 'id' | 'name' | 'draft'>): Promise<Plan> {
@@ -43,7 +48,7 @@ export async function createPlan(scope: Scope, said: Pick<Plan, 'id' | 'name' | 
 }
 
 /** Runs a change of a plan at the version that was read; a stale one is refused with the plan as it is now. */
-const changed = (
+export const changePlan = (
   scope: Scope,
   id: string,
   version: number,
@@ -60,7 +65,7 @@ const changed = (
   })
 
 export async function updatePlan(scope: Scope, id: string, { version, name, draft }: PlanEdit): Promise<Plan> {
-  await changed(scope, id, version, (inside) => store.updatePlan(inside, id, { name, draft, version: version + 1 }))
+  await changePlan(scope, id, version, (inside) => store.updatePlan(inside, id, { name, draft, version: version + 1 }))
   return plan(scope, id)
 }
 
@@ -70,7 +75,7 @@ export async function deletePlan(scope: Scope, id: string): Promise<void> {
   await store.deletePlan(scope, id)
 }
 
-function refuse(path: string, message: string): never {
+export function refuse(path: string, message: string): never {
   throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
 }
 
@@ -94,7 +99,7 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
     cookId: null,
     expectedLineId: expected.find(({ articleId, day }) => articleId === each.articleId && day === delivery)?.id ?? null,
   }))
-  await changed(scope, id, version, async (inside, kept) => {
+  await changePlan(scope, id, version, async (inside, kept) => {
     if (kept.accepted) refuse('id', 'is accepted already')
     const at = inside.clock.now()
     await store.updatePlan(inside, id, { acceptedAt: at, accepted, draft, version: version + 1 })
@@ -110,27 +115,9 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
   return plan(scope, id)
 }
 
-/** Keeps who does what when, at the version of the plan that was read. */
-export async function updateSchedule(scope: Scope, id: string, { version, schedule }: ScheduleEdit): Promise<Plan> {
-  await changed(scope, id, version, async (inside, kept) => {
-    if (!kept.accepted) refuse('id', 'is not accepted: there is nothing to do yet')
-    await store.updatePlan(inside, id, { schedule, version: version + 1 })
-  })
-  return plan(scope, id)
-}
-
-/** Who does what when as a calendar, of one cook or of all; one without a schedule is empty. */
-export async function calendar(scope: Scope, id: string, cookId: string | null): Promise<string> {
-  const { accepted, schedule } = await requirePlan(scope, id)
-  const cook = cookId === null ? null : (await requireCook(scope, cookId)).name
-  const from = accepted?.draft.from ?? ''
-  const { timeZone } = scope.kitchen
-  return scheduleCalendar(accepted && schedule ? schedule.tasks : [], { cook, from, timeZone })
-}
-
 /** Takes an acceptance back, as long as nothing came of it. */
 export async function withdrawPlan(scope: Scope, id: string, version: number): Promise<Plan> {
-  await changed(scope, id, version, async (inside, kept) => {
+  await changePlan(scope, id, version, async (inside, kept) => {
     if (!kept.accepted) return
     const lines = await store.expectedLines(inside, { planId: id })
     if (lines.some(({ arrived, lots }) => arrived !== null || lots.length > 0)) {
@@ -189,13 +176,12 @@ interface Beginning {
 async function beginnings(scope: Scope, rows: readonly { planId: string }[]): Promise<Map<string, Beginning>> {
   const schedules = await store.schedules(scope, [...new Set(rows.map(({ planId }) => planId))])
   if (schedules.length === 0) return new Map()
-  const idOf = new Map((await cooks(scope)).map(({ id, name }) => [name, id]))
   const first = new Map<string, Beginning & { start: number }>()
   for (const { from, tasks } of schedules) {
-    for (const { jobId, start, cook } of tasks) {
-      if (cook === null || start >= (first.get(jobId)?.start ?? Number.POSITIVE_INFINITY)) continue
+    for (const { jobId, start, cookId } of tasks) {
+      if (cookId === null || start >= (first.get(jobId)?.start ?? Number.POSITIVE_INFINITY)) continue
       const begins = { day: addDays(from, Math.floor(start / MINUTES_OF_A_DAY)), minute: start % MINUTES_OF_A_DAY }
-      first.set(jobId, { start, begins, cookId: idOf.get(cook) ?? null })
+      first.set(jobId, { start, begins, cookId })
     }
   }
   return first
@@ -210,9 +196,17 @@ function realOf(
   pilesOf: ReadonlyMap<string, store.PortionPile>,
 ) {
   const { piles, cost } = appraise(documentOf(record, facts))
+  const weighings = standingReadings(facts)
   return {
     isClosed: record.status === 'closed',
     startedAt: record.startedAt,
+    lastAt:
+      weighings
+        .map(({ takenAt }) => takenAt)
+        .sort()
+        .at(-1) ?? null,
+    closedAt: record.closedAt,
+    unitsDone: unitsOf({ record }, piles),
     cookId: record.cookId,
     units: record.units,
     minutes: record.labour.reduce((sum, each) => sum + each.minutes, 0),
@@ -229,6 +223,14 @@ function realOf(
     }),
     money: cost.in,
   }
+}
+
+/** Units of which all that is counted was weighed; all of a finished one. */
+function unitsOf({ record }: Pick<State, 'record'>, weighed: readonly { portions: number | null }[]): number {
+  const units = record.units ?? 0
+  if (record.status === 'closed' || units === 0) return units
+  const counts = new Map(record.piles.map(({ id }, at) => [id, weighed[at]?.portions ?? 0]))
+  return unitsDone({ units, piles: record.piles, counts })
 }
 
 /** Says who cuts something planned, or that it is not cut after all; what has begun stays as it is. */

@@ -6,8 +6,9 @@ import type {
   PlannedEdit,
   PlannedFabrication,
   PlanRow,
+  ToldTask,
 } from '@fleam/contract'
-import type { PlanDraft } from '@fleam/core'
+import { daysBetween, type PlanDraft } from '@fleam/core'
 import { fn, literal, Op, type Order, type WhereOptions } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
@@ -15,7 +16,7 @@ import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 /** The newest plans that a list shows. */
 const MAX_LISTED = 200
 
-export type KeptPlan = Omit<Plan, 'accepted'> & {
+export type KeptPlan = Omit<Plan, 'accepted' | 'told'> & {
   accepted: Omit<NonNullable<Plan['accepted']>, 'expected' | 'planned'> | null
 }
 
@@ -282,4 +283,34 @@ export async function schedules(
   return rows.flatMap(({ schedule, accepted }) =>
     schedule && accepted ? [{ ...schedule, from: accepted.draft.from }] : [],
   )
+}
+
+/** Schedules of accepted plans that have tasks around a day: a pot may stand into the day after. */
+export async function schedulesAround(
+  scope: Scope,
+  day: string,
+): Promise<{ id: string; name: string; from: string; schedule: KeptSchedule }[]> {
+  const rows = await scope.database.models.OrderPlan.findAll({
+    attributes: ['id', 'name', 'schedule', 'accepted'],
+    where: ofKitchen(scope, { acceptedAt: { [Op.not]: null }, schedule: { [Op.not]: null } }),
+    ...within(scope),
+  })
+  return rows.flatMap(({ id, name, schedule, accepted }) => {
+    if (!schedule || !accepted) return []
+    const { from, days } = accepted.draft
+    const at = daysBetween(from, day)
+    return at < 0 || at > days + 1 ? [] : [{ id, name, from, schedule }]
+  })
+}
+
+/** What hands told of the tasks of some plans. */
+export async function toldOf(scope: Scope, planIds: readonly string[]): Promise<(ToldTask & { planId: string })[]> {
+  const rows = await scope.database.models.ToldTask.findAll({
+    where: ofKitchen(scope, { planId: [...planIds] }),
+    ...within(scope),
+  })
+  return rows.map(({ planId, taskId, begunAt, doneAt }) => ({
+    ...{ planId, taskId },
+    ...{ begunAt: begunAt?.toISOString() ?? null, doneAt: doneAt?.toISOString() ?? null },
+  }))
 }

@@ -1,1 +1,2 @@
+export { kitchenScheduleRoutes } from './kitchen-routes.ts'
 export { schedulingRoutes } from './routes.ts'

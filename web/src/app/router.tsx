@@ -52,6 +52,7 @@ export const router = createBrowserRouter([
         loader: requireIds,
         lazy: () => import('../rooms/plan/schedule/schedule.tsx'),
       },
+      { path: '/wall', lazy: () => import('../rooms/wall/wall.tsx') },
       { path: '/knife', lazy: () => import('../rooms/knife/piece.tsx') },
       { path: '/knife/bonded', lazy: () => import('../rooms/knife/bonded.tsx') },
       { path: '/knife/racks', lazy: () => import('../rooms/knife/racks.tsx') },

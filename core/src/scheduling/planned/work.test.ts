@@ -2,9 +2,24 @@ import { brokenScheduleRules } from '../../../test/check-schedule.ts'
 import { loadMixedSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import type { PlacedTask } from '../schedule.ts'
-import { MINUTES_OF_A_DAY, type PlannedJob, scheduleFaults, USUAL_WORK, type WorkCook, workPlan } from './index.ts'
+import { followTasks } from './follow.ts'
+import {
+  type CookShift,
+  type KeptTask,
+  MINUTES_OF_A_DAY,
+  type PlannedJob,
+  scheduleFaults,
+  USUAL_WORK,
+  usualStyleWork,
+  type WorkCook,
+  withBegun,
+  workPlan,
+} from './index.ts'
 
-const cook = (id: string, hours: WorkCook['hours'] = null): WorkCook => ({ id, name: id, wagePerHour: 20, hours })
+const cook = (id: string, week: WorkCook['week'] = null, skills: WorkCook['skills'] = null): WorkCook => ({
+  ...{ id, week, skills, days: {} },
+})
+const work = (isBonded: boolean, hasBones: boolean) => usualStyleWork({ isBonded, hasBones }, USUAL_WORK)
 const job = (changes: Partial<PlannedJob> = {}): PlannedJob => ({
   id: 'duck',
   itemId: 'duck',
@@ -19,13 +34,15 @@ const job = (changes: Partial<PlannedJob> = {}): PlannedJob => ({
   cookId: null,
   serves: '2026-12-04',
   portions: 14,
-  isBonded: false,
-  hasBones: true,
+  unitGrams: 2400,
+  work: work(false, true),
   needsSaw: false,
-  running: null,
+  minutesBy: {},
+  comes: null,
+  progress: null,
   ...changes,
 })
-const WEEK = [0, 0, 3, 3, 3, 0, 0]
+const WEEK: CookShift[] = [3, 4, 5].map((day) => ({ day, from: 480, until: 660 }))
 /** Wed 2 Dec 2026 and three days more. */
 const plan = (jobs: readonly PlannedJob[], changes: Partial<Parameters<typeof workPlan>[1]> = {}) =>
   workPlan(jobs, {
@@ -45,8 +62,8 @@ describe('tasks of planned work', () => {
       ['cut', 3, 1, 3],
       ['cut', 3, 2, 3],
       ['cut', 1, 3, 3],
-      ['pack', 14, 1, 3],
-      ['stock', 7, 1, 3],
+      ['pack', 14, 1, 1],
+      ['stock', 7, 1, 1],
     ])
     const cuts = request.tasks.slice(0, 3)
     expect(cuts.map(({ minutes }) => minutes)).toEqual([40, 30, 10])
@@ -73,15 +90,25 @@ describe('tasks of planned work', () => {
     expect(shifts([cook('Marit', WEEK), cook('A')])[1]).toEqual([])
   })
 
+  test('a day of the plan may be otherwise than the week', () => {
+    const cooks = [{ ...cook('Marit', WEEK), days: { 1: [], 2: [[600, 960] as const] } }, cook('Bruno', WEEK)]
+    expect(plan([], { cooks }).request.cooks[0]?.shifts).toEqual([
+      [480, 660],
+      [2 * MINUTES_OF_A_DAY + 600, 2 * MINUTES_OF_A_DAY + 960],
+    ])
+    // She is not there on its day: whoever may cut poultry does.
+    expect(plan([job({ cookId: 'Marit' })], { cooks }).request.tasks[0]?.skill).toBe('poultry')
+  })
+
   test('who is said to cut it does, where they have the hours of that day', () => {
     const skillOf = (changes: Partial<PlannedJob>) => plan([job(changes)]).request.tasks[0]?.skill
     expect(skillOf({ cookId: 'Bruno' })).toBe('cook Bruno')
-    expect(skillOf({ cookId: 'Bruno', minutes: 300 })).toBeNull()
-    expect(skillOf({})).toBeNull()
+    expect(skillOf({ cookId: 'Bruno', minutes: 300 })).toBe('poultry')
+    expect(skillOf({})).toBe('poultry')
   })
 
   test('bonded pieces set before they are packed, and a saw is a saw', () => {
-    const { request, tasks } = plan([job({ isBonded: true, needsSaw: true, hasBones: false })])
+    const { request, tasks } = plan([job({ work: work(true, false), needsSaw: true })])
     expect(tasks.map(({ kind }) => kind)).toEqual(['cut', 'cut', 'cut', 'set', 'pack'])
     expect(request.tasks.map(({ station }) => station)).toEqual(['saw', 'saw', 'saw', null, null])
     expect(request.tasks[3]).toMatchObject({ minutes: 480, needs: 'nobody' })
@@ -90,28 +117,169 @@ describe('tasks of planned work', () => {
     )
   })
 
-  test('what is on the board keeps its place; the rest begins no earlier than now', () => {
-    const running = { start: MINUTES_OF_A_DAY + 500, cookId: 'Marit' }
+  test('what is left begins no earlier than now, and what waits for a delivery no earlier than it comes', () => {
     const now = MINUTES_OF_A_DAY + 520
-    const { request, held } = plan([job({ running }), job({ id: 'char', species: 'fish' })], { now })
-    expect(held).toEqual([{ id: 'duck cut 1', start: running.start, cook: 'Marit', unit: 0 }])
-    expect(request.tasks.find(({ id }) => id === 'char cut 1')?.notBefore).toBe(now)
-    expect(request.tasks.find(({ id }) => id === 'duck cut 1')?.notBefore).toBe(0)
+    const { request } = plan([job(), job({ id: 'char', species: 'fish', comes: 2 * MINUTES_OF_A_DAY })], { now })
+    const notBefore = (id: string) => request.tasks.find((task) => task.id === id)?.notBefore
+    expect(notBefore('duck cut 1')).toBe(now)
+    expect(notBefore('char cut 1')).toBe(2 * MINUTES_OF_A_DAY)
   })
 
   test('it can be scheduled, and what is scheduled breaks no rule', async () => {
-    const work = plan([job(), job({ id: 'char', species: 'fish', units: 6, minutes: 61 })])
-    const schedule = planSchedule(work.request, await loadMixedSolver(), { seconds: 1 })
+    const asked = plan([job(), job({ id: 'char', species: 'fish', units: 6, minutes: 61 })])
+    const schedule = planSchedule(asked.request, await loadMixedSolver(), { seconds: 1 })
     expect(schedule.lateMinutes).toBe(0)
-    expect(brokenScheduleRules(work.request, schedule)).toEqual([])
-    expect(scheduleFaults(work.request, schedule.tasks)).toEqual([])
+    expect(brokenScheduleRules(asked.request, schedule)).toEqual([])
+    expect(scheduleFaults(asked.request, schedule.tasks)).toEqual([])
+  })
+})
+
+describe('before and after the board', () => {
+  const kinds = (changes: Partial<PlannedJob['work']>, more: Partial<PlannedJob> = {}) => {
+    const { request, tasks } = plan([job({ units: 1, work: { ...work(false, false), ...changes }, ...more })])
+    return tasks.map(({ kind }, at) => [kind, request.tasks[at]?.minutes])
+  }
+
+  test('frozen birds thaw about a day for two kilograms, are dried and tempered, then cut', () => {
+    expect(kinds({ isFrozen: true, dryHours: 24, temperHours: 0.5 })).toEqual([
+      ['thaw', 2.4 * 12 * 60],
+      ['dry', 1440],
+      ['temper', 30],
+      ['cut', 80],
+      ['pack', 10],
+    ])
+  })
+
+  test('bonded, cured, in hot fat, cooled: one after the other, and then packed', () => {
+    const { request, tasks } = plan([
+      job({ units: 1, work: { ...work(true, true), cureHours: 12, confitHours: 3, chillHours: 2 } }),
+    ])
+    expect(tasks.map(({ kind }) => kind)).toEqual(['cut', 'set', 'cure', 'confit', 'chill', 'pack', 'stock'])
+    const chain = request.tasks.map(({ after }) => after.map(({ task }) => task.split(' ')[1]))
+    expect(chain).toEqual([[], ['cut'], ['set'], ['cure'], ['confit'], ['chill'], ['cut']])
+    expect(request.tasks.map(({ station }) => station)).toEqual(['board', null, null, 'stove', null, null, 'stove'])
+  })
+
+  test('each load is tempered by itself, and is cut before it is warm', () => {
+    const { request } = plan([job({ work: { ...work(false, false), temperHours: 0.5 } })])
+    const cuts = request.tasks.filter(({ id }) => id.includes('cut'))
+    expect(cuts.map(({ after }) => after[0])).toEqual(
+      [1, 2, 3].map((load) => ({ task: `duck temper ${load}`, lag: 0, within: 30 })),
+    )
+  })
+
+  test('a line shares the steps of every bird, each cook at one part; carriers make larger loads', () => {
+    const cooks = ['A', 'B', 'C'].map((id) => cook(id, WEEK))
+    const line = (carriers: number) => plan([job({ work: { ...work(false, false), line: 2, carriers } })], { cooks })
+    const alone = line(0)
+    // Seven birds of ten minutes: three to a load, half of each bird by each of two cooks.
+    expect(alone.tasks.filter(({ kind }) => kind === 'cut').map(({ units, part }) => [units, part?.number])).toEqual([
+      [3, 1],
+      [3, 2],
+      [3, 1],
+      [3, 2],
+      [1, 1],
+      [1, 2],
+    ])
+    const cuts = alone.request.tasks.slice(0, 4)
+    expect(cuts.map(({ minutes }) => minutes)).toEqual([25, 15, 15, 15])
+    expect(new Set(cuts.map(({ skill }) => skill)).size).toBe(2)
+    expect(cuts[1]?.after).toEqual([{ task: cuts[0]?.id, lag: 0, within: 30 }])
+    expect(line(2).tasks[0]).toMatchObject({ units: 4, upTo: 4, loads: 2, isAssumed: true })
+  })
+
+  test('whoever is named cuts by their own minutes, where those are known', () => {
+    const minutes = (cookId: string) =>
+      plan([job({ units: 2, minutes: 30, setUp: 10, cookId, minutesBy: { Marit: 7 } })]).request.tasks[0]?.minutes
+    expect(minutes('Marit')).toBe(24)
+    expect(minutes('Bruno')).toBe(30)
+  })
+
+  test('who may not cut it does not', () => {
+    const skills = plan([job()], { cooks: [cook('A', WEEK, ['fish']), cook('B', WEEK)] }).request.cooks.map(
+      (each) => each.skills,
+    )
+    expect(skills).toEqual([
+      ['cook A', 'fish'],
+      ['cook B', 'fish', 'red-meat', 'poultry'],
+    ])
+  })
+})
+
+describe('the schedule follows the bench', () => {
+  const kept = (id: string, start: number, end: number, changes: Partial<KeptTask> = {}): KeptTask => ({
+    ...{ id, start, end, jobId: 'duck', kind: 'cut', upTo: null, begun: null, done: null },
+    ...{ cook: 'Marit', station: { name: 'board', number: 2 }, ...changes },
+  })
+  const TASKS = [
+    kept('cut 1', 500, 540, { upTo: 3 }),
+    kept('cut 2', 540, 570, { upTo: 6 }),
+    kept('cut 3', 600, 610, { upTo: 7 }),
+    kept('pack', 700, 710, { kind: 'pack', station: null }),
+    kept('stock', 610, 970, { kind: 'stock', cook: null, station: { name: 'stove', number: 1 } }),
+  ]
+  const follow = (progress: Parameters<typeof followTasks>[1], now: number, tasks = TASKS) =>
+    followTasks(tasks, progress, now).map(({ id, state, start, end, cook: by }) => [id, state, start, end, by])
+
+  test('nothing begun: everything stands where it was placed', () => {
+    expect(follow(() => null, 520).map(([, state, start]) => [state, start])).toEqual(
+      TASKS.map(({ start }) => ['waiting', start]),
+    )
+  })
+
+  test('the loads that are weighed lie where they were cut, the one on the board reaches until now', () => {
+    const progress = { start: 520, unitsDone: 4, lastAt: 580, end: null, cook: 'Bruno' }
+    expect(follow(() => progress, 620)).toEqual([
+      ['cut 1', 'done', 520, 580, 'Bruno'],
+      ['cut 2', 'running', 580, 620, 'Bruno'],
+      ['cut 3', 'waiting', 600, 610, 'Marit'],
+      ['pack', 'waiting', 700, 710, 'Marit'],
+      ['stock', 'waiting', 610, 970, null],
+    ])
+  })
+
+  test('finished: the pot begins when the cutting was over, packing waits for a hand', () => {
+    const progress = { start: 500, unitsDone: 7, lastAt: 650, end: 660, cook: 'Marit' }
+    const told = follow(() => progress, 700)
+    expect(told.slice(0, 3).map(([, state]) => state)).toEqual(['done', 'done', 'done'])
+    expect(told[2]?.[3]).toBe(660)
+    expect(told[3]?.[1]).toBe('waiting')
+    expect(told[4]).toEqual(['stock', 'running', 660, 1020, null])
+    const packed = follow(
+      () => progress,
+      720,
+      TASKS.map((task) => (task.id === 'pack' ? { ...task, begun: 702, done: 715 } : task)),
+    )
+    expect(packed[3]).toEqual(['pack', 'done', 702, 715, 'Marit'])
+  })
+
+  test('what has begun is held where it is when the rest is made anew', async () => {
+    const now = MINUTES_OF_A_DAY + 540
+    const asked = plan([job()], { now })
+    const start = MINUTES_OF_A_DAY + 500
+    const first = asked.request.tasks[0]
+    const tasks = asked.tasks.map(
+      ({ id, jobId, kind, upTo }): KeptTask => ({
+        ...{ id, jobId, kind, upTo, begun: null, done: null, cook: 'Marit', station: { name: 'board', number: 2 } },
+        ...{ start: MINUTES_OF_A_DAY + 480, end: MINUTES_OF_A_DAY + 480 + (id === first?.id ? 40 : 30) },
+      }),
+    )
+    const progress = { start, unitsDone: 0, lastAt: null, end: null, cook: 'Marit' }
+    const { request, held } = withBegun(
+      asked,
+      followTasks(tasks, () => progress, now),
+    )
+    expect(held).toEqual([{ id: 'duck cut 1', start, cook: 'Marit', unit: 1 }])
+    const schedule = planSchedule(request, await loadMixedSolver(), { seconds: 1, held })
+    expect(schedule.tasks[0]).toMatchObject({ start, end: start + 40, cook: 'Marit' })
+    expect(schedule.tasks.slice(1, 3).every((task) => task.start >= now)).toBe(true)
   })
 })
 
 describe('rules that a hand breaks', () => {
   const { request } = plan([
-    job({ hasBones: false }),
-    job({ id: 'char', species: 'fish', units: 1, minutes: 20, hasBones: false }),
+    job({ work: work(false, false) }),
+    job({ id: 'char', species: 'fish', units: 1, minutes: 20, work: work(false, false) }),
   ])
   const DAY = MINUTES_OF_A_DAY
   const at = (id: string, start: number, changes: Partial<PlacedTask> = {}): PlacedTask => {

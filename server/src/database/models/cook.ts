@@ -15,7 +15,8 @@ export const defineCook = (database: Sequelize) =>
       kitchenId: ref(),
       name: words(),
       wagePerHour: quantity(),
-      weekHours: { ...maybeJson(), ...parsedJson('weekHours') },
+      week: { ...maybeJson(), ...parsedJson('week') },
+      skills: { ...maybeJson(), ...parsedJson('skills') },
     },
     { tableName: 'cooks' },
   )

@@ -28,8 +28,10 @@ import { definePriceBook } from './price-book.ts'
 import { defineProduct } from './product.ts'
 import { defineStyle } from './style.ts'
 import { defineStylePile } from './style-pile.ts'
+import { defineStyleWork } from './style-work.ts'
 import { defineSupplier } from './supplier.ts'
 import { defineSupplierMapping } from './supplier-mapping.ts'
+import { defineToldTask } from './told-task.ts'
 import { defineWhatIf } from './what-if.ts'
 
 /** A model for every table. The tables themselves are made by the migrations. */
@@ -73,8 +75,10 @@ const modelsOf = (database: Sequelize) => ({
   Product: defineProduct(database),
   Style: defineStyle(database),
   StylePile: defineStylePile(database),
+  StyleWork: defineStyleWork(database),
   Supplier: defineSupplier(database),
   SupplierMapping: defineSupplierMapping(database),
+  ToldTask: defineToldTask(database),
   WhatIf: defineWhatIf(database),
 })
 

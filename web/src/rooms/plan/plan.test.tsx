@@ -33,6 +33,7 @@ const plan: Plan = {
   updatedAt: '2026-12-01T09:00:00.000Z',
   accepted: null,
   schedule: null,
+  told: [],
 }
 const answers = {
   [`GET ${BASE}/plan-goods?`]: { body: goods },
@@ -172,6 +173,7 @@ test('an accepted plan says what came and what was really cut', async () => {
       startedAt: '2026-12-03T08:00:00.000Z',
       cookId: null,
       isClosed: true,
+      ...{ lastAt: null, closedAt: '2026-12-03T09:10:00.000Z', unitsDone: 5 },
       units: 5,
       minutes: 70,
       portions: [{ productId: 'supremes', quantity: 10 }],

@@ -75,7 +75,8 @@ export default function SetUp() {
         id: idOf(name),
         name,
         wagePerHour: kitchen.wagePerHour,
-        weekHours: null,
+        week: null,
+        skills: null,
       })),
     }),
   )

@@ -1,70 +1,118 @@
-import type { Cook } from '@fleam/contract'
-import Table from 'react-bootstrap/Table'
+import { type Cook, type CookWeekIssue, cookWeekCsv, readCookWeek } from '@fleam/contract'
+import { hoursOfWeek, SKILLS, type Skill } from '@fleam/core'
+import { type ChangeEvent, useRef, useState } from 'react'
+import Button from 'react-bootstrap/Button'
+import ButtonGroup from 'react-bootstrap/ButtonGroup'
 import { useCooks } from '../../data/queries.ts'
-import { useUpdateCooks } from '../../data/settings-queries.ts'
+import { useUpdateCookWeeks } from '../../data/schedule-queries.ts'
+import { download } from '../../parts/data-table/csv.ts'
 import { WEEKDAYS } from '../../parts/dates.ts'
-import { NumberField } from '../../parts/number-field.tsx'
+import { ShiftGrid } from '../../parts/shift-grid.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './settings.module.css'
 
-const HOURS_OF_A_DAY = 24
+const SKILL_WORDS: Readonly<Record<Skill, string>> = { fish: 'fish', 'red-meat': 'meat', poultry: 'birds' }
 
-/** Hours that each cook stands at the board on each day of a usual week: plans take them from here. */
+/** Who is at the board when in a usual week, and may cut what: plans and schedules take it from here. */
 export function CooksWeek() {
   const cooks = useCooks()
-  const { change } = useUpdateCooks()
+  const update = useUpdateCookWeeks()
   const format = useFormat()
   if (!cooks.data || cooks.data.length === 0) return null
-  const total = (at: number) => cooks.data.reduce((sum, cook) => sum + (cook.weekHours?.[at] ?? 0), 0)
-  const set = ({ id, weekHours, ...cook }: Cook, at: number, hours: number) => {
-    const next = WEEKDAYS.map((_, place) => (place === at ? hours : (weekHours?.[place] ?? 0)))
-    change.mutate({ id, ...cook, weekHours: next.some((each) => each > 0) ? next : null })
-  }
+  const known = cooks.data
+  const hoursOn = (at: number) => known.reduce((sum, { week }) => sum + (week ? (hoursOfWeek(week)[at] ?? 0) : 0), 0)
   return (
     <section aria-labelledby="cooks-week">
       <h2 id="cooks-week">Hours at the board</h2>
-      <div className="table-responsive">
-        <Table className={`list-table ${css.week}`}>
-          <thead>
-            <tr>
-              <th scope="col">Cook</th>
-              {WEEKDAYS.map((day) => (
-                <th key={day} scope="col">
-                  {day}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {cooks.data.map((cook) => (
-              <tr key={cook.id}>
-                <th scope="row">{cook.name}</th>
-                {WEEKDAYS.map((day, at) => (
-                  <td key={day}>
-                    <NumberField
-                      label={`Hours of ${cook.name} on ${day}`}
-                      isLabelHidden
-                      max={HOURS_OF_A_DAY}
-                      value={cook.weekHours?.[at] || null}
-                      onChange={(hours, isValid) => {
-                        if (isValid) set(cook, at, hours ?? 0)
-                      }}
-                    />
-                  </td>
-                ))}
-              </tr>
-            ))}
-            <tr>
-              <th scope="row">together</th>
-              {WEEKDAYS.map((day, at) => (
-                <td key={day}>{format.quantity(total(at), 'count')}</td>
-              ))}
-            </tr>
-          </tbody>
-        </Table>
-      </div>
-      {change.isError ? <Failed error={change.error} /> : null}
+      <ShiftGrid
+        rows={known.map((cook) => ({
+          ...{ id: cook.id, name: cook.name },
+          more: <Skills cook={cook} onChange={(skills) => update.mutate([{ id: cook.id, week: cook.week, skills }])} />,
+        }))}
+        columns={WEEKDAYS.map((day, at) => `${day} ${format.quantity(hoursOn(at), 'count')} h`)}
+        shifts={known.flatMap(({ id, week }) =>
+          (week ?? []).map(({ day, from, until }) => ({ cookId: id, column: day - 1, from, until })),
+        )}
+        onChange={(cookId, column, shifts) => {
+          const cook = known.find(({ id }) => id === cookId)
+          if (!cook) return
+          const week = [
+            ...(cook.week ?? []).filter(({ day }) => day !== column + 1),
+            ...shifts.map((each) => ({ day: column + 1, ...each })),
+          ]
+          update.mutate([{ id: cookId, skills: cook.skills, week: week.length > 0 ? week : null }])
+        }}
+      />
+      <p className="form-text">
+        Touch + for hours, drag them, or their ends; by keys: arrows move, Shift with arrows makes longer, Delete
+        removes. Where nobody has any, every cook counts as there all day.
+      </p>
+      <WeekFiles cooks={known} />
+      {update.isError ? <Failed error={update.error} /> : null}
     </section>
+  )
+}
+
+/** What a cook may cut; all of it counts as nobody having said. */
+function Skills({ cook, onChange }: { cook: Cook; onChange: (skills: Skill[] | null) => void }) {
+  const own = cook.skills ?? SKILLS
+  return (
+    <ButtonGroup size="sm" aria-label={`What ${cook.name} may cut`} className={css.skills}>
+      {SKILLS.map((skill) => (
+        <Button
+          key={skill}
+          variant={own.includes(skill) ? 'dark' : 'outline-dark'}
+          aria-pressed={own.includes(skill)}
+          onClick={() => {
+            const next = SKILLS.filter((each) => own.includes(each) !== (each === skill))
+            onChange(next.length === SKILLS.length ? null : next)
+          }}
+        >
+          {SKILL_WORDS[skill]}
+        </Button>
+      ))}
+    </ButtonGroup>
+  )
+}
+
+/** The week as a file, and one taken in: all of it, or nothing and what is wrong with it. */
+function WeekFiles({ cooks }: { cooks: readonly Cook[] }) {
+  const update = useUpdateCookWeeks()
+  const input = useRef<HTMLInputElement>(null)
+  const [issues, setIssues] = useState<readonly CookWeekIssue[]>([])
+  const take = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0]
+    event.target.value = ''
+    if (!file) return
+    const read = readCookWeek(await file.text(), cooks)
+    setIssues(read.issues)
+    if (read.issues.length === 0) update.mutate(read.cooks)
+  }
+  return (
+    <>
+      <div className={css.files}>
+        <Button variant="outline-dark" onClick={() => download('cooks-week.csv', cookWeekCsv(cooks))}>
+          Week as CSV
+        </Button>
+        <input ref={input} type="file" accept=".csv,text/csv" hidden onChange={(event) => void take(event)} />
+        <Button variant="outline-dark" onClick={() => input.current?.click()}>
+          Take a week in from CSV
+        </Button>
+      </div>
+      {issues.length > 0 ? (
+        <div className="refusal" role="alert">
+          <p>Nothing was taken from the file:</p>
+          <ul>
+            {issues.slice(0, 10).map(({ row, column, message }) => (
+              <li key={`${row} ${column}`}>
+                Row {row}, {column}: {message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+      {update.isError ? <Failed error={update.error} /> : null}
+    </>
   )
 }

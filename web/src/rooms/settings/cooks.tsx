@@ -37,14 +37,14 @@ export function Cooks() {
         <CookRow
           key={cook.id}
           cook={cook}
-          onSave={(said) => change.mutateAsync({ id: cook.id, weekHours: cook.weekHours, ...said })}
+          onSave={(said) => change.mutateAsync({ id: cook.id, week: cook.week, skills: cook.skills, ...said })}
         />
       ))}
       <CookRow
         key={`new ${cooks.data.length}`}
         cook={null}
         wagePerHour={wagePerHour}
-        onSave={(said) => add.mutateAsync({ id: newId(), weekHours: null, ...said })}
+        onSave={(said) => add.mutateAsync({ id: newId(), week: null, skills: null, ...said })}
       />
       {add.isError ? <Failed error={add.error} /> : null}
       {change.isError ? <Failed error={change.error} /> : null}

@@ -3,6 +3,7 @@ import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useFabrications } from '../../data/queries.ts'
 import { dayIn, todayWords } from '../../parts/dates.ts'
+import { NextForYou } from '../../parts/next-for-you.tsx'
 import { OpenFabrications } from '../../parts/open-fabrications.tsx'
 import { PlannedFabrications } from '../../parts/planned-fabrications.tsx'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
@@ -38,6 +39,7 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
         <ImportButton />
       </div>
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
+      <NextForYou />
       <PlannedFabrications until={dayIn(timeZone, new Date())} />
       <ExpectedToday />
       <TurnedVerdicts />

@@ -37,7 +37,7 @@ const ITEM: Item = {
   unitWeight: { low: 1600, usual: 2100, high: 2600 },
   styles: [STYLE],
 }
-const COOK = { id: '019b76da-a8f2-7000-8003-000000000003', name: 'Ondine', wagePerHour: 21.4, weekHours: null }
+const COOK = { id: '019b76da-a8f2-7000-8003-000000000003', name: 'Ondine', wagePerHour: 21.4, week: null, skills: null }
 const SUPPLIERS = `PUT /api/kitchens/${LARCH_HALT.id}/suppliers`
 const known = { body: [{ id: 'ostravale', name: 'Ostravale Poultry Yard', delivery: 0, minimumOrder: null }] }
 const POST = `POST /api/kitchens/${LARCH_HALT.id}/fabrications`

@@ -6,6 +6,7 @@ import { useKitchen } from '../../../data/kitchen-context.ts'
 import { usePlanned } from '../../../data/planning-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../../data/queries.ts'
 import { dayIn, dayWords } from '../../../parts/dates.ts'
+import { NextForYou } from '../../../parts/next-for-you.tsx'
 import { OpenFabrications } from '../../../parts/open-fabrications.tsx'
 import { PlannedFabrications } from '../../../parts/planned-fabrications.tsx'
 import { Failed, Loading } from '../../../parts/states.tsx'
@@ -60,7 +61,12 @@ function StartRoom({ items, cooks, fabrications, lot, planned }: StartRoomProps)
     <div className="room">
       <h1>Bench</h1>
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
-      {planned ? null : <PlannedFabrications until={addDays(dayIn(timeZone, new Date()), DAYS_AHEAD)} />}
+      {planned ? null : (
+        <>
+          <NextForYou />
+          <PlannedFabrications until={addDays(dayIn(timeZone, new Date()), DAYS_AHEAD)} />
+        </>
+      )}
       {abandoned.length > 0 ? <Abandoned rows={abandoned} /> : null}
       <section aria-labelledby="start">
         <h2 id="start">What goes on the board?</h2>

@@ -11,10 +11,11 @@ interface BeforeAndAfterProps {
   onTake: () => void
   onLeave: () => void
   nameOf: (id: string) => string
+  cookName: (id: string | null) => string
 }
 
 /** What stands, and what was found for the rest of it, beside each other; nothing changes before it is taken. */
-export function BeforeAndAfter({ request, before, after, onTake, onLeave, nameOf }: BeforeAndAfterProps) {
+export function BeforeAndAfter({ request, before, after, onTake, onLeave, nameOf, cookName }: BeforeAndAfterProps) {
   const format = useFormat()
   const late = (tasks: readonly PlacedTask[]) =>
     tasks.reduce((sum, { id, end }) => {
@@ -58,8 +59,8 @@ export function BeforeAndAfter({ request, before, after, onTake, onLeave, nameOf
           const was = before.find(({ id }) => id === task.id)
           return (
             <li key={task.id}>
-              {nameOf(task.id)}: {was ? `${clockWords(was.start)}${was.cook ? ` ${was.cook}` : ''}` : ''} →{' '}
-              {clockWords(task.start)} {task.cook ?? ''}
+              {nameOf(task.id)}: {was ? `${clockWords(was.start)}${was.cook ? ` ${cookName(was.cook)}` : ''}` : ''} →{' '}
+              {clockWords(task.start)} {cookName(task.cook)}
             </li>
           )
         })}

@@ -1,4 +1,3 @@
-import type { Cook } from '@fleam/contract'
 import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask, type PlannedJob, type WorkPlan } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../../data/kitchen-context.ts'
@@ -9,16 +8,16 @@ import css from './schedule.module.css'
 
 interface ListsProps {
   planId: string
-  cooks: readonly Cook[]
   from: Day
   work: WorkPlan
   jobs: readonly PlannedJob[]
   placed: readonly PlacedTask[]
   nameOf: (id: string) => string
+  cookName: (id: string | null) => string
 }
 
 /** A list for each cook, with boxes to tick on paper; and what passes by itself. */
-export function Lists({ planId, cooks, from, work, jobs, placed, nameOf }: ListsProps) {
+export function Lists({ planId, from, work, jobs, placed, nameOf, cookName }: ListsProps) {
   const { id: kitchenId } = useKitchen()
   const inOrder = [...placed].sort((a, b) => a.start - b.start)
   const busy = work.request.cooks.filter(({ name }) => placed.some(({ cook }) => cook === name))
@@ -28,10 +27,8 @@ export function Lists({ planId, cooks, from, work, jobs, placed, nameOf }: Lists
     return jobs.find((job) => job.id === task?.jobId)
   }
   /** Where a calendar finds it, again and again: one cook's, or that of all. */
-  const calendarOf = (cook: string | null) => {
-    const id = cooks.find(({ name }) => name === cook)?.id
-    return `${kitchenPath(kitchenId)}/plans/${planId}/schedule.ics${id ? `?cook=${id}` : ''}`
-  }
+  const calendarOf = (cookId: string | null) =>
+    `${kitchenPath(kitchenId)}/plans/${planId}/schedule.ics${cookId ? `?cook=${cookId}` : ''}`
   return (
     <section aria-labelledby="lists">
       <h2 id="lists">Lists</h2>
@@ -43,7 +40,7 @@ export function Lists({ planId, cooks, from, work, jobs, placed, nameOf }: Lists
         {busy.map(({ name }) => (
           <CookList
             key={name}
-            title={name}
+            title={cookName(name)}
             {...{ from, nameOf, jobOf }}
             tasks={inOrder.filter(({ cook }) => cook === name)}
             action={

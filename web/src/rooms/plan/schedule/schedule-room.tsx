@@ -1,5 +1,5 @@
-import type { Cook } from '@fleam/contract'
-import { addDays } from '@fleam/core'
+import { type Cook, setUpsOf } from '@fleam/contract'
+import { addDays, faultWords } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
@@ -7,14 +7,15 @@ import { dayWords } from '../../../parts/dates.ts'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { BeforeAndAfter } from './before-and-after.tsx'
+import { LateDeliveries } from './late-deliveries.tsx'
 import { Lists } from './lists.tsx'
 import css from './schedule.module.css'
 import { SetUpLists } from './set-up-lists.tsx'
-import { setUpsOf } from './set-ups.ts'
 import { SettingsFields } from './settings-fields.tsx'
-import { faultWords } from './task-words.ts'
+import { StyleWorks } from './style-works.tsx'
 import { Timeline } from './timeline.tsx'
 import { type ScheduleRoomProps, type ScheduleRoomState, useScheduleRoom } from './use-schedule-room.ts'
+import { WhoIsOn } from './who-is-on.tsx'
 
 /** The schedule of a plan: made, moved by hand, and made again for what is left. */
 export function ScheduleRoom(props: ScheduleRoomProps) {
@@ -45,22 +46,39 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
           onTake={() => state.take(offered)}
           onLeave={state.leave}
           nameOf={nameOf}
+          cookName={state.cookName}
         />
       ) : null}
       {shown.length > 0 ? (
         <>
           <Timeline
-            {...{ from, days, work, jobs, placed: shown, faults: state.faults, nameOf, now: state.now }}
+            {...{
+              from,
+              days,
+              work,
+              jobs,
+              placed: shown,
+              faults: state.faults,
+              nameOf,
+              cookName: state.cookName,
+              now: state.now,
+            }}
             onMove={state.move}
           />
           <Faults state={state} />
         </>
       ) : null}
       <Away state={state} cooks={props.cooks} />
+      <WhoIsOn
+        {...{ cooks: props.cooks, from, days, settings: state.settings, said: state.daysSaid }}
+        onChange={state.changeDays}
+      />
+      <LateDeliveries {...{ accepted: props.accepted, from, days, late: state.late }} onChange={state.changeLate} />
+      <StyleWorks jobs={jobs} works={props.works} planId={props.plan.id} />
       <SettingsFields settings={state.settings} onChange={state.changeSettings} />
       {shown.length > 0 ? (
         <>
-          <Lists {...{ planId: props.plan.id, cooks: props.cooks, from, work, jobs, placed: shown, nameOf }} />
+          <Lists {...{ planId: props.plan.id, from, work, jobs, placed: shown, nameOf, cookName: state.cookName }} />
           <SetUpLists from={from} setUps={setUpsOf(shown, { work, jobs, items: props.items })} />
         </>
       ) : null}
@@ -122,6 +140,7 @@ const WHY_WORDS = {
   'no-such-skill': 'nobody who is there can do it',
   'longer-than-any-shift': 'it takes longer than anybody’s hours',
   'beyond-the-horizon': 'there is no time for it in the days of this plan',
+  'too-late-after': 'nobody is free soon enough after what it follows',
 } as const
 
 /** Tasks that cannot be done, and why; the others may be scheduled without them. */

@@ -1,11 +1,10 @@
-import type { Plan } from '@fleam/contract'
-import type { PlacedTask, Schedule } from '@fleam/core'
+import { type KeptSchedule, type Plan, workCooks } from '@fleam/contract'
+import { minutesSince, type PlacedTask, type Schedule, USUAL_WORK } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
 import { answerWith } from '../../../../test/server.ts'
 import { clockWords } from '../../../parts/dates.ts'
 import type { ScheduleAsked, ScheduleTold } from '../../../workers/plan-protocol.ts'
-import { cooksOf, minutesSince } from './jobs.ts'
 import { moved } from './moved.ts'
 import { ScheduleRoom } from './schedule-room.tsx'
 
@@ -39,7 +38,8 @@ const ITEM = {
     },
   ],
 }
-const COOKS = ['Marit', 'Bruno'].map((name) => ({ id: name, name, wagePerHour: 20, weekHours: [8, 8, 8, 8, 8, 8, 8] }))
+const WEEK = [1, 2, 3, 4, 5, 6, 7].map((day) => ({ day, from: 480, until: 960 }))
+const COOKS = ['Marit', 'Bruno'].map((name) => ({ id: name, name, wagePerHour: 20, week: WEEK, skills: null }))
 const PLANNED = {
   id: 'p1',
   planId: 'plan',
@@ -90,7 +90,7 @@ const accepted = {
   expected: [],
   planned: [PLANNED],
 }
-const plan = { id: 'plan', name: 'Week', version: 3, schedule: null, accepted } as unknown as Plan
+const plan = { id: 'plan', name: 'Week', version: 3, schedule: null, told: [], accepted } as unknown as Plan
 const PUT = `PUT /api/kitchens/${LARCH_HALT.id}/plans/plan/schedule`
 const MORNING = 1440 + 480
 const schedule: Schedule = {
@@ -116,7 +116,7 @@ const tell = (told: ScheduleTold) => act(async () => hear(told))
 
 async function room(of: Plan = plan) {
   const sent = answerWith({ [PUT]: { body: { ...plan, version: 4 } } })
-  renderPart(<ScheduleRoom plan={of} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} />)
+  renderPart(<ScheduleRoom plan={of} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} works={[]} />)
   await answered()
   return sent
 }
@@ -133,7 +133,9 @@ test('a plan without a schedule gets one, which is kept: bars, and a list for ea
   await keptNow()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({
     version: 3,
-    schedule: { tasks: [{ id: 'p1 cut 1', jobId: 'p1', what: 'Duck: breasts, 2 birds', cook: 'Marit' }, {}, {}] },
+    schedule: {
+      tasks: [{ id: 'p1 cut 1', jobId: 'p1', what: 'Duck: breasts, 2 birds', cookId: 'Marit', upTo: 2 }, {}, {}],
+    },
   })
   const lists = screen.getByRole('region', { name: 'Lists' })
   expect(within(lists).getByRole('heading', { name: /Marit/ })).toBeTruthy()
@@ -146,7 +148,17 @@ test('a plan without a schedule gets one, which is kept: bars, and a list for ea
   expect(screen.getByRole('link', { name: 'Start at the bench' }).getAttribute('href')).toBe('/bench?planned=p1')
 })
 
-const kept = { ...plan, schedule: { settings: undefined, tasks: schedule.tasks } } as unknown as Plan
+const KINDS = ['cut', 'pack', 'stock']
+const kept = {
+  ...plan,
+  schedule: {
+    ...{ settings: USUAL_WORK, late: [], days: [] },
+    tasks: schedule.tasks.map(({ cook, ...task }, at) => ({
+      ...task,
+      ...{ cookId: cook, jobId: 'p1', what: '', kind: KINDS[at], upTo: at === 0 ? 2 : null },
+    })),
+  },
+} as unknown as Plan
 
 test('a bar is moved by keys, to another cook too, and a rule that breaks is told', async () => {
   const sent = await room(kept)
@@ -154,13 +166,13 @@ test('a bar is moved by keys, to another cook too, and a rule that breaks is tol
   fireEvent.keyDown(bar(), { key: 'ArrowRight' })
   await keptNow()
   const tasks = () =>
-    sent.flatMap(({ method, body }) => (method === 'PUT' ? [body as { schedule: Schedule }] : [])).at(-1)?.schedule
+    sent.flatMap(({ method, body }) => (method === 'PUT' ? [body as { schedule: KeptSchedule }] : [])).at(-1)?.schedule
       .tasks ?? []
-  expect(tasks()[0]).toMatchObject({ start: MORNING + 5, cook: 'Marit' })
+  expect(tasks()[0]).toMatchObject({ start: MORNING + 5, cookId: 'Marit' })
   expect(screen.getByRole('region', { name: 'What does not fit' }).textContent).toContain('begins before the end of')
   fireEvent.keyDown(bar(), { key: 'ArrowDown' })
   await keptNow()
-  expect(tasks()[0]?.cook).toBe('Bruno')
+  expect(tasks()[0]?.cookId).toBe('Bruno')
 })
 
 test('the rest is replanned beside what stands, and nothing changes before it is taken', async () => {
@@ -198,7 +210,8 @@ describe('hours and days', () => {
     expect(minutesSince('2026-12-02', 'Europe/Vienna', new Date('2026-12-02T07:05:00Z'))).toBe(8 * 60 + 5)
     expect(minutesSince('2026-12-02', 'Europe/Vienna', new Date('2026-12-03T23:00:00Z'))).toBe(2 * 1440)
     expect([clockWords(485), clockWords(1440 + 9)]).toEqual(['8:05', '0:09'])
-    expect(cooksOf(COOKS, ['Marit']).map(({ name }) => name)).toEqual(['Bruno'])
+    const there = workCooks(COOKS, { away: ['Marit'], days: [{ cookId: 'Bruno', day: 1, shifts: [[60, 90]] }] })
+    expect(there).toMatchObject([{ id: 'Bruno', days: { 1: [[60, 90]] } }])
   })
 
   test('a pot goes to no board, and nothing to before the plan', () => {

@@ -1,7 +1,8 @@
-import type { Cook, Item, Plan } from '@fleam/contract'
+import type { Cook, Item, Plan, StylesWork } from '@fleam/contract'
 import { Link, useParams } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'
 import { useCooks, useItems } from '../../../data/queries.ts'
+import { usePlanWork } from '../../../data/schedule-queries.ts'
 import { Empty, Failed, Loading } from '../../../parts/states.tsx'
 import { ScheduleRoom } from './schedule-room.tsx'
 
@@ -9,14 +10,22 @@ import { ScheduleRoom } from './schedule-room.tsx'
 export function Component() {
   const { planId = '' } = useParams()
   const [plan, items, cooks] = [usePlan(planId, { isLive: true }), useItems(), useCooks()]
-  const failed = [plan, items, cooks].find((query) => query.isError && !query.data)
+  const works = usePlanWork(planId)
+  const failed = [plan, items, cooks, works].find((query) => query.isError && !query.data)
   if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
-  if (!plan.data || !items.data || !cooks.data) return <Loading what="the plan" />
-  return <Accepted plan={plan.data} items={items.data} cooks={cooks.data} />
+  if (!plan.data || !items.data || !cooks.data || !works.data) return <Loading what="the plan" />
+  return <Accepted plan={plan.data} items={items.data} cooks={cooks.data} works={works.data} />
 }
 
-function Accepted({ plan, items, cooks }: { plan: Plan; items: Item[]; cooks: Cook[] }) {
-  if (plan.accepted) return <ScheduleRoom plan={plan} accepted={plan.accepted} items={items} cooks={cooks} />
+interface AcceptedProps {
+  plan: Plan
+  items: Item[]
+  cooks: Cook[]
+  works: StylesWork
+}
+
+function Accepted({ plan, ...rest }: AcceptedProps) {
+  if (plan.accepted) return <ScheduleRoom plan={plan} accepted={plan.accepted} {...rest} />
   return (
     <div className="room">
       <Empty title="This plan is not accepted yet">

@@ -1,9 +1,9 @@
+import type { SetUp } from '@fleam/contract'
 import { addDays, type Day } from '@fleam/core'
 import { dayWords } from '../../../parts/dates.ts'
 import { TOOL_WORDS } from '../../../parts/tool-words.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from './schedule.module.css'
-import type { SetUp } from './set-ups.ts'
 
 const SPECIES_WORDS = { fish: 'fish', 'red-meat': 'red meat', poultry: 'poultry' } as const
 

@@ -1,9 +1,8 @@
-import type { PlacedTask, PlannedJob, ScheduleFault, WorkPlan } from '@fleam/core'
+import { faultWords, type PlacedTask, type PlannedJob, type ScheduleFault, type WorkPlan } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { clockWords } from '../../../parts/dates.ts'
 
 import css from './schedule.module.css'
-import { faultWords } from './task-words.ts'
 
 interface TaskDetailsProps {
   task: PlacedTask
@@ -11,10 +10,12 @@ interface TaskDetailsProps {
   jobs: readonly PlannedJob[]
   faults: readonly ScheduleFault[]
   nameOf: (id: string) => string
+  cookName: (id: string | null) => string
+  children?: React.ReactNode
 }
 
 /** One task opened: when, who, where, by when, after what; and the way to its bench. */
-export function TaskDetails({ task, work, jobs, faults, nameOf }: TaskDetailsProps) {
+export function TaskDetails({ task, work, jobs, faults, nameOf, cookName, children }: TaskDetailsProps) {
   const of = work.tasks.find(({ id }) => id === task.id)
   const asked = work.request.tasks.find(({ id }) => id === task.id)
   const job = jobs.find(({ id }) => id === of?.jobId)
@@ -22,17 +23,22 @@ export function TaskDetails({ task, work, jobs, faults, nameOf }: TaskDetailsPro
   return (
     <div className={css.details} role="status">
       <strong>{nameOf(task.id)}</strong>: {clockWords(task.start)} to {clockWords(task.end)}
-      {task.cook ? `, ${task.cook}` : ''}
+      {task.cook ? `, ${cookName(task.cook)}` : ''}
       {task.station ? `, ${task.station.name} ${task.station.number}` : ''}
       {asked?.due ? `, to be done by ${clockWords(asked.due)}` : ''}
       {of?.isAssumed ? '. Nobody has measured how long it takes' : ''}.{' '}
       {job && of?.kind === 'cut' ? (
-        job.running ? (
-          'It is on the board.'
+        job.progress ? (
+          job.progress.end === null ? (
+            'It is on the board.'
+          ) : (
+            'It is cut.'
+          )
         ) : (
           <Link to={`/bench?planned=${job.id}`}>Start at the bench</Link>
         )
       ) : null}
+      {children}
       {own.length > 0 ? (
         <ul>
           {own.map((fault) => (

@@ -10,8 +10,8 @@ import {
 import {
   addDays,
   type Day,
+  type FollowedTask,
   MINUTES_OF_A_DAY,
-  type PlacedTask,
   type PlannedJob,
   type ScheduleFault,
   type WorkPlan,
@@ -30,15 +30,17 @@ interface TimelineProps {
   days: number
   work: WorkPlan
   jobs: readonly PlannedJob[]
-  placed: readonly PlacedTask[]
+  placed: readonly FollowedTask[]
   faults: readonly ScheduleFault[]
   nameOf: (id: string) => string
+  cookName: (id: string | null) => string
   /** Minutes of now since the first day. */
   now: number
   onMove: (id: string, by: { minutes: number; lane?: Lane | undefined }) => void
 }
 
 const STEP = 5
+const STATE_WORDS = { waiting: '', running: ', going on', done: ', done' } as const
 const HOUR = 60
 
 /** One day as bars in a row for each cook or each board; a bar is moved by touch or by the arrow keys. */
@@ -133,7 +135,7 @@ export function Timeline(props: TimelineProps) {
 interface LaneRowProps extends TimelineProps {
   lane: Lane
   lanes: readonly Lane[]
-  own: readonly PlacedTask[]
+  own: readonly FollowedTask[]
   place: (minutes: number) => string
   begin: number
   first: number
@@ -147,7 +149,9 @@ function LaneRow(props: LaneRowProps) {
   const shifts = lane.kind === 'cook' ? (work.request.cooks.find(({ name }) => name === lane.name)?.shifts ?? []) : []
   return (
     <>
-      <div className={css.laneName}>{lane.kind === 'cook' ? lane.name : `${lane.station} ${lane.number}`}</div>
+      <div className={css.laneName}>
+        {lane.kind === 'cook' ? props.cookName(lane.name) : `${lane.station} ${lane.number}`}
+      </div>
       <div ref={setNodeRef} className={`${css.lane} ${isOver ? css.over : ''}`}>
         {shifts
           .filter(([from, until]) => from < last && until > first)
@@ -180,13 +184,13 @@ function Bar({
   place,
   onMove,
   onOpen,
-}: LaneRowProps & { task: PlacedTask }) {
+}: LaneRowProps & { task: FollowedTask }) {
   const { attributes, listeners, setNodeRef, transform } = useDraggable({ id: task.id })
   const of = work.tasks.find(({ id }) => id === task.id)
   const job = jobs.find(({ id }) => id === of?.jobId)
-  const isHeld = work.held.some(({ id }) => id === task.id)
+  const isHeld = task.state !== 'waiting'
   const isBroken = faults.some((fault) => fault.task === task.id || fault.with === task.id)
-  const name = `${nameOf(task.id)}, ${clockWords(task.start)} to ${clockWords(task.end)}`
+  const name = `${nameOf(task.id)}, ${clockWords(task.start)} to ${clockWords(task.end)}${STATE_WORDS[task.state]}`
   const key = (event: KeyboardEvent) => {
     const at = lanes.findIndex((each) => laneKey(each) === laneKey(lane))
     const by = {
@@ -211,7 +215,7 @@ function Bar({
       title={name}
       onKeyDown={key}
       onClick={() => onOpen(task.id)}
-      className={`${css.bar} ${css[job?.species ?? ''] ?? ''} ${isBroken ? css.broken : ''} ${of?.kind === 'cut' ? '' : css.quiet}`}
+      className={`${css.bar} ${css[job?.species ?? ''] ?? ''} ${isBroken ? css.broken : ''} ${of?.kind === 'cut' ? '' : css.quiet} ${task.state === 'waiting' ? '' : css[task.state]}`}
       style={{
         left: place(task.start),
         width: `calc(${place(task.end)} - ${place(task.start)})`,

@@ -16,6 +16,8 @@ export interface KeptScheduleState {
 export function useKeptSchedule(plan: Plan): KeptScheduleState {
   const [said, setSaid] = useState<KeptSchedule>(() => ({
     settings: plan.schedule?.settings ?? USUAL_WORK,
+    late: plan.schedule?.late ?? [],
+    days: plan.schedule?.days ?? [],
     tasks: plan.schedule?.tasks ?? [],
   }))
   const [kept, setKept] = useState(said)
@@ -39,6 +41,13 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
     )
     return () => clearTimeout(timer)
   }, [said, kept, isPending, isError, mutate])
+  // What another device changed since is taken over, where nothing of this one waits to be kept.
+  useEffect(() => {
+    if (said !== kept || isPending || plan.version <= version.current || !plan.schedule) return
+    version.current = plan.version
+    setSaid(plan.schedule)
+    setKept(plan.schedule)
+  }, [said, kept, isPending, plan])
   return {
     schedule: said,
     change: (part) => setSaid((before) => ({ ...before, ...part })),

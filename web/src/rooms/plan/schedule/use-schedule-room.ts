@@ -1,11 +1,28 @@
-import type { Cook, Item, Plan } from '@fleam/contract'
-import { type PlacedTask, type Schedule, scheduleFaults, workPlan } from '@fleam/core'
+import {
+  type Cook,
+  type Item,
+  type KeptSchedule,
+  keptTasks,
+  type Plan,
+  planJobs,
+  type StylesWork,
+  workCooks,
+} from '@fleam/contract'
+import {
+  followTasks,
+  minutesSince,
+  type PlacedTask,
+  placedAsBegun,
+  type Schedule,
+  scheduleFaults,
+  taskNames,
+  withBegun,
+  workPlan,
+} from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useNow } from '../../../parts/use-now.ts'
-import { cooksOf, jobsOf, minutesSince } from './jobs.ts'
 import { type Lane, moved } from './moved.ts'
-import { taskWords } from './task-words.ts'
 import { useKeptSchedule } from './use-kept-schedule.ts'
 import { useScheduleRun } from './use-schedule-run.ts'
 
@@ -14,10 +31,11 @@ export interface ScheduleRoomProps {
   accepted: NonNullable<Plan['accepted']>
   items: readonly Item[]
   cooks: readonly Cook[]
+  works: StylesWork
 }
 
 /** What stands in the room of a schedule, and what can be done there. */
-export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomProps) {
+export function useScheduleRoom({ plan, accepted, items, cooks, works }: ScheduleRoomProps) {
   const { timeZone } = useKitchen()
   const { from, days } = accepted.draft
   const kept = useKeptSchedule(plan)
@@ -27,35 +45,56 @@ export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomPr
   const [impossible, setImpossible] = useState<Schedule['impossible']>([])
   const [leftOut, setLeftOut] = useState<readonly string[]>([])
   const run = useScheduleRun()
-  const all = useMemo(() => jobsOf(accepted, items, timeZone), [accepted, items, timeZone])
+  const { schedule } = kept
+  const all = useMemo(
+    () => planJobs(accepted, { items, works, schedule, timeZone }),
+    [accepted, items, works, schedule, timeZone],
+  )
   const jobs = useMemo(() => all.filter(({ id }) => !leftOut.includes(id)), [all, leftOut])
   const now = minutesSince(from, timeZone, useNow())
-  const work = useMemo(
-    () => workPlan(jobs, { from, days, cooks: cooksOf(cooks, away), settings, now: 0 }),
-    [jobs, from, days, cooks, away, settings],
+  /** The work of some jobs, with what has begun where it is, and the tasks as the bench and the hands have brought them. */
+  const workOf = (some: typeof jobs, earliest: number) => {
+    const planned = workPlan(some, {
+      from,
+      days,
+      cooks: workCooks(cooks, { away, days: schedule.days }),
+      settings,
+      now: earliest,
+    })
+    const known = keptTasks(schedule, { told: plan.told, from, timeZone })
+    const isPlaced = new Set(known.map(({ jobId }) => jobId))
+    const begun = placedAsBegun(
+      planned,
+      some.filter(({ id }) => !isPlaced.has(id)),
+    )
+    const progressOf = (jobId: string) => some.find(({ id }) => id === jobId)?.progress ?? null
+    const followed = followTasks([...known, ...begun], progressOf, now)
+    return { work: withBegun(planned, followed), followed }
+  }
+  // biome-ignore lint/correctness/useExhaustiveDependencies: worked out anew when what it is made of changes, and each minute.
+  const { work, followed } = useMemo(
+    () => workOf(jobs, 0),
+    [jobs, from, days, cooks, away, schedule, plan.told, timeZone, now],
   )
   const taskOf = new Map(work.tasks.map((task) => [task.id, task]))
-  const jobOf = new Map(jobs.map((job) => [job.id, job]))
-  const nameOf = (id: string) => {
-    const task = taskOf.get(id)
-    const job = task && jobOf.get(task.jobId)
-    return task && job ? `${job.name}, ${taskWords(task, job)}` : id
-  }
-  const shown = placed.filter(({ id }) => taskOf.has(id))
+  const nameOf = taskNames(work, jobs)
+  const cookName = (id: string | null) => cooks.find((cook) => cook.id === id)?.name ?? ''
+  const shown = followed.filter(({ id }) => taskOf.has(id))
   const keep = (tasks: readonly PlacedTask[]) =>
     kept.change({
-      tasks: tasks.map(({ id, start, end, cook, station }) => ({
-        ...{ id, start, end, cook, station },
-        jobId: taskOf.get(id)?.jobId ?? plan.id,
-        what: nameOf(id),
-      })),
+      tasks: tasks.flatMap(({ id, start, end, cook, station }) => {
+        const task = taskOf.get(id)
+        if (!task) return []
+        const { jobId, kind, upTo } = task
+        return [{ ...{ id, start, end, station, jobId, kind, upTo }, cookId: cook, what: nameOf(id) }]
+      }),
     })
   /** Makes it: all of it, or what has not begun from now on, beside what stands. */
   const make = (isRest: boolean, without: readonly string[] = []) => {
-    const asked = workPlan(
+    const asked = workOf(
       jobs.filter(({ id }) => !without.includes(id)),
-      { from, days, cooks: cooksOf(cooks, away), settings, now: isRest ? Math.max(0, now) : 0 },
-    )
+      isRest ? Math.max(0, now) : 0,
+    ).work
     setImpossible([])
     run.make(asked, (schedule) => {
       if (schedule.status === 'impossible') setImpossible(schedule.impossible)
@@ -83,6 +122,7 @@ export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomPr
       now,
       work,
       nameOf,
+      cookName,
       shown,
       make,
     },
@@ -98,15 +138,33 @@ export function useScheduleRoom({ plan, accepted, items, cooks }: ScheduleRoomPr
       setLeftOut([...leftOut, ...without])
       make(false, without)
     },
-    move: (id: string, by: { minutes: number; lane?: Lane | undefined }) => keep(moved(placed, id, by)),
+    move: (id: string, by: { minutes: number; lane?: Lane | undefined }) =>
+      keep(
+        moved(
+          shown.map((task) => placedOf(task, schedule)),
+          id,
+          by,
+        ),
+      ),
     take: (schedule: Schedule) => {
       keep(schedule.tasks)
       setOffered(null)
     },
     leave: () => setOffered(null),
+    /** Says when a delivery really comes; as it was ordered where nothing is said. */
+    late: schedule.late,
+    changeDays: (own: typeof schedule.days) => kept.change({ days: own }),
+    daysSaid: schedule.days,
+    changeLate: (late: typeof schedule.late) => kept.change({ late }),
     changeSettings: (next: typeof settings) => kept.change({ settings: next }),
     error: kept.error,
     retry: kept.retry,
   }
 }
+/** Where a task was placed, not where it was brought: that is kept. */
+function placedOf(task: PlacedTask, { tasks }: KeptSchedule): PlacedTask {
+  const kept = tasks.find(({ id }) => id === task.id)
+  return kept ? { ...task, start: kept.start, end: kept.end, cook: kept.cookId, station: kept.station } : task
+}
+
 export type ScheduleRoomState = ReturnType<typeof useScheduleRoom>

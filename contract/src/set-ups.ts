@@ -1,4 +1,3 @@
-import type { Item } from '@fleam/contract'
 import {
   MINUTES_OF_A_DAY,
   type PlacedTask,
@@ -9,6 +8,7 @@ import {
   type Tool,
   type WorkPlan,
 } from '@fleam/core'
+import type { Item } from './style.ts'
 
 /** What is laid out at one board or saw on one day. */
 export interface SetUp {

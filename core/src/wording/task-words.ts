@@ -1,14 +1,28 @@
-import type { FaultRule, PlannedJob, ScheduleFault, WorkTask } from '@fleam/core'
+import type { FaultRule, PlannedJob, ScheduleFault, WorkPlan, WorkTask } from '../scheduling/index.ts'
 
 /** What a task is, in a few words: `load 2 of 8, 3 birds`, `pack and label`. */
 export function taskWords(
-  { kind, units, load, loads }: WorkTask,
+  { kind, units, load, loads, part }: WorkTask,
   job: Pick<PlannedJob, 'unitName'> | undefined,
 ): string {
   const counted = `${Math.round(units)} ${(units === 1 ? job?.unitName.one : job?.unitName.many) ?? ''}`
   switch (kind) {
-    case 'cut':
-      return loads > 1 ? `load ${load} of ${loads}, ${counted}` : counted
+    case 'cut': {
+      const shared = part ? `, part ${part.number} of ${part.of}` : ''
+      return `${loads > 1 ? `load ${load} of ${loads}, ${counted}` : counted}${shared}`
+    }
+    case 'thaw':
+      return 'thaws in the cold'
+    case 'dry':
+      return 'dries in the cold'
+    case 'temper':
+      return loads > 1 ? `load ${load} of ${loads} stands out of the cold` : 'stands out of the cold'
+    case 'cure':
+      return 'cures'
+    case 'confit':
+      return 'in hot fat'
+    case 'chill':
+      return 'cools down'
     case 'set':
       return 'sets in the cold'
     case 'pack':
@@ -34,3 +48,14 @@ const RULES: Readonly<Record<FaultRule, string>> = {
 /** A rule that a task breaks, as a sentence. */
 export const faultWords = ({ task, rule, with: other }: ScheduleFault, nameOf: (id: string) => string): string =>
   `${nameOf(task)} ${RULES[rule]}${other === null ? '' : ` ${nameOf(other)}`}.`
+
+/** What each task of some work is called: `Duck: breasts, load 2 of 8, 3 birds`; its id where it is none of them. */
+export function taskNames({ tasks }: WorkPlan, jobs: readonly PlannedJob[]): (id: string) => string {
+  const taskOf = new Map(tasks.map((task) => [task.id, task]))
+  const jobOf = new Map(jobs.map((job) => [job.id, job]))
+  return (id) => {
+    const task = taskOf.get(id)
+    const job = task && jobOf.get(task.jobId)
+    return task && job ? `${job.name}, ${taskWords(task, job)}` : id
+  }
+}

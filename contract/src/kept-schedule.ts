@@ -1,0 +1,139 @@
+import { MINUTES_OF_A_DAY, type StyleWork, WORK_KINDS, type WorkSettings } from '@fleam/core'
+import { z } from 'zod'
+import { count, day, id, instant, minutes, name, positiveCount } from './numbers.ts'
+
+const MAX_TASKS = 400
+const MAX_HOURS = 240
+const MAX_LINE = 12
+const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
+const taskId = z.string().max(80)
+const station = z.strictObject({ name, number: positiveCount }).nullable()
+
+const workSettings = z.strictObject({
+  boards: positiveCount.max(40),
+  saws: count.max(40),
+  stoves: count.max(40),
+  begins: minuteOfDay,
+  service: minuteOfDay,
+  buffer: minuteOfDay,
+  boardMinutes: minuteOfDay,
+  packMinutes: minuteOfDay,
+  setHours: z.number().min(0).max(72),
+  stockHours: z.number().min(0).max(72),
+  cleanDown: minuteOfDay,
+  against: minuteOfDay,
+}) satisfies z.ZodType<WorkSettings>
+
+/** Who does what when, as it was made or moved by hand; minutes from the first day of the plan. */
+export const keptSchedule = z.strictObject({
+  settings: workSettings,
+  /** Deliveries that come at another time than was ordered, by their expected line. */
+  late: z.array(z.strictObject({ expectedLineId: id, comes: z.number().min(0) })).max(MAX_TASKS),
+  /** Days of the plan, from 0, on which a cook is there at other times than in the week. */
+  days: z
+    .array(
+      z.strictObject({
+        cookId: id,
+        day: count.max(60),
+        shifts: z
+          .array(
+            z.tuple([minuteOfDay, minuteOfDay]).refine(([from, until]) => from < until, {
+              message: 'must end after it begins',
+            }),
+          )
+          .max(8),
+      }),
+    )
+    .max(MAX_TASKS),
+  tasks: z
+    .array(
+      z.strictObject({
+        id: taskId,
+        /** The planned fabrication that it is a part of. */
+        jobId: id,
+        /** What it is, in the words of the screen on which it was made. */
+        what: z.string().max(400),
+        kind: z.enum(WORK_KINDS),
+        /** Units of its job that are cut when it ends; null where it is no cutting. */
+        upTo: count.nullable(),
+        start: z.number(),
+        end: z.number(),
+        cookId: id.nullable(),
+        station,
+      }),
+    )
+    .max(MAX_TASKS),
+})
+export type KeptSchedule = z.infer<typeof keptSchedule>
+export const scheduleEdit = z
+  .strictObject({ version: positiveCount, schedule: keptSchedule })
+  .meta({ id: 'ScheduleEdit' })
+export type ScheduleEdit = z.infer<typeof scheduleEdit>
+
+/** What a hand told of a task that no weighing tells of. */
+export const toldTask = z
+  .strictObject({ taskId, begunAt: instant.nullable(), doneAt: instant.nullable() })
+  .refine(({ begunAt, doneAt }) => begunAt === null || doneAt === null || begunAt <= doneAt, {
+    path: ['doneAt'],
+    message: 'must not be before it began',
+  })
+  .meta({ id: 'ToldTask' })
+export const toldTasks = z.array(toldTask)
+export type ToldTask = z.infer<typeof toldTask>
+
+const hours = z.number().min(0).max(MAX_HOURS)
+/** What a style takes before and after the board. */
+export const styleWork = z
+  .strictObject({
+    isFrozen: z.boolean(),
+    dryHours: hours,
+    temperHours: hours,
+    setHours: hours,
+    cureHours: hours,
+    confitHours: hours,
+    chillHours: hours,
+    stockHours: hours,
+    line: positiveCount.max(MAX_LINE),
+    carriers: count.max(MAX_LINE),
+  })
+  .meta({ id: 'StyleWork' }) satisfies z.ZodType<StyleWork>
+
+/** What is known of the work of styles: what the kitchen said of each, and minutes of a unit by cooks who cut it often. */
+export const stylesWork = z
+  .array(
+    z.object({
+      styleId: id,
+      work: styleWork.nullable(),
+      minutesBy: z.array(z.object({ cookId: id, minutesPerUnit: minutes, records: count })),
+    }),
+  )
+  .meta({ id: 'StylesWork' })
+export type StylesWork = z.infer<typeof stylesWork>
+
+/** The tasks of one day of every accepted plan, where they really are; minutes from the day's midnight. */
+export const daySchedule = z
+  .object({
+    day,
+    tasks: z.array(
+      z.object({
+        id: taskId,
+        planId: id,
+        plan: name,
+        jobId: id,
+        /** The record that it is cut in; null before it is begun. */
+        fabricationId: id.nullable(),
+        what: z.string(),
+        kind: z.enum(WORK_KINDS),
+        state: z.enum(['waiting', 'running', 'done']),
+        start: z.number(),
+        end: z.number(),
+        cookId: id.nullable(),
+        station,
+        begunAt: instant.nullable(),
+        doneAt: instant.nullable(),
+      }),
+    ),
+  })
+  .meta({ id: 'DaySchedule' })
+export type DaySchedule = z.infer<typeof daySchedule>
+export type DayTask = DaySchedule['tasks'][number]

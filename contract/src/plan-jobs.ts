@@ -1,0 +1,112 @@
+import {
+  daysBetween,
+  type JobProgress,
+  type KeptTask,
+  MINUTES_OF_A_DAY,
+  minutesSince,
+  type PlannedJob,
+  usualStyleWork,
+  type WorkCook,
+} from '@fleam/core'
+import type { KeptSchedule, StylesWork } from './kept-schedule.ts'
+import type { Cook } from './kitchen.ts'
+import type { Plan, PlannedFabrication } from './planning.ts'
+import type { Item } from './style.ts'
+
+type Accepted = NonNullable<Plan['accepted']>
+
+/** The first day that what is cut of a style on a day serves; null where it serves nobody. */
+function servesOf({ answer, goods }: Accepted, { styleId, articleId, day }: PlannedFabrication): string | null {
+  const cut = goods.cuts.find((each) => each.styleId === styleId && each.wholeId === articleId)
+  const days = answer.use.flatMap(({ source, day: served }) =>
+    source.kind === 'cut' && source.cut === cut?.name && source.day === day ? [served] : [],
+  )
+  return [...days].sort()[0] ?? null
+}
+
+export interface JobsOptions {
+  items: readonly Item[]
+  works: StylesWork
+  schedule: KeptSchedule
+  timeZone: string
+}
+
+/**
+ * What there is to do of an accepted plan, and what is done of it: finished work that was never placed is over, and what
+ * was dropped is not done.
+ */
+export function planJobs(accepted: Accepted, { items, works, schedule, timeZone }: JobsOptions): PlannedJob[] {
+  const { draft, goods, expected } = accepted
+  const placed = new Set(schedule.tasks.map(({ jobId }) => jobId))
+  return accepted.planned.flatMap((planned): PlannedJob[] => {
+    const item = items.find(({ id }) => id === planned.itemId)
+    const style = item?.styles.find(({ id }) => id === planned.styleId)
+    const isOver = planned.real?.isClosed && !placed.has(planned.id)
+    if (!item || !style || planned.isDropped || isOver) return []
+    const cut = goods.cuts.find((each) => each.styleId === planned.styleId && each.wholeId === planned.articleId)
+    const known = works.find(({ styleId }) => styleId === style.id)
+    const isBonded = style.steps.some(({ tool }) => tool === 'enzyme')
+    const hasBones = style.piles.some(({ kind }) => kind === 'bones')
+    const line = expected.find(({ id }) => id === planned.expectedLineId)
+    const late = schedule.late.find(({ expectedLineId }) => expectedLineId === planned.expectedLineId)
+    const ordered = line && daysBetween(draft.from, line.day) * MINUTES_OF_A_DAY
+    return [
+      {
+        id: planned.id,
+        itemId: item.id,
+        styleId: style.id,
+        name: `${item.name}: ${style.name.toLowerCase()}`,
+        species: item.species,
+        unitName: item.unitName,
+        unitGrams: item.unitWeight.usual,
+        units: planned.units,
+        day: planned.day,
+        minutes: planned.minutes,
+        setUp: Math.min(planned.minutes, cut?.setUp.value ?? 0),
+        cookId: planned.real?.cookId ?? planned.cookId,
+        serves: servesOf(accepted, planned),
+        portions: planned.portions.reduce((sum, { quantity }) => sum + quantity, 0),
+        work: known?.work ?? usualStyleWork({ isBonded, hasBones }, schedule.settings),
+        needsSaw: style.steps.some(({ tool }) => tool === 'saw'),
+        minutesBy: Object.fromEntries((known?.minutesBy ?? []).map((each) => [each.cookId, each.minutesPerUnit])),
+        comes: planned.lotId === null ? (late?.comes ?? ordered ?? null) : null,
+        progress: progressOf(planned, draft.from, timeZone),
+      },
+    ]
+  })
+}
+
+function progressOf({ real }: PlannedFabrication, from: string, timeZone: string): JobProgress | null {
+  if (!real) return null
+  const at = (instant: string) => minutesSince(from, timeZone, new Date(instant))
+  return {
+    start: Math.max(0, at(real.startedAt)),
+    unitsDone: real.unitsDone,
+    lastAt: real.lastAt === null ? null : at(real.lastAt),
+    end: real.closedAt === null ? null : at(real.closedAt),
+    cook: real.cookId,
+  }
+}
+
+/** The tasks that are kept, with what hands told of them. */
+export const keptTasks = (
+  { tasks }: KeptSchedule,
+  { told, from, timeZone }: { told: Plan['told']; from: string; timeZone: string },
+): KeptTask[] => {
+  const at = (instant: string | null) => (instant === null ? null : minutesSince(from, timeZone, new Date(instant)))
+  return tasks.map(({ cookId, what: _what, ...task }) => {
+    const said = told.find(({ taskId }) => taskId === task.id)
+    return { ...task, cook: cookId, begun: at(said?.begunAt ?? null), done: at(said?.doneAt ?? null) }
+  })
+}
+
+/** The cooks who are there, with their week. */
+export const workCooks = (
+  cooks: readonly Cook[],
+  { away, days }: { away: readonly string[]; days: KeptSchedule['days'] },
+): WorkCook[] =>
+  cooks.flatMap(({ id, skills, week }) => {
+    if (away.includes(id)) return []
+    const own = days.flatMap(({ cookId, day, shifts }) => (cookId === id ? [[day, shifts] as const] : []))
+    return [{ id, skills, week, days: Object.fromEntries(own) }]
+  })

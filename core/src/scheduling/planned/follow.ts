@@ -1,0 +1,114 @@
+import type { PlacedTask } from '../schedule.ts'
+import type { WorkKind } from './kinds.ts'
+
+/** How far a job on the board is; minutes from the first day of its plan. */
+export interface JobProgress {
+  start: number
+  /** Units of which everything that is counted was weighed. */
+  unitsDone: number
+  /** Time of the last weighing; null before the first. */
+  lastAt: number | null
+  /** When it was finished; null while it is on the board. */
+  end: number | null
+  /** Who cuts it. */
+  cook: string | null
+}
+
+/** A task as it was placed, with what a hand told of it: nobody weighs what only passes or is packed. */
+export interface KeptTask extends PlacedTask {
+  jobId: string
+  kind: WorkKind
+  /** Units of the job that are cut when it ends; null where it is no cutting. */
+  upTo: number | null
+  begun: number | null
+  done: number | null
+}
+
+export type TaskState = 'waiting' | 'running' | 'done'
+
+export interface FollowedTask extends KeptTask {
+  state: TaskState
+}
+
+/**
+ * Tasks where they really are: what the bench has cut lies where it was cut, what is on the board reaches at least until
+ * now, and what only passes begins when what it waits for is over. What waits stays where it was placed.
+ */
+export function followTasks(
+  tasks: readonly KeptTask[],
+  progressOf: (jobId: string) => JobProgress | null,
+  now: number,
+): FollowedTask[] {
+  const jobs = new Map<string, KeptTask[]>()
+  for (const task of tasks) jobs.set(task.jobId, [...(jobs.get(task.jobId) ?? []), task])
+  const followed = [...jobs].flatMap(([jobId, own]) => followJob(own, progressOf(jobId), now))
+  const of = new Map(followed.map((each) => [each.id, each]))
+  return tasks.map(({ id }) => of.get(id) as FollowedTask)
+}
+
+function followJob(tasks: readonly KeptTask[], progress: JobProgress | null, now: number): FollowedTask[] {
+  const cuts = tasks.filter(({ kind }) => kind === 'cut').sort((a, b) => a.start - b.start)
+  const cutEnd = Math.max(...cuts.map(({ end }) => end))
+  const later = progress !== null && progress.end !== null && cuts.length > 0 ? progress.end - cutEnd : null
+  return [
+    ...(progress ? followCuts(cuts, progress, now) : cuts.map(waiting)),
+    ...tasks.filter(({ kind }) => kind !== 'cut').map((task) => followOther(task, { progress, later, now })),
+  ]
+}
+
+const waiting = (task: KeptTask): FollowedTask => ({ ...task, state: 'waiting' })
+
+function followCuts(cuts: readonly KeptTask[], progress: JobProgress, now: number): FollowedTask[] {
+  const { start, unitsDone, lastAt, end } = progress
+  const isDone = ({ upTo }: KeptTask) => end !== null || (upTo !== null && upTo <= unitsDone)
+  const done = cuts.filter(isDone)
+  // Where one cook was to cut all of it, it is whoever does.
+  const isOneCook = new Set(cuts.map(({ cook }) => cook)).size === 1
+  const theirs = (task: KeptTask) => (isOneCook && progress.cook !== null ? { ...task, cook: progress.cook } : task)
+  const [first, last] = [done[0]?.start ?? start, Math.max(...done.map((task) => task.end))]
+  const until = Math.max(start, end ?? lastAt ?? now)
+  const scale = last > first ? (until - start) / (last - first) : 0
+  const next = Math.min(...cuts.filter((task) => !isDone(task)).map(({ upTo }) => upTo ?? 0))
+  const isNext = (task: KeptTask) => !isDone(task) && (task.upTo ?? 0) === next
+  const placed = Math.min(...cuts.filter(isNext).map((task) => task.start))
+  const from = done.length > 0 ? until : start
+  return cuts.map((task) => {
+    if (isDone(task)) {
+      const place = { start: start + (task.start - first) * scale, end: start + (task.end - first) * scale }
+      return { ...theirs(task), ...place, state: 'done' }
+    }
+    if (!isNext(task)) return waiting(task)
+    const begins = from + task.start - placed
+    return { ...theirs(task), start: begins, end: Math.max(begins + task.end - task.start, now), state: 'running' }
+  })
+}
+
+interface OtherOptions {
+  progress: JobProgress | null
+  /** Minutes by which the cutting ended later than it was placed; null while it is not over. */
+  later: number | null
+  now: number
+}
+
+/** What a hand told; else what passes by itself begins when the cutting is over, and ends when its time is. */
+function followOther(task: KeptTask, { progress, later, now }: OtherOptions): FollowedTask {
+  const { begun, done, cook, kind } = task
+  const length = task.end - task.start
+  const passing = (start: number): FollowedTask => {
+    const state = now < start ? 'waiting' : now < start + length ? 'running' : 'done'
+    return { ...task, start, end: start + length, state }
+  }
+  if (done !== null) return { ...task, start: Math.min(begun ?? done - length, done), end: done, state: 'done' }
+  if (begun !== null && cook !== null) {
+    return { ...task, start: begun, end: Math.max(begun + length, now), state: 'running' }
+  }
+  if (begun !== null) return passing(begun)
+  if (cook !== null) return waiting(task)
+  if (!BEFORE_CUTTING.includes(kind)) return later === null ? waiting(task) : passing(task.start + later)
+  // What was to happen before the cutting is over once that has begun.
+  return progress === null
+    ? waiting(task)
+    : { ...passing(Math.min(task.start, progress.start - length)), state: 'done' }
+}
+
+const BEFORE_CUTTING: readonly WorkKind[] = ['thaw', 'dry', 'temper']

@@ -1,0 +1,104 @@
+import { type Day, weekdayOf } from '../../calendar/index.ts'
+import type { HeldTask, ScheduleRequest } from '../schedule.ts'
+import type { JobProgress } from './follow.ts'
+import type { WorkKind } from './kinds.ts'
+import type { WorkSettings } from './settings.ts'
+import type { StyleWork } from './style-work.ts'
+import { type CookShift, type Skill, shiftsOn, usualWeek } from './week.ts'
+
+export const MINUTES_OF_A_DAY = 1440
+
+/** A planned fabrication, or one that is on the board, as far as its minutes go. */
+export interface PlannedJob {
+  id: string
+  itemId: string
+  styleId: string
+  /** What it is called: `Duck: breasts and confit legs`. */
+  name: string
+  species: 'fish' | 'red-meat' | 'poultry'
+  unitName: { one: string; many: string }
+  units: number
+  day: Day
+  /** Minutes in all, laying out and cleaning with them. */
+  minutes: number
+  /** Laid out and cleaned once. */
+  setUp: number
+  /** Who cuts it; null where nobody said. It is a wish where that cook has not the hours of the day for it. */
+  cookId: string | null
+  /** The first day that it serves; null where none of it is planned to. */
+  serves: Day | null
+  portions: number
+  /** Grams of one unit. */
+  unitGrams: number
+  /** What it takes before and after the board. */
+  work: StyleWork
+  /** A step takes a saw. */
+  needsSaw: boolean
+  /** Minutes of a unit by cooks who have cut it often enough to say so, by their ids. */
+  minutesBy: Readonly<Record<string, number>>
+  /** It waits for a delivery, which comes at this minute; null where it is in the cold. */
+  comes: number | null
+  /** How far it is, once it has begun. */
+  progress: JobProgress | null
+}
+
+export interface WorkCook {
+  id: string
+  /** What they may cut; null where nobody said, which is everything. */
+  skills: readonly Skill[] | null
+  /** A usual week at the board; null where nobody said. */
+  week: readonly CookShift[] | null
+  /** Days of the plan, from 0, on which it is otherwise than in the week, and what they are there. */
+  days: Readonly<Record<number, readonly (readonly [from: number, until: number])[]>>
+}
+
+/** What a task is of the work: to be named on a screen. */
+export interface WorkTask {
+  id: string
+  jobId: string
+  kind: WorkKind
+  /** Units of a load, and which load of how many. */
+  units: number
+  load: number
+  loads: number
+  /** Which part of a line's steps, from 1, of how many; null where one cook does all of a unit. */
+  part: { number: number; of: number } | null
+  /** Units of the job that are cut when it ends; null where it is no cutting. */
+  upTo: number | null
+  /** Nobody measured how long it takes. */
+  isAssumed: boolean
+}
+
+export interface WorkPlan {
+  request: ScheduleRequest
+  tasks: WorkTask[]
+  held: HeldTask[]
+}
+
+export interface WorkOptions {
+  from: Day
+  days: number
+  cooks: readonly WorkCook[]
+  settings: WorkSettings
+  /** Minutes since the beginning of the first day: what has not begun begins no earlier. */
+  now: number
+}
+
+/** A cook alone can do what is said to be theirs. */
+export const ownSkill = (cookId: string) => `cook ${cookId}`
+
+/**
+ * When a cook is at the board on a day of a plan, from 0: as said for that day, else as in the week; all day where no cook
+ * says any.
+ */
+export function shiftsOfDay(
+  cook: Pick<WorkCook, 'week' | 'days'>,
+  at: number,
+  { from, cooks, settings }: Pick<WorkOptions, 'from' | 'cooks' | 'settings'>,
+): readonly (readonly [from: number, until: number])[] {
+  const said = cook.days[at]
+  if (said) return said
+  const isTold = cooks.some(({ week }) => week !== null)
+  const week = cook.week ?? (isTold ? [] : usualWeek(settings.begins))
+  return shiftsOn(((weekdayOf(from) - 1 + at) % 7) + 1, week)
+}

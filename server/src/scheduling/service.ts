@@ -1,0 +1,98 @@
+import { type DaySchedule, type Plan, type ScheduleEdit, scheduleCalendar, type ToldTask } from '@fleam/contract'
+import { daysBetween, followTasks, type JobProgress, MINUTES_OF_A_DAY, minutesSince, type StyleWork } from '@fleam/core'
+import { cooks, requireCook } from '../kitchen/index.ts'
+import {
+  changePlan,
+  plan,
+  planned,
+  refuse,
+  requirePlan,
+  schedulesAround,
+  toldOf,
+  updatePlan,
+} from '../planning/index.ts'
+import { dayOf, type Scope } from '../scope/index.ts'
+import { requireStyle } from '../style/index.ts'
+import * as store from './store.ts'
+
+/** Keeps who does what when, at the version of the plan that was read. */
+export async function updateSchedule(scope: Scope, id: string, { version, schedule }: ScheduleEdit): Promise<Plan> {
+  await changePlan(scope, id, version, async (inside, kept) => {
+    if (!kept.accepted) refuse('id', 'is not accepted: there is nothing to do yet')
+    await updatePlan(inside, id, { schedule, version: version + 1 })
+  })
+  return plan(scope, id)
+}
+
+/** Keeps what a hand told of one task; two hands at two tasks never meet. */
+export async function updateTold(scope: Scope, id: string, told: ToldTask): Promise<Plan> {
+  const { schedule } = await requirePlan(scope, id)
+  if (!schedule?.tasks.some((task) => task.id === told.taskId)) refuse('taskId', 'is no task of this schedule')
+  await store.saveTold(scope, id, told)
+  return plan(scope, id)
+}
+
+/** Who does what when as a calendar, of one cook or of all; one without a schedule is empty. */
+export async function calendar(scope: Scope, id: string, cookId: string | null): Promise<string> {
+  const { accepted, schedule } = await requirePlan(scope, id)
+  if (cookId !== null) await requireCook(scope, cookId)
+  const from = accepted?.draft.from ?? ''
+  const nameOf = new Map((await cooks(scope)).map((cook) => [cook.id, cook.name]))
+  const { timeZone } = scope.kitchen
+  return scheduleCalendar(accepted && schedule ? schedule.tasks : [], { cookId, nameOf, from, timeZone })
+}
+
+/** What the styles of a plan take before and after the board, and minutes by cooks. */
+export async function planWork(scope: Scope, id: string) {
+  const rows = await planned(scope, { planId: (await requirePlan(scope, id)).id })
+  return store.stylesWork(scope, [...new Set(rows.map(({ styleId }) => styleId))])
+}
+
+export async function updateStyleWork(scope: Scope, styleId: string, work: StyleWork): Promise<StyleWork> {
+  await requireStyle(scope, styleId)
+  await store.saveStyleWork(scope, styleId, work)
+  return work
+}
+
+/** The tasks of a day of all accepted plans, moved to where the bench and the hands have brought them. */
+export async function daySchedule(scope: Scope, asked: string | null): Promise<DaySchedule> {
+  const day = asked ?? dayOf(scope)
+  const { timeZone } = scope.kitchen
+  const kept = await schedulesAround(scope, day)
+  const rows = kept.length === 0 ? [] : await planned(scope, { planId: kept.map(({ id }) => id) })
+  const told = await toldOf(
+    scope,
+    kept.map(({ id }) => id),
+  )
+  const tasks = kept.flatMap(({ id, name, from, schedule }) => {
+    const at = (instant: string | null) => (instant === null ? null : minutesSince(from, timeZone, new Date(instant)))
+    const jobs = new Map(rows.flatMap((row) => (row.planId === id ? [[row.id, row] as const] : [])))
+    const saidOf = new Map(told.flatMap((each) => (each.planId === id ? [[each.taskId, each] as const] : [])))
+    const progressOf = (jobId: string): JobProgress | null => {
+      const real = jobs.get(jobId)?.real
+      if (!real) return null
+      const { startedAt, unitsDone, lastAt, closedAt, cookId } = real
+      return { start: at(startedAt) ?? 0, unitsDone, lastAt: at(lastAt), end: at(closedAt), cook: cookId }
+    }
+    const shift = daysBetween(from, day) * MINUTES_OF_A_DAY
+    const own = schedule.tasks.flatMap(({ cookId, ...task }) => {
+      if (jobs.get(task.jobId)?.isDropped) return []
+      const said = saidOf.get(task.id)
+      return [{ ...task, cook: cookId, begun: at(said?.begunAt ?? null), done: at(said?.doneAt ?? null) }]
+    })
+    return followTasks(own, progressOf, minutesSince(from, timeZone, scope.clock.now())).flatMap((task) => {
+      const [start, end] = [task.start - shift, task.end - shift]
+      if (end <= 0 || start >= MINUTES_OF_A_DAY) return []
+      const { begunAt = null, doneAt = null } = saidOf.get(task.id) ?? {}
+      const what = schedule.tasks.find((each) => each.id === task.id)?.what ?? ''
+      return [
+        {
+          ...{ id: task.id, planId: id, plan: name, jobId: task.jobId, what, kind: task.kind, state: task.state },
+          ...{ fabricationId: jobs.get(task.jobId)?.fabricationId ?? null, start, end },
+          ...{ cookId: task.cook, station: task.station, begunAt, doneAt },
+        },
+      ]
+    })
+  })
+  return { day, tasks: tasks.sort((a, b) => a.start - b.start || a.id.localeCompare(b.id)) }
+}

@@ -1,0 +1,57 @@
+import type { StylesWork, ToldTask } from '@fleam/contract'
+import { cookMinutes, type StyleWork } from '@fleam/core'
+import { Op } from 'sequelize'
+import { ofKitchen, type Scope, within } from '../scope/index.ts'
+
+/** What a kitchen knows of the work of some styles. */
+export async function stylesWork(scope: Scope, styleIds: readonly string[]): Promise<StylesWork> {
+  const { FabricationFigures, StyleWork } = scope.database.models
+  const said = await StyleWork.findAll({ where: ofKitchen(scope, { styleId: [...styleIds] }), ...within(scope) })
+  const records = await FabricationFigures.findAll({
+    attributes: ['styleKey', 'cookKey', 'minutesPerUnit'],
+    where: ofKitchen(scope, {
+      ...{ styleKey: [...styleIds], isCounted: true },
+      ...{ cookKey: { [Op.not]: null }, minutesPerUnit: { [Op.not]: null } },
+    }),
+    order: [
+      ['date', 'DESC'],
+      ['fabricationId', 'DESC'],
+    ],
+    raw: true,
+    ...within(scope),
+  })
+  const cooks = new Set((await scope.database.models.Cook.findAll(idsOf(scope))).map(({ id }) => id))
+  return styleIds.map((styleId) => {
+    const own = records.filter(({ styleKey }) => styleKey === styleId)
+    return {
+      styleId,
+      work: said.find((each) => each.styleId === styleId)?.work ?? null,
+      minutesBy: [...cooks].flatMap((cookId) => {
+        const measured = cookMinutes(
+          own.flatMap((each) => (each.cookKey === cookId ? Number(each.minutesPerUnit) : [])),
+        )
+        return measured ? [{ cookId, ...measured }] : []
+      }),
+    }
+  })
+}
+
+const idsOf = (scope: Scope) => ({ attributes: ['id'], where: ofKitchen(scope), raw: true, ...within(scope) })
+
+export async function saveStyleWork(scope: Scope, styleId: string, work: StyleWork): Promise<void> {
+  await scope.database.models.StyleWork.upsert({ kitchenId: scope.kitchen.id, styleId, work }, within(scope))
+}
+
+/** Keeps what a hand told of a task; what is told to wait again is forgotten. */
+export async function saveTold(scope: Scope, planId: string, { taskId, begunAt, doneAt }: ToldTask): Promise<void> {
+  const { ToldTask } = scope.database.models
+  if (begunAt === null && doneAt === null) {
+    await ToldTask.destroy({ where: ofKitchen(scope, { planId, taskId }), ...within(scope) })
+    return
+  }
+  const at = (instant: string | null) => (instant === null ? null : new Date(instant))
+  await ToldTask.upsert(
+    { kitchenId: scope.kitchen.id, planId, taskId, begunAt: at(begunAt), doneAt: at(doneAt) },
+    within(scope),
+  )
+}

@@ -1,0 +1,50 @@
+import { type Cook, type KeptSchedule, workCooks } from '@fleam/contract'
+import { addDays, type Day, shiftsOfDay, type WorkSettings } from '@fleam/core'
+import Button from 'react-bootstrap/Button'
+import { Link } from 'react-router-dom'
+import { dayWords } from '../../../parts/dates.ts'
+import { ShiftGrid } from '../../../parts/shift-grid.tsx'
+
+interface WhoIsOnProps {
+  cooks: readonly Cook[]
+  from: Day
+  days: number
+  settings: WorkSettings
+  said: KeptSchedule['days']
+  onChange: (days: KeptSchedule['days']) => void
+}
+
+/** Who is at the board on the days of this plan: as in the week, until somebody says otherwise for a day. */
+export function WhoIsOn({ cooks, from, days, settings, said, onChange }: WhoIsOnProps) {
+  const working = workCooks(cooks, { away: [], days: said })
+  return (
+    <section aria-labelledby="who-is-on" className="no-print">
+      <h2 id="who-is-on">Who is on</h2>
+      <ShiftGrid
+        rows={cooks.map(({ id, name }) => ({ id, name }))}
+        columns={Array.from({ length: days }, (_, at) => dayWords(addDays(from, at)))}
+        shifts={working.flatMap((cook) =>
+          Array.from({ length: days }, (_, at) => at).flatMap((column) =>
+            shiftsOfDay(cook, column, { from, cooks: working, settings }).map(([begins, ends]) => ({
+              ...{ cookId: cook.id, column, from: begins, until: ends },
+            })),
+          ),
+        )}
+        onChange={(cookId, day, shifts) =>
+          onChange([
+            ...said.filter((each) => each.cookId !== cookId || each.day !== day),
+            { cookId, day, shifts: shifts.map((each): [number, number] => [each.from, each.until]) },
+          ])
+        }
+      />
+      <p className="form-text">
+        For this plan alone; the usual week stands in the <Link to="/settings#cooks-week">settings</Link>.{' '}
+        {said.length > 0 ? (
+          <Button size="sm" variant="link" onClick={() => onChange([])}>
+            As in the usual week
+          </Button>
+        ) : null}
+      </p>
+    </section>
+  )
+}

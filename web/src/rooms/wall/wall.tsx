@@ -1,0 +1,89 @@
+import type { Cook, DayTask } from '@fleam/contract'
+import { minutesSince } from '@fleam/core'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useCooks } from '../../data/queries.ts'
+import { useDaySchedule } from '../../data/schedule-queries.ts'
+import { clockWords, dayWords } from '../../parts/dates.ts'
+import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { useNow } from '../../parts/use-now.ts'
+import css from './wall.module.css'
+
+const HOUR = 60
+/** Hours before and after now that a bar of the wall shows. */
+const BEFORE = 1
+const AFTER = 5
+
+/** Today's work on the screen of the wall: who does what now and next, readable across the kitchen; it follows by itself. */
+export function Component() {
+  const schedule = useDaySchedule()
+  const cooks = useCooks()
+  const { timeZone } = useKitchen()
+  const now = useNow()
+  if (!schedule.data || !cooks.data) {
+    const failed = [schedule, cooks].find((query) => query.isError)
+    return failed ? (
+      <Failed error={failed.error} retry={() => void failed.refetch()} />
+    ) : (
+      <Loading what="today’s work" />
+    )
+  }
+  const { day, tasks } = schedule.data
+  const minute = minutesSince(day, timeZone, now)
+  const busy = cooks.data.filter(({ id }) => tasks.some(({ cookId }) => cookId === id))
+  const alone = tasks.filter(({ cookId, state }) => cookId === null && state === 'running')
+  return (
+    <div className={`room ${css.wall}`}>
+      <p className={css.clock}>
+        {dayWords(day)} <strong>{clockWords(minute)}</strong>
+        {schedule.isError ? <span className={css.stale}> not connected: as it was last</span> : null}
+      </p>
+      {busy.length === 0 ? (
+        <Empty title="Nothing is scheduled for today">
+          <p>Accept a plan and make its schedule: here stands who does what.</p>
+        </Empty>
+      ) : (
+        busy.map((cook) => <CookRow key={cook.id} {...{ cook, tasks, minute }} />)
+      )}
+      {alone.length > 0 ? (
+        <p className={css.alone}>
+          By itself: {alone.map(({ what, end }) => `${what} until ${clockWords(end)}`).join(' · ')}
+        </p>
+      ) : null}
+    </div>
+  )
+}
+
+function CookRow({ cook, tasks, minute }: { cook: Cook; tasks: readonly DayTask[]; minute: number }) {
+  const own = tasks.filter(({ cookId }) => cookId === cook.id)
+  const current = own.find(({ state }) => state === 'running')
+  const next = own.filter(({ state }) => state === 'waiting')
+  const [first] = next
+  const isLate = first !== undefined && first.start < minute
+  const [from, until] = [minute - BEFORE * HOUR, minute + AFTER * HOUR]
+  const place = (at: number) => `${((Math.max(from, Math.min(until, at)) - from) / (until - from)) * 100}%`
+  return (
+    <section className={css.row} aria-label={cook.name}>
+      <h2>{cook.name}</h2>
+      <p className={css.current}>
+        {current ? `${current.what}, until ${clockWords(current.end)}` : next.length > 0 ? 'free' : 'done for today'}
+      </p>
+      <p className={isLate ? css.lateNext : css.next}>
+        {first ? `${isLate ? 'should have begun at' : 'next at'} ${clockWords(first.start)}: ${first.what}` : ''}
+      </p>
+      <div className={css.lane} aria-hidden>
+        {own
+          .filter((task) => task.end > from && task.start < until)
+          .map((task) => (
+            <span
+              key={task.id}
+              className={`${css.bar} ${css[task.state]}`}
+              style={{ left: place(task.start), width: `calc(${place(task.end)} - ${place(task.start)})` }}
+            >
+              {task.what}
+            </span>
+          ))}
+        <span className={css.now} style={{ left: place(minute) }} />
+      </div>
+    </section>
+  )
+}
