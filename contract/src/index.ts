@@ -136,7 +136,7 @@ export {
 export { day, id } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
-export { keptTasks, planJobs, workCooks } from './plan-jobs.ts'
+export { jobProgress, keptTasks, planJobs, workCooks } from './plan-jobs.ts'
 export type {
   ExpectedLine,
   Plan,

@@ -70,20 +70,25 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
         needsSaw: style.steps.some(({ tool }) => tool === 'saw'),
         minutesBy: Object.fromEntries((known?.minutesBy ?? []).map((each) => [each.cookId, each.minutesPerUnit])),
         comes: planned.lotId === null ? (late?.comes ?? ordered ?? null) : null,
-        progress: progressOf(planned, draft.from, timeZone),
+        progress: jobProgress(planned, draft.from, timeZone),
       },
     ]
   })
 }
 
-function progressOf({ real }: PlannedFabrication, from: string, timeZone: string): JobProgress | null {
+/** How far a planned fabrication is, in minutes since a day by the kitchen's clock; one closed later was cut by its last weighing. */
+export function jobProgress(
+  { real }: Pick<PlannedFabrication, 'real'>,
+  from: string,
+  timeZone: string,
+): JobProgress | null {
   if (!real) return null
   const at = (instant: string) => minutesSince(from, timeZone, new Date(instant))
   return {
     start: Math.max(0, at(real.startedAt)),
     unitsDone: real.unitsDone,
     lastAt: real.lastAt === null ? null : at(real.lastAt),
-    end: real.closedAt === null ? null : at(real.closedAt),
+    end: real.closedAt === null ? null : at(real.lastAt ?? real.closedAt),
     cook: real.cookId,
   }
 }

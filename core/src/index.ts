@@ -585,6 +585,7 @@ export {
   hoursOfWeek,
   MINUTES_OF_A_DAY,
   placedAsBegun,
+  placedInOrder,
   planSchedule,
   SKILLS,
   scheduleFaults,

@@ -130,10 +130,10 @@ const weekOf = (hours: readonly number[]): CookShift[] =>
 
 /** Hours at the board, Monday first. */
 const BOARD_HOURS: Readonly<Record<string, number[]>> = {
-  Ondine: [2, 2, 2, 3, 3, 2, 1],
-  Casimir: [1, 1, 2, 2, 2, 1, 0],
-  Thessaly: [0, 1, 1, 2, 2, 2, 1],
-  Bruno: [2, 2, 1, 1, 1, 1, 1],
+  Ondine: [3, 3, 3, 4, 4, 3, 2],
+  Casimir: [2, 2, 3, 3, 3, 2, 0],
+  Thessaly: [0, 2, 2, 3, 3, 3, 2],
+  Bruno: [3, 3, 2, 2, 2, 2, 2],
 }
 
 const LARCH_HALT: KitchenScript = {

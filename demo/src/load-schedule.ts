@@ -8,7 +8,15 @@ import {
   type StylesWork,
   workCooks,
 } from '@fleam/contract'
-import { planSchedule, solveMixedWith, taskNames, USUAL_WORK, usualStyleWork, workPlan } from '@fleam/core'
+import {
+  placedInOrder,
+  planSchedule,
+  solveMixedWith,
+  taskNames,
+  USUAL_WORK,
+  usualStyleWork,
+  workPlan,
+} from '@fleam/core'
 import loadHighs from 'highs'
 import type { Client } from './client.ts'
 import type { PlanScript } from './plans.ts'
@@ -52,13 +60,10 @@ export async function loadSchedule({ client, path, plan, script }: Scheduled): P
   const solve = solveMixedWith(await loadHighs())
   const made = planSchedule(work.request, solve, { seconds: SECONDS, patience: PATIENCE_MS })
   const nameOf = taskNames(work, jobs)
-  const taskOf = new Map(work.tasks.map((task) => [task.id, task]))
-  const tasks = made.tasks.flatMap(({ id, start, end, cook, station }) => {
-    const task = taskOf.get(id)
-    if (!task) return []
-    const { jobId, kind, upTo } = task
-    return [{ id, jobId, kind, upTo, start, end, cookId: cook, station, what: nameOf(id) }]
-  })
+  const tasks = placedInOrder(work, made.tasks).map(({ cook, ...task }) => ({
+    ...task,
+    ...{ cookId: cook, what: nameOf(task.id) },
+  }))
   await client.send('PUT', `${path}/plans/${plan.id}/schedule`, {
     version: plan.version,
     schedule: { ...schedule, tasks },

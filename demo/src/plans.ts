@@ -23,7 +23,7 @@ const WEEK: PlanScript = {
   name: 'The week',
   fromInDays: -2,
   days: 7,
-  covers: { 1: 58, 2: 64, 3: 76, 4: 62 },
+  covers: { 0: 58, 2: 64, 3: 76, 4: 62 },
   menu: {
     'Chicken: supremes': 0.22,
     'Arctic char or salmon: portions': 0.2,
@@ -42,7 +42,7 @@ const FEAST: PlanScript = {
   covers: { 2: 180, 3: 180 },
   menu: { 'Turkey: breasts, boneless': 0.66, 'Turkey: thighs, boneless': 0.33 },
   isAccepted: true,
-  allHands: { days: [2, 3], hours: 8 },
+  allHands: { days: [1, 2, 3], hours: 8 },
   line: { cooks: 5, carriers: 2 },
 }
 

@@ -107,7 +107,7 @@ export class Placer {
     const task = this.#shop.tasks[at] as ShopTask
     const { start, cook, unit } = task.held as NonNullable<ShopTask['held']>
     const own = task.station === null || unit === null ? null : (this.#units[task.station]?.[unit] ?? null)
-    this.#take(at, task, { start, clean: 0, unit: own, unitAt: unit ?? -1, cook: cook ?? -1 }, placing)
+    this.#take(at, task, { start, begins: start, clean: 0, unit: own, unitAt: unit ?? -1, cook: cook ?? -1 }, placing)
   }
 
   #place(at: number, genes: Genes, placing: Placing): void {
@@ -122,7 +122,8 @@ export class Placer {
     const wantedCook = genes.cooks[at] as number
     const unitPlaces = units === null ? [-1] : wantedUnit >= 0 ? [wantedUnit] : units.map((_, place) => place)
     const cookPlaces = task.needsCook ? (wantedCook >= 0 ? [wantedCook] : task.cooks) : [-1]
-    let best: { start: number; clean: number; unit: Unit | null; unitAt: number; cook: number } | null = null
+    let best: { start: number; begins: number; clean: number; unit: Unit | null; unitAt: number; cook: number } | null =
+      null
     let score = NEVER
     for (const unitAt of unitPlaces) {
       const unit = units?.[unitAt] ?? null
@@ -141,35 +142,50 @@ export class Placer {
   }
 
   /** The earliest start on a unit by a cook, and the cleaning before it; null where it finds no place before the horizon. */
-  #earliest(task: ShopTask, from: number, unit: Unit | null, cook: number): { start: number; clean: number } | null {
-    const { horizon, shifts } = this.#shop
+  #earliest(
+    task: ShopTask,
+    from: number,
+    unit: Unit | null,
+    cook: number,
+  ): { start: number; begins: number; clean: number } | null {
+    const { horizon } = this.#shop
     const hasSpecies = unit !== null && task.species !== null
     let start = hasSpecies ? Math.max(from, unit.speciesEnd) : from
+    // Where cleaning begins is carried by itself: taken from the start again it may be a hair before what it follows, for ever.
+    let pushed = { begins: Number.NaN, clean: Number.NaN }
     for (;;) {
       const clean = hasSpecies ? this.#cleanBefore(task.species as number, unit, start) : 0
-      if (hasSpecies && start - clean < unit.speciesEnd) {
-        start = unit.speciesEnd + clean
-        continue
-      }
+      const begins = clean === pushed.clean ? pushed.begins : start - clean
       const end = start + task.minutes
       if (end > horizon) return null
-      if (cook >= 0) {
-        const shift = (shifts[cook] ?? []).find(([, until]) => end <= until)
-        if (!shift) return null
-        if (start - clean < shift[0]) {
-          start = shift[0] + clean
-          continue
-        }
-        const blocked = blockedUntil(this.#cooks[cook] as Busy, start - clean, end)
-        if (blocked >= 0) {
-          start = blocked + clean
-          continue
-        }
-      }
-      const blocked = unit === null ? -1 : blockedUntil(unit, start - clean, end)
-      if (blocked < 0) return { start, clean }
+      const blocked = this.#blocked(task, { begins, end, hasSpecies, unit, cook })
+      if (blocked === null) return null
+      if (blocked < 0) return { start, begins, clean }
+      pushed = { begins: blocked, clean }
       start = blocked + clean
     }
+  }
+
+  /** Until when something stands in the way of a stretch: below 0 where nothing does, null where nothing after it is free. */
+  #blocked(
+    { species }: ShopTask,
+    {
+      begins,
+      end,
+      hasSpecies,
+      unit,
+      cook,
+    }: { begins: number; end: number; hasSpecies: boolean; unit: Unit | null; cook: number },
+  ): number | null {
+    if (hasSpecies && species !== null && unit !== null && begins < unit.speciesEnd) return unit.speciesEnd
+    if (cook >= 0) {
+      const shift = (this.#shop.shifts[cook] ?? []).find(([, until]) => end <= until)
+      if (!shift) return null
+      if (begins < shift[0]) return shift[0]
+      const busy = blockedUntil(this.#cooks[cook] as Busy, begins, end)
+      if (busy >= 0) return busy
+    }
+    return unit === null ? -1 : blockedUntil(unit, begins, end)
   }
 
   #cleanBefore(species: number, unit: Unit, start: number): number {
@@ -183,22 +199,23 @@ export class Placer {
     task: ShopTask,
     {
       start,
+      begins,
       clean,
       unit,
       unitAt,
       cook,
-    }: { start: number; clean: number; unit: Unit | null; unitAt: number; cook: number },
+    }: { start: number; begins: number; clean: number; unit: Unit | null; unitAt: number; cook: number },
     placing: Placing,
   ): void {
     const end = start + task.minutes
     if (unit) {
-      occupy(unit, start - clean, end)
+      occupy(unit, begins, end)
       if (task.species !== null) {
         unit.species = task.species
         unit.speciesEnd = end
       }
     }
-    if (cook >= 0) occupy(this.#cooks[cook] as Busy, start - clean, end)
+    if (cook >= 0) occupy(this.#cooks[cook] as Busy, begins, end)
     placing.starts[at] = start
     placing.cleans[at] = clean
     placing.units[at] = unitAt

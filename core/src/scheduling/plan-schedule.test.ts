@@ -25,15 +25,31 @@ test.each(cases.map((each) => [each.name, each] as const))(
   20_000,
 )
 
+test('minutes that are no whole ones do not keep it looking for ever', () => {
+  // After 20.28… minutes and ten of cleaning, less those ten, a start lay a hair before the end that it followed.
+  const thirds = [30.283333333375, 20.283333333375, 38.1625, 28.1625, 35.3333333332, 16.8888888888]
+  const request = little({
+    horizon: 600,
+    tasks: thirds.map((minutes, at) => ({ minutes, species: at % 2 === 0 ? 'poultry' : 'fish' })),
+    cooks: 2,
+    boards: 2,
+    clean: [10, 20],
+  })
+  const schedule = planSchedule(request, solve, { seconds: 1, patience: 300 })
+  expect(brokenScheduleRules(request, schedule)).toEqual([])
+})
+
 interface Little {
   tasks: readonly Partial<ScheduleTask>[]
   cooks?: number
   boards?: number
   horizon?: number
   cleanAt?: readonly number[]
+  /** Minutes of cleaning in the order given, and against it. */
+  clean?: readonly [number, number]
 }
 
-const little = ({ tasks, cooks = 1, boards = 1, horizon = 60, cleanAt = [] }: Little) =>
+const little = ({ tasks, cooks = 1, boards = 1, horizon = 60, cleanAt = [], clean = [2, 4] }: Little) =>
   read({
     horizon,
     cooks: Array.from({ length: cooks }, (_, at) => ({
@@ -42,7 +58,7 @@ const little = ({ tasks, cooks = 1, boards = 1, horizon = 60, cleanAt = [] }: Li
       shifts: [[0, horizon]],
     })),
     stations: [{ name: 'board', count: boards }],
-    species: { order: ['fish', 'poultry'], cleanDown: 2, against: 4, cleanAt },
+    species: { order: ['fish', 'poultry'], cleanDown: clean[0], against: clean[1], cleanAt },
     tasks: tasks.map((task, at) => ({
       id: `t${at}`,
       job: `j${at}`,

@@ -1,4 +1,11 @@
-import { type DaySchedule, type Plan, type ScheduleEdit, scheduleCalendar, type ToldTask } from '@fleam/contract'
+import {
+  type DaySchedule,
+  jobProgress,
+  type Plan,
+  type ScheduleEdit,
+  scheduleCalendar,
+  type ToldTask,
+} from '@fleam/contract'
 import { daysBetween, followTasks, type JobProgress, MINUTES_OF_A_DAY, minutesSince, type StyleWork } from '@fleam/core'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import {
@@ -69,10 +76,8 @@ export async function daySchedule(scope: Scope, asked: string | null): Promise<D
     const jobs = new Map(rows.flatMap((row) => (row.planId === id ? [[row.id, row] as const] : [])))
     const saidOf = new Map(told.flatMap((each) => (each.planId === id ? [[each.taskId, each] as const] : [])))
     const progressOf = (jobId: string): JobProgress | null => {
-      const real = jobs.get(jobId)?.real
-      if (!real) return null
-      const { startedAt, unitsDone, lastAt, closedAt, cookId } = real
-      return { start: at(startedAt) ?? 0, unitsDone, lastAt: at(lastAt), end: at(closedAt), cook: cookId }
+      const job = jobs.get(jobId)
+      return job ? jobProgress(job, from, timeZone) : null
     }
     const shift = daysBetween(from, day) * MINUTES_OF_A_DAY
     const own = schedule.tasks.flatMap(({ cookId, ...task }) => {

@@ -19,7 +19,7 @@ export function NextForYou() {
   const cooks = useCooks()
   const [cookId, setCookId] = useState(() => readSetting(SETTING))
   const tasks = schedule.data?.tasks ?? []
-  const own = tasks.filter((task) => task.cookId === cookId && task.state !== 'done')
+  const own = tasks.filter((task) => cookId !== null && task.cookId === cookId && task.state !== 'done')
   if (tasks.length === 0) return null
   return (
     <section aria-labelledby="next-for-you">

@@ -20,8 +20,8 @@ interface ShiftGridProps {
   onChange: (cookId: string, column: number, shifts: { from: number; until: number }[]) => void
 }
 
-/** What of a day is shown: nobody cuts before five. */
-const FIRST = 5 * 60
+/** What of a day is shown: hardly anybody cuts before six, and who does is shown from six on. */
+const FIRST = 6 * 60
 const LAST = MINUTES_OF_A_DAY
 const USUAL = { from: 8 * 60, until: 12 * 60 }
 const STEP = 30
@@ -167,9 +167,10 @@ function Shift({ shift, name, isChosen, onChoose, change, remove }: ShiftProps) 
         title={words}
         onClick={onChoose}
         onKeyDown={press}
-      >
+      ></button>
+      <span className={css.words} aria-hidden>
         {words.replace(' to ', '–')}
-      </button>
+      </span>
       <span ref={until.setNodeRef} {...until.listeners} className={`${css.edge} ${css.right}`} />
       {isChosen ? (
         <button

@@ -8,6 +8,7 @@ import {
   type KeptTask,
   MINUTES_OF_A_DAY,
   type PlannedJob,
+  placedInOrder,
   scheduleFaults,
   USUAL_WORK,
   usualStyleWork,
@@ -204,6 +205,21 @@ describe('before and after the board', () => {
       ['cook B', 'fish', 'red-meat', 'poultry'],
     ])
   })
+})
+
+test('loads that are alike come in the order of their numbers, and say how far they bring the job', () => {
+  const asked = plan([job({ units: 9, minutes: 100, setUp: 10 })])
+  // The first is longer by the laying out; the others are the same three birds each.
+  const at = (id: string, start: number, minutes: number): PlacedTask => ({
+    ...{ id: `duck ${id}`, start, end: start + minutes, cook: 'Marit', station: { name: 'board', number: 1 } },
+  })
+  const placed = [at('cut 1', 30, 40), at('cut 2', 70, 30), at('cut 3', 0, 30), at('pack 1', 200, 10)]
+  expect(placedInOrder(asked, placed).map(({ id, start, upTo }) => [id, start, upTo])).toEqual([
+    ['duck cut 1', 30, 6],
+    ['duck cut 3', 70, 9],
+    ['duck cut 2', 0, 3],
+    ['duck pack 1', 200, null],
+  ])
 })
 
 describe('the schedule follows the bench', () => {

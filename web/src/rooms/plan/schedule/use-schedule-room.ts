@@ -13,6 +13,7 @@ import {
   minutesSince,
   type PlacedTask,
   placedAsBegun,
+  placedInOrder,
   type Schedule,
   scheduleFaults,
   taskNames,
@@ -82,12 +83,7 @@ export function useScheduleRoom({ plan, accepted, items, cooks, works }: Schedul
   const shown = followed.filter(({ id }) => taskOf.has(id))
   const keep = (tasks: readonly PlacedTask[]) =>
     kept.change({
-      tasks: tasks.flatMap(({ id, start, end, cook, station }) => {
-        const task = taskOf.get(id)
-        if (!task) return []
-        const { jobId, kind, upTo } = task
-        return [{ ...{ id, start, end, station, jobId, kind, upTo }, cookId: cook, what: nameOf(id) }]
-      }),
+      tasks: placedInOrder(work, tasks).map(({ cook, ...task }) => ({ ...task, cookId: cook, what: nameOf(task.id) })),
     })
   /** Makes it: all of it, or what has not begun from now on, beside what stands. */
   const make = (isRest: boolean, without: readonly string[] = []) => {
