@@ -235,8 +235,8 @@ export const plannedFabrication = z
     /** The delivery that it waits for; null where it is cut from the cold. */
     expectedLineId: id.nullable(),
     isDropped: z.boolean(),
-    /** Day and minute of the day on which the schedule of its plan begins it; null where there is none. */
-    begins: z.object({ day, minute: z.number() }).nullable(),
+    /** When the schedule of its plan begins it, and who does; null where there is none. */
+    begins: z.object({ day, minute: z.number(), cookId: id.nullable() }).nullable(),
     fabricationId: id.nullable(),
     real: z
       .object({

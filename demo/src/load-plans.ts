@@ -3,6 +3,7 @@ import {
   editOf,
   type FabricationState,
   type Item,
+  type KeptSchedule,
   type Plan,
   type PlannedFabrication,
   type Product,
@@ -16,6 +17,7 @@ import { draftOf, PLANS } from './plans.ts'
 import { type DemoKitchen, idSource, playSession } from './scenario.ts'
 
 const SEED = 17
+const PACK_MS = 10 * 60_000
 /** For a plan and what stands beside it: nobody waits longer for the demo. */
 const SECONDS = 6
 
@@ -42,8 +44,8 @@ export async function loadPlans(client: Client, path: string, kitchen: DemoKitch
     const plan = known ?? (await client.send<Plan>('POST', `${path}/plans`, { id, name: script.name, draft }))
     if (!script.isAccepted) continue
     const accepted = plan.accepted ? plan : await accept(loading, plan)
-    if (accepted.schedule === null) await loadSchedule({ client, path, plan: accepted, script, now })
-    await fulfil(loading, accepted)
+    const scheduled = accepted.schedule ? accepted : await loadSchedule({ client, path, plan: accepted, script })
+    await fulfil(loading, scheduled)
   }
 }
 
@@ -63,7 +65,7 @@ async function accept({ client, path, kitchen }: Loading, plan: Plan): Promise<P
 }
 
 /** What lies before today has come and is cut; one bird of one delivery was missing. */
-async function fulfil(loading: Loading, { accepted }: Plan): Promise<void> {
+async function fulfil(loading: Loading, { accepted, schedule }: Plan): Promise<void> {
   if (!accepted) return
   const today = dayOf(loading.now)
   const lotOf = new Map<string, { id: string; code: string }>()
@@ -82,7 +84,8 @@ async function fulfil(loading: Loading, { accepted }: Plan): Promise<void> {
   }
   for (const planned of accepted.planned.filter(({ day }) => day < today)) {
     const item = items.find(({ id }) => id === planned.itemId)
-    await cut(loading, planned, { item, lot: lotOf.get(planned.expectedLineId ?? '') ?? null })
+    const endedAt = await cut(loading, planned, { item, lot: lotOf.get(planned.expectedLineId ?? '') ?? null })
+    if (endedAt !== null) await packed(loading, planned, { tasks: schedule?.tasks ?? [], endedAt })
   }
 }
 
@@ -120,12 +123,25 @@ async function receive({ client, path, newId }: Loading, line: ExpectedLine, { l
   })
 }
 
+/** What was cut was packed after it. */
+async function packed(
+  { client, path }: Loading,
+  { id, planId }: PlannedFabrication,
+  { tasks, endedAt }: { tasks: KeptSchedule['tasks']; endedAt: string },
+): Promise<void> {
+  const doneAt = new Date(new Date(endedAt).getTime() + PACK_MS).toISOString()
+  for (const task of tasks) {
+    if (task.jobId !== id || task.kind !== 'pack') continue
+    await client.send('PUT', `${path}/plans/${planId}/told`, { taskId: task.id, begunAt: endedAt, doneAt })
+  }
+}
+
 /** One planned fabrication as it was really cut: a little otherwise than it was planned. */
 async function cut(
   loading: Loading,
   planned: PlannedFabrication,
   { lot, item }: { lot: { id: string; code: string } | null; item: Item | undefined },
-): Promise<void> {
+): Promise<string | null> {
   const { client, path, kitchen, now, random, newId } = loading
   const { cooks } = kitchen.script
   const cookAt = Math.floor(random() * cooks.length)
@@ -146,7 +162,7 @@ async function cut(
     random,
     newId,
   )
-  if (planned.fabricationId !== null) return
+  if (planned.fabricationId !== null) return null
   const { record } = await client.send<FabricationState>('POST', `${path}/fabrications`, {
     id: session.id,
     styleId: planned.styleId,
@@ -183,4 +199,5 @@ async function cut(
     `${path}/fabrications/${session.id}`,
     editOf(record, { labour, labourFrom: 'timed', status: 'closed' }),
   )
+  return session.weighings.at(-1)?.takenAt ?? null
 }

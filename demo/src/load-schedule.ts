@@ -31,13 +31,12 @@ interface Scheduled {
   path: string
   plan: Plan
   script: PlanScript
-  now: Date
 }
 
 /** Makes the schedule of an accepted plan, as a chef would the day before. */
-export async function loadSchedule({ client, path, plan, script }: Scheduled): Promise<void> {
+export async function loadSchedule({ client, path, plan, script }: Scheduled): Promise<Plan> {
   const { accepted } = plan
-  if (!accepted) return
+  if (!accepted) return plan
   const items = (await client.get<Item[]>(`${path}/items`)) ?? []
   const cooks = (await client.get<Cook[]>(`${path}/cooks`)) ?? []
   const { timeZone } = (await client.get<Kitchen>(path)) as Kitchen
@@ -64,14 +63,14 @@ export async function loadSchedule({ client, path, plan, script }: Scheduled): P
     ...task,
     ...{ cookId: cook, what: nameOf(task.id) },
   }))
-  await client.send('PUT', `${path}/plans/${plan.id}/schedule`, {
+  return client.send<Plan>('PUT', `${path}/plans/${plan.id}/schedule`, {
     version: plan.version,
     schedule: { ...schedule, tasks },
   })
 }
 
 /** Says that the styles of a plan are cut by a line, with helpers who carry. */
-async function lineOf({ client, path, plan, script }: Omit<Scheduled, 'now'>, items: readonly Item[]): Promise<void> {
+async function lineOf({ client, path, plan, script }: Scheduled, items: readonly Item[]): Promise<void> {
   if (!script.line || !plan.accepted) return
   for (const styleId of new Set(plan.accepted.planned.map((planned) => planned.styleId))) {
     const style = items.flatMap(({ styles }) => styles).find(({ id }) => id === styleId)

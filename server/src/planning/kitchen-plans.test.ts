@@ -240,8 +240,8 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
   const kept = await put(2, [task('b', 1440 + 520, 'pack'), task('a', 1440 + 490)])
   expect((kept.body as Plan).schedule?.tasks).toHaveLength(2)
   expect((kept.body as Plan).accepted?.planned[0]).toMatchObject({
-    begins: { day: addDays(FIRST, 1), minute: 490 },
-    cookId: cook.id,
+    begins: { day: addDays(FIRST, 1), minute: 490, cookId: cook.id },
+    cookId: null,
   })
   const calendar = (suffix: string) =>
     test_.app.inject({ method: 'GET', url: path(`/plans/${plan.id}/schedule.ics${suffix}`) })
@@ -249,6 +249,15 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
   expect(own.headers['content-type']).toContain('text/calendar')
   expect(own.body.match(/BEGIN:VEVENT/g)).toHaveLength(2)
   expect((await calendar(`?cook=${newId()}`)).statusCode).toBe(404)
+  const paper = (query: string) =>
+    test_.app.inject({ method: 'GET', url: path(`/plans/${plan.id}/schedule.pdf${query}`) })
+  const sizes = { '': /595\.28 841\.89/, '?paper=LETTER': /612 792/, [`?cook=${cook.id}&paper=A4`]: /595\.28 841\.89/ }
+  for (const [query, size] of Object.entries(sizes)) {
+    const printed = await paper(query)
+    expect([printed.statusCode, printed.headers['content-type']]).toEqual([200, 'application/pdf'])
+    expect(printed.rawPayload.toString('latin1')).toMatch(size)
+  }
+  expect((await paper(`?cook=${newId()}`)).statusCode).toBe(404)
   expect((await put(2, [])).status).toBe(409)
   await followed({ plan, cookId: cook.id, day: addDays(FIRST, 1) })
   await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=3`))

@@ -159,7 +159,6 @@ export async function planned(
     const lotId = row.lotId ?? (row.expectedLineId === null ? null : (lotOf.get(row.expectedLineId) ?? null))
     return {
       ...row,
-      cookId: row.cookId ?? begins.get(row.id)?.cookId ?? null,
       begins: begins.get(row.id)?.begins ?? null,
       lotId,
       real: state ? realOf(state, row, pilesOf) : null,
@@ -168,20 +167,20 @@ export async function planned(
 }
 
 interface Beginning {
+  start: number
   begins: NonNullable<PlannedFabrication['begins']>
-  cookId: string | null
 }
 
 /** When the schedules of its plans begin each fabrication, and who does. */
 async function beginnings(scope: Scope, rows: readonly { planId: string }[]): Promise<Map<string, Beginning>> {
   const schedules = await store.schedules(scope, [...new Set(rows.map(({ planId }) => planId))])
   if (schedules.length === 0) return new Map()
-  const first = new Map<string, Beginning & { start: number }>()
+  const first = new Map<string, Beginning>()
   for (const { from, tasks } of schedules) {
     for (const { jobId, start, cookId } of tasks) {
       if (cookId === null || start >= (first.get(jobId)?.start ?? Number.POSITIVE_INFINITY)) continue
-      const begins = { day: addDays(from, Math.floor(start / MINUTES_OF_A_DAY)), minute: start % MINUTES_OF_A_DAY }
-      first.set(jobId, { start, begins, cookId })
+      const day = addDays(from, Math.floor(start / MINUTES_OF_A_DAY))
+      first.set(jobId, { start, begins: { day, minute: start % MINUTES_OF_A_DAY, cookId } })
     }
   }
   return first

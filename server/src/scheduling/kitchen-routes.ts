@@ -74,6 +74,31 @@ export function kitchenScheduleRoutes(app: Server, scopeOf: Scopes): void {
     async (request) => service.daySchedule(await scopeOf(request), request.query.day ?? null),
   )
 
+  app.get(
+    `${BASE}/plans/:id/schedule.pdf`,
+    {
+      schema: {
+        operationId: 'printSchedule',
+        summary: 'Prep list, a list for each cook and set-up lists on paper; or the list of one cook',
+        mediaType: 'application/pdf',
+        tags,
+        params: fabricationParams,
+        querystring: z.strictObject({ paper: z.enum(['A4', 'LETTER']).optional(), cook: id.optional() }),
+      },
+    },
+    async (request, reply) => {
+      const scope = await scopeOf(request)
+      const { paper = null, cook = null } = request.query
+      const lists = await service.lists(scope, request.params.id, { paper, cookId: cook })
+      // Whoever draws the pages is large, and a start must not wait for it.
+      const { listsPdf } = await import('./lists-page.ts')
+      return reply
+        .header('content-disposition', `inline; filename="schedule-${request.params.id}.pdf"`)
+        .type('application/pdf')
+        .send(await listsPdf(lists))
+    },
+  )
+
   workRoutes(app, scopeOf)
 }
 

@@ -20,6 +20,7 @@ import {
 } from '../planning/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
+import { type PaperLists, paperLists } from './lists.ts'
 import * as store from './store.ts'
 
 /** Keeps who does what when, at the version of the plan that was read. */
@@ -47,6 +48,12 @@ export async function calendar(scope: Scope, id: string, cookId: string | null):
   const nameOf = new Map((await cooks(scope)).map((cook) => [cook.id, cook.name]))
   const { timeZone } = scope.kitchen
   return scheduleCalendar(accepted && schedule ? schedule.tasks : [], { cookId, nameOf, from, timeZone })
+}
+
+/** The lists of a schedule as they go on paper. */
+export async function lists(scope: Scope, id: string, options: Parameters<typeof paperLists>[2]): Promise<PaperLists> {
+  if (options.cookId !== null) await requireCook(scope, options.cookId)
+  return paperLists(scope, await plan(scope, id), options)
 }
 
 /** What the styles of a plan take before and after the board, and minutes by cooks. */

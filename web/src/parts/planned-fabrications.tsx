@@ -66,7 +66,7 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
       </div>
       <Form.Select
         aria-label={`Who cuts ${said} of ${item}`}
-        value={cookId ?? ''}
+        value={cookId ?? begins?.cookId ?? ''}
         disabled={update.isPending}
         onChange={(event) => update.mutate({ plannedId: id, cookId: event.target.value || null, isDropped })}
       >
@@ -126,7 +126,7 @@ function useBegin(planned: PlannedFabrication) {
         styleId: planned.styleId,
         units: planned.units,
         purchase: { ...bought, pieces: planned.units },
-        cookId: planned.cookId,
+        cookId: planned.cookId ?? planned.begins?.cookId ?? null,
         supplierId: lot.supplierId,
         lot: lot.code,
         lotId: lot.id,

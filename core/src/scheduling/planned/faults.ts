@@ -55,7 +55,13 @@ export function scheduleFaults(
       if (within !== null && own.start > before.end + lag + within + NEAR) tell(own.id, 'too-late-after', id)
     }
   }
-  return [...faults, ...meetings(placed), ...notCleaned(request, placed)]
+  // Of two that have begun nothing can be changed; of one, it is told of the other.
+  const changeable = [...meetings(placed), ...notCleaned(request, placed)].flatMap((fault): ScheduleFault[] => {
+    if (!hasBegun.has(fault.task)) return [fault]
+    if (fault.with === null || hasBegun.has(fault.with)) return []
+    return [{ ...fault, task: fault.with, with: fault.task }]
+  })
+  return [...faults, ...changeable]
 }
 
 /** Two things at once of one cook, or on one unit. */

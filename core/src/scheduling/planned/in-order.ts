@@ -16,8 +16,8 @@ export function placedInOrder(plan: WorkPlan, placed: readonly PlacedTask[]): Or
   for (const each of placed) {
     const [task, asked] = [workOf.get(each.id), askedOf.get(each.id)]
     if (!task || !asked || task.kind !== 'cut' || task.part !== null || isHeld.has(each.id)) continue
-    // Loads that were tempered each by itself are not the same.
-    const key = JSON.stringify([task.jobId, asked.minutes, asked.skill, asked.after])
+    // Whichever comes first is laid out with it; loads that were tempered each by itself are not the same.
+    const key = JSON.stringify([task.jobId, task.units, asked.skill, asked.after])
     alike.set(key, [...(alike.get(key) ?? []), each])
   }
   const renamed = new Map<PlacedTask, string>()

@@ -1,7 +1,7 @@
 import { brokenScheduleRules } from '../../../test/check-schedule.ts'
 import { loadMixedSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
-import type { PlacedTask } from '../schedule.ts'
+import type { HeldTask, PlacedTask } from '../schedule.ts'
 import { followTasks } from './follow.ts'
 import {
   type CookShift,
@@ -209,15 +209,15 @@ describe('before and after the board', () => {
 
 test('loads that are alike come in the order of their numbers, and say how far they bring the job', () => {
   const asked = plan([job({ units: 9, minutes: 100, setUp: 10 })])
-  // The first is longer by the laying out; the others are the same three birds each.
+  // Three birds each: whichever comes first is laid out with it.
   const at = (id: string, start: number, minutes: number): PlacedTask => ({
     ...{ id: `duck ${id}`, start, end: start + minutes, cook: 'Marit', station: { name: 'board', number: 1 } },
   })
   const placed = [at('cut 1', 30, 40), at('cut 2', 70, 30), at('cut 3', 0, 30), at('pack 1', 200, 10)]
   expect(placedInOrder(asked, placed).map(({ id, start, upTo }) => [id, start, upTo])).toEqual([
-    ['duck cut 1', 30, 6],
+    ['duck cut 2', 30, 6],
     ['duck cut 3', 70, 9],
-    ['duck cut 2', 0, 3],
+    ['duck cut 1', 0, 3],
     ['duck pack 1', 200, null],
   ])
 })
@@ -331,6 +331,11 @@ describe('rules that a hand breaks', () => {
   test('what has begun is where it is', () => {
     const held = [{ id: 'duck cut 1', start: 480, cook: 'Marit', unit: 0 }]
     expect(scheduleFaults(request, [at('duck cut 1', 300)], held)).toEqual([])
+    // What meets it is told of what can still be moved, and two that have begun meet without a word.
+    const meets = [at('duck cut 1', DAY + 480), at('char cut 1', DAY + 500)]
+    const busy = scheduleFaults(request, meets, held).filter(({ rule }) => rule === 'cook-busy')
+    expect(busy).toEqual([{ task: 'char cut 1', rule: 'cook-busy', with: 'duck cut 1' }])
+    expect(scheduleFaults(request, meets, [...held, { ...(held[0] as HeldTask), id: 'char cut 1' }])).toEqual([])
   })
 
   test('what fits breaks nothing: fish before poultry with its ten minutes between', () => {

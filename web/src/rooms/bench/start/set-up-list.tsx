@@ -1,7 +1,6 @@
 import type { Item, Style } from '@fleam/contract'
-import { settleStyle, setUpList } from '@fleam/core'
+import { settleStyle, setUpList, TOOL_WORDS } from '@fleam/core'
 import { MoreFields } from '../../../parts/form-fields.tsx'
-import { TOOL_WORDS } from '../../../parts/tool-words.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './start-fields.ts'
 

@@ -115,7 +115,12 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null 
       per: drawn?.price.per ?? last.per,
       extras: (drawn ? drawn.extras : last.extras) ?? null,
       supplier: lot?.lot.supplier ?? last.supplier,
-      cookId: planned?.cookId ?? cooks.find((cook) => cook.id === rowOf(firstId)?.cookId)?.id ?? cooks[0]?.id ?? '',
+      cookId:
+        planned?.cookId ??
+        planned?.begins?.cookId ??
+        cooks.find((cook) => cook.id === rowOf(firstId)?.cookId)?.id ??
+        cooks[0]?.id ??
+        '',
       bounds: {},
       lotReason: '',
     },

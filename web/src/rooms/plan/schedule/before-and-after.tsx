@@ -1,11 +1,19 @@
-import { type PlacedTask, type Schedule, type ScheduleRequest, scheduleFaults } from '@fleam/core'
+import {
+  type HeldTask,
+  type PlacedTask,
+  SCHEDULE_FIGURES,
+  type Schedule,
+  type ScheduleRequest,
+  scheduleFaults,
+} from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { clockWords } from '../../../parts/dates.ts'
-import { useFormat } from '../../../parts/use-format.ts'
+import { FIGURE_WORDS, FigureOfSchedule } from './figures.tsx'
 
 interface BeforeAndAfterProps {
   request: ScheduleRequest
+  held: readonly HeldTask[]
   before: readonly PlacedTask[]
   after: Schedule
   onTake: () => void
@@ -15,13 +23,16 @@ interface BeforeAndAfterProps {
 }
 
 /** What stands, and what was found for the rest of it, beside each other; nothing changes before it is taken. */
-export function BeforeAndAfter({ request, before, after, onTake, onLeave, nameOf, cookName }: BeforeAndAfterProps) {
-  const format = useFormat()
-  const late = (tasks: readonly PlacedTask[]) =>
-    tasks.reduce((sum, { id, end }) => {
-      const due = request.tasks.find((task) => task.id === id)?.due ?? null
-      return sum + (due === null ? 0 : Math.max(0, end - due))
-    }, 0)
+export function BeforeAndAfter({
+  request,
+  held,
+  before,
+  after,
+  onTake,
+  onLeave,
+  nameOf,
+  cookName,
+}: BeforeAndAfterProps) {
   const changed = after.tasks.filter((task) => {
     const was = before.find(({ id }) => id === task.id)
     return was && (Math.abs(was.start - task.start) >= 1 || was.cook !== task.cook)
@@ -42,15 +53,21 @@ export function BeforeAndAfter({ request, before, after, onTake, onLeave, nameOf
           </tr>
         </thead>
         <tbody>
-          <tr>
-            <th scope="row">Late</th>
-            <td className="number">{format.quantity(late(before), 'minutes')}</td>
-            <td className="number">{format.quantity(after.lateMinutes, 'minutes')}</td>
-          </tr>
+          {SCHEDULE_FIGURES.map((figure) => (
+            <tr key={figure}>
+              <th scope="row">{FIGURE_WORDS[figure]}</th>
+              <td className="number">
+                <FigureOfSchedule {...{ request, figure, nameOf }} placed={before} />
+              </td>
+              <td className="number">
+                <FigureOfSchedule {...{ request, figure, nameOf }} placed={after.tasks} />
+              </td>
+            </tr>
+          ))}
           <tr>
             <th scope="row">Does not fit</th>
-            <td className="number">{scheduleFaults(request, before).length}</td>
-            <td className="number">{scheduleFaults(request, after.tasks).length}</td>
+            <td className="number">{scheduleFaults(request, before, held).length}</td>
+            <td className="number">{scheduleFaults(request, after.tasks, held).length}</td>
           </tr>
         </tbody>
       </Table>

@@ -29,12 +29,18 @@ export function Lists({ planId, from, work, jobs, placed, nameOf, cookName }: Li
   /** Where a calendar finds it, again and again: one cook's, or that of all. */
   const calendarOf = (cookId: string | null) =>
     `${kitchenPath(kitchenId)}/plans/${planId}/schedule.ics${cookId ? `?cook=${cookId}` : ''}`
+  /** Prep list, lists by cook and set-up lists as PDF; or the list of one cook. */
+  const paperOf = (paper: string, cookId: string | null = null) =>
+    `${kitchenPath(kitchenId)}/plans/${planId}/schedule.pdf?paper=${paper}${cookId ? `&cook=${cookId}` : ''}`
   return (
     <section aria-labelledby="lists">
       <h2 id="lists">Lists</h2>
       <p className="no-print">
         <a href={calendarOf(null)}>Calendar of all cooks</a>
         <span className="form-text"> open it once, or give a calendar its address to follow</span>
+      </p>
+      <p className="no-print">
+        On paper, with boxes and set-up lists: <a href={paperOf('A4')}>A4</a> · <a href={paperOf('LETTER')}>Letter</a>
       </p>
       <div className={css.lists}>
         {busy.map(({ name }) => (
@@ -44,9 +50,10 @@ export function Lists({ planId, from, work, jobs, placed, nameOf, cookName }: Li
             {...{ from, nameOf, jobOf }}
             tasks={inOrder.filter(({ cook }) => cook === name)}
             action={
-              <a className="no-print" href={calendarOf(name)}>
-                Calendar
-              </a>
+              <span className={`no-print ${css.links}`}>
+                <a href={calendarOf(name)}>Calendar</a> · <a href={paperOf('A4', name)}>A4</a> ·{' '}
+                <a href={paperOf('LETTER', name)}>Letter</a>
+              </span>
             }
           />
         ))}

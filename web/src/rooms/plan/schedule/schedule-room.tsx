@@ -7,6 +7,7 @@ import { dayWords } from '../../../parts/dates.ts'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { BeforeAndAfter } from './before-and-after.tsx'
+import { ScheduleFigures } from './figures.tsx'
 import { LateDeliveries } from './late-deliveries.tsx'
 import { Lists } from './lists.tsx'
 import css from './schedule.module.css'
@@ -41,6 +42,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       {offered ? (
         <BeforeAndAfter
           request={work.request}
+          held={work.held}
           before={shown}
           after={offered}
           onTake={() => state.take(offered)}
@@ -65,6 +67,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
             }}
             onMove={state.move}
           />
+          <ScheduleFigures request={work.request} placed={shown} nameOf={nameOf} />
           <Faults state={state} />
         </>
       ) : null}

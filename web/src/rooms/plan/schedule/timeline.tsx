@@ -54,11 +54,16 @@ export function Timeline(props: TimelineProps) {
   const [chosen, setChosen] = useState<number | null>(null)
   const day = chosen ?? (busy.includes(today) ? today : (busy.find((at) => at >= today) ?? busy[0] ?? 0))
   const own = placed.filter((task) => task.start < (day + 1) * MINUTES_OF_A_DAY && task.end > day * MINUTES_OF_A_DAY)
+  // A pot that stands all day would leave the cooks no room: it has its own rows, by station.
+  const drawn = by === 'cook' && own.some(({ cook }) => cook !== null) ? own.filter(({ cook }) => cook !== null) : own
   const begin = day * MINUTES_OF_A_DAY
-  const first = Math.max(begin, Math.floor(Math.min(...own.map((task) => task.start), begin + 18 * HOUR) / HOUR) * HOUR)
+  const first = Math.max(
+    begin,
+    Math.floor(Math.min(...drawn.map((task) => task.start), begin + 18 * HOUR) / HOUR) * HOUR,
+  )
   const last = Math.min(
     begin + MINUTES_OF_A_DAY,
-    Math.ceil(Math.max(...own.map((task) => task.end), first + HOUR) / HOUR) * HOUR,
+    Math.ceil(Math.max(...drawn.map((task) => task.end), first + HOUR) / HOUR) * HOUR,
   )
   const lanes = lanesOf(work.request, by)
   const board = useRef<HTMLDivElement>(null)

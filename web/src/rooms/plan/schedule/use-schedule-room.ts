@@ -92,7 +92,7 @@ export function useScheduleRoom({ plan, accepted, items, cooks, works }: Schedul
       isRest ? Math.max(0, now) : 0,
     ).work
     setImpossible([])
-    run.make(asked, (schedule) => {
+    run.make({ ...asked, part: isRest ? 'rest' : 'all' }, (schedule) => {
       if (schedule.status === 'impossible') setImpossible(schedule.impossible)
       else if (isRest && shown.length > 0) setOffered(schedule)
       else keep(schedule.tasks)

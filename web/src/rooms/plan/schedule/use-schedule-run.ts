@@ -2,13 +2,17 @@ import type { HeldTask, Schedule, ScheduleCost, ScheduleRequest } from '@fleam/c
 import { useEffect, useRef, useState } from 'react'
 import { scheduleAside } from '../../../workers/plan-client.ts'
 
-const SECONDS = 9
+/** All of it is looked at long; the rest of a day at once, because somebody waits at the board. */
+const SECONDS = { all: 9, rest: 1.5 } as const
 
 export interface ScheduleRun {
   state: 'idle' | 'running' | 'failed'
   best: ScheduleCost | null
   failure: string | null
-  make: (asked: { request: ScheduleRequest; held: readonly HeldTask[] }, then: (schedule: Schedule) => void) => void
+  make: (
+    asked: { request: ScheduleRequest; held: readonly HeldTask[]; part: keyof typeof SECONDS },
+    then: (schedule: Schedule) => void,
+  ) => void
   stop: () => void
 }
 
@@ -23,12 +27,12 @@ export function useScheduleRun(): ScheduleRun {
     state,
     best,
     failure,
-    make: (asked, then) => {
+    make: ({ part, ...asked }, then) => {
       breakOff.current()
       setState('running')
       setBest(null)
       setFailure(null)
-      breakOff.current = scheduleAside({ ...asked, seconds: SECONDS }, (told) => {
+      breakOff.current = scheduleAside({ ...asked, seconds: SECONDS[part] }, (told) => {
         switch (told.type) {
           case 'best':
             return setBest(told.best)

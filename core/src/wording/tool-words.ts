@@ -1,4 +1,4 @@
-import type { Tool } from '@fleam/core'
+import type { Tool } from '../style/index.ts'
 
 /** What the hand holds, as a cook lays it out. */
 export const TOOL_WORDS: Readonly<Record<Tool, string>> = {

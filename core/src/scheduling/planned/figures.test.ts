@@ -1,0 +1,32 @@
+import cases from '../../../cases/schedule.json'
+import { loadMixedSolver } from '../../../test/solver.ts'
+import { evaluate } from '../../explanation/index.ts'
+import { planSchedule } from '../plan-schedule.ts'
+import type { ScheduleRequest } from '../schedule.ts'
+import { explainSchedule, SCHEDULE_FIGURES, scheduleMinutes } from './figures.ts'
+
+const requestOf = ({ input }: (typeof cases)[number]): ScheduleRequest => ({
+  ...input,
+  species: { cleanAt: [], ...input.species },
+  cooks: input.cooks.map((cook) => ({ ...cook, shifts: cook.shifts as [number, number][] })),
+  tasks: input.tasks.map((task) => ({
+    ...{ skill: null, station: null, species: null, notBefore: 0, due: null, ...task },
+    needs: task.needs as 'cook' | 'nobody',
+    after: (task.after ?? []).map((each) => ({ ...each, within: 'within' in each ? (each.within as number) : null })),
+  })),
+})
+
+test.each(cases.slice(0, 4).map((each) => [each.name, each] as const))(
+  '%s: what is shown of a schedule is what the search says of it, and opens to it',
+  async (_name, each) => {
+    const request = requestOf(each)
+    const made = planSchedule(request, await loadMixedSolver(), { seconds: 1, patience: 300 })
+    const told = { late: made.lateMinutes, clean: made.cleanMinutes, hold: made.holdMinutes }
+    for (const figure of SCHEDULE_FIGURES) {
+      const minutes = scheduleMinutes(request, made.tasks, figure)
+      expect(minutes).toBeCloseTo(told[figure], 4)
+      const explained = explainSchedule(request, made.tasks, { figure, nameOf: (id) => id })
+      expect(explained ? evaluate(explained.expression) : 0).toBeCloseTo(minutes, 6)
+    }
+  },
+)

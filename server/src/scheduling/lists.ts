@@ -1,0 +1,112 @@
+import { type Plan, planJobs, setUpsOf, workCooks } from '@fleam/contract'
+import { addDays, type Format, formatFor, MINUTES_OF_A_DAY, setUpLines, workPlan } from '@fleam/core'
+import { cooks } from '../kitchen/index.ts'
+import { type Paper, paperOf } from '../paper/index.ts'
+import type { Scope } from '../scope/index.ts'
+import { items } from '../style/index.ts'
+import { stylesWork } from './store.ts'
+
+export interface ListRow {
+  /** `8:00 to 8:30`; empty where it has no time of its own. */
+  time: string
+  words: string
+  more: string
+}
+
+/** One list on paper: its rows each have a box to tick, under the day that they are for. */
+export interface PaperList {
+  title: string
+  parts: { heading: string; rows: ListRow[] }[]
+}
+
+export interface PaperLists {
+  paper: Paper
+  title: string
+  lists: PaperList[]
+}
+
+interface ListOptions {
+  paper: Paper | null
+  /** The list of one cook alone; null for all lists. */
+  cookId: string | null
+}
+
+type Task = NonNullable<Plan['schedule']>['tasks'][number]
+
+/** What is to be prepared, by whom and when, and what is laid out at each station, worded for paper. */
+export async function paperLists(scope: Scope, plan: Plan, { paper, cookId }: ListOptions): Promise<PaperLists> {
+  const { kitchen } = scope
+  const who = await cooks(scope)
+  const nameOf = (id: string | null) => who.find((cook) => cook.id === id)?.name ?? ''
+  const tasks = [...(plan.schedule?.tasks ?? [])].sort((a, b) => a.start - b.start || a.id.localeCompare(b.id))
+  const from = plan.accepted?.draft.from ?? ''
+  const list = (title: string, own: readonly Task[], isNamed: boolean): PaperList => ({
+    title,
+    parts: byDay(own, from).map(({ heading, tasks: ofDay }) => ({
+      heading,
+      rows: ofDay.map((task) => rowOf(task, isNamed ? nameOf(task.cookId) : '')),
+    })),
+  })
+  const busy = who.filter(({ id }) => (cookId === null || id === cookId) && tasks.some((task) => task.cookId === id))
+  const ofCooks = busy.map(({ id, name }) =>
+    list(
+      name,
+      tasks.filter((task) => task.cookId === id),
+      false,
+    ),
+  )
+  const format = formatFor(kitchen.currency, kitchen.units, kitchen.decimalMark)
+  const lists =
+    cookId === null ? [list('Prep list', tasks, true), ...ofCooks, await setUpList(scope, { plan, format })] : ofCooks
+  return {
+    paper: paper ?? paperOf(kitchen.units),
+    title: `${kitchen.name}: ${plan.name}`,
+    lists: lists.filter(({ parts }) => parts.length > 0),
+  }
+}
+
+/** What is laid out at each board and saw, for each day. */
+async function setUpList(scope: Scope, { plan, format }: { plan: Plan; format: Format }): Promise<PaperList> {
+  const { accepted, schedule } = plan
+  if (!accepted || !schedule) return { title: 'Set-up lists', parts: [] }
+  const { from, days } = accepted.draft
+  const works = await stylesWork(scope, [...new Set(accepted.planned.map(({ styleId }) => styleId))])
+  const known = await items(scope)
+  const jobs = planJobs(accepted, { items: known, works, schedule, timeZone: scope.kitchen.timeZone })
+  const working = workCooks(await cooks(scope), { away: [], days: schedule.days })
+  const work = workPlan(jobs, { from, days, cooks: working, settings: schedule.settings, now: 0 })
+  const placed = schedule.tasks.map(({ cookId, ...task }) => ({ ...task, cook: cookId }))
+  return {
+    title: 'Set-up lists',
+    parts: setUpsOf(placed, { work, jobs, items: known }).map((setUp) => ({
+      heading: `${dayWords(addDays(from, setUp.day))}, ${setUp.station} ${setUp.number}`,
+      rows: setUpLines(setUp, format).map((line) => ({ time: '', ...line })),
+    })),
+  }
+}
+
+function byDay(tasks: readonly Task[], from: string) {
+  const dayOf = ({ start }: Task) => Math.floor(start / MINUTES_OF_A_DAY)
+  return [...new Set(tasks.map(dayOf))].map((day) => ({
+    heading: dayWords(addDays(from, day)),
+    tasks: tasks.filter((task) => dayOf(task) === day),
+  }))
+}
+
+const rowOf = ({ start, end, what, station }: Task, name: string): ListRow => ({
+  time: `${clock(start)} to ${clock(end)}`,
+  words: what,
+  more: [name, station ? `${station.name} ${station.number}` : ''].filter((part) => part !== '').join(', '),
+})
+
+const HOUR = 60
+
+function clock(minutes: number): string {
+  const ofDay = Math.round(minutes) % MINUTES_OF_A_DAY
+  return `${Math.floor(ofDay / HOUR)}:${String(ofDay % HOUR).padStart(2, '0')}`
+}
+
+const dayWords = (day: string) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(
+    new Date(`${day}T12:00:00Z`),
+  )

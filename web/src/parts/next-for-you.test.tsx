@@ -1,0 +1,89 @@
+import type { DayTask } from '@fleam/contract'
+import { fireEvent, screen, within } from '@testing-library/react'
+import { answered, LARCH_HALT, renderPart, touch } from '../../test/render.tsx'
+import { answerWith } from '../../test/server.ts'
+import { NextForYou } from './next-for-you.tsx'
+
+const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const task = (id: string, changes: Partial<DayTask> = {}): DayTask => ({
+  ...{ id, planId: 'plan', plan: 'Week', jobId: 'job', fabricationId: null, what: `Duck, ${id}` },
+  ...{ kind: 'cut', state: 'waiting', start: 480, end: 510, cookId: 'm', station: { name: 'board', number: 1 } },
+  ...{ begunAt: null, doneAt: null, ...changes },
+})
+const COOKS = [
+  { id: 'm', name: 'Marit', wagePerHour: 20, week: null, skills: null },
+  { id: 'b', name: 'Bruno', wagePerHour: 20, week: null, skills: null },
+]
+
+async function shown(tasks: DayTask[]) {
+  const sent = answerWith({
+    [`GET ${BASE}/day-schedule`]: { body: { day: '2026-12-03', tasks } },
+    [`GET ${BASE}/cooks`]: { body: COOKS },
+    [`PUT ${BASE}/plans/plan/told`]: { body: { id: 'plan' } },
+  })
+  renderPart(<NextForYou />)
+  await answered()
+  return sent
+}
+const choose = async (name: string) => {
+  fireEvent.change(screen.getByLabelText('Whose device this is'), {
+    target: { value: COOKS.find((cook) => cook.name === name)?.id },
+  })
+  await answered()
+}
+
+beforeEach(() => localStorage.clear())
+
+test('where nothing is scheduled it says nothing', async () => {
+  await shown([])
+  expect(screen.queryByText('Next for')).toBeNull()
+})
+
+test('a device knows whose it is, and shows their next three tasks without those that are done', async () => {
+  await shown([
+    task('1', { state: 'done' }),
+    task('2', { state: 'running', fabricationId: 'record' }),
+    task('3'),
+    task('4'),
+    task('5'),
+    task('pot', { cookId: null }),
+    task('other', { cookId: 'b' }),
+  ])
+  expect(screen.queryAllByRole('listitem')).toEqual([])
+  await choose('Marit')
+  expect(screen.getAllByRole('listitem').map((each) => /Duck, (\w+)/.exec(each.textContent ?? '')?.[1])).toEqual([
+    '2',
+    '3',
+    '4',
+  ])
+  expect(screen.getByRole('link', { name: 'Go on weighing' }).getAttribute('href')).toBe('/bench/record')
+  expect(screen.getAllByRole('link', { name: 'Start at the bench' })[0]?.getAttribute('href')).toBe(
+    '/bench?planned=job',
+  )
+  expect(localStorage.getItem('fleam.cook-of-this-device')).toBe('m')
+  await choose('Bruno')
+  expect(screen.getByRole('listitem').textContent).toContain('Duck, other')
+})
+
+test('what no scale tells of is begun and done by a touch', async () => {
+  localStorage.setItem('fleam.cook-of-this-device', 'm')
+  const sent = await shown([
+    task('pack', { kind: 'pack' }),
+    task('chill', { kind: 'chill', state: 'running', begunAt: '2026-12-03T08:00:00.000Z' }),
+  ])
+  const [pack, chill] = screen.getAllByRole('listitem') as [HTMLElement, HTMLElement]
+  const told = () => sent.filter(({ method }) => method === 'PUT').map(({ body }) => body)
+  await touch(within(pack).getByRole('button', { name: 'Begin' }))
+  await answered()
+  expect(told()[0]).toMatchObject({ taskId: 'pack', doneAt: null, begunAt: expect.stringMatching(/Z$/) })
+  expect(within(chill).queryByRole('button', { name: 'Begin' })).toBeNull()
+  await touch(within(chill).getByRole('button', { name: 'Done' }))
+  await answered()
+  expect(told()[1]).toMatchObject({ taskId: 'chill', begunAt: '2026-12-03T08:00:00.000Z' })
+})
+
+test('somebody whose work is over is told so', async () => {
+  localStorage.setItem('fleam.cook-of-this-device', 'b')
+  await shown([task('1')])
+  expect(screen.getByText('Nothing more for today.')).toBeTruthy()
+})

@@ -1,0 +1,49 @@
+import {
+  explainSchedule,
+  type PlacedTask,
+  SCHEDULE_FIGURES,
+  type ScheduleFigure,
+  type ScheduleRequest,
+  scheduleMinutes,
+} from '@fleam/core'
+import { OpenFigure } from '../../../parts/figure.tsx'
+import { useFormat } from '../../../parts/use-format.ts'
+import css from './schedule.module.css'
+
+interface FigureOfScheduleProps {
+  request: ScheduleRequest
+  placed: readonly PlacedTask[]
+  figure: ScheduleFigure
+  nameOf: (id: string) => string
+}
+
+/** Minutes of one figure of placed tasks, which open to the tasks that add to it. */
+export function FigureOfSchedule({ request, placed, figure, nameOf }: FigureOfScheduleProps) {
+  const format = useFormat()
+  const minutes = format.quantity(scheduleMinutes(request, placed, figure), 'minutes')
+  return (
+    <OpenFigure explain={() => explainSchedule(request, placed, { figure, nameOf })} format={format}>
+      {minutes}
+    </OpenFigure>
+  )
+}
+
+export const FIGURE_WORDS: Readonly<Record<ScheduleFigure, string>> = {
+  late: 'Late',
+  clean: 'Cleaning down',
+  hold: 'Food waits',
+}
+
+/** How late, how much cleaning and how long food waits in what stands. */
+export const ScheduleFigures = (props: Omit<FigureOfScheduleProps, 'figure'>) => (
+  <dl className={css.figures}>
+    {SCHEDULE_FIGURES.map((figure) => (
+      <div key={figure}>
+        <dt>{FIGURE_WORDS[figure]}</dt>
+        <dd>
+          <FigureOfSchedule {...props} figure={figure} />
+        </dd>
+      </div>
+    ))}
+  </dl>
+)

@@ -1,0 +1,54 @@
+import type { DayTask } from '@fleam/contract'
+import { screen, within } from '@testing-library/react'
+import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answerWith } from '../../../test/server.ts'
+import { Component as Wall } from './wall.tsx'
+
+const BASE = `/api/kitchens/${LARCH_HALT.id}`
+const task = (id: string, changes: Partial<DayTask> = {}): DayTask => ({
+  ...{ id, planId: 'plan', plan: 'Week', jobId: 'job', fabricationId: null, what: id },
+  ...{ kind: 'cut', state: 'waiting', start: 600, end: 630, cookId: 'm', station: null },
+  ...{ begunAt: null, doneAt: null, ...changes },
+})
+
+async function wall(tasks: DayTask[]) {
+  answerWith({
+    [`GET ${BASE}/day-schedule`]: { body: { day: '2026-12-03', tasks } },
+    [`GET ${BASE}/cooks`]: {
+      body: [
+        { id: 'm', name: 'Marit', wagePerHour: 20, week: null, skills: null },
+        { id: 'b', name: 'Bruno', wagePerHour: 20, week: null, skills: null },
+      ],
+    },
+  })
+  renderPart(<Wall />)
+  await answered()
+}
+
+beforeEach(() => {
+  // A quarter past ten by the kitchen's clock.
+  jest.useFakeTimers({ now: new Date('2026-12-03T09:15:00Z'), doNotFake: ['setTimeout', 'setImmediate', 'nextTick'] })
+})
+afterEach(() => jest.useRealTimers())
+
+test('each cook who has work, what they do now and what comes next; who is late is seen', async () => {
+  await wall([
+    task('ducks', { state: 'running', start: 580, end: 620 }),
+    task('char', { start: 640, end: 660 }),
+    task('racks', { cookId: 'b', start: 600 }),
+    task('pot', { cookId: null, state: 'running', end: 900 }),
+  ])
+  expect(screen.getByText('10:15')).toBeTruthy()
+  const marit = screen.getByRole('region', { name: 'Marit' })
+  expect(within(marit).getByText('ducks, until 10:20')).toBeTruthy()
+  expect(within(marit).getByText('next at 10:40: char')).toBeTruthy()
+  const bruno = screen.getByRole('region', { name: 'Bruno' })
+  expect(within(bruno).getByText('free')).toBeTruthy()
+  expect(within(bruno).getByText('should have begun at 10:00: racks')).toBeTruthy()
+  expect(screen.getByText('By itself: pot until 15:00')).toBeTruthy()
+})
+
+test('without a schedule it says what would bring one', async () => {
+  await wall([])
+  expect(screen.getByText('Nothing is scheduled for today')).toBeTruthy()
+})
