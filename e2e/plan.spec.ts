@@ -1,4 +1,6 @@
-import type { Plan, PlannedFabrication } from '@fleam/contract'
+import type { Cook, Plan, PlannedFabrication, PlanRow } from '@fleam/contract'
+import { MINUTES_OF_A_DAY, minutesSince } from '@fleam/core'
+import { v7 } from 'uuid'
 import { expect, test } from './house.ts'
 import { choose, larchHalt } from './kitchen.ts'
 
@@ -57,7 +59,11 @@ test('a week is planned, answered, accepted, taken in at the door and started at
 
   // Who does what when: what is on the board keeps its place; a bar is moved by keys, and is kept.
   await page.goto(`/plan/${planId}/schedule`)
-  await page.getByRole('group', { name: 'Day' }).getByRole('button').last().click({ timeout: 30_000 })
+  // What is on the board is shown at once; the rest comes with the schedule.
+  await expect(page.getByRole('region', { name: 'Lists', exact: true })).toContainText('pack and label', {
+    timeout: 30_000,
+  })
+  await page.getByRole('group', { name: 'Day' }).getByRole('button').last().click()
   const bar = page.getByRole('button', { name: /pack and label/ }).first()
   await expect(bar).toBeVisible({ timeout: 30_000 })
   const before = await bar.getAttribute('aria-label')
@@ -74,4 +80,71 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   await page.reload()
   await page.getByRole('group', { name: 'Day' }).getByRole('button').last().click()
   await expect(page.getByRole('button', { name: after ?? '' })).toBeVisible()
+})
+
+test('what begins at the bench and what a hand tells moves the bars, on a cook’s device and on the wall', async ({
+  page,
+  request,
+}) => {
+  const { id } = await larchHalt(request)
+  const base = `/api/kitchens/${id}`
+  const rows: PlanRow[] = await (await request.get(`${base}/plans`)).json()
+  const weekId = rows.find(({ name }) => name === 'The week')?.id
+  const plan: Plan = await (await request.get(`${base}/plans/${weekId}`)).json()
+  const planned = plan.accepted?.planned.find(({ real, isDropped }) => real === null && !isDropped)
+  const [cook] = (await (await request.get(`${base}/cooks`)).json()) as [Cook]
+  if (!planned || !plan.schedule || !plan.accepted) throw new Error('The week has nothing left to cut')
+
+  // One load of it and its packing are today's, whatever day of the week it is.
+  const now = minutesSince(plan.accepted.draft.from, 'Europe/Vienna', new Date())
+  const today = Math.floor(now / MINUTES_OF_A_DAY) * MINUTES_OF_A_DAY
+  const task = (kind: 'cut' | 'pack', start: number) => ({
+    ...{ id: `${planned.id} ${kind} 1`, jobId: planned.id, what: `Dinner, ${kind}`, kind },
+    ...{ upTo: kind === 'cut' ? planned.units : null, start: today + start, end: today + start + 30 },
+    ...{ cookId: cook.id, station: null },
+  })
+  const kept = await request.put(`${base}/plans/${plan.id}/schedule`, {
+    data: {
+      version: plan.version,
+      schedule: { ...plan.schedule, tasks: [task('cut', 1380), task('pack', 1410)] },
+    },
+  })
+  expect(kept.ok()).toBe(true)
+
+  await page.goto('/')
+  await page.getByLabel('Whose device this is').selectOption({ label: cook.name })
+  const next = page.getByRole('region', { name: 'Next for' }).getByRole('listitem')
+  await expect(next).toHaveCount(2)
+  await expect(next.first()).toContainText('23:00 to 23:30 Dinner, cut')
+
+  const started = await request.post(`${base}/fabrications`, {
+    data: {
+      ...{ id: v7(), styleId: planned.styleId, units: planned.units, cookId: cook.id, supplierId: planned.supplierId },
+      purchase: {
+        price: null,
+        invoiceWeight: 9000,
+        receivedWeight: 9000,
+        purge: 0,
+        pieces: planned.units,
+        cases: 1,
+      },
+      ...{ lot: null, lotId: null, plannedId: planned.id },
+      ...{ date: new Date().toISOString().slice(0, 10), startedAt: new Date().toISOString() },
+    },
+  })
+  expect(await started.text()).toContain(planned.styleId)
+  // Nobody touches this page: it follows by itself.
+  await expect(next.first().getByRole('link', { name: 'Go on weighing' })).toBeVisible({ timeout: 15_000 })
+  await page.goto('/wall')
+  const wall = page.getByRole('region', { name: cook.name })
+  await expect(wall).toContainText('Dinner, cut, until')
+  await expect(wall).toContainText('Dinner, pack')
+
+  await page.goto('/')
+  await next.nth(1).getByRole('button', { name: 'Done' }).click()
+  await expect(next).toHaveCount(1)
+  const after: Plan = await (await request.get(`${base}/plans/${plan.id}`)).json()
+  expect(after.told.find(({ taskId }) => taskId === `${planned.id} pack 1`)?.doneAt).not.toBeNull()
+  // The other tests find the week as it was.
+  await request.put(`${base}/plans/${plan.id}/schedule`, { data: { version: after.version, schedule: plan.schedule } })
 })

@@ -30,7 +30,9 @@ export function placedInOrder(plan: WorkPlan, placed: readonly PlacedTask[]): Or
   }
   const ordered = placed.flatMap((each): OrderedTask[] => {
     const task = workOf.get(renamed.get(each) ?? each.id)
-    return task ? [{ ...each, id: task.id, jobId: task.jobId, kind: task.kind, upTo: task.upTo }] : []
+    if (!task) return []
+    const { start, end, cook, station } = each
+    return [{ id: task.id, jobId: task.jobId, kind: task.kind, upTo: task.upTo, start, end, cook, station }]
   })
   return ordered.map((each) => (each.kind === 'cut' ? { ...each, upTo: unitsUntil(each, ordered, workOf) } : each))
 }

@@ -54,6 +54,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       {shown.length > 0 ? (
         <>
           <Timeline
+            plan={props.plan}
             {...{
               from,
               days,

@@ -169,6 +169,9 @@ test('a bar is moved by keys, to another cook too, and a rule that breaks is tol
     sent.flatMap(({ method, body }) => (method === 'PUT' ? [body as { schedule: KeptSchedule }] : [])).at(-1)?.schedule
       .tasks ?? []
   expect(tasks()[0]).toMatchObject({ start: MORNING + 5, cookId: 'Marit' })
+  // Nothing goes out that is not a schedule's.
+  const fields = ['cookId', 'end', 'id', 'jobId', 'kind', 'start', 'station', 'upTo', 'what']
+  expect(tasks().map((task) => Object.keys(task).sort())).toEqual([fields, fields, fields])
   expect(screen.getByRole('region', { name: 'What does not fit' }).textContent).toContain('begins before the end of')
   fireEvent.keyDown(bar(), { key: 'ArrowDown' })
   await keptNow()
@@ -187,6 +190,32 @@ test('the rest is replanned beside what stands, and nothing changes before it is
   await touch(screen.getByRole('button', { name: 'Take the new one' }))
   await keptNow()
   expect(sent.some(({ method }) => method === 'PUT')).toBe(true)
+})
+
+test('what is on the board lies where it really is, and what a hand tells is told from its bar', async () => {
+  const real = {
+    ...{ isClosed: false, startedAt: '2026-12-03T07:20:00.000Z', lastAt: null, closedAt: null, unitsDone: 0 },
+    ...{ cookId: 'Bruno', units: 2, minutes: 0, portions: [], money: 0 },
+  }
+  const begun = { ...accepted, planned: [{ ...PLANNED, fabricationId: 'f', real }] }
+  const told = `PUT /api/kitchens/${LARCH_HALT.id}/plans/plan/told`
+  const sent = answerWith({ [PUT]: { body: kept }, [told]: { body: kept } })
+  renderPart(
+    <ScheduleRoom {...{ plan: kept, accepted: begun as never, items: [ITEM] as never, cooks: COOKS, works: [] }} />,
+  )
+  await answered()
+  // It began at twenty past eight and not at eight, by another cook, and reaches until now.
+  const bar = screen.getByRole('button', { name: /^Duck: breasts, 2 birds, 8:20 to .*going on$/ })
+  fireEvent.keyDown(bar, { key: 'ArrowRight' })
+  await keptNow()
+  expect(sent.some(({ method }) => method === 'PUT')).toBe(false)
+  await touch(bar)
+  expect(screen.getByText(/It is on the board\./)).toBeTruthy()
+  await touch(screen.getByRole('button', { name: /^Duck: breasts, pack and label/ }))
+  await touch(screen.getByRole('button', { name: 'Done' }))
+  await answered()
+  expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ taskId: 'p1 pack 1', begunAt: null })
+  expect(screen.getByRole('region', { name: 'What does not fit' }).textContent).toContain('begins before the end of')
 })
 
 test('what cannot be done is told by its task', async () => {

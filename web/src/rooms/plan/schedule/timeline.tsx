@@ -7,6 +7,7 @@ import {
   useSensor,
   useSensors,
 } from '@dnd-kit/core'
+import type { Plan } from '@fleam/contract'
 import {
   addDays,
   type Day,
@@ -20,12 +21,14 @@ import { type KeyboardEvent, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import ButtonGroup from 'react-bootstrap/ButtonGroup'
 import { clockWords, dayWords } from '../../../parts/dates.ts'
+import { TaskActions } from '../../../parts/next-for-you.tsx'
 
 import { isIn, type Lane, laneKey, lanesOf } from './moved.ts'
 import css from './schedule.module.css'
 import { TaskDetails } from './task-details.tsx'
 
 interface TimelineProps {
+  plan: Pick<Plan, 'id' | 'told'>
   from: Day
   days: number
   work: WorkPlan
@@ -129,13 +132,27 @@ export function Timeline(props: TimelineProps) {
           ))}
         </div>
       </DndContext>
-      {open ? <TaskDetails task={open} {...props} /> : null}
+      {open ? (
+        <TaskDetails task={open} {...props}>
+          {open.kind === 'cut' ? null : (
+            <TaskActions
+              task={{
+                ...{ id: open.id, planId: props.plan.id, jobId: open.jobId, kind: open.kind, state: open.state },
+                ...{ fabricationId: null, begunAt: beganAt(props.plan, open.id) },
+              }}
+            />
+          )}
+        </TaskDetails>
+      ) : null}
       <p className="quiet">
         Touch a bar to open it, drag it, or move it with the arrow keys: five minutes, or to another row.
       </p>
     </section>
   )
 }
+
+/** When a hand said that a task began; null where none did. */
+const beganAt = ({ told }: Pick<Plan, 'told'>, id: string) => told.find(({ taskId }) => taskId === id)?.begunAt ?? null
 
 interface LaneRowProps extends TimelineProps {
   lane: Lane
