@@ -7,7 +7,8 @@ import { appraise, type FabricationDocument } from '@fleam/core'
 import { Sequelize } from 'sequelize'
 import { buildApp } from '../app.ts'
 import { ScaleGateway } from '../scale/gateway.ts'
-import { type Database, migrate, migrationState, openDatabase, UnusableDatabase } from './index.ts'
+import { type Database, migrate, migrationState, openDatabase, parsedJsonOf, UnusableDatabase } from './index.ts'
+import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
 
 /**
  * A database as the version before facts and ids left it: the demo kitchens, and what else may be there. Two suppliers
@@ -175,6 +176,46 @@ test('a database of the version before is brought up to date, keeps everything a
   await migrate(database.sequelize, { backups: folder })
   expect(readdirSync(folder)).toHaveLength(1)
 }, 120_000)
+
+test('hours of a week become stretches, and the tasks of a schedule say of what kind they are and whose', async () => {
+  const database = await oldDatabase()
+  const { sequelize } = database
+  await migrate(sequelize, { backups: null })
+  // As it was before: hours alone, and tasks that name their cook.
+  await sequelize.query("DELETE FROM migration_steps WHERE name = '031-schedules-followed'")
+  await sequelize.query('ALTER TABLE cooks ADD COLUMN week_hours JSON')
+  const [[cook]] = (await sequelize.query('SELECT kitchen_id, id, name FROM cooks ORDER BY id LIMIT 1')) as [
+    [{ kitchen_id: string; id: string; name: string }],
+    unknown,
+  ]
+  await sequelize.query("UPDATE cooks SET week_hours = '[0, 2.5, 0, 0, 0, 20, 0]' WHERE id = ?", {
+    replacements: [cook.id],
+  })
+  const task = (id: string, start: number, end: number, of: string | null) => ({
+    ...{ id: `job ${id}`, jobId: 'job', what: 'Duck', start, end, cook: of, station: null },
+  })
+  const tasks = [task('cut 1', 0, 40, cook.name), task('cut 2', 40, 60, 'Nobody now'), task('stock 1', 60, 400, null)]
+  await sequelize.query(
+    `INSERT INTO order_plans (kitchen_id, id, version, name, draft, schedule, created_at, updated_at)
+     VALUES (?, '019b76da-a8f2-7000-8003-0000000000ff', 1, 'Week', '{}', ?, NOW(), NOW())`,
+    { replacements: [cook.kitchen_id, JSON.stringify({ settings: { boards: 2 }, tasks })] },
+  )
+  await schedulesFollowed(sequelize)
+  const [week] = await columnOf(database, `SELECT week FROM cooks WHERE id = '${cook.id}'`)
+  expect(parsedJsonOf(week as string)).toEqual([
+    { day: 2, from: 480, until: 630 },
+    { day: 6, from: 480, until: 1440 },
+  ])
+  const [schedule] = await columnOf(database, "SELECT schedule FROM order_plans WHERE name = 'Week'")
+  const kept = parsedJsonOf<{ tasks: object[] }>(schedule as never) as { tasks: { kind: string; cookId: string }[] }
+  expect(kept).toMatchObject({ settings: { boards: 2 }, late: [], days: [] })
+  expect(kept.tasks.map(({ kind, cookId }) => [kind, cookId])).toEqual([
+    ['cut', cook.id],
+    ['cut', null],
+    ['stock', null],
+  ])
+  expect(kept.tasks[0]).not.toHaveProperty('cook')
+})
 
 test('a migration that is cut off at any statement is finished by the next start', async () => {
   const database = await oldDatabase()

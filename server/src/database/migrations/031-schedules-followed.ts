@@ -1,4 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
+import { parsedJsonOf } from '../models/parsed-json.ts'
 import { runSteps } from '../steps.ts'
 
 const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin'
@@ -8,12 +9,12 @@ const MINUTES_OF_A_DAY = 1440
 
 /** A week of hours becomes stretches from eight on, as schedules had assumed them to lie. */
 async function weeksFromHours(database: Sequelize): Promise<void> {
-  const cooks = await database.query<{ kitchenId: string; id: string; hours: string }>(
+  const cooks = await database.query<{ kitchenId: string; id: string; hours: number[] | null }>(
     'SELECT kitchen_id AS kitchenId, id, week_hours AS hours FROM cooks WHERE week_hours IS NOT NULL AND week IS NULL',
     { type: QueryTypes.SELECT },
   )
   for (const { kitchenId, id, hours } of cooks) {
-    const week = (JSON.parse(String(hours)) as number[] | null)?.flatMap((each, at) =>
+    const week = parsedJsonOf(hours)?.flatMap((each, at) =>
       each > 0 ? [{ day: at + 1, from: BEGINS, until: Math.min(MINUTES_OF_A_DAY, BEGINS + each * 60) }] : [],
     )
     if (!week) continue
@@ -35,7 +36,7 @@ interface OldTask {
 /** Tasks say of what kind they are, how far they bring their job, and who does them by id. */
 async function tasksByIds(database: Sequelize): Promise<void> {
   const select = <Row extends object>(words: string) => database.query<Row>(words, { type: QueryTypes.SELECT })
-  const plans = await select<{ kitchenId: string; id: string; schedule: string }>(
+  const plans = await select<{ kitchenId: string; id: string; schedule: { tasks: OldTask[] } | null }>(
     'SELECT kitchen_id AS kitchenId, id, schedule FROM order_plans WHERE schedule IS NOT NULL',
   )
   const cooks = await select<{ kitchenId: string; id: string; name: string }>(
@@ -43,7 +44,7 @@ async function tasksByIds(database: Sequelize): Promise<void> {
   )
   const jobs = await select<{ id: string; units: number }>('SELECT id, units FROM planned_fabrications')
   for (const { kitchenId, id, schedule } of plans) {
-    const kept = JSON.parse(String(schedule)) as { tasks: OldTask[] } | null
+    const kept = parsedJsonOf(schedule)
     if (!kept) continue
     const cookOf = new Map(cooks.flatMap((each) => (each.kitchenId === kitchenId ? [[each.name, each.id]] : [])))
     const kindOf = ({ id: taskId, kind }: OldTask) => kind ?? taskId.split(' ')[1] ?? 'cut'

@@ -97,12 +97,12 @@ function WeekFiles({ cooks }: { cooks: readonly Cook[] }) {
         </Button>
         <input ref={input} type="file" accept=".csv,text/csv" hidden onChange={(event) => void take(event)} />
         <Button variant="outline-dark" onClick={() => input.current?.click()}>
-          Take a week in from CSV
+          Import a week from CSV
         </Button>
       </div>
       {issues.length > 0 ? (
         <div className="refusal" role="alert">
-          <p>Nothing was taken from the file:</p>
+          <p>Nothing was imported:</p>
           <ul>
             {issues.slice(0, 10).map(({ row, column, message }) => (
               <li key={`${row} ${column}`}>
