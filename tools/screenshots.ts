@@ -41,18 +41,18 @@ async function startRack(page: Page): Promise<void> {
     .click()
 }
 
-/** The feast, planned. */
+/** A week that is not decided yet. */
 async function showPlan(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'The feast of the first snow', exact: true }).click()
+  await page.getByRole('link', { name: 'The week after', exact: true }).click()
   await page.getByText('Nothing costs less: proven.').waitFor()
   await page.getByText('Trying what else could be done').waitFor({ state: 'hidden' })
 }
 
-/** The week that was accepted: who does what of it, when. */
+/** The feast: two days, five cooks in a line, twenty birds. */
 async function showSchedule(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'The week', exact: true }).click()
+  await page.getByRole('link', { name: 'The feast of the first snow', exact: true }).click()
   await page.getByRole('link', { name: 'Who does what, when' }).click()
-  await page.getByRole('heading', { name: 'Lists' }).waitFor()
+  await page.getByRole('heading', { name: 'Lists', exact: true }).waitFor()
 }
 
 /** A supplier's list with two rows that are not right. */
@@ -106,7 +106,12 @@ async function shotsOf(url: string): Promise<Shot[]> {
       path: '/logbook',
       act: (page) => page.getByText('was the cheaper way').first().waitFor(),
     },
-    { name: 'settings', path: '/settings' },
+    {
+      name: 'settings',
+      path: '/settings',
+      act: (page) => page.locator('#cooks-week').evaluate((element) => element.scrollIntoView()),
+      isScrolled: true,
+    },
     {
       name: 'verdict-assumptions',
       path: verdict,

@@ -205,6 +205,13 @@ describe('rules', () => {
     expect(schedule.tasks.find(({ id }) => id === 'b')).toMatchObject({ start: 1, end: 4, cook: 'cook 0' })
   })
 
+  test('what somebody began stays theirs, also where they are not there any more', () => {
+    const request = little({ tasks: [{ minutes: 5 }, { minutes: 5 }] })
+    const held = [{ id: 't0', start: 0, cook: 'gone home', unit: 0 }]
+    const { tasks } = planSchedule(request, solve, { held, seconds: 1, patience: 200 })
+    expect(tasks.map(({ cook }) => cook)).toEqual(['gone home', 'cook 0'])
+  })
+
   test('nothing to do is done; it tells how far it is and is broken off', () => {
     expect(planSchedule(little({ tasks: [] }), solve)).toMatchObject({ status: 'proven', tasks: [] })
     let told = 0

@@ -49,7 +49,7 @@ export function planSchedule(
   const isProven = late <= least.late + SAME && clean <= least.clean + SAME && hold <= SAME
   return {
     status: isProven ? 'proven' : 'best-found',
-    ...placesOf(shop, best.placing),
+    ...placesOf(shop, best.placing, held),
     lateMinutes: late,
     cleanMinutes: clean,
     holdMinutes: hold,
@@ -116,13 +116,19 @@ const withoutPlace = ({ request, tasks }: Shop, { starts }: Placing): Schedule['
     return isLate ? [{ task: id, why: 'too-late-after' }] : []
   })
 
-function placesOf({ request, tasks }: Shop, { starts, units, cooks, cleans }: Placing) {
+function placesOf({ request, tasks }: Shop, { starts, units, cooks, cleans }: Placing, held: readonly HeldTask[]) {
   const { stations } = request
   const stationOf = (at: number) => {
     const station = tasks[at]?.station ?? null
     return station === null ? null : { name: stations[station]?.name ?? '', number: (units[at] as number) + 1 }
   }
-  const cookOf = (at: number) => ((cooks[at] as number) < 0 ? null : (request.cooks[cooks[at] as number]?.name ?? null))
+  // Whoever began something did, also where they are not there any more.
+  const heldBy = new Map(held.map(({ id, cook }) => [id, cook]))
+  const cookOf = (at: number) => {
+    const own = heldBy.get(request.tasks[at]?.id ?? '')
+    if (own !== undefined) return own
+    return (cooks[at] as number) < 0 ? null : (request.cooks[cooks[at] as number]?.name ?? null)
+  }
   return {
     tasks: request.tasks.map(({ id, minutes }, at) => {
       const start = starts[at] as number

@@ -1,6 +1,6 @@
 import type { PlacedTask } from '../schedule.ts'
 import type { KeptTask } from './follow.ts'
-import type { WorkPlan } from './work.ts'
+import type { WorkPlan, WorkTask } from './work.ts'
 
 export type OrderedTask = Omit<KeptTask, 'begun' | 'done'>
 
@@ -10,26 +10,9 @@ export type OrderedTask = Omit<KeptTask, 'begun' | 'done'>
  */
 export function placedInOrder(plan: WorkPlan, placed: readonly PlacedTask[]): OrderedTask[] {
   const workOf = new Map(plan.tasks.map((task) => [task.id, task]))
-  const askedOf = new Map(plan.request.tasks.map((task) => [task.id, task]))
-  const isHeld = new Set(plan.held.map(({ id }) => id))
-  const alike = new Map<string, PlacedTask[]>()
-  for (const each of placed) {
-    const [task, asked] = [workOf.get(each.id), askedOf.get(each.id)]
-    if (!task || !asked || task.kind !== 'cut' || task.part !== null || isHeld.has(each.id)) continue
-    // Whichever comes first is laid out with it; loads that were tempered each by itself are not the same.
-    const key = JSON.stringify([task.jobId, task.units, asked.skill, asked.after])
-    alike.set(key, [...(alike.get(key) ?? []), each])
-  }
-  const renamed = new Map<PlacedTask, string>()
-  for (const group of alike.values()) {
-    const ids = group.map(({ id }) => id).sort((a, b) => (workOf.get(a)?.load ?? 0) - (workOf.get(b)?.load ?? 0))
-    const inTime = [...group].sort((a, b) => a.start - b.start || a.id.localeCompare(b.id))
-    inTime.forEach((each, at) => {
-      renamed.set(each, ids[at] as string)
-    })
-  }
+  const idOf = renumbered(plan, placed)
   const ordered = placed.flatMap((each): OrderedTask[] => {
-    const task = workOf.get(renamed.get(each) ?? each.id)
+    const task = workOf.get(idOf.get(each.id) ?? each.id)
     if (!task) return []
     const { start, end, cook, station } = each
     return [{ id: task.id, jobId: task.jobId, kind: task.kind, upTo: task.upTo, start, end, cook, station }]
@@ -37,16 +20,45 @@ export function placedInOrder(plan: WorkPlan, placed: readonly PlacedTask[]): Or
   return ordered.map((each) => (each.kind === 'cut' ? { ...each, upTo: unitsUntil(each, ordered, workOf) } : each))
 }
 
+/** Ids of loads that are alike, by the ids they were placed under: first come, first number. */
+function renumbered(plan: WorkPlan, placed: readonly PlacedTask[]): Map<string, string> {
+  const startOf = new Map(placed.map(({ id, start }) => [id, start]))
+  const askedOf = new Map(plan.request.tasks.map((task) => [task.id, task]))
+  const isHeld = new Set(plan.held.map(({ id }) => id))
+  const loads = new Map<string, WorkTask[]>()
+  for (const task of plan.tasks) {
+    if (task.kind !== 'cut' || !startOf.has(task.id)) continue
+    const key = `${task.jobId} ${task.load}`
+    loads.set(key, [...(loads.get(key) ?? []), task])
+  }
+  const alike = new Map<string, WorkTask[][]>()
+  for (const parts of loads.values()) {
+    const [first] = parts
+    const asked = first && askedOf.get(first.id)
+    if (!first || !asked || parts.some(({ id }) => isHeld.has(id))) continue
+    // Whichever comes first is laid out with it; loads that were tempered each by itself are not the same.
+    const key = JSON.stringify([first.jobId, first.units, asked.skill, asked.after, parts.length])
+    alike.set(key, [...(alike.get(key) ?? []), parts])
+  }
+  const idOf = new Map<string, string>()
+  const begins = ([first]: readonly WorkTask[]) => startOf.get(first?.id ?? '') ?? 0
+  for (const group of alike.values()) {
+    const inTime = [...group].sort((a, b) => begins(a) - begins(b) || (a[0]?.load ?? 0) - (b[0]?.load ?? 0))
+    inTime.forEach((parts, at) => {
+      parts.forEach(({ id }, part) => {
+        idOf.set(id, group[at]?.[part]?.id ?? id)
+      })
+    })
+  }
+  return idOf
+}
+
 /** Units of the job whose last part is over by the end of a task. */
-function unitsUntil(
-  own: OrderedTask,
-  tasks: readonly OrderedTask[],
-  workOf: ReadonlyMap<string, WorkPlan['tasks'][number]>,
-) {
+function unitsUntil(own: OrderedTask, tasks: readonly OrderedTask[], workOf: ReadonlyMap<string, WorkTask>): number {
+  const part = workOf.get(own.id)?.part?.number ?? null
   return tasks.reduce((sum, other) => {
     const task = workOf.get(other.id)
     if (!task || other.kind !== 'cut' || other.jobId !== own.jobId) return sum
-    const part = workOf.get(own.id)?.part?.number ?? null
     const isSamePart = (task.part?.number ?? null) === part
     const isBefore = other.end < own.end || (other.end === own.end && other.id <= own.id)
     return isSamePart && isBefore ? sum + task.units : sum

@@ -222,6 +222,21 @@ test('loads that are alike come in the order of their numbers, and say how far t
   ])
 })
 
+test('a load of a line keeps its parts together when it is numbered anew', () => {
+  const cooks = ['A', 'B'].map((id) => cook(id, WEEK))
+  const asked = plan([job({ units: 6, minutes: 70, work: { ...work(false, false), line: 2 } })], { cooks })
+  const starts = { 'cut 1 1': 60, 'cut 1 2': 90, 'cut 2 1': 0, 'cut 2 2': 30 }
+  const placed = Object.entries(starts).map(
+    ([id, start]): PlacedTask => ({
+      ...{ id: `duck ${id}`, start, end: start + 15, cook: id.endsWith('1') ? 'A' : 'B', station: null },
+    }),
+  )
+  const ordered = Object.fromEntries(placedInOrder(asked, placed).map((each) => [each.id, each]))
+  expect(ordered['duck cut 1 1']).toMatchObject({ start: 0, cook: 'A', upTo: 3 })
+  expect(ordered['duck cut 1 2']).toMatchObject({ start: 30, cook: 'B', upTo: 3 })
+  expect(ordered['duck cut 2 2']).toMatchObject({ start: 90, upTo: 6 })
+})
+
 describe('the schedule follows the bench', () => {
   const kept = (id: string, start: number, end: number, changes: Partial<KeptTask> = {}): KeptTask => ({
     ...{ id, start, end, jobId: 'duck', kind: 'cut', upTo: null, begun: null, done: null },

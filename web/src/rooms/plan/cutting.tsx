@@ -37,7 +37,9 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
                   <th scope="col" className="number">
                     Minutes
                   </th>
-                  <th />
+                  <th scope="col">
+                    <span className="visually-hidden">What can be done</span>
+                  </th>
                 </tr>
               </thead>
               <tbody>

@@ -39,7 +39,9 @@ export function DemandTable({ draft, goods, change }: DemandTableProps) {
                   {dayWords(day)}
                 </th>
               ))}
-              <th />
+              <th scope="col">
+                <span className="visually-hidden">What can be done</span>
+              </th>
             </tr>
           </thead>
           <tbody>

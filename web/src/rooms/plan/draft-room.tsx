@@ -55,6 +55,7 @@ function Heading({ state, planId }: { state: DraftState; planId: string }) {
           {saving === 'kept' ? 'kept' : saving === 'failed' ? 'not kept' : 'keeping …'}
         </span>
       </p>
+      <h1 className="visually-hidden">{name}</h1>
       <div className={`${css.heading} no-print`}>
         <Form.Group controlId="plan-name">
           <Form.Label>Plan</Form.Label>

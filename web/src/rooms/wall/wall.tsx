@@ -33,10 +33,10 @@ export function Component() {
   const alone = tasks.filter(({ cookId, state }) => cookId === null && state === 'running')
   return (
     <div className={`room ${css.wall}`}>
-      <p className={css.clock}>
+      <h1 className={css.clock}>
         {dayWords(day)} <strong>{clockWords(minute)}</strong>
         {schedule.isError ? <span className={css.stale}> not connected: as it was last</span> : null}
-      </p>
+      </h1>
       {busy.length === 0 ? (
         <Empty title="Nothing is scheduled for today">
           <p>Accept a plan and make its schedule: here stands who does what.</p>

@@ -43,7 +43,9 @@ export function BeforeAndAfter({
       <Table className="list-table">
         <thead>
           <tr>
-            <th />
+            <th scope="col">
+              <span className="visually-hidden">Figure</span>
+            </th>
             <th scope="col" className="number">
               before
             </th>

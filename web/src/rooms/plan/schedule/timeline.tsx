@@ -15,6 +15,7 @@ import {
   MINUTES_OF_A_DAY,
   type PlannedJob,
   type ScheduleFault,
+  taskWords,
   type WorkPlan,
 } from '@fleam/core'
 import { type KeyboardEvent, useRef, useState } from 'react'
@@ -246,6 +247,7 @@ function Bar({
     >
       {of?.isAssumed ? '≈ ' : ''}
       {job?.name ?? task.id}
+      {of && job ? <span>{taskWords(of, job)}</span> : null}
     </button>
   )
 }

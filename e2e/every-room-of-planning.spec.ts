@@ -1,0 +1,21 @@
+import type { PlanRow } from '@fleam/contract'
+import type { APIRequestContext } from '@playwright/test'
+import { checkRooms } from './check-rooms.ts'
+import { larchHalt } from './kitchen.ts'
+
+async function planOf(request: APIRequestContext, name: string): Promise<string | undefined> {
+  const { id } = await larchHalt(request)
+  const rows: PlanRow[] = await (await request.get(`/api/kitchens/${id}/plans`)).json()
+  return rows.find((row) => row.name === name)?.id
+}
+
+checkRooms(
+  [
+    ['Plan', () => '/plan'],
+    ['a plan, deciding', async (request) => `/plan/${await planOf(request, 'The week after')}`],
+    ['a plan, accepted', async (request) => `/plan/${await planOf(request, 'The week')}`],
+    ['When', async (request) => `/plan/${await planOf(request, 'The week')}/schedule`],
+    ['The wall', () => '/wall'],
+  ],
+  ['light', 'dark'],
+)
