@@ -104,7 +104,8 @@ function Heading({ state, plan }: { state: ScheduleRoomState; plan: ScheduleRoom
   return (
     <>
       <p className="no-print">
-        <Link to="/plan">All plans</Link> · <Link to={`/plan/${plan.id}`}>{plan.name}</Link>
+        <Link to="/plan">All plans</Link> · <Link to={`/plan/${plan.id}`}>{plan.name}</Link> ·{' '}
+        <Link to="/wall">Today on the wall</Link>
       </p>
       <div className="room-heading">
         <h1>When</h1>

@@ -1,5 +1,5 @@
 import type { StylesWork } from '@fleam/contract'
-import { type PlannedJob, type StyleWork, thawHours } from '@fleam/core'
+import { DEFAULT_COLD_LIMITS, type PlannedJob, type StyleWork, thawHours } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { useUpdateStyleWork } from '../../../data/schedule-queries.ts'
 import { FoldedPart, useOpenParts } from '../../../parts/folded.tsx'
@@ -71,6 +71,27 @@ function saidOf({ work }: PlannedJob): string {
   return passes.filter((each) => each !== '').join(', ')
 }
 
+/** What can make somebody ill, where it is said. */
+function WorkCautions({ work }: { work: StyleWork }) {
+  const { boardMinutes, outMinutes } = DEFAULT_COLD_LIMITS
+  const isWarm = work.temperHours * 60 + boardMinutes > outMinutes
+  const isNotCooled = work.confitHours > 0 && work.chillHours === 0
+  return (
+    <>
+      {isWarm ? (
+        <p className="refusal" role="alert">
+          More than two hours out of the cold in all, with the board: shorter, or as your own approved plan has it.
+        </p>
+      ) : null}
+      {isNotCooled ? (
+        <p className="refusal" role="alert">
+          Out of hot fat it has to be cooled before it is packed: to 21 °C within two hours, to 5 °C within six in all.
+        </p>
+      ) : null}
+    </>
+  )
+}
+
 function WorkFields({
   job,
   isSaid,
@@ -119,6 +140,7 @@ function WorkFields({
           if (isValid && carriers !== null && Number.isInteger(carriers)) onChange({ ...work, carriers })
         }}
       />
+      <WorkCautions work={work} />
       {isSaid ? null : <p className="form-text">Assumed: nobody has said more of this style.</p>}
     </div>
   )

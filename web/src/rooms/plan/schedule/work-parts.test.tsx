@@ -29,6 +29,22 @@ test('what a style takes beside the board is said once, and kept with it', async
   ])
 })
 
+test('what can make somebody ill is said where it is typed', () => {
+  localStorage.setItem('fleam.open-parts.schedule', 's')
+  const shown = (work: Partial<PlannedJob['work']>) => {
+    const { unmount } = renderPart(
+      <StyleWorks jobs={[{ ...job, work: { ...job.work, ...work } }]} works={[]} planId="p" />,
+    )
+    const said = screen.queryAllByRole('alert').map(({ textContent }) => textContent?.split(':')[0])
+    unmount()
+    return said
+  }
+  expect(shown({ temperHours: 1.5 })).toEqual([])
+  expect(shown({ temperHours: 2 })).toEqual(['More than two hours out of the cold in all, with the board'])
+  expect(shown({ confitHours: 3 })).toEqual(['Out of hot fat it has to be cooled before it is packed'])
+  expect(shown({ confitHours: 3, chillHours: 2 })).toEqual([])
+})
+
 const accepted = {
   expected: [
     { id: 'line', name: 'Turkey', packs: 20, day: '2026-12-03', arrived: null, lots: [] },
