@@ -142,6 +142,8 @@ export const logbookRecord = z.object({
   minutesPerUnit: maybeFigure,
   money: recordMoney,
   beam,
+  /** What its plan had for it, in all; null where nobody planned it. */
+  planned: z.object({ planId: id, plan: name, units: z.number().int(), minutes: figure }).nullable(),
 })
 export type LogbookRecord = z.infer<typeof logbookRecord>
 

@@ -50,9 +50,18 @@ const EXACT = {
 
 type RecordRow = Omit<
   LogbookRecord,
-  'money' | 'isCounted' | 'item' | 'style' | 'cook' | 'supplier' | keyof typeof EXACT
-> & { isCounted: number } & Record<NamedKind, string> &
+  'money' | 'planned' | 'isCounted' | 'item' | 'style' | 'cook' | 'supplier' | keyof typeof EXACT
+> & { isCounted: number } & PlannedRow &
+  Record<NamedKind, string> &
   Record<keyof typeof EXACT, string | null>
+
+/** What its plan had for a record: all of it, or nothing. */
+interface PlannedRow {
+  planId: string | null
+  plan: string | null
+  plannedUnits: number | null
+  plannedMinutes: string | null
+}
 
 /** Ids of the records that filters let through, newest first; one more than `most` where there are more. */
 export async function idsOf(scope: Scope, query: LogbookExportQuery, most: number): Promise<string[]> {
@@ -129,6 +138,8 @@ async function wholeRecords(scope: Scope, ids: readonly string[], names: Names):
        fabrications.supplier_id AS supplierId, fabrications.lot_id AS lotId, fabrications.lot AS lot,
        fabrications.currency AS currency, fabrications.left_out AS leftOut, figures.is_counted AS isCounted,
        figures.balance AS balance, figures.causes AS causes, figures.units AS units, beams.beam AS beam,
+       planned.plan_id AS planId, plans.name AS plan, planned.units AS plannedUnits,
+       ${toLastDigit('planned.minutes')} AS plannedMinutes,
        ${Object.entries(EXACT)
          .map(([name, column]) => `${toLastDigit(`figures.${column}`)} AS ${name}`)
          .join(', ')}
@@ -136,6 +147,9 @@ async function wholeRecords(scope: Scope, ids: readonly string[], names: Names):
      JOIN fabrications ON fabrications.kitchen_id = figures.kitchen_id AND fabrications.id = figures.fabrication_id
      JOIN fabrication_beams AS beams
        ON beams.kitchen_id = figures.kitchen_id AND beams.fabrication_id = figures.fabrication_id
+     LEFT JOIN planned_fabrications AS planned
+       ON planned.kitchen_id = figures.kitchen_id AND planned.fabrication_id = figures.fabrication_id
+     LEFT JOIN order_plans AS plans ON plans.kitchen_id = planned.kitchen_id AND plans.id = planned.plan_id
      WHERE figures.kitchen_id = :kitchenId AND figures.fabrication_id IN (:ids)`,
     { type: QueryTypes.SELECT, replacements: { kitchenId: scope.kitchen.id, ids }, ...within(scope) },
   )
@@ -166,7 +180,10 @@ async function whereFound(scope: Scope, query: LogbookExportQuery): Promise<Wher
   return { sql: [where.sql, ...conditions].join(' '), values }
 }
 
-function recordOfRow({ isCounted, ...row }: RecordRow, names: Names): LogbookRecord {
+function recordOfRow(
+  { isCounted, planId, plan, plannedUnits, plannedMinutes, ...row }: RecordRow,
+  names: Names,
+): LogbookRecord {
   const exact = (name: keyof typeof EXACT) => Number(row[name])
   const maybe = (name: keyof typeof EXACT) => (row[name] === null ? null : exact(name))
   const { spent, saved, givenAway, waste, unused, demoted, unaccounted, ...record } = row
@@ -178,6 +195,10 @@ function recordOfRow({ isCounted, ...row }: RecordRow, names: Names): LogbookRec
     supplier: nameOf(names, 'supplier', row.supplier),
     isCounted: Boolean(isCounted),
     beam: parsedJsonOf(row.beam),
+    planned:
+      planId === null || plan === null
+        ? null
+        : { planId, plan, units: Number(plannedUnits), minutes: Number(plannedMinutes) },
     ap: exact('ap'),
     portionYield: exact('portionYield'),
     utilisation: exact('utilisation'),

@@ -1,13 +1,16 @@
-import type {
-  DaySchedule,
-  ExpectedLine,
-  Item,
-  Kitchen,
-  Plan,
-  PlannedFabrication,
-  PlanRow,
-  Product,
-  StylesWork,
+import {
+  type DaySchedule,
+  type ExpectedLine,
+  editOf,
+  type FabricationState,
+  type Item,
+  type Kitchen,
+  type LogbookPage,
+  type Plan,
+  type PlannedFabrication,
+  type PlanRow,
+  type Product,
+  type StylesWork,
 } from '@fleam/contract'
 import { addDays, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core'
 import { v7 as newId } from 'uuid'
@@ -209,6 +212,13 @@ test('accepted, its orders are expected and its work is planned; once something 
   const edited = await send(test_, 'PUT', path(`/planned/${planned?.id}`), { cookId: null, isDropped: true })
   expect([edited.status, edited.body.issues[0].message]).toEqual([400, 'has begun'])
   expect((await send(test_, 'DELETE', path(`/plans/${plan.id}`))).body.issues[0].path).toBe('id')
+
+  // Finished, the logbook has what was planned beside it.
+  const { record } = (await send(test_, 'GET', path(`/fabrications/${start.id}`))).body as FabricationState
+  const closed = await send(test_, 'PUT', path(`/fabrications/${start.id}`), editOf(record, { status: 'closed' }))
+  expect(closed.status).toBe(200)
+  const { rows } = (await send(test_, 'GET', path(`/logbook/records?counted=all&id=${start.id}`))).body as LogbookPage
+  expect(rows[0]?.planned).toEqual({ planId: plan.id, plan: plan.name, units: 6, minutes: planned?.minutes })
 })
 
 test('a schedule is kept with its plan: who begins what when is said of what is planned', async () => {

@@ -53,6 +53,7 @@ const record = (id: string, changes: Partial<LogbookRecord> = {}): LogbookRecord
   savingPerPortion: 0.4,
   minutesPerUnit: 9,
   money,
+  planned: null,
   beam: keptBeam(twinBeam(appraise(sixChickens()))),
   ...changes,
 })

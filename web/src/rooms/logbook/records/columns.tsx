@@ -103,6 +103,28 @@ export function columnsFor(format: Format): DataColumn<LogbookRecord>[] {
           </MaybeOpened>
         ),
     },
+    {
+      id: 'plan',
+      header: 'Plan',
+      isHiddenAtFirst: true,
+      value: (row) => row.planned?.plan ?? null,
+      cell: (row) => (row.planned ? <Link to={`/plan/${row.planned.planId}`}>{row.planned.plan}</Link> : '–'),
+    },
+    {
+      id: 'plannedMinutes',
+      header: 'Minutes a unit, planned',
+      isNumber: true,
+      isHiddenAtFirst: true,
+      value: (row) => (row.planned ? row.planned.minutes / row.planned.units : null),
+      cell: (row) =>
+        row.planned ? (
+          <MaybeOpened explanation={explainRecordMinutes(row.planned.minutes / row.planned.units, row.planned.units)}>
+            {format.number(row.planned.minutes / row.planned.units, 1)}
+          </MaybeOpened>
+        ) : (
+          '–'
+        ),
+    },
     { id: 'causes', header: 'Causes named', isNumber: true, isHiddenAtFirst: true, value: (row) => row.causes },
     {
       id: 'counts',
