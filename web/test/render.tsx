@@ -49,6 +49,16 @@ export function renderPart(part: ReactNode, { kitchen = LARCH_HALT, document, pa
   )
 }
 
+/** Everything that a clock does but telling the time. */
+const RUNNING = [
+  ...(['hrtime', 'nextTick', 'performance', 'queueMicrotask', 'requestAnimationFrame'] as const),
+  ...(['cancelAnimationFrame', 'requestIdleCallback', 'cancelIdleCallback', 'setImmediate'] as const),
+  ...(['clearImmediate', 'setInterval', 'clearInterval', 'setTimeout', 'clearTimeout'] as const),
+]
+
+/** From here on it is this time, until `jest.useRealTimers()`; timers run as ever. */
+export const setClock = (instant: string) => jest.useFakeTimers({ now: new Date(instant), doNotFake: RUNNING })
+
 /** Touches something and waits for what opens. */
 export const touch = (element: HTMLElement) =>
   act(async () => {

@@ -8,16 +8,22 @@ export type OrderedTask = Omit<KeptTask, 'begun' | 'done'>
  * Tasks as they were placed, to be kept: loads of a job that are alike come in the order of their numbers, because it makes
  * no difference which is which, and each says how many units are cut when it ends. What is held keeps its number.
  */
-export function placedInOrder(plan: WorkPlan, placed: readonly PlacedTask[]): OrderedTask[] {
+export const placedInOrder = (plan: WorkPlan, placed: readonly PlacedTask[]): OrderedTask[] =>
+  asKept(plan, placed, renumbered(plan, placed))
+
+/** The same where a hand moved one: each keeps its number, or another bar would be under the finger. */
+export const placedAsTheyAre = (plan: WorkPlan, placed: readonly PlacedTask[]): OrderedTask[] =>
+  asKept(plan, placed, new Map())
+
+function asKept(plan: WorkPlan, placed: readonly PlacedTask[], idOf: ReadonlyMap<string, string>): OrderedTask[] {
   const workOf = new Map(plan.tasks.map((task) => [task.id, task]))
-  const idOf = renumbered(plan, placed)
-  const ordered = placed.flatMap((each): OrderedTask[] => {
+  const kept = placed.flatMap((each): OrderedTask[] => {
     const task = workOf.get(idOf.get(each.id) ?? each.id)
     if (!task) return []
     const { start, end, cook, station } = each
     return [{ id: task.id, jobId: task.jobId, kind: task.kind, upTo: task.upTo, start, end, cook, station }]
   })
-  return ordered.map((each) => (each.kind === 'cut' ? { ...each, upTo: unitsUntil(each, ordered, workOf) } : each))
+  return kept.map((each) => (each.kind === 'cut' ? { ...each, upTo: unitsUntil(each, kept, workOf) } : each))
 }
 
 /** Ids of loads that are alike, by the ids they were placed under: first come, first number. */

@@ -8,6 +8,7 @@ import {
   type KeptTask,
   MINUTES_OF_A_DAY,
   type PlannedJob,
+  placedAsTheyAre,
   placedInOrder,
   scheduleFaults,
   USUAL_WORK,
@@ -219,6 +220,13 @@ test('loads that are alike come in the order of their numbers, and say how far t
     ['duck cut 3', 70, 9],
     ['duck cut 1', 0, 3],
     ['duck pack 1', 200, null],
+  ])
+  // Moved by hand each keeps its number.
+  expect(placedAsTheyAre(asked, placed).map(({ id, upTo }) => [id, upTo])).toEqual([
+    ['duck cut 1', 6],
+    ['duck cut 2', 9],
+    ['duck cut 3', 3],
+    ['duck pack 1', null],
   ])
 })
 

@@ -1,6 +1,6 @@
 import type { DayTask } from '@fleam/contract'
 import { screen, within } from '@testing-library/react'
-import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, setClock } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import { Component as Wall } from './wall.tsx'
 
@@ -27,7 +27,7 @@ async function wall(tasks: DayTask[]) {
 
 beforeEach(() => {
   // A quarter past ten by the kitchen's clock.
-  jest.useFakeTimers({ now: new Date('2026-12-03T09:15:00Z'), doNotFake: ['setTimeout', 'setImmediate', 'nextTick'] })
+  setClock('2026-12-03T09:15:00Z')
 })
 afterEach(() => jest.useRealTimers())
 

@@ -67,7 +67,7 @@ function CookRow({ cook, tasks, minute }: { cook: Cook; tasks: readonly DayTask[
       <p className={css.current}>
         {current ? `${current.what}, until ${clockWords(current.end)}` : next.length > 0 ? 'free' : 'done for today'}
       </p>
-      <p className={isLate ? css.lateNext : css.next}>
+      <p className={isLate ? css.lateNext : ''}>
         {first ? `${isLate ? 'should have begun at' : 'next at'} ${clockWords(first.start)}: ${first.what}` : ''}
       </p>
       <div className={css.lane} aria-hidden>

@@ -3,7 +3,7 @@ import { addDays, faultWords } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
-import { dayWords } from '../../../parts/dates.ts'
+import { clockWords, dayWords } from '../../../parts/dates.ts'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { BeforeAndAfter } from './before-and-after.tsx'
@@ -74,12 +74,15 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       ) : null}
       <Away state={state} cooks={props.cooks} />
       <WhoIsOn
-        {...{ cooks: props.cooks, from, days, settings: state.settings, said: state.daysSaid }}
-        onChange={state.changeDays}
+        {...{ cooks: props.cooks, from, days, settings: state.schedule.settings, said: state.schedule.days }}
+        onChange={(own) => state.change({ days: own })}
       />
-      <LateDeliveries {...{ accepted: props.accepted, from, days, late: state.late }} onChange={state.changeLate} />
+      <LateDeliveries
+        {...{ accepted: props.accepted, from, days, late: state.schedule.late }}
+        onChange={(late) => state.change({ late })}
+      />
       <StyleWorks jobs={jobs} works={props.works} planId={props.plan.id} />
-      <SettingsFields settings={state.settings} onChange={state.changeSettings} />
+      <SettingsFields settings={state.schedule.settings} onChange={(settings) => state.change({ settings })} />
       {shown.length > 0 ? (
         <>
           <Lists {...{ planId: props.plan.id, from, work, jobs, placed: shown, nameOf, cookName: state.cookName }} />
@@ -168,15 +171,20 @@ function CannotBeDone({ state: { impossible, nameOf, scheduleOthers } }: { state
   )
 }
 
-/** Rules that tasks break where they stand. */
-function Faults({ state: { faults, nameOf } }: { state: ScheduleRoomState }) {
-  if (faults.length === 0) return null
+/** Rules that tasks break where they stand, and what should have begun: replanning the rest mends both. */
+function Faults({ state: { faults, overdue, nameOf } }: { state: ScheduleRoomState }) {
+  if (faults.length === 0 && overdue.length === 0) return null
   return (
     <section aria-labelledby="faults" className="no-print">
       <h2 id="faults">What does not fit</h2>
       <ul>
         {faults.map((fault) => (
           <li key={`${fault.task} ${fault.rule} ${fault.with}`}>{faultWords(fault, nameOf)}</li>
+        ))}
+        {overdue.map(({ id, start }) => (
+          <li key={id}>
+            {nameOf(id)} should have begun at {clockWords(start)}.
+          </li>
         ))}
       </ul>
     </section>

@@ -1,12 +1,16 @@
 import { type KeptSchedule, type Plan, workCooks } from '@fleam/contract'
 import { minutesSince, type PlacedTask, type Schedule, USUAL_WORK } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
-import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
+import { answered, LARCH_HALT, renderPart, setClock, touch } from '../../../../test/render.tsx'
 import { answerWith } from '../../../../test/server.ts'
 import { clockWords } from '../../../parts/dates.ts'
 import type { ScheduleAsked, ScheduleTold } from '../../../workers/plan-protocol.ts'
 import { moved } from './moved.ts'
 import { ScheduleRoom } from './schedule-room.tsx'
+
+// The plan's first day is the next one.
+beforeEach(() => setClock('2026-12-01T09:00:00Z'))
+afterEach(() => jest.useRealTimers())
 
 let asked: ScheduleAsked | null = null
 let hear: (told: ScheduleTold) => void = () => {}
@@ -216,6 +220,14 @@ test('what is on the board lies where it really is, and what a hand tells is tol
   await answered()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ taskId: 'p1 pack 1', begunAt: null })
   expect(screen.getByRole('region', { name: 'What does not fit' }).textContent).toContain('begins before the end of')
+})
+
+test('what should have begun is told, once it has waited for some minutes', async () => {
+  setClock('2026-12-03T07:20:00Z')
+  await room(kept)
+  const told = screen.getByRole('region', { name: 'What does not fit' }).textContent
+  expect(told).toContain('Duck: breasts, 2 birds should have begun at 8:00.')
+  expect(told).not.toContain('pack and label should')
 })
 
 test('what cannot be done is told by its task', async () => {

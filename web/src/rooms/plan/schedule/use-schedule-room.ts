@@ -1,131 +1,62 @@
+import type { KeptSchedule } from '@fleam/contract'
 import {
-  type Cook,
-  type Item,
-  type KeptSchedule,
-  keptTasks,
-  type Plan,
-  planJobs,
-  type StylesWork,
-  workCooks,
-} from '@fleam/contract'
-import {
-  followTasks,
-  minutesSince,
+  type OrderedTask,
   type PlacedTask,
-  placedAsBegun,
+  placedAsTheyAre,
   placedInOrder,
   type Schedule,
   scheduleFaults,
   taskNames,
-  withBegun,
-  workPlan,
 } from '@fleam/core'
-import { useEffect, useMemo, useRef, useState } from 'react'
-import { useKitchen } from '../../../data/kitchen-context.ts'
-import { useNow } from '../../../parts/use-now.ts'
+import { useEffect, useRef, useState } from 'react'
 import { type Lane, moved } from './moved.ts'
 import { useKeptSchedule } from './use-kept-schedule.ts'
 import { useScheduleRun } from './use-schedule-run.ts'
+import { useWork, type WorkProps } from './use-work.ts'
 
-export interface ScheduleRoomProps {
-  plan: Plan
-  accepted: NonNullable<Plan['accepted']>
-  items: readonly Item[]
-  cooks: readonly Cook[]
-  works: StylesWork
-}
+/** Nobody is late for so little. */
+const GRACE_MINUTES = 5
+
+export type ScheduleRoomProps = WorkProps
 
 /** What stands in the room of a schedule, and what can be done there. */
-export function useScheduleRoom({ plan, accepted, items, cooks, works }: ScheduleRoomProps) {
-  const { timeZone } = useKitchen()
-  const { from, days } = accepted.draft
-  const kept = useKeptSchedule(plan)
-  const { settings, tasks: placed } = kept.schedule
+export function useScheduleRoom(props: ScheduleRoomProps) {
+  const { plan, accepted, cooks } = props
+  const { schedule, change, error, retry } = useKeptSchedule(plan)
   const [away, setAway] = useState<readonly string[]>([])
+  const [leftOut, setLeftOut] = useState<readonly string[]>([])
+  const { now, all, jobs, work, followed, workOf } = useWork(props, { schedule, away, leftOut })
   const [offered, setOffered] = useState<Schedule | null>(null)
   const [impossible, setImpossible] = useState<Schedule['impossible']>([])
-  const [leftOut, setLeftOut] = useState<readonly string[]>([])
   const run = useScheduleRun()
-  const { schedule } = kept
-  const all = useMemo(
-    () => planJobs(accepted, { items, works, schedule, timeZone }),
-    [accepted, items, works, schedule, timeZone],
-  )
-  const jobs = useMemo(() => all.filter(({ id }) => !leftOut.includes(id)), [all, leftOut])
-  const now = minutesSince(from, timeZone, useNow())
-  /** The work of some jobs, with what has begun where it is, and the tasks as the bench and the hands have brought them. */
-  const workOf = (some: typeof jobs, earliest: number) => {
-    const planned = workPlan(some, {
-      from,
-      days,
-      cooks: workCooks(cooks, { away, days: schedule.days }),
-      settings,
-      now: earliest,
-    })
-    const known = keptTasks(schedule, { told: plan.told, from, timeZone })
-    const isPlaced = new Set(known.map(({ jobId }) => jobId))
-    const begun = placedAsBegun(
-      planned,
-      some.filter(({ id }) => !isPlaced.has(id)),
-    )
-    const progressOf = (jobId: string) => some.find(({ id }) => id === jobId)?.progress ?? null
-    const followed = followTasks([...known, ...begun], progressOf, now)
-    return { work: withBegun(planned, followed), followed }
-  }
-  // biome-ignore lint/correctness/useExhaustiveDependencies: worked out anew when what it is made of changes, and each minute.
-  const { work, followed } = useMemo(
-    () => workOf(jobs, 0),
-    [jobs, from, days, cooks, away, schedule, plan.told, timeZone, now],
-  )
   const taskOf = new Map(work.tasks.map((task) => [task.id, task]))
   const nameOf = taskNames(work, jobs)
-  const cookName = (id: string | null) => cooks.find((cook) => cook.id === id)?.name ?? ''
   const shown = followed.filter(({ id }) => taskOf.has(id))
-  const keep = (tasks: readonly PlacedTask[]) =>
-    kept.change({
-      tasks: placedInOrder(work, tasks).map(({ cook, ...task }) => ({ ...task, cookId: cook, what: nameOf(task.id) })),
-    })
+  const keep = (tasks: readonly OrderedTask[]) =>
+    change({ tasks: tasks.map(({ cook, ...task }) => ({ ...task, cookId: cook, what: nameOf(task.id) })) })
   /** Makes it: all of it, or what has not begun from now on, beside what stands. */
   const make = (isRest: boolean, without: readonly string[] = []) => {
-    const asked = workOf(
-      jobs.filter(({ id }) => !without.includes(id)),
-      isRest ? Math.max(0, now) : 0,
-    ).work
+    const asked = jobs.filter(({ id }) => !without.includes(id))
     setImpossible([])
-    run.make({ ...asked, part: isRest ? 'rest' : 'all' }, (schedule) => {
-      if (schedule.status === 'impossible') setImpossible(schedule.impossible)
-      else if (isRest && shown.length > 0) setOffered(schedule)
-      else keep(schedule.tasks)
+    run.make({ ...workOf(asked, isRest ? Math.max(0, now) : 0).work, part: isRest ? 'rest' : 'all' }, (made) => {
+      if (made.status === 'impossible') setImpossible(made.impossible)
+      else if (isRest && shown.length > 0) setOffered(made)
+      else keep(placedInOrder(work, made.tasks))
     })
   }
-  const isFirst = useRef(true)
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a plan that nobody scheduled is, once, when it is looked at.
-  useEffect(() => {
-    if (isFirst.current && plan.schedule === null && work.tasks.length > 0) make(false)
-    isFirst.current = false
-  }, [])
+  useFirst(() => {
+    if (plan.schedule === null && work.tasks.length > 0) make(false)
+  })
   return {
-    ...{
-      from,
-      days,
-      settings,
-      away,
-      setAway,
-      offered,
-      impossible,
-      run,
-      jobs,
-      now,
-      work,
-      nameOf,
-      cookName,
-      shown,
-      make,
-    },
-    hasAny: placed.length > 0,
+    ...{ schedule, away, setAway, offered, impossible, run, jobs, now, work, nameOf, shown, make },
+    ...{ from: accepted.draft.from, days: accepted.draft.days, error, retry, change },
+    cookName: (id: string | null) => cooks.find((cook) => cook.id === id)?.name ?? '',
+    hasAny: schedule.tasks.length > 0,
     /** Something was planned or changed since it was made. */
     isMissing: shown.length < work.tasks.length,
     faults: scheduleFaults(work.request, shown, work.held),
+    /** What should have begun by now: it waits, and everything behind it too. */
+    overdue: shown.filter(({ state, start }) => state === 'waiting' && start < now - GRACE_MINUTES),
     leftOut: all.filter(({ id }) => leftOut.includes(id)),
     takeIn: () => setLeftOut([]),
     /** What cannot be done is left out, and said; everything else gets its time. */
@@ -135,32 +66,29 @@ export function useScheduleRoom({ plan, accepted, items, cooks, works }: Schedul
       make(false, without)
     },
     move: (id: string, by: { minutes: number; lane?: Lane | undefined }) =>
-      keep(
-        moved(
-          shown.map((task) => placedOf(task, schedule)),
-          id,
-          by,
-        ),
-      ),
-    take: (schedule: Schedule) => {
-      keep(schedule.tasks)
+      keep(placedAsTheyAre(work, moved(placesOf(shown, schedule), id, by))),
+    take: (made: Schedule) => {
+      keep(placedInOrder(work, made.tasks))
       setOffered(null)
     },
     leave: () => setOffered(null),
-    /** Says when a delivery really comes; as it was ordered where nothing is said. */
-    late: schedule.late,
-    changeDays: (own: typeof schedule.days) => kept.change({ days: own }),
-    daysSaid: schedule.days,
-    changeLate: (late: typeof schedule.late) => kept.change({ late }),
-    changeSettings: (next: typeof settings) => kept.change({ settings: next }),
-    error: kept.error,
-    retry: kept.retry,
   }
 }
-/** Where a task was placed, not where it was brought: that is kept. */
-function placedOf(task: PlacedTask, { tasks }: KeptSchedule): PlacedTask {
-  const kept = tasks.find(({ id }) => id === task.id)
-  return kept ? { ...task, start: kept.start, end: kept.end, cook: kept.cookId, station: kept.station } : task
+export type ScheduleRoomState = ReturnType<typeof useScheduleRoom>
+
+/** Does something once, as the room is opened. */
+function useFirst(act: () => void): void {
+  const isFirst = useRef(true)
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, whatever it would do later.
+  useEffect(() => {
+    if (isFirst.current) act()
+    isFirst.current = false
+  }, [])
 }
 
-export type ScheduleRoomState = ReturnType<typeof useScheduleRoom>
+/** Where tasks were placed, not where they were brought: that is kept. */
+const placesOf = (tasks: readonly PlacedTask[], { tasks: known }: KeptSchedule): PlacedTask[] =>
+  tasks.map((task) => {
+    const kept = known.find(({ id }) => id === task.id)
+    return kept ? { ...task, start: kept.start, end: kept.end, cook: kept.cookId, station: kept.station } : task
+  })
