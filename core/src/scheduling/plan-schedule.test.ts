@@ -39,6 +39,33 @@ test('minutes that are no whole ones do not keep it looking for ever', () => {
   expect(brokenScheduleRules(request, schedule)).toEqual([])
 })
 
+test('many chains that must follow at once, each part by its own cook, are found', () => {
+  const [chains, parts] = [15, 4]
+  const request = read({
+    horizon: 480,
+    cooks: Array.from({ length: parts }, (_, at) => ({ name: `c${at}`, skills: [`part ${at}`], shifts: [[0, 480]] })),
+    stations: [{ name: 'board', count: parts }],
+    species: { order: ['poultry'], cleanDown: 10, against: 20 },
+    tasks: Array.from({ length: chains * parts }, (_, place) => {
+      const [chain, part] = [Math.floor(place / parts), place % parts]
+      return {
+        ...{
+          id: `${chain} ${part}`,
+          job: 'birds',
+          minutes: place === 0 ? 16 : 6,
+          needs: 'cook',
+          skill: `part ${part}`,
+        },
+        ...{ station: 'board', species: 'poultry' },
+        after: part === 0 ? [] : [{ task: `${chain} ${part - 1}`, lag: 0, within: 1 }],
+      }
+    }),
+  })
+  const schedule = planSchedule(request, solve, { seconds: 2, patience: 300 })
+  expect(schedule.impossible).toEqual([])
+  expect(brokenScheduleRules(request, schedule)).toEqual([])
+})
+
 interface Little {
   tasks: readonly Partial<ScheduleTask>[]
   cooks?: number

@@ -82,7 +82,7 @@ function addLoads(job: PlannedJob, options: WorkOptions, { add, before, notBefor
   const { perLoad, loads } = batchLoads({
     units: job.units,
     minutesPerUnit: each,
-    // Where trays are carried away from every part of the line, a load is as long on the board as one part of it.
+    // Where what waits between two parts is carried into the cold, a load is on the board as long as one part of it.
     cooks: job.work.carriers > 0 ? line.length : 1,
     boardMinutes: settings.boardMinutes,
   })
@@ -103,6 +103,10 @@ function addLoads(job: PlannedJob, options: WorkOptions, { add, before, notBefor
           ]
         : null
     let last = tempered ? after(tempered, settings.boardMinutes) : after(before)
+    const betweenParts = mayWait(units * each, line.length, {
+      carriers: job.work.carriers,
+      limit: settings.boardMinutes,
+    })
     line.forEach((own, at) => {
       const part = line.length > 1 ? { number: at + 1, of: line.length } : null
       const id = add(
@@ -119,11 +123,23 @@ function addLoads(job: PlannedJob, options: WorkOptions, { add, before, notBefor
         // Parts of a line are taken as equally long: nobody has measured them apart.
         { units, load, loads, part, upTo, isAssumed: part !== null && !isOwn },
       )
-      last = after([id], settings.boardMinutes)
+      last = after([id], betweenParts)
       if (at === line.length - 1) ends.push(id)
     })
   }
   return ends
+}
+
+/** A minute to hand it on. */
+const HANDED_ON = 1
+
+/**
+ * Minutes that a load may wait between two parts of a line: as long as the limit where carriers take it into the cold, else
+ * what the limit leaves when the cutting of the whole load is taken off.
+ */
+function mayWait(cutting: number, parts: number, { carriers, limit }: { carriers: number; limit: number }): number {
+  if (carriers > 0 || parts < 2) return limit
+  return Math.max(HANDED_ON, (limit - cutting) / (parts - 1))
 }
 
 /** Minutes of a unit and who may cut it: the cook who is said to, by their own minutes, where they have the hours. */

@@ -186,7 +186,9 @@ describe('before and after the board', () => {
     const cuts = alone.request.tasks.slice(0, 4)
     expect(cuts.map(({ minutes }) => minutes)).toEqual([25, 15, 15, 15])
     expect(new Set(cuts.map(({ skill }) => skill)).size).toBe(2)
-    expect(cuts[1]?.after).toEqual([{ task: cuts[0]?.id, lag: 0, within: 30 }])
+    // Its half hour is all cutting: it is handed on at once. Carried into the cold it may wait.
+    expect(cuts[1]?.after).toEqual([{ task: cuts[0]?.id, lag: 0, within: 1 }])
+    expect(line(2).request.tasks[1]?.after[0]?.within).toBe(30)
     expect(line(2).tasks[0]).toMatchObject({ units: 4, upTo: 4, loads: 2, isAssumed: true })
   })
 

@@ -140,6 +140,13 @@ function WorkFields({
           if (isValid && carriers !== null && Number.isInteger(carriers)) onChange({ ...work, carriers })
         }}
       />
+      {work.line > 1 ? (
+        <p className="form-text">
+          {work.carriers > 0
+            ? 'What waits between two parts is carried into the cold: a load is as large as the line is long.'
+            : 'Without helpers a load goes through the whole line within the limit of the board.'}
+        </p>
+      ) : null}
       <WorkCautions work={work} />
       {isSaid ? null : <p className="form-text">Assumed: nobody has said more of this style.</p>}
     </div>
