@@ -63,7 +63,7 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
         day: planned.day,
         minutes: planned.minutes,
         setUp: Math.min(planned.minutes, cut?.setUp.value ?? 0),
-        cookId: planned.real?.cookId ?? planned.cookId,
+        cookId: planned.cookId,
         serves: servesOf(accepted, planned),
         portions: planned.portions.reduce((sum, { quantity }) => sum + quantity, 0),
         work: known?.work ?? usualStyleWork({ isBonded, hasBones }, schedule.settings),

@@ -161,9 +161,8 @@ function minutesOn(cook: WorkCook, { day }: PlannedJob, options: WorkOptions): n
   return shifts.reduce((sum, [from, until]) => sum + until - from, 0)
 }
 
-/** Whether the cook who is said to cut it has the hours of its day for it; what runs is theirs in any case. */
+/** Whether the cook who is said to cut it has the hours of its day for it. */
 function canAlone(job: PlannedJob, each: number, options: WorkOptions): boolean {
-  if (job.progress) return true
   const cook = options.cooks.find(({ id }) => id === job.cookId)
   return cook !== undefined && minutesOn(cook, job, options) >= job.units * each + job.setUp
 }

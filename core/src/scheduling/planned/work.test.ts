@@ -107,6 +107,10 @@ describe('tasks of planned work', () => {
     expect(skillOf({ cookId: 'Bruno' })).toBe('cook Bruno')
     expect(skillOf({ cookId: 'Bruno', minutes: 300 })).toBe('poultry')
     expect(skillOf({})).toBe('poultry')
+    // Whoever began it: others may go on with it.
+    const progress = { start: 0, unitsDone: 0, lastAt: null, end: null, cook: 'Bruno' }
+    expect(skillOf({ progress })).toBe('poultry')
+    expect(skillOf({ progress, cookId: 'Bruno', minutes: 300 })).toBe('poultry')
   })
 
   test('bonded pieces set before they are packed, and a saw is a saw', () => {
