@@ -78,6 +78,7 @@ test('a week is planned, answered, accepted, taken in at the door and started at
     })
     .toContain(hour * 60 + minute)
   await page.reload()
+  await expect(page.getByRole('region', { name: 'Lists', exact: true })).toContainText('pack and label')
   await page.getByRole('group', { name: 'Day' }).getByRole('button').last().click()
   await expect(page.getByRole('button', { name: after ?? '' })).toBeVisible()
 })

@@ -120,7 +120,9 @@ const tell = (told: ScheduleTold) => act(async () => hear(told))
 
 async function room(of: Plan = plan) {
   const sent = answerWith({ [PUT]: { body: { ...plan, version: 4 } } })
-  renderPart(<ScheduleRoom plan={of} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} works={[]} />)
+  renderPart(
+    <ScheduleRoom plan={of} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} works={[]} isRead />,
+  )
   await answered()
   return sent
 }
@@ -205,7 +207,9 @@ test('what is on the board lies where it really is, and what a hand tells is tol
   const told = `PUT /api/kitchens/${LARCH_HALT.id}/plans/plan/told`
   const sent = answerWith({ [PUT]: { body: kept }, [told]: { body: kept } })
   renderPart(
-    <ScheduleRoom {...{ plan: kept, accepted: begun as never, items: [ITEM] as never, cooks: COOKS, works: [] }} />,
+    <ScheduleRoom
+      {...{ plan: kept, accepted: begun as never, items: [ITEM] as never, cooks: COOKS, works: [], isRead: true }}
+    />,
   )
   await answered()
   // It began at twenty past eight and not at eight, by another cook, and reaches until now.
@@ -220,6 +224,24 @@ test('what is on the board lies where it really is, and what a hand tells is tol
   await answered()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ taskId: 'p1 pack 1', begunAt: null })
   expect(screen.getByRole('region', { name: 'What does not fit' }).textContent).toContain('begins before the end of')
+})
+
+test('what a device remembered of a plan is shown, and not scheduled before the plan was read', async () => {
+  asked = null
+  answerWith({})
+  renderPart(
+    <ScheduleRoom
+      plan={plan}
+      accepted={accepted as never}
+      items={[ITEM] as never}
+      cooks={COOKS}
+      works={[]}
+      isRead={false}
+    />,
+  )
+  await answered()
+  expect(screen.getByRole('heading', { name: 'When' })).toBeTruthy()
+  expect(asked).toBeNull()
 })
 
 test('what should have begun is told, once it has waited for some minutes', async () => {

@@ -14,7 +14,15 @@ export function Component() {
   const failed = [plan, items, cooks, works].find((query) => query.isError && !query.data)
   if (failed) return <Failed error={failed.error} retry={() => void failed.refetch()} />
   if (!plan.data || !items.data || !cooks.data || !works.data) return <Loading what="the plan" />
-  return <Accepted plan={plan.data} items={items.data} cooks={cooks.data} works={works.data} />
+  return (
+    <Accepted
+      plan={plan.data}
+      items={items.data}
+      cooks={cooks.data}
+      works={works.data}
+      isRead={plan.isFetchedAfterMount || !plan.isStale}
+    />
+  )
 }
 
 interface AcceptedProps {
@@ -22,6 +30,7 @@ interface AcceptedProps {
   items: Item[]
   cooks: Cook[]
   works: StylesWork
+  isRead: boolean
 }
 
 function Accepted({ plan, ...rest }: AcceptedProps) {

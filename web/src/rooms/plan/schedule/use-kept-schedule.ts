@@ -52,6 +52,10 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
     schedule: said,
     change: (part) => setSaid((before) => ({ ...before, ...part })),
     error: isError ? save.error : null,
-    retry: () => save.reset(),
+    retry: () => {
+      // Whoever tries again has seen that somebody else changed it, and means their own.
+      version.current = Math.max(version.current, plan.version)
+      save.reset()
+    },
   }
 }

@@ -17,7 +17,10 @@ import { useWork, type WorkProps } from './use-work.ts'
 /** Nobody is late for so little. */
 const GRACE_MINUTES = 5
 
-export type ScheduleRoomProps = WorkProps
+export interface ScheduleRoomProps extends WorkProps {
+  /** The plan was read from the server, and is not what this device remembered of it. */
+  isRead: boolean
+}
 
 /** What stands in the room of a schedule, and what can be done there. */
 export function useScheduleRoom(props: ScheduleRoomProps) {
@@ -44,7 +47,7 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
       else keep(placedInOrder(work, made.tasks))
     })
   }
-  useFirst(() => {
+  useOnce(props.isRead, () => {
     if (plan.schedule === null && work.tasks.length > 0) make(false)
   })
   return {
@@ -76,14 +79,15 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
 }
 export type ScheduleRoomState = ReturnType<typeof useScheduleRoom>
 
-/** Does something once, as the room is opened. */
-function useFirst(act: () => void): void {
-  const isFirst = useRef(true)
+/** Does something once, as soon as it may. */
+function useOnce(isAllowed: boolean, act: () => void): void {
+  const isDone = useRef(false)
   // biome-ignore lint/correctness/useExhaustiveDependencies: once, whatever it would do later.
   useEffect(() => {
-    if (isFirst.current) act()
-    isFirst.current = false
-  }, [])
+    if (!isAllowed || isDone.current) return
+    isDone.current = true
+    act()
+  }, [isAllowed])
 }
 
 /** Where tasks were placed, not where they were brought: that is kept. */
