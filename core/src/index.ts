@@ -716,6 +716,7 @@ export {
   attributionWords,
   broughtWords,
   changeWords,
+  clockWords,
   doubtWords,
   faultWords,
   formatFor,

@@ -1,3 +1,4 @@
+export { clockWords } from './clock-words.ts'
 export type { Format } from './format.ts'
 export { formatFor } from './format.ts'
 export { moreDigits } from './formula-digits.ts'

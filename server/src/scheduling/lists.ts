@@ -1,5 +1,5 @@
 import { type Plan, planJobs, setUpsOf, workCooks } from '@fleam/contract'
-import { addDays, type Format, formatFor, MINUTES_OF_A_DAY, setUpLines, workPlan } from '@fleam/core'
+import { addDays, clockWords, type Format, formatFor, MINUTES_OF_A_DAY, setUpLines, workPlan } from '@fleam/core'
 import { cooks } from '../kitchen/index.ts'
 import { type Paper, paperOf } from '../paper/index.ts'
 import type { Scope } from '../scope/index.ts'
@@ -94,17 +94,10 @@ function byDay(tasks: readonly Task[], from: string) {
 }
 
 const rowOf = ({ start, end, what, station }: Task, name: string): ListRow => ({
-  time: `${clock(start)} to ${clock(end)}`,
+  time: `${clockWords(start)} to ${clockWords(end)}`,
   words: what,
   more: [name, station ? `${station.name} ${station.number}` : ''].filter((part) => part !== '').join(', '),
 })
-
-const HOUR = 60
-
-function clock(minutes: number): string {
-  const ofDay = Math.round(minutes) % MINUTES_OF_A_DAY
-  return `${Math.floor(ofDay / HOUR)}:${String(ofDay % HOUR).padStart(2, '0')}`
-}
 
 const dayWords = (day: string) =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(

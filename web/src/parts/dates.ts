@@ -1,5 +1,4 @@
 import type { Kitchen } from '@fleam/contract'
-import { MINUTES_OF_A_DAY } from '@fleam/core'
 
 /** How days are written: as the kitchen's country does, by the weights that it works in. */
 let locale = 'en-GB'
@@ -63,9 +62,3 @@ export const minutesBetween = (from: string, now: number) =>
 
 /** Days of the week in the order in which they are counted, Monday first. */
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
-
-/** `8:05` of minutes since midnight of whatever day. */
-export function clockWords(minutes: number): string {
-  const ofDay = ((Math.round(minutes) % MINUTES_OF_A_DAY) + MINUTES_OF_A_DAY) % MINUTES_OF_A_DAY
-  return `${Math.floor(ofDay / 60)}:${String(ofDay % 60).padStart(2, '0')}`
-}

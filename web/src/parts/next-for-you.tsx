@@ -1,4 +1,5 @@
 import type { DayTask } from '@fleam/contract'
+import { clockWords } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -6,7 +7,6 @@ import { Link } from 'react-router-dom'
 import { useCooks } from '../data/queries.ts'
 import { useDaySchedule, useTellTask } from '../data/schedule-queries.ts'
 import { readSetting, writeSetting } from '../data/settings.ts'
-import { clockWords } from './dates.ts'
 import css from './next-for-you.module.css'
 import { Failed } from './states.tsx'
 

@@ -1,8 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core'
-import { MINUTES_OF_A_DAY, shiftBy } from '@fleam/core'
+import { clockWords, MINUTES_OF_A_DAY, shiftBy } from '@fleam/core'
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { clockWords } from './dates.ts'
 import css from './shift-grid.module.css'
 
 /** A stretch of one cook in one column of the grid. */

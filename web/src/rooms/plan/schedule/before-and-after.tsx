@@ -1,4 +1,5 @@
 import {
+  clockWords,
   type HeldTask,
   type PlacedTask,
   SCHEDULE_FIGURES,
@@ -8,7 +9,6 @@ import {
 } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
-import { clockWords } from '../../../parts/dates.ts'
 import { FIGURE_WORDS, FigureOfSchedule } from './figures.tsx'
 
 interface BeforeAndAfterProps {

@@ -1,7 +1,13 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core'
-import { type FollowedTask, type PlannedJob, type ScheduleFault, taskWords, type WorkPlan } from '@fleam/core'
+import {
+  clockWords,
+  type FollowedTask,
+  type PlannedJob,
+  type ScheduleFault,
+  taskWords,
+  type WorkPlan,
+} from '@fleam/core'
 import type { KeyboardEvent } from 'react'
-import { clockWords } from '../../../parts/dates.ts'
 import { isIn, type Lane, laneKey } from './moved.ts'
 import css from './schedule.module.css'
 

@@ -1,6 +1,6 @@
 import type { KeptSchedule, Plan } from '@fleam/contract'
-import { addDays, type Day, daysBetween, MINUTES_OF_A_DAY } from '@fleam/core'
-import { clockWords, dayWords } from '../../../parts/dates.ts'
+import { addDays, clockWords, type Day, daysBetween, MINUTES_OF_A_DAY } from '@fleam/core'
+import { dayWords } from '../../../parts/dates.ts'
 import { DayField } from '../../../parts/day-field.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
 import css from './schedule.module.css'
@@ -52,7 +52,7 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
                 }}
               />
               <NumberField
-                label="At, hour"
+                label="Hour it comes"
                 value={comes === null ? null : (at % MINUTES_OF_A_DAY) / HOUR}
                 max={LAST_HOUR}
                 onChange={(hour, isValid) => {

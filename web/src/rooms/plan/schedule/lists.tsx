@@ -1,8 +1,16 @@
-import { addDays, type Day, MINUTES_OF_A_DAY, type PlacedTask, type PlannedJob, type WorkPlan } from '@fleam/core'
+import {
+  addDays,
+  clockWords,
+  type Day,
+  MINUTES_OF_A_DAY,
+  type PlacedTask,
+  type PlannedJob,
+  type WorkPlan,
+} from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { kitchenPath } from '../../../data/paths.ts'
-import { clockWords, dayWords } from '../../../parts/dates.ts'
+import { dayWords } from '../../../parts/dates.ts'
 
 import css from './schedule.module.css'
 

@@ -1,6 +1,12 @@
-import { faultWords, type PlacedTask, type PlannedJob, type ScheduleFault, type WorkPlan } from '@fleam/core'
+import {
+  clockWords,
+  faultWords,
+  type PlacedTask,
+  type PlannedJob,
+  type ScheduleFault,
+  type WorkPlan,
+} from '@fleam/core'
 import { Link } from 'react-router-dom'
-import { clockWords } from '../../../parts/dates.ts'
 
 import css from './schedule.module.css'
 

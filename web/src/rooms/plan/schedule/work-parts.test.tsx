@@ -59,7 +59,7 @@ test('a delivery that comes late is said by its day and hour; what has come is n
     <LateDeliveries accepted={accepted} from="2026-12-02" days={4} late={[]} onChange={(late) => said.push(late)} />,
   )
   expect(screen.getAllByRole('listitem')).toHaveLength(1)
-  fireEvent.change(screen.getByLabelText('At, hour'), { target: { value: '14' } })
+  fireEvent.change(screen.getByLabelText('Hour it comes'), { target: { value: '14' } })
   expect(said).toEqual([[{ expectedLineId: 'line', comes: 1440 + 14 * 60 }]])
 })
 
