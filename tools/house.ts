@@ -1,9 +1,9 @@
 import type { ChildProcess } from 'node:child_process'
-import { mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
-import { loadDemo } from '@fleam/demo'
 import { buildServer, builtProgram } from './build-server.ts'
+import { prepareDataFolder } from './data-folder.ts'
+import { requireGivenDatabase } from './given-database.ts'
 import { buildPages } from './pages.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts'
@@ -64,23 +64,24 @@ export class House {
   }
 
   async start(): Promise<void> {
+    const { databaseUrl } = this.#options
+    prepareDataFolder(this.#folder, { hasPrivateDatabase: databaseUrl === null })
     this.#refuseSecond()
     // What a killed one left running is ended first: it holds the port and the data.
     await stopRunning(this.#folder)
     if (!(await isPortFree(this.#options.port))) {
       throw new Error(`Port ${this.#options.port} is in use. Choose another with FLEAM_PORT.`)
     }
-    mkdirSync(this.#folder, { recursive: true })
     this.#hasFolder = true
     writeSupervisor(this.#folder, process.pid)
+    // Before anything is built: a folder or an address that cannot be used is told at once.
+    await step('database', () => (databaseUrl === null ? this.#startDatabase() : this.#useDatabase(databaseUrl)))
     await step('pages', buildPages)
     await step('programs', buildServer)
-    if (this.#options.databaseUrl === null) await step('database', () => this.#startDatabase())
-    else this.#databaseUrl = this.#options.databaseUrl
     const scale = await this.#startScale()
     const feed = await this.#startFeed()
     await step('server', () => this.#startServer(scale, feed))
-    if (this.#options.isDemo) await step('demo kitchens', () => loadDemo(this.url, new Date()))
+    if (this.#options.isDemo) await step('demo kitchens', () => this.#loadDemo())
   }
 
   /** Stops everything, the database last, and waits until it is gone. */
@@ -90,6 +91,11 @@ export class House {
     await Promise.all([...this.#children.values()].map((child) => stopProcess(child.pid as number, STOP_MS)))
     await this.#database?.stop()
     if (this.#hasFolder) forgetSupervisor(this.#folder)
+  }
+
+  async #useDatabase(url: string): Promise<void> {
+    await requireGivenDatabase(url)
+    this.#databaseUrl = url
   }
 
   async #startDatabase(): Promise<void> {
@@ -150,6 +156,8 @@ export class House {
       FLEAM_DATABASE_URL: this.#databaseUrl,
       FLEAM_PAGES: resolve('web/dist'),
       FLEAM_BACKUPS: join(this.#folder, 'backups'),
+      // Whose room decides whether anything can be stored: of a database elsewhere only its own errors tell.
+      ...(this.#options.databaseUrl === null ? { FLEAM_DISK: this.#folder } : {}),
       ...(scale === null ? {} : { FLEAM_SCALE: scale }),
       ...(feed === null ? {} : { FLEAM_PRICE_FEED: feed }),
     }))
@@ -184,6 +192,12 @@ export class House {
       (response) => response.ok,
       () => false,
     )
+  }
+
+  async #loadDemo(): Promise<void> {
+    // Real use has no demo, and its start must not wait for it to be read.
+    const { loadDemo } = await import('@fleam/demo')
+    await loadDemo(this.url, new Date())
   }
 
   #refuseSecond(): void {

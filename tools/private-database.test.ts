@@ -1,8 +1,20 @@
-import { mkdtempSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import mysql from 'mysql2/promise'
 import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts'
+import { until } from './processes.ts'
 
 let folder: string
 let database: PrivateDatabase | null = null
@@ -63,3 +75,39 @@ test('opens the same data again, also when its secret was torn or lost', async (
     await again.end()
   }
 }, 120_000)
+
+/** A start that another process makes of it, which is killed after so long; what it runs goes on by itself. */
+async function cutOff(afterMs: number): Promise<void> {
+  const script = `import('${join(process.cwd(), 'tools/private-database.ts')}').then((own) => own.startPrivateDatabase('${folder}'))`
+  const start = spawn(process.execPath, ['--import', 'tsx', '--eval', script], { stdio: 'ignore' })
+  const ended = new Promise((resolve) => start.once('exit', resolve))
+  await until(() => existsSync(join(folder, 'run')), { timeoutMs: 20_000, everyMs: 5 })
+  await sleep(afterMs)
+  start.kill('SIGKILL')
+  await ended
+}
+
+test.each([20, 300, 900])(
+  'a first start that is cut off after %s ms does not keep the next one from it',
+  async (afterMs) => {
+    await cutOff(afterMs)
+    database = await startPrivateDatabase(folder)
+    expect(readdirSync(folder).filter((name) => name.startsWith('unfinished'))).toEqual([])
+  },
+  60_000,
+)
+
+test('data that an older version left half made is made anew, and whole data without a mark is kept', async () => {
+  mkdirSync(join(folder, 'data', 'mysql'), { recursive: true })
+  writeFileSync(join(folder, 'data', 'ibdata1'), 'half')
+  database = await startPrivateDatabase(folder)
+  const first = await open(database.url)
+  await first.query('CREATE TABLE kept (grams INT)')
+  await first.end()
+  await database.stop()
+  rmSync(join(folder, 'data', 'fleam-finished'))
+  database = await startPrivateDatabase(folder)
+  const again = await open(database.url)
+  expect((await again.query('SELECT grams FROM kept'))[0]).toEqual([])
+  await again.end()
+}, 60_000)

@@ -1,16 +1,30 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir, userInfo } from 'node:os'
 import { join, resolve } from 'node:path'
 import mysql from 'mysql2/promise'
 import { sync as writeWhole } from 'write-file-atomic'
+import { roomIn } from './data-folder.ts'
 import { findFreePort, isPortFree } from './ports.ts'
 import { isAlive, stopProcess, until } from './processes.ts'
 
 const DATABASE_NAME = 'fleam'
 const START_MS = 60_000
 const STOP_MS = 60_000
+/** With less than that left a database can neither be made nor brought up. */
+const LEAST_ROOM_BYTES = 8 * 1024 * 1024
+const FULL = 'The disk of the data folder is full. Make room on it, then start again: nothing that was stored is lost.'
 /** The kernel's limit on the path of a socket. */
 const LONGEST_SOCKET_PATH = 100
 
@@ -38,7 +52,7 @@ export async function startPrivateDatabase(folder: string): Promise<PrivateDatab
   const account = accountFor(base)
   // What makes the data writes into these folders as the account that serves it.
   giveTo(account, base)
-  if (!existsSync(join(base, 'data', 'mysql'))) createData(base, account)
+  if (!isFinished(base)) createData(base, account)
   const secret = await readSecret(base)
   const initFile = writeInitFile(base, secret)
   giveTo(account, base)
@@ -50,7 +64,7 @@ export async function startPrivateDatabase(folder: string): Promise<PrivateDatab
     giveUp: () => child.exitCode !== null || child.signalCode !== null,
   }).catch(() => {
     child.kill('SIGKILL')
-    throw new Error(`MariaDB did not start. ${lastWords(base)}`)
+    throw new Error(roomIn(base) < LEAST_ROOM_BYTES ? FULL : `MariaDB did not start. ${lastWords(base)}`)
   })
   return { url, process: child, stop: () => stopProcess(child.pid as number, STOP_MS) }
 }
@@ -82,13 +96,43 @@ function giveTo(account: string, base: string): void {
   if (userInfo().uid === 0) execFileSync('chown', ['-R', `${account}:`, base], QUIET)
 }
 
+/** Lies in a data folder that was made to its end; written last. */
+const FINISHED_MARK = 'fleam-finished'
+/** Unfinished data, by the beginning of its folder's name: each attempt has its own, so that what a killed one left running writes into no other. */
+const UNFINISHED = 'unfinished-'
+
+/**
+ * Whether the data folder was made to its end. Versions before had no mark: there, our database in it says so, because
+ * it is only created once the installation is whole.
+ */
+function isFinished(base: string): boolean {
+  return [FINISHED_MARK, DATABASE_NAME].some((name) => existsSync(join(base, 'data', name)))
+}
+
+/**
+ * Makes the data in a folder beside, marks it as finished and then gives it its place, so that an installation that is
+ * cut off at any moment leaves nothing that is taken for data. What is unfinished holds nothing of ours and is removed.
+ */
 function createData(base: string, account: string): void {
+  try {
+    installData(base, account)
+  } catch (error) {
+    throw roomIn(base) < LEAST_ROOM_BYTES ? new Error(FULL) : error
+  }
+}
+
+function installData(base: string, account: string): void {
+  for (const name of readdirSync(base)) {
+    if (name.startsWith(UNFINISHED)) rmSync(join(base, name), { recursive: true, force: true })
+  }
+  rmSync(join(base, 'data'), { recursive: true, force: true })
+  const unfinished = join(base, `${UNFINISHED}${randomBytes(6).toString('hex')}`)
   execFileSync(
     'mariadb-install-db',
     [
       '--no-defaults',
       `--user=${account}`,
-      `--datadir=${join(base, 'data')}`,
+      `--datadir=${unfinished}`,
       '--skip-test-db',
       '--auth-root-authentication-method=normal',
       '--skip-name-resolve',
@@ -96,6 +140,8 @@ function createData(base: string, account: string): void {
     // Two that are made at one moment would share a temporary table in a folder that they share.
     { stdio: 'pipe', env: { ...withSystemPath(), TMPDIR: join(base, 'tmp') } },
   )
+  writeWhole(join(unfinished, FINISHED_MARK), '')
+  renameSync(unfinished, join(base, 'data'))
 }
 
 /** Debian keeps servers in folders that are not on every user's path. */

@@ -63,12 +63,13 @@ function writtenSupervisor(folder: string): number | null {
 /** Everything of ours that runs on a data folder, by what the machine says of its processes. */
 export function runningOn(dataFolder: string): Running {
   const folder = resolve(dataFolder)
-  const [house, data] = [houseArgument(folder), `--datadir=${join(folder, 'database', 'data')}`]
+  // An installation that was cut off may still run: it makes the data in a folder of its own beside.
+  const [house, data] = [houseArgument(folder), `--datadir=${join(folder, 'database')}/`]
   const programs = readdirSync('/proc').flatMap((entry): Program[] => {
     const pid = Number(entry)
     if (!Number.isInteger(pid)) return []
     const words = commandLine(pid)
-    if (words.includes(data)) return [{ name: 'mariadbd', pid }]
+    if (words.some((word) => word.startsWith(data))) return [{ name: 'mariadbd', pid }]
     const built = words.find((word) => /server\/dist\/[a-z-]+\.mjs$/.test(word))
     return built && words.includes(house) ? [{ name: built.replace(/^.*\/|\.mjs$/g, ''), pid }] : []
   })

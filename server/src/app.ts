@@ -82,6 +82,8 @@ export interface AppOptions {
   pages?: string | null
   /** Where a price feed answers, `http://host:port`; null for none. */
   priceFeed?: string | null
+  /** A folder on the database's disk; null where that is no disk of this machine. */
+  disk?: string | null
   /** Told of an answer that is not as its schema says; it is written to the log where nobody listens. */
   onOddAnswer?: (odd: OddAnswer) => void
   /** How long a request may take to arrive, milliseconds: one that drips is ended. */
@@ -98,6 +100,7 @@ export async function buildApp({
   logger = false,
   pages = null,
   priceFeed = null,
+  disk: databaseFolder = null,
   onOddAnswer,
   names = [],
   patienceMs = PATIENCE_MS,
@@ -115,7 +118,7 @@ export async function buildApp({
       app.log.error({ method, url, issues: error.issues.slice(0, MAX_LOGGED) }, 'An answer is odd.'))
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
-  const disk = new DiskWatch()
+  const disk = new DiskWatch(databaseFolder)
   disk.watch(app)
   answerWithProblems(app, disk)
   answerOwnPagesOnly(app, names)

@@ -19,6 +19,8 @@ const environment = z.object({
   FLEAM_PRICE_FEED: z.url({ protocol: /^https?$/ }).optional(),
   FLEAM_PAGES: z.string().optional(),
   FLEAM_BACKUPS: z.string().optional(),
+  /** A folder on the disk that the database writes to, where that is a disk of this machine. */
+  FLEAM_DISK: z.string().optional(),
   FLEAM_LOG: z.enum(['info', 'warn', 'error']).default('warn'),
 })
 export type Environment = z.infer<typeof environment>

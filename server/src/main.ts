@@ -5,7 +5,7 @@ import { recountStale } from './fabrication/index.ts'
 import { loggedError } from './http/index.ts'
 import { ScaleGateway } from './scale/index.ts'
 
-const DATABASE_RETRY_MS = 500
+const DATABASE_RETRY_MS = 100
 /** Tells whoever started it that starting it again would end the same way. */
 const CANNOT_GO_ON = 78
 
@@ -18,12 +18,13 @@ const app = await buildApp({
   logger: { level: environment.FLEAM_LOG, serializers: { err: loggedError } },
   pages: environment.FLEAM_PAGES ?? null,
   priceFeed: environment.FLEAM_PRICE_FEED ?? null,
+  disk: environment.FLEAM_DISK ?? null,
   names: [environment.FLEAM_HOST, ...environment.FLEAM_NAMES.split(',')].filter((name) => name !== ''),
 })
 
 /** Until the database is there and its schema up to date, `/api/health` says so and the rest answers 503. */
 async function migrateWhenReachable(): Promise<void> {
-  for (;;) {
+  for (let isFirst = true; ; isFirst = false) {
     try {
       await migrate(database.sequelize, { backups: environment.FLEAM_BACKUPS ?? null })
       return
@@ -34,7 +35,7 @@ async function migrateWhenReachable(): Promise<void> {
           `The database could not be brought up to date; it goes on from there at the next start. ${messageOf(error)}`,
         )
       }
-      app.log.warn('The database does not answer yet.')
+      if (isFirst) app.log.warn('The database does not answer yet.')
       await new Promise((resolve) => setTimeout(resolve, DATABASE_RETRY_MS))
     }
   }

@@ -38,8 +38,13 @@ async function must<T>(url: string, method: string, path: string, body?: unknown
   return answer.body as T
 }
 
+interface OpenKitchen {
+  kitchenId: string
+  style: Style
+}
+
 /** Opens a kitchen to weigh in. */
-export async function openKitchen(url: string): Promise<{ kitchenId: string; style: Style }> {
+export async function openKitchen(url: string): Promise<OpenKitchen> {
   const kitchenId = randomUUID()
   const setUp = { name: `Faults ${kitchenId.slice(0, 8)}`, currency: 'EUR', units: 'metric', timeZone: 'UTC' }
   await must(url, 'POST', '/api/kitchens', { id: kitchenId, ...setUp, wagePerHour: 20 })
@@ -49,23 +54,27 @@ export async function openKitchen(url: string): Promise<{ kitchenId: string; sty
 
 /** Devices that weigh without a pause as an outbox does: kept first, sent until it is acknowledged. */
 export class Devices {
-  readonly #kitchen: { kitchenId: string; style: Style }
+  readonly #openKitchen: () => Promise<OpenKitchen>
+  #kitchen: OpenKitchen | null = null
   readonly #url: string
   /** Readings by id that the server has acknowledged, and those that were sent and may be there. */
   readonly acknowledged = new Map<string, string>()
   readonly sent = new Set<string>()
   readonly refusals: string[] = []
+  /** How often each status was answered, with the code of its refusal. */
+  readonly answers = new Map<string, number>()
   readonly #benches: Bench[] = []
   #isOver = false
   #working: Promise<void>[] = []
 
-  constructor(url: string, kitchen: { kitchenId: string; style: Style }) {
+  constructor(url: string, open: () => Promise<OpenKitchen>) {
     this.#url = url
-    this.#kitchen = kitchen
+    this.#openKitchen = open
   }
 
   /** Begins a record, and so many devices at its bench. */
   async start(count: number): Promise<void> {
+    this.#kitchen = await this.#openKitchen()
     await this.#nextBench()
     this.#working = Array.from({ length: count }, () => this.#weigh())
   }
@@ -76,7 +85,7 @@ export class Devices {
   }
 
   async #nextBench(): Promise<Bench> {
-    const { kitchenId, style } = this.#kitchen
+    const { kitchenId, style } = this.#kitchen as OpenKitchen
     const request = {
       id: newId(),
       styleId: style.id,
@@ -121,14 +130,17 @@ export class Devices {
   }
 
   async #sendUntilKept(reading: Reading): Promise<void> {
-    const path = `/api/kitchens/${this.#kitchen.kitchenId}/facts`
+    const path = `/api/kitchens/${this.#kitchen?.kitchenId}/facts`
     for (;;) {
       const answer = await ask(this.#url, 'POST', path, { facts: [reading] })
+      const told = answer ? [answer.status, answer.body.code].join(' ').trim() : 'no answer'
+      this.answers.set(told, (this.answers.get(told) ?? 0) + 1)
       if (answer?.status === 200 && answer.body.kept.includes(reading.id)) {
         this.acknowledged.set(reading.id, reading.fabricationId)
         return
       }
       // What is refused for good would be lost to the cook: none of these may be.
+      if (this.#isOver) return
       if (answer && answer.status < 500) {
         this.refusals.push(JSON.stringify(answer.body).slice(0, 300))
         return

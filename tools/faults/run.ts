@@ -147,7 +147,7 @@ export async function runFaults({ rounds, seed, folder, onRound }: FaultOptions)
   kitchen.start()
   await until(() => answers(`http://127.0.0.1:${port}`), { timeoutMs: START_MS, everyMs: 100 })
   const network = await Network.open(port)
-  const devices = new Devices(network.url, await openKitchen(network.url))
+  const devices = new Devices(network.url, () => openKitchen(network.url))
   const next = random(seed)
   const names = Object.keys(FAULTS)
   const back: FaultRun['back'] = []

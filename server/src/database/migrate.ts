@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { chmodSync, mkdirSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { QueryTypes, type Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
@@ -152,9 +152,11 @@ async function backUpSchema(database: Sequelize, folder: string, applied: readon
     })
     parts.push(`-- ${name}: ${counted?.rows} rows\n${row?.['Create Table']};`)
   }
-  mkdirSync(folder, { recursive: true })
+  mkdirSync(folder, { recursive: true, mode: 0o700 })
+  // One that an older version made was open to all.
+  chmodSync(folder, 0o700)
   const stamp = now.toISOString().replaceAll(/[:.]/g, '-')
-  writeFileSync(join(folder, `schema-${applied.at(-1)}-${stamp}.sql`), `${parts.join('\n\n')}\n`)
+  writeFileSync(join(folder, `schema-${applied.at(-1)}-${stamp}.sql`), `${parts.join('\n\n')}\n`, { mode: 0o600 })
 }
 
 export interface MigrationState {

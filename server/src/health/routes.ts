@@ -16,6 +16,7 @@ export function healthRoutes(app: Server, database: Database, disk: DiskWatch): 
       },
     },
     async (_request, reply) => {
+      const state = (await disk.isFull()) ? 'full' : 'room'
       try {
         const migrations = await migrationState(database.sequelize)
         const isReady = migrations.pending === 0
@@ -23,7 +24,7 @@ export function healthRoutes(app: Server, database: Database, disk: DiskWatch): 
           status: isReady ? 'ready' : 'not-ready',
           version: packageJson.version,
           database: 'up',
-          disk: disk.state,
+          disk: state,
           migrations,
         })
       } catch {
@@ -31,7 +32,7 @@ export function healthRoutes(app: Server, database: Database, disk: DiskWatch): 
           status: 'not-ready',
           version: packageJson.version,
           database: 'down',
-          disk: disk.state,
+          disk: state,
           migrations: { applied: 0, pending: 0 },
         })
       }

@@ -1,21 +1,35 @@
+import { statfs } from 'node:fs/promises'
 import type { FastifyInstance } from 'fastify'
 
-/** Remembers whether the disk was full when something was last to be stored. */
-export class DiskWatch {
-  #isFull = false
+/** With less than that left the database cannot take what comes next, or cannot be brought up again. */
+const LEAST_ROOM_BYTES = 8 * 1024 * 1024
 
-  get state(): 'room' | 'full' {
-    return this.#isFull ? 'full' : 'room'
+/** Knows whether the database's disk is full: by the disk itself, and by what the database said when it was last to store something. */
+export class DiskWatch {
+  readonly #folder: string | null
+  #sawNoRoom = false
+
+  /** `folder` lies on the database's disk; null where that is no disk of this machine. */
+  constructor(folder: string | null = null) {
+    this.#folder = folder
+  }
+
+  async isFull(): Promise<boolean> {
+    if (this.#sawNoRoom) return true
+    if (this.#folder === null) return false
+    // A folder that is gone says nothing of its disk.
+    const room = await statfs(this.#folder).catch(() => null)
+    return room !== null && room.bavail * room.bsize < LEAST_ROOM_BYTES
   }
 
   sawNoRoom(): void {
-    this.#isFull = true
+    this.#sawNoRoom = true
   }
 
   /** There is room again as soon as a kitchen's change was stored. */
   watch(app: FastifyInstance): void {
     app.addHook('onResponse', async ({ method, url }, { statusCode }) => {
-      if (method !== 'GET' && statusCode < 300 && url.startsWith('/api/kitchens')) this.#isFull = false
+      if (method !== 'GET' && statusCode < 300 && url.startsWith('/api/kitchens')) this.#sawNoRoom = false
     })
   }
 }

@@ -45,13 +45,14 @@ const FASTIFY_CODES: Readonly<Record<string, ProblemCode>> = {
   FST_ERR_CTP_INVALID_CONTENT_LENGTH: 'not-json',
 }
 
+const noRoom = () =>
+  new Refusal('disk-full', 'Make room on its disk: it goes on by itself.', {
+    kept: 'What was stored before is safe. Nothing of this was stored: devices keep it and send it again.',
+  })
+
 function refusalOf(error: unknown): Refusal | null {
   if (error instanceof Refusal) return error
-  if (isDiskFull(error)) {
-    return new Refusal('disk-full', 'Make room on its disk: it goes on by itself.', {
-      kept: 'What was stored before is safe. Nothing of this was stored: devices keep it and send it again.',
-    })
-  }
+  if (isDiskFull(error)) return noRoom()
   if (isDatabaseAway(error)) {
     return new Refusal('database-away', 'Try again in a moment.', {
       kept: 'What was stored before is safe. Nothing of this was stored.',
@@ -94,9 +95,11 @@ function send(reply: FastifyReply, refusal: Refusal) {
 
 /** Makes every refusal `application/problem+json`, and every mistake of our own a logged 500 without inner details. */
 export function answerWithProblems(app: FastifyInstance, disk?: DiskWatch): void {
-  app.setErrorHandler((error, request, reply) => {
-    const refusal = refusalOf(error)
+  app.setErrorHandler(async (error, request, reply) => {
+    let refusal = refusalOf(error)
     if (refusal?.code === 'disk-full') disk?.sawNoRoom()
+    // A database without room may end: what is to be done then is the disk's matter.
+    if (refusal?.code === 'database-away' && (await disk?.isFull())) refusal = noRoom()
     if (!refusal) request.log.error(error)
     return send(reply, refusal ?? mistake())
   })

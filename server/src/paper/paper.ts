@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module'
-import PDFDocument from 'pdfkit'
+import type PDFDocument from 'pdfkit'
 
 export type Paper = 'A4' | 'LETTER'
 
@@ -50,7 +50,9 @@ export interface SheetTable {
 
 /** A PDF that `draw` fills; one page unless it adds more. */
 export async function pdfOf(title: string, paper: Paper, draw: (page: Page) => void): Promise<Buffer> {
-  const page = new PDFDocument({
+  // Whoever draws the pages is large, and a start must not wait for it.
+  const { default: Document } = await import('pdfkit')
+  const page = new Document({
     size: paper,
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN / 2 },
     info: { Title: title, Creator: 'Fleam' },
