@@ -1,5 +1,6 @@
 import type { Cook, Plan, PlannedFabrication, PlanRow } from '@fleam/contract'
-import { MINUTES_OF_A_DAY, minutesSince } from '@fleam/core'
+import { addDays, daysBetween, MINUTES_OF_A_DAY, minutesSince, USUAL_WORK } from '@fleam/core'
+import type { APIRequestContext } from '@playwright/test'
 import { v7 } from 'uuid'
 import { expect, test } from './house.ts'
 import { choose, larchHalt } from './kitchen.ts'
@@ -83,6 +84,20 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   await expect(page.getByRole('button', { name: after ?? '' })).toBeVisible()
 })
 
+/** The same plan once more, from today on. */
+async function acceptedFrom(request: APIRequestContext, base: string, { accepted, name }: Plan): Promise<Plan> {
+  const from = accepted?.draft.from ?? ''
+  const shift = daysBetween(from, new Date().toISOString().slice(0, 10))
+  const text = JSON.stringify(accepted).replace(/(?<=")\d{4}-\d{2}-\d{2}(?=")/g, (day) => addDays(day, shift))
+  const { draft, goods, answer } = JSON.parse(text)
+  const id = v7()
+  await request.post(`${base}/plans`, { data: { id, name: `${name} again`, draft } })
+  await request.post(`${base}/plans/${id}/acceptance`, { data: { version: 1, draft, goods, answer } })
+  const schedule = { settings: USUAL_WORK, late: [], days: [], tasks: [] }
+  const kept = await request.put(`${base}/plans/${id}/schedule`, { data: { version: 2, schedule } })
+  return kept.json()
+}
+
 test('what begins at the bench and what a hand tells moves the bars, on a cookâ€™s device and on the wall', async ({
   page,
   request,
@@ -91,7 +106,10 @@ test('what begins at the bench and what a hand tells moves the bars, on a cookâ€
   const base = `/api/kitchens/${id}`
   const rows: PlanRow[] = await (await request.get(`${base}/plans`)).json()
   const weekId = rows.find(({ name }) => name === 'The week')?.id
-  const plan: Plan = await (await request.get(`${base}/plans/${weekId}`)).json()
+  const week: Plan = await (await request.get(`${base}/plans/${weekId}`)).json()
+  const isOver = week.accepted?.planned.every(({ real, isDropped }) => real !== null || isDropped)
+  // At the end of the week nothing of it is left to cut.
+  const plan = isOver ? await acceptedFrom(request, base, week) : week
   const planned = plan.accepted?.planned.find(({ real, isDropped }) => real === null && !isDropped)
   const [cook] = (await (await request.get(`${base}/cooks`)).json()) as [Cook]
   if (!planned || !plan.schedule || !plan.accepted) throw new Error('The week has nothing left to cut')

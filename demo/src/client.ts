@@ -1,3 +1,5 @@
+const CONFLICT = 409
+
 /** Talks to a running Fleam as any client would. */
 export class Client {
   readonly #base: string
@@ -11,6 +13,18 @@ export class Client {
     if (response.status === 404) return null
     if (!response.ok) throw new Error(`The demo could not read ${path}: ${await response.text()}`)
     return (await response.json()) as T
+  }
+
+  /**
+   * Creates something under its own id and answers with it. What is there under the id already is left as it is, also
+   * where a day has passed or somebody has changed it since a load was broken off.
+   */
+  async create<T>(path: string, body: { id: string; [field: string]: unknown }): Promise<T> {
+    const created = await this.send<T | { code?: string }>('POST', path, body, [CONFLICT])
+    if ((created as { code?: string })?.code !== 'id-taken') return created as T
+    const known = await this.get<T>(`${path}/${body.id}`)
+    if (known === null) throw new Error(`The demo could not be loaded at ${path}: ${JSON.stringify(created)}`)
+    return known
   }
 
   /** Sends JSON; statuses in `mayBe` are fine too. */

@@ -8,105 +8,149 @@ import {
   type PlannedFabrication,
   type Product,
 } from '@fleam/contract'
-import { addDays, type PlanDraft, type PlanGoods, planOrders, planRequest, solveMixedWith } from '@fleam/core'
+import { addDays, type PlanDraft, USUAL_WORK, usualStyleWork } from '@fleam/core'
 import { randomLcg } from 'd3-random'
-import loadHighs from 'highs'
 import type { Client } from './client.ts'
-import { loadSchedule } from './load-schedule.ts'
+import { type Place, type PlanSource, shippedSource } from './plan-source.ts'
 import { draftOf, PLANS } from './plans.ts'
 import { type DemoKitchen, idSource, playSession } from './scenario.ts'
 
 const SEED = 17
 const PACK_MS = 10 * 60_000
-/** For a plan and what stands beside it: nobody waits longer for the demo. */
-const SECONDS = 6
 
 interface Loading {
   client: Client
   path: string
   kitchen: DemoKitchen
   now: Date
-  newId: () => string
-  random: () => number
+  source: PlanSource
 }
 
 const dayOf = (now: Date) => now.toISOString().slice(0, 10)
 
-/** Plans of the kitchen: a week that is half done, and a feast that nobody has accepted yet. */
-export async function loadPlans(client: Client, path: string, kitchen: DemoKitchen, now: Date): Promise<void> {
-  const random = randomLcg(SEED)
-  const loading: Loading = { client, path, kitchen, now, random, newId: idSource(random) }
+/** Plans of the kitchen: a week that is under way, a feast, and a week that nobody has accepted yet. */
+export async function loadPlans(
+  client: Client,
+  path: string,
+  kitchen: DemoKitchen,
+  now: Date,
+  source: PlanSource = shippedSource,
+): Promise<void> {
+  const newId = idSource(randomLcg(SEED))
+  const loading: Loading = { client, path, kitchen, now, source }
   const products = (await client.get<Product[]>(`${path}/products`)) ?? []
   for (const script of PLANS) {
-    const id = loading.newId()
-    const known = await client.get<Plan>(`${path}/plans/${id}`)
-    const draft = draftOf(script, products, dayOf(now))
-    const plan = known ?? (await client.send<Plan>('POST', `${path}/plans`, { id, name: script.name, draft }))
+    const id = newId()
+    const at: Place = { client, path, script }
+    const plan =
+      (await client.get<Plan>(`${path}/plans/${id}`)) ??
+      (await client.send<Plan>('POST', `${path}/plans`, {
+        ...{ id, name: script.name },
+        draft: draftOf(script, products, dayOf(now)),
+      }))
     if (!script.isAccepted) continue
-    const accepted = plan.accepted ? plan : await accept(loading, plan)
-    const scheduled = accepted.schedule ? accepted : await loadSchedule({ client, path, plan: accepted, script })
-    await fulfil(loading, scheduled)
+    const accepted = plan.accepted ? plan : await accept(loading, at, plan)
+    await fulfil(loading, accepted.schedule ? accepted : await schedule(loading, at, accepted))
   }
 }
 
-async function accept({ client, path, kitchen }: Loading, plan: Plan): Promise<Plan> {
-  const products = plan.draft.menu.map(({ productId }) => productId).join(',')
-  const goods = (await client.get<PlanGoods>(`${path}/plan-goods?products=${products}`)) as PlanGoods
+async function accept({ source }: Loading, at: Place, plan: Plan): Promise<Plan> {
+  const { goods, answer } = await source.answer(at, plan.draft)
   // What is in the cold today was not there when the week was planned.
   const draft: PlanDraft = { ...plan.draft, lotsLeft: goods.stock.map(({ lotId }) => lotId) }
-  const { request } = planRequest(draft, goods, kitchen.script.currency)
-  const answer = planOrders(request, solveMixedWith(await loadHighs()), { seconds: SECONDS })
-  return client.send<Plan>('POST', `${path}/plans/${plan.id}/acceptance`, {
-    version: plan.version,
-    draft,
-    goods,
-    answer,
+  const acceptance = { version: plan.version, draft, goods, answer }
+  return at.client.send<Plan>('POST', `${at.path}/plans/${plan.id}/acceptance`, acceptance)
+}
+
+async function schedule({ source }: Loading, at: Place, plan: Plan): Promise<Plan> {
+  await sayLine(at, plan)
+  const { version } = plan
+  return at.client.send<Plan>('PUT', `${at.path}/plans/${plan.id}/schedule`, {
+    version,
+    schedule: await source.schedule(at, plan),
   })
+}
+
+/** Says that the styles of a plan are cut by a line, with helpers who carry. */
+async function sayLine({ client, path, script }: Place, { accepted }: Plan): Promise<void> {
+  if (!script.line || !accepted) return
+  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  for (const styleId of new Set(accepted.planned.map((planned) => planned.styleId))) {
+    const style = items.flatMap(({ styles }) => styles).find(({ id }) => id === styleId)
+    const hasBones = style?.piles.some(({ kind }) => kind === 'bones') ?? false
+    const work = usualStyleWork({ isBonded: false, hasBones }, USUAL_WORK)
+    const { cooks, carriers } = script.line
+    await client.send('PUT', `${path}/styles/${styleId}/work`, { ...work, line: cooks, carriers })
+  }
 }
 
 /** What lies before today has come and is cut; one bird of one delivery was missing. */
 async function fulfil(loading: Loading, { accepted, schedule }: Plan): Promise<void> {
   if (!accepted) return
+  const { client, path } = loading
   const today = dayOf(loading.now)
-  const lotOf = new Map<string, { id: string; code: string }>()
-  const items = (await loading.client.get<Item[]>(`${loading.path}/items`)) ?? []
-  const came = accepted.expected.filter(({ day }) => day < today)
-  const short = came.find(({ kind }) => kind === 'whole')
-  for (const line of came) {
-    const lotId = loading.newId()
-    if (line.lots.length > 0 || line.arrived !== null) continue
+  const lotOf = new Map<string, LotOfLine>()
+  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  const isPast = ({ day }: { day: string }) => day < today
+  // One of a single piece would be none at all.
+  const short = accepted.expected.find((line) => isPast(line) && line.kind === 'whole' && line.units > 1)
+  for (const [at, line] of accepted.expected.entries()) {
+    if (!isPast(line)) continue
+    const [lot] = line.lots
+    if (lot) lotOf.set(line.id, lot)
+    if (lot || line.arrived !== null) continue
     if (line.kind === 'ready') {
-      await loading.client.send('PUT', `${loading.path}/expected/${line.id}`, { arrived: line.packs })
+      await client.send('PUT', `${path}/expected/${line.id}`, { arrived: line.packs })
       continue
     }
-    await receive(loading, line, { lotId, isShort: line === short, item: items.find(({ id }) => id === line.itemId) })
-    lotOf.set(line.id, { id: lotId, code: codeOf(line, lotId) })
+    const chance = chanceOf(LINES, at)
+    const received: LotOfLine = { id: chance.newId(), code: null }
+    received.code = codeOf(line, received.id)
+    const item = items.find(({ id }) => id === line.itemId)
+    await receive(loading, line, { lot: received, newId: chance.newId, isShort: line === short, item })
+    lotOf.set(line.id, received)
   }
-  for (const planned of accepted.planned.filter(({ day }) => day < today)) {
+  for (const [at, planned] of accepted.planned.entries()) {
+    if (!isPast(planned)) continue
     const item = items.find(({ id }) => id === planned.itemId)
-    const endedAt = await cut(loading, planned, { item, lot: lotOf.get(planned.expectedLineId ?? '') ?? null })
+    const lot = lotOf.get(planned.expectedLineId ?? '') ?? null
+    const endedAt = await cut(loading, planned, { item, lot, ...chanceOf(CUTS, at) })
     if (endedAt !== null) await packed(loading, planned, { tasks: schedule?.tasks ?? [], endedAt })
   }
+}
+
+/** Where chance begins for lines of orders and for what was cut. */
+const [LINES, CUTS] = [1_000, 2_000]
+
+/** Chance and ids of one thing: the same at every run, whatever of the others is there already. */
+function chanceOf(seed: number, at: number) {
+  const random = randomLcg(seed + at)
+  return { random, newId: idSource(random) }
+}
+
+interface LotOfLine {
+  id: string
+  code: string | null
 }
 
 /** The supplier's lot: the day and a number. */
 const codeOf = ({ day }: ExpectedLine, lotId: string) => `${day.slice(5).replace('-', '')}-${lotId.slice(-4)}`
 
 interface Received {
-  lotId: string
+  lot: LotOfLine
+  newId: () => string
   /** One of it is missing. */
   isShort: boolean
   item: Item | undefined
 }
 
-async function receive({ client, path, newId }: Loading, line: ExpectedLine, { lotId, isShort, item }: Received) {
+async function receive({ client, path }: Loading, line: ExpectedLine, { lot, newId, isShort, item }: Received) {
   const pieces = line.units - (isShort ? 1 : 0)
   const grams = Math.round(pieces * (item?.unitWeight.usual ?? 1000))
   await client.send('POST', `${path}/lots`, {
-    id: lotId,
+    ...lot,
     itemId: line.itemId,
     supplierId: line.supplierId,
-    code: codeOf(line, lotId),
     gtin: null,
     price: { amount: ((line.price * line.packs) / grams) * 1000, per: 'kg' },
     extras: null,
@@ -140,9 +184,9 @@ async function packed(
 async function cut(
   loading: Loading,
   planned: PlannedFabrication,
-  { lot, item }: { lot: { id: string; code: string } | null; item: Item | undefined },
+  { lot, item, random, newId }: { lot: LotOfLine | null; item: Item | undefined } & ReturnType<typeof chanceOf>,
 ): Promise<string | null> {
-  const { client, path, kitchen, now, random, newId } = loading
+  const { client, path, kitchen, now } = loading
   const { cooks } = kitchen.script
   const cookAt = Math.floor(random() * cooks.length)
   const daysAgo = Math.round((now.getTime() - new Date(`${planned.day}T08:00:00Z`).getTime()) / 86_400_000)
@@ -162,8 +206,9 @@ async function cut(
     random,
     newId,
   )
-  if (planned.fabricationId !== null) return null
-  const { record } = await client.send<FabricationState>('POST', `${path}/fabrications`, {
+  // Somebody else began it meanwhile.
+  if (planned.fabricationId !== null && planned.fabricationId !== session.id) return null
+  const { record } = await client.create<FabricationState>(`${path}/fabrications`, {
     id: session.id,
     styleId: planned.styleId,
     units: planned.units,
@@ -193,11 +238,10 @@ async function cut(
     source: 'scale',
   }))
   await client.send('POST', `${path}/facts`, { facts })
-  const labour = record.labour.map((entry) => ({ ...entry, minutes: session.minutes }))
-  await client.send(
-    'PUT',
-    `${path}/fabrications/${session.id}`,
-    editOf(record, { labour, labourFrom: 'timed', status: 'closed' }),
-  )
+  if (record.status === 'open' && record.version === 1) {
+    const labour = record.labour.map((entry) => ({ ...entry, minutes: session.minutes }))
+    const closed = editOf(record, { labour, labourFrom: 'timed', status: 'closed' })
+    await client.send('PUT', `${path}/fabrications/${session.id}`, closed)
+  }
   return session.weighings.at(-1)?.takenAt ?? null
 }

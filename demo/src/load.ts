@@ -14,26 +14,27 @@ import { Client } from './client.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
 import { loadPlans } from './load-plans.ts'
 import { pastRecords } from './past-records.ts'
+import type { PlanSource } from './plan-source.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
 
 const STALE = 409
 
 /** Loads the demo kitchens once, through the API. Broken off, it goes on where it stopped. */
-export async function loadDemo(url: string, now: Date): Promise<void> {
+export async function loadDemo(url: string, now: Date, plans?: PlanSource): Promise<void> {
   const client = new Client(url)
   const kitchens = scenario(now)
   const last = kitchens.at(-1)
   const lastSession = last?.sessions.at(-1)
   const known = await client.get<FabricationState>(`/api/kitchens/${last?.id}/fabrications/${lastSession?.id}`)
   if (known?.record.status === 'closed') return
-  for (const kitchen of kitchens) await loadKitchen(client, kitchen, now)
+  for (const kitchen of kitchens) await loadKitchen(client, kitchen, now, plans)
 }
 
-async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Promise<void> {
+async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date, plans?: PlanSource): Promise<void> {
   const { id, script, cookIds, offerId, sessions } = kitchen
   const { name, currency, units, timeZone, wagePerHour, cooks, offer } = script
-  await client.send('POST', '/api/kitchens', { id, name, currency, units, timeZone, wagePerHour })
+  await client.create('/api/kitchens', { id, name, currency, units, timeZone, wagePerHour })
   const path = `/api/kitchens/${id}`
   for (const [at, cook] of cooks.entries())
     await client.send('POST', `${path}/cooks`, { id: cookIds[at], ...cook }, [STALE])
@@ -68,12 +69,14 @@ async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date): Pro
     const lot = session.script.event === 'half-done' ? kitchen.lots[0] : undefined
     if (style) await loadSession(client, path, style, cookIds[cook] ?? null, session, lot)
   }
-  if (script.hasPriceBook) await loadPlans(client, path, kitchen, now)
+  if (script.hasPriceBook) await loadPlans(client, path, kitchen, now, plans)
 }
 
 /** The months before, as documents of another day. */
 async function loadHistory(client: Client, path: string, now: Date): Promise<void> {
   const records = pastRecords(dayAfter(now, 0))
+  // They are taken in all or none.
+  if (await client.get(`${path}/fabrications/${records.at(-1)?.id}`)) return
   for (const supplier of new Set(records.flatMap(({ document }) => document.meta?.supplier ?? []))) {
     await supplierIdOf(client, path, supplier)
   }
@@ -95,7 +98,8 @@ async function loadBuying(client: Client, path: string, { lots }: DemoKitchen, n
   for (const lot of lots) {
     const itemId = items.find((item) => item.name === lot.script.item)?.id as string
     const supplierId = await supplierIdOf(client, path, lot.script.supplier)
-    await client.send('POST', `${path}/lots`, lotOf(lot, { itemId, supplierId }, now))
+    // Its days have moved with today where it is there already.
+    await client.send('POST', `${path}/lots`, lotOf(lot, { itemId, supplierId }, now), [STALE])
   }
 }
 
@@ -173,7 +177,7 @@ async function loadSession(
   lot: DemoLot | undefined,
 ) {
   const { script } = session
-  const { record } = await client.send<FabricationState>('POST', `${path}/fabrications`, {
+  const { record } = await client.create<FabricationState>(`${path}/fabrications`, {
     id: session.id,
     styleId: style.id,
     units: script.birds,

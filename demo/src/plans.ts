@@ -1,10 +1,13 @@
 import type { Product } from '@fleam/contract'
-import { addDays, type PlanDraft } from '@fleam/core'
+import { addDays, type PlanDraft, weekdayOf } from '@fleam/core'
 
-/** A plan as the demo has it: its days from today on, covers of its days, and who eats what of them. */
+const DAYS_OF_A_WEEK = 7
+
+/** A plan as the demo has it: it begins on a Monday, with covers by its days, and who eats what of them. */
 export interface PlanScript {
   name: string
-  fromInDays: number
+  /** Weeks after this one in which it begins. */
+  weeksAhead: number
   days: number
   /** Covers by the day of the plan, the first is 0. */
   covers: Readonly<Record<number, number>>
@@ -18,12 +21,12 @@ export interface PlanScript {
   line?: { cooks: number; carriers: number }
 }
 
-/** Four services of a usual week, half of them over. */
+/** Four services of a usual week, Wednesday to Saturday. */
 const WEEK: PlanScript = {
   name: 'The week',
-  fromInDays: -2,
+  weeksAhead: 0,
   days: 7,
-  covers: { 0: 58, 2: 64, 3: 76, 4: 62 },
+  covers: { 2: 58, 3: 64, 4: 76, 5: 62 },
   menu: {
     'Chicken: supremes': 0.22,
     'Arctic char or salmon: portions': 0.2,
@@ -37,7 +40,7 @@ const WEEK: PlanScript = {
 /** 180 kg of turkey over two days: twenty birds of nine kilos. */
 const FEAST: PlanScript = {
   name: 'The feast of the first snow',
-  fromInDays: 9,
+  weeksAhead: 2,
   days: 4,
   covers: { 2: 180, 3: 180 },
   menu: { 'Turkey: breasts, boneless': 0.66, 'Turkey: thighs, boneless': 0.33 },
@@ -47,17 +50,17 @@ const FEAST: PlanScript = {
 }
 
 /** The same week again, not decided yet. */
-const NEXT_WEEK: PlanScript = { ...WEEK, name: 'The week after', fromInDays: 5, isAccepted: false }
+const NEXT_WEEK: PlanScript = { ...WEEK, name: 'The week after', weeksAhead: 1, isAccepted: false }
 
 export const PLANS: readonly PlanScript[] = [WEEK, FEAST, NEXT_WEEK]
 
 /** A plan as a chef would have said it. */
 export function draftOf(
-  { fromInDays, days, covers, menu }: PlanScript,
+  { weeksAhead, days, covers, menu }: PlanScript,
   products: readonly Pick<Product, 'id' | 'name'>[],
   today: string,
 ): PlanDraft {
-  const from = addDays(today, fromInDays)
+  const from = addDays(today, 1 - weekdayOf(today) + weeksAhead * DAYS_OF_A_WEEK)
   const idOf = (name: string) => {
     const product = products.find((each) => each.name === name)
     if (!product) throw new Error(`The demo kitchen has no product '${name}'`)

@@ -1,0 +1,81 @@
+import type { Cook, Item, KeptSchedule, Kitchen, Plan, StylesWork } from '@fleam/contract'
+import { planJobs, workCooks } from '@fleam/contract'
+import {
+  type OrderPlan,
+  type PlanDraft,
+  type PlanGoods,
+  placedInOrder,
+  planOrders,
+  planRequest,
+  planSchedule,
+  solveMixedWith,
+  taskNames,
+  USUAL_WORK,
+  workPlan,
+} from '@fleam/core'
+import loadHighs from 'highs'
+import type { Client } from './client.ts'
+import type { PlanScript } from './plans.ts'
+import { addPlanned, namesIn, toPortable } from './portable.ts'
+import type { ShippedPlan } from './shipped-plans.ts'
+
+/** Nobody waits for it: it is done once, and ships. */
+const SECONDS = 240
+const SCHEDULE_SECONDS = 60
+const PATIENCE_MS = 20_000
+const BEGINS = 8 * 60
+const HOUR = 60
+
+/** The answer of the solver to a plan of the demo. */
+export async function answerPlan(draft: PlanDraft, goods: PlanGoods, currency: string): Promise<OrderPlan> {
+  const { request } = planRequest(draft, goods, currency)
+  return planOrders(request, solveMixedWith(await loadHighs()), { seconds: SECONDS })
+}
+
+interface Scheduled {
+  client: Client
+  path: string
+  plan: Plan
+  script: PlanScript
+}
+
+/** The schedule of an accepted plan, as a chef would make it the day before. */
+export async function schedulePlan({ client, path, plan, script }: Scheduled): Promise<KeptSchedule> {
+  const { accepted } = plan
+  if (!accepted) throw new Error(`${plan.name} is not accepted`)
+  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  const cooks = (await client.get<Cook[]>(`${path}/cooks`)) ?? []
+  const { timeZone } = (await client.get<Kitchen>(path)) as Kitchen
+  const works = (await client.get<StylesWork>(`${path}/plans/${plan.id}/work`)) ?? []
+  const { days: onDays, hours } = script.allHands ?? { days: [], hours: 0 }
+  const schedule: KeptSchedule = {
+    settings: { ...USUAL_WORK, boards: script.line ? script.line.cooks : USUAL_WORK.boards },
+    late: [],
+    days: onDays.flatMap((day) =>
+      cooks.map(({ id }) => ({ cookId: id, day, shifts: [[BEGINS, BEGINS + hours * HOUR] as [number, number]] })),
+    ),
+    tasks: [],
+  }
+  const jobs = planJobs(accepted, { items, works, schedule, timeZone })
+  const work = workPlan(jobs, {
+    ...{ from: accepted.draft.from, days: accepted.draft.days, settings: schedule.settings, now: 0 },
+    cooks: workCooks(cooks, { away: [], days: schedule.days }),
+  })
+  const solve = solveMixedWith(await loadHighs())
+  const made = planSchedule(work.request, solve, { seconds: SCHEDULE_SECONDS, patience: PATIENCE_MS })
+  const nameOf = taskNames(work, jobs)
+  const tasks = placedInOrder(work, made.tasks).map(({ cook, ...task }) => ({
+    ...task,
+    ...{ cookId: cook, what: nameOf(task.id) },
+  }))
+  return { ...schedule, tasks }
+}
+
+/** A plan as it ships: what was accepted and scheduled of it, without ids and dates of this kitchen. */
+export async function shipPlan(client: Client, path: string, { name, accepted, schedule }: Plan): Promise<ShippedPlan> {
+  if (!accepted) throw new Error(`${name} is not accepted`)
+  const { goods, answer, planned, draft } = accepted
+  const names = await namesIn(client, path)
+  addPlanned(names, planned, draft.from)
+  return { name, ...(toPortable({ goods, answer, schedule }, names, draft.from) as Omit<ShippedPlan, 'name'>) }
+}

@@ -1,0 +1,39 @@
+import type { KeptSchedule, Plan } from '@fleam/contract'
+import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core'
+import type { Client } from './client.ts'
+import type { PlanScript } from './plans.ts'
+import { addPlanned, fromPortable, namesIn } from './portable.ts'
+import { shippedPlans } from './shipped-plans.ts'
+
+/** Where answers and schedules of the demo's plans come from. */
+export interface PlanSource {
+  /** What is known of the products of a draft, and the answer to it. */
+  answer: (at: Place, draft: PlanDraft) => Promise<{ goods: PlanGoods; answer: OrderPlan }>
+  schedule: (at: Place, plan: Plan) => Promise<KeptSchedule>
+}
+
+export interface Place {
+  client: Client
+  path: string
+  script: PlanScript
+}
+
+/** The answers that ship, as they are in the kitchen that is loaded. */
+export const shippedSource: PlanSource = {
+  answer: async ({ client, path, script }, draft) => {
+    const { goods, answer } = shippedOf(script)
+    return fromPortable({ goods, answer }, await namesIn(client, path), draft.from)
+  },
+  schedule: async ({ client, path, script }, { accepted }) => {
+    const names = await namesIn(client, path)
+    const from = accepted?.draft.from ?? ''
+    addPlanned(names, accepted?.planned ?? [], from)
+    return fromPortable(shippedOf(script).schedule, names, from)
+  },
+}
+
+function shippedOf({ name }: PlanScript) {
+  const shipped = shippedPlans().find((each) => each.name === name)
+  if (!shipped) throw new Error(`No answer ships for ${name}`)
+  return shipped
+}
