@@ -16,6 +16,7 @@ import {
   positiveShare,
   share,
   signedMoney,
+  weekday,
 } from './numbers.ts'
 
 /** A supplier with its terms. */
@@ -26,7 +27,7 @@ export const supplier = z
     delivery: money.default(0),
     minimumOrder: money.nullable().default(null),
     /** Days of the week on which it comes, 1 for Monday to 7; null where nobody said. */
-    deliveryDays: z.array(z.number().int().min(1).max(7)).max(7).nullable().default(null),
+    deliveryDays: z.array(weekday).max(7).nullable().default(null),
     /** Where claims go, as it stands on a letter. */
     address: notes.nullable().default(null),
   })

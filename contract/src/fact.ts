@@ -103,7 +103,9 @@ const PLATE_NUMBERINGS = ['as-weighed', 'at-the-end'] as const
 const numberedPlates = z.strictObject({
   plate: plateRequest,
   numbering: z.enum(PLATE_NUMBERINGS),
-  numbers: z.record(id, z.number().int().min(0).max(MAX_PLATES)),
+  numbers: z
+    .record(id, z.number().int().min(0).max(MAX_PLATES))
+    .refine((numbers) => Object.keys(numbers).length <= MAX_PLATES, `must not be more than ${MAX_PLATES}`),
 })
 export type NumberedPlates = z.infer<typeof numberedPlates>
 

@@ -150,7 +150,6 @@ export {
   arrival,
   expectedLine,
   expectedLines,
-  MAX_PLAN_DAYS,
   plan,
   planAccepted,
   planCreated,
@@ -160,6 +159,7 @@ export {
   plannedEdit,
   plannedFabrication,
   plannedFabrications,
+  planRow,
   planRows,
 } from './planning.ts'
 export { plating, platingRequest } from './plating.ts'
@@ -236,6 +236,8 @@ export {
 } from './style.ts'
 export type { SupplierCard, SupplierCards, SupplierCardsQuery } from './supplier-card.ts'
 export { supplierCards, supplierCardsQuery } from './supplier-card.ts'
+export type { UnreadableRow } from './unreadable.ts'
+export { UNREADABLE_KINDS, unreadableRow, unreadableRows } from './unreadable.ts'
 export type { Assumptions, WhatIf } from './what-if.ts'
 export { whatIf, whatIfs } from './what-if.ts'
 export type { Work, WorkName } from './work.ts'

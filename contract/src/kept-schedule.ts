@@ -1,4 +1,11 @@
-import { MINUTES_OF_A_DAY, type StyleWork, WORK_KINDS, type WorkSettings } from '@fleam/core'
+import {
+  MAX_PLAN_DAYS,
+  MAX_SCHEDULE_MINUTES,
+  MINUTES_OF_A_DAY,
+  type StyleWork,
+  WORK_KINDS,
+  type WorkSettings,
+} from '@fleam/core'
 import { z } from 'zod'
 import { count, day, id, instant, minutes, name, positiveCount } from './numbers.ts'
 
@@ -6,6 +13,8 @@ const MAX_TASKS = 400
 const MAX_HOURS = 240
 const MAX_LINE = 12
 const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
+/** From the first day of a plan. */
+const minuteOfPlan = z.number().min(0).max(MAX_SCHEDULE_MINUTES)
 const taskId = z.string().max(80)
 const station = z.strictObject({ name, number: positiveCount }).nullable()
 
@@ -28,13 +37,13 @@ const workSettings = z.strictObject({
 export const keptSchedule = z.strictObject({
   settings: workSettings,
   /** Deliveries that come at another time than was ordered, by their expected line. */
-  late: z.array(z.strictObject({ expectedLineId: id, comes: z.number().min(0) })).max(MAX_TASKS),
+  late: z.array(z.strictObject({ expectedLineId: id, comes: minuteOfPlan })).max(MAX_TASKS),
   /** Days of the plan, from 0, on which a cook is there at other times than in the week. */
   days: z
     .array(
       z.strictObject({
         cookId: id,
-        day: count.max(60),
+        day: count.max(MAX_PLAN_DAYS),
         shifts: z
           .array(
             z.tuple([minuteOfDay, minuteOfDay]).refine(([from, until]) => from < until, {
@@ -47,20 +56,22 @@ export const keptSchedule = z.strictObject({
     .max(MAX_TASKS),
   tasks: z
     .array(
-      z.strictObject({
-        id: taskId,
-        /** The planned fabrication that it is a part of. */
-        jobId: id,
-        /** What it is, in the words of the screen on which it was made. */
-        what: z.string().max(400),
-        kind: z.enum(WORK_KINDS),
-        /** Units of its job that are cut when it ends; null where it is no cutting. */
-        upTo: count.nullable(),
-        start: z.number(),
-        end: z.number(),
-        cookId: id.nullable(),
-        station,
-      }),
+      z
+        .strictObject({
+          id: taskId,
+          /** The planned fabrication that it is a part of. */
+          jobId: id,
+          /** What it is, in the words of the screen on which it was made. */
+          what: z.string().max(400),
+          kind: z.enum(WORK_KINDS),
+          /** Units of its job that are cut when it ends; null where it is no cutting. */
+          upTo: count.nullable(),
+          start: minuteOfPlan,
+          end: minuteOfPlan,
+          cookId: id.nullable(),
+          station,
+        })
+        .refine(({ start, end }) => start <= end, { path: ['end'], message: 'must not be before it begins' }),
     )
     .max(MAX_TASKS),
 })

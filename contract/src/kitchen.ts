@@ -11,6 +11,8 @@ function isTimeZone(zone: string): boolean {
   }
 }
 
+/** The longest name of a time zone has half as many letters. */
+const LONGEST_ZONE = 64
 const decimalMark = z.enum(['point', 'comma'])
 
 /** What a kitchen says of itself at set-up. */
@@ -21,7 +23,7 @@ export const kitchenSetUp = z.strictObject({
   units: z.enum(['metric', 'imperial']),
   /** What stands before the decimals on the screens and papers of this kitchen. */
   decimalMark: decimalMark.default('point'),
-  timeZone: z.string().refine(isTimeZone, 'must be a time zone such as Europe/Vienna'),
+  timeZone: z.string().max(LONGEST_ZONE).refine(isTimeZone, 'must be a time zone such as Europe/Vienna'),
   wagePerHour: money,
   /** Where goods are delivered, as it stands on a letter. */
   address: notes.nullable().default(null),

@@ -219,6 +219,9 @@ export type LogbookSeries = z.infer<typeof logbookSeries>
 export const LOGBOOK_FORMAT = 'fleam/logbook'
 export const MAX_IMPORTED = 5_000
 
+/** Causes of one record: one for each of its piles at most. */
+const MAX_CAUSES = 200
+
 /** One record of a logbook's file. */
 export const loggedRecord = z.strictObject({
   id,
@@ -228,8 +231,11 @@ export const loggedRecord = z.strictObject({
   labourFrom: z.enum(LABOUR_SOURCES).default('typed'),
   priceFrom: z.enum(PRICE_SOURCES).default('typed'),
   /** Doubts that somebody stands by; and what went wrong with which pile, by its name in the document. */
-  settled: z.array(z.enum(DOUBT_KINDS)).default([]),
-  causes: z.array(z.strictObject({ pile: name, cause: z.enum(LOSS_CAUSES), isLasting: z.boolean() })).default([]),
+  settled: z.array(z.enum(DOUBT_KINDS)).max(DOUBT_KINDS.length).default([]),
+  causes: z
+    .array(z.strictObject({ pile: name, cause: z.enum(LOSS_CAUSES), isLasting: z.boolean() }))
+    .max(MAX_CAUSES)
+    .default([]),
 })
 export type LoggedRecord = z.infer<typeof loggedRecord>
 

@@ -1,4 +1,13 @@
-import { FIRST_YEAR, HEAVIEST_GRAMS, LIGHTEST_GRAMS, MAX_MINUTES, MAX_MONEY, SMALLEST_QUANTITY } from '@fleam/core'
+import {
+  FIRST_YEAR,
+  HEAVIEST_GRAMS,
+  LIGHTEST_GRAMS,
+  MAX_MINUTES,
+  MAX_MONEY,
+  MAX_QUANTITY,
+  MAX_SUM,
+  SMALLEST_QUANTITY,
+} from '@fleam/core'
 import { z } from 'zod'
 
 const MAX_COUNT = 1_000_000
@@ -24,6 +33,12 @@ export const positiveShare = z
   .max(1)
   .meta({ description: 'share, above 0 and up to 1' })
 export const share = z.number().min(0).max(1).meta({ description: 'share, 0 to 1' })
+/** Portions, kilos or packs of one line, zero or more. */
+export const quantity = z.number().min(0).max(MAX_QUANTITY).meta({ description: 'portions, kilos or packs' })
+/** A sum of money or quantities, which may be negative. */
+export const sum = z.number().min(-MAX_SUM).max(MAX_SUM).meta({ description: 'a sum, may be negative' })
+/** A day of the week, Monday is 1. */
+export const weekday = z.number().int().min(1).max(7)
 export const count = z.number().int().min(0).max(MAX_COUNT)
 export const positiveCount = z.number().int().min(1).max(MAX_COUNT)
 
@@ -32,7 +47,11 @@ const PRINTABLE = /^\P{Cc}*$/u
 const PRINTABLE_LINES = /^(?:\P{Cc}|[\n\r\t])*$/u
 export const name = z.string().trim().min(1).max(120).regex(PRINTABLE, 'must not hold control characters')
 export const notes = z.string().trim().max(4000).regex(PRINTABLE_LINES, 'must not hold control characters')
-export const currency = z.string().regex(/^[A-Z]{3}$/, 'must be a currency code of three capital letters')
+const NO_CURRENCY = 'must be a currency code of three capital letters'
+export const currency = z
+  .string()
+  .max(3, { error: NO_CURRENCY, abort: true })
+  .regex(/^[A-Z]{3}$/, NO_CURRENCY)
 /** Compared in one form: capitals make no other id. */
 export const id = z.uuid().toLowerCase().meta({ description: 'UUID' })
 /** Days begin with the year. Instants are not held to it: a device whose clock was never set weighs all the same. */

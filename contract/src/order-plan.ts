@@ -1,6 +1,6 @@
-import { addDays, type OrderPlan, type OrderPlanRequest } from '@fleam/core'
+import { addDays, MAX_ANSWER_LINES, MAX_QUANTITY, type OrderPlan, type OrderPlanRequest } from '@fleam/core'
 import { z } from 'zod'
-import { currency, day, minutes, money, name } from './numbers.ts'
+import { count, currency, day, minutes, money, name, quantity, sum } from './numbers.ts'
 
 export const ORDER_PLAN_FORMAT = 'fleam/order-plan'
 
@@ -8,13 +8,12 @@ const MAX_DAYS = 31
 const MAX_LISTED = 300
 const MAX_DEMANDS = 2_000
 const MAX_YIELDS = 40
-const MAX_QUANTITY = 1_000_000
 const MAX_KEEPS = 400
 const DEFAULT_PACKS = 1_000
 const DEFAULT_UNITS = 10_000
 const HOURS_OF_A_DAY = 24 * 50
+const LONGEST_REASON = 400
 
-const quantity = z.number().min(0).max(MAX_QUANTITY)
 const positive = z.number().positive().max(MAX_QUANTITY)
 const some = quantity.default(0)
 const price = money.default(0)
@@ -89,7 +88,7 @@ const fields = z.strictObject({
     }),
   ).default([]),
   stock: listed(stock).default([]),
-  labour: z.strictObject({ ratePerHour: money, hours: z.array(z.number().min(0).max(HOURS_OF_A_DAY)) }),
+  labour: z.strictObject({ ratePerHour: money, hours: z.array(z.number().min(0).max(HOURS_OF_A_DAY)).max(MAX_DAYS) }),
   coldSpace: quantity.nullable().default(null),
   service: z.number().min(0.5).lt(1).default(0.5),
 })
@@ -165,15 +164,18 @@ export const orderPlanRequest = fields
   })
   .meta({ id: 'OrderPlanRequest' }) satisfies z.ZodType<OrderPlanRequest>
 
-const figure = z.number()
+const figure = sum
+const lines = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_ANSWER_LINES)
+const place = z.number().int().min(0).max(MAX_LISTED)
+const unitCount = z.number().int().min(0).max(MAX_QUANTITY)
 const source = z.union([
   z.strictObject({ kind: z.literal('cut'), cut: name, day }),
   z.strictObject({ kind: z.literal('ready'), name, day }),
-  z.strictObject({ kind: z.literal('stock'), at: z.number().int() }),
+  z.strictObject({ kind: z.literal('stock'), at: place }),
 ])
 const wholeSource = [
   z.strictObject({ kind: z.literal('delivery'), day }),
-  z.strictObject({ kind: z.literal('stock'), at: z.number().int() }),
+  z.strictObject({ kind: z.literal('stock'), at: place }),
 ] as const
 const units = { units: figure }
 
@@ -193,34 +195,41 @@ export const orderPlan = z
       surplus: figure,
       total: figure,
     }),
-    orders: z.array(
+    orders: lines(
       z.object({
         supplier: name,
         day,
-        lines: z.array(z.object({ name, packs: z.number().int() })),
+        lines: lines(z.object({ name, packs: unitCount })),
         charge: figure,
       }),
     ),
-    cutting: z.array(
+    cutting: lines(
       z.object({
         cut: name,
         day,
-        units: z.number().int(),
+        units: unitCount,
         minutes: figure,
-        from: z.array(z.union([wholeSource[0].extend(units), wholeSource[1].extend(units)])),
+        from: lines(z.union([wholeSource[0].extend(units), wholeSource[1].extend(units)])),
       }),
     ),
-    use: z.array(z.object({ product: name, day, quantity: figure, source })),
-    left: z.array(z.object({ product: name, quantity: figure, valued: figure, disposed: figure })),
-    uncut: z.array(z.object({ whole: name, source: z.union(wholeSource), units: figure })),
-    short: z.array(z.object({ product: name, day, quantity: figure, because: z.array(z.string()) })),
+    use: lines(z.object({ product: name, day, quantity: figure, source })),
+    left: lines(z.object({ product: name, quantity: figure, valued: figure, disposed: figure })),
+    uncut: lines(z.object({ whole: name, source: z.union(wholeSource), units: figure })),
+    short: lines(
+      z.object({
+        product: name,
+        day,
+        quantity: figure,
+        because: z.array(z.string().max(LONGEST_REASON)).max(MAX_LISTED),
+      }),
+    ),
     beside: z.object({ allReady: figure.nullable(), allCut: figure.nullable() }),
-    limits: z.array(
+    limits: lines(
       z.object({
         limit: z.enum(['labour', 'cold', 'most-packs', 'most-per-day', 'minimum', 'delivery-day']),
         name: name.nullable(),
         day: day.nullable(),
-        oneMore: z.string(),
+        oneMore: z.string().max(LONGEST_REASON),
         saves: figure.nullable(),
         shorter: figure,
       }),
@@ -229,7 +238,7 @@ export const orderPlan = z
       asked: figure,
       met: figure,
       all: figure,
-      draws: z.number().int(),
+      draws: count,
       premium: figure.nullable(),
     }),
   })

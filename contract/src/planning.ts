@@ -4,22 +4,34 @@ import {
   type ChangeableKind,
   daysBetween,
   type Known,
+  MAX_PLAN_DAYS,
+  MAX_QUANTITY,
   type PlanDraft,
   type PlanGoods,
 } from '@fleam/core'
 import { z } from 'zod'
 import { keptSchedule, toldTasks } from './kept-schedule.ts'
-import { count, day, id, instant, minutes, money, name, positiveCount, share } from './numbers.ts'
+import {
+  count,
+  day,
+  id,
+  instant,
+  minutes,
+  money,
+  name,
+  positiveCount,
+  quantity,
+  share,
+  sum,
+  weekday,
+} from './numbers.ts'
 import { orderPlan } from './order-plan.ts'
 
-/** As many days as one plan may have in a room: the solver proves a week, and comes near with two. */
-export const MAX_PLAN_DAYS = 14
 const MAX_LISTED = 300
 const MAX_SAID = 1_000
 const MAX_COVERS = 100_000
 const HOURS_OF_A_DAY = 24 * 50
 
-const quantity = z.number().min(0).max(1_000_000)
 const KINDS = Object.keys(CHANGEABLE) as [ChangeableKind, ...ChangeableKind[]]
 const FIELDS = [...new Set(Object.values(CHANGEABLE).flat())] as [ChangeableField, ...ChangeableField[]]
 /** An article alone, or an article and a style. */
@@ -49,8 +61,8 @@ const pin = z
   .strictObject({
     kind: z.enum(['whole', 'ready', 'cut']),
     id: goodsId,
-    atLeast: count.max(1_000_000).nullable(),
-    atMost: count.max(1_000_000).nullable(),
+    atLeast: count.max(MAX_QUANTITY).nullable(),
+    atMost: count.max(MAX_QUANTITY).nullable(),
   })
   .refine(({ atLeast, atMost }) => atLeast === null || atMost === null || atLeast <= atMost, {
     path: ['atLeast'],
@@ -91,11 +103,12 @@ export const planDraft: z.ZodType<PlanDraft> = draftFields.superRefine((draft, c
   }
 })
 
+const listed = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_LISTED)
 const known = z.object({
-  value: z.number(),
+  value: sum,
   source: z.enum(['own', 'blended', 'assumed', 'price-book', 'terms', 'week', 'cold', 'plan']),
 }) satisfies z.ZodType<Known>
-const unitName = z.object({ one: z.string(), many: z.string() })
+const unitName = z.object({ one: name, many: name })
 /** Names of goods say whose they are where two are called the same. */
 const goodsName = z.string().min(1).max(500)
 const weekHours = z.array(z.number().min(0).max(24)).length(7)
@@ -103,7 +116,7 @@ const weekHours = z.array(z.number().min(0).max(24)).length(7)
 /** What a kitchen knows of some products. */
 export const planGoods: z.ZodType<PlanGoods> = z
   .object({
-    products: z.array(
+    products: listed(
       z.object({
         id,
         name: goodsName,
@@ -115,23 +128,23 @@ export const planGoods: z.ZodType<PlanGoods> = z
         disposal: known,
       }),
     ),
-    suppliers: z.array(
-      z.object({ id, name, deliveryDays: z.array(z.number().int()).nullable(), charge: known, minimum: known }),
+    suppliers: listed(
+      z.object({ id, name, deliveryDays: z.array(weekday).max(7).nullable(), charge: known, minimum: known }),
     ),
-    wholes: z.array(
+    wholes: listed(
       z.object({
         id,
         name: goodsName,
         supplierId: id,
         itemId: id,
         unitName,
-        pack: z.number(),
+        pack: quantity,
         price: known,
         keepsDays: known,
         cold: known,
       }),
     ),
-    cuts: z.array(
+    cuts: listed(
       z.object({
         id: goodsId,
         name: goodsName,
@@ -141,23 +154,23 @@ export const planGoods: z.ZodType<PlanGoods> = z
         setUp: known,
         consumables: known,
         restDays: known,
-        yields: z.array(
+        yields: listed(
           z.object({
             productId: id,
             quantity: known,
-            sd: z.number(),
-            df: z.number().nullable(),
+            sd: sum,
+            df: sum.nullable(),
             tests: count,
             spread: z.enum(['own', 'pooled', 'none']),
           }),
         ),
       }),
     ),
-    ready: z.array(
+    ready: listed(
       z.object({ id, name: goodsName, supplierId: id, productId: id, quantity: known, price: known, handling: known }),
     ),
-    stock: z.array(z.object({ lotId: id, code: name.nullable(), wholeId: id, units: z.number(), useBy: day })),
-    cooks: z.array(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
+    stock: listed(z.object({ lotId: id, code: name.nullable(), wholeId: id, units: quantity, useBy: day })),
+    cooks: listed(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
     wagePerHour: money,
   })
   .meta({ id: 'PlanGoods' })
@@ -197,7 +210,7 @@ export const expectedLine = z
     name: goodsName,
     packs: positiveCount,
     /** Pieces of what is cut here, portions of what is bought ready, in all. */
-    units: z.number(),
+    units: quantity,
     price: money,
     /** Packs or pieces that came, said at the door; null while nobody said. */
     arrived: z.number().nullable(),
@@ -208,7 +221,7 @@ export const expectedLine = z
 export type ExpectedLine = z.infer<typeof expectedLine>
 export const expectedLines = z.array(expectedLine)
 /** What came of a line, in packs; null takes it back. */
-export const arrival = z.strictObject({ arrived: count.max(1_000_000).nullable() })
+export const arrival = z.strictObject({ arrived: count.max(MAX_QUANTITY).nullable() })
 
 /** A fabrication that is planned, and what it really was once it is finished. */
 export const plannedFabrication = z
@@ -226,7 +239,7 @@ export const plannedFabrication = z
     units: positiveCount,
     minutes,
     /** Portions that it is to serve. */
-    portions: z.array(z.object({ productId: id, product: z.string(), quantity: z.number() })),
+    portions: z.array(z.object({ productId: id, product: z.string(), quantity })),
     /** Money of what is cut, its minutes and its bags. */
     money,
     cookId: id.nullable(),

@@ -22,6 +22,7 @@ export const PROBLEMS = {
   'scale-away': { status: 503, title: 'The scale does not answer' },
   'not-a-stand-in': { status: 409, title: 'This scale is a real one' },
   'disk-full': { status: 503, title: 'The disk of the server is full' },
+  busy: { status: 503, title: 'Too much is asked for at once' },
   'database-away': { status: 503, title: 'The database does not answer' },
   internal: { status: 500, title: 'Fleam made a mistake' },
 } as const

@@ -27,6 +27,7 @@ export type LotCheck = z.infer<typeof lotCheck>
 
 const MAX_CASES = 500
 
+const GTIN_DIGITS = 14
 const lotFields = {
   /** Null where nobody knows any more which item it was. */
   itemId: id.nullable(),
@@ -35,6 +36,7 @@ const lotFields = {
   code: name.nullable(),
   gtin: z
     .string()
+    .max(GTIN_DIGITS, { error: 'must have 14 digits', abort: true })
     .regex(/^\d{14}$/, 'must have 14 digits')
     .refine((code) => !/^\d{14}$/.test(code) || hasRightCheckDigit(code), 'has a wrong check digit')
     .nullable(),

@@ -1,7 +1,7 @@
 import compress from '@fastify/compress'
 import swagger from '@fastify/swagger'
 import swaggerUi, { type FastifySwaggerUiOptions } from '@fastify/swagger-ui'
-import Fastify, { type FastifyServerOptions } from 'fastify'
+import Fastify, { type FastifyServerOptions, type RouteOptions } from 'fastify'
 import { jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import { appraisalRoutes } from './appraisal/index.ts'
 import { buyingRoutes, priceListRoutes } from './buying/index.ts'
@@ -41,6 +41,7 @@ import { sheetRoutes } from './sheet/index.ts'
 import { styleRoutes } from './style/index.ts'
 import { supplierRoutes } from './supplier/index.ts'
 import { supplierCardRoutes } from './supplier-card/index.ts'
+import { unreadableRoutes } from './unreadable/index.ts'
 import { whatIfRoutes } from './what-if/index.ts'
 
 /** Faults of one odd answer that go into the log. */
@@ -88,6 +89,8 @@ export interface AppOptions {
   onOddAnswer?: (odd: OddAnswer) => void
   /** How long a request may take to arrive, milliseconds: one that drips is ended. */
   patienceMs?: number
+  /** Told of each route as it is added, with the schemas by which it is checked. */
+  onRoute?: (route: RouteOptions) => void
   /** Names by which it is reached, beside addresses and `localhost`. */
   names?: readonly string[]
 }
@@ -102,6 +105,7 @@ export async function buildApp({
   priceFeed = null,
   disk: databaseFolder = null,
   onOddAnswer,
+  onRoute = () => {},
   names = [],
   patienceMs = PATIENCE_MS,
 }: AppOptions) {
@@ -118,6 +122,7 @@ export async function buildApp({
       app.log.error({ method, url, issues: error.issues.slice(0, MAX_LOGGED) }, 'An answer is odd.'))
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
+  app.addHook('onRoute', onRoute)
   const disk = new DiskWatch(databaseFolder)
   disk.watch(app)
   answerWithProblems(app, disk)
@@ -192,6 +197,7 @@ export async function buildApp({
     kitchenPlanRoutes(server, scopeOf)
     kitchenScheduleRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
+    unreadableRoutes(server, scopeOf)
     server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)

@@ -149,6 +149,11 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     payload: { command: 'tare' },
   })
   const gone = await fillPlans(ask, { supplierId, cookId, item, style, productId: product.id })
+  const plan = asked.find(({ method, url }) => method === 'POST' && url.endsWith('/plans'))?.payload
+  const odd = { ...(plan as { name: string; draft: unknown }), id: newId(), name: 'Cannot be read' }
+  await ask('POST', '/plans', odd)
+  await test.database.models.OrderPlan.update({ draft: {} as never }, { where: { id: odd.id } })
+  await ask('DELETE', `/unreadable/plan/${odd.id}`)
   // What is taken away here is taken away last.
   for (const { method, rest } of gone)
     asked.push({ method, url: `/api/kitchens/${home.id}${rest}`, payload: undefined })

@@ -104,9 +104,10 @@ export async function fillPlans(
     ...{ boards: 2, saws: 1, stoves: 2, begins: 480, service: 1080, buffer: 30, boardMinutes: 30, packMinutes: 10 },
     ...{ setHours: 8, stockHours: 6, cleanDown: 10, against: 20 },
   }
+  const [planned] = (await ask<PlannedFabrication[]>('GET', '/planned')) as [PlannedFabrication]
   const task = {
     id: 'a',
-    jobId: newId(),
+    jobId: planned.id,
     what: 'Duck',
     kind: 'cut',
     upTo: 3,
@@ -130,7 +131,6 @@ export async function fillPlans(
   const [line] = (await ask<ExpectedLine[]>('GET', '/expected')) as [ExpectedLine]
   await ask('PUT', `/expected/${line.id}`, { arrived: 3 })
   await ask('PUT', `/expected/${line.id}`, { arrived: null })
-  const [planned] = (await ask<PlannedFabrication[]>('GET', '/planned')) as [PlannedFabrication]
   await ask('PUT', `/planned/${planned.id}`, { cookId: null, isDropped: false })
   await ask('POST', '/plans', { id: other, name: 'Another', draft })
   return [

@@ -3,9 +3,16 @@ import type { FabricationState, Item, Kitchen, PriceListLine, Supplier } from '@
 import type { Reading } from '@fleam/core'
 import { Sequelize } from 'sequelize'
 import { v7 as newId } from 'uuid'
+import type { z } from 'zod'
 import { buildApp, migrate, openDatabase, ScaleGateway } from '../src/index.ts'
 
 export type TestApp = Awaited<ReturnType<typeof openTestApp>>
+
+/** What one part of a request is checked by. */
+interface Incoming {
+  where: string
+  schema: z.ZodType
+}
 
 /**
  * The server on a fresh database of its own; `close` drops it. An answer that is not as its schema says is a fault,
@@ -23,10 +30,17 @@ export async function openTestApp(
   const database = openDatabase(base.href)
   await migrate(database.sequelize)
   const scale = new ScaleGateway(scaleAddress)
+  const incoming: Incoming[] = []
   const app = await buildApp({
     database,
     scale,
     names,
+    onRoute: ({ method, url, schema }) => {
+      for (const part of ['params', 'querystring', 'body'] as const) {
+        const checked = schema?.[part] as z.ZodType | undefined
+        if (checked) incoming.push({ where: `${method} ${url} ${part}`, schema: checked })
+      }
+    },
     ...(patienceMs === undefined ? {} : { patienceMs }),
     onOddAnswer: isOddAllowed
       ? () => {}
@@ -37,6 +51,7 @@ export async function openTestApp(
   return {
     app,
     database,
+    incoming,
     url: base.href,
     async close() {
       scale.close()

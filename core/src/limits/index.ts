@@ -21,6 +21,16 @@ export const MAX_UNITS = 5_000
 export const MAX_PIECES = 10_000
 /** Weighings of one document, of all its piles together. */
 export const MAX_WEIGHINGS = 10_000
+/** Days of one plan. */
+export const MAX_PLAN_DAYS = 14
+/** Minutes from the first day of a plan within which its work lies: what is late may end days after. */
+export const MAX_SCHEDULE_MINUTES = (MAX_PLAN_DAYS + 7) * 24 * 60
+/** Portions, kilos or packs of one line. */
+export const MAX_QUANTITY = 1_000_000
+/** A sum of as many entries as a list holds, each as large as it may be. */
+export const MAX_SUM = 1_000_000_000_000_000
+/** Lines of a plan's answer: of every product, day and way to come by it. */
+export const MAX_ANSWER_LINES = 20_000
 /** Cooks of one kitchen: each may run a clock. */
 export const MAX_COOKS = 100
 /** Letters of a cook's name: what a cook did is named after it. */

@@ -1,7 +1,7 @@
 import type { ArticlePrice, PriceCorrection } from '@fleam/contract'
 import { notFound, Refusal } from '../http/index.ts'
-import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
-import { holdPriceBook, importLines } from './import.ts'
+import { decide, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { importLines } from './import.ts'
 import * as store from './store.ts'
 
 /**
@@ -9,8 +9,7 @@ import * as store from './store.ts'
  * every comparison, forecast and list is without it at once. Answers with the id of the article.
  */
 export function updatePrice(scope: Scope, priceId: string, { why, replacement }: PriceCorrection): Promise<string> {
-  return inTransaction(scope, async (inside) => {
-    await holdPriceBook(inside)
+  return decide(scope, 'prices', async (inside) => {
     const { ArticlePrice: Prices } = inside.database.models
     const where = ofKitchen(inside, { id: priceId })
     const price = await Prices.findOne({ where, raw: true, ...within(inside) })

@@ -9,7 +9,7 @@ import {
 import { overlaps } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { Refusal } from '../http/index.ts'
-import { insertMany, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { decide, insertMany, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { type ArticleFields, articleColumns, rowOfPrice } from './rows.ts'
 import * as store from './store.ts'
 
@@ -68,8 +68,8 @@ const keyOf = ({ supplierId, code }: { supplierId: string; code: string }) => `$
  */
 export async function importLines(scope: Scope, options: ImportOptions): Promise<ImportResult> {
   const { lines, onProgress = () => {} } = options
-  return inTransaction(scope, async (inside) => {
-    await holdPriceBook(inside)
+  // Two at once would each miss the other's articles.
+  return decide(scope, 'prices', async (inside) => {
     const articles = (await store.allArticles(inside)).map((each): [string, KnownArticle] => [keyOf(each), each])
     const book: KnownBook = { articles: new Map(articles), prices: new Map() }
     const counts = { newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
@@ -93,14 +93,6 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
     }
     return result
   })
-}
-
-/**
- * Two imports at once would each miss the other's suppliers and articles: they take turns by a row of the kitchen's
- * that nothing points at. By the kitchen's own row every weighing would wait, as each of them points at it.
- */
-export async function holdPriceBook(scope: Scope): Promise<void> {
-  await scope.database.models.PriceBook.findByPk(scope.kitchen.id, { lock: true, raw: true, ...within(scope) })
 }
 
 interface NewRows {

@@ -1,7 +1,7 @@
 import { isSamePrice, type Price, priceOn } from '@fleam/core'
 import { Refusal } from '../http/index.ts'
-import { inTransaction, type Scope } from '../scope/index.ts'
-import { holdPriceBook, importLines } from './import.ts'
+import { decide, type Scope } from '../scope/index.ts'
+import { importLines } from './import.ts'
 import * as store from './store.ts'
 
 /** What was bought of whom, and when. */
@@ -36,11 +36,8 @@ export async function createTypedPrice(scope: Scope, bought: Bought, price: Pric
   // For a whole lot, or a case of unknown size, the next one costs something else.
   if (supplierId === null || price.amount <= 0 || price.per === 'lot' || price.per === 'case') return
   try {
-    await inTransaction(scope, async (inside) => {
-      // What two benches say at once is looked at one after the other.
-      await holdPriceBook(inside)
-      await addIfNew(inside, bought, price, itemName)
-    })
+    // What two benches say at once is looked at one after the other.
+    await decide(scope, 'prices', (inside) => addIfNew(inside, bought, price, itemName))
   } catch (error) {
     // Another price of that day is there: the book is not argued with.
     if (!(error instanceof Refusal)) throw error

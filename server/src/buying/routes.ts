@@ -24,6 +24,7 @@ import { movedPrices, turnedVerdicts } from './turned.ts'
 
 const tags = ['buying']
 const MAX_LISTED = 200
+const MAX_OFFSET = 10_000_000
 
 /** The price book, true cost by product, and verdicts that prices have turned. */
 export function buyingRoutes(app: Server, scopeOf: Scopes): void {
@@ -33,7 +34,7 @@ export function buyingRoutes(app: Server, scopeOf: Scopes): void {
     words: z.string().max(200).default(''),
     tied: z.enum(['true', 'false']).default('false'),
     limit: z.coerce.number().int().min(1).max(MAX_LISTED).default(50),
-    offset: z.coerce.number().int().min(0).default(0),
+    offset: z.coerce.number().int().min(0).max(MAX_OFFSET).default(0),
   })
   app.get(
     `${base}/articles`,

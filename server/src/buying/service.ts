@@ -17,17 +17,10 @@ import { documentOf, priceOn } from '@fleam/core'
 import type { Compute, PriceListRequest } from '../compute/index.ts'
 import { latestOfEachStyle } from '../fabrication/index.ts'
 import { MAX_ISSUES, notFound, Refusal } from '../http/index.ts'
-import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
+import { dayOf, decide, type Scope } from '../scope/index.ts'
 import { itemNames, products } from '../style/index.ts'
 import { requireSupplier, suppliersNamed } from '../supplier/index.ts'
-import {
-  holdPriceBook,
-  type ImportOptions,
-  type ImportResult,
-  importLines,
-  refuseRows,
-  type TiedLine,
-} from './import.ts'
+import { type ImportOptions, type ImportResult, importLines, refuseRows, type TiedLine } from './import.ts'
 import { rememberMapping } from './mappings.ts'
 import { lineOf } from './rows.ts'
 import * as store from './store.ts'
@@ -100,8 +93,7 @@ type ListOptions = Omit<ImportOptions, 'lines' | 'mapping' | 'takes'> & { list: 
 
 /** Takes a list that was read in: its names are resolved here, once. Suppliers that are new are added. */
 export function importList(scope: Scope, { list, ...options }: ListOptions): Promise<ImportResult> {
-  return inTransaction(scope, async (inside) => {
-    await holdPriceBook(inside)
+  return decide(scope, 'prices', async (inside) => {
     const names = await knownNames(inside)
     const supplierIds = await suppliersNamed(inside, list.suppliers)
     const tied = ({ supplier, item, product, ...line }: NumberedLine): TiedLine => ({
@@ -124,7 +116,10 @@ export function importList(scope: Scope, { list, ...options }: ListOptions): Pro
 }
 
 /** Adds one price by hand: the same road as a list of one row. */
-export async function createPrice(scope: Scope, line: PriceAdded): Promise<ImportResult> {
+export const createPrice = (scope: Scope, line: PriceAdded): Promise<ImportResult> =>
+  decide(scope, 'prices', (inside) => addPrice(inside, line))
+
+async function addPrice(scope: Scope, line: PriceAdded): Promise<ImportResult> {
   await requireSupplier(scope, line.supplierId)
   const refuse = (path: string, message: string) => {
     throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })

@@ -10,9 +10,12 @@ import {
 } from '@fleam/contract'
 import { z } from 'zod'
 
+/** Letters of a list: as many as the largest request has. */
+const LONGEST_LIST = 8_000_000
+
 /** What a price list is sent as: its text, and which column is what. */
 export const priceListBody = z.strictObject({
-  csv: z.string(),
+  csv: z.string().max(LONGEST_LIST),
   mapping: priceMapping,
   /** `all` takes every row or none; `good` those that are right, and tells of the others. */
   takes: z.enum(['all', 'good']).default('all'),

@@ -33,6 +33,7 @@ import { up as settledDoubts } from './migrations/028-settled-doubts.ts'
 import { up as weeks } from './migrations/029-weeks.ts'
 import { up as orderPlans } from './migrations/030-order-plans.ts'
 import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
+import { up as turns } from './migrations/032-turns.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -67,6 +68,7 @@ const MIGRATIONS = [
   { name: '029-weeks', up: weeks },
   { name: '030-order-plans', up: orderPlans },
   { name: '031-schedules-followed', up: schedulesFollowed },
+  { name: '032-turns', up: turns },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,8 +1,9 @@
 export { countLateFacts, recountAll, recountStale } from './figures.ts'
 export { insertState, insertStates } from './insert-state.ts'
 export { fabricationRoutes } from './routes.ts'
-export { requireDocument, requireOpen, requireState } from './service.ts'
+export { latest, requireDocument, requireOpen, requireState } from './service.ts'
 export {
+  deleteRecord,
   latestOfEachStyle,
   latestOfStyle,
   openStates,

@@ -11,7 +11,7 @@ import {
 import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
 import { notFound, Refusal, refuseTaken, requireReadable } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
-import { inTransaction, type Scope } from '../scope/index.ts'
+import { eachReadable, inTransaction, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 import { countLateFacts, keepFigures } from './figures.ts'
@@ -54,26 +54,45 @@ export async function latest(scope: Scope, limit: number): Promise<FabricationRo
     // Between two records others are served: no weighing waits for a list of long ones.
     await nextTurn()
     const { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt } = record
-    const document = documentOf(record, facts, options)
-    rows.push({
-      id,
-      status,
-      priceFrom,
-      itemId,
-      styleId,
-      cookId,
-      startedAt,
-      updatedAt,
-      document,
-      expected: status === 'open' ? expectedDocument(record, document) : null,
-    })
+    const head = { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt }
+    const name = `${record.item}, ${record.style}`
+    const read = () => {
+      const document = documentOf(record, facts, options)
+      return { ...head, document, expected: status === 'open' ? expectedDocument(record, document) : null }
+    }
+    rows.push(...eachReadable(scope, [record], () => ({ kind: 'fabrication', id, name }), read))
   }
   return rows
 }
 
 /** Changes a record; refused with the current one where somebody changed it meanwhile. What was weighed is never touched. */
 export async function change(scope: Scope, id: string, edit: FabricationEdit): Promise<FabricationState> {
-  const { record: before } = await requireState(scope, id)
+  await refuseTaken('piles', 'A pile with this id is there already.', () =>
+    inTransaction(scope, async (inside) => {
+      const version = await store.lockVersion(inside, id)
+      if (version === null) throw notFound('fabrication')
+      if (version !== edit.version) {
+        const current = await store.stateById(inside, id)
+        throw new Refusal('stale-version', `It was read at version ${edit.version} and is at ${version} now.`, {
+          current,
+        })
+      }
+      const before = await store.recordById(inside, id)
+      if (!before) throw notFound('fabrication')
+      const record = await changedRecord(inside, before, edit)
+      await store.insertVersion(inside, editOf(before), id)
+      await store.updateRecord(inside, record)
+      const changed = await store.stateById(inside, id)
+      if (changed) await keepFigures(inside, changed)
+    }),
+  )
+  // A weighing that was stored while it was being closed counts too.
+  if (edit.status === 'closed') await countLateFacts(scope, [id])
+  return requireState(scope, id)
+}
+
+/** The record as the edit leaves it; refused where a kitchen cannot mean it. */
+async function changedRecord(scope: Scope, before: FabricationRecord, edit: FabricationEdit) {
   refuseMissingPiles(before.piles, edit.piles)
   const { supplierId, cookId } = edit
   const now = scope.clock.now().toISOString()
@@ -89,25 +108,7 @@ export async function change(scope: Scope, id: string, edit: FabricationEdit): P
     updatedAt: now,
   }
   requireReadable(fabricationRecord, record)
-  await refuseTaken('piles', 'A pile with this id is there already.', () =>
-    inTransaction(scope, async (inside) => {
-      const version = await store.lockVersion(inside, id)
-      if (version !== edit.version) {
-        const current = await store.stateById(inside, id)
-        throw new Refusal('stale-version', `It was read at version ${edit.version} and is at ${version} now.`, {
-          current,
-        })
-      }
-      const replaced = await store.recordById(inside, id)
-      if (replaced) await store.insertVersion(inside, editOf(replaced), id)
-      await store.updateRecord(inside, record)
-      const changed = await store.stateById(inside, id)
-      if (changed) await keepFigures(inside, changed)
-    }),
-  )
-  // A weighing that was stored while it was being closed counts too.
-  if (record.status === 'closed') await countLateFacts(scope, [id])
-  return requireState(scope, id)
+  return record
 }
 
 /** A name that a document brought and that is of no row here. */

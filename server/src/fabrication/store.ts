@@ -2,7 +2,7 @@ import type { FabricationEdit, FabricationRecord, FabricationState, RecordVersio
 import { type FindOptions, literal, Op, type Order } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'
-import { inTransaction, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
+import { eachReadable, inTransaction, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { partsOf, type RecordParts } from './parts.ts'
 import { editableColumns, recordOfRow, rowOfRecord, rowsOfLists, rowsOfPiles } from './rows.ts'
 
@@ -46,10 +46,12 @@ async function statesWhere(scope: Scope, options: StatesOptions): Promise<Fabric
   const rows = await rowsWhere(scope, options)
   const ids = rows.map((row) => row.id)
   const [parts, facts] = await Promise.all([partsOf(scope, ids), factsOf(scope, ids)])
-  return rows.map((row) => ({
-    record: recordOfRow(row, parts.get(row.id) as RecordParts),
-    facts: facts.get(row.id) ?? [],
-  }))
+  return eachReadable(
+    scope,
+    rows,
+    ({ id, date }) => ({ kind: 'fabrication', id, name: date }),
+    (row) => ({ record: recordOfRow(row, parts.get(row.id) as RecordParts), facts: facts.get(row.id) ?? [] }),
+  )
 }
 
 export async function stateById(scope: Scope, id: string): Promise<FabricationState | null> {
@@ -115,6 +117,11 @@ export async function latestOfEachStyle(scope: Scope): Promise<FabricationState[
 /** Fabrications that were cut from a lot, oldest first. */
 export const statesOfLot = (scope: Scope, lotId: string): Promise<FabricationState[]> =>
   statesWhere(scope, { where: { lotId }, order: ['startedAt', 'id'] })
+
+/** Strikes a record with everything that hangs on it. */
+export async function deleteRecord(scope: Scope, id: string): Promise<void> {
+  await scope.database.models.Fabrication.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
+}
 
 /** Inserts a record with its parts, all or nothing. */
 export const insertRecord = (scope: Scope, record: FabricationRecord): Promise<void> => insertRecords(scope, [record])

@@ -13,7 +13,7 @@ declare module 'fastify' {
 }
 
 /** What any operation may answer, whatever it does. */
-const ALWAYS: readonly ProblemCode[] = ['internal', 'disk-full', 'database-away', 'other-host', 'other-site']
+const ALWAYS: readonly ProblemCode[] = ['internal', 'disk-full', 'database-away', 'busy', 'other-host', 'other-site']
 const OF_A_BODY: readonly ProblemCode[] = ['invalid-input', 'not-json', 'too-large', 'wrong-media-type']
 
 interface Operation {

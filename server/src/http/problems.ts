@@ -45,6 +45,14 @@ const FASTIFY_CODES: Readonly<Record<string, ProblemCode>> = {
   FST_ERR_CTP_INVALID_CONTENT_LENGTH: 'not-json',
 }
 
+/** What the database refuses because of what others do at the same time; nothing of it was kept. */
+const OTHERS_WERE_FASTER: Readonly<Record<string, { code: ProblemCode; detail: string }>> = {
+  ER_NO_REFERENCED_ROW_2: { code: 'not-found', detail: 'Something that this belongs to is not there any more.' },
+  ER_ROW_IS_REFERENCED_2: { code: 'busy', detail: 'Something that belongs to it was added meanwhile: try again.' },
+  ER_LOCK_WAIT_TIMEOUT: { code: 'busy', detail: 'Others have been changing the same for long: try again in a moment.' },
+  ER_LOCK_DEADLOCK: { code: 'busy', detail: 'Others are changing the same: try again in a moment.' },
+}
+
 const noRoom = () =>
   new Refusal('disk-full', 'Make room on its disk: it goes on by itself.', {
     kept: 'What was stored before is safe. Nothing of this was stored: devices keep it and send it again.',
@@ -55,9 +63,12 @@ function refusalOf(error: unknown): Refusal | null {
   if (isDiskFull(error)) return noRoom()
   if (isDatabaseAway(error)) {
     return new Refusal('database-away', 'Try again in a moment.', {
-      kept: 'What was stored before is safe. Nothing of this was stored.',
+      // It may have gone away between the commit and its answer.
+      kept: 'What was stored before is safe. Whether this was stored is not known: sent again as it is, it is there once.',
     })
   }
+  const other = OTHERS_WERE_FASTER[databaseCode(error) ?? '']
+  if (other) return new Refusal(other.code, other.detail)
   const code = FASTIFY_CODES[(error as FastifyError).code]
   if (code) return new Refusal(code, (error as Error).message)
   // Half an upload or a body that is not JSON: Fastify marks these with the status alone.
@@ -81,7 +92,11 @@ function bodyOf({ code, message, options }: Refusal): Problem {
   }
 }
 
-const mistake = () => new Refusal('internal', 'It has been written to the log.')
+/** It may have happened after the commit: nobody is told that nothing changed. */
+const mistake = () =>
+  new Refusal('internal', 'It has been written to the log.', {
+    kept: 'Whether it was stored is not known: look again before sending it anew.',
+  })
 
 /** What an error is to a client whose answer has begun already. */
 export const problemOf = (error: unknown): Problem => bodyOf(refusalOf(error) ?? mistake())

@@ -2,7 +2,7 @@ import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } fr
 import { MAX_COOKS } from '@fleam/core'
 import type { Database } from '../database/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
-import { type Clock, inTransaction, type Scope } from '../scope/index.ts'
+import { type Clock, decide, inTransaction, type Scope } from '../scope/index.ts'
 import { insertCatalogue, requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 import * as store from './store.ts'
@@ -30,14 +30,15 @@ const cookById = async (scope: Scope, id: string) => (await store.cooks(scope)).
 export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
   createOnce({
     read: () => cookById(scope, cook.id),
-    create: async () => {
-      if ((await store.cooks(scope)).length >= MAX_COOKS) {
-        throw new Refusal('invalid-input', `A kitchen has ${MAX_COOKS} cooks at most.`, {
-          issues: [{ path: 'id', message: `is one more than ${MAX_COOKS}` }],
-        })
-      }
-      await store.insertCook(scope, cook)
-    },
+    create: () =>
+      decide(scope, 'cooks', async (inside) => {
+        if ((await store.cooks(inside)).length >= MAX_COOKS) {
+          throw new Refusal('invalid-input', `A kitchen has ${MAX_COOKS} cooks at most.`, {
+            issues: [{ path: 'id', message: `is one more than ${MAX_COOKS}` }],
+          })
+        }
+        await store.insertCook(inside, cook)
+      }),
     isSame: (known) => isSameContent(known, cook),
     taken: { path: 'name', detail: 'A cook of this name is there already.' },
   })
@@ -51,22 +52,26 @@ export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<Ki
 
 /** Changes a cook's name and wage: records keep the wage that was paid. */
 export async function updateCook(scope: Scope, id: string, edit: CookEdit): Promise<Cook> {
-  if (!(await cookById(scope, id))) throw notFound('cook')
-  await refuseTaken('name', 'A cook of this name is there already.', () => store.updateCook(scope, id, edit))
-  return { id, ...edit }
+  return refuseTaken('name', 'A cook of this name is there already.', () =>
+    decide(scope, 'cooks', async (inside) => {
+      if (!(await cookById(inside, id))) throw notFound('cook')
+      await store.updateCook(inside, id, edit)
+      return { id, ...edit }
+    }),
+  )
 }
 
 /** Changes the weeks of several cooks, all or none. */
 export async function updateCookWeeks(scope: Scope, { cooks }: CookWeeks): Promise<Cook[]> {
-  await inTransaction(scope, async (inside) => {
+  return decide(scope, 'cooks', async (inside) => {
     const known = new Set((await store.cooks(inside)).map(({ id }) => id))
     const issues = cooks.flatMap(({ id }, at) =>
       known.has(id) ? [] : [{ path: `cooks[${at}].id`, message: 'is not a cook here' }],
     )
     if (issues.length > 0) throw new Refusal('invalid-input', 'This kitchen has no such cook.', { issues })
     for (const each of cooks) await store.updateCookWeek(inside, each)
+    return store.cooks(inside)
   })
-  return store.cooks(scope)
 }
 
 /** The cook of an id; refuses the field where this kitchen has none. */

@@ -11,7 +11,6 @@ export const kitchenById = ({ models }: Database, id: string): Promise<Kitchen |
 
 export async function insertKitchen(scope: Scope): Promise<void> {
   await scope.database.models.Kitchen.create(scope.kitchen, within(scope))
-  await scope.database.models.PriceBook.create({ kitchenId: scope.kitchen.id }, within(scope))
 }
 
 export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<void> {

@@ -3,7 +3,7 @@ import { type FabricationState, issuesOf, type LoggedRecord, loggedRecord, type 
 import { QueryTypes } from 'sequelize'
 import { insertStates } from '../fabrication/index.ts'
 import { Refusal, type Steps } from '../http/index.ts'
-import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { decide, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { closedState, nothingWeighed } from './import.ts'
 import { nameRows, pathOfName, readNames } from './names.ts'
 
@@ -19,15 +19,18 @@ type Issue = { path: string; message: string }
  */
 export async function importMany(scope: Scope, sent: readonly unknown[], steps: Steps): Promise<RecordsImported> {
   const records = await readRecords(sent)
-  const known = await knownIds(scope, records)
-  const states = await statesOf(scope, records, known)
-  await inTransaction(scope, async (inside) => {
+  const all = await statesOf(scope, records)
+  const states = await decide(scope, 'records', async (inside) => {
+    // The same file at the same time is the same records: looked at once whoever was first has committed.
+    const known = await knownIds(inside, records)
+    const states = all.filter(({ record }) => !known.has(record.id))
     for (let from = 0; from < states.length; from += AT_A_TIME) {
       if (steps.isCancelled()) throw new Refusal('cancelled', 'Nothing of it was kept.')
       steps.onProgress(from, states.length)
       await insertStates(inside, states.slice(from, from + AT_A_TIME))
       await nextTurn()
     }
+    return states
   })
   const kept = states.map(({ record }) => record.id)
   return { kept: kept.length, known: records.length - kept.length, alike: await alikeOf(scope, kept) }
@@ -90,19 +93,14 @@ async function knownIds(scope: Scope, records: readonly LoggedRecord[]): Promise
   return new Set(rows.map(({ id }) => id))
 }
 
-/** The records that are not here yet, told by their place in the file. */
-async function statesOf(
-  scope: Scope,
-  records: readonly LoggedRecord[],
-  known: ReadonlySet<string>,
-): Promise<FabricationState[]> {
+/** The records as this kitchen keeps them; what is wrong is told by its place in the file. */
+async function statesOf(scope: Scope, records: readonly LoggedRecord[]): Promise<FabricationState[]> {
   const rows = await nameRows(scope)
   const issues: Issue[] = []
   const wrong: Issue[] = []
   const states: FabricationState[] = []
   for (const [at, { id, document, causes, ...said }] of records.entries()) {
     if (at % AT_A_TIME === 0) await nextTurn()
-    if (known.has(id)) continue
     const { names, open } = readNames(document, {}, rows)
     issues.push(
       ...open.map(({ field, name }) => ({

@@ -1,4 +1,13 @@
 export { kitchenPlanRoutes } from './kitchen-routes.ts'
 export { planningRoutes } from './routes.ts'
 export { beginPlanned, changePlan, plan, planned, refuse, requirePlan } from './service.ts'
-export { schedulesAround, toldOf, updatePlan } from './store.ts'
+export {
+  deletePlanRow,
+  everySchedule,
+  expectedIds,
+  plannedIds,
+  planRows,
+  schedulesAround,
+  toldOf,
+  updatePlan,
+} from './store.ts'

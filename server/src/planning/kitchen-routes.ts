@@ -32,7 +32,8 @@ const goodsQuery = z.strictObject({
     .transform((text) => text.split(',').filter((each) => each !== ''))
     .pipe(z.array(id).max(MAX_PRODUCTS)),
 })
-const at = z.strictObject({ version: z.coerce.number().int().min(1) })
+const MAX_VERSION = 1_000_000_000
+const at = z.strictObject({ version: z.coerce.number().int().min(1).max(MAX_VERSION) })
 
 /** Plans that a kitchen keeps, and what is expected and planned of those that it accepted. */
 export function kitchenPlanRoutes(app: Server, scopeOf: Scopes): void {

@@ -1,4 +1,13 @@
-import type { ExpectedLine, Plan, PlanAccepted, PlanEdit, PlannedEdit, PlannedFabrication } from '@fleam/contract'
+import {
+  type ExpectedLine,
+  expectedLine,
+  type Plan,
+  type PlanAccepted,
+  type PlanEdit,
+  type PlannedEdit,
+  type PlannedFabrication,
+  plannedFabrication,
+} from '@fleam/contract'
 import {
   addDays,
   appraise,
@@ -10,6 +19,7 @@ import {
   unitsDone,
 } from '@fleam/core'
 import { v7 as newId } from 'uuid'
+import { z } from 'zod'
 import { databaseCode } from '../database/index.ts'
 import { statesByIds } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal } from '../http/index.ts'
@@ -47,13 +57,16 @@ export async function createPlan(scope: Scope, said: Pick<Plan, 'id' | 'name' | 
   return plan(scope, said.id)
 }
 
-/** Runs a change of a plan at the version that was read; a stale one is refused with the plan as it is now. */
+/**
+ * Runs a change of a plan at the version that was read, and answers with the plan as it is then; a stale one is refused
+ * with the plan as it is now. It is read before the change is committed: what could not be read again is not kept.
+ */
 export const changePlan = (
   scope: Scope,
   id: string,
   version: number,
   work: (scope: Scope, kept: store.KeptPlan) => Promise<void>,
-) =>
+): Promise<Plan> =>
   inTransaction(scope, async (inside) => {
     const kept = await requirePlan(inside, id, { isLocked: true })
     if (kept.version !== version) {
@@ -62,17 +75,18 @@ export const changePlan = (
       })
     }
     await work(inside, kept)
+    return plan(inside, id)
   })
 
-export async function updatePlan(scope: Scope, id: string, { version, name, draft }: PlanEdit): Promise<Plan> {
-  await changePlan(scope, id, version, (inside) => store.updatePlan(inside, id, { name, draft, version: version + 1 }))
-  return plan(scope, id)
-}
+export const updatePlan = (scope: Scope, id: string, { version, name, draft }: PlanEdit): Promise<Plan> =>
+  changePlan(scope, id, version, (inside) => store.updatePlan(inside, id, { name, draft, version: version + 1 }))
 
 export async function deletePlan(scope: Scope, id: string): Promise<void> {
-  const { accepted } = await requirePlan(scope, id)
-  if (accepted) refuse('id', 'is accepted: take that back first')
-  await store.deletePlan(scope, id)
+  await inTransaction(scope, async (inside) => {
+    const { accepted } = await requirePlan(inside, id, { isLocked: true })
+    if (accepted) refuse('id', 'is accepted: take that back first')
+    await store.deletePlan(inside, id)
+  })
 }
 
 export function refuse(path: string, message: string): never {
@@ -99,7 +113,8 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
     cookId: null,
     expectedLineId: expected.find(({ articleId, day }) => articleId === each.articleId && day === delivery)?.id ?? null,
   }))
-  await changePlan(scope, id, version, async (inside, kept) => {
+  requireKeepable({ expected, planned: work })
+  return changePlan(scope, id, version, async (inside, kept) => {
     if (kept.accepted) refuse('id', 'is accepted already')
     const at = inside.clock.now()
     await store.updatePlan(inside, id, { acceptedAt: at, accepted, draft, version: version + 1 })
@@ -112,13 +127,25 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
       refuse('goods', 'has a supplier, style or lot that is not there any more')
     }
   })
-  return plan(scope, id)
+}
+
+const keepable = z.object({
+  expected: z.array(expectedLine.pick({ packs: true, units: true, price: true })),
+  planned: z.array(plannedFabrication.pick({ units: true, minutes: true, portions: true, money: true })),
+})
+
+/** Refuses an answer that makes lines or fabrications larger than a kitchen can mean. */
+function requireKeepable(rows: z.input<typeof keepable>): void {
+  const [issue] = keepable.safeParse(rows).error?.issues ?? []
+  if (issue) refuse('answer', `makes ${issue.path.join(' ')}: ${issue.message}`)
 }
 
 /** Takes an acceptance back, as long as nothing came of it. */
-export async function withdrawPlan(scope: Scope, id: string, version: number): Promise<Plan> {
-  await changePlan(scope, id, version, async (inside, kept) => {
+export const withdrawPlan = (scope: Scope, id: string, version: number): Promise<Plan> =>
+  changePlan(scope, id, version, async (inside, kept) => {
     if (!kept.accepted) return
+    // What would come or begin at this moment waits, and then finds nothing.
+    await store.lockAccepted(inside, id)
     const lines = await store.expectedLines(inside, { planId: id })
     if (lines.some(({ arrived, lots }) => arrived !== null || lots.length > 0)) {
       refuse('id', 'cannot be taken back: some of it has come')
@@ -130,14 +157,15 @@ export async function withdrawPlan(scope: Scope, id: string, version: number): P
     await store.deleteAccepted(inside, id)
     await store.updatePlan(inside, id, { acceptedAt: null, accepted: null, schedule: null, version: version + 1 })
   })
-  return plan(scope, id)
-}
 
 export async function arrive(scope: Scope, id: string, arrived: number | null): Promise<ExpectedLine> {
-  const [known] = await store.expectedLines(scope, { id })
-  if (!known) throw notFound('expected line')
-  await store.updateArrival(scope, id, arrived)
-  return { ...known, arrived }
+  return inTransaction(scope, async (inside) => {
+    await store.lockExpected(inside, { id })
+    const [known] = await store.expectedLines(inside, { id })
+    if (!known) throw notFound('expected line')
+    await store.updateArrival(inside, id, arrived)
+    return { ...known, arrived }
+  })
 }
 
 /** Planned fabrications with what each really was, once it is begun. */

@@ -1,17 +1,19 @@
-import type {
-  ExpectedLine,
-  KeptSchedule,
-  Plan,
-  PlanAccepted,
-  PlannedEdit,
-  PlannedFabrication,
-  PlanRow,
-  ToldTask,
+import {
+  type ExpectedLine,
+  type KeptSchedule,
+  keptSchedule,
+  type Plan,
+  type PlanAccepted,
+  type PlannedEdit,
+  type PlannedFabrication,
+  type PlanRow,
+  planRow,
+  type ToldTask,
 } from '@fleam/contract'
 import { daysBetween, type PlanDraft } from '@fleam/core'
 import { fn, literal, Op, type Order, type WhereOptions } from 'sequelize'
-import { parsedJsonOf } from '../database/index.ts'
-import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
+import { type OrderPlanModel, parsedJsonOf } from '../database/index.ts'
+import { eachReadable, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 
 /** The newest plans that a list shows. */
 const MAX_LISTED = 200
@@ -37,8 +39,22 @@ export async function planById(scope: Scope, id: string, { isLocked = false } = 
     createdAt: row.createdAt.toISOString(),
     updatedAt: row.updatedAt.toISOString(),
     accepted: acceptedAt && accepted ? { at: acceptedAt.toISOString(), ...accepted } : null,
-    schedule: row.schedule,
+    schedule: readSchedule(scope, row),
   }
+}
+
+/** The schedule of a plan; one that cannot be read is none, and told. */
+function readSchedule(scope: Scope, row: OrderPlanModel): KeptSchedule | null {
+  const { id, name } = row
+  const kept = [row].filter(({ schedule }) => schedule !== null)
+  return (
+    eachReadable(
+      scope,
+      kept,
+      () => ({ kind: 'schedule', id, name }),
+      ({ schedule }) => keptSchedule.parse(schedule),
+    )[0] ?? null
+  )
 }
 
 export async function insertPlan(scope: Scope, { id, name, draft }: Pick<Plan, 'id' | 'name' | 'draft'>) {
@@ -102,9 +118,12 @@ export async function planRows(scope: Scope): Promise<PlanRow[]> {
   const closed = `EXISTS (SELECT 1 FROM fabrications AS made WHERE made.kitchen_id = \`PlannedFabrication\`.\`kitchen_id\`
     AND made.id = \`PlannedFabrication\`.\`fabrication_id\` AND made.status = 'closed')`
   const planned = new Map((await count(Planned, { isDropped: false }, closed)).map((each) => [each.planId, each]))
-  return rows
-    .map(({ id, name, draft, acceptedAt }) => {
-      const { from, days } = parsedJsonOf(draft)
+  return eachReadable(
+    scope,
+    rows,
+    ({ id, name }) => ({ kind: 'plan', id, name }),
+    ({ id, name, draft, acceptedAt }) => {
+      const { from, days } = planRow.pick({ from: true, days: true }).parse(parsedJsonOf(draft))
       return {
         id,
         name,
@@ -116,8 +135,28 @@ export async function planRows(scope: Scope): Promise<PlanRow[]> {
         expected: Number(expected.get(id)?.all ?? 0),
         arrived: Number(expected.get(id)?.done ?? 0),
       }
-    })
-    .sort((a, b) => b.from.localeCompare(a.from))
+    },
+  ).sort((a, b) => b.from.localeCompare(a.from))
+}
+
+/** Ids of the planned fabrications of a plan. */
+export async function plannedIds(scope: Scope, planId: string): Promise<Set<string>> {
+  const { PlannedFabrication: Planned } = scope.database.models
+  const where = ofKitchen(scope, { planId })
+  const rows = await Planned.findAll({ attributes: ['id'], where, raw: true, ...within(scope) })
+  return new Set(rows.map(({ id }) => id))
+}
+
+/** Ids of the deliveries that a plan expects. */
+export async function expectedIds(scope: Scope, planId: string): Promise<Set<string>> {
+  const { ExpectedLine: Lines } = scope.database.models
+  const rows = await Lines.findAll({
+    attributes: ['id'],
+    where: ofKitchen(scope, { planId }),
+    raw: true,
+    ...within(scope),
+  })
+  return new Set(rows.map(({ id }) => id))
 }
 
 type NewLine = Omit<ExpectedLine, 'plan' | 'supplier' | 'arrived' | 'lots'>
@@ -241,6 +280,20 @@ export async function updatePlanned(
   return changed
 }
 
+/** Holds lines of orders until the transaction ends: nothing comes of them meanwhile. */
+export async function lockExpected(scope: Scope, where: { id: string } | { planId: string }): Promise<void> {
+  const { ExpectedLine: Lines } = scope.database.models
+  await Lines.findAll({ attributes: ['id'], where: ofKitchen(scope, where), lock: true, raw: true, ...within(scope) })
+}
+
+/** Holds what was accepted of a plan until the transaction ends: nothing comes and nothing begins meanwhile. */
+export async function lockAccepted(scope: Scope, planId: string): Promise<void> {
+  await lockExpected(scope, { planId })
+  const { PlannedFabrication: Planned } = scope.database.models
+  const where = ofKitchen(scope, { planId })
+  await Planned.findAll({ attributes: ['id'], where, lock: true, raw: true, ...within(scope) })
+}
+
 /** Takes back what was expected and planned of a plan. */
 export async function deleteAccepted(scope: Scope, planId: string): Promise<void> {
   const { ExpectedLine: Lines, PlannedFabrication: Planned } = scope.database.models
@@ -276,13 +329,30 @@ export async function schedules(
   planIds: readonly string[],
 ): Promise<(KeptSchedule & { from: string })[]> {
   const rows = await scope.database.models.OrderPlan.findAll({
-    attributes: ['id', 'schedule', 'accepted'],
+    attributes: ['id', 'name', 'schedule', 'accepted'],
     where: ofKitchen(scope, { id: [...planIds] }),
     ...within(scope),
   })
-  return rows.flatMap(({ schedule, accepted }) =>
-    schedule && accepted ? [{ ...schedule, from: accepted.draft.from }] : [],
-  )
+  return rows.flatMap((row) => {
+    const schedule = readSchedule(scope, row)
+    return schedule && row.accepted ? [{ ...schedule, from: row.accepted.draft.from }] : []
+  })
+}
+
+/** Reads every schedule of the kitchen, so that those that cannot be read are told. */
+export async function everySchedule(scope: Scope): Promise<void> {
+  const rows = await scope.database.models.OrderPlan.findAll({
+    attributes: ['id', 'name', 'schedule'],
+    where: ofKitchen(scope, { schedule: { [Op.not]: null } }),
+    ...within(scope),
+  })
+  for (const row of rows) readSchedule(scope, row)
+}
+
+/** Strikes a plan whole, with what was expected and planned of it. */
+export async function deletePlanRow(scope: Scope, id: string): Promise<void> {
+  await deleteAccepted(scope, id)
+  await deletePlan(scope, id)
 }
 
 /** Schedules of accepted plans that have tasks around a day: a pot may stand into the day after. */
@@ -295,7 +365,9 @@ export async function schedulesAround(
     where: ofKitchen(scope, { acceptedAt: { [Op.not]: null }, schedule: { [Op.not]: null } }),
     ...within(scope),
   })
-  return rows.flatMap(({ id, name, schedule, accepted }) => {
+  return rows.flatMap((row) => {
+    const { id, name, accepted } = row
+    const schedule = readSchedule(scope, row)
     if (!schedule || !accepted) return []
     const { from, days } = accepted.draft
     const at = daysBetween(from, day)

@@ -10,7 +10,7 @@ import {
 import { documentOf, type LabelMismatch, labelMismatch } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
-import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
+import { dayOf, decide, inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 import type { ClaimPapers } from './claim-page.ts'
@@ -82,20 +82,19 @@ export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
 
 /** Changes a lot: weighed, checked, opened, finished. Refused with the current one where somebody changed it meanwhile. */
 export async function change(scope: Scope, lot: LotEdit): Promise<Lot> {
-  const before = await requireLot(scope, lot.id)
-  const item = await requireItemName(scope, lot.itemId, before.item)
-  await requireSupplier(scope, lot.supplierId)
-  refuseOtherLabels(lot, before)
-  await refuseOtherLine(scope, lot)
   await refuseTaken('cases', 'A case with this id is there already.', () =>
     inTransaction(scope, async (inside) => {
       const version = await store.lockLot(inside, lot.id)
+      const current = await requireLot(inside, lot.id)
       if (version !== lot.version) {
-        const current = await store.lotById(inside, lot.id)
         throw new Refusal('stale-version', `It was read at version ${lot.version} and is at ${version} now.`, {
           current,
         })
       }
+      const item = await requireItemName(inside, lot.itemId, current.item)
+      await requireSupplier(inside, lot.supplierId)
+      refuseOtherLabels(lot, current)
+      await refuseOtherLine(inside, lot)
       await store.replaceLot(inside, { ...lot, version: lot.version + 1 }, item)
     }),
   )
@@ -128,12 +127,13 @@ export async function createPhoto(scope: Scope, lotId: string, photo: LotPhoto) 
   const written = await writtenAnew(Buffer.from(photo.picture, 'base64'))
   await createOnce({
     read: () => store.pictureOf(scope, lotId, photo.id),
-    create: async () => {
-      const counts = await store.pictureCounts(scope, lotId)
-      if (counts.ofLot >= MAX_PICTURES_OF_LOT) refuseMore(`A lot has room for ${MAX_PICTURES_OF_LOT} pictures.`)
-      if (counts.ofKitchen >= MAX_PICTURES) refuseMore(`A kitchen has room for ${MAX_PICTURES} pictures.`)
-      await store.insertPhoto(scope, lotId, { id: photo.id, takenAt: photo.takenAt, picture: written })
-    },
+    create: () =>
+      decide(scope, 'pictures', async (inside) => {
+        const counts = await store.pictureCounts(inside, lotId)
+        if (counts.ofLot >= MAX_PICTURES_OF_LOT) refuseMore(`A lot has room for ${MAX_PICTURES_OF_LOT} pictures.`)
+        if (counts.ofKitchen >= MAX_PICTURES) refuseMore(`A kitchen has room for ${MAX_PICTURES} pictures.`)
+        await store.insertPhoto(inside, lotId, { id: photo.id, takenAt: photo.takenAt, picture: written })
+      }),
     isSame: (kept) => kept.equals(written),
     taken: { path: 'id', detail: 'This id stands for another picture.' },
   })

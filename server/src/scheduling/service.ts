@@ -1,6 +1,7 @@
 import {
   type DaySchedule,
   jobProgress,
+  type KeptSchedule,
   type Plan,
   type ScheduleEdit,
   scheduleCalendar,
@@ -10,34 +11,60 @@ import { daysBetween, followTasks, type JobProgress, MINUTES_OF_A_DAY, minutesSi
 import { cooks, requireCook } from '../kitchen/index.ts'
 import {
   changePlan,
+  expectedIds,
   plan,
   planned,
+  plannedIds,
   refuse,
   requirePlan,
   schedulesAround,
   toldOf,
   updatePlan,
 } from '../planning/index.ts'
-import { dayOf, type Scope } from '../scope/index.ts'
+import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
 import { type PaperLists, paperLists } from './lists.ts'
 import * as store from './store.ts'
 
 /** Keeps who does what when, at the version of the plan that was read. */
-export async function updateSchedule(scope: Scope, id: string, { version, schedule }: ScheduleEdit): Promise<Plan> {
-  await changePlan(scope, id, version, async (inside, kept) => {
-    if (!kept.accepted) refuse('id', 'is not accepted: there is nothing to do yet')
+export const updateSchedule = (scope: Scope, id: string, { version, schedule }: ScheduleEdit): Promise<Plan> =>
+  changePlan(scope, id, version, async (inside, { accepted }) => {
+    if (!accepted) refuse('id', 'is not accepted: there is nothing to do yet')
+    await refuseOfOtherPlans(inside, id, { days: accepted.draft.days, schedule })
     await updatePlan(inside, id, { schedule, version: version + 1 })
   })
-  return plan(scope, id)
+
+/** What a schedule says is of its own plan: its fabrications, deliveries and days, and cooks of this kitchen. */
+async function refuseOfOtherPlans(
+  scope: Scope,
+  planId: string,
+  { days, schedule }: { days: number; schedule: KeptSchedule },
+): Promise<void> {
+  const { tasks, late, days: shifts } = schedule
+  const jobs = await plannedIds(scope, planId)
+  const lines = await expectedIds(scope, planId)
+  const cookIds = new Set((await cooks(scope)).map((cook) => cook.id))
+  tasks.forEach(({ jobId, cookId }, at) => {
+    if (!jobs.has(jobId)) refuse(`schedule.tasks[${at}].jobId`, 'is no planned fabrication of this plan')
+    if (cookId !== null && !cookIds.has(cookId)) refuse(`schedule.tasks[${at}].cookId`, 'is no cook of this kitchen')
+  })
+  late.forEach(({ expectedLineId }, at) => {
+    if (!lines.has(expectedLineId)) refuse(`schedule.late[${at}].expectedLineId`, 'is no delivery of this plan')
+  })
+  shifts.forEach(({ cookId, day }, at) => {
+    if (!cookIds.has(cookId)) refuse(`schedule.days[${at}].cookId`, 'is no cook of this kitchen')
+    if (day >= days) refuse(`schedule.days[${at}].day`, 'is none of the days of this plan')
+  })
 }
 
 /** Keeps what a hand told of one task; two hands at two tasks never meet. */
 export async function updateTold(scope: Scope, id: string, told: ToldTask): Promise<Plan> {
-  const { schedule } = await requirePlan(scope, id)
-  if (!schedule?.tasks.some((task) => task.id === told.taskId)) refuse('taskId', 'is no task of this schedule')
-  await store.saveTold(scope, id, told)
-  return plan(scope, id)
+  return inTransaction(scope, async (inside) => {
+    const { schedule } = await requirePlan(inside, id, { isLocked: true })
+    if (!schedule?.tasks.some((task) => task.id === told.taskId)) refuse('taskId', 'is no task of this schedule')
+    await store.saveTold(inside, id, told)
+    return plan(inside, id)
+  })
 }
 
 /** Who does what when as a calendar, of one cook or of all; one without a schedule is empty. */

@@ -1,6 +1,8 @@
 export { dayOf } from './day.ts'
 export { insertMany } from './insert-many.ts'
+export { eachReadable, tellUnreadable } from './readable.ts'
 export type { Clock, Scope } from './scope.ts'
 export { inTransaction, ofKitchen, partOf, within } from './scope.ts'
 export type { Scopes } from './scopes.ts'
 export { scopesOf } from './scopes.ts'
+export { decide, takeTurn } from './turns.ts'

@@ -1,6 +1,7 @@
-import type { Kitchen } from '@fleam/contract'
+import { setTimeout as sleep } from 'node:timers/promises'
+import type { Kitchen, UnreadableRow } from '@fleam/contract'
 import type { Transaction } from 'sequelize'
-import type { Database } from '../database/index.ts'
+import { type Database, databaseCode } from '../database/index.ts'
 
 export interface Clock {
   now: () => Date
@@ -17,6 +18,8 @@ export interface Scope {
   /** The transaction that it is part of; null where each statement stands for itself. */
   transaction: Transaction | null
   clock: Clock
+  /** Told of each row that a list leaves out because it cannot be read. */
+  onUnreadable?: (row: UnreadableRow) => void
 }
 
 /** Options of a query that belongs to a scope: its transaction. */
@@ -36,8 +39,23 @@ export const partOf = <O extends object>(scope: Scope, association: string, opti
   ...options,
 })
 
-/** Runs the work in one transaction: in the one that the scope has, or in one of its own, all or nothing. */
-export function inTransaction<T>(scope: Scope, work: (scope: Scope) => Promise<T>): Promise<T> {
+/**
+ * Runs the work in one transaction: in the one that the scope has, or in one of its own, all or nothing. Work that meets
+ * a deadlock is run again from its beginning, so what it reads to decide it reads within.
+ */
+export async function inTransaction<T>(scope: Scope, work: (scope: Scope) => Promise<T>): Promise<T> {
   if (scope.transaction) return work(scope)
-  return scope.database.sequelize.transaction((transaction) => work({ ...scope, transaction }))
+  for (let attempt = 1; ; attempt++) {
+    try {
+      return await scope.database.sequelize.transaction((transaction) => work({ ...scope, transaction }))
+    } catch (error) {
+      // Two that need each other's rows: the database has undone this one, and it is run again.
+      if (databaseCode(error) !== 'ER_LOCK_DEADLOCK' || attempt >= MAX_ATTEMPTS) throw error
+      await sleep(attempt * PAUSE_MS * (1 + Math.random()))
+    }
+  }
 }
+
+/** How often a transaction is run at most. */
+const MAX_ATTEMPTS = 6
+const PAUSE_MS = 8

@@ -3,7 +3,7 @@ import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } fr
 import { MAX_STYLES, namedPartsOf, partsOfNamed } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
-import { inTransaction, type Scope } from '../scope/index.ts'
+import { decide, type Scope } from '../scope/index.ts'
 import { insertCatalogue } from './catalogue.ts'
 import { copyOf } from './copy-of.ts'
 import { withProducts } from './products.ts'
@@ -30,10 +30,10 @@ export async function requireItem(scope: Scope, itemId: string): Promise<Item> {
 }
 
 /** Changes a style; refused with the current one where somebody changed it meanwhile. */
-export async function updateStyle(scope: Scope, style: Style): Promise<Style> {
-  const { item } = await requireStyle(scope, style.id)
-  return refuseTaken('name', 'A style of this name is there already.', () =>
-    inTransaction(scope, async (inside) => {
+export const updateStyle = (scope: Scope, style: Style): Promise<Style> =>
+  refuseTaken('name', 'A style of this name is there already.', () =>
+    decide(scope, 'styles', async (inside) => {
+      const { item } = await requireStyle(inside, style.id)
       const version = await store.lockStyle(inside, style.id)
       if (version !== style.version) {
         const { style: current } = await requireStyle(inside, style.id)
@@ -46,14 +46,13 @@ export async function updateStyle(scope: Scope, style: Style): Promise<Style> {
       return changed
     }),
   )
-}
 
 /** Adds a style to an item: a copy of another one, or one of the kitchen's own. Sent twice it is there once. */
 export async function createStyle(scope: Scope, itemId: string, style: Style): Promise<Style> {
-  const item = await requireItem(scope, itemId)
   const { style: added } = await createOnce({
     read: () => store.styleById(scope, style.id),
-    create: () => inTransaction(scope, (inside) => insertStyle(inside, item, style)),
+    create: () =>
+      decide(scope, 'styles', async (inside) => insertStyle(inside, await requireItem(inside, itemId), style)),
     isSame: (known) => known.itemId === itemId && isSameStyle(known.style, style),
     taken: { path: 'name', detail: 'A style of this name is there already.' },
   })
@@ -83,7 +82,7 @@ function isSameStyle(known: Style, sent: Style): boolean {
 export const createItem = (scope: Scope, item: Item): Promise<Item> =>
   createOnce({
     read: async () => (await store.items(scope, { id: item.id }))[0] ?? null,
-    create: () => inTransaction(scope, (inside) => insertItem(inside, item)),
+    create: () => decide(scope, 'styles', (inside) => insertItem(inside, item)),
     isSame: ({ styles: _known, ...known }) => {
       const { styles: _sent, ...sent } = item
       return isSameContent(known, sent)
@@ -97,9 +96,13 @@ async function insertItem(scope: Scope, item: Item): Promise<void> {
 }
 
 export async function updateItem(scope: Scope, id: string, edit: ItemEdit): Promise<Item> {
-  await requireItem(scope, id)
-  await refuseTaken('name', 'An item of this name is there already.', () => store.replaceItem(scope, id, edit))
-  return requireItem(scope, id)
+  return refuseTaken('name', 'An item of this name is there already.', () =>
+    decide(scope, 'styles', async (inside) => {
+      await requireItem(inside, id)
+      await store.replaceItem(inside, id, edit)
+      return requireItem(inside, id)
+    }),
+  )
 }
 
 export async function exportStyle(scope: Scope, id: string): Promise<StyleFile> {
@@ -138,7 +141,7 @@ export async function importStyle(scope: Scope, id: string, file: StyleFile): Pr
   }
   const { style } = await createOnce({
     read: () => store.styleById(scope, id),
-    create: () => inTransaction(scope, create),
+    create: () => decide(scope, 'styles', create),
     // The name that it was given here is the kitchen's own.
     isSame: ({ style: known }) =>
       known.version > 1 || isSameContent(bareStyleOf(known), { ...named, name: known.name }),
@@ -176,6 +179,6 @@ function freeName(wanted: string, styles: readonly { name: string }[]): string {
 
 /** Adds what the catalogue has and the kitchen has not. */
 export async function topUpFromCatalogue(scope: Scope): Promise<Item[]> {
-  await inTransaction(scope, insertCatalogue)
+  await decide(scope, 'styles', insertCatalogue)
   return store.items(scope)
 }

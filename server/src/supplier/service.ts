@@ -1,7 +1,7 @@
 import type { Supplier } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
 import { createOnce, Refusal, refuseTaken } from '../http/index.ts'
-import { inTransaction, type Scope } from '../scope/index.ts'
+import { decide, type Scope, takeTurn } from '../scope/index.ts'
 import * as store from './store.ts'
 
 /** The supplier of an id; refuses the field where this kitchen has none. */
@@ -17,7 +17,10 @@ export async function requireSupplier(scope: Scope, id: string, path = 'supplier
  * Adds a supplier, or changes its name and terms. One whose name is there, whatever its capitals, is that one: then
  * nothing is changed. Answers with all of them.
  */
-export async function updateSupplier(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
+export const updateSupplier = (scope: Scope, supplier: Supplier): Promise<Supplier[]> =>
+  decide(scope, 'suppliers', (inside) => changeOrAdd(inside, supplier))
+
+async function changeOrAdd(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
   const known = await store.suppliers(scope)
   if (known.some((each) => each.id === supplier.id)) {
     await refuseTaken('name', 'Another supplier has this name: merge the two instead.', () =>
@@ -41,10 +44,15 @@ export async function mergeSuppliers(scope: Scope, id: string, into: string): Pr
       issues: [{ path: 'into', message: 'must be another supplier' }],
     })
   }
-  await requireSupplier(scope, id, 'id')
-  await requireSupplier(scope, into, 'into')
-  await inTransaction(scope, (inside) => store.mergeSupplier(inside, id, into))
-  return store.suppliers(scope)
+  // Lists that are imported at this moment name suppliers too.
+  return decide(scope, 'prices', async (inside) => {
+    await takeTurn(inside, 'suppliers')
+    await store.lockSuppliers(inside, [id, into])
+    await requireSupplier(inside, id, 'id')
+    await requireSupplier(inside, into, 'into')
+    await store.mergeSupplier(inside, id, into)
+    return store.suppliers(inside)
+  })
 }
 
 /** Ids of suppliers by their names as a document writes them; those that are missing are added. */

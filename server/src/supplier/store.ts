@@ -60,6 +60,12 @@ export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier)
   await scope.database.models.Supplier.update(fields, { where: ofKitchen(scope, { id }), ...within(scope) })
 }
 
+/** Holds suppliers until the transaction ends: nothing new points at them meanwhile. */
+export async function lockSuppliers(scope: Scope, ids: readonly string[]): Promise<void> {
+  const where = ofKitchen(scope, { id: [...ids] })
+  await scope.database.models.Supplier.findAll({ attributes: ['id'], where, lock: true, raw: true, ...within(scope) })
+}
+
 /** Points everything of one supplier at another, and lets the one go. */
 export async function mergeSupplier(scope: Scope, from: string, into: string): Promise<void> {
   const { Article, ExpectedLine, Fabrication, FabricationFigures, KitchenOffer, Lot, Supplier } = scope.database.models

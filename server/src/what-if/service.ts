@@ -1,7 +1,7 @@
 import type { WhatIf } from '@fleam/contract'
 import { requireState } from '../fabrication/index.ts'
 import { Refusal, refuseTaken } from '../http/index.ts'
-import type { Scope } from '../scope/index.ts'
+import { decide, type Scope } from '../scope/index.ts'
 import * as store from './store.ts'
 
 /** A record has room for so many: more of them nobody tells apart. */
@@ -13,7 +13,10 @@ export async function kept(scope: Scope, fabricationId: string): Promise<WhatIf[
 }
 
 /** Keeps a what-if; sending it twice keeps one, and sending it changed changes it. */
-export async function createWhatIf(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<WhatIf[]> {
+export const createWhatIf = (scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<WhatIf[]> =>
+  decide(scope, 'what-ifs', (inside) => keep(inside, fabricationId, whatIf))
+
+async function keep(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<WhatIf[]> {
   const known = await kept(scope, fabricationId)
   if (known.some((each) => each.id === whatIf.id)) await store.updateWhatIf(scope, whatIf)
   else if (known.length >= MAX_KEPT) {

@@ -13,8 +13,8 @@ export class ApiProblem extends Error {
 /** The server could not be reached at all. */
 export class Offline extends Error {}
 
-/** The server is there, and can store nothing for a while: without its database, or without room on its disk. */
-const NOTHING_STORED: ReadonlySet<string> = new Set(['database-away', 'disk-full'])
+/** The server is there, and can store nothing for a while: without its database, without room on its disk, or with too much to do. */
+const NOTHING_STORED: ReadonlySet<string> = new Set(['busy', 'database-away', 'disk-full'])
 
 export const isOffline = (error: unknown): boolean =>
   error instanceof Offline || (error instanceof ApiProblem && NOTHING_STORED.has(error.problem.code))

@@ -24,7 +24,6 @@ import { defineLotCheck } from './lot-check.ts'
 import { defineLotPhoto } from './lot-photo.ts'
 import { defineOrderPlan } from './order-plan.ts'
 import { definePlannedFabrication } from './planned-fabrication.ts'
-import { definePriceBook } from './price-book.ts'
 import { defineProduct } from './product.ts'
 import { defineStyle } from './style.ts'
 import { defineStylePile } from './style-pile.ts'
@@ -71,7 +70,6 @@ const modelsOf = (database: Sequelize) => ({
   LotPhoto: defineLotPhoto(database),
   OrderPlan: defineOrderPlan(database),
   PlannedFabrication: definePlannedFabrication(database),
-  PriceBook: definePriceBook(database),
   Product: defineProduct(database),
   Style: defineStyle(database),
   StylePile: defineStylePile(database),

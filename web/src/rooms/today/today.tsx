@@ -12,6 +12,7 @@ import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
 import { ThisWeek } from './this-week.tsx'
 import { TurnedVerdicts } from './turned-verdicts.tsx'
+import { UnreadableRows } from './unreadable-rows.tsx'
 import { UseBySoon } from './use-by-soon.tsx'
 
 /** The others are in the logbook. */
@@ -44,6 +45,7 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
       <ExpectedToday />
       <TurnedVerdicts />
       <UseBySoon />
+      <UnreadableRows />
       <ThisWeek today={dayIn(timeZone, new Date())} />
       {rows.length === 0 ? (
         <Empty title="Nothing has been weighed yet">

@@ -1,0 +1,1 @@
+export { unreadableRoutes } from './routes.ts'

@@ -1,0 +1,33 @@
+import type { UnreadableRow } from '@fleam/contract'
+import { deleteRecord, latest } from '../fabrication/index.ts'
+import { notFound } from '../http/index.ts'
+import { deletePlanRow, everySchedule, planRows, updatePlan } from '../planning/index.ts'
+import { inTransaction, type Scope } from '../scope/index.ts'
+
+/** The newest records, those that the lists show. */
+const LOOKED_AT = 60
+
+/** Everything of the kitchen that its lists leave out because it cannot be read. */
+export async function unreadable(scope: Scope): Promise<UnreadableRow[]> {
+  const rows = new Map<string, UnreadableRow>()
+  const telling = { ...scope, onUnreadable: (row: UnreadableRow) => void rows.set(`${row.kind} ${row.id}`, row) }
+  await planRows(telling)
+  await everySchedule(telling)
+  await latest(telling, LOOKED_AT)
+  return [...rows.values()]
+}
+
+const STRIKE: Readonly<Record<UnreadableRow['kind'], (scope: Scope, id: string) => Promise<void>>> = {
+  plan: deletePlanRow,
+  schedule: (scope, id) => updatePlan(scope, id, { schedule: null }),
+  fabrication: deleteRecord,
+}
+
+/** Strikes something that cannot be read; what can be read is not struck here. */
+export const strike = (scope: Scope, { kind, id }: Pick<UnreadableRow, 'kind' | 'id'>): Promise<void> =>
+  inTransaction(scope, async (inside) => {
+    if (!(await unreadable(inside)).some((row) => row.kind === kind && row.id === id)) {
+      throw notFound(`${kind} that cannot be read`)
+    }
+    await STRIKE[kind](inside, id)
+  })
