@@ -12,6 +12,7 @@ const SOURCES = ['server/src', 'devices/src', 'core/src', 'contract/src', 'catal
 const PROGRAMS = {
   server: 'server/src/main.ts',
   'compute-worker': 'server/src/compute/compute-worker.ts',
+  'background-thread': 'server/src/background-thread.ts',
   'scale-main': 'devices/src/scale-main.ts',
   'feed-main': 'devices/src/feed-main.ts',
 }

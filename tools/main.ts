@@ -1,3 +1,6 @@
+import { createInterface } from 'node:readline'
+import { Readable } from 'node:stream'
+import type { ReadableStream } from 'node:stream/web'
 import { check, test } from './checks.ts'
 import { DEFAULT_PORT, House, type HouseOptions } from './house.ts'
 import { stopRunning } from './running.ts'
@@ -34,9 +37,13 @@ async function recount(): Promise<void> {
   const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as { id: string; name: string }[]
   for (const { id, name } of kitchens) {
     const answer = await fetch(`${url}/api/kitchens/${id}/logbook/recount`, { method: 'POST' })
-    if (!answer.ok) throw new Error(await answer.text())
-    const { records } = (await answer.json()) as { records: number }
-    process.stdout.write(`${name}: ${records} records\n`)
+    if (!answer.ok || !answer.body) throw new Error(await answer.text())
+    for await (const line of createInterface({ input: Readable.fromWeb(answer.body as ReadableStream) })) {
+      const { progress, result, problem } = JSON.parse(line)
+      if (problem) throw new Error(problem.detail)
+      if (progress && process.stdout.isTTY) process.stdout.write(`\r${name}: ${progress.done} of ${progress.of}`)
+      if (result) process.stdout.write(`${process.stdout.isTTY ? '\r' : ''}${name}: ${result.records} records\n`)
+    }
   }
 }
 

@@ -110,7 +110,6 @@ export {
   loggedRecord,
   MAX_IMPORTED,
   recordsQuery,
-  recounted,
   summaryQuery,
 } from './logbook.ts'
 export type {

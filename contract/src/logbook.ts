@@ -152,8 +152,6 @@ export const logbookPage = z
   .meta({ id: 'LogbookPage' })
 export type LogbookPage = z.infer<typeof logbookPage>
 
-export const recounted = z.object({ records: z.number().int() }).meta({ id: 'Recounted' })
-
 const change = z.object({
   of: z.enum(['style', 'cook', 'supplier']),
   key: z.string(),

@@ -4,13 +4,14 @@ import swaggerUi, { type FastifySwaggerUiOptions } from '@fastify/swagger-ui'
 import Fastify, { type FastifyServerOptions, type RouteOptions } from 'fastify'
 import { jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import { appraisalRoutes } from './appraisal/index.ts'
+import { type Background, forwardToBackground, keepBodiesWhole } from './background/index.ts'
 import { buyingRoutes, priceListRoutes } from './buying/index.ts'
 import { cautionRoutes } from './cautions/index.ts'
 import { Compute } from './compute/index.ts'
 import { containerRoutes } from './containers/index.ts'
 import type { Database } from './database/index.ts'
 import { readDocumentsAside } from './documents/index.ts'
-import { countLateFacts, fabricationRoutes } from './fabrication/index.ts'
+import { fabricationRoutes, LateFacts } from './fabrication/index.ts'
 import { factRoutes } from './facts/index.ts'
 import { forecastingRoutes } from './forecasting/index.ts'
 import { healthRoutes } from './health/index.ts'
@@ -83,6 +84,8 @@ export interface AppOptions {
   pages?: string | null
   /** Where a price feed answers, `http://host:port`; null for none. */
   priceFeed?: string | null
+  /** Threads that answer what takes long; null to answer all of it here. */
+  background?: Background | null
   /** A folder on the database's disk; null where that is no disk of this machine. */
   disk?: string | null
   /** Told of an answer that is not as its schema says; it is written to the log where nobody listens. */
@@ -104,6 +107,7 @@ export async function buildApp({
   pages = null,
   priceFeed = null,
   disk: databaseFolder = null,
+  background = null,
   onOddAnswer,
   onRoute = () => {},
   names = [],
@@ -123,6 +127,10 @@ export async function buildApp({
   // JSON is the only body: a form of another site cannot send one without asking first.
   app.removeContentTypeParser('text/plain')
   app.addHook('onRoute', onRoute)
+  if (background) {
+    forwardToBackground(app, background)
+    app.addHook('onClose', () => background.close())
+  }
   const disk = new DiskWatch(databaseFolder)
   disk.watch(app)
   answerWithProblems(app, disk)
@@ -139,12 +147,14 @@ export async function buildApp({
   const compute = new Compute()
   app.addHook('onClose', () => compute.close())
   const scopeOf = scopesOf(database, clock)
+  const lateFacts = new LateFacts()
+  app.addHook('onClose', () => lateFacts.close())
   // Weighing comes first: what it needs is answered without the extras that larger answers get.
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     healthRoutes(server, database, disk)
-    factRoutes(server, database, scopeOf, countLateFacts)
+    factRoutes(server, database, scopeOf, (scope, ids) => lateFacts.note(scope, ids))
     scaleRoutes(server, scale, scopeOf)
     // Told step by step: compressing it would hold the steps back.
     await scope.register(async (inside) => {
@@ -152,7 +162,8 @@ export async function buildApp({
       priceListRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf, compute, priceFeed)
     })
     await scope.register(async (inside) => {
-      takeTurns(inside, 1)
+      if (background) keepBodiesWhole(inside)
+      else takeTurns(inside, 1)
       logbookImportRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf)
     })
   })
@@ -162,7 +173,8 @@ export async function buildApp({
     readDocumentsAside(scope, compute)
     appraisalRoutes(server, compute)
     await scope.register(async (inside) => {
-      takeTurns(inside, 1)
+      if (background) keepBodiesWhole(inside)
+      else takeTurns(inside, 1)
       importRoutes(withSchemas(inside, tellOdd, onOddAnswer !== undefined), scopeOf)
     })
   })

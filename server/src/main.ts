@@ -1,4 +1,6 @@
+import { fileURLToPath } from 'node:url'
 import { buildApp } from './app.ts'
+import { Background } from './background/index.ts'
 import { isDatabaseAway, migrate, openDatabase, UnusableDatabase } from './database/index.ts'
 import { readEnvironment } from './environment.ts'
 import { recountStale } from './fabrication/index.ts'
@@ -12,6 +14,9 @@ const CANNOT_GO_ON = 78
 const environment = readEnvironment(process.env)
 const database = openDatabase(environment.FLEAM_DATABASE_URL)
 const scale = new ScaleGateway(environment.FLEAM_SCALE ?? null)
+/** Built beside this program. */
+const backgroundThread = fileURLToPath(new URL('./background-thread.mjs', import.meta.url))
+const background = new Background(environment.FLEAM_DATABASE_URL, backgroundThread)
 const app = await buildApp({
   database,
   scale,
@@ -19,6 +24,7 @@ const app = await buildApp({
   pages: environment.FLEAM_PAGES ?? null,
   priceFeed: environment.FLEAM_PRICE_FEED ?? null,
   disk: environment.FLEAM_DISK ?? null,
+  background,
   names: [environment.FLEAM_HOST, ...environment.FLEAM_NAMES.split(',')].filter((name) => name !== ''),
 })
 
@@ -62,6 +68,7 @@ process.once('SIGINT', () => void stop())
 
 await app.listen({ port: environment.FLEAM_PORT, host: environment.FLEAM_HOST })
 await migrateWhenReachable()
+background.open()
 // Records of a version before have no figures yet, and a cut may have left some behind. Nobody waits for it.
 recountStale(database, { now: () => new Date() }).then(
   (records) => records > 0 && app.log.info({ records }, 'Figures of records were made anew.'),

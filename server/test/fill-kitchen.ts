@@ -162,7 +162,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     url: `/api/kitchens/${home.id}/fabrications/${record.id}/what-ifs/${whatIf.id}`,
     payload: undefined,
   })
-  await ask('POST', '/logbook/recount')
+  asked.push({ method: 'POST', url: `/api/kitchens/${home.id}/logbook/recount`, payload: undefined })
   const { meta: _meta, ...past } = sixChickens({ item: item.name, style: style.name })
   const logbook = { format: 'fleam/logbook', version: 1, records: [{ id: newId(), document: past }] }
   asked.push({ method: 'POST', url: `/api/kitchens/${home.id}/logbook/import`, payload: logbook })

@@ -13,8 +13,9 @@ import {
 } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
+import { Refusal, type Steps } from '../http/index.ts'
 import { type Clock, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
-import { lockVersion, stateById, statusById } from './store.ts'
+import { lockVersions, statesByIds } from './store.ts'
 
 /** In what words are looked for: lot and notes, and the names that lead to no row. */
 function writtenOf({
@@ -115,9 +116,10 @@ export async function insertFigures(scope: Scope, states: readonly FabricationSt
   )
 }
 
-/** Facts that reached a record after it was closed change what it comes to. */
+/** Facts that reached closed records change what they come to. */
 export async function countLateFacts(scope: Scope, fabricationIds: Iterable<string>): Promise<void> {
-  for (const id of new Set(fabricationIds)) if ((await statusById(scope, id)) === 'closed') await recountOne(scope, id)
+  const ids = [...new Set(fabricationIds)]
+  for (let from = 0; from < ids.length; from += AT_A_TIME) await recount(scope, ids.slice(from, from + AT_A_TIME))
 }
 
 interface Told {
@@ -145,30 +147,43 @@ export async function recountStale(database: Database, clock: Clock): Promise<nu
     const known = kitchens.get(kitchenId) ?? (await database.models.Kitchen.findByPk(kitchenId))?.get({ plain: true })
     if (!known) continue
     kitchens.set(kitchenId, known)
-    await recountOne({ database, kitchen: known, actor: 'office', transaction: null, clock }, id)
+    await recount({ database, kitchen: known, actor: 'office', transaction: null, clock }, [id])
   }
   return stale.length
 }
 
-/** Makes the figures of every closed record of a kitchen anew. Tells how many. */
-export async function recountAll(scope: Scope): Promise<number> {
+/** So many records are counted anew in one transaction, before it is told how far it is. */
+const AT_A_TIME = 50
+
+/** Makes the figures of every closed record of a kitchen anew, telling how far it is. Answers with how many. */
+export async function recountAll(scope: Scope, { onProgress, isCancelled }: Steps): Promise<number> {
   const rows = await scope.database.models.Fabrication.findAll({
     attributes: ['id'],
     where: ofKitchen(scope, { status: 'closed' as const }),
     raw: true,
     ...within(scope),
   })
-  for (const { id } of rows) await recountOne(scope, id)
-  return rows.length
+  const ids = rows.map(({ id }) => id)
+  for (let from = 0; from < ids.length; from += AT_A_TIME) {
+    if (isCancelled()) throw new Refusal('cancelled', `${from} of ${ids.length} records were counted.`)
+    onProgress(from, ids.length)
+    await recount(scope, ids.slice(from, from + AT_A_TIME))
+  }
+  return ids.length
 }
 
-/** Under the record's lock: of two that count at once the later one knows of all that the earlier one did. */
-async function recountOne(scope: Scope, id: string): Promise<void> {
-  // Between two records others are served: no weighing waits for twenty thousand of them.
+/** Under the records' locks: of two that count at once the later one knows of all that the earlier one did. */
+async function recount(scope: Scope, ids: readonly string[]): Promise<void> {
+  // Between two transactions others are served: no weighing waits for twenty thousand records.
   await nextTurn()
   await inTransaction(scope, async (inside) => {
-    await lockVersion(inside, id)
-    const state = await stateById(inside, id)
-    if (state) await keepFigures(inside, state)
+    await lockVersions(inside, ids)
+    const states = await statesByIds(inside, ids)
+    const { FabricationBeam, FabricationFigures, FabricationPileFigures } = inside.database.models
+    const of = { where: ofKitchen(inside, { fabricationId: [...ids] }), ...within(inside) }
+    await FabricationPileFigures.destroy(of)
+    await FabricationBeam.destroy(of)
+    await FabricationFigures.destroy(of)
+    await insertFigures(inside, states)
   })
 }

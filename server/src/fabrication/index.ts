@@ -1,5 +1,6 @@
-export { countLateFacts, recountAll, recountStale } from './figures.ts'
+export { recountAll, recountStale } from './figures.ts'
 export { insertState, insertStates } from './insert-state.ts'
+export { LateFacts } from './late-facts.ts'
 export { fabricationRoutes } from './routes.ts'
 export { latest, requireDocument, requireOpen, requireState } from './service.ts'
 export {

@@ -76,6 +76,17 @@ export async function statusById(scope: Scope, id: string): Promise<FabricationR
   return row?.status ?? null
 }
 
+/** Those of some records that are closed. */
+export async function closedAmong(scope: Scope, ids: readonly string[]): Promise<string[]> {
+  const rows = await scope.database.models.Fabrication.findAll({
+    attributes: ['id'],
+    where: ofKitchen(scope, { id: [...ids], status: 'closed' as const }),
+    raw: true,
+    ...within(scope),
+  })
+  return rows.map(({ id }) => id)
+}
+
 /** Records of some ids with their facts. */
 export const statesByIds = (scope: Scope, ids: readonly string[]): Promise<FabricationState[]> =>
   ids.length === 0 ? Promise.resolve([]) : statesWhere(scope, { where: { id: [...ids] } })
@@ -222,6 +233,13 @@ export async function lockVersion(scope: Scope, id: string): Promise<number | nu
     ...within(scope),
   })
   return row?.version ?? null
+}
+
+/** Holds some records against edits until the transaction ends. */
+export async function lockVersions(scope: Scope, ids: readonly string[]): Promise<void> {
+  const where = ofKitchen(scope, { id: [...ids] })
+  const { Fabrication } = scope.database.models
+  await Fabrication.findAll({ attributes: ['id'], where, order: ['id'], lock: true, raw: true, ...within(scope) })
 }
 
 /** How many records of each of some lots have taken how much, grams. */

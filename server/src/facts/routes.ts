@@ -9,8 +9,8 @@ import { latestCuts, requireVersion } from './store.ts'
 
 const tags = ['facts']
 
-/** Told the benches of facts that were kept. */
-type OnKept = (scope: Scope, fabricationIds: readonly string[]) => Promise<void>
+/** Told the records of facts that were kept; nothing waits for what it does. */
+type OnKept = (scope: Scope, fabricationIds: readonly string[]) => void
 
 /** Weighings and all else that is done at the bench, from however many devices: answered only once it is stored. */
 export function factRoutes(app: Server, database: Database, scopeOf: Scopes, onKept: OnKept): void {
@@ -40,7 +40,7 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes, onK
       const refused = new Set(answer.refused.map(({ at }) => at))
       const kept = facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at))
       feed.tell(scope.kitchen.id, kept)
-      await onKept(
+      onKept(
         scope,
         kept.flatMap(({ fabricationId }) => fabricationId ?? []),
       )

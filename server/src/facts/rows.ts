@@ -24,46 +24,52 @@ const NOTHING = {
 /** The columns of a fact; what its kind does not have is null. */
 export function rowOfFact(kitchenId: string, fact: Fact): FactColumns {
   const { id, fabricationId, kind, order, takenAt } = fact
-  const made = { ...NOTHING, id, kitchenId, fabricationId, kind, orderNo: order, takenAt: new Date(takenAt) }
+  // Filled, not spread again: it is made at every weighing.
+  const row: FactColumns = {
+    ...NOTHING,
+    id,
+    kitchenId,
+    fabricationId,
+    kind,
+    orderNo: order,
+    takenAt: new Date(takenAt),
+  }
   switch (fact.kind) {
     case 'reading':
-      return {
-        ...made,
+      return Object.assign(row, {
         pileId: fact.pileId,
         grams: fact.grams,
         source: fact.source,
         cookId: fact.cookId,
         pieces: fact.pieces ?? null,
-      }
+      })
     case 'void':
-      return { ...made, targetId: fact.factId }
+      return Object.assign(row, { targetId: fact.factId })
     case 'move':
-      return { ...made, targetId: fact.readingId, pileId: fact.pileId }
+      return Object.assign(row, { targetId: fact.readingId, pileId: fact.pileId })
     case 'count':
-      return { ...made, targetId: fact.readingId, pieces: fact.pieces }
+      return Object.assign(row, { targetId: fact.readingId, pieces: fact.pieces })
     case 'mark':
-      return {
-        ...made,
+      return Object.assign(row, {
         mark: fact.mark,
         cookId: fact.cookId,
         ratePerHour: fact.ratePerHour,
         step: fact.step,
         loadNo: fact.load ?? null,
         units: fact.units ?? null,
-      }
+      })
     case 'board':
-      return { ...made, mark: fact.part, state: JSON.stringify(fact.state) }
+      return Object.assign(row, { mark: fact.part, state: JSON.stringify(fact.state) })
     case 'plate':
-      return { ...made, targetId: fact.readingId, units: fact.number }
+      return Object.assign(row, { targetId: fact.readingId, units: fact.number })
     case 'measured-cut':
-      return {
-        ...made,
+      return Object.assign(row, {
         targetId: fact.readingId,
         grams: fact.weighed,
         way: fact.way,
         shape: fact.shape,
         planned: fact.planned,
-      }
+      })
   }
 }
 

@@ -15,11 +15,10 @@ import {
   logbookTurns,
   periodQuery,
   recordsQuery,
-  recounted,
   summaryQuery,
 } from '@fleam/contract'
 import { recountAll } from '../fabrication/index.ts'
-import { kitchenParams, type Server } from '../http/index.ts'
+import { kitchenParams, type Server, tellSteps } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { chart } from './chart.ts'
 import { doubts } from './doubts.ts'
@@ -220,12 +219,16 @@ export function logbookRoutes(app: Server, scopeOf: Scopes): void {
     {
       schema: {
         operationId: 'recountLogbook',
-        summary: 'Makes the figures that are kept beside records anew',
+        summary: 'Makes the figures that are kept beside records anew, and tells step by step how far it is',
+        refuses: ['cancelled'],
+        mediaType: 'application/x-ndjson',
         tags,
         params: kitchenParams,
-        response: { 200: recounted },
       },
     },
-    async (request) => ({ records: await recountAll(await scopeOf(request)) }),
+    async (request, reply) => {
+      const scope = await scopeOf(request)
+      return tellSteps(reply, async (steps) => ({ records: await recountAll(scope, steps) }))
+    },
   )
 }

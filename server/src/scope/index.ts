@@ -1,6 +1,6 @@
 export { dayOf } from './day.ts'
 export { insertMany } from './insert-many.ts'
-export { eachReadable, tellUnreadable } from './readable.ts'
+export { eachReadable } from './readable.ts'
 export type { Clock, Scope } from './scope.ts'
 export { inTransaction, ofKitchen, partOf, within } from './scope.ts'
 export type { Scopes } from './scopes.ts'

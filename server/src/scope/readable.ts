@@ -25,7 +25,7 @@ export function eachReadable<R, T>(
 const told = new Set<string>()
 
 /** Says that a row cannot be read: to whoever asked for such rows, and once to the log. */
-export function tellUnreadable(scope: Scope, row: UnreadableRow, error: unknown): void {
+function tellUnreadable(scope: Scope, row: UnreadableRow, error: unknown): void {
   scope.onUnreadable?.(row)
   const key = `${scope.kitchen.id} ${row.kind} ${row.id}`
   if (told.has(key)) return
