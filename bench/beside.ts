@@ -1,13 +1,20 @@
+import { once } from 'node:events'
+import { setTimeout } from 'node:timers/promises'
+import { Worker } from 'node:worker_threads'
 import type { FabricationRow, FabricationState, Item, Kitchen } from '@fleam/contract'
 import { guessMapping, readTable } from '@fleam/contract'
 import type { FabricationDocument, Pile } from '@fleam/core'
 import { v7 as newId } from 'uuid'
+import { fillLogbook, oneFile } from './fill-logbook.ts'
+import type { HeavyWork } from './heavy-client.ts'
 import { median, quantile, report } from './report.ts'
 
 const AT_ONCE = 8
 const SECONDS = 6
 /** A cook weighs no faster. */
 const BETWEEN_MS = 25
+/** Until the clients ask. */
+const WARM_UP_MS = 1_500
 
 const pieces = (count: number) => Array.from({ length: count }, (_, at) => 200 + (at % 160) / 2)
 
@@ -15,8 +22,7 @@ interface Heavy {
   what: string
   method?: string
   path: string
-  /** Made once, so that making it takes no time of the weighings. */
-  body?: Blob
+  body?: string
 }
 
 /** What a client may ask that takes long or is large, each as large as it is taken. */
@@ -33,7 +39,7 @@ function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heav
   const csv = ['supplier;article number;article;price;unit', ...rows].join('\n')
   const mapping = guessMapping(readTable(csv, 1).headers, '2026-11-24')
   const none = 'item=none&style=none&supplier=none&cook=none'
-  const heavy: (Omit<Heavy, 'body'> & { body?: string })[] = [
+  return [
     { what: 'all items read', method: 'GET', path: `${path}/items` },
     { what: 'the list of records read', method: 'GET', path: `${path}/fabrications` },
     { what: 'appraisals of 10,000 pieces', path: '/api/appraise', body: document(9_900) },
@@ -75,7 +81,28 @@ function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heav
     },
     { what: 'price lists of 20,000 rows', path: `${path}/price-lists`, body: JSON.stringify({ csv, mapping }) },
   ]
-  return heavy.map(({ body, ...each }) => (body === undefined ? each : { ...each, body: new Blob([body]) }))
+}
+
+/** What may be asked of a logbook of twenty thousand records. */
+function logbookHeavies(kitchenId: string): Heavy[] {
+  const path = `/api/kitchens/${kitchenId}`
+  const read = (what: string, rest: string): Heavy => ({
+    what: `${what}, 20,000 records`,
+    method: 'GET',
+    path: path + rest,
+  })
+  return [
+    read('pages of three years', '/logbook/period.pdf?from=2023-11-01&to=2026-12-01'),
+    read('doubts', '/logbook/doubts'),
+    read('seasons', '/logbook/seasons'),
+    read('learning', '/logbook/learning'),
+    read('what changed', '/logbook/changes'),
+    read('a summary by cook', '/logbook/summary?group=cook'),
+    read('the list of records', '/fabrications'),
+    read('files of a year', '/logbook/records.json?from=2026-01-01'),
+    { what: 'recounts of 20,000 records', path: `${path}/logbook/recount` },
+    { what: 'imports of 2,000 records', path: `${path}/logbook/import`, body: oneFile() },
+  ]
 }
 
 /** Milliseconds that each weighing took, one after the other, for as long as `isOver` says no. */
@@ -106,7 +133,7 @@ async function weighings(url: string, kitchenId: string, state: FabricationState
     await response.text()
     if (!response.ok) throw new Error(`A weighing was answered with ${response.status}`)
     times.push(performance.now() - start)
-    await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS))
+    await setTimeout(BETWEEN_MS)
   }
   return times
 }
@@ -122,32 +149,29 @@ export async function benchBeside(url: string): Promise<void> {
   const closedId = rows.find((row) => row.status === 'closed')?.id as string
   const document = await get<FabricationDocument>(`/api/kitchens/${kitchen.id}/fabrications/${closedId}/document.json`)
   const alone = await weighings(url, kitchen.id, state)
-  for (const { what, method = 'POST', path, body } of heavies(kitchen, item, { ...document, meta: {} })) {
-    let isOver = false
-    const statuses = new Map<number, number>()
-    const ask = async () => {
-      while (!isOver) {
-        const own = path.includes('/import') ? `${path}&id=${newId()}` : path
-        const response = await fetch(url + own, {
-          method,
-          ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body }),
-        }).catch(() => null)
-        await response?.text().catch(() => '')
-        const status = response?.status ?? 0
-        statuses.set(status, (statuses.get(status) ?? 0) + 1)
-      }
-    }
-    const asking = Array.from({ length: AT_ONCE }, ask)
+  const past = await fillLogbook(url)
+  for (const { what, method = 'POST', path, body = null } of [
+    ...logbookHeavies(past.id),
+    ...heavies(kitchen, item, { ...document, meta: {} }),
+  ]) {
+    const work: HeavyWork = { url, method, path, body, atOnce: AT_ONCE }
+    const asking = new Worker(new URL('./heavy-client.ts', import.meta.url), {
+      workerData: work,
+      execArgv: ['--import', 'tsx'],
+    })
+    await setTimeout(WARM_UP_MS)
     const times = await weighings(url, kitchen.id, state)
-    isOver = true
-    await Promise.all(asking)
+    const told = once(asking, 'message')
+    asking.postMessage('over')
+    const [statuses] = (await told) as [[number, number][]]
+    await asking.terminate()
     const p95 = quantile(times, 0.95)
     report(
       `weighing beside ${what}, p95`,
       `${p95.toFixed(0)} ms (longest ${Math.max(...times).toFixed(0)})`,
       `alone ${quantile(alone, 0.95).toFixed(0)} ms`,
       p95 / quantile(alone, 0.95),
-      `under 100 ms; median ${median(times).toFixed(0)}; answers ${[...statuses].map(([status, count]) => `${count} x ${status}`).join(', ')}`,
+      `under 100 ms; median ${median(times).toFixed(0)}; answers ${statuses.map(([status, count]) => `${count} x ${status}`).join(', ')}`,
     )
   }
 }

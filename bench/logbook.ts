@@ -1,41 +1,15 @@
-import { LOGBOOK_FORMAT, type LogbookPage } from '@fleam/contract'
+import type { LogbookPage } from '@fleam/contract'
 import { addDays } from '@fleam/core'
-import { pastRecords } from '@fleam/demo'
 import { chromium, type Page } from '@playwright/test'
 import mysql from 'mysql2/promise'
-import { v7 as newId } from 'uuid'
+import { A_FILE, fillLogbook, RECORDS, send } from './fill-logbook.ts'
 import { quantile, report } from './report.ts'
 
-const RECORDS = 20_000
-const A_FILE = 2_000
 const ROUNDS = 30
 /** Of what nobody waits for on the first screen. */
 const FEW = 5
 const CHROMIUM = '/usr/bin/chromium'
 const AIM = 'aim: under 200 ms p95 and 1.5 x the bare SQL'
-
-/** So many records of a kitchen, over years, from the months of the demo. */
-function* files(): Generator<{ id: string; document: ReturnType<typeof pastRecords>[number]['document'] }[]> {
-  const today = new Date().toISOString().slice(0, 10)
-  const months = pastRecords(today)
-  for (let from = 0; from < RECORDS; from += A_FILE) {
-    yield Array.from({ length: A_FILE }, (_, at) => {
-      const { document } = months[(from + at) % months.length] as (typeof months)[number]
-      const date = addDays(document.meta?.date ?? today, -Math.floor((from + at) / months.length) * 20)
-      return { id: newId(), document: { ...document, meta: { ...document.meta, date } } }
-    })
-  }
-}
-
-async function send(url: string, method: string, body?: unknown): Promise<string> {
-  const response = await fetch(url, {
-    method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  })
-  const text = await response.text()
-  if (!response.ok || text.includes('"problem"')) throw new Error(text.slice(0, 500))
-  return text
-}
 
 async function millisecondsOf(work: () => Promise<unknown>): Promise<number[]> {
   const times: number[] = []
@@ -49,24 +23,8 @@ async function millisecondsOf(work: () => Promise<unknown>): Promise<number[]> {
 
 /** Twenty thousand records: importing them, and every answer of the logbook beside the bare SQL of the same answer. */
 export async function benchLogbook(url: string, databaseUrl: string): Promise<void> {
-  const id = newId()
+  const { id, cookId: marit, imports } = await fillLogbook(url)
   const kitchen = `${url}/api/kitchens/${id}`
-  const said = { currency: 'EUR', units: 'metric', timeZone: 'Europe/Vienna', wagePerHour: 21.4 }
-  await send(`${url}/api/kitchens`, 'POST', { id, name: 'Twenty thousand', ...said })
-  const marit = newId()
-  for (const name of ['Marit', 'Ondine', 'Casimir', 'Thessaly', 'Bruno']) {
-    const cook = name === 'Marit' ? marit : newId()
-    await send(`${kitchen}/cooks`, 'POST', { id: cook, name, wagePerHour: 21.4 })
-  }
-  for (const name of ['Ostravale Poultry Yard', 'Brindlemere Meats', 'Skerrow Quay Fish']) {
-    await send(`${kitchen}/suppliers`, 'PUT', { id: newId(), name })
-  }
-  const imports: number[] = []
-  for (const records of files()) {
-    const start = performance.now()
-    await send(`${kitchen}/logbook/import`, 'POST', { format: LOGBOOK_FORMAT, version: 1, records })
-    imports.push(performance.now() - start)
-  }
   const seconds = quantile(imports, 0.5) / 1000
   report(`import of ${A_FILE} records`, `${seconds.toFixed(1)} s`, 'aim 30 s', seconds / 30, 'ratio to the aim')
 

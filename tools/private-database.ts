@@ -17,7 +17,7 @@ import mysql from 'mysql2/promise'
 import { sync as writeWhole } from 'write-file-atomic'
 import { roomIn } from './data-folder.ts'
 import { findFreePort, isPortFree } from './ports.ts'
-import { isAlive, stopProcess, until } from './processes.ts'
+import { commandLine, everyProcess, isAlive, stopProcess, until } from './processes.ts'
 
 const DATABASE_NAME = 'fleam'
 const START_MS = 60_000
@@ -121,9 +121,23 @@ function createData(base: string, account: string): void {
   }
 }
 
+/** An installation whose start was killed goes on by itself, and would write into what is removed. */
+function endInstallations(base: string): void {
+  const unfinished = `--datadir=${join(base, UNFINISHED)}`
+  for (const pid of everyProcess()) {
+    if (!commandLine(pid).some((word) => word.startsWith(unfinished))) continue
+    try {
+      process.kill(pid, 'SIGKILL')
+    } catch {
+      // It has ended meanwhile.
+    }
+  }
+}
+
 function installData(base: string, account: string): void {
+  endInstallations(base)
   for (const name of readdirSync(base)) {
-    if (name.startsWith(UNFINISHED)) rmSync(join(base, name), { recursive: true, force: true })
+    if (name.startsWith(UNFINISHED)) rmSync(join(base, name), { recursive: true, force: true, maxRetries: 10 })
   }
   rmSync(join(base, 'data'), { recursive: true, force: true })
   const unfinished = join(base, `${UNFINISHED}${randomBytes(6).toString('hex')}`)

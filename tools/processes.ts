@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
+import { readdirSync, readFileSync } from 'node:fs'
 import { setTimeout as sleep } from 'node:timers/promises'
 
 export function isAlive(pid: number): boolean {
@@ -9,6 +10,18 @@ export function isAlive(pid: number): boolean {
     return false
   }
 }
+
+/** The words that a process was started with; none where it is gone. */
+export function commandLine(pid: number): string[] {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0')
+  } catch {
+    return []
+  }
+}
+
+/** Every process of this machine, by its number. */
+export const everyProcess = (): number[] => readdirSync('/proc').map(Number).filter(Number.isInteger)
 
 export interface UntilOptions {
   timeoutMs: number

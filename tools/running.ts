@@ -1,7 +1,7 @@
-import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { sync as writeWhole } from 'write-file-atomic'
-import { isAlive, stopProcess } from './processes.ts'
+import { commandLine, everyProcess, isAlive, stopProcess } from './processes.ts'
 
 const STOP_MS = 15_000
 const STATE = 'running.json'
@@ -20,14 +20,6 @@ export interface Running {
   /** The process that keeps the others running; null where none does. */
   supervisor: number | null
   programs: Program[]
-}
-
-const commandLine = (pid: number): string[] => {
-  try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0')
-  } catch {
-    return []
-  }
 }
 
 /** Fields of a process after its name, which may hold blanks; the third is its state. */
@@ -65,9 +57,7 @@ export function runningOn(dataFolder: string): Running {
   const folder = resolve(dataFolder)
   // An installation that was cut off may still run: it makes the data in a folder of its own beside.
   const [house, data] = [houseArgument(folder), `--datadir=${join(folder, 'database')}/`]
-  const programs = readdirSync('/proc').flatMap((entry): Program[] => {
-    const pid = Number(entry)
-    if (!Number.isInteger(pid)) return []
+  const programs = everyProcess().flatMap((pid): Program[] => {
     const words = commandLine(pid)
     if (words.some((word) => word.startsWith(data))) return [{ name: 'mariadbd', pid }]
     const built = words.find((word) => /server\/dist\/[a-z-]+\.mjs$/.test(word))

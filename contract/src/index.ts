@@ -64,6 +64,8 @@ export { forecastEvidence } from './forecasting.ts'
 export type { Health } from './health.ts'
 export { health } from './health.ts'
 export { inert } from './inert.ts'
+export type { KeptJudgement } from './judgement.ts'
+export { keptJudgement } from './judgement.ts'
 export type { DaySchedule, DayTask, KeptSchedule, ScheduleEdit, StylesWork, ToldTask } from './kept-schedule.ts'
 export { daySchedule, keptSchedule, scheduleEdit, stylesWork, styleWork, toldTask, toldTasks } from './kept-schedule.ts'
 export type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from './kitchen.ts'
@@ -132,7 +134,7 @@ export {
   logbookViews,
   periodQuery,
 } from './logbook-findings.ts'
-export { day, id } from './numbers.ts'
+export { day, id, NOT_OF_OUR_TIME } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { jobProgress, keptTasks, planJobs, workCooks } from './plan-jobs.ts'

@@ -47,16 +47,16 @@ const PRINTABLE = /^\P{Cc}*$/u
 const PRINTABLE_LINES = /^(?:\P{Cc}|[\n\r\t])*$/u
 export const name = z.string().trim().min(1).max(120).regex(PRINTABLE, 'must not hold control characters')
 export const notes = z.string().trim().max(4000).regex(PRINTABLE_LINES, 'must not hold control characters')
-const NO_CURRENCY = 'must be a currency code of three capital letters'
 export const currency = z
   .string()
-  .max(3, { error: NO_CURRENCY, abort: true })
-  .regex(/^[A-Z]{3}$/, NO_CURRENCY)
+  .regex(/^[A-Z]{3}$/, 'must be a currency code of three capital letters')
+  .meta({ maxLength: 3 })
 /** Compared in one form: capitals make no other id. */
 export const id = z.uuid().toLowerCase().meta({ description: 'UUID' })
 /** Days begin with the year. Instants are not held to it: a device whose clock was never set weighs all the same. */
 const isOfOurTime = (text: string) => Number(text.slice(0, 4)) >= FIRST_YEAR
-const NOT_OF_OUR_TIME = `must not be before the year ${FIRST_YEAR}`
+/** What comes in is held to it; what was stored before there was such a limit is read all the same. */
+export const NOT_OF_OUR_TIME = `must not be before the year ${FIRST_YEAR}`
 export const instant = z.iso.datetime().meta({ description: 'UTC instant, ISO 8601' })
 export const day = z.iso
   .date()

@@ -36,9 +36,9 @@ const lotFields = {
   code: name.nullable(),
   gtin: z
     .string()
-    .max(GTIN_DIGITS, { error: 'must have 14 digits', abort: true })
     .regex(/^\d{14}$/, 'must have 14 digits')
     .refine((code) => !/^\d{14}$/.test(code) || hasRightCheckDigit(code), 'has a wrong check digit')
+    .meta({ maxLength: GTIN_DIGITS })
     .nullable(),
   price,
   /** Delivery and other charges on the invoice. */

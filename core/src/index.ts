@@ -3,13 +3,25 @@ export type {
   Appraisal,
   CostResult,
   FactorReach,
+  FormulaChange,
+  Judgement,
   MoneyPart,
   MoneyPartName,
   RepricedPile,
   Warning,
   WarningCode,
 } from './appraisal/index.ts'
-export { appraise, atApPrice, factorReach, moneyBars, reprice, WARNING_CODES } from './appraisal/index.ts'
+export {
+  appraise,
+  atApPrice,
+  FORMULA_CHANGES,
+  FORMULAS,
+  factorReach,
+  judgementOf,
+  moneyBars,
+  reprice,
+  WARNING_CODES,
+} from './appraisal/index.ts'
 export type { KeptBeam, KeptStretch, Segment, SegmentKind, TwinBeam } from './beam/index.ts'
 export { beamOf, keptBeam, twinBeam } from './beam/index.ts'
 export type {
@@ -725,6 +737,7 @@ export {
   doubtWords,
   faultWords,
   formatFor,
+  judgementWords,
   LOST_WORDS,
   limitWords,
   mendWords,

@@ -1,3 +1,2 @@
-export type { AnswerPart, HandedTask } from './background.ts'
-export { Background } from './background.ts'
+export { type AnswerPart, Background, type HandedTask } from './background.ts'
 export { forwardToBackground, keepBodiesWhole } from './forward.ts'

@@ -34,6 +34,7 @@ import { up as weeks } from './migrations/029-weeks.ts'
 import { up as orderPlans } from './migrations/030-order-plans.ts'
 import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
 import { up as turns } from './migrations/032-turns.ts'
+import { up as judgements } from './migrations/033-judgements.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -69,6 +70,7 @@ const MIGRATIONS = [
   { name: '030-order-plans', up: orderPlans },
   { name: '031-schedules-followed', up: schedulesFollowed },
   { name: '032-turns', up: turns },
+  { name: '033-judgements', up: judgements },
 ]
 
 function migrator(database: Sequelize) {

@@ -4,6 +4,7 @@ import {
   appraise,
   documentOf,
   FIGURES_VERSION,
+  FORMULAS,
   keptBeam,
   median,
   recordFigures,
@@ -15,6 +16,7 @@ import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
 import { Refusal, type Steps } from '../http/index.ts'
 import { type Clock, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
+import { deleteJudgement, keepJudgements, renewJudgements } from './judgements.ts'
 import { lockVersions, statesByIds } from './store.ts'
 
 /** In what words are looked for: lot and notes, and the names that lead to no row. */
@@ -92,10 +94,12 @@ export async function keepFigures(scope: Scope, state: FabricationState): Promis
     await FabricationFigures.upsert(figures, within(scope))
     await FabricationBeam.upsert(beam, within(scope))
     await FabricationPileFigures.bulkCreate(piles, within(scope))
+    await keepJudgements(scope, [state])
     return
   }
   await FabricationFigures.destroy(of)
   await FabricationBeam.destroy(of)
+  await deleteJudgement(scope, state.record.id)
 }
 
 /** Keeps what closed records that were just inserted come to. */
@@ -133,10 +137,13 @@ const staleRecords = (database: Database): Promise<Told[]> =>
     `SELECT fabrications.id AS id, fabrications.kitchen_id AS kitchenId
      FROM fabrications LEFT JOIN fabrication_figures AS figures
        ON figures.kitchen_id = fabrications.kitchen_id AND figures.fabrication_id = fabrications.id
+       LEFT JOIN judgements
+       ON judgements.kitchen_id = fabrications.kitchen_id AND judgements.fabrication_id = fabrications.id
      WHERE fabrications.status = 'closed' AND (figures.fabrication_id IS NULL OR figures.formulas <> :formulas
+       OR judgements.fabrication_id IS NULL OR (NOT judgements.is_kept AND judgements.formulas = :today)
        OR figures.fact_count <> (SELECT COUNT(*) FROM facts
           WHERE facts.kitchen_id = fabrications.kitchen_id AND facts.fabrication_id = fabrications.id))`,
-    { type: QueryTypes.SELECT, replacements: { formulas: FIGURES_VERSION } },
+    { type: QueryTypes.SELECT, replacements: { formulas: FIGURES_VERSION, today: FORMULAS } },
   )
 
 /** Makes the figures anew that are not there or not right: after a change of the formulas, or a cut. Tells how many. */
@@ -185,5 +192,6 @@ async function recount(scope: Scope, ids: readonly string[]): Promise<void> {
     await FabricationBeam.destroy(of)
     await FabricationFigures.destroy(of)
     await insertFigures(inside, states)
+    await renewJudgements(inside, states)
   })
 }

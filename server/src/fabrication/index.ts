@@ -4,7 +4,7 @@ export { LateFacts } from './late-facts.ts'
 export { fabricationRoutes } from './routes.ts'
 export { latest, requireDocument, requireOpen, requireState } from './service.ts'
 export {
-  deleteRecord,
+  abandonRecord,
   latestOfEachStyle,
   latestOfStyle,
   openStates,
@@ -12,5 +12,6 @@ export {
   stateById,
   statesByIds,
   statesOfLot,
+  statusById,
   usedOfLots,
 } from './store.ts'

@@ -4,6 +4,7 @@ import { rowOfFact } from '../facts/index.ts'
 import { requireReadable } from '../http/index.ts'
 import { insertMany, inTransaction, type Scope } from '../scope/index.ts'
 import { insertFigures, keepFigures } from './figures.ts'
+import { keepJudgements } from './judgements.ts'
 import * as store from './store.ts'
 
 /** Inserts a record with its facts, all or nothing; refuses, by field, one that could not be read again. */
@@ -41,5 +42,6 @@ export function insertStates(scope: Scope, states: readonly FabricationState[]):
       states.map(({ record }) => record.id),
     )
     await insertFigures(inside, kept)
+    await keepJudgements(inside, kept)
   })
 }

@@ -4,6 +4,7 @@ import {
   fabricationEdit,
   fabricationRows,
   fabricationState,
+  keptJudgement,
   pilesCsv,
   recordVersions,
 } from '@fleam/contract'
@@ -76,6 +77,24 @@ export function fabricationRoutes(app: Server, scopeOf: Scopes): void {
       },
     },
     async (request) => service.versions(await scopeOf(request), request.params.id),
+  )
+
+  app.get(
+    '/api/kitchens/:kitchenId/fabrications/:id/judgement',
+    {
+      schema: {
+        operationId: 'readJudgement',
+        summary: 'What a record was judged at when it was closed, and by which formulas; null for one that is open',
+        tags,
+        params: fabricationParams,
+        response: { 200: keptJudgement },
+      },
+    },
+    async (request, reply) => {
+      const kept = await service.judgement(await scopeOf(request), request.params.id)
+      // Nothing at all would be an answer without a body.
+      return reply.type('application/json; charset=utf-8').send(kept ?? ('null' as never))
+    },
   )
 
   app.get(

@@ -6,6 +6,7 @@ import {
   type FabricationRow,
   type FabricationState,
   fabricationRecord,
+  type KeptJudgement,
   type RecordVersion,
 } from '@fleam/contract'
 import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
@@ -15,6 +16,7 @@ import { eachReadable, inTransaction, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
 import { countLateFacts, keepFigures } from './figures.ts'
+import { judgementById } from './judgements.ts'
 import * as store from './store.ts'
 
 export async function requireState(scope: Scope, id: string): Promise<FabricationState> {
@@ -128,6 +130,12 @@ async function cutAs(scope: Scope, before: FabricationRecord, { styleId, piles }
     shape: item.shape,
     piles: piles.map((pile) => ({ ...pile, stylePileId: own(pile.name) })),
   }
+}
+
+/** What a record was judged at when it was closed; null for one that is open. */
+export async function judgement(scope: Scope, id: string): Promise<KeptJudgement | null> {
+  if ((await store.statusById(scope, id)) === null) throw notFound('fabrication')
+  return judgementById(scope, id)
 }
 
 const MAX_VERSIONS = 100

@@ -129,9 +129,10 @@ export async function latestOfEachStyle(scope: Scope): Promise<FabricationState[
 export const statesOfLot = (scope: Scope, lotId: string): Promise<FabricationState[]> =>
   statesWhere(scope, { where: { lotId }, order: ['startedAt', 'id'] })
 
-/** Strikes a record with everything that hangs on it. */
-export async function deleteRecord(scope: Scope, id: string): Promise<void> {
-  await scope.database.models.Fabrication.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
+/** Lets a record count nowhere; what was weighed for it is kept. */
+export async function abandonRecord(scope: Scope, id: string): Promise<void> {
+  const { Fabrication } = scope.database.models
+  await Fabrication.update({ status: 'abandoned' }, { where: ofKitchen(scope, { id }), ...within(scope) })
 }
 
 /** Inserts a record with its parts, all or nothing. */

@@ -1,5 +1,5 @@
 import type { UnreadableRow } from '@fleam/contract'
-import { deleteRecord, latest } from '../fabrication/index.ts'
+import { abandonRecord, latest, statusById } from '../fabrication/index.ts'
 import { notFound } from '../http/index.ts'
 import { deletePlanRow, everySchedule, planRows, updatePlan } from '../planning/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
@@ -14,13 +14,19 @@ export async function unreadable(scope: Scope): Promise<UnreadableRow[]> {
   await planRows(telling)
   await everySchedule(telling)
   await latest(telling, LOOKED_AT)
-  return [...rows.values()]
+  const standing: UnreadableRow[] = []
+  for (const row of rows.values()) {
+    const isStruck = row.kind === 'fabrication' && (await statusById(scope, row.id)) === 'abandoned'
+    if (!isStruck) standing.push(row)
+  }
+  return standing
 }
 
 const STRIKE: Readonly<Record<UnreadableRow['kind'], (scope: Scope, id: string) => Promise<void>>> = {
   plan: deletePlanRow,
   schedule: (scope, id) => updatePlan(scope, id, { schedule: null }),
-  fabrication: deleteRecord,
+  // What was weighed is kept: it counts nowhere from here on.
+  fabrication: abandonRecord,
 }
 
 /** Strikes something that cannot be read; what can be read is not struck here. */

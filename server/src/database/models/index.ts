@@ -15,6 +15,7 @@ import { defineFabricationPileFigures } from './fabrication-pile-figures.ts'
 import { defineFabricationVersion } from './fabrication-version.ts'
 import { defineFact } from './fact.ts'
 import { defineItem } from './item.ts'
+import { defineJudgement } from './judgement.ts'
 import { defineKitchen } from './kitchen.ts'
 import { defineKitchenOffer } from './kitchen-offer.ts'
 import { defineLogbookView } from './logbook-view.ts'
@@ -51,6 +52,7 @@ const modelsOf = (database: Sequelize) => ({
   ExpectedLine: defineExpectedLine(database),
   Fabrication: defineFabrication(database),
   FabricationBeam: defineFabricationBeam(database),
+  Judgement: defineJudgement(database),
   FabricationBoard: defineFabricationBoard(database),
   FabricationConsumable: defineFabricationConsumable(database),
   FabricationFigures: defineFabricationFigures(database),

@@ -15,6 +15,7 @@ import { BatchSize } from './batch-size.tsx'
 import { BreakEvens } from './break-evens.tsx'
 import { HowItWasCut } from './how-it-was-cut.tsx'
 import { HowSure } from './how-sure.tsx'
+import { JudgedBefore } from './judged-before.tsx'
 import { LabourAsked } from './labour-asked.tsx'
 import { MoneyBars } from './money-bars.tsx'
 import { MovedPrices } from './moved-prices.tsx'
@@ -118,6 +119,7 @@ const Answer = ({ verdict, parts, settled, following }: PartsProps & { following
   <>
     <Sentence species={verdict.record.species} />
     {verdict.isTried ? null : <MovedPrices record={verdict.record} />}
+    {verdict.isTried ? null : <JudgedBefore record={verdict.record} />}
     <Warnings record={verdict.record} />
     <LabourAsked record={verdict.record} facts={verdict.facts} />
     <JumpLinks first={FIRST_PARTS} folded={FOLDED_PARTS} parts={parts} />

@@ -1,0 +1,31 @@
+import type { Judgement } from '@fleam/core'
+import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
+import { maybeWords, ref, whole, yesNo } from './columns.ts'
+
+/** What a closed record was judged at, and by which formulas. */
+export interface JudgementModel
+  extends Model<InferAttributes<JudgementModel>, InferCreationAttributes<JudgementModel>>,
+    Judgement {
+  kitchenId: string
+  fabricationId: string
+  formulas: number
+  /** The answer was kept; of records from before that only the formulas are known. */
+  isKept: boolean
+}
+
+const maybeExact = () => ({ type: DataTypes.DOUBLE, allowNull: true }) as const
+
+export const defineJudgement = (database: Sequelize) =>
+  database.define<JudgementModel>(
+    'Judgement',
+    {
+      kitchenId: { ...ref(), primaryKey: true },
+      fabricationId: { ...ref(), primaryKey: true },
+      formulas: whole(),
+      isKept: yesNo(),
+      verdict: maybeWords(5),
+      costPerPortion: maybeExact(),
+      savingPerPortion: maybeExact(),
+    },
+    { tableName: 'judgements' },
+  )

@@ -1,0 +1,30 @@
+import type { FabricationRecord, KeptJudgement } from '@fleam/contract'
+import { judgementOf, judgementWords } from '@fleam/core'
+import { useQuery } from '@tanstack/react-query'
+import { getJson } from '../../data/api.ts'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { kitchenPath } from '../../data/paths.ts'
+import { useAppraised } from '../../parts/appraised-context.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import css from './warnings.module.css'
+
+/** An answer that was given by earlier formulas and is another one today: both, and what has changed. */
+export function JudgedBefore({ record }: { record: FabricationRecord }) {
+  const { id } = useKitchen()
+  const { appraisal } = useAppraised()
+  const format = useFormat(record.currency)
+  const before = useQuery({
+    queryKey: ['kitchen', id, 'judgement', record.id, record.version],
+    queryFn: () => getJson<KeptJudgement | null>(`${kitchenPath(id)}/fabrications/${record.id}/judgement`),
+    enabled: record.status === 'closed',
+  })
+  const words = before.data ? judgementWords(before.data, judgementOf(appraisal), format) : null
+  if (words === null) return null
+  return (
+    <section className={css.warnings} aria-label="Other formulas">
+      <p>
+        <strong>Judged by earlier formulas.</strong> {words}
+      </p>
+    </section>
+  )
+}
