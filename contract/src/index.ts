@@ -239,6 +239,7 @@ export type { SupplierCard, SupplierCards, SupplierCardsQuery } from './supplier
 export { supplierCards, supplierCardsQuery } from './supplier-card.ts'
 export type { UnreadableRow } from './unreadable.ts'
 export { UNREADABLE_KINDS, unreadableRow, unreadableRows } from './unreadable.ts'
+export { brokenText, HALF_A_CHARACTER } from './well-formed.ts'
 export type { Assumptions, WhatIf } from './what-if.ts'
 export { whatIf, whatIfs } from './what-if.ts'
 export type { Work, WorkName } from './work.ts'

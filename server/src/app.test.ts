@@ -24,6 +24,19 @@ test('health says that the database is there and its schema is up to date', asyn
   })
 })
 
+test.each(['/api/kitchens/%ff', '/%ff', `/api/kitchens/${'x'.repeat(300)}/items`])(
+  'an address that nobody can read is a problem like any other: %s',
+  async (url) => {
+    const answer = await test_.app.inject({ url })
+    expect([answer.headers['content-type'], answer.json().type.slice(0, 10)]).toEqual([
+      'application/problem+json; charset=utf-8',
+      '/problems/',
+    ])
+    expect(answer.statusCode).toBeGreaterThanOrEqual(400)
+    expect(answer.statusCode).toBeLessThan(500)
+  },
+)
+
 test('OpenAPI describes every route from the same schemas', async () => {
   const { body } = await send(test_, 'GET', '/api/openapi.json')
   expect(Object.keys(body.paths)).toEqual(expect.arrayContaining(['/api/appraise', '/api/kitchens/{kitchenId}/facts']))

@@ -23,6 +23,7 @@ import {
   type OddAnswer,
   type OnOddAnswer,
   secureAnswer,
+  sendFrameworkError,
   servePages,
   takeTurns,
   withSchemas,
@@ -118,6 +119,8 @@ export async function buildApp({
     logger,
     forceCloseConnections: true,
     requestTimeout: patienceMs,
+    // An address that cannot be read, or has a part that is longer than any id.
+    frameworkErrors: (error, request, reply) => void sendFrameworkError(error, request, reply),
     http: { headersTimeout: patienceMs, connectionsCheckingInterval: patienceMs / LOOKS },
   })
   const tellOdd: OnOddAnswer =

@@ -34,6 +34,14 @@ const counts = async () => {
   return body.total as number
 }
 
+test('half a character, also in the supplier that a list is said to be of, is refused by its field', async () => {
+  const csv = list(['Ostravale;1;Article;;3,50;kg;2026-01-01'])
+  const { status, last } = await importList(csv, { mapping: { ...mappingOf(csv), supplier: 'Ost\ud800' } })
+  expect([status, last.code, last.issues[0].path]).toEqual([400, 'invalid-input', 'mapping.supplier'])
+  const broken = await importList(`${csv}\ud800`, { mapping: mappingOf(csv) })
+  expect([broken.status, broken.last.issues[0].path]).toEqual([400, 'csv'])
+})
+
 test('a list is taken in with its progress, and again changes nothing', async () => {
   const rows = Array.from(
     { length: 2500 },

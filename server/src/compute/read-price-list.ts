@@ -1,5 +1,7 @@
 import {
+  brokenText,
   goodLines,
+  HALF_A_CHARACTER,
   issuesOf,
   type PriceIssue,
   type PriceListContext,
@@ -69,7 +71,8 @@ function bodyOf(bytes: Uint8Array) {
     const detail = issues.map(({ path, message }) => `${path} ${message}`)[0] ?? ''
     return { code: 'invalid-input' as const, issues, detail }
   }
-  if ((read.data.csv as unknown as { isWellFormed: () => boolean }).isWellFormed()) return read.data
-  const message = 'holds half a character'
-  return { code: 'invalid-input' as const, issues: [{ path: 'csv', message }], detail: `csv ${message}` }
+  const path = brokenText(read.data)
+  if (path === null) return read.data
+  const message = HALF_A_CHARACTER
+  return { code: 'invalid-input' as const, issues: [{ path, message }], detail: `${path} ${message}` }
 }

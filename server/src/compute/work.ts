@@ -1,4 +1,4 @@
-import { fabricationDocument, issuesOf, type Problem, type Work } from '@fleam/contract'
+import { brokenText, fabricationDocument, HALF_A_CHARACTER, issuesOf, type Problem, type Work } from '@fleam/contract'
 import {
   type Appraisal,
   appraise,
@@ -62,7 +62,12 @@ function readDocument(text: string): ReadDocument {
     return { code: 'not-json', issues: [], detail: (error as Error).message }
   }
   const read = fabricationDocument.safeParse(said)
-  if (read.success) return { document: read.data }
+  if (read.success) {
+    const path = brokenText(read.data)
+    if (path === null) return { document: read.data }
+    const message = HALF_A_CHARACTER
+    return { code: 'invalid-input', issues: [{ path, message }], detail: `${path} ${message}` }
+  }
   const issues = issuesOf(read.error)
   return { code: 'invalid-input', issues, detail: issues.map(({ path, message }) => `${path} ${message}`)[0] ?? '' }
 }

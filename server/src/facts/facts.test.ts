@@ -180,16 +180,31 @@ describe('readings', () => {
   })
 
   test('sent again without a cook’s name, as an older page does, it is the same weighing', async () => {
-    const cookId = newId()
+    const [cookId, other] = [await addCook(), await addCook()]
     const reading = { ...weigh(0, 281), cookId }
     await post(reading)
     const again = await post({ ...reading, cookId: null, order: 1_000_000, takenAt: '2026-11-24T09:00:00.000Z' })
     expect([again.status, again.body]).toEqual([200, { kept: [reading.id], refused: [] }])
     expect((await current()).facts).toEqual([reading])
-    expect((await post({ ...reading, cookId: newId() })).body.code).toBe('id-taken')
+    expect((await post({ ...reading, cookId: other })).body.code).toBe('id-taken')
     const nameless = weigh(0, 282)
     await post(nameless)
     expect((await post({ ...nameless, cookId })).body.code).toBe('id-taken')
+  })
+
+  test('by somebody who is no cook here is refused by its field; others of the list are kept', async () => {
+    const [own, strange] = [
+      { ...weigh(0, 281), cookId: await addCook() },
+      { ...weigh(0, 282), cookId: newId() },
+    ]
+    const { status, body } = await post(own, strange)
+    expect([status, body.kept]).toEqual([200, [own.id]])
+    expect(body.refused).toMatchObject([{ at: 1, code: 'not-found', issues: [{ path: 'facts[1].cookId' }] }])
+    // One that was kept before there was such a look is known, and not refused.
+    await test_.database.sequelize.query('UPDATE facts SET cook_id = :cook WHERE id = :id', {
+      replacements: { cook: strange.cookId, id: own.id },
+    })
+    expect((await post({ ...own, cookId: strange.cookId })).body).toEqual({ kept: [own.id], refused: [] })
   })
 
   test('a withdrawal of something that was never weighed is refused', async () => {
@@ -291,6 +306,12 @@ describe('moves', () => {
     expect((await post(move(newId(), pile(1)))).status).toBe(404)
   })
 })
+
+async function addCook(): Promise<string> {
+  const id = newId()
+  await send(test_, 'POST', `/api/kitchens/${kitchen.id}/cooks`, { id, name: `Cook ${id}`, wagePerHour: 20 })
+  return id
+}
 
 describe('marks', () => {
   let marit: string

@@ -3,6 +3,7 @@ import type { Fact } from '@fleam/core'
 import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
 import { notFound } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
+import { KnownCooks } from './known-cooks.ts'
 import { factOfRow, rowOfFact } from './rows.ts'
 import { isSameFact } from './same-fact.ts'
 import { SharedInserts } from './shared-inserts.ts'
@@ -15,6 +16,7 @@ const MAY_TRY_AGAIN = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT
 /** Stores what was done: append only, once for each id, whoever sends it how often. */
 export class FactLog {
   readonly #inserts: SharedInserts
+  readonly #cooks = new KnownCooks()
   readonly #attributes: ReturnType<typeof databaseAttributes>
 
   constructor({ sequelize, models }: Database) {
@@ -28,6 +30,7 @@ export class FactLog {
    */
   async append(scope: Scope, list: readonly (Fact | NotAFact)[]): Promise<FactsKept> {
     const sorting = new Sorting(list)
+    await this.#refuseStrangers(scope, sorting)
     for (let attempt = 0; sorting.missing().length > 0; attempt++) {
       const missing = sorting.missing()
       try {
@@ -44,6 +47,22 @@ export class FactLog {
       }
     }
     return sorting.result()
+  }
+
+  /** Refuses what somebody did who is no cook here; what is stored already was kept before there was such a look. */
+  async #refuseStrangers(scope: Scope, sorting: Sorting): Promise<void> {
+    const cookOf = (fact: Fact) => ('cookId' in fact ? fact.cookId : null)
+    const strangers = await this.#cooks.strangers(
+      scope,
+      sorting.missing().flatMap((fact) => cookOf(fact) ?? []),
+    )
+    if (strangers.size === 0) return
+    await sortKnown(scope, sorting)
+    for (const fact of sorting.missing()) {
+      const cook = cookOf(fact)
+      if (cook === null || !strangers.has(cook)) continue
+      sorting.refuse(fact.id, 'not-found', 'cookId', 'This kitchen has no such cook.', 'is not a cook here')
+    }
   }
 
   #insert({ kitchen }: Scope, facts: readonly Fact[]): Promise<void> {

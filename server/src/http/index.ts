@@ -12,6 +12,7 @@ export {
   Refusal,
   refuseOtherId,
   refuseTaken,
+  sendFrameworkError,
 } from './problems.ts'
 export { answerOwnPagesOnly } from './reach.ts'
 export type { OddAnswer, OnOddAnswer, Server } from './schemas.ts'

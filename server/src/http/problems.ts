@@ -1,5 +1,5 @@
 import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract'
-import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify'
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify'
 import type { z } from 'zod'
 import { databaseCode, isDatabaseAway, isDiskFull } from '../database/index.ts'
 import type { DiskWatch } from './disk-watch.ts'
@@ -119,6 +119,11 @@ export function answerWithProblems(app: FastifyInstance, disk?: DiskWatch): void
     return send(reply, refusal ?? mistake())
   })
 }
+
+/** What the router itself refuses, before any route is asked: an address that nobody can read leads nowhere. */
+export const sendFrameworkError = (error: FastifyError, request: FastifyRequest, reply: FastifyReply) =>
+  send(reply, new Refusal('not-found', `Nothing answers at ${request.url.slice(0, LONGEST_TOLD)}: ${error.message}`))
+const LONGEST_TOLD = 200
 
 export const sendNotFound = (reply: FastifyReply, path: string) =>
   send(reply, new Refusal('not-found', `Nothing answers at ${path}.`))

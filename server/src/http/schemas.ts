@@ -1,4 +1,4 @@
-import { id, NOT_OF_OUR_TIME } from '@fleam/contract'
+import { brokenText, HALF_A_CHARACTER, id, NOT_OF_OUR_TIME } from '@fleam/contract'
 import type { FastifyInstance } from 'fastify'
 import type { ZodTypeProvider } from 'fastify-type-provider-zod'
 import { z } from 'zod'
@@ -52,22 +52,8 @@ export function withSchemas(app: FastifyInstance, onOddAnswer: OnOddAnswer, isSt
   return app.withTypeProvider<ZodTypeProvider>()
 }
 
-/** Where half a character stands, which no column and no file can keep; null where all text is whole. */
-function brokenText(value: unknown, path = ''): string | null {
-  if (typeof value === 'string') return isWellFormed(value) ? null : path
-  if (value === null || typeof value !== 'object') return null
-  for (const [key, each] of Object.entries(value)) {
-    const inner = Array.isArray(value) ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`
-    const found = !isWellFormed(key) ? path : brokenText(each, inner)
-    if (found !== null) return found
-  }
-  return null
-}
-/** Node.js looks through a long text by itself; the language's own types do not know of it yet. */
-const isWellFormed = (text: string) => (text as unknown as { isWellFormed: () => boolean }).isWellFormed()
-
 function refuseText(path: string): Refusal {
-  const message = 'holds half a character'
+  const message = HALF_A_CHARACTER
   return new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
 }
 
