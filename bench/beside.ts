@@ -1,6 +1,7 @@
+import { fork } from 'node:child_process'
 import { once } from 'node:events'
 import { setTimeout } from 'node:timers/promises'
-import { Worker } from 'node:worker_threads'
+import { fileURLToPath } from 'node:url'
 import type { FabricationRow, FabricationState, Item, Kitchen } from '@fleam/contract'
 import { guessMapping, readTable } from '@fleam/contract'
 import type { FabricationDocument, Pile } from '@fleam/core'
@@ -155,16 +156,13 @@ export async function benchBeside(url: string): Promise<void> {
     ...heavies(kitchen, item, { ...document, meta: {} }),
   ]) {
     const work: HeavyWork = { url, method, path, body, atOnce: AT_ONCE }
-    const asking = new Worker(new URL('./heavy-client.ts', import.meta.url), {
-      workerData: work,
-      execArgv: ['--import', 'tsx'],
-    })
+    const asking = fork(fileURLToPath(new URL('./heavy-client.ts', import.meta.url)), { execArgv: ['--import', 'tsx'] })
+    asking.send(work)
     await setTimeout(WARM_UP_MS)
     const times = await weighings(url, kitchen.id, state)
     const told = once(asking, 'message')
-    asking.postMessage('over')
+    asking.send('over')
     const [statuses] = (await told) as [[number, number][]]
-    await asking.terminate()
     const p95 = quantile(times, 0.95)
     report(
       `weighing beside ${what}, p95`,

@@ -2,7 +2,7 @@ import { readlinkSync } from 'node:fs'
 import { setPriority } from 'node:os'
 import { workerData } from 'node:worker_threads'
 import { buildApp } from './app.ts'
-import type { AnswerPart, HandedTask } from './background/index.ts'
+import type { AnswerPart, BackgroundOptions, HandedTask } from './background/index.ts'
 import { openDatabase } from './database/index.ts'
 import { ScaleGateway } from './scale/index.ts'
 
@@ -16,11 +16,12 @@ try {
   // A system that has no such thing gives all threads the same turn.
 }
 
-const { databaseUrl } = workerData as { databaseUrl: string }
+const { databaseUrl, disk } = workerData as Pick<BackgroundOptions, 'databaseUrl' | 'disk'>
 /** The same server without a door of its own: what it answers is what the server would have answered. */
 const opening = buildApp({
   database: openDatabase(databaseUrl),
   scale: new ScaleGateway(null),
+  disk,
   logger: { level: 'warn' },
 })
 

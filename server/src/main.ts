@@ -14,9 +14,11 @@ const CANNOT_GO_ON = 78
 const environment = readEnvironment(process.env)
 const database = openDatabase(environment.FLEAM_DATABASE_URL)
 const scale = new ScaleGateway(environment.FLEAM_SCALE ?? null)
-/** Built beside this program. */
-const backgroundThread = fileURLToPath(new URL('./background-thread.mjs', import.meta.url))
-const background = new Background(environment.FLEAM_DATABASE_URL, backgroundThread)
+const background = new Background({
+  program: fileURLToPath(new URL('./background-thread.mjs', import.meta.url)),
+  databaseUrl: environment.FLEAM_DATABASE_URL,
+  disk: environment.FLEAM_DISK ?? null,
+})
 const app = await buildApp({
   database,
   scale,

@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { cutFirstStart, cutMigrations } from './first-start.ts'
 import { type FaultRun, runFaults } from './run.ts'
 
 /** One line for each kind of fault: how often, and how long until weighing went on. */
@@ -16,16 +17,26 @@ function wordsOf({ back, ...run }: FaultRun): string {
     ...kinds,
     `${run.rounds} rounds, ${run.acknowledged} weighings acknowledged: ${run.lost} lost, ${run.doubled} doubled, ${run.strange} that nobody sent, ${run.refusals.length} refused`,
     ...run.refusals.slice(0, 5),
+    ...run.halves,
   ].join('\n')
 }
 
+/** Moments of a start at which it is cut off, milliseconds: from the first of an empty folder to where it answers. */
+const MOMENTS = [50, 150, 250, 400, 600, 900, 1_200, 1_800, 2_500, 3_500, 5_000]
+
 const folder = mkdtempSync(join(tmpdir(), 'fleam-faults-'))
+for (const cut of [cutFirstStart, cutMigrations]) {
+  for (const moment of MOMENTS) {
+    const { what, ms } = await cut(folder, moment)
+    process.stdout.write(`${what}: ready after ${(ms / 1000).toFixed(1)} s\n`)
+  }
+}
 const run = await runFaults({
   rounds: Number(process.env.FLEAM_FAULT_ROUNDS ?? 200),
   seed: Number(process.env.FLEAM_FAULT_SEED ?? 7),
-  folder,
+  folder: join(folder, 'kitchen'),
   onRound: (round, what, ms) => process.stdout.write(`${round}  ${what}: back after ${(ms / 1000).toFixed(1)} s\n`),
 })
 rmSync(folder, { recursive: true, force: true })
 process.stdout.write(`\n${wordsOf(run)}\n`)
-process.exit(run.lost + run.doubled + run.strange + run.refusals.length === 0 ? 0 : 1)
+process.exit(run.lost + run.doubled + run.strange + run.refusals.length + run.halves.length === 0 ? 0 : 1)

@@ -1,12 +1,12 @@
-import { type ChildProcess, spawn } from 'node:child_process'
 import { rmSync, truncateSync, writeFileSync } from 'node:fs'
-import { join, resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
+import type { Item } from '@fleam/contract'
 import { findFreePort } from '../ports.ts'
 import { until } from '../processes.ts'
-import { runningOn, stopRunning } from '../running.ts'
-import { Devices, openKitchen } from './devices.ts'
+import { ask, Devices, openKitchen } from './devices.ts'
+import { Kitchen } from './kitchen.ts'
 import { Network } from './network.ts'
+import { OFFICE_WORK, type Office } from './office.ts'
 
 const DEVICES = 8
 /** Whatever ended, weighing goes on within so long. */
@@ -22,6 +22,8 @@ export interface FaultRun {
   doubled: number
   strange: number
   refusals: string[]
+  /** Work of the office that was half there after it was cut off. */
+  halves: string[]
   /** Milliseconds from each fault to the next acknowledged weighing, by what the fault was. */
   back: { what: string; ms: number }[]
 }
@@ -42,57 +44,10 @@ function random(seed: number): () => number {
   }
 }
 
-/** Fleam as a kitchen runs it, with its supervisor as a process of its own. */
-class Kitchen {
-  readonly #folder: string
-  readonly #port: number
-  #supervisor: ChildProcess | null = null
-
-  constructor(folder: string, port: number) {
-    this.#folder = folder
-    this.#port = port
-  }
-
-  start(): void {
-    this.#supervisor = spawn(resolve('fleam'), ['start'], {
-      env: { ...process.env, FLEAM_PORT: String(this.#port), FLEAM_DATA_DIR: this.#folder },
-      stdio: 'ignore',
-    })
-  }
-
-  /** Ends also what is only starting, which would go on when the rest has stopped. */
-  async stop(): Promise<void> {
-    if (this.#supervisor?.pid) end(this.#supervisor.pid)
-    await stopRunning(this.#folder)
-  }
-
-  kill(...names: string[]): void {
-    for (const { name, pid } of runningOn(this.#folder).programs) if (names.includes(name)) end(pid)
-  }
-
-  /** The supervisor goes, as with the session that it was started in; whoever runs the kitchen starts it again. */
-  async killSupervisor(): Promise<void> {
-    const { supervisor } = runningOn(this.#folder)
-    if (supervisor !== null) end(supervisor)
-    if (this.#supervisor?.pid) end(this.#supervisor.pid)
-    await sleep(50)
-    this.start()
-  }
-
-  spoil(change: (file: string) => void): void {
-    for (const file of [join(this.#folder, 'running.json'), join(this.#folder, 'database', 'secret.json')]) change(file)
-  }
-}
-
-function end(pid: number): void {
-  try {
-    process.kill(pid, 'SIGKILL')
-  } catch {
-    // It has ended by itself meanwhile.
-  }
-}
-
 type Fault = (kitchen: Kitchen, network: Network) => void | Promise<void>
+
+/** How long after it was sent work of the office is cut off, at most. */
+const LONGEST_WORK_MS = 900
 
 /** What can go, each by its name. */
 const FAULTS: Readonly<Record<string, Fault>> = {
@@ -140,16 +95,28 @@ const FAULTS: Readonly<Record<string, Fault>> = {
   },
 }
 
+const KILLED_WITHIN = 'killed within '
+
+/** A kitchen of its own for the office: what devices weigh is in another one. */
+async function openOffice(url: string): Promise<Office> {
+  const { kitchenId } = await openKitchen(url)
+  const path = `/api/kitchens/${kitchenId}`
+  const items = (await ask(url, 'GET', `${path}/items`))?.body as Item[]
+  return { url, path, item: items[0] as Item }
+}
+
 /** Faults, one after the other, while devices weigh; then everything is read back. */
 export async function runFaults({ rounds, seed, folder, onRound }: FaultOptions): Promise<FaultRun> {
   const port = await findFreePort()
   const kitchen = new Kitchen(folder, port)
   kitchen.start()
-  await until(() => answers(`http://127.0.0.1:${port}`), { timeoutMs: START_MS, everyMs: 100 })
+  await until(() => kitchen.isReady(), { timeoutMs: START_MS, everyMs: 100 })
   const network = await Network.open(port)
+  const halves: string[] = []
   const devices = new Devices(network.url, () => openKitchen(network.url))
   const next = random(seed)
-  const names = Object.keys(FAULTS)
+  const office = await openOffice(kitchen.url)
+  const names = [...Object.keys(FAULTS), ...Object.keys(OFFICE_WORK).map((work) => `${KILLED_WITHIN}${work}`)]
   const back: FaultRun['back'] = []
   try {
     await devices.start(DEVICES)
@@ -157,27 +124,28 @@ export async function runFaults({ rounds, seed, folder, onRound }: FaultOptions)
       await sleep(CALM_MS)
       // Each in turn at first, so that a short run has them all; then in any order.
       const what = names[round < names.length ? round : Math.floor(next() * names.length)] as string
+      const work = await OFFICE_WORK[what.slice(KILLED_WITHIN.length)]?.(office)
+      const begun = work?.begin()
+      if (work) await sleep(next() * LONGEST_WORK_MS)
       const start = performance.now()
-      await (FAULTS[what] as Fault)(kitchen, network)
+      if (work) kitchen.kill(...(next() < 0.5 ? ['server'] : ['server', 'mariadbd']))
+      else await (FAULTS[what] as Fault)(kitchen, network)
+      await begun
       const before = devices.acknowledged.size
       await until(() => devices.acknowledged.size > before + DEVICES, { timeoutMs: BACK_MS, everyMs: 10 })
       const ms = performance.now() - start
       back.push({ what, ms })
+      const half = await work?.halfDone()
+      if (half) halves.push(`${what}: ${half}`)
       onRound?.(round + 1, what, ms)
       await devices.turnOver()
     }
     await devices.stop()
     const { acknowledged, refusals } = devices
-    return { rounds, acknowledged: acknowledged.size, refusals, back, ...(await devices.check()) }
+    return { rounds, acknowledged: acknowledged.size, refusals, halves, back, ...(await devices.check()) }
   } finally {
     void devices.stop()
     network.close()
     await kitchen.stop()
   }
 }
-
-const answers = (url: string) =>
-  fetch(`${url}/api/health`).then(
-    (answer) => answer.ok,
-    () => false,
-  )

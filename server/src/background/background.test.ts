@@ -18,7 +18,11 @@ beforeAll(async () => {
   test_ = await openTestApp()
   kitchen = await setUpKitchen(test_)
   await buildServer()
-  const background = new Background(test_.url, resolve(builtProgram('background-thread')))
+  const background = new Background({
+    program: resolve(builtProgram('background-thread')),
+    databaseUrl: test_.url,
+    disk: null,
+  })
   app = await buildApp({ database: test_.database, scale: new ScaleGateway(null), background })
   url = await app.listen({ port: 0, host: '127.0.0.1' })
   await fetch(`${url}/api/kitchens/${kitchen.id}/items`)

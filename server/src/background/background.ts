@@ -35,6 +35,14 @@ export interface HandedTask {
   port: MessagePort
 }
 
+export interface BackgroundOptions {
+  /** The file of the built thread. */
+  program: string
+  databaseUrl: string
+  /** A folder on the database's disk; null where that is no disk of this machine. */
+  disk: string | null
+}
+
 interface Turns {
   semaphore: Semaphore
   waiting: number
@@ -45,26 +53,24 @@ interface Turns {
  * kitchen a few are worked on at once; the others wait their turn, and too many are refused for the moment.
  */
 export class Background {
-  readonly #databaseUrl: string
-  readonly #program: string
+  readonly #options: BackgroundOptions
   #pool: Piscina | null = null
   readonly #turns = new Map<string, Turns>()
 
-  /** `program` is the file of the built thread. */
-  constructor(databaseUrl: string, program: string) {
-    this.#program = program
-    this.#databaseUrl = databaseUrl
+  constructor(options: BackgroundOptions) {
+    this.#options = options
   }
 
   /** Opens the first thread, so that the first who asks does not wait for it. The server's own start comes before. */
   open(): Piscina {
+    const { program, ...workerData } = this.#options
     this.#pool ??= new Piscina({
-      filename: this.#program,
+      filename: program,
       minThreads: 1,
       maxThreads: THREADS,
       concurrentTasksPerWorker: AT_ONCE,
       resourceLimits: { maxOldGenerationSizeMb: MAX_MEGABYTES },
-      workerData: { databaseUrl: this.#databaseUrl },
+      workerData,
     })
     return this.#pool
   }

@@ -1,2 +1,2 @@
-export { type AnswerPart, Background, type HandedTask } from './background.ts'
+export { type AnswerPart, Background, type BackgroundOptions, type HandedTask } from './background.ts'
 export { forwardToBackground, keepBodiesWhole } from './forward.ts'

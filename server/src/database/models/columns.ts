@@ -26,3 +26,6 @@ export const json = () => ({ type: DataTypes.JSON, allowNull: false }) as const
 export const maybeJson = () => ({ type: DataTypes.JSON, allowNull: true }) as const
 /** A place in a list, from 0. */
 export const position = () => ({ type: DataTypes.SMALLINT, allowNull: false }) as const
+/** A number as it was worked out, not rounded. */
+export const exact = () => ({ type: DataTypes.DOUBLE, allowNull: false }) as const
+export const maybeExact = () => ({ type: DataTypes.DOUBLE, allowNull: true }) as const

@@ -1,6 +1,6 @@
 import type { Balance, TakenTwice } from '@fleam/core'
 import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
-import { day, json, longWords, maybeWhole, maybeWords, ref, whole, words, yesNo } from './columns.ts'
+import { day, exact, json, longWords, maybeExact, maybeWhole, maybeWords, ref, whole, words, yesNo } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'
 
 /** What a closed record comes to: as it was worked out, not rounded. */
@@ -47,9 +47,6 @@ export interface FabricationFiguresModel
   /** Weighings that were taken twice. */
   twice: TakenTwice[]
 }
-
-const exact = () => ({ type: DataTypes.DOUBLE, allowNull: false }) as const
-const maybeExact = () => ({ type: DataTypes.DOUBLE, allowNull: true }) as const
 
 export const defineFabricationFigures = (database: Sequelize) =>
   database.define<FabricationFiguresModel>(

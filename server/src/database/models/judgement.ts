@@ -1,6 +1,6 @@
 import type { Judgement } from '@fleam/core'
-import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
-import { maybeWords, ref, whole, yesNo } from './columns.ts'
+import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
+import { maybeExact, maybeWords, ref, whole, yesNo } from './columns.ts'
 
 /** What a closed record was judged at, and by which formulas. */
 export interface JudgementModel
@@ -12,8 +12,6 @@ export interface JudgementModel
   /** The answer was kept; of records from before that only the formulas are known. */
   isKept: boolean
 }
-
-const maybeExact = () => ({ type: DataTypes.DOUBLE, allowNull: true }) as const
 
 export const defineJudgement = (database: Sequelize) =>
   database.define<JudgementModel>(

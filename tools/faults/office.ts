@@ -1,0 +1,113 @@
+import { editOf, type FabricationState, type Item, type Plan, type PlanRow } from '@fleam/contract'
+import { v7 as newId } from 'uuid'
+import { ask } from './devices.ts'
+
+/** Work of the office that is under way when a program is killed: all of it is there afterwards, or none. */
+export interface OfficeWork {
+  /** Sends what is to be cut off; whatever is answered, or nothing. */
+  begin: () => Promise<unknown>
+  /** Says what is half done once it is back; null where all is there, or nothing. */
+  halfDone: () => Promise<string | null>
+}
+
+const RECORDS = 120
+
+export interface Office {
+  url: string
+  path: string
+  item: Item
+}
+
+async function get<T>({ url, path }: Office, rest: string): Promise<T> {
+  const answer = await ask(url, 'GET', path + rest)
+  if (answer?.status !== 200) throw new Error(`GET ${rest}: ${JSON.stringify(answer).slice(0, 300)}`)
+  return answer.body as T
+}
+
+/** A closed record of the office as a document: what is taken in, corrected and put back. */
+const documentOf = ({ item }: Office) => ({
+  format: 'fleam/fabrication',
+  version: 1,
+  currency: 'EUR',
+  item: item.name,
+  style: item.styles[0]?.name as string,
+  purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12_600, pieces: 6 },
+  labour: [],
+  piles: item.styles[0]?.piles.map(({ name, class: own }) => ({ name, class: own, weight: 1_000 })),
+  creditPolicy: 'used',
+  allocation: 'weight',
+})
+
+function importing(office: Office): OfficeWork {
+  const records = Array.from({ length: RECORDS }, () => ({ id: newId(), document: documentOf(office) }))
+  return {
+    begin: () =>
+      ask(office.url, 'POST', `${office.path}/logbook/import`, { format: 'fleam/logbook', version: 1, records }),
+    halfDone: async () => {
+      const ids = new Set(records.map(({ id }) => id))
+      const rows = await get<{ id: string }[]>(office, '/fabrications')
+      const kept = rows.filter(({ id }) => ids.has(id)).length
+      return kept === 0 || kept === RECORDS ? null : `${kept} of ${RECORDS} records were imported`
+    },
+  }
+}
+
+/** A correction of a record, and a correction that puts it back as it was: figures are those of the version that stands. */
+async function correcting(office: Office, isRestored: boolean): Promise<OfficeWork> {
+  const id = newId()
+  const names = 'item=none&style=none&supplier=none&cook=none'
+  await ask(office.url, 'POST', `${office.path}/fabrications/import?id=${id}&${names}`, documentOf(office))
+  const state = async () => (await get<FabricationState>(office, `/fabrications/${id}`)).record
+  const change = (record: FabricationState['record'], amount: number) =>
+    ask(office.url, 'PUT', `${office.path}/fabrications/${id}`, {
+      ...editOf(record),
+      purchase: { ...record.purchase, price: { amount, per: 'kg' } },
+    })
+  if (isRestored) await change(await state(), 5)
+  const before = await state()
+  return {
+    begin: () => change(before, isRestored ? 4.35 : 5),
+    halfDone: async () => {
+      const { version, purchase } = await state()
+      const versions = await get<unknown[]>(office, `/fabrications/${id}/versions`)
+      const isNew = version > before.version
+      const amount = isNew === isRestored ? 4.35 : 5
+      if (versions.length !== version - 1) return `version ${version} has ${versions.length} before it`
+      return purchase.price.amount === amount ? null : `version ${version} costs ${purchase.price.amount}`
+    },
+  }
+}
+
+/** A plan without any goods is accepted: it is there with its answer, or is a draft. */
+async function accepting(office: Office): Promise<OfficeWork> {
+  const id = newId()
+  const draft = {
+    ...{ from: '2026-12-07', days: 2, covers: [], menu: [], portions: [], hours: [], deliveries: [], stock: [] },
+    ...{ lotsLeft: [], changes: [], pins: [], coldSpace: null, service: 0.5 },
+  }
+  const none = { wholes: 0, ready: 0, delivery: 0, labour: 0, consumables: 0, disposal: 0, surplus: 0, total: 0 }
+  const answer = {
+    ...{ status: 'optimal', bound: 0, gap: 0, cost: none, orders: [], cutting: [], use: [], left: [], uncut: [] },
+    ...{ short: [], beside: { allReady: null, allCut: null }, limits: [] },
+    service: { asked: 0.5, met: 1, all: 1, draws: 1, premium: null },
+  }
+  const goods = { products: [], suppliers: [], wholes: [], cuts: [], ready: [], stock: [], cooks: [], wagePerHour: 20 }
+  await ask(office.url, 'POST', `${office.path}/plans`, { id, name: 'Cut off', draft })
+  return {
+    begin: () => ask(office.url, 'POST', `${office.path}/plans/${id}/acceptance`, { version: 1, draft, goods, answer }),
+    halfDone: async () => {
+      const { version, accepted } = await get<Plan>(office, `/plans/${id}`)
+      const row = (await get<PlanRow[]>(office, '/plans')).find((each) => each.id === id)
+      const isWhole = (accepted !== null) === (version === 2) && (row?.acceptedAt !== null) === (accepted !== null)
+      return isWhole ? null : `a plan at version ${version} is ${accepted ? 'accepted' : 'a draft'}`
+    },
+  }
+}
+
+/** What an office does, by its name. */
+export const OFFICE_WORK: Readonly<Record<string, (office: Office) => OfficeWork | Promise<OfficeWork>>> = {
+  import: importing,
+  correction: (office) => correcting(office, false),
+  restoring: (office) => correcting(office, true),
+  acceptance: accepting,
+}
