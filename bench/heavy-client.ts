@@ -10,26 +10,27 @@ export interface HeavyWork {
 }
 
 const statuses = new Map<number, number>()
-let isOver = false
+/** What is under way when it is over is broken off, as by clients that leave. */
+const over = new AbortController()
 
 async function ask({ url, method, path, body }: HeavyWork): Promise<void> {
-  while (!isOver) {
+  while (!over.signal.aborted) {
     // A document is another record each time.
     const own = path.includes('/fabrications/import') ? `${path}&id=${newId()}` : path
     const response = await fetch(url + own, {
       method,
+      signal: over.signal,
       ...(body === null ? {} : { headers: { 'content-type': 'application/json' }, body }),
     }).catch(() => null)
     await response?.arrayBuffer().catch(() => null)
+    if (over.signal.aborted) return
     const status = response?.status ?? 0
     statuses.set(status, (statuses.get(status) ?? 0) + 1)
   }
 }
 
 process.once('message', async (work: HeavyWork) => {
-  process.once('message', () => {
-    isOver = true
-  })
+  process.once('message', () => over.abort())
   await Promise.all(Array.from({ length: work.atOnce }, () => ask(work)))
   process.send?.([...statuses], () => process.disconnect())
 })

@@ -192,8 +192,9 @@ describe.each(rounds)('round %s', () => {
     const { draft, goods, answer } = plan
     const accepted = (await ask('POST', `/plans/${id}/acceptance`, { version: 1, draft, goods, answer }))
       .body as unknown as Plan
-    const [planned] = accepted.accepted?.planned as [PlannedFabrication]
-    const [line] = accepted.accepted?.expected ?? []
+    const { planned: work, expected } = accepted.accepted as NonNullable<Plan['accepted']>
+    const [planned] = work as [PlannedFabrication]
+    const [line] = expected
     const start = { ...startOf(planned.styleId), plannedId: planned.id }
     const lot = lotOf(line?.supplierId as string, { expectedLineId: line?.id })
     const [began, withdrawn, came] = await race(

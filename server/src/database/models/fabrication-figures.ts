@@ -1,5 +1,5 @@
 import type { Balance, TakenTwice } from '@fleam/core'
-import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
+import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { day, exact, json, longWords, maybeExact, maybeWhole, maybeWords, ref, whole, words, yesNo } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'
 
