@@ -1,4 +1,4 @@
-import { changesSince, isOtherJudgement, type Judgement } from '../appraisal/index.ts'
+import { changesSince, FORMULA_CHANGES, isOtherJudgement, type Judgement } from '../appraisal/index.ts'
 import type { Format } from './format.ts'
 import { VERDICT_WORDS } from './words.ts'
 
@@ -18,9 +18,17 @@ export function judgementWords(before: JudgedBefore, now: Judgement, format: For
   if (changes.length === 0 || (before.isKept && !isOtherJudgement(before, now))) return null
   const because = `Since then ${changes.map(({ what }) => what).join('; ')}.`
   if (!before.isKept) {
-    return `This was closed by earlier formulas, whose answer was not kept; today’s stand here. ${because}`
+    return `This was closed by the formulas of ${dayOfFormulas(before.formulas)}, whose answer was not kept; today’s stand here. ${because}`
   }
-  return `By the formulas by which it was closed: ${answerWords(before, format)}. By today’s: ${answerWords(now, format)}. ${because}`
+  return `By the formulas of ${dayOfFormulas(before.formulas)}, by which it was closed: ${answerWords(before, format)}. By today’s: ${answerWords(now, format)}. ${because}`
+}
+
+/** `24 November 2026`, from which formulas of a number held. */
+function dayOfFormulas(number: number): string {
+  const since = FORMULA_CHANGES.find((change) => change.number === number)?.since
+  if (since === undefined) return 'before'
+  const written = { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' } as const
+  return new Intl.DateTimeFormat('en-GB', written).format(new Date(`${since}T12:00:00Z`))
 }
 
 function answerWords({ verdict, costPerPortion, savingPerPortion }: Judgement, format: Format): string {
