@@ -24,7 +24,7 @@ import { addSupplier, openTestApp, setUpKitchen, startOf, type TestApp } from '.
  * Everything that decides by what it has read, run against itself and against what would make the decision wrong. Each
  * pair is tried so many times; `FLEAM_RACES=60` makes a thousand pairs of them.
  */
-const ROUNDS = Number(process.env.FLEAM_RACES ?? 4)
+const ROUNDS = Number(process.env.FLEAM_RACES ?? 2)
 
 let test_: TestApp
 /** Another server on the same database. */

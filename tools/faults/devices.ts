@@ -32,10 +32,19 @@ export async function ask(url: string, method: string, path: string, body?: unkn
   }
 }
 
-async function must<T>(url: string, method: string, path: string, body?: unknown): Promise<T> {
-  const answer = await ask(url, method, path, body)
-  if (!answer || answer.status >= 300) throw new Error(`${method} ${path}: ${JSON.stringify(answer)?.slice(0, 300)}`)
-  return answer.body as T
+/** Weighing is back before what takes long is: whoever asks for that waits so long. */
+const PATIENCE_MS = 30_000
+const AGAIN_MS = 200
+
+/** Asks until it is answered with success, as somebody at a desk does while a server comes up; what is created has its id. */
+export async function must<T>(url: string, method: string, path: string, body?: unknown): Promise<T> {
+  const end = Date.now() + PATIENCE_MS
+  for (;;) {
+    const answer = await ask(url, method, path, body)
+    if (answer !== null && answer.status < 300) return answer.body as T
+    if (Date.now() > end) throw new Error(`${method} ${path}: ${JSON.stringify(answer)?.slice(0, 300)}`)
+    await sleep(AGAIN_MS)
+  }
 }
 
 interface OpenKitchen {

@@ -1,6 +1,6 @@
 import { editOf, type FabricationState, type Item, type Plan, type PlanRow } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
-import { ask } from './devices.ts'
+import { ask, must } from './devices.ts'
 
 /** Work of the office that is under way when a program is killed: all of it is there afterwards, or none. */
 export interface OfficeWork {
@@ -18,11 +18,7 @@ export interface Office {
   item: Item
 }
 
-async function get<T>({ url, path }: Office, rest: string): Promise<T> {
-  const answer = await ask(url, 'GET', path + rest)
-  if (answer?.status !== 200) throw new Error(`GET ${rest}: ${JSON.stringify(answer).slice(0, 300)}`)
-  return answer.body as T
-}
+const get = <T>({ url, path }: Office, rest: string) => must<T>(url, 'GET', path + rest)
 
 /** A closed record of the office as a document: what is taken in, corrected and put back. */
 const documentOf = ({ item }: Office) => ({
@@ -56,7 +52,7 @@ function importing(office: Office): OfficeWork {
 async function correcting(office: Office, isRestored: boolean): Promise<OfficeWork> {
   const id = newId()
   const names = 'item=none&style=none&supplier=none&cook=none'
-  await ask(office.url, 'POST', `${office.path}/fabrications/import?id=${id}&${names}`, documentOf(office))
+  await must(office.url, 'POST', `${office.path}/fabrications/import?id=${id}&${names}`, documentOf(office))
   const state = async () => (await get<FabricationState>(office, `/fabrications/${id}`)).record
   const change = (record: FabricationState['record'], amount: number) =>
     ask(office.url, 'PUT', `${office.path}/fabrications/${id}`, {
@@ -92,7 +88,7 @@ async function accepting(office: Office): Promise<OfficeWork> {
     service: { asked: 0.5, met: 1, all: 1, draws: 1, premium: null },
   }
   const goods = { products: [], suppliers: [], wholes: [], cuts: [], ready: [], stock: [], cooks: [], wagePerHour: 20 }
-  await ask(office.url, 'POST', `${office.path}/plans`, { id, name: 'Cut off', draft })
+  await must(office.url, 'POST', `${office.path}/plans`, { id, name: 'Cut off', draft })
   return {
     begin: () => ask(office.url, 'POST', `${office.path}/plans/${id}/acceptance`, { version: 1, draft, goods, answer }),
     halfDone: async () => {

@@ -3,7 +3,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import type { Item } from '@fleam/contract'
 import { findFreePort } from '../ports.ts'
 import { until } from '../processes.ts'
-import { ask, Devices, openKitchen } from './devices.ts'
+import { Devices, must, openKitchen } from './devices.ts'
 import { Kitchen } from './kitchen.ts'
 import { Network } from './network.ts'
 import { OFFICE_WORK, type Office } from './office.ts'
@@ -101,8 +101,8 @@ const KILLED_WITHIN = 'killed within '
 async function openOffice(url: string): Promise<Office> {
   const { kitchenId } = await openKitchen(url)
   const path = `/api/kitchens/${kitchenId}`
-  const items = (await ask(url, 'GET', `${path}/items`))?.body as Item[]
-  return { url, path, item: items[0] as Item }
+  const [item] = await must<[Item]>(url, 'GET', `${path}/items`)
+  return { url, path, item }
 }
 
 /** Faults, one after the other, while devices weigh; then everything is read back. */

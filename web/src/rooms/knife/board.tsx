@@ -67,9 +67,10 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
           />
         ))}
         <path d={pathOf(outline)} className={css.outline} />
-        {judged.parts.map((part) => (
+        {judged.parts.map((part, at) => (
           <PartLabel
-            key={part.from}
+            // biome-ignore lint/suspicious/noArrayIndexKey: a label is told by its place, so that it stays while it is moved
+            key={at}
             part={part}
             left={x(part.from)}
             right={x(part.to)}

@@ -1,6 +1,6 @@
 import { type KnifeLines, knifeLines } from '@fleam/contract'
 import { explainWithin, howFarOff, type JudgedCuts, judgeCuts, type PortionRequest } from '@fleam/core'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router-dom'
 import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
@@ -119,7 +119,8 @@ function OnTheBoard({ draft, request, off, plans, isFresh, onChange }: OnTheBoar
     if (!isHeld) take(next)
   }
   const judged = useMemo(() => judgeCuts(request, lines), [request, lines])
-  const [next] = judged.parts
+  // While a line is held only the board follows each move; what is said of it below comes as soon as there is time.
+  const settled = useDeferredValue(judged)
   const addLine = () => {
     const widest = [...judged.parts].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
     if (widest) take([...lines, Math.round((widest.from + widest.to) / 2)])
@@ -137,24 +138,42 @@ function OnTheBoard({ draft, request, off, plans, isFresh, onChange }: OnTheBoar
         <SendToBench draft={draft} rest={request.piece} />
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
-      <Misfits judged={judged} />
-      <ExpectedWithin judged={judged} request={request} off={off} />
-      {plans ? (
-        <PlansTable plans={plans} judged={judged} request={request} onTake={take} />
-      ) : (
-        <Loading what="the plans" />
-      )}
-      {/* Before the first plan is there, the whole piece would be the next cut. */}
-      {next && (lines.length > 0 || isFresh) ? (
-        <CutLoop draft={draft} next={next} onChange={onChange} />
-      ) : (
-        <Loading what="the next cut" />
-      )}
-      <PartsTable request={request} judged={judged} draft={draft} />
+      <BelowTheBoard
+        {...{ draft, request, off, plans, onChange }}
+        judged={settled}
+        hasCut={lines.length > 0 || isFresh}
+        onTake={take}
+      />
       <OneToOne request={request} lines={laid} />
     </>
   )
 }
+
+interface BelowTheBoardProps extends Pick<OnTheBoardProps, 'draft' | 'request' | 'off' | 'plans' | 'onChange'> {
+  judged: JudgedCuts
+  /** Before the first plan is there, the whole piece would be the next cut. */
+  hasCut: boolean
+  onTake: (lines: readonly number[]) => void
+}
+
+/** What the lines come to: what does not fit, plans beside each other, the next cut, and every part. */
+const BelowTheBoard = memo(function BelowTheBoard(props: BelowTheBoardProps) {
+  const { draft, request, off, plans, judged, hasCut, onTake, onChange } = props
+  const [next] = judged.parts
+  return (
+    <>
+      <Misfits judged={judged} />
+      <ExpectedWithin judged={judged} request={request} off={off} />
+      {plans ? (
+        <PlansTable plans={plans} judged={judged} request={request} onTake={onTake} />
+      ) : (
+        <Loading what="the plans" />
+      )}
+      {next && hasCut ? <CutLoop draft={draft} next={next} onChange={onChange} /> : <Loading what="the next cut" />}
+      <PartsTable request={request} judged={judged} draft={draft} />
+    </>
+  )
+})
 
 interface ExpectedWithinProps {
   judged: JudgedCuts

@@ -1,7 +1,7 @@
 import { editOf, type FabricationState, type KnifeLines } from '@fleam/contract'
 import { nextOrder, type Piece } from '@fleam/core'
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router-dom'
@@ -21,7 +21,7 @@ interface SendToBenchProps {
 }
 
 /** The plan goes to a bench where such a piece lies: with its products, whatever piles were planned there. */
-export function SendToBench({ draft, rest }: SendToBenchProps) {
+export const SendToBench = memo(function SendToBench({ draft, rest }: SendToBenchProps) {
   const benches = useBenchesFor(draft.shape)
   const [chosen, setChosen] = useState<string | null>(null)
   const send = useSend(draft, rest)
@@ -44,7 +44,7 @@ export function SendToBench({ draft, rest }: SendToBenchProps) {
       {send.isError ? <Failed error={send.error} /> : null}
     </div>
   )
-}
+})
 
 /** Open fabrications of what has this shape. */
 function useBenchesFor(shape: string): { id: string; words: string }[] {
