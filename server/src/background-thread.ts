@@ -49,6 +49,9 @@ export default async function answer({ request, port }: HandedTask): Promise<voi
     )
     tell({ head: { status: response.statusCode, headers: Object.fromEntries(told) } })
     for await (const chunk of response.stream()) tell({ chunk })
+  } catch (error) {
+    // What broke off because nobody waits is no failure of the thread.
+    if (!isGone) throw error
   } finally {
     tell({ end: true })
     port.close()

@@ -1,4 +1,5 @@
 import { resolve } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import type { Item, Kitchen } from '@fleam/contract'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
@@ -91,6 +92,22 @@ test('takes records in and tells line by line, and breaks off when nobody waits'
   expect(lines.at(-1)).toEqual({ result: { kept: 500, known: 0, alike: expect.any(Number) } })
   expect(lines.filter(({ progress }) => progress).length).toBeGreaterThan(5)
 }, 120_000)
+
+test('whoever leaves before the answer is there, or in the middle of it, takes nobody along', async () => {
+  for (let round = 0; round < 12; round++) {
+    const gone = new AbortController()
+    const asking = ['/items', '/logbook/doubts', '/fabrications', '/logbook/records.json'].map((rest) =>
+      fetch(url + path(rest), { signal: gone.signal }).then(
+        (answer) => (round % 2 === 0 ? answer.body?.getReader().read() : null),
+        () => null,
+      ),
+    )
+    await sleep(round * 6)
+    gone.abort()
+    await Promise.allSettled(asking)
+  }
+  expect((await fetch(`${url}${path('/items')}`)).status).toBe(200)
+}, 60_000)
 
 test('a kitchen that asks for far too much at once is told so, and weighs all the while', async () => {
   const state = await startSixChickens(test_, kitchen)

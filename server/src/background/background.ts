@@ -115,6 +115,8 @@ export class Background {
   #hand(request: HandedRequest, gone: AbortSignal, release: () => void): Promise<HandedAnswer> {
     const { port1: ours, port2: theirs } = new MessageChannel()
     const body = new Readable({ read() {} })
+    // Whoever reads it hears of its end; where nobody does any more, nobody has to.
+    body.on('error', () => {})
     const end = () => {
       ours.close()
       release()
