@@ -50,7 +50,9 @@ test('from a supplier’s CSV file to the ranked comparison, and a wrong row is 
     .click()
   await expect(page.locator('.figure_formula')).toContainText('A kilo')
 
+  const remembered = page.waitForResponse(/\/price-list-mappings$/)
   await page.goto('/buying/lists')
+  await remembered
   await file.setInputFiles(
     csv(['Hofgut;Bird, corn-fed;3,45;kg;Chicken, eviscerated;2,1 kg', 'Hofgut;Radish;0,9;piece;;']),
   )

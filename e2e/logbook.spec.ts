@@ -101,7 +101,9 @@ test('several records stand beside each other as a link, a view is kept, and a s
   await expect(beside.getByRole('row', { name: /^Portion yield/ })).toContainText('%')
   await page.getByRole('button', { name: 'Keep this view' }).click()
   await page.getByLabel('Name of the view').fill('The year')
+  const kept = page.waitForResponse((answer) => answer.url().endsWith('/logbook/views') && answer.status() === 201)
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await kept
   await page.goto('/logbook')
   await page.getByRole('link', { name: 'The year' }).click()
   await expect(page).toHaveURL(/period=364/)

@@ -10,7 +10,7 @@ import { until } from './processes.ts'
 
 /** Room for a database that has just been made, and a little more. */
 const MEGABYTES = 420
-const BACK_MS = 15_000
+const BACK_MS = 60_000
 
 let folder: string
 /** A small disk of its own needs the right to mount one. */

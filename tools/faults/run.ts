@@ -32,6 +32,8 @@ interface FaultOptions {
   rounds: number
   seed: number
   folder: string
+  /** Weighing goes on within so long, or the run ends. */
+  backMs?: number
   onRound?: (round: number, what: string, ms: number) => void
 }
 
@@ -106,7 +108,7 @@ async function openOffice(url: string): Promise<Office> {
 }
 
 /** Faults, one after the other, while devices weigh; then everything is read back. */
-export async function runFaults({ rounds, seed, folder, onRound }: FaultOptions): Promise<FaultRun> {
+export async function runFaults({ rounds, seed, folder, backMs = BACK_MS, onRound }: FaultOptions): Promise<FaultRun> {
   const port = await findFreePort()
   const kitchen = new Kitchen(folder, port)
   kitchen.start()
@@ -132,7 +134,7 @@ export async function runFaults({ rounds, seed, folder, onRound }: FaultOptions)
       else await (FAULTS[what] as Fault)(kitchen, network)
       await begun
       const before = devices.acknowledged.size
-      await until(() => devices.acknowledged.size > before + DEVICES, { timeoutMs: BACK_MS, everyMs: 10 })
+      await until(() => devices.acknowledged.size > before + DEVICES, { timeoutMs: backMs, everyMs: 10 })
       const ms = performance.now() - start
       back.push({ what, ms })
       const half = await work?.halfDone()
