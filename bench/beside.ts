@@ -160,9 +160,9 @@ export async function benchBeside(url: string): Promise<void> {
     asking.send(work)
     await setTimeout(WARM_UP_MS)
     const times = await weighings(url, kitchen.id, state)
-    const told = once(asking, 'message')
+    const answer = once(asking, 'message')
     asking.send('over')
-    const [statuses] = (await told) as [[number, number][]]
+    const [statuses] = (await answer) as [[number, number][]]
     const p95 = quantile(times, 0.95)
     report(
       `weighing beside ${what}, p95`,

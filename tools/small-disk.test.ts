@@ -26,6 +26,8 @@ const mayMount = (() => {
     rmSync(place, { recursive: true, force: true })
   }
 })()
+/** Where nobody may mount a disk, what needs one is said to be left out. */
+const testWithOwnDisk = mayMount ? test : test.skip
 const mounted: string[] = []
 
 function mountDisk(options: string): void {
@@ -83,7 +85,7 @@ describe('a start that cannot succeed says why in a sentence', () => {
     },
     30_000,
   )
-  ;(mayMount ? test : test.skip)('where its disk is read-only, or has no room for a database', async () => {
+  testWithOwnDisk('where its disk is read-only, or has no room for a database', async () => {
     mountDisk('size=1m,ro')
     expect(await refusalOf(await houseOn(folder))).toBe(
       `The disk of the data folder ${folder} is read-only. Choose another folder with FLEAM_DATA_DIR.`,
@@ -107,7 +109,7 @@ function fill(file: string): void {
   }
 }
 
-;(mayMount ? test : test.skip)(
+testWithOwnDisk(
   'a disk that fills up while devices weigh is told as that, nothing acknowledged is lost, and it goes on once there is room',
   async () => {
     mountDisk(`size=${MEGABYTES}m`)

@@ -41,7 +41,7 @@ export async function loadPlans(
   const products = (await client.get<Product[]>(`${path}/products`)) ?? []
   for (const script of PLANS) {
     const id = newId()
-    const at: Place = { client, path, script }
+    const place: Place = { client, path, script }
     const plan =
       (await client.get<Plan>(`${path}/plans/${id}`)) ??
       (await client.send<Plan>('POST', `${path}/plans`, {
@@ -49,8 +49,8 @@ export async function loadPlans(
         draft: draftOf(script, products, dayOf(now)),
       }))
     if (!script.isAccepted) continue
-    const accepted = plan.accepted ? plan : await accept(loading, at, plan)
-    await fulfil(loading, accepted.schedule ? accepted : await schedule(loading, at, accepted))
+    const accepted = plan.accepted ? plan : await accept(loading, place, plan)
+    await fulfil(loading, accepted.schedule ? accepted : await schedule(loading, place, accepted))
   }
 }
 
@@ -63,7 +63,7 @@ async function accept({ source }: Loading, at: Place, plan: Plan): Promise<Plan>
 }
 
 async function schedule({ source }: Loading, at: Place, plan: Plan): Promise<Plan> {
-  await sayLine(at, plan)
+  await updateLineWork(at, plan)
   const { version } = plan
   return at.client.send<Plan>('PUT', `${at.path}/plans/${plan.id}/schedule`, {
     version,
@@ -72,7 +72,7 @@ async function schedule({ source }: Loading, at: Place, plan: Plan): Promise<Pla
 }
 
 /** Says that the styles of a plan are cut by a line, with helpers who carry. */
-async function sayLine({ client, path, script }: Place, { accepted }: Plan): Promise<void> {
+async function updateLineWork({ client, path, script }: Place, { accepted }: Plan): Promise<void> {
   if (!script.line || !accepted) return
   const items = (await client.get<Item[]>(`${path}/items`)) ?? []
   for (const styleId of new Set(accepted.planned.map((planned) => planned.styleId))) {

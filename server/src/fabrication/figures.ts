@@ -17,7 +17,7 @@ import type { Database } from '../database/index.ts'
 import { Refusal, type Steps } from '../http/index.ts'
 import { type Clock, inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { deleteJudgement, keepJudgements, renewJudgements } from './judgements.ts'
-import { lockVersions, statesByIds } from './store.ts'
+import { lockVersions, statesByIds, updateStatus } from './store.ts'
 
 /** In what words are looked for: lot and notes, and the names that lead to no row. */
 function writtenOf({
@@ -86,20 +86,26 @@ function rowsOfFigures({ kitchen }: Scope, { record, facts }: FabricationState) 
 
 /** Keeps what a record comes to beside it, in the transaction that changes it; an open one has nothing to keep. */
 export async function keepFigures(scope: Scope, state: FabricationState): Promise<void> {
+  await deleteFigures(scope, [state.record.id])
+  await insertFigures(scope, [state])
+  if (state.record.status === 'closed') await keepJudgements(scope, [state])
+  else await deleteJudgement(scope, state.record.id)
+}
+
+/** Takes what some records come to away: they count nowhere. */
+async function deleteFigures(scope: Scope, ids: readonly string[]): Promise<void> {
   const { FabricationBeam, FabricationFigures, FabricationPileFigures } = scope.database.models
-  const of = { where: ofKitchen(scope, { fabricationId: state.record.id }), ...within(scope) }
+  const of = { where: ofKitchen(scope, { fabricationId: [...ids] }), ...within(scope) }
   await FabricationPileFigures.destroy(of)
-  if (state.record.status === 'closed') {
-    const { figures, beam, piles } = rowsOfFigures(scope, state)
-    await FabricationFigures.upsert(figures, within(scope))
-    await FabricationBeam.upsert(beam, within(scope))
-    await FabricationPileFigures.bulkCreate(piles, within(scope))
-    await keepJudgements(scope, [state])
-    return
-  }
-  await FabricationFigures.destroy(of)
   await FabricationBeam.destroy(of)
-  await deleteJudgement(scope, state.record.id)
+  await FabricationFigures.destroy(of)
+}
+
+/** Lets a record that cannot be read count nowhere; what was weighed for it is kept. */
+export async function abandonRecord(scope: Scope, id: string): Promise<void> {
+  await updateStatus(scope, id, 'abandoned')
+  await deleteFigures(scope, [id])
+  await deleteJudgement(scope, id)
 }
 
 /** Keeps what closed records that were just inserted come to. */
@@ -186,11 +192,7 @@ async function recount(scope: Scope, ids: readonly string[]): Promise<void> {
   await inTransaction(scope, async (inside) => {
     await lockVersions(inside, ids)
     const states = await statesByIds(inside, ids)
-    const { FabricationBeam, FabricationFigures, FabricationPileFigures } = inside.database.models
-    const of = { where: ofKitchen(inside, { fabricationId: [...ids] }), ...within(inside) }
-    await FabricationPileFigures.destroy(of)
-    await FabricationBeam.destroy(of)
-    await FabricationFigures.destroy(of)
+    await deleteFigures(inside, ids)
     await insertFigures(inside, states)
     await renewJudgements(inside, states)
   })

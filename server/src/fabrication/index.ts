@@ -1,10 +1,9 @@
-export { recountAll, recountStale } from './figures.ts'
+export { abandonRecord, recountAll, recountStale } from './figures.ts'
 export { insertState, insertStates } from './insert-state.ts'
 export { LateFacts } from './late-facts.ts'
 export { fabricationRoutes } from './routes.ts'
 export { latest, requireDocument, requireOpen, requireState } from './service.ts'
 export {
-  abandonRecord,
   latestOfEachStyle,
   latestOfStyle,
   openStates,

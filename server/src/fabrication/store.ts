@@ -129,10 +129,10 @@ export async function latestOfEachStyle(scope: Scope): Promise<FabricationState[
 export const statesOfLot = (scope: Scope, lotId: string): Promise<FabricationState[]> =>
   statesWhere(scope, { where: { lotId }, order: ['startedAt', 'id'] })
 
-/** Lets a record count nowhere; what was weighed for it is kept. */
-export async function abandonRecord(scope: Scope, id: string): Promise<void> {
+/** Changes the status of a record, and nothing else of it. */
+export async function updateStatus(scope: Scope, id: string, status: FabricationRecord['status']): Promise<void> {
   const { Fabrication } = scope.database.models
-  await Fabrication.update({ status: 'abandoned' }, { where: ofKitchen(scope, { id }), ...within(scope) })
+  await Fabrication.update({ status }, { where: ofKitchen(scope, { id }), ...within(scope) })
 }
 
 /** Inserts a record with its parts, all or nothing. */
