@@ -17,6 +17,17 @@ function useItemsChange<T, W>(change: (path: string, request: W) => Promise<T>) 
 export const useUpdateStyle = () =>
   useItemsChange((path, style: Style) => putJson<Style>(`${path}/styles/${style.id}`, style))
 
+/**
+ * Archives a style, or takes it back into use, as it stands on the server. What this page shows may be what the
+ * device remembers of an earlier visit, and this choice depends on nothing else in the style.
+ */
+export const useArchiveStyle = () =>
+  useItemsChange(async (path, { styleId, isArchived }: { styleId: string; isArchived: boolean }) => {
+    const items = await getJson<Item[]>(`${path}/items`)
+    const current = items.flatMap((item) => item.styles).find((style) => style.id === styleId)
+    return putJson<Style>(`${path}/styles/${styleId}`, { ...current, isArchived })
+  })
+
 export const useCreateStyle = () =>
   useItemsChange((path, { itemId, style }: { itemId: string; style: Style }) =>
     postJson<Style>(`${path}/items/${itemId}/styles`, style),

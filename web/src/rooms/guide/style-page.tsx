@@ -6,7 +6,7 @@ import { Link, useLocation, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/queries.ts'
-import { useCreateStyle, useUpdateStyle } from '../../data/style-queries.ts'
+import { useArchiveStyle, useCreateStyle } from '../../data/style-queries.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { WithStyle } from '../../parts/with-style.tsx'
@@ -75,7 +75,7 @@ function StyleActions({ item, style }: { item: Item; style: Style }) {
   const { id: kitchenId } = useKitchen()
   const navigate = useNavigate()
   const add = useCreateStyle()
-  const change = useUpdateStyle()
+  const archive = useArchiveStyle()
   const copy = () => {
     const own = copyOfStyle(style, newId, ownName(style.name, item.styles))
     add.mutate({ itemId: item.id, style: own }, { onSuccess: () => navigate(`/guide/${own.id}/change`) })
@@ -90,8 +90,8 @@ function StyleActions({ item, style }: { item: Item; style: Style }) {
       </Button>
       <Button
         variant="outline-dark"
-        disabled={change.isPending}
-        onClick={() => change.mutate({ ...style, isArchived: !style.isArchived })}
+        disabled={archive.isPending}
+        onClick={() => archive.mutate({ styleId: style.id, isArchived: !style.isArchived })}
       >
         {style.isArchived ? 'Use it again' : 'Archive it'}
       </Button>
@@ -101,7 +101,7 @@ function StyleActions({ item, style }: { item: Item; style: Style }) {
       <Link className="btn btn-outline-dark" to={`/card/${style.id}`}>
         Blank card
       </Link>
-      {add.isError || change.isError ? <Failed error={add.error ?? change.error} /> : null}
+      {add.isError || archive.isError ? <Failed error={add.error ?? archive.error} /> : null}
     </>
   )
 }
