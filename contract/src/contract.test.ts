@@ -28,9 +28,11 @@ test('names with control characters are refused', () => {
   expect(issues(sixChickens({ item: 'a\u0000b' }))).toEqual(['item'])
 })
 
-test('charges on an offer need pieces to be spread over', () => {
+test('a pack needs the pieces that it is spread over, charges do not', () => {
   const offers = [{ name: 'x', pile: 'supremes', price: { amount: 1, per: 'kg' as const }, pieceWeight: 1, extras: 2 }]
-  expect(issues(sixChickens({ offers }))).toEqual(['offers[0].pieces'])
+  expect(issues(sixChickens({ offers }))).toEqual([])
+  const packs = offers.map((offer) => ({ ...offer, price: { amount: 1, per: 'case' as const } }))
+  expect(issues(sixChickens({ offers: packs }))).toEqual(['offers[0].pieces'])
 })
 
 describe('scale lines', () => {

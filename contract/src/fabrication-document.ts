@@ -113,18 +113,13 @@ const offerFields = {
 
 function refuseOffer(value: OfferToCheck, context: z.RefinementCtx): void {
   const isPack = value.price.per === 'case' || value.price.per === 'lot'
-  if (value.pieces === undefined && (isPack || (value.extras ?? 0) > 0)) {
-    context.addIssue({
-      code: 'custom',
-      path: ['pieces'],
-      message: 'is needed to spread a pack or charges over its pieces',
-    })
+  if (value.pieces === undefined && isPack) {
+    context.addIssue({ code: 'custom', path: ['pieces'], message: 'is needed to spread a pack over its pieces' })
   }
 }
 interface OfferToCheck {
   price: { per: string }
   pieces?: number | undefined
-  extras?: number | undefined
 }
 
 /** An offer of a document, for the pile of that name. */

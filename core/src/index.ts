@@ -106,9 +106,9 @@ export type {
   Verdict,
   YearlyResult,
 } from './comparison/index.ts'
-export { leadingComparison, minutesPerPortion, plateYield, yearly } from './comparison/index.ts'
-export type { PieceBound, PileResult } from './costing/index.ts'
-export { boundOf, labourMinutes, ratio } from './costing/index.ts'
+export { leadingComparison, minutesPerPortion, orderedPieces, plateYield, yearly } from './comparison/index.ts'
+export type { InvoicePrice, PieceBound, PileResult } from './costing/index.ts'
+export { boundOf, invoicePrice, labourMinutes, ratio } from './costing/index.ts'
 export type { AssumptionChange, Explanation, Expression, FigureRef, Quantity } from './explanation/index.ts'
 export {
   assumptionChanges,

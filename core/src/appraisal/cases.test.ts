@@ -1,7 +1,7 @@
 import cases from '../../cases/appraise.json'
 import { inPoundsOf, valuesInPounds } from '../../test/pounds.ts'
 import { inPounds } from '../explanation/index.ts'
-import { appraise, evaluate, explain, type FabricationDocument, type FigureRef } from '../index.ts'
+import { appraise, evaluate, explain, type FabricationDocument, type FigureRef, invoicePrice } from '../index.ts'
 
 const RELATIVE = 1e-7
 
@@ -108,9 +108,11 @@ function figuresOf(
     ] as const) {
       refs.push([{ group: 'comparison', at, figure }, comparison[figure]])
     }
-    for (const figure of ['apPricePerKg', 'offerAmount', 'pileYield', 'labourMinutes', 'creditMultiple'] as const) {
+    for (const figure of ['offerAmount', 'pileYield', 'labourMinutes', 'creditMultiple'] as const) {
       refs.push([{ group: 'comparison', at, figure }, comparison.breakEven[figure]])
     }
+    const turning = invoicePrice(document.purchase, comparison.breakEven.apPricePerKg)
+    refs.push([{ group: 'comparison', at, figure: 'invoicePrice' }, turning?.perKg ?? turning?.price.amount ?? null])
     refs.push([{ group: 'comparison', at, figure: 'breakEvenPortions' }, comparison.breakEven.portions])
     for (const policy of ['none', 'book', 'used', 'net'] as const) {
       refs.push([{ group: 'policy', at, policy }, comparison.byPolicy[policy].costPerPortion])

@@ -15,6 +15,7 @@ export const FORMULA_CHANGES: readonly FormulaChange[] = [
   { number: 1, since: '2026-11-24', what: 'costs, yields and verdicts as they were first' },
   { number: 2, since: '2026-11-25', what: 'plates are compared at what they really carry' },
   { number: 3, since: '2026-11-26', what: 'by-products count by their kind, whatever they are called' },
+  { number: 4, since: '2026-12-01', what: 'charges of an offer are spread over the whole order' },
 ]
 
 /** The number of the formulas of today. */

@@ -1,4 +1,4 @@
-import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
+import { handlingPerPiece, servedOfBought } from '../comparison/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import type { Appraisal } from './appraise.ts'
 
@@ -30,7 +30,7 @@ export function moneyBars(document: FabricationDocument, appraisal: Appraisal, a
   const { cost } = appraisal
   const made = costPerPortion / cost.net
   const scale = plateWeight / servedOfBought(offer, pile.target)
-  const price = pricePerPiece(offer) * scale
+  const price = comparison.pricePerPiece * scale
   const handling = handlingPerPiece(offer) * scale
   return {
     make: {

@@ -81,9 +81,9 @@ function explainReady(
   plateWeight: number,
 ): Explanation | null {
   if ('appraisal' in cost.basis) return null
-  const { offer } = cost.basis
+  const { offer, plates } = cost.basis
   const piece = plus(
-    value('price of a piece, delivery in', pricePerPiece(offer), 'money'),
+    value('price of a piece, delivery in', pricePerPiece(offer, plates), 'money'),
     value('handling of a piece', handlingPerPiece(offer), 'money'),
   )
   switch (figure) {

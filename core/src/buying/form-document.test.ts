@@ -65,9 +65,11 @@ test('the order gives the plates that are wanted, whatever the yield', () => {
 describe('what is bought ready as an offer', () => {
   test('carries its part of the delivery', () => {
     const form = readyForm({ quote: quote(76, 'case', { pieceWeight: 280, packPieces: 20, delivery: 12 }) })
-    // 19 plates at 97 % are one case; 58 are three, and each carries a third.
+    // 19 plates are one case and 58 are three: a delivery is paid once. 60 at 97 % take a
+    // fourth, which the plates do not tell, and whose part of the delivery no plate carries.
     expect(offerOfForm(form, { ...request, plates: 19 })?.extras).toBeCloseTo(12, 12)
-    expect(offerOfForm(form, { ...request, plates: 58 })?.extras).toBeCloseTo(4, 12)
+    expect(offerOfForm(form, { ...request, plates: 58 })?.extras).toBeCloseTo(12, 12)
+    expect(offerOfForm(form, { ...request, plates: 60 })?.extras).toBeCloseTo((12 * 3) / 4, 12)
   })
 
   test('by weight spreads it over the pieces ordered', () => {

@@ -1,4 +1,4 @@
-import { servedOfBought } from '../comparison/index.ts'
+import { orderedPieces, servedOfBought } from '../comparison/index.ts'
 import {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
@@ -122,16 +122,18 @@ export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingReq
 }
 
 /**
- * A ready form as an offer for the product, its delivery spread over the pieces that the plates need. The
- * one way from the price book to an offer: a verdict and the true cost both take it. Null where its size is unknown.
+ * A ready form as an offer for the product. The one way from the price book to an offer: a verdict and the true
+ * cost both take it, and both spread its delivery over the same pieces. Null where its size is unknown.
  */
 export function offerOfForm(form: ReadyForm, request: BuyingRequest): Offer | null {
   const pieceWeight = pieceWeightOf(form.quote)
   const order = orderOfReady(form, request)
   if (pieceWeight === null || order === null) return null
-  // An offer is one pack where it is sold in packs, so the delivery falls on the pieces of one pack in proportion.
+  // An offer is one pack where it is sold in packs.
   const pieces = order.packs === null ? order.pieces : order.pieces / order.packs
-  const extras = (form.quote.delivery * pieces) / order.pieces
+  // A verdict spreads charges over the packs that the plates take. Where rejects or the least order ask for more,
+  // each piece carries the part of the delivery that it has in the real order.
+  const extras = (form.quote.delivery * orderedPieces({ pieces }, request.plates)) / order.pieces
   return {
     name: `${form.article}, ${form.supplier}`,
     pile: request.product,

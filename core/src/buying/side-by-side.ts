@@ -160,7 +160,7 @@ function readySide(form: ReadyForm, request: SideBySideRequest, product: string)
   const order = orderOfReady(form, plates)
   if (!offer || !order) return null
   const served = value('can be served', form.usableShare, 'share')
-  const perPlate = buyPerPortion(offer)
+  const perPlate = buyPerPortion(offer, portions)
   const bone = request.boneShareOf(product)
   const edible = pieceWeight * (1 - bone)
   const own = request.plateOf?.(product) ?? null
@@ -179,7 +179,7 @@ function readySide(form: ReadyForm, request: SideBySideRequest, product: string)
         expression: ofPlate(
           over(
             plus(
-              value('price of a piece', pricePerPiece(offer), 'money'),
+              value('price of a piece', pricePerPiece(offer, portions), 'money'),
               value('handling of it', handlingPerPiece(offer), 'money'),
             ),
             served,

@@ -144,13 +144,15 @@ test('the same offer costs the same in the true cost and in a verdict whose plat
         const served = { ...request, plates }
         const [cost] = compareForms([form], served).ranked
         const offer = offerOfForm(form, served) as Offer
-        const piles = [{ name: 'supremes', class: 'primary' as const, target: 250, weight: 250 * 12, portions: 12 }]
+        const piles = [
+          { name: 'supremes', class: 'primary' as const, target: 250, weight: 250 * plates, portions: plates },
+        ]
         const [comparison] = appraise(sixChickens({ piles, offers: [offer] })).comparisons
         expect(comparison?.plateWeight).toBe(250)
         const share = (cost?.costPerPlate as number) / (comparison?.buyPerPortionSameWeight as number)
         expect(share).toBeCloseTo(1, 9)
         // And the order is the same money, counted the other way: all pieces at the price of one, delivery in.
-        const paid = (pricePerPiece(offer) * (cost?.order.pieces as number)) / (cost?.outlay as number)
+        const paid = (pricePerPiece(offer, plates) * (cost?.order.pieces as number)) / (cost?.outlay as number)
         expect(paid).toBeCloseTo(1, 9)
       },
     ),

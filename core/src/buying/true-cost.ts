@@ -44,8 +44,8 @@ export interface TrueCost {
   costPerPlate: number
   /** From 1; forms that cannot be told apart share a rank. */
   rank: number
-  /** What its figures come from: the same as `appraise` says of it. */
-  basis: { document: FabricationDocument; appraisal: Appraisal } | { offer: Offer }
+  /** What its figures come from: the same as `appraise` says of it; an offer for so many plates. */
+  basis: { document: FabricationDocument; appraisal: Appraisal } | { offer: Offer; plates: number }
 }
 
 export interface NotComparable {
@@ -131,7 +131,7 @@ function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotCompa
   const order = orderOfReady(form, request)
   if (!offer || !order) return 'size-unknown'
   const served = servedOfBought(offer, request.plateWeight)
-  const costPerKg = (buyPerPortion(offer) / served) * GRAMS_PER_KILOGRAM
+  const costPerKg = (buyPerPortion(offer, request.plates) / served) * GRAMS_PER_KILOGRAM
   const [outlay, handling] = [order.goods + form.quote.delivery, handlingPerPiece(offer) * order.pieces]
   return {
     form,
@@ -149,7 +149,7 @@ function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotCompa
     halfWidth: 0,
     costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,
     rank: 0,
-    basis: { offer },
+    basis: { offer, plates: request.plates },
   }
 }
 

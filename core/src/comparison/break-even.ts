@@ -64,11 +64,11 @@ export function breakEven(input: BreakEvenInput): BreakEven {
 }
 
 /** The amount, in the offer's unit, that makes buying the same weight cost what making costs. */
-function offerAmount({ costPerPortion, plateWeight, boughtWeight, offer }: BreakEvenInput): number | null {
+function offerAmount({ costPerPortion, plateWeight, boughtWeight, offer, portions }: BreakEvenInput): number | null {
   if (costPerPortion === null) return null
   const perPortion = (costPerPortion * boughtWeight) / plateWeight
   const perPiece = perPortion * (offer.usableShare ?? 1) - handlingPerPiece(offer)
-  return (perPiece - extrasPerPiece(offer)) / unitsPerPiece(offer)
+  return (perPiece - extrasPerPiece(offer, portions)) / unitsPerPiece(offer)
 }
 
 function labourMinutesAt(netAtEven: number, { costs, credit, labourMinutes }: BreakEvenInput): number | null {

@@ -6,13 +6,19 @@ export function unitsPerPiece({ price, pieceWeight, pieces = 1 }: Offer): number
   return pricedUnits(price.per, { weight: pieceWeight, pieces: 1, packs: 1 / pieces })
 }
 
-/** The offer's charges, spread over its pieces. */
-export function extrasPerPiece(offer: Offer): number {
-  return (offer.extras ?? 0) / (offer.pieces ?? 1)
+/** Pieces of an order: the whole cases that as many plates as were made take, at least one case. */
+export function orderedPieces({ pieces = 1 }: Pick<Offer, 'pieces'>, portions: number | null): number {
+  return pieces * Math.max(1, Math.ceil((portions ?? 0) / pieces))
 }
 
-export function pricePerPiece(offer: Offer): number {
-  return offer.price.amount * unitsPerPiece(offer) + extrasPerPiece(offer)
+/** The charges of an order, spread over its pieces: they come once an order, however many pieces it has. */
+export function extrasPerPiece(offer: Offer, portions: number | null): number {
+  return (offer.extras ?? 0) / orderedPieces(offer, portions)
+}
+
+/** Price of one bought piece with its part of the charges, money. `portions` are the plates that were made. */
+export function pricePerPiece(offer: Offer, portions: number | null): number {
+  return offer.price.amount * unitsPerPiece(offer) + extrasPerPiece(offer, portions)
 }
 
 /** Wages to unpack, check and trim one bought piece. */
@@ -20,7 +26,7 @@ export function handlingPerPiece(offer: Offer): number {
   return ((offer.handlingMinutesPerPiece ?? 0) / MINUTES_PER_HOUR) * (offer.ratePerHour ?? 0)
 }
 
-/** Price of one portion that can be served: rejects are paid for and handled too. */
-export function buyPerPortion(offer: Offer): number {
-  return (pricePerPiece(offer) + handlingPerPiece(offer)) / (offer.usableShare ?? 1)
+/** Price of one portion that can be served: rejects are paid for and handled too. `portions` are the plates made. */
+export function buyPerPortion(offer: Offer, portions: number | null): number {
+  return (pricePerPiece(offer, portions) + handlingPerPiece(offer)) / (offer.usableShare ?? 1)
 }

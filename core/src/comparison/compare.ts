@@ -66,7 +66,7 @@ export function compare(input: ComparisonInput): Comparison {
   const { offer, pile, result, costs, credits } = input
   const carried = plateWeight(pile, result)
   const bought = servedOfBought(offer, pile.target)
-  const perPortion = buyPerPortion(offer)
+  const perPortion = buyPerPortion(offer, result.portions)
   const sameWeight = carried === null ? null : (perPortion * carried) / bought
   const now = judge(result.costPerPortion, sameWeight, input)
   const under = (policy: CreditPolicy): PolicyVerdict => {
@@ -77,7 +77,7 @@ export function compare(input: ComparisonInput): Comparison {
     offer: offer.name,
     pile: offer.pile,
     plateWeight: carried,
-    pricePerPiece: pricePerPiece(offer),
+    pricePerPiece: pricePerPiece(offer, result.portions),
     buyPerPortion: perPortion,
     buyPerPortionSameWeight: sameWeight,
     costPerPortion: now.costPerPortion,

@@ -1,6 +1,6 @@
 import type { Offer, PriceUnit } from '../index.ts'
 import { averageRatePerHour, type BreakEvenInput, breakEven, netCostAtBreakEven, reachable } from './break-even.ts'
-import { buyPerPortion, extrasPerPiece, handlingPerPiece, pricePerPiece } from './buy-price.ts'
+import { buyPerPortion, extrasPerPiece, handlingPerPiece, orderedPieces, pricePerPiece } from './buy-price.ts'
 import { verdictOf } from './compare.ts'
 
 const offer = (per: PriceUnit, amount: number, changes: Partial<Offer> = {}): Offer => ({
@@ -20,19 +20,28 @@ describe('the price of a bought piece', () => {
     ['case', 60, 3],
     ['lot', 60, 3],
   ] as const) {
-    test(`priced per ${per}`, () => expect(pricePerPiece(offer(per, amount))).toBeCloseTo(expected, 9))
+    test(`priced per ${per}`, () => expect(pricePerPiece(offer(per, amount), 12)).toBeCloseTo(expected, 9))
   }
 
   test('carries its part of the charges', () => {
-    expect(extrasPerPiece(offer('piece', 3, { extras: 4 }))).toBe(0.2)
-    expect(pricePerPiece(offer('piece', 3, { extras: 4 }))).toBe(3.2)
+    expect(extrasPerPiece(offer('piece', 3, { extras: 4 }), 12)).toBe(0.2)
+    expect(pricePerPiece(offer('piece', 3, { extras: 4 }), 12)).toBe(3.2)
+  })
+
+  test('spreads the charges of an order over the whole cases that the plates take', () => {
+    const single = offer('piece', 4.1, { pieces: undefined, extras: 12 })
+    expect(pricePerPiece(single, 12)).toBeCloseTo(5.1, 12)
+    expect([20, 21, 40, 41].map((portions) => orderedPieces(offer('case', 76), portions))).toEqual([20, 40, 40, 60])
+    // One case at least, also before anything is made.
+    expect([0, null].map((portions) => orderedPieces(offer('case', 76), portions))).toEqual([20, 20])
+    expect(extrasPerPiece(single, null)).toBe(12)
   })
 
   test('is paid and handled for rejects too', () => {
     const handled = offer('piece', 3, { usableShare: 0.5, handlingMinutesPerPiece: 3, ratePerHour: 20 })
     expect(handlingPerPiece(handled)).toBe(1)
-    expect(buyPerPortion(handled)).toBe(8)
-    expect(buyPerPortion(offer('piece', 3))).toBe(3)
+    expect(buyPerPortion(handled, 12)).toBe(8)
+    expect(buyPerPortion(offer('piece', 3), 12)).toBe(3)
   })
 })
 

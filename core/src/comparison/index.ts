@@ -1,6 +1,13 @@
 export type { BreakEven } from './break-even.ts'
 export { averageRatePerHour } from './break-even.ts'
-export { buyPerPortion, extrasPerPiece, handlingPerPiece, pricePerPiece, unitsPerPiece } from './buy-price.ts'
+export {
+  buyPerPortion,
+  extrasPerPiece,
+  handlingPerPiece,
+  orderedPieces,
+  pricePerPiece,
+  unitsPerPiece,
+} from './buy-price.ts'
 export type { Comparison, PolicyVerdict, Verdict } from './compare.ts'
 export { compare } from './compare.ts'
 export { leadingComparison } from './leading.ts'

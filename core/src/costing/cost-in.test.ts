@@ -1,6 +1,7 @@
 import { sixChickens } from '../../test/documents.ts'
 import type { PriceUnit, Purchase } from '../index.ts'
 import { apCost, consumablesCost, costIn, labourCost, labourMinutes, purchasedUnits, shortClaim } from './cost-in.ts'
+import { invoicePrice } from './invoice-price.ts'
 
 const purchase = (per: PriceUnit, changes: Partial<Purchase> = {}): Purchase => ({
   price: { amount: 2, per },
@@ -64,4 +65,28 @@ test('everything spent is purchase, labour and consumables', () => {
   const costs = costIn(document)
   expect(costs.in).toBeCloseTo(costs.ap + costs.labour + costs.consumables, 12)
   expect(costs.ap).toBeCloseTo(12.6 * 4.35 + 3, 9)
+})
+
+describe('the price on the invoice', () => {
+  const purchase = {
+    price: { amount: 5.11, per: 'kg' as const },
+    invoiceWeight: 12_600,
+    pieces: 6,
+    cases: 1,
+    extras: 3,
+  }
+  const withCharges = (apCost(purchase) / 12_600) * 1000
+
+  test('leaves out charges, in the unit in which it was bought', () => {
+    expect(invoicePrice(purchase, withCharges)?.perKg).toBeCloseTo(5.11, 9)
+    const pieces = { ...purchase, price: { amount: 6.09, per: 'piece' as const } }
+    const invoice = invoicePrice(pieces, (apCost(pieces) / 12_600) * 1000)
+    expect(invoice).toMatchObject({ price: { per: 'piece' }, perKg: null })
+    expect(invoice?.price.amount).toBeCloseTo(6.09, 9)
+  })
+
+  test('is none where charges alone are more', () => {
+    expect(invoicePrice(purchase, 0.1)).toBeNull()
+    expect(invoicePrice(purchase, null)).toBeNull()
+  })
 })

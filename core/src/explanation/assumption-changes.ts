@@ -78,6 +78,7 @@ export function assumptionChanges(before: FabricationDocument, after: Fabricatio
     compare(name, 'usable share', 'share', [one.usableShare ?? 1, other.usableShare ?? 1])
     const handling = [one.handlingMinutesPerPiece ?? 0, other.handlingMinutesPerPiece ?? 0] as const
     compare(name, 'handling', 'minutes', handling)
+    compare(name, 'charges', 'money', [one.extras ?? 0, other.extras ?? 0])
   }
   compare(null, 'credit policy', 'words', [before.creditPolicy, after.creditPolicy])
   compare(null, 'allocation', 'words', [before.allocation, after.allocation])

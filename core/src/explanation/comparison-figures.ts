@@ -2,17 +2,19 @@ import type { Appraisal } from '../appraisal/index.ts'
 import {
   averageRatePerHour,
   type Comparison,
-  extrasPerPiece,
   handlingPerPiece,
+  orderedPieces,
   servedOfBought,
   unitsPerPiece,
 } from '../comparison/index.ts'
 import {
   allocate,
   creditByPolicy,
+  invoicePrice,
   labourMinutes,
   MINUTES_PER_HOUR,
   type PileResult,
+  purchasedUnits,
   servedPieces,
 } from '../costing/index.ts'
 import type { CreditPolicy, FabricationDocument, Offer, Pile } from '../fabrication/index.ts'
@@ -64,12 +66,11 @@ export function comparisonFigure(
   const boughtWeight = servedOfBought(offer, pile.target)
   const context = { document, appraisal, comparison, offer, pile, result, plateWeight, boughtWeight, share: share ?? 0 }
   if (ref.group === 'policy') return policyExplanation(context, ref.policy)
-  return figureOf(comparison, ref.figure) === null ? null : FIGURES[ref.figure](context)
+  return figureOf(context, ref.figure) === null ? null : FIGURES[ref.figure](context)
 }
 
-function figureOf(comparison: Comparison, figure: ComparisonFigureName): number | null {
+function figureOf({ comparison, document }: ComparisonContext, figure: ComparisonFigureName): number | null {
   switch (figure) {
-    case 'apPricePerKg':
     case 'offerAmount':
     case 'pileYield':
     case 'labourMinutes':
@@ -77,6 +78,8 @@ function figureOf(comparison: Comparison, figure: ComparisonFigureName): number 
       return comparison.breakEven[figure]
     case 'breakEvenPortions':
       return comparison.breakEven.portions
+    case 'invoicePrice':
+      return invoicePrice(document.purchase, comparison.breakEven.apPricePerKg)?.price.amount ?? null
     case 'plateYieldNow':
       return comparison.plateWeight
     default:
@@ -108,13 +111,14 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
     ),
     note: 'Of what was paid for, what the plates really carry.',
   }),
-  pricePerPiece: ({ offer }) => ({
+  pricePerPiece: ({ offer, result }) => ({
     title: 'Price of one bought piece',
     quantity: 'money',
     expression: plus(
       times(money(`price per ${offer.price.per}`, offer.price.amount), pieceUnits(offer)),
-      money('charges per piece', extrasPerPiece(offer)),
+      chargesPerPiece(offer, result),
     ),
+    note: 'Charges come once an order: the whole cases that as many plates as were made take.',
   }),
   buyPerPortion: ({ offer, comparison }) => ({
     title: 'One bought portion, as offered',
@@ -144,26 +148,32 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
     quantity: 'share',
     expression: over(money('saving', context.comparison.saving ?? 0), same(context)),
   }),
-  apPricePerKg: (context) => {
+  invoicePrice: (context) => {
     const { cost, weights } = context.appraisal
-    return {
-      title: 'Purchase price at which it turns',
-      quantity: 'money-per-kg',
-      expression: times(
-        over(
-          minus(
-            plus(evenNet(context), money('by-products', cost.credit)),
-            money('labour', cost.labour),
-            money('consumables', cost.consumables),
-          ),
-          grams('invoice weight', weights.ap),
-        ),
-        KILO,
-      ),
-      note: 'Charges included, all else as it is.',
-    }
+    const { purchase } = context.document
+    const { per } = purchase.price
+    const goods = minus(
+      plus(evenNet(context), money('by-products', cost.credit)),
+      money('labour', cost.labour),
+      money('consumables', cost.consumables),
+      money('charges', purchase.extras ?? 0),
+    )
+    const note = 'As the invoice has it, charges beside it; all else as it is.'
+    return isByWeight(per)
+      ? {
+          title: 'Purchase price at which it turns',
+          quantity: 'money-per-kg',
+          expression: times(over(goods, grams('invoice weight', weights.ap)), KILO),
+          note,
+        }
+      : {
+          title: `Purchase price at which it turns, per ${per}`,
+          quantity: 'money',
+          expression: over(goods, value(`${per}s`, purchasedUnits(purchase), 'count')),
+          note,
+        }
   },
-  offerAmount: ({ offer, comparison, plateWeight, boughtWeight }) => ({
+  offerAmount: ({ offer, result, comparison, plateWeight, boughtWeight }) => ({
     title: `Offer at which it turns, per ${offer.price.per}`,
     quantity: 'money',
     expression: over(
@@ -174,7 +184,7 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
           value('share that can be served', offer.usableShare ?? 1, 'share'),
         ),
         money('handling', handlingPerPiece(offer)),
-        money('charges per piece', extrasPerPiece(offer)),
+        chargesPerPiece(offer, result),
       ),
       pieceUnits(offer),
     ),
@@ -225,6 +235,9 @@ const FIGURES: Record<ComparisonFigureName, (context: ComparisonContext) => Expl
     note: 'Above 100 % the by-products would have to bring more than they do.',
   }),
 }
+
+const chargesPerPiece = (offer: Offer, { portions }: PileResult) =>
+  over(money('charges', offer.extras ?? 0), value('pieces of the order', orderedPieces(offer, portions), 'count'))
 
 /** Grams on all plates up to the target. */
 function carried(pile: Pile, { weight, portions }: PileResult): Expression {

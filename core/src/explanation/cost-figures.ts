@@ -41,6 +41,18 @@ export function costFigure(
         expression: times(over(money('purchase', cost.ap), ap), KILO),
         note: 'Charges included.',
       }
+    case 'invoicePrice':
+      return isByWeight(per)
+        ? {
+            title: 'Price on the invoice, per kilo',
+            quantity: 'money-per-kg',
+            expression: times(
+              over(minus(money('purchase', cost.ap), money('charges', purchase.extras ?? 0)), ap),
+              KILO,
+            ),
+            note: 'Without charges, which are paid once.',
+          }
+        : null
     case 'shortClaim':
       return isByWeight(per)
         ? {

@@ -1,5 +1,5 @@
 import { type Appraisal, type MoneyPartName, moneyBars } from '../appraisal/index.ts'
-import { handlingPerPiece, pricePerPiece, servedOfBought } from '../comparison/index.ts'
+import { handlingPerPiece, servedOfBought } from '../comparison/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import { type Expression, minus, over, times, value } from './expression.ts'
 import type { Explanation } from './figure-ref.ts'
@@ -38,7 +38,7 @@ export function moneyPartFigure(
         value('theirs carries', servedOfBought(offer, pile.target), 'weight'),
       ),
     )
-  const price = sameWeight('price of a piece', pricePerPiece(offer))
+  const price = sameWeight('price of a piece', comparison.pricePerPiece)
   const handling = sameWeight('handling of a piece', handlingPerPiece(offer))
   const expressions: Record<MoneyPartName, Expression> = {
     product: ofPortion('purchase', cost.ap),

@@ -1,4 +1,5 @@
 import { appraise } from '../appraisal/index.ts'
+import { buyPerPortion } from '../comparison/index.ts'
 import { labourMinutes } from '../costing/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 
@@ -75,15 +76,23 @@ function ofUnits(
  */
 export function batchCurve(document: FabricationDocument, { at, units, setUpMinutes, most }: BatchRequest): BatchCurve {
   const points: BatchPoint[] = []
-  // What a plate carries, and so what buying one costs, does not hang on how many are cut at once.
-  const buyPerPortion = appraise(document).comparisons[at]?.buyPerPortionSameWeight ?? null
+  const offer = document.offers?.[at]
+  const { comparisons, piles } = appraise(document)
+  const bought = comparisons[at]
+  const portions = piles.find((pile) => pile.name === bought?.pile)?.portions ?? null
+  // What a plate carries does not hang on how many are cut at once; the charges of an order are spread over more.
+  const buyAt = (count: number): number | null =>
+    !offer || !bought || bought.buyPerPortionSameWeight === null
+      ? null
+      : (bought.buyPerPortionSameWeight * buyPerPortion(offer, ((portions ?? 0) * count) / units)) /
+        bought.buyPerPortion
   for (let count = 1; count <= most; count++) {
     const comparison = appraise(ofUnits(document, count, units, setUpMinutes)).comparisons[at]
     if (comparison?.costPerPortion === null || comparison?.costPerPortion === undefined) continue
     points.push({
       units: count,
       costPerPortion: comparison.costPerPortion,
-      buyPerPortion,
+      buyPerPortion: buyAt(count),
     })
   }
   const isCheaper = (point: BatchPoint) => point.buyPerPortion !== null && point.costPerPortion < point.buyPerPortion

@@ -55,14 +55,14 @@ export function forecastModel(document: FabricationDocument, at: number): Foreca
     credit: appraisal.cost.credit,
     ratePerHour: minutes > 0 ? (appraisal.cost.labour / minutes) * MINUTES_PER_HOUR : 0,
     portions: result.portions,
-    offer: offerPart(offer, pile, comparison.plateWeight),
+    offer: offerPart(offer, pile, result.portions, comparison.plateWeight),
   }
 }
 
-function offerPart(offer: Offer, pile: Pile, plateWeight: number | null): ForecastModel['offer'] {
+function offerPart(offer: Offer, pile: Pile, portions: number, plateWeight: number | null): ForecastModel['offer'] {
   return {
     unitsPerPiece: unitsPerPiece(offer),
-    extrasPerPiece: extrasPerPiece(offer),
+    extrasPerPiece: extrasPerPiece(offer, portions),
     handling: handlingPerPiece(offer),
     perPortion: plateWeight === null ? 1 : plateWeight / servedOfBought(offer, pile.target),
   }

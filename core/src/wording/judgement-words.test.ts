@@ -8,7 +8,7 @@ const before = { formulas: 1, isKept: true, verdict: 'buy', costPerPortion: 4.62
 
 test('both answers stand beside each other, with what has changed between them', () => {
   expect(judgementWords(before, now, format)).toBe(
-    'By the formulas of 24 November 2026, by which it was closed: buy, a portion €4.62, €0.05 more than bought. By today’s: make, a portion €4.31, €0.26 less than bought. Since then plates are compared at what they really carry; by-products count by their kind, whatever they are called.',
+    'By the formulas of 24 November 2026, by which it was closed: buy, a portion €4.62, €0.05 more than bought. By today’s: make, a portion €4.31, €0.26 less than bought. Since then plates are compared at what they really carry; by-products count by their kind, whatever they are called; charges of an offer are spread over the whole order.',
   )
 })
 

@@ -1,6 +1,8 @@
 import type { Appraisal } from '../appraisal/index.ts'
 import { type Comparison, leadingComparison } from '../comparison/index.ts'
+import { invoicePrice } from '../costing/index.ts'
 import type { FigureRef, Quantity } from '../explanation/index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
 
 /** A piece of a sentence: plain words, the word that counts, or a figure that opens to its formula. */
 export type SentencePart =
@@ -22,7 +24,7 @@ const figure = (of: FigureRef, value: number | null, quantity: Quantity, isKept 
  * The answer in one sentence with two amounts, and what turns it. `whole` is what the kitchen calls the
  * thing that is bought: bird, fish, purchase. Empty where there is nothing to cost.
  */
-export function verdictSentence(appraisal: Appraisal, whole: string): SentencePart[] {
+export function verdictSentence(document: FabricationDocument, appraisal: Appraisal, whole: string): SentencePart[] {
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const comparison = at === null ? undefined : appraisal.comparisons[at]
   if (at === null || !comparison) return costAlone(appraisal)
@@ -32,16 +34,16 @@ export function verdictSentence(appraisal: Appraisal, whole: string): SentencePa
     words(' a portion, buying them ready '),
     figure({ group: 'comparison', at, figure: 'buyPerPortionSameWeight' }, comparison.buyPerPortionSameWeight, 'money'),
     words(': '),
-    ...answer(comparison, at, whole),
+    ...answer(document, comparison, at, whole),
   ]
 }
 
-function answer(comparison: Comparison, at: number, whole: string): SentencePart[] {
+function answer(document: FabricationDocument, comparison: Comparison, at: number, whole: string): SentencePart[] {
   const { verdict, saving } = comparison
   if (verdict === null || saving === null) return [verdictWord('no verdict yet.')]
   const amount = (isKept: boolean) =>
     figure({ group: 'comparison', at, figure: 'saving' }, Math.abs(saving), 'money', isKept)
-  const turn = comparison.breakEven.apPricePerKg
+  const turn = invoicePrice(document.purchase, comparison.breakEven.apPricePerKg)
   const turns =
     turn === null
       ? [words(`No price of the ${whole} flips it.`)]
@@ -49,8 +51,10 @@ function answer(comparison: Comparison, at: number, whole: string): SentencePart
           words(
             `Flips to ${saving > 0 ? 'buy if' : 'make if'} the ${whole} costs ${saving > 0 ? 'more' : 'less'} than `,
           ),
-          figure({ group: 'comparison', at, figure: 'apPricePerKg' }, turn, 'money-per-kg'),
-          words('.'),
+          turn.perKg === null
+            ? figure({ group: 'comparison', at, figure: 'invoicePrice' }, turn.price.amount, 'money')
+            : figure({ group: 'comparison', at, figure: 'invoicePrice' }, turn.perKg, 'money-per-kg'),
+          words(turn.perKg === null ? ` a ${turn.price.per}.` : '.'),
         ]
   switch (verdict) {
     case 'even':

@@ -1,12 +1,12 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, type FabricationDocument, leadingComparison } from '../index.ts'
+import { appraise, type FabricationDocument, invoicePrice, leadingComparison } from '../index.ts'
 import { ALLOCATION_WORDS, formatFor, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from './index.ts'
 
 const at = (amount: number, changes: Partial<FabricationDocument> = {}) =>
   sixChickens({ ...changes, purchase: { ...sixChickens().purchase, price: { amount, per: 'kg' } } })
 const said = (document: FabricationDocument, whole = 'bird') => {
   const format = formatFor(document.currency, 'metric')
-  return verdictSentence(appraise(document), whole)
+  return verdictSentence(document, appraise(document), whole)
     .map((part) => (part.kind === 'figure' ? format.quantity(part.value ?? Number.NaN, part.quantity) : part.words))
     .join('')
     .replaceAll('\u00a0', ' ')
@@ -33,12 +33,14 @@ test('every figure of it is a figure of the appraisal', () => {
   const appraisal = appraise(document)
   const place = leadingComparison(appraisal.piles, appraisal.comparisons) as number
   const comparison = appraisal.comparisons[place]
-  const figures = verdictSentence(appraisal, 'bird').flatMap((part) => (part.kind === 'figure' ? part.value : []))
+  const figures = verdictSentence(document, appraisal, 'bird').flatMap((part) =>
+    part.kind === 'figure' ? part.value : [],
+  )
   expect(figures).toEqual([
     comparison?.costPerPortion,
     comparison?.buyPerPortionSameWeight,
     comparison?.saving,
-    comparison?.breakEven.apPricePerKg,
+    invoicePrice(document.purchase, comparison?.breakEven.apPricePerKg ?? null)?.perKg,
   ])
 })
 
@@ -51,7 +53,7 @@ test('while the weights cannot be true there is no verdict, and without an offer
 
 test('without a portion pile there is nothing to say', () => {
   const appraisal = appraise(at(3))
-  expect(verdictSentence({ ...appraisal, piles: [], comparisons: [] }, 'bird')).toEqual([])
+  expect(verdictSentence(at(3), { ...appraisal, piles: [], comparisons: [] }, 'bird')).toEqual([])
 })
 
 test('where no price of the whole turns it, it says so', () => {
@@ -59,7 +61,7 @@ test('where no price of the whole turns it, it says so', () => {
   const [comparison] = appraisal.comparisons
   if (!comparison) throw new Error('There is an offer')
   const never = { ...comparison, breakEven: { ...comparison.breakEven, apPricePerKg: null } }
-  const parts = verdictSentence({ ...appraisal, comparisons: [never] }, 'bird')
+  const parts = verdictSentence(at(2.5), { ...appraisal, comparisons: [never] }, 'bird')
   expect(parts.at(-1)).toEqual({ kind: 'words', words: 'No price of the bird flips it.' })
 })
 

@@ -1,12 +1,15 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
 import type { FabricationRecord } from '@fleam/contract'
 import {
+  type Appraisal,
   appraise,
+  type Comparison,
   CREDIT_POLICIES,
   type DecimalMark,
   type FabricationDocument,
   type Format,
   formatFor,
+  invoicePrice,
   labourMinutes,
   leadingComparison,
   type MoneyPart,
@@ -63,6 +66,23 @@ const NONE = '–'
 const MAX_PILES = { metric: 16, imperial: 12 } as const
 const MAX_WARNINGS = 3
 
+/** The purchase price as the invoice has it, today and where the verdict turns. */
+function purchaseTurn(
+  { purchase }: FabricationDocument,
+  { cost }: Appraisal,
+  { breakEven }: Comparison,
+  format: Format,
+): string[] {
+  const [now, turning] = [cost.apPricePerKg, breakEven.apPricePerKg].map((price) => {
+    const invoice = invoicePrice(purchase, price)
+    if (invoice === null) return null
+    return invoice.perKg === null ? format.money(invoice.price.amount) : format.perWeight(invoice.perKg)
+  })
+  const { per } = purchase.price
+  const label = per === 'kg' || per === 'lb' ? 'Purchase price' : `Purchase price, per ${per}`
+  return [label, now ?? NONE, turning ?? 'cannot']
+}
+
 /** The verdict as one page of words and figures, all of them of `appraise`. */
 export function sheetContent(
   record: FabricationRecord,
@@ -74,7 +94,11 @@ export function sheetContent(
   const maybe = (value: number | null, word: (value: number) => string) => (value === null ? NONE : word(value))
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const comparison = at === null ? undefined : appraisal.comparisons[at]
-  const sentence = verdictSentence(appraisal, record.species === null ? 'purchase' : WHOLE_WORDS[record.species])
+  const sentence = verdictSentence(
+    document,
+    appraisal,
+    record.species === null ? 'purchase' : WHOLE_WORDS[record.species],
+  )
   const { cost, weights } = appraisal
   const pile = appraisal.piles.find((each) => each.name === comparison?.pile)
   const mostPiles = MAX_PILES[units]
@@ -109,7 +133,7 @@ export function sheetContent(
       heads: ['Break-even points', 'Now', 'Even at'],
       rows: comparison
         ? [
-            turn('Purchase price', cost.apPricePerKg, comparison.breakEven.apPricePerKg, format.perWeight),
+            purchaseTurn(document, appraisal, comparison, format),
             turn(
               `The offer, per ${offer?.price.per}`,
               offer?.price.amount ?? null,

@@ -1,4 +1,4 @@
-import { priceLine, recost } from '@fleam/core'
+import { invoicePrice, priceLine, recost } from '@fleam/core'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router-dom'
@@ -102,8 +102,8 @@ function breakEvensOf({ article, records, prices }: ArticleHistory): { name: str
       const amount = leading.offer === article.name ? leading.breakEven.offerAmount : null
       return amount === null ? [] : [{ name: document.style, amount }]
     }
-    const { apPricePerKg } = leading.breakEven
-    // A break-even is a price per kilo, charges in; other units have no line of their own.
-    return apPricePerKg === null || per !== 'kg' ? [] : [{ name: document.style, amount: apPricePerKg }]
+    const turning = invoicePrice(document.purchase, leading.breakEven.apPricePerKg)
+    // A price in another unit than the article's has no place among its prices.
+    return turning !== null && turning.price.per === per ? [{ name: document.style, amount: turning.price.amount }] : []
   })
 }

@@ -1,6 +1,7 @@
 import {
   type Comparison,
   type FigureRef,
+  invoicePrice,
   labourMinutes,
   leadingComparison,
   plateYield,
@@ -13,7 +14,7 @@ import css from './break-evens.module.css'
 import { TurningStrip } from './turning-strip.tsx'
 
 type TurningFigure =
-  | 'apPricePerKg'
+  | 'invoicePrice'
   | 'offerAmount'
   | 'breakEvenPortions'
   | 'pileYield'
@@ -88,9 +89,37 @@ export function BreakEvens() {
   )
 }
 
+type Appraised = ReturnType<typeof useAppraised>
+
+/** The price as the invoice has it: charges are paid beside it, today and where it turns. */
+function purchasePoint(
+  { purchase }: Appraised['document'],
+  { cost }: Appraised['appraisal'],
+  { breakEven }: Comparison,
+): TurningPoint {
+  const now = invoicePrice(purchase, cost.apPricePerKg)
+  const turning = invoicePrice(purchase, breakEven.apPricePerKg)
+  return now === null || now.perKg !== null
+    ? {
+        label: 'Purchase price',
+        figure: 'invoicePrice',
+        quantity: 'money-per-kg',
+        now: now?.perKg ?? null,
+        nowRef: { group: 'cost', figure: 'invoicePrice' },
+        turnsAt: turning?.perKg ?? null,
+      }
+    : {
+        label: `Purchase price, per ${now.price.per}`,
+        figure: 'invoicePrice',
+        quantity: 'money',
+        now: now.price.amount,
+        turnsAt: turning?.price.amount ?? null,
+      }
+}
+
 function turningPoints(
-  document: ReturnType<typeof useAppraised>['document'],
-  appraisal: ReturnType<typeof useAppraised>['appraisal'],
+  document: Appraised['document'],
+  appraisal: Appraised['appraisal'],
   comparison: Comparison,
   at: number,
 ): TurningPoint[] {
@@ -98,14 +127,7 @@ function turningPoints(
   const pile = appraisal.piles.find((each) => each.name === comparison.pile)
   const offer = document.offers?.[at]
   return [
-    {
-      label: 'Purchase price',
-      figure: 'apPricePerKg',
-      quantity: 'money-per-kg',
-      now: appraisal.cost.apPricePerKg,
-      nowRef: { group: 'cost', figure: 'apPricePerKg' },
-      turnsAt: breakEven.apPricePerKg,
-    },
+    purchasePoint(document, appraisal, comparison),
     {
       label: `The offer, per ${offer?.price.per}`,
       figure: 'offerAmount',

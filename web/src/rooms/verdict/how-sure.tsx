@@ -63,7 +63,8 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
   const parts = useOpenParts('verdict.forecast')
   if (!model || !spreads) return null
   const tests = known.yields.length
-  const evenYield = evenShareOfPile(model, appraise(document).comparisons[at]?.breakEven.portions ?? null)
+  const { portions = null, pileYield = null } = appraise(document).comparisons[at]?.breakEven ?? {}
+  const even = { ofPile: evenShareOfPile(model, portions), onPlates: pileYield }
   return (
     <section aria-labelledby="how-sure" className="how-sure">
       <h2 id="how-sure">How sure is it</h2>
@@ -72,7 +73,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
         {tests < TESTS_FOR_OWN
           ? `It rests on assumed yields: ${tests === 0 ? 'no test' : tests === 1 ? 'one test' : 'two tests'} of this cut style so far, and three are needed before the kitchen’s own speak.`
           : `It rests on ${tests} of the kitchen’s own tests.`}{' '}
-        <Settle tests={tests} evenYield={evenYield} yields={known.yields} assumed={model.centre.yield} />
+        <Settle even={even} yields={known.yields} assumed={model.centre.yield} />
       </p>
       {progress === null ? (
         forecast ? null : (
@@ -137,18 +138,18 @@ function casesOf(probability: number): string {
 }
 
 interface SettleProps {
-  tests: number
-  evenYield: number | null
+  /** The yield at which making and buying are even: of the whole pile as tests are weighed, and on the plates, as it is shown. */
+  even: { ofPile: number | null; onPlates: number | null }
   yields: readonly number[]
   assumed: number
 }
 
 /** How many more weighings would settle it, as far as the yield goes. */
-function Settle({ evenYield, yields, assumed }: SettleProps) {
+function Settle({ even: { ofPile, onPlates }, yields, assumed }: SettleProps) {
   const { format } = useAppraised()
-  if (evenYield === null) return null
-  const more = testsToSettle(yields, assumed, evenYield)
-  const even = `Making and buying are even at a yield of ${format.share(evenYield)}`
+  if (ofPile === null || onPlates === null) return null
+  const more = testsToSettle(yields, assumed, ofPile)
+  const even = `Making and buying are even at a yield of ${format.share(onPlates)} on the plates`
   if (more === 0) return <>{even}: as far as the yield goes, it is settled.</>
   if (more === null) return <>{even}, too near to what is weighed here for more weighings to settle it.</>
   return (

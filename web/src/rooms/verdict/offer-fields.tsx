@@ -117,6 +117,12 @@ const OneOffer = ({ offer, at, piles, currency, onChange }: OneOfferProps) => (
       onChange={(usableShare) => onChange({ usableShare: usableShare ?? undefined })}
     />
     <NumberField
+      label={`Charges of an order, ${currency}`}
+      hint="delivery, once an order"
+      value={offer.extras ?? 0}
+      onChange={(extras) => onChange({ extras: extras || undefined })}
+    />
+    <NumberField
       label="Handling, minutes each"
       value={offer.handlingMinutesPerPiece ?? 0}
       onChange={(minutes) => onChange({ handlingMinutesPerPiece: minutes ?? undefined })}

@@ -1,4 +1,4 @@
-import { type Comparison, VERDICT_WORDS } from '@fleam/core'
+import { type Comparison, orderedPieces, VERDICT_WORDS } from '@fleam/core'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 
@@ -17,7 +17,12 @@ export function Offers() {
 }
 
 function OfferSums({ comparison, at }: { comparison: Comparison; at: number }) {
-  const { format } = useAppraised()
+  const { document, appraisal, format } = useAppraised()
+  const offer = document.offers?.[at]
+  const portions = appraisal.piles.find((pile) => pile.name === comparison.pile)?.portions ?? null
+  const charges = offer?.extras
+    ? `with ${format.money(offer.extras)} of charges over ${format.number(orderedPieces(offer, portions), 0)} pieces`
+    : null
   const figure = (
     name: 'plateWeight' | 'pricePerPiece' | 'buyPerPortion' | 'buyPerPortionSameWeight' | 'saving' | 'savingShare',
   ) => ({ group: 'comparison', at, figure: name }) as const
@@ -33,6 +38,7 @@ function OfferSums({ comparison, at }: { comparison: Comparison; at: number }) {
         <div>
           <dt>A bought piece</dt>
           <dd>
+            {charges === null ? null : <span className="quiet">{charges} </span>}
             <MaybeFigure of={figure('pricePerPiece')} value={comparison.pricePerPiece} word={format.money} />
           </dd>
         </div>

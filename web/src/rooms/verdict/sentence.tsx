@@ -6,8 +6,8 @@ import css from './sentence.module.css'
 
 /** The answer first: one sentence with two amounts, and what turns it. */
 export function Sentence({ species }: { species: Species | null }) {
-  const { appraisal, format } = useAppraised()
-  const parts = verdictSentence(appraisal, species === null ? 'purchase' : WHOLE_WORDS[species])
+  const { document, appraisal, format } = useAppraised()
+  const parts = verdictSentence(document, appraisal, species === null ? 'purchase' : WHOLE_WORDS[species])
   if (parts.length === 0) return null
   const show = (part: SentencePart, at: number) => {
     if (part.kind === 'words') return part.words

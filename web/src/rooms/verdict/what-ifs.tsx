@@ -1,5 +1,11 @@
 import type { Assumptions, FabricationRecord } from '@fleam/contract'
-import { assumptionChanges, type FabricationDocument, leadingComparison, VERDICT_WORDS } from '@fleam/core'
+import {
+  assumptionChanges,
+  type FabricationDocument,
+  invoicePrice,
+  leadingComparison,
+  VERDICT_WORDS,
+} from '@fleam/core'
 import type { ReactNode } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -169,9 +175,10 @@ function Differences({ recorded }: { recorded: FabricationDocument }) {
 
 /** The comparison that a verdict speaks of first. */
 function useLeading() {
-  const { appraisal, format } = useAppraised()
+  const { document, appraisal, format } = useAppraised()
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
-  return { at: at ?? 0, comparison: at === null ? undefined : appraisal.comparisons[at], format }
+  const comparison = at === null ? undefined : appraisal.comparisons[at]
+  return { at: at ?? 0, comparison, format, purchase: document.purchase }
 }
 
 function Made() {
@@ -202,8 +209,14 @@ function Word() {
 }
 
 function Turns() {
-  const { at, comparison, format } = useLeading()
-  const price = comparison?.breakEven.apPricePerKg ?? null
-  if (price === null) return <span className="none">none</span>
-  return <Figure of={{ group: 'comparison', at, figure: 'apPricePerKg' }}>{format.perWeight(price)}</Figure>
+  const { at, comparison, format, purchase } = useLeading()
+  const turning = invoicePrice(purchase, comparison?.breakEven.apPricePerKg ?? null)
+  if (turning === null) return <span className="none">none</span>
+  return (
+    <Figure of={{ group: 'comparison', at, figure: 'invoicePrice' }}>
+      {turning.perKg === null
+        ? `${format.money(turning.price.amount)} a ${turning.price.per}`
+        : format.perWeight(turning.perKg)}
+    </Figure>
+  )
 }
