@@ -4,7 +4,7 @@ import type { Species } from './schema.ts'
 /** Animals as far as keeping and cooking differ: lamb is cooked as a roast. */
 export type Animal = Species | 'lamb'
 
-/** Days in the cold at or below 5 °C, and months frozen for quality. */
+/** Days in the cold at or below 5 °C, the day of making or opening counted, and months frozen for quality. */
 export interface KeepingTime {
   chilledDays: number
   frozenMonths: number

@@ -82,6 +82,7 @@ export {
   kitchens,
   newCook,
 } from './kitchen.ts'
+export { lastDayAnswer, lastDayRequest } from './last-day.ts'
 export type {
   ChartQuery,
   LogbookChanges,

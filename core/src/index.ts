@@ -100,6 +100,17 @@ export {
   weekdayOf,
 } from './calendar/index.ts'
 export type {
+  Came,
+  KeepingEvent,
+  KeepingRefusal,
+  KeepingState,
+  LastDay,
+  LastDayRequest,
+  LotDays,
+  LotLastDay,
+} from './cold-store/index.ts'
+export { KEEPING_REFUSALS, lastDay, lotLastDay } from './cold-store/index.ts'
+export type {
   BreakEven,
   Comparison,
   PolicyVerdict,
@@ -165,7 +176,6 @@ export {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   documentOf,
-  expectedDocument,
   expectedWeight,
   isUncounted,
   LABOUR_SOURCES,
@@ -179,7 +189,6 @@ export {
   PRICE_SOURCES,
   PRICE_UNITS,
   piecesIn,
-  pilesAsExpected,
   pilesFromReadings,
   pileWeight,
   RECORD_STATUSES,
@@ -695,16 +704,20 @@ export {
 } from './units/index.ts'
 export type {
   CheckCode,
+  FinishInput,
   LossCause,
   PileOutcome,
   PlateReading,
   Rhythm,
   ScaleView,
   SequenceInput,
+  SoFar,
   WeighingCheck,
 } from './weighing/index.ts'
 export {
   batchLoads,
+  countsOf,
+  expectedDocument,
   expectedReading,
   explainCounted,
   explainLoads,

@@ -7,6 +7,7 @@ import { appraisalRoutes } from './appraisal/index.ts'
 import { type Background, forwardToBackground, keepBodiesWhole } from './background/index.ts'
 import { buyingRoutes, priceListRoutes } from './buying/index.ts'
 import { cautionRoutes } from './cautions/index.ts'
+import { lastDayRoutes } from './cold-store/index.ts'
 import { Compute } from './compute/index.ts'
 import { containerRoutes } from './containers/index.ts'
 import type { Database } from './database/index.ts'
@@ -190,6 +191,7 @@ export async function buildApp({
     platingRoutes(server, compute)
     planningRoutes(server, compute)
     schedulingRoutes(server, compute)
+    lastDayRoutes(server)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)

@@ -50,8 +50,8 @@ const other = (kind: SegmentKind, amount: number): Part => ({ kind, pile: null, 
  * weighed, and what the delivery was short of. Money: everything spent, by the same piles in the same
  * order: a primary pile carries its share of the net cost, a by-product the credit that it gives back.
  * A pile that costs money to be rid of carries nothing; what it costs is in the primaries' share.
- * While weighing goes on, `expected` is the appraisal of how it will end: piles that have been weighed
- * then carry what they will carry, and the money of the others is still rest.
+ * While weighing goes on, `expected` is the appraisal of how it will end: of what a pile will carry it then
+ * carries as much as is weighed of it, and the money of what is not weighed yet is still rest.
  */
 export function twinBeam({ weights, cost, piles }: Appraisal, expected?: Appraisal): TwinBeam {
   const pilePart = (amountOf: (pile: (typeof piles)[number]) => number) =>
@@ -68,7 +68,7 @@ export function twinBeam({ weights, cost, piles }: Appraisal, expected?: Apprais
   const sumOf = (amounts: readonly number[]) => amounts.reduce((sum, amount) => sum + Math.max(0, amount), 0)
   const carried = pilePart((pile) => {
     const end = ending.find((each) => each.name === pile.name)
-    return end && pile.weight > 0 ? carriedBy(end) : 0
+    return end && end.weight > 0 ? carriedBy(end) * Math.min(1, pile.weight / end.weight) : 0
   })
   const carriedTotal = sumOf(carried.map((part) => part.amount))
   const isSpread = ending.some((pile) => pile.cost !== null)

@@ -4,11 +4,14 @@ import type { Quote } from './quote.ts'
 
 /** How long something keeps. */
 export interface Keeping {
-  /** Days in the cold, from the day it is cut. */
+  /** Days in the cold, the day it is cut counted. */
   chilledDays: number
   /** Months frozen, for quality; null where it is not frozen. */
   frozenMonths: number | null
 }
+
+/** Days that something keeps, the first counted: nothing is good for less than the day on which it is made. */
+export const keptDays = ({ chilledDays }: Keeping): number => Math.max(1, chilledDays)
 
 /** A value of a kilo that nobody said: from what it costs bought ready, or from the same product or like piles of other styles. */
 export interface AssumedValue {

@@ -37,11 +37,11 @@ test('a part that nobody eats has no servings, and nothing eaten has no cost a s
 
 describe('keeping', () => {
   test('begins on the day it is opened', () => {
-    expect(keptUntil(keeping, '2026-11-24', null)).toEqual({ eatBy: '2026-11-26', frozenUntil: '2027-08-24' })
+    expect(keptUntil(keeping, '2026-11-24', null)).toEqual({ eatBy: '2026-11-25', frozenUntil: '2027-08-24' })
   })
 
   test('is never longer than the supplier’s use-by, and begins there where that was earlier', () => {
-    expect(keptUntil(keeping, '2026-11-24', '2026-11-25').eatBy).toBe('2026-11-25')
+    expect(keptUntil(keeping, '2026-11-24', '2026-11-24').eatBy).toBe('2026-11-24')
     expect(keptUntil(keeping, '2026-11-24', '2026-11-20')).toEqual({ eatBy: '2026-11-20', frozenUntil: '2027-08-20' })
   })
 

@@ -1,7 +1,8 @@
 import { type Appraisal, appraise } from '../appraisal/index.ts'
-import { addDays, addMonths, type Day } from '../calendar/index.ts'
+import { addMonths, type Day } from '../calendar/index.ts'
+import { earliest, lastDay } from '../cold-store/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
-import type { Keeping, WholeForm } from './form.ts'
+import { type Keeping, keptDays, type WholeForm } from './form.ts'
 import { documentOfOrder, type Terms } from './form-document.ts'
 import { type Order, orderFor } from './quote.ts'
 
@@ -88,12 +89,18 @@ export function mealView(form: WholeForm, request: MealRequest): MealView | null
   }
 }
 
-/** Until when something keeps: the clock starts at the earlier of the day it is opened and the supplier's use-by. */
+/** Until when something keeps: the day of opening is day 1, and nothing keeps past the supplier's use-by. */
 export function keptUntil(keeping: Keeping, opened: Day, useBy: Day | null) {
-  const start = useBy !== null && useBy < opened ? useBy : opened
-  const chilled = addDays(start, keeping.chilledDays)
+  const start = useBy === null ? opened : earliest(opened, useBy)
+  const { last } = lastDay({
+    made: opened,
+    days: keptDays(keeping),
+    lots: useBy === null ? [] : [useBy],
+    months: keeping.frozenMonths,
+    openedDays: keptDays(keeping),
+  })
   return {
-    eatBy: useBy !== null && useBy < chilled ? useBy : chilled,
+    eatBy: last ?? start,
     frozenUntil: keeping.frozenMonths === null ? null : addMonths(start, keeping.frozenMonths),
   }
 }

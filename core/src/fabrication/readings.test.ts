@@ -1,6 +1,6 @@
 import { reading } from '../../test/facts.ts'
 import { planned as plan } from '../../test/planned.ts'
-import { isUncounted, piecesIn, pilesAsExpected, pilesFromReadings } from './readings.ts'
+import { isUncounted, piecesIn, pilesFromReadings } from './readings.ts'
 
 test('pieces stay apart, a pile weighed whole is the sum of its containers', () => {
   const piles = pilesFromReadings(
@@ -40,25 +40,4 @@ describe('pieces that were weighed together', () => {
     ]).toEqual([6, 2, 1])
     expect(one(reading('1', 'a', 1588))).toMatchObject({ weight: 1588, portions: 6 })
   })
-
-  test('are filled up to the number expected at their mean', () => {
-    const planned = [plan('a', { weighing: 'pieces', portions: 4, expectedShare: 0.4 })]
-    const weighed = pilesFromReadings(planned, [reading('1', 'a', 180, { pieces: 2 })])
-    expect(pilesAsExpected(planned, weighed, 1000)[0]).toMatchObject({ weight: 360, portions: 4 })
-  })
-})
-
-test('only piles that nobody has weighed are filled with what the style expects', () => {
-  const planned = [plan('a', { expectedShare: 0.25 }), plan('b', { expectedShare: 0.5 }), plan('c')]
-  const weighed = pilesFromReadings(planned, [reading('1', 'a', 200)])
-  expect(pilesAsExpected(planned, weighed, 1000).map((pile) => pile.weight)).toEqual([200, 500, 0])
-})
-
-test('a pile of pieces is filled up to the number expected, at the mean of those weighed', () => {
-  const planned = [plan('a', { weighing: 'pieces', portions: 4, expectedShare: 0.4 })]
-  const expected = (readings: Parameters<typeof pilesFromReadings>[1]) =>
-    pilesAsExpected(planned, pilesFromReadings(planned, readings), 1000)[0]?.pieces
-  expect(expected([])).toEqual([100, 100, 100, 100])
-  expect(expected([reading('1', 'a', 90), reading('2', 'a', 110)])).toEqual([90, 110, 100, 100])
-  expect(expected(['1', '2', '3', '4', '5'].map((id) => reading(id, 'a', 80)))).toHaveLength(5)
 })

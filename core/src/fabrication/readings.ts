@@ -99,32 +99,6 @@ function pileOf(planned: PlannedPile, readings: readonly WeighedPieces[]): Pile 
   return pile
 }
 
-/**
- * Piles as they would end if what is not weighed yet came out as the style expects: a pile without a
- * reading gets its expected weight, a pile of pieces gets the pieces that are missing from the number
- * expected, at the mean of those weighed. What has been weighed is never argued with.
- */
-export function pilesAsExpected(planned: readonly PlannedPile[], weighed: readonly Pile[], ap: number): Pile[] {
-  return weighed.map((pile, at) => {
-    const plan = planned[at] as PlannedPile
-    const expected = expectedWeight(plan, ap)
-    if (pile.pieces && plan.portions !== null && plan.portions > 0) {
-      const count = pile.pieces.length
-      const each = count > 0 ? pileWeight(pile) / count : (expected ?? 0) / plan.portions
-      const missing = Math.max(0, plan.portions - count)
-      return { ...pile, pieces: [...pile.pieces, ...Array.from({ length: missing }, () => each)] }
-    }
-    const expectedPortions = Math.floor((plan.portions ?? 0) * (plan.portionsPerPiece ?? 1) + WHOLE_TOLERANCE)
-    if (plan.weighing === 'pieces' && pile.portions && expectedPortions > pile.portions) {
-      const portions = expectedPortions
-      return { ...pile, weight: (pileWeight(pile) / pile.portions) * portions, portions }
-    }
-    if (pileWeight(pile) > 0 || expected === null) return pile
-    const { pieces: _none, ...rest } = pile
-    return { ...rest, weight: expected }
-  })
-}
-
 /** What the style expects a pile to weigh, grams, of an AP weight in grams; null where nothing is known. */
 export function expectedWeight(planned: PlannedPile, ap: number): number | null {
   return planned.expectedShare === null ? null : planned.expectedShare * ap

@@ -12,7 +12,7 @@ import {
 } from './document.ts'
 import { type LabourSource, labourSoFar } from './labour.ts'
 import type { CookName } from './marks.ts'
-import { type PlannedPile, pilesAsExpected, pilesFromReadings } from './readings.ts'
+import { type PlannedPile, pilesFromReadings } from './readings.ts'
 
 /** An offer as a kitchen keeps it: for a pile of its own, with the article of its price book that it is. */
 export interface PlannedOffer extends Omit<Offer, 'pile'> {
@@ -100,9 +100,3 @@ export function documentOf(
     },
   }
 }
-
-/** The document of a fabrication as it would end: what nobody has weighed yet comes out as the style expects. */
-export const expectedDocument = (plan: FabricationPlan, document: FabricationDocument): FabricationDocument => ({
-  ...document,
-  piles: pilesAsExpected(plan.piles, document.piles, plan.purchase.invoiceWeight),
-})

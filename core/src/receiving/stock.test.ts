@@ -10,6 +10,7 @@ const lot = (id: string, changes: Partial<StockLot> = {}): StockLot => ({
   openedOn: null,
   daysOpen: 2,
   isFinished: false,
+  standing: 'accepted',
   ...changes,
 })
 
@@ -20,9 +21,9 @@ test('what must go first is at the top, and what has no day is last', () => {
 
 test('opening starts a clock of its own, which may end before the supplier’s', () => {
   const [opened] = stockInOrder([lot('a', { openedOn: '2026-11-23' })], TODAY)
-  expect(opened).toMatchObject({ lastDay: '2026-11-25', daysLeft: 1, state: 'soon' })
-  const [late] = stockInOrder([lot('a', { openedOn: '2026-11-23', useBy: '2026-11-24' })], TODAY)
-  expect(late).toMatchObject({ lastDay: '2026-11-24', daysLeft: 0, state: 'today' })
+  expect(opened).toMatchObject({ lastDay: '2026-11-24', lastDayBy: 'opened', daysLeft: 0 })
+  const [late] = stockInOrder([lot('a', { openedOn: '2026-11-23', useBy: '2026-11-23' })], TODAY)
+  expect(late).toMatchObject({ lastDay: '2026-11-23', lastDayBy: 'label', daysLeft: -1 })
 })
 
 test('a day that is over says so', () => {
@@ -37,6 +38,16 @@ test('what is used up or finished is not in the cold any more', () => {
     lot('some', { usedWeight: 4_000 }),
   ]
   expect(stockInOrder(lots, TODAY).map((each) => [each.id, each.left])).toEqual([['some', 6_000]])
+})
+
+test('what was sent back is nowhere, and what is held says so', () => {
+  const lots = (['refused', 'returned', 'quarantined', 'accepted'] as const).map((standing) =>
+    lot(standing, { standing }),
+  )
+  expect(stockInOrder(lots, TODAY).map((each) => [each.id, each.isHeld])).toEqual([
+    ['accepted', false],
+    ['quarantined', true],
+  ])
 })
 
 test('what is left of a lot that came short is short by the same share', () => {

@@ -1,7 +1,9 @@
-import { addDays, type Day, daysBetween } from '../calendar/index.ts'
+import { type Day, daysBetween } from '../calendar/index.ts'
+import { type LotDays, type LotLastDay, lotLastDay } from '../cold-store/index.ts'
+import { isSentBack, type LotStanding } from './lot-claim.ts'
 
 /** A raw lot in the cold. */
-export interface StockLot {
+export interface StockLot extends LotDays {
   id: string
   /** Grams on the invoice: what fabrications take is counted by it. */
   invoiceWeight: number
@@ -9,12 +11,8 @@ export interface StockLot {
   receivedWeight: number
   /** Grams that fabrications have taken from it, by the invoice's weight. */
   usedWeight: number
-  useBy: Day | null
-  /** Day on which its first case was opened; null while it is closed. */
-  openedOn: Day | null
-  /** Days it keeps once it is open. */
-  daysOpen: number
   isFinished: boolean
+  standing: LotStanding
 }
 
 export interface StockState {
@@ -23,18 +21,22 @@ export interface StockState {
   left: number
   /** The last day: the supplier's, or the one that opening sets where that is earlier. Null where nothing says. */
   lastDay: Day | null
+  /** What set that day; null where nothing says. */
+  lastDayBy: LotLastDay['by'] | null
   /** Days until then; negative once it is over. Null where nothing says. */
   daysLeft: number | null
   state: 'over' | 'today' | 'soon' | 'good'
+  /** In quarantine: here, and not to be cut without a reason. */
+  isHeld: boolean
 }
 
 /** From so many days before its last on, a lot is shown as one to use soon. */
 const SOON_DAYS = 2
 
-/** What is in the cold, what must go first at the top; finished lots and those that are used up are left out. */
+/** What is in the cold, what must go first at the top; what is finished, used up or sent back is left out. */
 export function stockInOrder(lots: readonly StockLot[], today: Day): StockState[] {
   return lots
-    .filter((lot) => !lot.isFinished && leftOf(lot) > 0)
+    .filter((lot) => !lot.isFinished && !isSentBack(lot.standing) && leftOf(lot) > 0)
     .map((lot) => stateOf(lot, today))
     .sort((a, b) => (a.lastDay ?? '9999').localeCompare(b.lastDay ?? '9999') || a.id.localeCompare(b.id))
 }
@@ -64,16 +66,17 @@ export const leftOf = (lot: Pick<StockLot, 'invoiceWeight' | 'receivedWeight' | 
   Math.max(0, lot.receivedWeight * (1 - lot.usedWeight / lot.invoiceWeight))
 
 function stateOf(lot: StockLot, today: Day): StockState {
-  const openUntil = lot.openedOn === null ? null : addDays(lot.openedOn, lot.daysOpen)
-  const days = [lot.useBy, openUntil].filter((day) => day !== null).sort()
-  const lastDay = days[0] ?? null
+  const known = lotLastDay(lot)
+  const lastDay = known?.last ?? null
   const daysLeft = lastDay === null ? null : daysBetween(today, lastDay)
   return {
     id: lot.id,
     left: leftOf(lot),
     lastDay,
+    lastDayBy: known?.by ?? null,
     daysLeft,
     state:
       daysLeft === null || daysLeft > SOON_DAYS ? 'good' : daysLeft < 0 ? 'over' : daysLeft === 0 ? 'today' : 'soon',
+    isHeld: lot.standing === 'quarantined',
   }
 }

@@ -1,4 +1,5 @@
-import type { PlannedPile } from '../fabrication/index.ts'
+import { type PlannedPile, piecesIn } from '../fabrication/index.ts'
+import type { Reading } from '../facts/index.ts'
 
 /** Bird by bird, or one step for all birds. */
 export const RHYTHMS = ['unit', 'step'] as const
@@ -14,6 +15,20 @@ export interface SequenceInput {
   rhythm: Rhythm
   /** Weighings that stand, by the id of the pile. */
   counts: ReadonlyMap<string, number>
+}
+
+/** Pieces on each pile, by its id; a weighing of a pile weighed whole counts as one. */
+export function countsOf(
+  piles: readonly PlannedPile[],
+  standing: readonly (Pick<Reading, 'pileId' | 'grams'> & Partial<Pick<Reading, 'pieces' | 'source'>>)[],
+): Map<string, number> {
+  const byId = new Map(piles.map((pile) => [pile.id, pile]))
+  const counts = new Map<string, number>()
+  for (const reading of standing) {
+    const pile = byId.get(reading.pileId)
+    if (pile) counts.set(pile.id, (counts.get(pile.id) ?? 0) + piecesIn(pile, reading))
+  }
+  return counts
 }
 
 /** Piles in the order in which they leave the board; those of no step come last. */

@@ -35,6 +35,7 @@ import { up as orderPlans } from './migrations/030-order-plans.ts'
 import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
 import { up as turns } from './migrations/032-turns.ts'
 import { up as judgements } from './migrations/033-judgements.ts'
+import { up as lastDays } from './migrations/034-last-days.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -71,6 +72,7 @@ const MIGRATIONS = [
   { name: '031-schedules-followed', up: schedulesFollowed },
   { name: '032-turns', up: turns },
   { name: '033-judgements', up: judgements },
+  { name: '034-last-days', up: lastDays },
 ]
 
 function migrator(database: Sequelize) {

@@ -9,6 +9,7 @@ import { buildApp } from '../app.ts'
 import { ScaleGateway } from '../scale/gateway.ts'
 import { type Database, migrate, migrationState, openDatabase, parsedJsonOf, UnusableDatabase } from './index.ts'
 import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
+import { up as lastDays } from './migrations/034-last-days.ts'
 
 /**
  * A database as the version before facts and ids left it: the demo kitchens, and what else may be there. Two suppliers
@@ -215,6 +216,43 @@ test('hours of a week become stretches, and the tasks of a schedule say of what 
     ['stock', null],
   ])
   expect(kept.tasks[0]).not.toHaveProperty('cook')
+})
+
+test('an accepted plan holds the last day of an opened lot by the one rule, and a second run changes nothing', async () => {
+  const database = await oldDatabase()
+  const { sequelize } = database
+  await migrate(sequelize, { backups: null })
+  await sequelize.query("DELETE FROM migration_steps WHERE name = '034-last-days'")
+  const [[lot]] = (await sequelize.query(
+    `SELECT lots.kitchen_id AS kitchenId, lots.id AS id FROM lots
+     JOIN items ON items.kitchen_id = lots.kitchen_id AND items.id = lots.item_id WHERE items.species = 'poultry' LIMIT 1`,
+  )) as unknown as [[{ kitchenId: string; id: string }]]
+  await sequelize.query(
+    "UPDATE lots SET opened_on = '2026-11-30', use_by = '2026-12-09', is_finished = FALSE WHERE id = ?",
+    {
+      replacements: [lot.id],
+    },
+  )
+  const stock = [
+    { lotId: lot.id, useBy: '2026-12-02' },
+    { lotId: 'another', useBy: '2026-12-02' },
+  ]
+  await sequelize.query(
+    `INSERT INTO order_plans (kitchen_id, id, version, name, draft, accepted, created_at, updated_at)
+     VALUES (?, '019b76da-a8f2-7000-8003-0000000000fe', 1, 'Days', '{}', ?, NOW(), NOW())`,
+    { replacements: [lot.kitchenId, JSON.stringify({ goods: { stock } })] },
+  )
+  const lines: string[] = []
+  const written = jest.spyOn(process.stderr, 'write').mockImplementation((line) => lines.push(String(line)) > 0)
+  await lastDays(sequelize)
+  await sequelize.query("DELETE FROM migration_steps WHERE name = '034-last-days'")
+  await lastDays(sequelize)
+  written.mockRestore()
+  expect(lines[0]).toMatch(/: 1 opened lots and 1 lots in accepted plans have a last day/)
+  const [accepted] = await columnOf(database, "SELECT accepted FROM order_plans WHERE name = 'Days'")
+  expect(parsedJsonOf<{ goods: object }>(accepted as never)?.goods).toEqual({
+    stock: [{ ...stock[0], useBy: '2026-12-01' }, stock[1]],
+  })
 })
 
 test('a migration that is cut off at any statement is finished by the next start', async () => {

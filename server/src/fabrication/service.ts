@@ -9,7 +9,16 @@ import {
   type KeptJudgement,
   type RecordVersion,
 } from '@fleam/contract'
-import { type CookName, documentOf, expectedDocument, type FabricationDocument, type PlannedPile } from '@fleam/core'
+import {
+  type CookName,
+  countsOf,
+  documentOf,
+  expectedDocument,
+  type FabricationDocument,
+  type PlannedPile,
+  standingMarks,
+  standingReadings,
+} from '@fleam/core'
 import { notFound, Refusal, refuseTaken, requireReadable } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import { eachReadable, inTransaction, type Scope } from '../scope/index.ts'
@@ -59,8 +68,10 @@ export async function latest(scope: Scope, limit: number): Promise<FabricationRo
     const head = { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt }
     const name = `${record.item}, ${record.style}`
     const read = () => {
-      const document = documentOf(record, facts, options)
-      return { ...head, document, expected: status === 'open' ? expectedDocument(record, document) : null }
+      const standing = standingReadings(facts)
+      const document = documentOf(record, facts, { ...options, standing })
+      const soFar = { marks: standingMarks(facts), counts: countsOf(record.piles, standing) }
+      return { ...head, document, expected: status === 'open' ? expectedDocument(record, document, soFar) : null }
     }
     rows.push(...eachReadable(scope, [record], () => ({ kind: 'fabrication', id, name }), read))
   }

@@ -1,7 +1,6 @@
 import { keepingOpened } from '@fleam/catalogue'
 import type { Item, LotRow } from '@fleam/contract'
 import {
-  addDays,
   daysBetween,
   type GoodsWay,
   hoursOfWeek,
@@ -9,6 +8,7 @@ import {
   type KitchenGoods,
   type Known,
   kitchenGoods,
+  lotLastDay,
   median,
   type PlanGoods,
   purchaseFromLot,
@@ -68,7 +68,7 @@ function keepsWhole(item: Item, received: readonly LotRow[]): Known {
   )
   return kept.length > 0
     ? { value: Math.max(1, Math.floor(median(kept))), source: 'own' }
-    : { value: keepingOpened(item.species).chilledDays + 1, source: 'assumed' }
+    : { value: keepingOpened(item.species).chilledDays, source: 'assumed' }
 }
 
 /** Articles by their supplier and its number: a lot says which it came as. */
@@ -87,8 +87,7 @@ function stockOf(
   const left = lot.isFinished || lot.standing === 'quarantined' ? null : purchaseFromLot(lot, usedWeight)
   if (!item || !left) return null
   const units = left.pieces ?? Math.floor((left.receivedWeight ?? left.invoiceWeight) / item.unitWeight.usual)
-  const opened = lot.openedOn === null ? [] : [addDays(lot.openedOn, keepingOpened(item.species).chilledDays)]
-  const [useBy] = [...(lot.useBy === null ? [] : [lot.useBy]), ...opened].sort()
+  const useBy = lotLastDay({ ...lot, daysOpen: keepingOpened(item.species).chilledDays })?.last
   // What is left of a lot that was cut up is the difference of two scales, and no animal.
   const isRest = left.invoiceWeight < item.unitWeight.low / 2
   if (useBy === undefined || units <= 0 || isRest) return null

@@ -1,12 +1,16 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { Item, LotRow } from '@fleam/contract'
-import { deliveryClaim, type StockLot } from '@fleam/core'
+import type { Item, Lot, LotRow } from '@fleam/contract'
+import { deliveryClaim, lotLastDay, type StockLot } from '@fleam/core'
+import { dayWords } from './dates.ts'
+
+/** Days that a lot keeps once it is open: as long as portions of its animal do. */
+const daysOpenOf = ({ itemId }: Lot, items: readonly Item[]): number =>
+  keepingOpened(items.find((item) => item.id === itemId)?.species ?? 'poultry').chilledDays
 
 /** Lots as the core looks at them; once open, a lot keeps as long as portions of its animal do. */
 export const stockLots = (rows: readonly LotRow[], items: readonly Item[]): StockLot[] =>
   rows.map(({ lot, usedWeight }) => {
     const { invoiceWeight, receivedWeight } = deliveryClaim(lot.cases, lot.price)
-    const species = items.find((item) => item.id === lot.itemId)?.species ?? 'poultry'
     return {
       id: lot.id,
       invoiceWeight,
@@ -14,8 +18,9 @@ export const stockLots = (rows: readonly LotRow[], items: readonly Item[]): Stoc
       usedWeight,
       useBy: lot.useBy,
       openedOn: lot.openedOn,
-      daysOpen: keepingOpened(species).chilledDays,
+      daysOpen: daysOpenOf(lot, items),
       isFinished: lot.isFinished,
+      standing: lot.standing,
     }
   })
 
@@ -25,4 +30,14 @@ export function daysLeftWords(days: number | null): string {
   if (days === 0) return 'today'
   if (days === 1) return 'tomorrow'
   return days > 0 ? `in ${days} days` : `${-days} ${days === -1 ? 'day' : 'days'} ago`
+}
+
+/** Until when a lot may be used, and what says so. */
+export function lotLastDayWords(lot: Lot, items: readonly Item[]): string {
+  const days = daysOpenOf(lot, items)
+  const known = lotLastDay({ ...lot, daysOpen: days })
+  if (known === null) return 'nobody says'
+  if (known.by === 'label' || lot.openedOn === null) return `${dayWords(known.last)}, by its label`
+  const keeps = days === 1 ? 'keeps for that day' : `keeps ${days} days, that day counted`
+  return `${dayWords(known.last)}: opened on ${dayWords(lot.openedOn)}, it ${keeps}`
 }

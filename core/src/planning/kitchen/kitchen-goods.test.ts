@@ -32,8 +32,8 @@ describe('what a kitchen knows, ready to plan with', () => {
     expect(of('p2')).toMatchObject({ unit: 'kg', surplusValue: { value: 4, source: 'own' }, isWaste: false })
     expect(of('p3')).toMatchObject({ surplusValue: { value: 0, source: 'assumed' } })
     expect(of('p4')).toMatchObject({ isWaste: true })
-    // Made today it is good for two days more.
-    expect(of('supremes')).toMatchObject({ unit: 'portion', keepsDays: { value: 3 }, cold: { value: 0.25 } })
+    // Made today it is good today and tomorrow.
+    expect(of('supremes')).toMatchObject({ unit: 'portion', keepsDays: { value: 2 }, cold: { value: 0.25 } })
   })
 
   test('only suppliers who sell some of it are asked; goods of one name say whose they are', () => {

@@ -1,5 +1,6 @@
 import {
   type FormPile,
+  keptDays,
   orderFor,
   pieceWeightOf,
   platesFromPiece,
@@ -204,15 +205,15 @@ function merged(yields: readonly GoodsYield[]): GoodsYield[] {
   return [...byProduct.values()]
 }
 
-/** Made today it is good for so many days more, as the label says. */
-const keptDays = (pile: FormPile): Known => assumed((pile.keeping?.chilledDays ?? 0) + 1)
+/** Days on which it may serve, the day of making counted, as its label says; a day where nobody says. */
+const daysOfPile = (pile: FormPile): Known => assumed(pile.keeping === null ? 1 : keptDays(pile.keeping))
 
 const portionOf = ({ id, name, plateWeight }: WantedProduct, pile: FormPile): GoodsProduct => ({
   id,
   name,
   unit: 'portion',
   isWaste: false,
-  keepsDays: keptDays(pile),
+  keepsDays: daysOfPile(pile),
   cold: assumed(plateWeight / GRAMS_PER_KILOGRAM),
   surplusValue: assumed(0),
   disposal: assumed(0),
@@ -231,7 +232,7 @@ function besideYield(
       name: `${form.item}: ${pile.name}`,
       unit: 'kg',
       isWaste: pile.class === 'waste',
-      keepsDays: keptDays(pile),
+      keepsDays: daysOfPile(pile),
       cold: assumed(1),
       surplusValue: { value: Math.max(0, worth), source: pile.valuePerKg === null ? 'assumed' : 'own' },
       disposal: { value: Math.max(0, -worth), source: pile.valuePerKg === null ? 'assumed' : 'own' },

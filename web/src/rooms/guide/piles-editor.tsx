@@ -173,7 +173,7 @@ function WhatItIs({ editing: { form, style, apply }, at, species }: PileEditorPr
         control={control}
         name={`piles.${at}.chilledDays`}
         label="Keeps in the cold, days"
-        hint={`at or below ${format.words('5 °C (41 °F)')}; your local code or plan may say less`}
+        hint={`the day of making counted; at or below ${format.words('5 °C (41 °F)')}; your local code or plan may say less`}
         kept={Math.floor}
       />
       <FormNumber control={control} name={`piles.${at}.frozenMonths`} label="Keeps frozen, months" kept={Math.floor} />

@@ -69,7 +69,12 @@ const stockColumns = (lotOf: (id: string) => Lot | undefined, format: Format): D
     id: 'lot',
     header: 'Lot',
     value: ({ id }) => lotOf(id)?.code ?? null,
-    cell: ({ id }) => <Link to={`/buying/lots/${id}`}>{lotOf(id)?.code ?? 'no number'}</Link>,
+    cell: ({ id, isHeld }) => (
+      <>
+        <Link to={`/buying/lots/${id}`}>{lotOf(id)?.code ?? 'no number'}</Link>
+        {isHeld ? <strong> in quarantine</strong> : null}
+      </>
+    ),
   },
   { id: 'supplier', header: 'Supplier', value: ({ id }) => lotOf(id)?.supplier ?? null },
   {
@@ -90,13 +95,13 @@ const stockColumns = (lotOf: (id: string) => Lot | undefined, format: Format): D
     id: 'cut',
     header: 'What to do with it',
     value: null,
-    cell: ({ id }) => (
+    cell: ({ id, isHeld }) => (
       <Link
         className="btn btn-outline-dark btn-sm"
         to={`/bench?lot=${id}`}
         aria-label={`Cut from lot ${lotOf(id)?.code ?? 'without a number'}`}
       >
-        Cut from it
+        {isHeld ? 'Cut with a reason' : 'Cut from it'}
       </Link>
     ),
   },

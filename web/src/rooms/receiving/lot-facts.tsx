@@ -1,13 +1,16 @@
 import type { LotTrace } from '@fleam/contract'
 import { deliveryClaim, isSentBack, lotBalance } from '@fleam/core'
+import { useItems } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { priceWords } from '../../parts/price-words.ts'
+import { lotLastDayWords } from '../../parts/stock-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import { STANDING_WORDS } from './standing-choice.tsx'
 
 /** What came, and where it went: cut, lost and left add up to it. */
 export function LotFacts({ trace: { lot, usedWeight } }: { trace: LotTrace }) {
   const format = useFormat()
+  const items = useItems()
   const claim = deliveryClaim(lot.cases, lot.price)
   const isGone = lot.isFinished || isSentBack(lot.standing)
   const { came, cut, lost, left } = lotBalance({ ...claim, usedWeight }, isGone)
@@ -33,8 +36,9 @@ export function LotFacts({ trace: { lot, usedWeight } }: { trace: LotTrace }) {
           <Fact name={isSentBack(lot.standing) ? 'Sent back' : 'Lost or thrown away'}>{format.weight(lost)}</Fact>
         ) : null}
         <Fact name="Should be left">{format.weight(left)}</Fact>
-        <Fact name="Use by">{lot.useBy ? dayWords(lot.useBy) : 'nobody says'}</Fact>
+        <Fact name="Use by, on the label">{lot.useBy ? dayWords(lot.useBy) : 'nobody says'}</Fact>
         <Fact name="Opened">{lot.openedOn ? dayWords(lot.openedOn) : 'not yet'}</Fact>
+        {isGone ? null : <Fact name="Last day">{lotLastDayWords(lot, items.data ?? [])}</Fact>}
         {numbers.map(([name, words]) =>
           words ? (
             <Fact key={name} name={name}>

@@ -69,7 +69,7 @@ function useLotActions({ lot }: LotTrace) {
           Cut from it
         </Link>
       )}
-      {lot.openedOn === null ? (
+      {lot.openedOn === null && !isSentBack(lot.standing) ? (
         <Button
           variant="outline-dark"
           disabled={change.isPending}
@@ -78,13 +78,15 @@ function useLotActions({ lot }: LotTrace) {
           It is opened
         </Button>
       ) : null}
-      <Button
-        variant="outline-dark"
-        disabled={change.isPending}
-        onClick={() => change.mutate({ ...lotEditOf(lot), isFinished: !lot.isFinished })}
-      >
-        {lot.isFinished ? 'Still some left' : 'It is finished'}
-      </Button>
+      {isSentBack(lot.standing) ? null : (
+        <Button
+          variant="outline-dark"
+          disabled={change.isPending}
+          onClick={() => change.mutate({ ...lotEditOf(lot), isFinished: !lot.isFinished })}
+        >
+          {lot.isFinished ? 'Still some left' : 'It is finished'}
+        </Button>
+      )}
     </>
   )
   return { change, actions }

@@ -21,7 +21,7 @@ export function UseBySoon() {
     <section aria-labelledby="use-by">
       <h2 id="use-by">To use first</h2>
       <ul className="turned">
-        {soon.map(({ id, left, daysLeft, state }) => {
+        {soon.map(({ id, left, daysLeft, state, isHeld }) => {
           const lot = lots.data.find((row) => row.lot.id === id)?.lot
           return lot ? (
             <li key={id}>
@@ -29,7 +29,8 @@ export function UseBySoon() {
                 {lot.item}, lot {lot.code ?? 'without a number'}
               </Link>
               : {format.weight(left)} left, last day{' '}
-              <span className={`use-by ${state}`}>{daysLeftWords(daysLeft)}</span>.
+              <span className={`use-by ${state}`}>{daysLeftWords(daysLeft)}</span>
+              {isHeld ? <strong>, in quarantine</strong> : null}.
             </li>
           ) : null
         })}

@@ -1,16 +1,11 @@
 import type { FabricationRecord } from '@fleam/contract'
-import { nextPile, type PlannedPile, piecesIn, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
+import { countsOf, nextPile, type PlannedPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
 import type { StandingReading } from '../../../outbox/merge.ts'
 
 /** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
 export function progressOf(record: FabricationRecord, standing: readonly StandingReading[]): SequenceInput {
-  const counts = new Map<string, number>()
-  const piles = new Map(record.piles.map((pile) => [pile.id, pile]))
-  for (const reading of standing) {
-    const pile = piles.get(reading.pileId)
-    if (pile) counts.set(pile.id, (counts.get(pile.id) ?? 0) + piecesIn(pile, reading))
-  }
-  return { piles: record.piles, steps: record.steps, units: record.units, rhythm: record.rhythm, counts }
+  const { piles, steps, units, rhythm } = record
+  return { piles, steps, units, rhythm, counts: countsOf(piles, standing) }
 }
 
 /** The same after one more weighing of a pile. */

@@ -2,6 +2,7 @@ import type { FabricationRecord, FabricationState } from '@fleam/contract'
 import {
   type BoardPart,
   type CookName,
+  countsOf,
   documentOf,
   expectedDocument,
   type FabricationDocument,
@@ -88,8 +89,9 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
   const board = useMemo(() => standingBoard(ahead.facts), [ahead])
   const documents = useMemo(() => {
     const document = documentOf(record, facts, { nowMs, cookName, standing })
-    return { document, expected: expectedDocument(record, document) }
-  }, [record, facts, standing, nowMs, cookName])
+    const soFar = { marks, counts: countsOf(record.piles, standing) }
+    return { document, expected: expectedDocument(record, document, soFar) }
+  }, [record, facts, standing, marks, nowMs, cookName])
   const fabricationId = record.id
   const { keep, act, ...undoing } = useKeptActs(fabricationId, actorId, ahead.facts)
   return {

@@ -1,0 +1,1 @@
+export { lastDayRoutes } from './routes.ts'
