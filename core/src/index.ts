@@ -717,6 +717,7 @@ export type {
 export {
   batchLoads,
   countsOf,
+  EMPTY_GRAMS,
   expectedDocument,
   expectedReading,
   explainCounted,

@@ -135,6 +135,7 @@ export function benchWith(options: BenchOptions = {}) {
       viewWith: (grams) => viewOf(reading, null, grams),
       reading,
       isConnected: reading !== null,
+      isFound: false,
       markTaken: () => {},
       forgetTaken: () => {},
     },

@@ -1,5 +1,5 @@
 import type { Reading } from '../facts/index.ts'
-import { type Pile, type PileClass, type PileKind, pileWeight } from './document.ts'
+import type { Pile, PileClass, PileKind } from './document.ts'
 
 /** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
 export type Weighing = 'pieces' | 'whole'

@@ -5,7 +5,7 @@ export interface PlateReading {
 }
 
 /** Below this the plate counts as empty, grams. */
-const EMPTY_GRAMS = 2
+export const EMPTY_GRAMS = 2
 /** A load that has changed by less than this is the one that was taken already, grams. */
 export const SAME_LOAD_GRAMS = 2
 

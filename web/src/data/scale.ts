@@ -20,6 +20,8 @@ class ScaleStream {
       if (this.#listeners.size > 0) return
       this.#stop?.()
       this.#stop = null
+      // What lies there while nobody looks is not known.
+      this.#status = AWAY
     }
   }
 

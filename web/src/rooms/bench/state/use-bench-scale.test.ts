@@ -4,6 +4,8 @@ import { useBenchScale } from './use-bench-scale.ts'
 
 let tell: (grams: number) => void = () => {}
 
+beforeEach(() => localStorage.clear())
+
 class StreamOfScale {
   onmessage: ((event: { data: string }) => void) | null = null
   constructor() {
@@ -34,4 +36,25 @@ test('pieces put beside each other count one by one, and undo gives back the las
   tell(0)
   tell(290)
   expect(view()).toEqual({ kind: 'ready', grams: 290, isAdded: false })
+})
+
+test('a load that was taken and still lies there is not offered again on another record; another load is, all of it', () => {
+  const first = renderHook(() => useBenchScale())
+  tell(0)
+  tell(281)
+  expect(first.result.current.isFound).toBe(false)
+  act(() => first.result.current.markTaken())
+  first.unmount()
+  const second = renderHook(() => useBenchScale())
+  tell(281)
+  expect(second.result.current.viewWith(0)).toEqual({ kind: 'taken', grams: 281 })
+  second.unmount()
+  const third = renderHook(() => useBenchScale())
+  tell(1640)
+  expect(third.result.current.viewWith(0)).toEqual({ kind: 'ready', grams: 1640, isAdded: false })
+  // It came while nobody watched: it is there to take, and no touch that only chooses takes it.
+  expect(third.result.current.isFound).toBe(true)
+  tell(0)
+  tell(300)
+  expect(third.result.current.isFound).toBe(false)
 })

@@ -1,4 +1,4 @@
-import { boundOf, isUncounted, type PlannedPile } from '@fleam/core'
+import { boundOf, isUncounted, type PlannedPile, SAME_LOAD_GRAMS } from '@fleam/core'
 import type { Format } from '../../../parts/use-format.ts'
 import type { BenchSettings } from './bench-settings.ts'
 import { useAutoTake } from './use-auto-take.ts'
@@ -48,11 +48,13 @@ export function useTaking(input: TakingInput): Taking {
   }
   const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
     const view = load.viewFor(pile)
-    if (view.kind === 'ready') take(pile, view.grams, 'scale')
-    else if (isAsked) voice.say(WHY_NOT[view.kind])
+    if (view.kind === 'ready') {
+      if (isAsked || !load.scale.isFound) take(pile, view.grams, 'scale')
+      else voice.say(`${pile.name}. ${format.weight(view.grams)} lay there before: take it, or lift it off.`)
+    } else if (isAsked) voice.say(WHY_NOT[view.kind])
   }
   const { leaveAlone } = useAutoTake({
-    isOn: settings.takesItself && record.status === 'open',
+    isOn: settings.takesItself && record.status === 'open' && !load.scale.isFound,
     view: load.viewFor(load.activePile),
     isPlausible: load.isPlausible,
     take: () => takeSettled(load.activePile, false),
@@ -61,7 +63,13 @@ export function useTaking(input: TakingInput): Taking {
       voice.signal('doubt', 'which pile?')
     },
   })
-  return { takeSettled, takeTyped: (grams, pieces) => take(turn.pileInTurn, grams, 'typed', pieces), leaveAlone }
+  const takeTyped = (grams: number, pieces: number | null) => {
+    const view = load.viewFor(turn.pileInTurn)
+    // Who types what the scale shows has taken it.
+    if (view.kind === 'ready' && Math.abs(view.grams - grams) < SAME_LOAD_GRAMS) load.scale.markTaken()
+    take(turn.pileInTurn, grams, 'typed', pieces)
+  }
+  return { takeSettled, takeTyped, leaveAlone }
 }
 
 /** What a weighing is called, what is said of it, and what is heard. */
