@@ -712,9 +712,11 @@ export type {
   ScaleView,
   SequenceInput,
   SoFar,
+  StartDoubt,
   WeighingCheck,
 } from './weighing/index.ts'
 export {
+  bareUnitFor,
   batchLoads,
   countsOf,
   EMPTY_GRAMS,
@@ -723,6 +725,7 @@ export {
   explainCounted,
   explainLoads,
   givenSteps,
+  invoiceDoubt,
   LOSS_CAUSES,
   likelyCauses,
   looksLike,

@@ -7,6 +7,7 @@ describe('a weight with the number of its pieces', () => {
     ['12 pieces 1600', 1600, 12],
     ['12 pieces, 1.6 kg', 1600, 12],
     ['1600 x 12 pieces', 1600, 12],
+    ['1.6 kg, 6 p', 1600, 6],
     ['281', 281, null],
     ['281 g, 1 piece', 281, 1],
   ])('%s', (text, grams, pieces) => {

@@ -4,7 +4,7 @@ export type CountedWeightResult =
   | { ok: true; grams: number /** Null where no number of pieces was written. */; pieces: number | null }
   | Extract<WeightResult, { ok: false }>
 
-const PIECES = '(?:pieces?|pcs?|portions?)\\.?'
+const PIECES = '(?:pieces?|pcs?|portions?|p)\\.?'
 const COUNT_LAST = new RegExp(`^(.+?)[\\s,;:/]+(?:for\\s+|of\\s+|=\\s*|×\\s*|x\\s*)?(\\d{1,5})\\s*${PIECES}$`, 'i')
 const COUNT_FIRST = new RegExp(`^(\\d{1,5})\\s*${PIECES}[\\s,;:=]*(?:of\\s+|in\\s+)?(.+)$`, 'i')
 

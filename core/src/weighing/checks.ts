@@ -24,10 +24,14 @@ const COUNT_FACTOR = 1.6
 const TWICE_WITHIN_MS = 1_000
 /** From this many pieces on, their mean says something. */
 const FEWEST_FOR_MEAN = 3
+/** So many times what came in, or all piles weighed and so small a part of it: the weight on the invoice is wrong. */
+const FAR_OVER = 1.5
+const FAR_UNDER = 0.25
 /** A mean further than this share from what the style expects is asked about. */
 const FAR_SHARE = 0.2
 
 export type CheckCode =
+  | 'invoice-weight'
   | 'heavier-than-whole'
   | 'taken-twice'
   | 'wrong-unit'
@@ -59,9 +63,29 @@ export interface CheckInput {
   isAllWeighed: boolean
 }
 
-/** Everything that looks wrong now, the newest reading first, then piles, then the balance. */
+/**
+ * Everything that looks wrong now, the newest reading first, then piles, then the balance. Where the weight on the
+ * invoice cannot be right that alone is asked: everything else is held against it.
+ */
 export function weighingChecks(input: CheckInput): WeighingCheck[] {
+  const invoice = invoiceDoubt(input)
+  if (invoice) return [invoice]
   return [...readingChecks(input), ...meanChecks(input), ...balanceChecks(input)]
+}
+
+/** Asked where the weight on the invoice cannot be right beside what was weighed; null where it can. */
+export function invoiceDoubt({
+  document,
+  limits,
+  isAllWeighed,
+  standing,
+}: Omit<CheckInput, 'piles'>): WeighingCheck | null {
+  if (document.confirmed) return null
+  const { out, received, purge } = weigh(document, undefined, limits)
+  const against = received - purge
+  const isOver = out > FAR_OVER * against && standing.length > 1
+  const isUnder = isAllWeighed && out < FAR_UNDER * against
+  return isOver || isUnder ? { code: 'invoice-weight', readingId: null, pileId: null, grams: out, against } : null
 }
 
 function readingChecks({ piles, standing, document }: CheckInput): WeighingCheck[] {

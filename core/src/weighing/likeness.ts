@@ -1,4 +1,5 @@
 import { expectedWeight, type PlannedPile } from '../fabrication/index.ts'
+import { GRAMS_PER_POUND, type WeightSystem, type WeightUnit } from '../units/index.ts'
 import { weighingsOf } from './sequence.ts'
 
 /** How far off a piece may be, as a factor either way, and still look like one of a pile. */
@@ -19,6 +20,16 @@ export function expectedReading(pile: PlannedPile, ap: number): number | null {
   if (pile.weighing === 'pieces' && pile.target !== null) return pile.target
   const whole = expectedWeight(pile, ap)
   return whole === null ? null : whole / weighingsOf(pile)
+}
+
+/**
+ * The unit of a bare number that is typed for a pile: grams; where pounds are weighed, pounds, and ounces for what is
+ * told in ounces because one of it weighs less than a pound.
+ */
+export function bareUnitFor(system: WeightSystem, pile: PlannedPile, ap: number): WeightUnit {
+  if (system === 'metric') return 'g'
+  const expected = expectedReading(pile, ap)
+  return expected !== null && expected < GRAMS_PER_POUND ? 'oz' : 'lb'
 }
 
 /** How far a weight is from what the pile expects, as a factor of at least 1; null where nothing is known. */

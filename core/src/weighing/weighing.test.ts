@@ -167,6 +167,12 @@ describe('checks while weighing', () => {
     expect(codes([reading('supremes', 13_000)])).toEqual(['heavier-than-whole', 'balance-over'])
   })
 
+  test('ask about the invoice alone where its weight cannot be right', () => {
+    expect(codes([reading('supremes', 13_000), reading('bones', 9_000)])).toEqual(['invoice-weight'])
+    expect(codes([reading('supremes', 281), reading('bones', 2_500)], true)).toContain('invoice-weight')
+    expect(codes([reading('supremes', 281), reading('bones', 3_900)])).toEqual([])
+  })
+
   test('ask about a mean that is far from the style’s, from three pieces on', () => {
     expect(codes([reading('supremes', 200), reading('supremes', 205)])).toEqual([])
     expect(check([200, 205, 198].map((grams) => reading('supremes', grams)))[0]).toMatchObject({

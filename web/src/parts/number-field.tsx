@@ -1,4 +1,4 @@
-import { parseNumber, typedNumber } from '@fleam/core'
+import { formatNumber, parseNumber, typedNumber } from '@fleam/core'
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useDecimalMark } from '../data/kitchen-context.ts'
@@ -35,11 +35,14 @@ export function NumberField({
   const { text, type } = useTypedText(value, (number) => typedNumber(number, mark))
   const id = useId()
   const refusal = refusalOf(text, min, max) ?? error ?? null
+  // A thousands mark or a decimal of three digits can be read in two ways: what was understood is said.
+  const read = refusal === null && text.trim() !== '' ? parseNumber(text) : null
+  const understood = read !== null && HAS_THREE.test(text) ? `= ${formatNumber(read, decimalsOf(read), mark)}` : null
   const change = (next: string) => {
     const isValid = refusalOf(next, min, max) === null
-    const read = isValid && next.trim() !== '' ? parseNumber(next) : null
-    type(next, read)
-    onChange(read, isValid)
+    const value = isValid && next.trim() !== '' ? parseNumber(next) : null
+    type(next, value)
+    onChange(value, isValid)
   }
   return (
     <Form.Group controlId={id}>
@@ -53,14 +56,18 @@ export function NumberField({
         aria-describedby={`${id}-hint`}
         onChange={(event) => change(event.target.value)}
       />
-      {(refusal ?? hint) ? (
+      {(refusal ?? understood ?? hint) ? (
         <Form.Text id={`${id}-hint`} className={refusal ? 'refusal' : ''}>
-          {refusal ?? hint}
+          {refusal ?? understood ?? hint}
         </Form.Text>
       ) : null}
     </Form.Group>
   )
 }
+
+const HAS_THREE = /\d[.,]\d{3}(?!\d)/
+/** As many decimals as a price may have, and no more than there are. */
+const decimalsOf = (value: number) => Math.min(4, (String(value).split('.')[1] ?? '').length)
 
 function refusalOf(text: string, min: number, max: number | undefined): string | null {
   if (text.trim() === '') return null

@@ -103,6 +103,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
             <LossCauses
               outcomes={finishing.outcomes}
               doubt={finishing.doubt}
+              invoice={finishing.invoice}
               currency={state.record.currency}
               species={state.record.species}
               isOpen

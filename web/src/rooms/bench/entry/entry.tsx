@@ -1,5 +1,5 @@
 import type { FabricationState } from '@fleam/contract'
-import { expectedWeight, pilesInStepOrder } from '@fleam/core'
+import { bareUnitFor, expectedWeight, pilesInStepOrder } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -8,7 +8,6 @@ import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useFabrication } from '../../../data/queries.ts'
 import { Failed, Loading } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
-import { bareUnitOf } from '../../../parts/weight-field.tsx'
 import { useLiveFabrication } from '../state/use-live-fabrication.ts'
 import checksLineCss from '../steps/checks-line.module.css'
 import { questionOf } from '../steps/checks-line.tsx'
@@ -33,7 +32,12 @@ function EntryRoom({ state }: { state: FabricationState }) {
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
   const [isKeeping, setKeeping] = useState(false)
   const piles = pilesInStepOrder(record)
-  const results = new Map(piles.map((pile) => [pile.id, readBox(texts[pile.id] ?? '', pile, bareUnitOf(units))]))
+  const results = new Map(
+    piles.map((pile) => [
+      pile.id,
+      readBox(texts[pile.id] ?? '', pile, bareUnitFor(units, pile, record.purchase.invoiceWeight)),
+    ]),
+  )
   const count = [...results.values()].reduce((sum, result) => sum + (result.ok ? result.taken.length : 0), 0)
   const isWhole = [...results.values()].every((result) => result.ok)
   const [check] = checksOfCard(record, live.document, standing, results)
@@ -63,7 +67,10 @@ function EntryRoom({ state }: { state: FabricationState }) {
           <thead>
             <tr>
               <th scope="col">Pile</th>
-              <th scope="col">Weights, {units === 'metric' ? 'grams' : 'pounds'} unless you say otherwise</th>
+              <th scope="col">
+                Weights, {units === 'metric' ? 'grams' : 'pounds, ounces for what weighs less than one,'} unless you say
+                otherwise
+              </th>
               <th scope="col">Understood</th>
             </tr>
           </thead>

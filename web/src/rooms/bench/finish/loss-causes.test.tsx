@@ -15,12 +15,13 @@ function ask() {
     <LossCauses
       outcomes={OUTCOMES}
       doubt={null}
+      invoice={null}
       currency="EUR"
       species="poultry"
       isOpen
       isFinishing={false}
       onClose={() => {}}
-      onFinish={(causes) => finished.push(causes)}
+      onFinish={({ causes }) => finished.push(causes)}
     />,
   )
   return finished
@@ -57,13 +58,14 @@ test('clocks that are far off what was expected are asked about in one line, and
   renderPart(
     <LossCauses
       outcomes={[]}
+      invoice={null}
       doubt={{ timedMinutes: 1.5, expectedMinutes: 132 }}
       currency="EUR"
       species="poultry"
       isOpen
       isFinishing={false}
       onClose={() => {}}
-      onFinish={(_causes, answer) => finished.push(answer)}
+      onFinish={({ answer }) => finished.push(answer)}
     />,
   )
   expect(screen.getByRole('group').textContent).toMatch(/clocks say 1\.5\smin, 132\smin were expected/)
@@ -95,4 +97,28 @@ test('a digit beyond the likely causes names none', () => {
     pileId: 'bones',
     cause: 'red-on-silverskin',
   })
+})
+
+test('while the weight on the invoice cannot be right, that is asked, and nothing about the piles', async () => {
+  const finished: unknown[] = []
+  renderPart(
+    <LossCauses
+      outcomes={OUTCOMES}
+      doubt={null}
+      invoice={{ code: 'invoice-weight', readingId: null, pileId: null, grams: 12_400, against: 13 }}
+      currency="EUR"
+      species="poultry"
+      isOpen
+      isFinishing={false}
+      onClose={() => {}}
+      onFinish={(answers) => finished.push(answers)}
+    />,
+  )
+  screen.getByText(/12\.40.kg came out of 13.g\. Is the weight on the invoice right\?/)
+  expect(screen.queryByText(/supremes than expected/)).toBeNull()
+  fireEvent.change(screen.getByLabelText('The invoice says'), { target: { value: '12.52 kg' } })
+  await finish()
+  expect(finished).toEqual([{ causes: [], answer: null, invoiceWeight: 12_520 }])
+  await touch(screen.getByRole('button', { name: 'It is right' }))
+  screen.getByText('Less supremes than expected', { exact: false })
 })

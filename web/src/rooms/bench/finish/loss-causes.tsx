@@ -5,6 +5,7 @@ import {
   type LossCause,
   likelyCauses,
   type PileOutcome,
+  type WeighingCheck,
 } from '@fleam/core'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -12,7 +13,9 @@ import Modal from 'react-bootstrap/Modal'
 import { CAUSE_WORDS } from '../../../parts/cause-words.ts'
 import { digitOf, isTyping } from '../../../parts/keys.ts'
 import { LabourQuestion } from '../../../parts/labour-question.tsx'
-import { useFormat } from '../../../parts/use-format.ts'
+import { type Format, useFormat } from '../../../parts/use-format.ts'
+import { WeightField } from '../../../parts/weight-field.tsx'
+import { questionOf } from '../steps/checks-line.tsx'
 import { causeByDigit } from './cause-by-digit.ts'
 import css from './loss-causes.module.css'
 
@@ -21,23 +24,37 @@ export interface NamedCause {
   cause: LossCause
 }
 
+/** What was answered at the end, as far as anybody did. */
+export interface EndAnswers {
+  causes: NamedCause[]
+  answer: LabourAnswer | null
+  /** Grams that the invoice really says; null where it stands. */
+  invoiceWeight: number | null
+}
+
 interface LossCausesProps {
   outcomes: readonly PileOutcome[]
   /** Clocks that say far less or more than was expected; null where they do not. */
   doubt: LabourDoubt | null
+  /** The weight on the invoice cannot be right beside what was weighed; null where it can. */
+  invoice: WeighingCheck | null
   currency: string
   species: string | null
   isOpen: boolean
   isFinishing: boolean
   onClose: () => void
-  onFinish: (causes: NamedCause[], answer: LabourAnswer | null) => void
+  onFinish: (answers: EndAnswers) => void
 }
 
 /** Asked once at the end: why piles came out otherwise than expected, and which minutes hold. Nobody has to answer. */
 export default function LossCauses(props: LossCausesProps) {
-  const { outcomes, doubt, currency, species, isOpen, isFinishing, onClose, onFinish } = props
+  const { outcomes, doubt, invoice, currency, species, isOpen, isFinishing, onClose, onFinish } = props
   const [causes, setCauses] = useState<readonly NamedCause[]>([])
   const [answer, setAnswer] = useState<LabourAnswer | null>(null)
+  const [isInvoiceRight, setInvoiceRight] = useState(false)
+  const [invoiceWeight, setInvoiceWeight] = useState<number | null>(null)
+  // Piles are held against the invoice: while that is in doubt, nobody is asked about portions.
+  const asksPiles = invoice === null || isInvoiceRight
   const format = useFormat(currency)
   const name = (pileId: string, cause: LossCause) =>
     setCauses((before) => [
@@ -45,7 +62,7 @@ export default function LossCauses(props: LossCausesProps) {
       ...(before.some((each) => each.pileId === pileId && each.cause === cause) ? [] : [{ pileId, cause }]),
     ])
   const keys = useRef({ outcomes, causes, species, name })
-  keys.current = { outcomes, causes, species, name }
+  keys.current = { outcomes: asksPiles ? outcomes : [], causes, species, name }
   useEffect(() => {
     if (!isOpen) return
     const onKey = (event: KeyboardEvent) => {
@@ -67,7 +84,20 @@ export default function LossCauses(props: LossCausesProps) {
       </Modal.Header>
       <Modal.Body className={css.causes}>
         {doubt ? <LabourQuestion doubt={doubt} answer={answer} format={format} onAnswer={setAnswer} /> : null}
-        {outcomes.map((outcome) => (
+        {invoice === null ? null : (
+          <InvoiceQuestion
+            invoice={invoice}
+            format={format}
+            isRight={isInvoiceRight}
+            weight={invoiceWeight}
+            onRight={() => {
+              setInvoiceRight(true)
+              setInvoiceWeight(null)
+            }}
+            onWeight={setInvoiceWeight}
+          />
+        )}
+        {(asksPiles ? outcomes : []).map((outcome) => (
           <CausesOf
             key={outcome.pile.id}
             outcome={outcome}
@@ -80,13 +110,41 @@ export default function LossCauses(props: LossCausesProps) {
         ))}
       </Modal.Body>
       <Modal.Footer>
-        <Button className="main-action" autoFocus disabled={isFinishing} onClick={() => onFinish([...causes], answer)}>
-          {causes.length > 0 || answer ? 'Keep and finish' : 'Finish without an answer'}
+        <Button
+          className="main-action"
+          autoFocus
+          disabled={isFinishing}
+          onClick={() => onFinish({ causes: [...causes], answer, invoiceWeight })}
+        >
+          {causes.length > 0 || answer || invoiceWeight !== null ? 'Keep and finish' : 'Finish without an answer'}
         </Button>
       </Modal.Footer>
     </Modal>
   )
 }
+
+interface InvoiceQuestionProps {
+  invoice: WeighingCheck
+  format: Format
+  isRight: boolean
+  /** What it really says, grams; null where nothing is typed. */
+  weight: number | null
+  onRight: () => void
+  onWeight: (grams: number | null) => void
+}
+
+/** Asked before anything else: what was weighed cannot be of so much. */
+const InvoiceQuestion = ({ invoice, format, isRight, weight, onRight, onWeight }: InvoiceQuestionProps) => (
+  <fieldset>
+    <legend>{questionOf(invoice, '', format.weight)}</legend>
+    <div className={css.causeChoices}>
+      <button type="button" aria-pressed={isRight} onClick={onRight}>
+        It is right
+      </button>
+      <WeightField label="The invoice says" grams={weight} onChange={onWeight} />
+    </div>
+  </fieldset>
+)
 
 interface CausesOfProps {
   outcome: PileOutcome

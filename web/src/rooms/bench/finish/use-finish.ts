@@ -1,10 +1,20 @@
 import { editOf } from '@fleam/contract'
-import { type LabourAnswer, labourAnswered, labourAtEnd, labourClocks, labourDoubt, outsideRange } from '@fleam/core'
+import {
+  DEFAULT_LIMITS,
+  invoiceDoubt,
+  labourAnswered,
+  labourAtEnd,
+  labourClocks,
+  labourDoubt,
+  nextPile,
+  outsideRange,
+} from '@fleam/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router-dom'
 import { useUpdateFabrication } from '../../../data/queries.ts'
+import { progressOf } from '../state/progress.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
-import type { NamedCause } from './loss-causes.tsx'
+import type { EndAnswers } from './loss-causes.tsx'
 
 /** Finishing: asks once for causes where a pile came out otherwise than expected, then closes and shows the verdict. */
 export function useFinish(live: LiveFabrication) {
@@ -14,7 +24,10 @@ export function useFinish(live: LiveFabrication) {
   const [isAsking, setAsking] = useState(false)
   const outcomes = outsideRange(record.piles, document.piles, record.purchase.invoiceWeight)
   const doubt = labourDoubt(record, marks, live.nowMs)
-  const close = (causes: NamedCause[], answer: LabourAnswer | null = null) => {
+  const { standing } = live
+  const isAllWeighed = nextPile(progressOf(record, standing)) === null
+  const invoice = invoiceDoubt({ document, standing, limits: DEFAULT_LIMITS, isAllWeighed })
+  const close = ({ causes, answer, invoiceWeight }: EndAnswers) => {
     // What the clocks measured becomes the record's own labour, where it may be corrected.
     const nowMs = Date.now()
     const { entries, source } = answer
@@ -26,6 +39,7 @@ export function useFinish(live: LiveFabrication) {
         causes: causes.map((cause) => ({ ...cause, isLasting: false })),
         labour: [...entries],
         labourFrom: source,
+        ...(invoiceWeight === null ? {} : { purchase: { ...record.purchase, invoiceWeight } }),
       }),
       {
         onSuccess: () => {
@@ -41,14 +55,15 @@ export function useFinish(live: LiveFabrication) {
   return {
     outcomes,
     doubt,
+    invoice,
     isAsking,
     change,
     stopAsking: () => setAsking(false),
     close,
     finish: () => {
       if (record.status !== 'open' || live.standing.length === 0) return
-      if (outcomes.length > 0 || doubt) setAsking(true)
-      else close([])
+      if (outcomes.length > 0 || doubt || invoice) setAsking(true)
+      else close({ causes: [], answer: null, invoiceWeight: null })
     },
   }
 }

@@ -1,11 +1,10 @@
 import type { ScaleView } from '@fleam/core'
-import { parseCountedWeight } from '@fleam/core'
+import { bareUnitFor, parseCountedWeight } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useAppraised } from '../../../parts/appraised-context.ts'
-import { bareUnitOf } from '../../../parts/weight-field.tsx'
 import { WEIGHT_REFUSALS } from '../../../parts/weight-words.ts'
 import type { Bench } from '../state/use-bench.ts'
 import { ContainerChoice } from './container-choice.tsx'
@@ -65,8 +64,9 @@ export function ScalePanel({ bench }: { bench: Bench }) {
 
 const TYPED_FIELD = 'typed-weight'
 const PLACEHOLDERS = {
-  metric: { pieces: 'type: 281, or 1.6 kg, 6 pieces', whole: 'type: 840 or 1.2 kg' },
-  imperial: { pieces: 'type: 10 oz, or 3 lb 8 oz, 6 pieces', whole: 'type: 2 lb 3 oz' },
+  g: { pieces: '281, or 1.6 kg, 6 p', whole: '840 or 1.2 kg' },
+  lb: { pieces: '2.5 lb, or 9 lb, 4 p', whole: '2.5 or 2 lb 3 oz' },
+  oz: { pieces: '9.9 oz, or 3 lb, 6 p', whole: '9.9 or 2 lb 3 oz' },
 } as const
 
 /** Puts the hand into the field for a typed weight. */
@@ -74,11 +74,13 @@ export const typeWeight = () => document.getElementById(TYPED_FIELD)?.focus()
 
 function TypedWeight({ bench }: { bench: Bench }) {
   const { units } = useKitchen()
+  const { pileInTurn } = bench
+  const bareUnit = bareUnitFor(units, pileInTurn, bench.live.record.purchase.invoiceWeight)
   const [text, setText] = useState('')
   const [refusal, setRefusal] = useState('')
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    const result = parseCountedWeight(text, bareUnitOf(units))
+    const result = parseCountedWeight(text, bareUnit)
     if (!result.ok) return setRefusal(WEIGHT_REFUSALS[result.code])
     if (result.grams === 0) return setRefusal('Nothing weighs nothing: type what the scale shows.')
     if (result.pieces !== null && bench.pileInTurn.weighing === 'whole') {
@@ -96,7 +98,7 @@ function TypedWeight({ bench }: { bench: Bench }) {
         id={TYPED_FIELD}
         aria-label="Weight typed by hand"
         aria-describedby="typed-refusal"
-        placeholder={PLACEHOLDERS[units][bench.pileInTurn.weighing]}
+        placeholder={PLACEHOLDERS[bareUnit === 'kg' ? 'g' : bareUnit][pileInTurn.weighing]}
         value={text}
         isInvalid={refusal !== ''}
         autoComplete="off"

@@ -3,19 +3,26 @@ import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { UseFormReturn } from 'react-hook-form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
+import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './start-fields.ts'
 
 /** The price as people type it, `1.89/lb` too; left empty, it is the price book's or is told later. */
 export function PriceText({ form, hasLast }: { form: UseFormReturn<StartFields>; hasLast: boolean }) {
   const { currency } = useKitchen()
+  const format = useFormat()
+  const [isTyped, setTyped] = useState(false)
   const [text, setText] = useState(() => String(form.getValues('amount') ?? ''))
   const error = form.formState.errors.amount?.message
   const change = (next: string) => {
     setText(next)
+    setTyped(true)
     const read = parsePriceText(next)
     form.setValue('amount', next.trim() === '' ? null : read ? read.amount : (Number.NaN as never))
     if (read?.per) form.setValue('per', read.per)
   }
+  const amount = parsePriceText(text)?.amount ?? null
+  // What was understood stands there: 3.100 is three and a tenth, 1.234,50 twelve hundred.
+  const understood = amount === null ? '' : `= ${format.money(amount)}${isTyped || !hasLast ? '' : ', as last time'}`
   const isWrong = text.trim() !== '' && parsePriceText(text) === null
   return (
     <Form.Group controlId="start-price">
@@ -31,7 +38,7 @@ export function PriceText({ form, hasLast }: { form: UseFormReturn<StartFields>;
       <Form.Text id="start-price-hint" className={isWrong || error ? 'refusal' : ''}>
         {isWrong
           ? 'This is not a price.'
-          : (error ?? (hasLast && text !== '' ? 'as last time' : 'from the price book, or told later, if left empty'))}
+          : (error ?? (text.trim() === '' ? 'from the price book, or told later, if left empty' : understood))}
       </Form.Text>
     </Form.Group>
   )

@@ -1,9 +1,10 @@
-import { PRICE_UNITS, type PriceUnit, type WeightUnit } from '@fleam/core'
+import { PRICE_UNITS, type WeightUnit } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { FormNumber, FormWeight } from '../../../parts/form-fields.tsx'
+import { PER_WORDS } from '../../../parts/price-words.ts'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { PriceText } from './price-text.tsx'
@@ -13,14 +14,6 @@ import { StartDoubts } from './start-doubts.tsx'
 import { StartLoads } from './start-loads.tsx'
 import { StyleChoice } from './style-choice.tsx'
 import { type StartFormProps, type StartFormState, useStartForm } from './use-start-form.ts'
-
-const PER_WORDS: Readonly<Record<PriceUnit, string>> = {
-  kg: 'a kilo',
-  lb: 'a pound',
-  piece: 'a piece',
-  case: 'a case',
-  lot: 'for the lot',
-}
 
 /** What goes on the board: style, number and the invoice's weight. The rest has defaults, or is told later. */
 export function StartForm(props: StartFormProps) {
@@ -71,7 +64,12 @@ export function StartForm(props: StartFormProps) {
       <StartBounds key={`bounds-${style.id}`} form={form} style={style} />
       <SetUpList said={said} item={item} style={style} />
       <StartLoads said={said} item={item} style={style} />
-      <StartDoubts said={said} item={item} />
+      <StartDoubts
+        said={said}
+        item={item}
+        lastPrice={state.lastPrice}
+        onMeant={(grams) => form.setValue('invoiceWeight', grams, { shouldValidate: true })}
+      />
       <div className="wide">
         <Button type="submit" className="main-action" disabled={start.isPending}>
           Start weighing

@@ -139,6 +139,8 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null 
       onSuccess: ({ record }) => navigate(`/bench/${record.id}`),
     }),
   )
-  return { form, start, open, styles, chooseStyle, submit, hasLast: rowOf(form.watch('styleId')) !== undefined }
+  const before = rowOf(form.watch('styleId'))
+  const lastPrice = before && before.priceFrom !== 'none' ? before.document.purchase.price : null
+  return { form, start, open, styles, chooseStyle, submit, lastPrice, hasLast: before !== undefined }
 }
 export type StartFormState = ReturnType<typeof useStartForm>

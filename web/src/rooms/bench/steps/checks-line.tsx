@@ -34,6 +34,8 @@ export function questionOf(
   weight: (grams: number) => string,
 ): string {
   switch (code) {
+    case 'invoice-weight':
+      return `${weight(grams)} came out of ${weight(against)}. Is the weight on the invoice right?`
     case 'heavier-than-whole':
       return `${weight(grams)} of ${pile} is more than the whole, ${weight(against)}. Right?`
     case 'taken-twice':
