@@ -14,7 +14,7 @@ export { drawingOf } from './drawings/index.ts'
 export type { Animal, KeepingTime } from './pile-facts.ts'
 export { factsOf, keepingOpened } from './pile-facts.ts'
 export type { ReceivingCheck } from './receiving-checks.ts'
-export { faultWords, RECEIVING_CHECKS, receivingChecksFor } from './receiving-checks.ts'
+export { faultWords, hasSafetyFault, RECEIVING_CHECKS, receivingChecksFor } from './receiving-checks.ts'
 export { RIGOR_STATES } from './rigor.ts'
 export type {
   CatalogueItem,

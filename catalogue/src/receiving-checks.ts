@@ -14,6 +14,8 @@ export interface ReceivingCheck {
   number: { unit: string; faultAbove: number | null } | null
   /** More states than right and fault: their words, and whether each is a fault. `value` is the place of one of them. */
   states: readonly { words: string; isFault: boolean }[] | null
+  /** A fault that can hurt somebody: such a delivery is accepted with a reason and a name, or not at all. */
+  isSafety: boolean
 }
 
 const check = (
@@ -25,6 +27,7 @@ const check = (
   species: null,
   number: null,
   states: null,
+  isSafety: false,
   ...words,
   ...more,
 })
@@ -38,16 +41,16 @@ export const RECEIVING_CHECKS: readonly ReceivingCheck[] = [
   check(
     'temperature',
     { question: 'Core temperature', right: 'cold enough', fault: 'too warm' },
-    { species: ['poultry', 'red-meat'], number: { unit: '°C', faultAbove: COLD_LIMIT } },
+    { species: ['poultry', 'red-meat'], number: { unit: '°C', faultAbove: COLD_LIMIT }, isSafety: true },
   ),
   check(
     'fish-temperature',
     { question: 'Core temperature', right: 'cold enough', fault: 'too warm' },
-    { species: ['fish'], number: { unit: '°C', faultAbove: FISH_LIMIT } },
+    { species: ['fish'], number: { unit: '°C', faultAbove: FISH_LIMIT }, isSafety: true },
   ),
-  check('seal', { question: 'Bags and seals', right: 'whole', fault: 'seal broken' }),
+  check('seal', { question: 'Bags and seals', right: 'whole', fault: 'seal broken' }, { isSafety: true }),
   check('liquid', { question: 'Liquid in the bag', right: 'little, clear', fault: 'much liquid' }),
-  check('smell', { question: 'Smell', right: 'clean', fault: 'it smells' }),
+  check('smell', { question: 'Smell', right: 'clean', fault: 'it smells' }, { isSafety: true }),
   check('skin', { question: 'Skin', right: 'whole', fault: 'skin torn' }, { species: ['poultry'] }),
   check(
     'keel',
@@ -80,6 +83,12 @@ export const RECEIVING_CHECKS: readonly ReceivingCheck[] = [
 ]
 
 /** What a check that found a fault says of it: `skin torn`. */
+/** Whether one of what was found can hurt somebody. */
+export const hasSafetyFault = (checks: readonly { checkId: string; isFault: boolean }[]): boolean =>
+  checks.some(
+    ({ checkId, isFault }) => isFault && RECEIVING_CHECKS.some(({ id, isSafety }) => id === checkId && isSafety),
+  )
+
 export function faultWords(checkId: string): string {
   return RECEIVING_CHECKS.find((each) => each.id === checkId)?.fault ?? checkId
 }

@@ -13,7 +13,7 @@ export function editOf(record: FabricationRecord, changes: Partial<FabricationEd
 }
 
 /** What may be sent of a lot: its names are for reading. */
-export function lotEditOf({ item: _item, supplier: _supplier, ...lot }: Lot): LotEdit {
+export function lotEditOf({ item: _item, supplier: _supplier, standingBy: _by, ...lot }: Lot): LotEdit {
   return lot
 }
 

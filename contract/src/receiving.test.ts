@@ -20,6 +20,8 @@ const LOT: Lot = {
   isFinished: false,
   standing: 'accepted',
   standingReason: null,
+  standingById: null,
+  standingBy: null,
   invoiceNumber: null,
   orderNumber: null,
   articleNumber: null,

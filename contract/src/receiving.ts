@@ -51,8 +51,10 @@ const lotFields = {
   isFinished: z.boolean(),
   /** What became of it; a quarantined lot is cut from with a reason alone, one that went back not at all. */
   standing: z.enum(LOT_STANDINGS).default('accepted'),
-  /** Why it is quarantined, went back, or was released. */
+  /** Why it is quarantined, went back, was released, or was accepted with a fault that can hurt somebody. */
   standingReason: notes.nullable().default(null),
+  /** The cook who said so; null where nobody had to. */
+  standingById: id.nullable().default(null),
   invoiceNumber: name.nullable().default(null),
   orderNumber: name.nullable().default(null),
   /** The supplier's own number of the article. */
@@ -107,7 +109,7 @@ export type LotEdit = z.infer<typeof lotEdit>
 
 /** A lot as it is kept, with the names to read it by. */
 export const lot = z
-  .object({ ...lotFields, id, version: positiveCount, item: name, supplier: name })
+  .object({ ...lotFields, id, version: positiveCount, item: name, supplier: name, standingBy: name.nullable() })
   .meta({ id: 'Lot' })
 export type Lot = z.infer<typeof lot>
 

@@ -135,6 +135,7 @@ function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierI
     isFinished: false,
     standing: 'accepted',
     standingReason: null,
+    standingById: null,
     invoiceNumber: null,
     orderNumber: null,
     articleNumber: null,

@@ -36,6 +36,7 @@ import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
 import { up as turns } from './migrations/032-turns.ts'
 import { up as judgements } from './migrations/033-judgements.ts'
 import { up as lastDays } from './migrations/034-last-days.ts'
+import { up as whoAccepted } from './migrations/035-who-accepted.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -73,6 +74,7 @@ const MIGRATIONS = [
   { name: '032-turns', up: turns },
   { name: '033-judgements', up: judgements },
   { name: '034-last-days', up: lastDays },
+  { name: '035-who-accepted', up: whoAccepted },
 ]
 
 function migrator(database: Sequelize) {

@@ -1,3 +1,3 @@
 export { kitchenRoutes } from './routes.ts'
-export { requireCook } from './service.ts'
+export { cookById, requireCook } from './service.ts'
 export { cooks, offers } from './store.ts'

@@ -25,7 +25,9 @@ export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): 
     taken: { path: 'id', detail: 'A kitchen with this id is there already.' },
   })
 
-const cookById = async (scope: Scope, id: string) => (await store.cooks(scope)).find((each) => each.id === id) ?? null
+/** A cook of this kitchen; null where it has none of this id. */
+export const cookById = async (scope: Scope, id: string) =>
+  (await store.cooks(scope)).find((each) => each.id === id) ?? null
 
 export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
   createOnce({

@@ -1,3 +1,4 @@
+import { faultWords, hasSafetyFault } from '@fleam/catalogue'
 import type { FabricationRecord, FabricationRequest, FabricationState, FabricationStep } from '@fleam/contract'
 import {
   isSentBack,
@@ -203,11 +204,15 @@ async function startedRecord(scope: Scope, request: FabricationRequest): Promise
  */
 async function notesOfLot(scope: Scope, { lotId, lotReason, cookId }: FabricationRequest): Promise<string | null> {
   if (lotId === null) return null
-  const { standing, standingReason } = await requireLot(scope, lotId)
+  const { standing, standingReason, standingBy, checks } = await requireLot(scope, lotId)
   const refuse = (path: string, message: string) => {
     throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
   }
   if (isSentBack(standing)) refuse('lotId', 'is of a lot that went back to the supplier')
+  if (standing === 'accepted' && standingReason !== null && hasSafetyFault(checks)) {
+    const faults = checks.filter(({ isFault }) => isFault).map(({ checkId }) => faultWords(checkId))
+    return `Its lot was accepted although ${faults.join(', ')}: ${standingReason} (${standingBy ?? 'nobody said who'})`
+  }
   if (standing !== 'quarantined') return null
   const reason = (lotReason ?? '').trim()
   if (reason === '') refuse('lotReason', 'must say why a lot in quarantine is cut')

@@ -46,6 +46,7 @@ const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   isFinished: false,
   standing: 'accepted',
   standingReason: null,
+  standingById: null,
   invoiceNumber: null,
   orderNumber: null,
   articleNumber: null,
@@ -62,7 +63,12 @@ const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   ...changes,
 })
 /** What is answered: the lot with the names to read it by. */
-const named = (each: LotEdit) => ({ ...each, item: 'Chicken, eviscerated', supplier: 'Ostravale Poultry Yard' })
+const named = (each: LotEdit) => ({
+  ...each,
+  item: 'Chicken, eviscerated',
+  supplier: 'Ostravale Poultry Yard',
+  standingBy: null,
+})
 const receive = (each: LotEdit) => send(test_, 'POST', path('/lots'), each)
 
 test('a delivery is taken in whole, and sent twice it is there once', async () => {
@@ -237,4 +243,29 @@ test('a picture is kept and shown; anything else is refused', async () => {
     (await test_.app.inject({ method: 'GET', url: `/api/kitchens/${other.id}/lots/${sent.id}/photos/${photo.id}` }))
       .statusCode,
   ).toBe(404)
+})
+
+test('a delivery that is too warm is accepted with a reason and a name alone, and says both', async () => {
+  const warm = { checkId: 'temperature', isFault: true, value: 9, note: null, worth: null }
+  const sent = lot({ checks: [warm], cases: [{ ...caseOf(), id: newId() }] })
+  const ask = async (changes: object) => {
+    const { status, body } = await send(test_, 'POST', path('/lots'), { ...sent, ...changes })
+    return status === 201 ? body : [status, ...body.issues.map((issue: { path: string }) => issue.path)]
+  }
+  expect(await ask({})).toEqual([400, 'standingReason', 'standingById'])
+  expect(await ask({ standingReason: 'the probe was in the box' })).toEqual([400, 'standingById'])
+  expect(await ask({ standingReason: 'the probe', standingById: newId() })).toEqual([400, 'standingById'])
+  const cookId = newId()
+  await send(test_, 'POST', path('/cooks'), { id: cookId, name: 'Ondine', wagePerHour: 20 })
+  const kept = await ask({ standingReason: 'the probe was in the box', standingById: cookId })
+  expect(kept).toMatchObject({ standing: 'accepted', standingBy: 'Ondine' })
+  const style = ((await send(test_, 'GET', path('/items'))).body as Item[])[0]?.styles[0]?.id as string
+  const started = await send(test_, 'POST', path('/fabrications'), { ...startOf(style), lotId: sent.id })
+  expect(started.body.record.notes).toBe('Its lot was accepted although too warm: the probe was in the box (Ondine)')
+  // It is opened later without being asked again; a torn skin asks nobody.
+  const { item: _item, supplier: _supplier, standingBy: _by, ...edit } = kept
+  const opened = await send(test_, 'PUT', path(`/lots/${sent.id}`), { ...edit, openedOn: '2026-11-24' })
+  expect(opened.status).toBe(200)
+  const torn = lot({ checks: [{ ...warm, checkId: 'skin' }], cases: [{ ...caseOf(), id: newId() }] })
+  expect((await send(test_, 'POST', path('/lots'), torn)).status).toBe(201)
 })

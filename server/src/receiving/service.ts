@@ -1,4 +1,4 @@
-import { faultWords } from '@fleam/catalogue'
+import { faultWords, hasSafetyFault } from '@fleam/catalogue'
 import {
   claimCsv as csvOfClaim,
   type Lot,
@@ -10,6 +10,7 @@ import {
 import { documentOf, type LabelMismatch, labelMismatch } from '@fleam/core'
 import { statesOfLot } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
+import { cookById } from '../kitchen/index.ts'
 import { dayOf, decide, inTransaction, type Scope } from '../scope/index.ts'
 import { itemNames } from '../style/index.ts'
 import { requireSupplier } from '../supplier/index.ts'
@@ -50,6 +51,30 @@ function refuseOtherLabels(lot: LotEdit, before: Lot | null): void {
   if (first) throw new Refusal('invalid-input', `${first.path} ${first.message}`, { issues: issues.slice(0, 20) })
 }
 
+/** Refuses a cook whom this kitchen does not have. */
+async function refuseUnknownCook(scope: Scope, { standingById }: LotEdit): Promise<void> {
+  if (standingById === null || (await cookById(scope, standingById)) !== null) return
+  const message = 'is not a cook of this kitchen'
+  throw new Refusal('invalid-input', `standingById ${message}`, { issues: [{ path: 'standingById', message }] })
+}
+
+/**
+ * A delivery that is too warm, open or smells is accepted with a reason and a name, or not at all. What was accepted
+ * before anybody asked for them stays so.
+ */
+function refuseUnsafe(lot: LotEdit, before: Lot | null): void {
+  const isAsked = (one: LotEdit | null) => one !== null && one.standing === 'accepted' && hasSafetyFault(one.checks)
+  if (!isAsked(lot) || isAsked(before)) return
+  const issues = [
+    ...((lot.standingReason ?? '').trim() === ''
+      ? [{ path: 'standingReason', message: 'must say why it is accepted with such a fault' }]
+      : []),
+    ...(lot.standingById === null ? [{ path: 'standingById', message: 'must say who accepts it' }] : []),
+  ]
+  const [first] = issues
+  if (first) throw new Refusal('invalid-input', `${first.path} ${first.message}`, { issues })
+}
+
 /** Refuses a line of an order that is not expected here. */
 async function refuseOtherLine(scope: Scope, { expectedLineId }: LotEdit): Promise<void> {
   if (expectedLineId === null || (await store.isExpected(scope, expectedLineId))) return
@@ -71,6 +96,8 @@ export async function receive(scope: Scope, lot: LotEdit): Promise<Lot> {
       const item = await requireItemName(scope, lot.itemId, null)
       await requireSupplier(scope, lot.supplierId)
       refuseOtherLabels(lot, null)
+      refuseUnsafe(lot, null)
+      await refuseUnknownCook(scope, lot)
       await refuseOtherLine(scope, lot)
       await inTransaction(scope, (inside) => store.insertLot(inside, { ...lot, version: 1 }, item))
     },
@@ -94,6 +121,8 @@ export async function change(scope: Scope, lot: LotEdit): Promise<Lot> {
       const item = await requireItemName(inside, lot.itemId, current.item)
       await requireSupplier(inside, lot.supplierId)
       refuseOtherLabels(lot, current)
+      refuseUnsafe(lot, current)
+      await refuseUnknownCook(inside, lot)
       await refuseOtherLine(inside, lot)
       await store.replaceLot(inside, { ...lot, version: lot.version + 1 }, item)
     }),

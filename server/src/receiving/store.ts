@@ -12,6 +12,7 @@ const partsOf = (scope: Scope) => [
   partOf(scope, 'checks', { separate: true, order: ['checkId'] as Order }),
   partOf(scope, 'itemRow', { attributes: ['name'] }),
   partOf(scope, 'supplier', { attributes: ['name'] }),
+  partOf(scope, 'standingByRow', { attributes: ['name'] }),
 ]
 
 /** Names tell accents and capitals apart; whoever searches does not. */

@@ -102,6 +102,7 @@ function associate(models: Models): void {
   Lot.hasMany(models.LotCheck, { as: 'checks', foreignKey: 'lotId' })
   Lot.belongsTo(Item, { as: 'itemRow', foreignKey: 'itemId' })
   Lot.belongsTo(models.Supplier, { as: 'supplier', foreignKey: 'supplierId' })
+  Lot.belongsTo(models.Cook, { as: 'standingByRow', foreignKey: 'standingById' })
 }
 
 function associatePlans({ ExpectedLine, Lot, OrderPlan, PlannedFabrication, Style, Supplier }: Models): void {

@@ -16,6 +16,7 @@ import {
   words,
   yesNo,
 } from './columns.ts'
+import type { CookModel } from './cook.ts'
 import type { ItemModel } from './item.ts'
 import type { LotCaseModel } from './lot-case.ts'
 import type { LotCheckModel } from './lot-check.ts'
@@ -42,6 +43,7 @@ export interface LotModel extends Model<InferAttributes<LotModel>, InferCreation
   isFinished: boolean
   standing: Lot['standing']
   standingReason: string | null
+  standingById: string | null
   invoiceNumber: string | null
   orderNumber: string | null
   articleNumber: string | null
@@ -53,6 +55,7 @@ export interface LotModel extends Model<InferAttributes<LotModel>, InferCreation
   checks?: NonAttribute<LotCheckModel[]>
   itemRow?: NonAttribute<ItemModel | null>
   supplier?: NonAttribute<SupplierModel>
+  standingByRow?: NonAttribute<CookModel | null>
 }
 
 export const defineLot = (database: Sequelize) =>
@@ -78,6 +81,7 @@ export const defineLot = (database: Sequelize) =>
       isFinished: yesNo(),
       standing: words(12),
       standingReason: longWords(),
+      standingById: maybeRef(),
       invoiceNumber: maybeWords(),
       orderNumber: maybeWords(),
       articleNumber: maybeWords(),

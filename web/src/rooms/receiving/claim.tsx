@@ -11,12 +11,12 @@ import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Explained } from '../../parts/figure.tsx'
 import { priceWords } from '../../parts/price-words.ts'
+import { STANDING_WORDS } from '../../parts/standing-words.ts'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './claim.module.css'
 import lotPhotosCss from './lot-photos.module.css'
 import { measuredWords } from './measured-words.ts'
-import { STANDING_WORDS } from './standing-choice.tsx'
 
 /** A sheet for the supplier: what is missing, what is wrong, what it comes to. */
 export function Component() {

@@ -24,6 +24,7 @@ export function emptyDraft(id: string, today: string, per: Lot['price']['per']):
     isFinished: false,
     standing: 'accepted',
     standingReason: null,
+    standingById: null,
     invoiceNumber: null,
     orderNumber: null,
     articleNumber: null,
@@ -34,14 +35,16 @@ export function emptyDraft(id: string, today: string, per: Lot['price']['per']):
   }
 }
 
-/** A draft of what a line of an order lets expect; what is weighed and read at the door is still to be said. */
+/**
+ * A draft of what a line of an order lets expect; what is weighed and read at the door is still to be said, and the
+ * price is the article's own as the price book has it.
+ */
 export const draftOfLine = (draft: LotDraft, line: ExpectedLine): LotDraft => ({
   ...draft,
   expectedLineId: line.id,
   itemId: line.itemId,
   supplier: line.supplier,
   pieces: line.units,
-  price: line.packs === line.units ? { amount: line.price, per: 'piece' } : { amount: line.price, per: 'case' },
 })
 
 /** A draft with a scanned case: its weight, and what the label says of the lot where nothing was said before. */

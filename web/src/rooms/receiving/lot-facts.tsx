@@ -3,9 +3,9 @@ import { deliveryClaim, isSentBack, lotBalance } from '@fleam/core'
 import { useItems } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { priceWords } from '../../parts/price-words.ts'
+import { standingWords } from '../../parts/standing-words.ts'
 import { lotLastDayWords } from '../../parts/stock-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
-import { STANDING_WORDS } from './standing-choice.tsx'
 
 /** What came, and where it went: cut, lost and left add up to it. */
 export function LotFacts({ trace: { lot, usedWeight } }: { trace: LotTrace }) {
@@ -25,8 +25,8 @@ export function LotFacts({ trace: { lot, usedWeight } }: { trace: LotTrace }) {
       <dl className="sums">
         <Fact name="From">{lot.supplier}</Fact>
         <Fact name="Received">{dayWords(lot.receivedOn)}</Fact>
-        {lot.standing === 'accepted' ? null : (
-          <Fact name="Now">{`${STANDING_WORDS[lot.standing]}: ${lot.standingReason ?? ''}`}</Fact>
+        {lot.standing === 'accepted' && lot.standingReason === null ? null : (
+          <Fact name="Now">{standingWords(lot)}</Fact>
         )}
         <Fact name="Price">{priceWords(lot.price, format)}</Fact>
         <Fact name="On the invoice">{format.weight(claim.invoiceWeight)}</Fact>

@@ -14,14 +14,20 @@ import type { LotDraft } from './lot-draft.ts'
 import type { LotFormState } from './use-lot-form.ts'
 import { useOfferedPrice } from './use-offered-price.ts'
 
+interface LotFormProps {
+  form: LotFormState
+  /** The article that was ordered; null where nobody ordered it. */
+  articleId?: string | null
+}
+
 /** Everything of a delivery in one screen: what came, its cases, and what was looked at. */
-export function LotForm({ form }: { form: LotFormState }) {
+export function LotForm({ form, articleId = null }: LotFormProps) {
   const { control, setValue } = form
   const [itemId, checks] = useWatch({ control, name: ['itemId', 'checks'] })
   const items = (useItems().data ?? []).filter((each) => !each.isArchived)
   const item = items.find((each) => each.id === itemId)
   const cautions = useKitchenCautions({ itemId })
-  useOfferedPrice(form, useFormsOfItem(item?.id ?? '').data)
+  useOfferedPrice(form, useFormsOfItem(item?.id ?? '').data, articleId)
   return (
     <>
       <div className="form-grid">

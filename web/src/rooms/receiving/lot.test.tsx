@@ -29,6 +29,8 @@ const LOT: Lot = {
   isFinished: false,
   standing: 'accepted',
   standingReason: null,
+  standingById: null,
+  standingBy: null,
   invoiceNumber: null,
   orderNumber: null,
   articleNumber: null,

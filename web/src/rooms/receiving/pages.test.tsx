@@ -37,6 +37,8 @@ const lot = (changes: Partial<Lot> = {}): LotRow => ({
     isFinished: false,
     standing: 'accepted',
     standingReason: null,
+    standingById: null,
+    standingBy: null,
     invoiceNumber: null,
     orderNumber: null,
     articleNumber: null,

@@ -1,11 +1,14 @@
+import { hasSafetyFault } from '@fleam/catalogue'
 import type { ExpectedLine } from '@fleam/contract'
 import Button from 'react-bootstrap/Button'
+import Form from 'react-bootstrap/Form'
 import { useWatch } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useReceive } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useExpected } from '../../data/planning-queries.ts'
+import { useCooks } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayIn } from '../../parts/dates.ts'
 import { FormText } from '../../parts/form-fields.tsx'
@@ -41,12 +44,18 @@ function Receive({ line }: { line: ExpectedLine | null }) {
   const form = useLotForm(kept && kept.expectedLineId === (line?.id ?? null) ? kept : fresh(), keepDraft)
   const checks = useWatch({ control: form.control, name: 'checks' })
   const hasFault = checks.some((check) => check.isFault)
+  const isUnsafe = hasSafetyFault(checks)
   const isWhole = form.formState.isValid || !form.formState.isSubmitted
   const send = (standing: LotDraft['standing']) =>
     void form.handleSubmit((draft) => {
-      const reason = standing === 'accepted' ? null : (draft.standingReason?.trim() ?? '')
+      const isAsked = standing !== 'accepted' || isUnsafe
+      const reason = isAsked ? (draft.standingReason?.trim() ?? '') : null
       if (reason === '') return form.setError('standingReason', { message: 'Say why.' })
-      receive.mutate(lotOf({ ...draft, standing, standingReason: reason }), {
+      const standingById = isAsked ? draft.standingById : null
+      if (standing === 'accepted' && isUnsafe && standingById === null) {
+        return form.setError('standingById', { message: 'Who accepts it?' })
+      }
+      receive.mutate(lotOf({ ...draft, standing, standingReason: reason, standingById }), {
         onSuccess: (lot) => {
           keepDraft(null)
           navigate(`/buying/lots/${lot.id}`)
@@ -60,7 +69,7 @@ function Receive({ line }: { line: ExpectedLine | null }) {
           Ordered: {line.packs} × {line.name} from {line.supplier}, {line.units} pieces.
         </p>
       ) : null}
-      <LotForm form={form} />
+      <LotForm form={form} articleId={line?.articleId ?? null} />
       {receive.isError ? <Failed error={receive.error} /> : null}
       {hasFault ? <AtTheDoor form={form} isPending={receive.isPending} onSend={send} /> : null}
       <div className="form-actions">
@@ -69,7 +78,7 @@ function Receive({ line }: { line: ExpectedLine | null }) {
           disabled={receive.isPending}
           onClick={() => send('accepted')}
         >
-          {hasFault ? 'Accept it all the same' : 'Accept delivery'}
+          {isUnsafe ? 'Accept with this reason' : hasFault ? 'Accept it all the same' : 'Accept delivery'}
         </Button>
         <Button variant="outline-dark" onClick={() => form.reset(fresh())}>
           Begin again
@@ -86,6 +95,29 @@ function Receive({ line }: { line: ExpectedLine | null }) {
   )
 }
 
+/** The cook who decides what becomes of it. */
+function WhoSaysSo({ form: { register, formState } }: { form: LotFormState }) {
+  const cooks = useCooks()
+  const error = formState.errors.standingById?.message
+  return (
+    <Form.Group controlId="standing-by">
+      <Form.Label>Who decides</Form.Label>
+      <Form.Select
+        isInvalid={error !== undefined}
+        {...register('standingById', { setValueAs: (value: string | null) => value || null })}
+      >
+        <option value="">nobody yet</option>
+        {(cooks.data ?? []).map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+      <Form.Text className="refusal">{error}</Form.Text>
+    </Form.Group>
+  )
+}
+
 interface AtTheDoorProps {
   form: LotFormState
   isPending: boolean
@@ -98,9 +130,10 @@ const AtTheDoor = ({ form, isPending, onSend }: AtTheDoorProps) => (
     <FormText
       control={form.control}
       name="standingReason"
-      label="Something is wrong: why it is refused, or set apart"
+      label="Something is wrong: why it is refused, set apart, or accepted"
       maxLength={600}
     />
+    <WhoSaysSo form={form} />
     <div className="form-actions">
       <Button disabled={isPending} onClick={() => onSend('refused')}>
         Refuse it

@@ -20,13 +20,6 @@ const NEXT: Readonly<Record<Standing, readonly (readonly [Standing, string])[]>>
   refused: [['accepted', 'It is here after all']],
 }
 
-export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
-  accepted: 'accepted',
-  quarantined: 'in quarantine',
-  returned: 'returned',
-  refused: 'refused at the door',
-}
-
 interface StandingChoiceProps {
   standing: Standing
   isPending: boolean
