@@ -23,7 +23,7 @@ import {
   startPurchase,
   valueSignMessage,
 } from './fabrication-document.ts'
-import { fact } from './fact.ts'
+import { fact, mark } from './fact.ts'
 import {
   count,
   currency,
@@ -234,6 +234,10 @@ export const fabricationRow = z.object({
   document: fabricationDocument,
   /** Of an open one: as it would end if the rest came out as the style expects. */
   expected: fabricationDocument.nullable(),
+  /** Birds, fish, loins or racks in it. */
+  units: positiveCount,
+  /** Of an open one: what was said of loads out of the cold and back in it. */
+  coldMarks: z.array(mark),
 })
 export const fabricationRows = z.array(fabricationRow).meta({ id: 'FabricationRows' })
 export type FabricationRow = z.infer<typeof fabricationRow>

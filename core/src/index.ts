@@ -761,6 +761,8 @@ export {
   moreDigits,
   nameKey,
   orderText,
+  outWords,
+  overWords,
   POLICY_WORDS,
   planWords,
   provenWords,

@@ -27,6 +27,9 @@ export interface ColdLoad {
   boardMinutes: number
   /** Minutes out of the cold in all. */
   outMinutes: number
+  /** Minutes over each limit, zero within it: of this stretch, and in all. */
+  overBoard: number
+  overInAll: number
   level: ColdLevel
 }
 
@@ -92,5 +95,7 @@ function clockOf({ load, units, since, before }: Running, nowMs: number, limits:
   const outMinutes = before + boardMinutes
   const share = Math.max(boardMinutes / limits.boardMinutes, outMinutes / limits.outMinutes)
   const level = share >= 1 ? 'red' : share >= AMBER_SHARE ? 'amber' : 'ok'
-  return { load, units, isOut: since !== null, boardMinutes, outMinutes, level }
+  const overBoard = Math.max(0, boardMinutes - limits.boardMinutes)
+  const overInAll = Math.max(0, outMinutes - limits.outMinutes)
+  return { load, units, isOut: since !== null, boardMinutes, outMinutes, overBoard, overInAll, level }
 }

@@ -1,4 +1,5 @@
 export { clockWords } from './clock-words.ts'
+export { outWords, overWords } from './cold-words.ts'
 export type { Format } from './format.ts'
 export { formatFor } from './format.ts'
 export { moreDigits } from './formula-digits.ts'

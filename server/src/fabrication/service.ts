@@ -64,14 +64,17 @@ export async function latest(scope: Scope, limit: number): Promise<FabricationRo
   for (const { record, facts } of states) {
     // Between two records others are served: no weighing waits for a list of long ones.
     await nextTurn()
-    const { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt } = record
-    const head = { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt }
+    const { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt, units } = record
+    const head = { id, status, priceFrom, itemId, styleId, cookId, startedAt, updatedAt, units }
     const name = `${record.item}, ${record.style}`
     const read = () => {
       const standing = standingReadings(facts)
       const document = documentOf(record, facts, { ...options, standing })
-      const soFar = { marks: standingMarks(facts), counts: countsOf(record.piles, standing) }
-      return { ...head, document, expected: status === 'open' ? expectedDocument(record, document, soFar) : null }
+      if (status !== 'open') return { ...head, document, expected: null, coldMarks: [] }
+      const marks = standingMarks(facts)
+      const expected = expectedDocument(record, document, { marks, counts: countsOf(record.piles, standing) })
+      const coldMarks = marks.filter(({ mark }) => mark === 'cold-out' || mark === 'cold-in')
+      return { ...head, document, expected, coldMarks }
     }
     rows.push(...eachReadable(scope, [record], () => ({ kind: 'fabrication', id, name }), read))
   }

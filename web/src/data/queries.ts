@@ -56,12 +56,13 @@ export function useCooks() {
 }
 
 /** The latest records, open ones first; so many of them, or as many as the server lists. */
-export function useFabrications(limit?: number) {
+export function useFabrications(limit?: number, { everyMs }: { everyMs?: number } = {}) {
   const { id } = useKitchen()
   const search = limit === undefined ? '' : `?limit=${limit}`
   return useQuery({
     queryKey: [...listKey(id), limit ?? 'all'],
     queryFn: () => getJson<FabricationRow[]>(`${kitchenPath(id)}/fabrications${search}`),
+    ...(everyMs === undefined ? {} : { refetchInterval: everyMs }),
   })
 }
 

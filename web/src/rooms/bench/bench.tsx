@@ -8,6 +8,7 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { TwinBeam } from '../../parts/twin-beam.tsx'
 import css from './bench.module.css'
 import { BenchHeading } from './bench-heading.tsx'
+import { OverInSight } from './clocks/cold-clocks.tsx'
 import { Running } from './finish/running.tsx'
 import { useFinish } from './finish/use-finish.ts'
 import { KeysHelp } from './keys-help.tsx'
@@ -58,6 +59,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
       {/* biome-ignore lint/a11y/noStaticElementInteractions: hears the touches of its buttons, and is none itself */}
       {/* biome-ignore lint/a11y/useKeyWithClickEvents: only touches leave the focus behind */}
       <div className={state.record.steps.length > 0 ? `${css.bench} ${css.withSteps}` : css.bench} onClick={letGo}>
+        <OverInSight live={bench.live} />
         <BenchHeading bench={bench} />
         <TwinBeam
           active={bench.activePile.name}

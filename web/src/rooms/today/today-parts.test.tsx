@@ -4,6 +4,7 @@ import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../test/server.ts'
+import { ColdOver } from '../../parts/cold-over.tsx'
 import { OpenFabrications } from '../../parts/open-fabrications.tsx'
 import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
@@ -19,6 +20,8 @@ const row = (document: FabricationDocument, changes: Partial<FabricationRow> = {
   updatedAt: '2026-11-24T08:00:00.000Z',
   document,
   expected: null,
+  units: 6,
+  coldMarks: [],
   ...changes,
 })
 
@@ -164,4 +167,13 @@ describe('a document whose names are not known here', () => {
     expect(queries[1]).toEqual({ id: queries[0]?.id, item: 'duck', supplier: 'add' })
     expect(screen.queryByRole('dialog')).toBeNull()
   })
+})
+
+test('a load that has been out for too long says by how much, and what to do', () => {
+  const minutesAgo = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString()
+  const open = (minutes: number) => row(sixChickens(), { status: 'open', startedAt: minutesAgo(minutes) })
+  renderPart(<ColdOver rows={[open(10)]} />)
+  expect(screen.queryByRole('alert')).toBeNull()
+  renderPart(<ColdOver rows={[open(39.5)]} />)
+  expect(screen.getByRole('alert').textContent).toContain('9 min over: back now')
 })

@@ -2,6 +2,7 @@ import type { FabricationRow } from '@fleam/contract'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useFabrications } from '../../data/queries.ts'
+import { ColdOver } from '../../parts/cold-over.tsx'
 import { dayIn, todayWords } from '../../parts/dates.ts'
 import { NextForYou } from '../../parts/next-for-you.tsx'
 import { OpenFabrications } from '../../parts/open-fabrications.tsx'
@@ -39,6 +40,7 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
         </Link>
         <ImportButton />
       </div>
+      <ColdOver rows={open} />
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
       <NextForYou />
       <PlannedFabrications until={dayIn(timeZone, new Date())} />

@@ -1,8 +1,9 @@
 import type { Cook, DayTask } from '@fleam/contract'
 import { clockWords, minutesSince } from '@fleam/core'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useCooks } from '../../data/queries.ts'
+import { useCooks, useFabrications } from '../../data/queries.ts'
 import { useDaySchedule } from '../../data/schedule-queries.ts'
+import { ColdOver } from '../../parts/cold-over.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useNow } from '../../parts/use-now.ts'
@@ -12,11 +13,15 @@ const HOUR = 60
 /** Hours before and after now that a bar of the wall shows. */
 const BEFORE = 1
 const AFTER = 5
+/** Open batches that may be out of the cold, and how often they are asked for. */
+const OPEN_SHOWN = 40
+const FOLLOW_MS = 10_000
 
 /** Today's work on the screen of the wall: who does what now and next, readable across the kitchen; it follows by itself. */
 export function Component() {
   const schedule = useDaySchedule()
   const cooks = useCooks()
+  const fabrications = useFabrications(OPEN_SHOWN, { everyMs: FOLLOW_MS })
   const { timeZone } = useKitchen()
   const now = useNow()
   if (!schedule.data || !cooks.data) {
@@ -37,6 +42,7 @@ export function Component() {
         {dayWords(day)} <strong>{clockWords(minute)}</strong>
         {schedule.isError ? <span className={css.stale}> not connected: as it was last</span> : null}
       </h1>
+      <ColdOver rows={(fabrications.data ?? []).filter(({ status }) => status === 'open')} />
       {busy.length === 0 ? (
         <Empty title="Nothing is scheduled for today">
           <p>Accept a plan and make its schedule: here stands who does what.</p>

@@ -1,7 +1,8 @@
-import type { ColdLoad } from '@fleam/core'
+import { type ColdLoad, outWords, overWords } from '@fleam/core'
 import { Refrigerator, Snowflake } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import overCss from '../../../parts/cold-over.module.css'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
 import css from './clocks.module.css'
 import { type ColdState, useColdLoads } from './use-cold-loads.ts'
@@ -9,7 +10,6 @@ import { type ColdState, useColdLoads } from './use-cold-loads.ts'
 /** Looked at when loads are told apart, and loaded then. */
 const LoadsDialog = lazy(() => import('./loads-dialog.tsx'))
 
-const LEVEL_WORDS = { ok: '', amber: ': soon back', red: ': back into the cold' } as const
 const whole = (minutes: number) => `${Math.floor(minutes)} min`
 
 /** How long what is on the board has been out of the cold: one clock for each load of a batch. */
@@ -31,9 +31,7 @@ function OneLoad({ live, load, cold }: OneLoadProps) {
     <div className={`${css.cold} ${css[load.level] ?? ''}`} role="timer" aria-label="Out of the cold">
       <p>
         <strong>{load.isOut ? `Out of the fridge ${whole(load.boardMinutes)}` : 'In the fridge'}</strong>
-        <span>
-          {whole(load.outMinutes)} of {cold.limits.outMinutes} in all{LEVEL_WORDS[load.level]}
-        </span>
+        <span>{overWords(load) ?? outWords(load, cold.limits)}</span>
       </p>
       <Button
         variant="outline-dark"
@@ -46,6 +44,23 @@ function OneLoad({ live, load, cold }: OneLoadProps) {
         <Snowflake size={20} aria-hidden /> {load.isOut ? 'Back in the fridge' : 'Out again'}
       </Button>
     </div>
+  )
+}
+
+/** Loads that have been out for too long, in sight wherever the bench is scrolled to. */
+export function OverInSight({ live }: { live: LiveFabrication }) {
+  const { loads, waiting } = useColdLoads(live)
+  const over = loads.flatMap((load) => {
+    const words = overWords(load)
+    return words === null
+      ? []
+      : [`${loads.length > 1 || waiting > 0 ? `Load ${load.load}` : 'Out of the cold'}: ${words}`]
+  })
+  if (live.record.status !== 'open' || over.length === 0) return null
+  return (
+    <p className={`${overCss.over} ${overCss.inSight}`} role="alert">
+      {over.join(' · ')}
+    </p>
   )
 }
 
@@ -70,10 +85,7 @@ function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
             <strong role="timer">
               Load {load.load} ({load.units}): out {whole(load.boardMinutes)}
             </strong>
-            <small>
-              Back in the fridge
-              {LEVEL_WORDS[load.level] ? `, ${whole(load.outMinutes)} of ${cold.limits.outMinutes}` : ''}
-            </small>
+            <small>{overWords(load) ?? `Back in the fridge · ${outWords(load, cold.limits)}`}</small>
           </span>
         </Button>
       ))}

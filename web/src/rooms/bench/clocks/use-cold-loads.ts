@@ -1,5 +1,6 @@
-import { batchLoads, type ColdLimits, type ColdLoads, coldLoads, labourClocks } from '@fleam/core'
+import { type ColdLimits, type ColdLoads, labourClocks } from '@fleam/core'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
+import { coldBatch } from '../../../parts/cold-batch.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
 
 export interface ColdState extends ColdLoads {
@@ -15,13 +16,7 @@ export interface ColdState extends ColdLoads {
 /** Every load of the batch with its clock, and how much to take out next. */
 export function useColdLoads({ record, marks, nowMs }: LiveFabrication): ColdState {
   const { coldLimits: limits } = useKitchenCautions(record)
-  const minutes = record.labour.reduce((sum, entry) => sum + entry.minutes, 0)
   const cooks = Math.max(1, labourClocks(marks, nowMs).filter(({ isRunning }) => isRunning).length)
-  const minutesPerUnit = minutes / record.units
-  const { boardMinutes } = limits
-  const perLoad = (units: number, atWork: number) =>
-    batchLoads({ units: Math.max(1, units), minutesPerUnit, cooks: atWork, boardMinutes }).perLoad
-  const { startedAt, units } = record
-  const cold = coldLoads(marks, { units, firstUnits: perLoad(units, 1), startedAt, nowMs, limits })
-  return { ...cold, limits, nextUnits: Math.min(cold.waiting, perLoad(cold.waiting, cooks)), minutes, cooks }
+  const { perLoad, ...cold } = coldBatch({ ...record, marks }, limits, nowMs)
+  return { ...cold, limits, nextUnits: Math.min(cold.waiting, perLoad(cold.waiting, cooks)), cooks }
 }
