@@ -86,7 +86,7 @@ async function shotsOf(url: string): Promise<Shot[]> {
   const verdict = `/verdict/${rows.find((row) => row.status === 'closed')?.id}`
   const items = (await (await fetch(`${url}/api/kitchens/${larch?.id}/items`)).json()) as Item[]
   const styleOf = (name: string) => items.flatMap((item) => item.styles).find((style) => style.name === name)?.id
-  const rack = `/guide/${styleOf('Frenched, 5 mm fat')}`
+  const rack = `/guide/${styleOf('Frenched, thin fat')}`
   const putOn = (grams: number) => async (page: Page) => {
     await page.getByLabel('Grams to put on').fill(String(grams))
     await page.getByRole('button', { name: 'Put on' }).click()

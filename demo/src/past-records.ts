@@ -171,7 +171,7 @@ const HABITS: readonly Habit[] = [
   },
   {
     item: LAMB,
-    style: 'Frenched, 5 mm fat',
+    style: 'Frenched, thin fat',
     supplier: BRINDLEMERE,
     price: 24,
     units: 8,

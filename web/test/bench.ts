@@ -145,6 +145,7 @@ export function benchWith(options: BenchOptions = {}) {
     checks: { open: checks, confirm: (check) => done.push(`confirm ${check.code}`) },
     progress: progressOf(RECORD, standing),
     unit: 1,
+    unitOnBoard: 'Bird 1 of 6',
     stepAt: 1,
     goToStep: (at) => done.push(`step ${at}`),
     nextStep: () => done.push('next'),

@@ -44,7 +44,8 @@ export const beefStep = stepsWith([], {
     on: ['centre', 'head', 'tail'],
     gives: ['waste'],
     title: 'Strip the silverskin',
-    doing: 'Slide the tip under the silverskin and strip it with the edge tilted towards the skin, strip by strip.',
+    doing:
+      'Slide the tip under the silverskin at the tail and strip it towards the head, edge tilted up to the skin, strip by strip; then turn round for what is left at the tail.',
     check: 'Strips come off so thin that you see through them, with no red on them.',
     mistakes: ['red left on the silverskin', 'gouges in the loin'],
     cut: 'silverskin',
@@ -198,7 +199,7 @@ export const beefStep = stepsWith([], {
   },
   'clean-down': {
     title: 'Weigh what is in the bin and clean down',
-    doing: 'Weigh the bin before you claim a yield, then clean board, knife, hands and scale.',
+    doing: 'Weigh the bin before you claim a yield, then clean and sanitise board, knife, hands and scale.',
     check: 'Everything that came in is on a pile: the balance says so.',
     mistakes: ['the bin emptied before it was weighed'],
     tool: 'scale',

@@ -212,7 +212,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   },
   'clean-down': {
     title: 'Weigh what is left and clean down',
-    doing: 'Weigh what will be thrown away, then clean board, knife, hands and scale.',
+    doing: 'Weigh what will be thrown away, then clean and sanitise board, knife, hands and scale.',
     check: 'Everything that came in is on a pile: the balance says so.',
     mistakes: ['the bin emptied before it was weighed'],
     tool: 'scale',

@@ -14,6 +14,9 @@ const OTHER_WORDS: readonly (readonly [RegExp, string])[] = [
   [/\b([Ll])abour\b/g, '$1abor'],
   [/\b([Uu])tilisation\b/g, '$1tilization'],
   [/\b([Mm])illimetre/g, '$1illimeter'],
+  [/\b([Ss])anitis/g, '$1anitiz'],
+  [/\b([Cc])entre/g, '$1enter'],
+  [/\bfor mince\b/g, 'for grinding'],
 ]
 
 const signed = (value: number) => String(value).replace('-', '\u2212')

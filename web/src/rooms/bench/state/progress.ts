@@ -1,5 +1,14 @@
+import { WHOLE_WORDS } from '@fleam/catalogue'
 import type { FabricationRecord } from '@fleam/contract'
-import { countsOf, nextPile, type PlannedPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core'
+import {
+  type ColdLoads,
+  countsOf,
+  nextPile,
+  type PlannedPile,
+  type SequenceInput,
+  unitOnBoard,
+  weighingsOf,
+} from '@fleam/core'
 import type { StandingReading } from '../../../outbox/merge.ts'
 
 /** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */
@@ -11,6 +20,19 @@ export function progressOf(record: FabricationRecord, standing: readonly Standin
 /** The same after one more weighing of a pile. */
 export function afterOneMore(progress: SequenceInput, pileId: string, pieces = 1): SequenceInput {
   return { ...progress, counts: new Map(progress.counts).set(pileId, (progress.counts.get(pileId) ?? 0) + pieces) }
+}
+
+/** Which of the batch is on the board, and of which load: `Bird 4 of 6, load 2`. */
+export function unitWords({ species, units }: FabricationRecord, unit: number, { loads, waiting }: ColdLoads): string {
+  const name = species === null ? 'piece' : WHOLE_WORDS[species]
+  const words = `${name.charAt(0).toUpperCase()}${name.slice(1)} ${unit} of ${units}`
+  if (loads.length === 1 && waiting === 0) return words
+  let until = 0
+  const load = loads.find((each) => {
+    until += each.units
+    return unit <= until
+  })
+  return `${words}, load ${load?.load ?? loads.length + 1}`
 }
 
 /** The step at which a pile leaves the board; −1 where no step says. */

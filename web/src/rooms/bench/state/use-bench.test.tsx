@@ -37,6 +37,7 @@ async function openBench() {
       id: `bench-${count++}`,
       status: 'open',
       currency: 'EUR',
+      species: 'poultry',
       units: 1,
       rhythm: 'unit',
       steps: STEPS,

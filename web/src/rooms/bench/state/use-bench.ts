@@ -5,8 +5,9 @@ import { useKitchen } from '../../../data/kitchen-context.ts'
 import { tareScale } from '../../../data/scale.ts'
 import type { StandingReading } from '../../../outbox/merge.ts'
 import { useFormat } from '../../../parts/use-format.ts'
+import { useColdLoads } from '../clocks/use-cold-loads.ts'
 import { type BenchSettingsState, useBenchSettings } from './bench-settings.ts'
-import { progressOf } from './progress.ts'
+import { progressOf, unitWords } from './progress.ts'
 import type { BenchScaleState } from './use-bench-scale.ts'
 import { type ChecksState, useChecks } from './use-checks.ts'
 import type { ContainersState } from './use-container.ts'
@@ -26,8 +27,9 @@ export interface Bench extends Omit<PutRight, 'moveTo'> {
   containers: ContainersState
   checks: ChecksState
   progress: SequenceInput
-  /** The bird on the board, from 1. */
+  /** The bird on the board, from 1, and in words. */
   unit: number
+  unitOnBoard: string
   /** Place of the step that is shown, from 0. */
   stepAt: number
   goToStep: (at: number) => void
@@ -62,14 +64,23 @@ export function useBench(state: FabricationState): Bench {
   const voice = useSaid(settings)
   const turn = useTurn(live, settings.cookId, voice.say)
   const load = useLoad(record, turn, progress.counts)
-  const taking = useTaking({ live, settings, turn, load, voice, format })
+  const cold = useColdLoads(live)
+  const taking = useTaking({
+    live,
+    settings,
+    turn,
+    load,
+    voice,
+    format,
+    unitWords: (unit) => unitWords(record, unit, cold),
+  })
   const leave = (reading: StandingReading) => {
     // Only what this device weighed last can still lie on the plate.
     if (reading.id === live.ahead.findLast((each) => each.isMine)?.id) {
       taking.leaveAlone(reading.grams)
       load.scale.forgetTaken()
     }
-    turn.choose(reading.pileId)
+    turn.backTo(reading.pileId)
   }
   const { moveTo, ...putRight } = usePutRight({ live, voice, format, pileById: turn.pileById, leave })
   return {
@@ -81,6 +92,7 @@ export function useBench(state: FabricationState): Bench {
     checks: useChecks(live, progress),
     progress,
     unit: unitOnBoard(progress),
+    unitOnBoard: unitWords(record, unitOnBoard(progress), cold),
     stepAt: turn.stepAt,
     goToStep: turn.goToStep,
     nextStep: () => {

@@ -23,6 +23,8 @@ export interface TakingInput {
   load: LoadState
   voice: SaidState
   format: Format
+  /** What comes onto the board next: `Bird 4 of 6, load 2`. */
+  unitWords: (unit: number) => string
 }
 
 export interface Taking {
@@ -36,15 +38,15 @@ export interface Taking {
 
 /** Taking a weight onto a pile: by touch, typed, or by itself. */
 export function useTaking(input: TakingInput): Taking {
-  const { live, settings, turn, load, voice, format } = input
+  const { live, settings, turn, load, voice, format, unitWords } = input
   const { record } = live
   const take = (pile: PlannedPile, grams: number, source: 'scale' | 'typed', pieces: number | null = null) => {
     if (source === 'scale') load.scale.markTaken()
-    turn.leadOn(pile, { grams, pieces })
+    const unit = turn.leadOn(pile, { grams, pieces })
     const { words, judged, signal } = wordsOf(format, pile, grams, pieces)
     const kept = live.take(words, { pileId: pile.id, grams, source, pieces, cookId: settings.cookId ?? record.cookId })
     // Nobody is told that a weight was taken before a crash can no longer lose it.
-    void voice.onceKept(kept, `Took ${words}${judged}`, signal)
+    void voice.onceKept(kept, `Took ${words}${judged}${unit === null ? '' : `. ${unitWords(unit)}`}`, signal)
   }
   const takeSettled = (pile: PlannedPile, isAsked: boolean) => {
     const view = load.viewFor(pile)

@@ -1,4 +1,12 @@
-import { givenSteps, nextPile, nextStepFor, type PlannedPile, piecesIn, type SequenceInput } from '@fleam/core'
+import {
+  givenSteps,
+  nextPile,
+  nextStepFor,
+  type PlannedPile,
+  piecesIn,
+  type SequenceInput,
+  unitOnBoard,
+} from '@fleam/core'
 import { useMemo, useState } from 'react'
 import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
@@ -21,8 +29,13 @@ export interface Turn {
   isFirm: boolean
   pileById: (id: string | null | undefined) => PlannedPile | undefined
   choose: (pileId: string) => void
-  /** A load was taken onto a pile: steps and piles lead on from there. */
-  leadOn: (pile: PlannedPile, load: { grams: number; pieces: number | null }) => void
+  /** A weighing of a pile was taken back: its pile and its step are there again. */
+  backTo: (pileId: string) => void
+  /**
+   * A load was taken onto a pile: steps and piles lead on from there. Answers the number of the unit that comes onto
+   * the board with it; null where it is still the same.
+   */
+  leadOn: (pile: PlannedPile, load: { grams: number; pieces: number | null }) => number | null
 }
 
 /** Whose turn it is: the step that is shown and the pile that the next weight belongs to. */
@@ -33,7 +46,9 @@ export function useTurn(live: LiveFabrication, cookId: string | null, say: (word
   const [chosen, setChosen] = useState<ChosenPile | null>(null)
   const [stepAt, setStepAt] = useState(() => firstStep(record, progress, lastPileId))
   const pileById = (id: string | null | undefined) => record.piles.find((pile) => pile.id === id)
+  // The pile under the hand is the one of the step that is shown, or of the next one that has a pile.
   const pileInTurn = (pileById(chosen?.id) ??
+    wantedFrom(record, progress, stepAt) ??
     nextPile(progress, lastPileId) ??
     pileById(lastPileId) ??
     record.piles[0]) as PlannedPile
@@ -62,6 +77,11 @@ export function useTurn(live: LiveFabrication, cookId: string | null, say: (word
       const step = stepOfPile(record, pileById(pileId) ?? null)
       if (step > stepAt) setStepAt(step)
     },
+    backTo: (pileId) => {
+      setChosen({ id: pileId, isFirm: true })
+      const step = stepOfPile(record, pileById(pileId) ?? null)
+      if (step >= 0) setStepAt(step)
+    },
     leadOn: (pile, load) => {
       const count = piecesIn(pile, load)
       // What is weighed later than its step leaves the cook at the step where the work is.
@@ -69,7 +89,10 @@ export function useTurn(live: LiveFabrication, cookId: string | null, say: (word
       if (step < 0 || step >= stepAt) setStepAt(stepAfter(record, progress, pile, count))
       setLastPileId(pile.id)
       // A pile that was chosen stays chosen while it wants more; then the steps lead again.
-      if (nextPile(afterOneMore(progress, pile.id, count), pile.id)?.id !== pile.id) setChosen(null)
+      const after = afterOneMore(progress, pile.id, count)
+      if (nextPile(after, pile.id)?.id !== pile.id) setChosen(null)
+      const unit = unitOnBoard(after)
+      return unit > unitOnBoard(progress) ? unit : null
     },
   }
 }
