@@ -77,7 +77,7 @@ export function formatFor(currency: string, units: WeightSystem, mark: DecimalMa
   const money = (amount: number) => formatMoney(amount, currency, 0, mark)
   const perWeight = (perKg: number) =>
     `${money(pricePerWeight(perKg, units).amount)} a\u00a0${isMetric ? 'kilo' : 'pound'}`
-  const share = (value: number) => `${number(value * 100, 1)}\u00a0%`
+  const share = (value: number) => `${number(value * 100, 1)}${isMetric ? '\u00a0' : ''}%`
   const plain = (value: number) => number(value, Number.isInteger(value) ? 0 : 1)
   const lengthAmount = (mm: number) => (isMetric ? plain(mm) : formatInches(mm))
   const lengthUnit = isMetric ? 'mm' : 'in'

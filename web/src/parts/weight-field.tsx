@@ -4,7 +4,7 @@ import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { useFormat } from './use-format.ts'
 import { useTypedText } from './use-typed-text.ts'
-import { WEIGHT_REFUSALS } from './weight-words.ts'
+import { weightRefusal } from './weight-words.ts'
 
 /** The unit that a bare number is in: grams, or pounds where the kitchen works in them. */
 export const bareUnitOf = (units: 'metric' | 'imperial'): WeightUnit => (units === 'metric' ? 'g' : 'lb')
@@ -45,7 +45,7 @@ export function WeightField({
   const bareUnit = given ?? bareUnitOf(units)
   const result = parseWeight(text, bareUnit)
   const isEmptyFine = text.trim() === '' && !isRequired
-  const refusal = (text.trim() !== '' && !result.ok ? WEIGHT_REFUSALS[result.code] : null) ?? error ?? null
+  const refusal = (text.trim() !== '' && !result.ok ? weightRefusal(result.code, units) : null) ?? error ?? null
   // A bare number is in another unit as soon as the field beside it names one.
   const reparse = useRef(() => {})
   reparse.current = () => {

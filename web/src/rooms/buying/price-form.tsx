@@ -1,4 +1,3 @@
-import { PRICE_UNITS } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -7,7 +6,7 @@ import { type PriceRequest, useCreatePrice } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { FormDay, FormNumber, FormWeight } from '../../parts/form-fields.tsx'
-import { PER_WORDS } from '../../parts/price-words.ts'
+import { PriceUnitOptions } from '../../parts/price-units.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { SupplierField } from '../../parts/supplier-field.tsx'
 import { ArticleChoice } from './article-choice.tsx'
@@ -114,11 +113,7 @@ function PriceFieldsOf({ control, kind, per, amount }: PriceFieldsOfProps) {
       <Form.Group controlId="price-per">
         <Form.Label>For</Form.Label>
         <Form.Select {...control.register('per')}>
-          {PRICE_UNITS.map((unit) => (
-            <option key={unit} value={unit}>
-              {PER_WORDS[unit]}
-            </option>
-          ))}
+          <PriceUnitOptions />
         </Form.Select>
       </Form.Group>
       <FormWeight control={control} name="pieceWeight" label="One piece weighs" hint="as usual for the item" />

@@ -1,10 +1,11 @@
-import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import type { PriceUnit } from '@fleam/core'
 import { Controller, type FieldPath, useWatch } from 'react-hook-form'
 import { useFormsOfItem } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { useKitchenCautions } from '../../parts/cautions.ts'
 import { FormDay, FormNumber, FormSelect, FormText, MoreFields } from '../../parts/form-fields.tsx'
+import { usePriceUnits } from '../../parts/price-units.tsx'
 import { PER_WORDS } from '../../parts/price-words.ts'
 import { SearchChoice } from '../../parts/search-choice.tsx'
 import { SupplierField } from '../../parts/supplier-field.tsx'
@@ -76,15 +77,14 @@ export function LotForm({ form, articleId = null }: LotFormProps) {
   )
 }
 
-const PER_CHOICES = Object.fromEntries(PRICE_UNITS.map((per) => [per, PER_WORDS[per]])) as Record<PriceUnit, string>
-
 /** What the invoice says: price, unit, pieces, charges. */
 function Invoice({ form: { control }, pieces }: { form: LotFormState; pieces: string }) {
   const { currency } = useKitchen()
+  const choices = Object.fromEntries(usePriceUnits().map((per) => [per, PER_WORDS[per]])) as Record<PriceUnit, string>
   return (
     <>
       <FormNumber control={control} name="price.amount" label={`Price on the invoice, ${currency}`} />
-      <FormSelect control={control} name="price.per" label="For" choices={PER_CHOICES} />
+      <FormSelect control={control} name="price.per" label="For" choices={choices} />
       <FormNumber
         control={control}
         name="pieces"

@@ -7,12 +7,12 @@ import {
   type CreditPolicy,
   type LabourEntry,
   POLICY_WORDS,
-  PRICE_UNITS,
   type PriceUnit,
   type Purchase,
 } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
+import { PriceUnitOptions } from '../../parts/price-units.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { WeightField } from '../../parts/weight-field.tsx'
 import css from './assumption-fields.module.css'
@@ -71,9 +71,7 @@ const PurchaseFields = ({ purchase, currency, onChange }: PurchaseFieldsProps) =
         value={purchase.price.per}
         onChange={(event) => onChange({ price: { ...purchase.price, per: event.target.value as PriceUnit } })}
       >
-        {PRICE_UNITS.map((unit) => (
-          <option key={unit}>{unit}</option>
-        ))}
+        <PriceUnitOptions />
       </Form.Select>
     </Form.Group>
     <NumberField

@@ -1,7 +1,8 @@
-import { type PlannedOffer, type PlannedPile, PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import type { PlannedOffer, PlannedPile, PriceUnit } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
+import { PriceUnitOptions } from '../../parts/price-units.tsx'
 import { WeightField } from '../../parts/weight-field.tsx'
 
 interface OfferFieldsProps {
@@ -93,9 +94,7 @@ const OneOffer = ({ offer, at, piles, currency, onChange }: OneOfferProps) => (
         value={offer.price.per}
         onChange={(event) => onChange({ price: { ...offer.price, per: event.target.value as PriceUnit } })}
       >
-        {PRICE_UNITS.map((unit) => (
-          <option key={unit}>{unit}</option>
-        ))}
+        <PriceUnitOptions />
       </Form.Select>
     </Form.Group>
     <NumberField

@@ -1,10 +1,11 @@
 import { editOf, type FabricationRecord } from '@fleam/contract'
-import { PRICE_UNITS, type PriceUnit, parsePriceText } from '@fleam/core'
+import { type PriceUnit, parsePriceText } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useUpdateFabrication } from '../../data/queries.ts'
+import { PriceUnitOptions } from '../../parts/price-units.tsx'
 import { Failed } from '../../parts/states.tsx'
 import css from './price-asked.module.css'
 import sentenceCss from './sentence.module.css'
@@ -44,9 +45,7 @@ export function PriceAsked({ record }: { record: FabricationRecord }) {
         <Form.Group controlId="asked-per">
           <Form.Label>per</Form.Label>
           <Form.Select value={per} onChange={(event) => setPer(event.target.value as PriceUnit)}>
-            {PRICE_UNITS.map((unit) => (
-              <option key={unit}>{unit}</option>
-            ))}
+            <PriceUnitOptions />
           </Form.Select>
         </Form.Group>
         <Button type="submit" className="main-action" disabled={change.isPending}>

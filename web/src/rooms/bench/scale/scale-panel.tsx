@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useAppraised } from '../../../parts/appraised-context.ts'
-import { WEIGHT_REFUSALS } from '../../../parts/weight-words.ts'
+import { weightRefusal } from '../../../parts/weight-words.ts'
 import type { Bench } from '../state/use-bench.ts'
 import { ContainerChoice } from './container-choice.tsx'
 import css from './scale-panel.module.css'
@@ -81,7 +81,7 @@ function TypedWeight({ bench }: { bench: Bench }) {
   const submit = (event: FormEvent) => {
     event.preventDefault()
     const result = parseCountedWeight(text, bareUnit)
-    if (!result.ok) return setRefusal(WEIGHT_REFUSALS[result.code])
+    if (!result.ok) return setRefusal(weightRefusal(result.code, units))
     if (result.grams === 0) return setRefusal('Nothing weighs nothing: type what the scale shows.')
     if (result.pieces !== null && bench.pileInTurn.weighing === 'whole') {
       return setRefusal(`${bench.pileInTurn.name} is weighed as a whole: type its weight alone.`)

@@ -1,8 +1,9 @@
 import type { ScaleReading } from '@fleam/contract'
-import { expectedReading, type PlannedPile } from '@fleam/core'
+import { expectedReading, GRAMS_PER_UNIT, type PlannedPile, parseWeight } from '@fleam/core'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useKitchen } from '../../../data/kitchen-context.ts'
 import { loadStandIn } from '../../../data/scale.ts'
 import css from './stand-in.module.css'
 
@@ -21,17 +22,21 @@ const SPREAD = 0.06
 
 /** Hands for the simulated scale, marked as what it is. A real scale shows nothing here. */
 export function StandIn({ reading, pile, ap }: StandInProps) {
-  const [text, setText] = useState('281')
+  const { units } = useKitchen()
+  // The scale is told grams; where ounces are weighed, hands think in ounces.
+  const unit = units === 'metric' ? 'g' : 'oz'
+  const shown = (grams: number) => (unit === 'g' ? String(grams) : (grams / GRAMS_PER_UNIT.oz).toFixed(1))
+  const [text, setText] = useState(() => shown(281))
   if (!reading?.simulated) return null
   const put = (grams: number) => void loadStandIn(grams).catch(() => {})
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    const grams = Number(text)
-    if (grams >= 0) put(grams)
+    const result = parseWeight(text, unit)
+    if (result.ok) put(Math.round(result.grams))
   }
   const putLikely = () => {
     const grams = Math.round(likelyGrams(pile, ap) * (1 + (Math.random() - 0.5) * SPREAD))
-    setText(String(grams))
+    setText(shown(grams))
     put(grams)
   }
   return (
@@ -39,12 +44,12 @@ export function StandIn({ reading, pile, ap }: StandInProps) {
       <h2>Stand-in: this scale is simulated</h2>
       <Form onSubmit={submit}>
         <Form.Control
-          aria-label="Grams to put on the simulated scale"
-          inputMode="numeric"
+          aria-label={`${unit === 'g' ? 'Grams' : 'Ounces'} to put on the simulated scale`}
+          inputMode="decimal"
           value={text}
           onChange={(event) => setText(event.target.value.replace(/[^\d.]/g, ''))}
         />
-        <span>g</span>
+        <span>{unit}</span>
         <Button type="submit" variant="outline-dark">
           Put on
         </Button>

@@ -1,10 +1,10 @@
-import { PRICE_UNITS, type WeightUnit } from '@fleam/core'
+import type { WeightUnit } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { FormNumber, FormWeight } from '../../../parts/form-fields.tsx'
-import { PER_WORDS } from '../../../parts/price-words.ts'
+import { PriceUnitOptions } from '../../../parts/price-units.tsx'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import { PriceText } from './price-text.tsx'
@@ -145,11 +145,7 @@ function Prices({ state: { form, hasLast }, styleId }: { state: StartFormState; 
       <Form.Group controlId="start-per">
         <Form.Label>Price is</Form.Label>
         <Form.Select {...form.register('per')}>
-          {PRICE_UNITS.map((unit) => (
-            <option key={unit} value={unit}>
-              {PER_WORDS[unit]}
-            </option>
-          ))}
+          <PriceUnitOptions />
         </Form.Select>
       </Form.Group>
       <FormNumber

@@ -46,9 +46,11 @@ export function useTurn(live: LiveFabrication, cookId: string | null, say: (word
   const [chosen, setChosen] = useState<ChosenPile | null>(null)
   const [stepAt, setStepAt] = useState(() => firstStep(record, progress, lastPileId))
   const pileById = (id: string | null | undefined) => record.piles.find((pile) => pile.id === id)
-  // The pile under the hand is the one of the step that is shown, or of the next one that has a pile.
+  // Bird by bird the pile under the hand is the one of the step that is shown, or of the next one that has a pile: what
+  // is weighed by the piece leaves the board long after the bird is laid on it.
+  const isByUnit = record.rhythm === 'unit' && record.units > 1
   const pileInTurn = (pileById(chosen?.id) ??
-    wantedFrom(record, progress, stepAt) ??
+    (isByUnit ? wantedFrom(record, progress, stepAt) : null) ??
     nextPile(progress, lastPileId) ??
     pileById(lastPileId) ??
     record.piles[0]) as PlannedPile
