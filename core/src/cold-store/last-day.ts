@@ -59,7 +59,7 @@ const THAWED_IN_A_DAY = 2000
 const USUAL_THAWED_DAYS = 1
 
 /** The last day of something that keeps so many days from a day on, that day counted. */
-export const keptThrough = (from: Day, days: number): Day => addDays(from, days - 1)
+const keptThrough = (from: Day, days: number): Day => addDays(from, days - 1)
 
 export const earliest = (...days: readonly [Day, ...Day[]]): Day => [...days].sort()[0] as Day
 
