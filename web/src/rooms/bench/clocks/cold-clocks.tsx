@@ -3,9 +3,9 @@ import { Refrigerator, Snowflake } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import overCss from '../../../parts/cold-over.module.css'
+import { type ColdState, useColdLoads } from '../state/use-cold-loads.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
 import css from './clocks.module.css'
-import { type ColdState, useColdLoads } from './use-cold-loads.ts'
 
 /** Looked at when loads are told apart, and loaded then. */
 const LoadsDialog = lazy(() => import('./loads-dialog.tsx'))

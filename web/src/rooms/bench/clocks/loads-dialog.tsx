@@ -4,8 +4,8 @@ import Modal from 'react-bootstrap/Modal'
 import Table from 'react-bootstrap/Table'
 import { NumberField } from '../../../parts/number-field.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
+import type { ColdState } from '../state/use-cold-loads.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
-import type { ColdState } from './use-cold-loads.ts'
 
 interface LoadsDialogProps {
   live: LiveFabrication

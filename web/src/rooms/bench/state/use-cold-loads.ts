@@ -1,7 +1,7 @@
 import { type ColdLimits, type ColdLoads, labourClocks } from '@fleam/core'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
 import { coldBatch } from '../../../parts/cold-batch.ts'
-import type { LiveFabrication } from '../state/use-live-fabrication.ts'
+import type { LiveFabrication } from './use-live-fabrication.ts'
 
 export interface ColdState extends ColdLoads {
   limits: ColdLimits
