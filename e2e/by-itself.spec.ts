@@ -16,7 +16,7 @@ test('a settled load is taken by itself when it changes, undo leaves it alone, a
     Object.defineProperty(window, 'speechSynthesis', { value: voice })
   })
   const id = await startBirds(page, 6, '12.6 kg')
-  await page.getByRole('button', { name: 'This device' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByLabel('Take by itself').check()
   await page.getByLabel('Voice').check()
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
@@ -42,7 +42,7 @@ test('a settled load is taken by itself when it changes, undo leaves it alone, a
 
 test('a weight that looks like another pile is asked about, and one touch puts it there', async ({ page, request }) => {
   await startBirds(page, 1, '2100')
-  await page.getByRole('button', { name: 'This device' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByLabel('Take by itself').check()
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
   await putOn(request, 655)

@@ -117,7 +117,7 @@ test('a blank card is one page, and a filled-in one is typed in one screen', asy
   expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1)
 
   await startAt(page, { item: 'Beef tenderloin, peeled, side muscle on', invoice: '2600', price: '32' })
-  await page.getByRole('button', { name: 'This device' }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
   await page.getByRole('link', { name: 'Enter a filled-in card' }).click()
   await page.getByRole('textbox', { name: 'centre steaks' }).fill('214 210 heavy')
   await expect(page.getByText('is no weight')).toBeVisible()

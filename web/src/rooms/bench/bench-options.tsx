@@ -27,12 +27,12 @@ export function BenchOptions({ bench }: { bench: Bench }) {
   return (
     <>
       <Button variant="outline-dark" onClick={() => setOpen(true)}>
-        This device
+        More
       </Button>
       <Modal show={isOpen} onHide={() => setOpen(false)} aria-labelledby="options-title" centered>
         <Modal.Header closeButton>
           <Modal.Title id="options-title" as="h2">
-            This device
+            More
           </Modal.Title>
         </Modal.Header>
         <Modal.Body className={css.options}>

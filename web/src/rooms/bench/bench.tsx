@@ -9,6 +9,7 @@ import { TwinBeam } from '../../parts/twin-beam.tsx'
 import css from './bench.module.css'
 import { BenchHeading } from './bench-heading.tsx'
 import { OverInSight } from './clocks/cold-clocks.tsx'
+import { BenchBar } from './finish/bench-bar.tsx'
 import { Running } from './finish/running.tsx'
 import { useFinish } from './finish/use-finish.ts'
 import { KeysHelp } from './keys-help.tsx'
@@ -86,19 +87,19 @@ function BenchRoom({ state }: { state: FabricationState }) {
           </div>
           <div className={css.benchScale}>
             <ScalePanel bench={bench} />
-            <Running
-              live={bench.live}
-              expected={expected}
-              onFinish={finishing.finish}
-              isFinishing={finishing.change.isPending}
-              error={finishing.change.error}
-            />
+            <Running live={bench.live} expected={expected} />
             <StandIn reading={bench.scale.reading} pile={bench.activePile} ap={state.record.purchase.invoiceWeight} />
           </div>
         </div>
         <p className={css.benchSaid} role="status" aria-live="polite">
           {bench.said}
         </p>
+        <BenchBar
+          bench={bench}
+          onFinish={finishing.finish}
+          isFinishing={finishing.change.isPending}
+          error={finishing.change.error}
+        />
         <KeysHelp isOpen={isHelpOpen} onOpen={() => setHelpOpen(true)} onClose={() => setHelpOpen(false)} />
         {finishing.isAsking ? (
           <Suspense fallback={null}>

@@ -7,7 +7,7 @@ import type { Bench } from '../state/use-bench.ts'
 import css from './clocks.module.css'
 
 const whole = (minutes: number) => `${Math.floor(minutes)} min`
-/** So many names fit beside the clocks; the others are chosen under *This device*. */
+/** So many names fit beside the clocks; the others are chosen under *More*. */
 const MAX_NAMES = 4
 
 /** One touch says who works at this device; the clock beside the names is theirs. */

@@ -1,23 +1,16 @@
-import Button from 'react-bootstrap/Button'
 import { type Appraised, AppraisedContext, useAppraised } from '../../../parts/appraised-context.ts'
 import { Figure, MaybeFigure } from '../../../parts/figure.tsx'
-import { Failed } from '../../../parts/states.tsx'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
 import css from './running.module.css'
 
 interface RunningProps {
   live: LiveFabrication
   expected: Appraised
-  onFinish: () => void
-  isFinishing: boolean
-  /** Why it did not finish; null while nothing went wrong. */
-  error: unknown
 }
 
 /** How it goes: yield so far, and what a portion will cost if the rest comes out as expected. */
-export function Running({ live, expected, onFinish, isFinishing, error }: RunningProps) {
+export function Running({ live, expected }: RunningProps) {
   const { appraisal, format } = useAppraised()
-  const isOpen = live.record.status === 'open'
   return (
     <section className={css.running} aria-label="How it goes">
       <dl>
@@ -46,17 +39,6 @@ export function Running({ live, expected, onFinish, isFinishing, error }: Runnin
           <HeadingFor expected={expected} />
         )}
       </dl>
-      {isOpen ? (
-        <Button
-          variant="outline-dark"
-          className={css.finish}
-          disabled={isFinishing || live.standing.length === 0}
-          onClick={onFinish}
-        >
-          Finish: make or buy?
-        </Button>
-      ) : null}
-      {error ? <Failed error={error} /> : null}
     </section>
   )
 }

@@ -11,6 +11,7 @@ import { PriceText } from './price-text.tsx'
 import { SetUpList } from './set-up-list.tsx'
 import { StartBounds } from './start-bounds.tsx'
 import { StartDoubts } from './start-doubts.tsx'
+import css from './start-form.module.css'
 import { StartLoads } from './start-loads.tsx'
 import { StyleChoice } from './style-choice.tsx'
 import { type StartFormProps, type StartFormState, useStartForm } from './use-start-form.ts'
@@ -24,7 +25,7 @@ export function StartForm(props: StartFormProps) {
   if (!chosen) return <p>This kitchen has no cut styles yet.</p>
   const { item, style } = chosen
   return (
-    <Form onSubmit={(event) => void submit(event)} className="start-form" noValidate>
+    <Form onSubmit={(event) => void submit(event)} className={`start-form ${css.form}`} noValidate>
       <StyleChoice
         items={open}
         item={item}
@@ -70,7 +71,7 @@ export function StartForm(props: StartFormProps) {
         lastPrice={state.lastPrice}
         onMeant={(grams) => form.setValue('invoiceWeight', grams, { shouldValidate: true })}
       />
-      <div className="wide">
+      <div className={`wide ${css.startNow}`}>
         <Button type="submit" className="main-action" disabled={start.isPending}>
           Start weighing
         </Button>
