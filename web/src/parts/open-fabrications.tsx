@@ -1,6 +1,9 @@
 import type { FabricationRow } from '@fleam/contract'
+import { clockWords, minutesSince } from '@fleam/core'
 import { Link } from 'react-router-dom'
+import { useKitchen } from '../data/kitchen-context.ts'
 import { AppraisedContext, useAppraisal } from './appraised-context.ts'
+import { dayIn } from './dates.ts'
 import { OneRecord } from './odd-record.tsx'
 import { TwinBeam } from './twin-beam.tsx'
 
@@ -22,6 +25,8 @@ function OpenFabrication({ row }: { row: FabricationRow }) {
   const appraised = useAppraisal(row.document)
   const expected = useAppraisal(row.expected ?? row.document)
   const { item, style, meta } = row.document
+  const { timeZone } = useKitchen()
+  const started = new Date(row.startedAt)
   const { weights } = appraised.appraisal
   return (
     <li>
@@ -29,7 +34,9 @@ function OpenFabrication({ row }: { row: FabricationRow }) {
         <strong>{item}</strong> for {style.toLowerCase()}
         <br />
         <span className="quiet">
-          {meta?.cook ? `${meta.cook} · ` : ''}
+          {meta?.cook ? `${meta.cook} · ` : ''}since{' '}
+          {clockWords(minutesSince(dayIn(timeZone, started), timeZone, started))} ·{' '}
+          {meta?.lot ? `lot ${meta.lot} · ` : ''}
           {appraised.format.weight(weights.unaccounted)} of {appraised.format.weight(weights.received)} still to weigh
         </span>
       </div>

@@ -56,7 +56,7 @@ test('what is on the board says how much is still to weigh, and goes on with one
   const piles = sixChickens().piles.map((pile, at) => (at === 0 ? pile : { ...pile, weight: 0 }))
   const open = row(sixChickens({ piles, meta: { cook: 'Marit' } }), { status: 'open', expected: sixChickens() })
   renderPart(<OpenFabrications rows={[open]} />)
-  expect(screen.getByText(/Marit · 9,043 g of 12\.54 kg still to weigh/)).toBeTruthy()
+  expect(screen.getByText(/Marit · since \d+:\d\d · 9,043 g of 12\.54 kg still to weigh/)).toBeTruthy()
   expect(screen.getByRole('link', { name: 'Go on weighing' }).getAttribute('href')).toBe(`/bench/${open.id}`)
 })
 
