@@ -1,6 +1,7 @@
 import type { FabricationRow, Item } from '@fleam/contract'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../../core/test/documents.ts'
+import { quote, wholeForm } from '../../../../../core/test/forms.ts'
 import { LARCH_HALT, renderPart } from '../../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../../test/server.ts'
 import { StartForm } from './start-form.tsx'
@@ -154,4 +155,18 @@ test('a batch that is too large for the board is parted into loads', () => {
 test('a kitchen without styles says so', () => {
   renderPart(<StartForm items={[]} cooks={[]} latest={[]} />)
   expect(screen.getByText('This kitchen has no cut styles yet.')).toBeTruthy()
+})
+
+test('planned work starts with the article of its plan, and says that its weight is estimated', async () => {
+  const asked = answerWith({ [SUPPLIERS]: known, [POST]: { status: 201, body: { record: { id: 'new' } } } })
+  const planned = { id: 'p', styleId: STYLE.id, units: 4, cookId: COOK.id, begins: null, lotId: null } as never
+  const form = wholeForm({ supplier: 'Ostravale Poultry Yard', quote: quote(2.9, 'kg', { delivery: 12 }) })
+  renderPart(<StartForm items={[ITEM]} cooks={[COOK]} latest={[last]} planned={planned} plannedForm={form} />)
+  expect(screen.getByText(/^estimated, about .* each: type what the invoice says$/)).toBeTruthy()
+  expect(screen.queryByText(/as last time/)).toBeNull()
+  await submit()
+  expect(sentOf(asked)[1]?.body).toMatchObject({
+    purchase: { price: { amount: 2.9, per: 'kg' }, extras: 12, pieces: 4 },
+    plannedId: 'p',
+  })
 })

@@ -105,7 +105,7 @@ interface WeightsProps {
   isDrainedAtBench: boolean
 }
 
-function Weights({ state: { form }, item, isDrainedAtBench }: WeightsProps) {
+function Weights({ state: { form, isEstimated }, item, isDrainedAtBench }: WeightsProps) {
   const format = useFormat()
   const [unit, setUnit] = useState<WeightUnit | null>(null)
   const bare = unit === null ? {} : { bareUnit: unit }
@@ -115,7 +115,11 @@ function Weights({ state: { form }, item, isDrainedAtBench }: WeightsProps) {
         control={form.control}
         name="invoiceWeight"
         label="Weight on the invoice"
-        hint={`one ${item.unitName.one} is usually about ${format.weight(item.unitWeight.usual)}`}
+        hint={
+          isEstimated
+            ? `estimated, about ${format.weight(item.unitWeight.usual)} each: type what the invoice says`
+            : `one ${item.unitName.one} is usually about ${format.weight(item.unitWeight.usual)}`
+        }
         onUnit={setUnit}
       />
       <FormWeight

@@ -1,7 +1,7 @@
 import type { Cook, FabricationRow, Item, LotTrace, PlannedFabrication } from '@fleam/contract'
-import { addDays, isSentBack } from '@fleam/core'
+import { addDays, isSentBack, type WholeForm } from '@fleam/core'
 import { Link, useSearchParams } from 'react-router-dom'
-import { useLot } from '../../../data/buying-queries.ts'
+import { useFormsOfItem, useLot } from '../../../data/buying-queries.ts'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { usePlanned } from '../../../data/planning-queries.ts'
 import { useCooks, useFabrications, useItems } from '../../../data/queries.ts'
@@ -24,6 +24,8 @@ export function Component() {
   const lot = useLot(lotId)
   const plannedId = search.get('planned')
   const planned = usePlanned()
+  const toStart = planned.data?.find(({ id }) => id === plannedId) ?? null
+  const forms = useFormsOfItem(toStart?.itemId ?? '')
   const failed = [items, cooks, fabrications, ...(lotId === null ? [] : [lot])].find(
     (query) => query.isError && !query.data,
   )
@@ -31,6 +33,7 @@ export function Component() {
   if (!items.data || !cooks.data || !fabrications.data) return <Loading what="the bench" />
   if (lotId !== null && !lot.data) return <Loading what="the lot" />
   if (plannedId !== null && !planned.data && !planned.isError) return <Loading what="the plan" />
+  if (toStart && lotId === null && !forms.data && !forms.isError) return <Loading what="what its plan buys" />
   return (
     <StartRoom
       key={`${lotId} ${plannedId}`}
@@ -38,7 +41,8 @@ export function Component() {
       cooks={cooks.data}
       fabrications={fabrications.data}
       lot={lotId === null ? null : (lot.data ?? null)}
-      planned={planned.data?.find(({ id }) => id === plannedId) ?? null}
+      planned={toStart}
+      plannedForm={forms.data?.find(({ articleId }) => articleId === toStart?.articleId) ?? null}
     />
   )
 }
@@ -51,9 +55,11 @@ interface StartRoomProps {
   lot: LotTrace | null
   /** What of a plan it is, where it was planned. */
   planned: PlannedFabrication | null
+  /** The article that its plan buys. */
+  plannedForm: WholeForm | null
 }
 
-function StartRoom({ items, cooks, fabrications, lot, planned }: StartRoomProps) {
+function StartRoom({ items, cooks, fabrications, lot, planned, plannedForm }: StartRoomProps) {
   const { timeZone } = useKitchen()
   const open = fabrications.filter((each) => each.status === 'open')
   const abandoned = fabrications.filter((each) => each.status === 'abandoned')
@@ -85,7 +91,14 @@ function StartRoom({ items, cooks, fabrications, lot, planned }: StartRoomProps)
         {lot && isSentBack(lot.lot.standing) ? (
           <p className="refusal">It went back to the supplier: nothing is cut from it.</p>
         ) : (
-          <StartForm items={items} cooks={cooks} latest={fabrications} lot={lot} planned={planned} />
+          <StartForm
+            items={items}
+            cooks={cooks}
+            latest={fabrications}
+            lot={lot}
+            planned={planned}
+            plannedForm={plannedForm}
+          />
         )}
       </section>
     </div>

@@ -1,5 +1,5 @@
 import type { Cook, FabricationRow, Item, LotTrace, PlannedFabrication, Style } from '@fleam/contract'
-import { type PriceUnit, purchaseFromLot, unitsFromLot } from '@fleam/core'
+import { type PriceUnit, purchaseFromLot, unitsFromLot, type WholeForm } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { type Resolver, useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router-dom'
@@ -18,6 +18,8 @@ export interface StartFormProps {
   lot?: LotTrace | null
   /** What of a plan it is: its style, number, supplier and cook are offered. */
   planned?: PlannedFabrication | null
+  /** The article that its plan buys, as the price book has it; null where the book has it no more. */
+  plannedForm?: WholeForm | null
 }
 
 /** The newest fabrication of a style, or of its item where the style is new. */
@@ -75,8 +77,17 @@ function offeredBy(row: FabricationRow | undefined, barePer: PriceUnit) {
   }
 }
 
+/** What the plan buys: its article's supplier, price and delivery. */
+const offeredByPlan = ({ supplier, quote }: WholeForm) => ({
+  units: 1,
+  amount: quote.price.amount,
+  per: quote.price.per,
+  extras: quote.delivery > 0 ? quote.delivery : null,
+  supplier,
+})
+
 /** The form of a start: what may be cut, what is offered, and what happens when it is sent. */
-export function useStartForm({ items, cooks, latest, lot = null, planned = null }: StartFormProps) {
+export function useStartForm({ items, cooks, latest, lot = null, planned = null, plannedForm = null }: StartFormProps) {
   const kitchen = useKitchen()
   const navigate = useNavigate()
   const start = useStartFabrication()
@@ -97,7 +108,8 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null 
   const offered = (styleId: string) => offeredBy(rowOf(styleId), barePer)
   const first = styles.find(({ style }) => style.id === (planned?.styleId ?? latest[0]?.styleId)) ?? styles[0]
   const firstId = first?.style.id ?? ''
-  const last = offered(firstId)
+  // What is planned is bought as its plan says, whatever was cut last.
+  const last = planned && plannedForm ? offeredByPlan(plannedForm) : offered(firstId)
   const form = useForm<StartFields, unknown, StartFields>({
     // What is missing while it is typed is there once the schema has let it pass.
     resolver: zodResolver(
@@ -141,6 +153,16 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null 
   )
   const before = rowOf(form.watch('styleId'))
   const lastPrice = before && before.priceFrom !== 'none' ? before.document.purchase.price : null
-  return { form, start, open, styles, chooseStyle, submit, lastPrice, hasLast: before !== undefined }
+  return {
+    form,
+    start,
+    open,
+    styles,
+    chooseStyle,
+    submit,
+    lastPrice,
+    hasLast: before !== undefined && plannedForm === null,
+    isEstimated: planned !== null && drawn === null,
+  }
 }
 export type StartFormState = ReturnType<typeof useStartForm>
