@@ -7,6 +7,7 @@ import { FormNumber, FormWeight } from '../../../parts/form-fields.tsx'
 import { PriceUnitOptions } from '../../../parts/price-units.tsx'
 import { Failed } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
+import { LotChoice } from './lot-choice.tsx'
 import { PriceText } from './price-text.tsx'
 import { SetUpList } from './set-up-list.tsx'
 import { StartBounds } from './start-bounds.tsx'
@@ -37,6 +38,7 @@ export function StartForm(props: StartFormProps) {
         onChosen={(next) => form.setValue('chosen', next)}
         onRhythm={(next) => form.setValue('rhythm', next)}
       />
+      {props.planned ? null : <LotChoice item={item} lotId={props.lot?.lot.id ?? null} />}
       <FormNumber
         key={`units-${style.id}`}
         control={form.control}
