@@ -109,6 +109,18 @@ test('whoever leaves before the answer is there, or in the middle of it, takes n
   expect((await fetch(`${url}${path('/items')}`)).status).toBe(200)
 }, 60_000)
 
+test('who leaves while it waits makes room for others at once', async () => {
+  const gone = new AbortController()
+  const asking = Array.from({ length: 38 }, () =>
+    fetch(`${url}${path('/logbook/doubts')}`, { signal: gone.signal }).catch(() => null),
+  )
+  await sleep(60)
+  gone.abort()
+  await Promise.all(asking)
+  const next = Array.from({ length: 20 }, () => fetch(`${url}${path('/unreadable')}`))
+  expect(new Set((await Promise.all(next)).map(({ status }) => status))).toEqual(new Set([200]))
+}, 60_000)
+
 test('a kitchen that asks for far too much at once is told so, and weighs all the while', async () => {
   const state = await startSixChickens(test_, kitchen)
   const asking = Array.from({ length: 90 }, () => fetch(`${url}${path('/logbook/doubts')}`))

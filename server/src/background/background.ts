@@ -82,8 +82,15 @@ export class Background {
       throw new Refusal('busy', 'This kitchen asks for much at once: try again in a moment.')
     }
     turns.waiting++
+    // Who leaves makes room for others at once, and not when its turn comes.
+    let isWaiting = true
+    const leave = () => {
+      if (isWaiting) turns.waiting--
+      isWaiting = false
+    }
+    gone.addEventListener('abort', leave, { once: true })
     const [, free] = await turns.semaphore.acquire()
-    turns.waiting--
+    leave()
     const release = () => {
       free()
       if (turns.waiting === 0 && turns.semaphore.getValue() === AT_ONCE) this.#turns.delete(kitchenId)

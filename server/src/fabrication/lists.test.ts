@@ -56,8 +56,10 @@ test('an open one says how it will end, a closed one has ended', async () => {
   await sendFacts(test_, kitchen, weighing(state.record.id, pile, 300))
   const [open] = await rows()
   expect(open?.document.piles[0]?.pieces).toEqual([300])
-  expect(open?.expected?.piles[0]?.pieces).toEqual(Array.from({ length: 12 }, () => 300))
-  expect(open?.expected?.piles[2]?.weight).toBeCloseTo(0.135 * 12600, 6)
+  // One is served, eleven are still to come, and the pile weighs what the style expects of it.
+  expect(open?.expected?.piles[0]).toMatchObject({ portions: 12 })
+  expect(open?.expected?.piles[0]?.weight).toBeCloseTo(0.27 * 12_540, 6)
+  expect(open?.expected?.piles[2]?.weight).toBeCloseTo(0.135 * 12_540, 6)
   await send(test_, 'PUT', path(`/fabrications/${state.record.id}`), editOf(state, { status: 'closed' }))
   expect((await rows())[0]?.expected).toBeNull()
 })
