@@ -77,7 +77,7 @@ test('clocks of the cooks become the labour of the record', async ({ page, reque
   await expect(page.getByRole('button', { name: /pause the clock/ })).toContainText('12 min')
   await expect(page.getByRole('timer')).toContainText('Out of the fridge 12 min')
   await page.clock.runFor(20 * 60_000)
-  await expect(page.getByRole('timer')).toContainText('back into the cold')
+  await expect(page.getByRole('timer')).toContainText('over: back now')
   await page.getByRole('button', { name: 'Back in the fridge' }).click()
   await expect(page.getByRole('timer')).toContainText('In the fridge')
   await typeWeight(page, '2090')

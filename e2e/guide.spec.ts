@@ -103,7 +103,7 @@ test('a caution of the kitchen’s own stands at the bench with its reason, and 
   await expect(page.getByRole('complementary', { name: 'Cautions' })).toContainText(
     'within 20 minutes. Our own plan: plan of this autumn',
   )
-  await expect(page.getByRole('timer')).toContainText('of 60 in all')
+  await expect(page.getByRole('timer')).toContainText(/of 60.min in all/)
   await page.goto('/guide/cautions')
   await page.getByRole('button', { name: 'Back to the default' }).click()
   await expect(page.getByText('Our own plan, for')).toHaveCount(0)

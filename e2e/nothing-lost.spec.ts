@@ -19,6 +19,12 @@ const rememberedBy = (page: Page) =>
         }
       }),
   )
+/** Six birds, of which the supremes are weighed. */
+async function startSupremes(page: Page): Promise<string> {
+  const id = await startBirds(page, 6, '12.6 kg')
+  await tile(page, 'supremes').click()
+  return id
+}
 const sorted = (list: readonly number[]) => [...list].sort((a, b) => a - b)
 
 test('a cut network: what is weighed is kept here, shown so, and stored once when it is back', async ({
@@ -26,7 +32,7 @@ test('a cut network: what is weighed is kept here, shown so, and stored once whe
   context,
   request,
 }) => {
-  const id = await startBirds(page, 6, '12.6 kg')
+  const id = await startSupremes(page)
   await typeWeight(page, WEIGHTS[0] as string)
   await expect.poll(async () => readingsOf(await stateOf(request, id)).length).toBe(1)
   await context.setOffline(true)
@@ -43,7 +49,7 @@ test('a cut network: what is weighed is kept here, shown so, and stored once whe
 })
 
 test('a tab that dies without a network leaves its readings to the next one', async ({ page, context, request }) => {
-  const id = await startBirds(page, 6, '12.6 kg')
+  const id = await startSupremes(page)
   await context.setOffline(true)
   for (const weight of WEIGHTS) await typeWeight(page, weight)
   await expect(keptHere(page)).toHaveText('5 kept here')
@@ -57,7 +63,7 @@ test('a tab that dies without a network leaves its readings to the next one', as
 })
 
 test('a server that is killed in the middle of weighing comes back with everything', async ({ page, request, own }) => {
-  const id = await startBirds(page, 6, '12.6 kg')
+  const id = await startSupremes(page)
   await typeWeight(page, '284')
   const server = runningOn(own.dataFolder).programs.find(({ name }) => name === 'server')
   process.kill(server?.pid as number, 'SIGKILL')
@@ -102,7 +108,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
 })
 
 test('another device sees every reading, move and clock by itself', async ({ page, browser }) => {
-  const id = await startBirds(page, 6, '12.6 kg')
+  const id = await startSupremes(page)
   const other = await (await browser.newContext()).newPage()
   const follows = other.waitForResponse(/\/stream$/)
   await other.goto(`/bench/${id}`)

@@ -44,13 +44,14 @@ export function useTurn(live: LiveFabrication, cookId: string | null, say: (word
   const progress: SequenceInput = useMemo(() => progressOf(record, ahead), [record, ahead])
   const [lastPileId, setLastPileId] = useState(() => ahead.at(-1)?.pileId ?? null)
   const [chosen, setChosen] = useState<ChosenPile | null>(null)
+  const [followsSteps, setFollowsSteps] = useState(false)
   const [stepAt, setStepAt] = useState(() => firstStep(record, progress, lastPileId))
   const pileById = (id: string | null | undefined) => record.piles.find((pile) => pile.id === id)
-  // Bird by bird the pile under the hand is the one of the step that is shown, or of the next one that has a pile: what
-  // is weighed by the piece leaves the board long after the bird is laid on it.
-  const isByUnit = record.rhythm === 'unit' && record.units > 1
+  // Bird by bird the pile under the hand of who follows the steps is the one of the step that is shown, or of the next
+  // one that has a pile. Who weighs piece after piece without the steps keeps the pile of the pieces.
+  const isByStep = record.rhythm === 'unit' && record.units > 1 && followsSteps
   const pileInTurn = (pileById(chosen?.id) ??
-    (isByUnit ? wantedFrom(record, progress, stepAt) : null) ??
+    (isByStep ? wantedFrom(record, progress, stepAt) : null) ??
     nextPile(progress, lastPileId) ??
     pileById(lastPileId) ??
     record.piles[0]) as PlannedPile
@@ -61,6 +62,7 @@ export function useTurn(live: LiveFabrication, cookId: string | null, say: (word
     setChosen(wanted ? { id: wanted.id, isFirm: false } : null)
   }
   const nextStep = () => {
+    setFollowsSteps(true)
     const steps = record.steps.map(({ id }) => id)
     const next = nextStepFor({ steps, from: stepAt, given: givenSteps(live.marks), cookId })
     if (next !== null) goToStep(next)
