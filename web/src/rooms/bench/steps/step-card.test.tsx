@@ -11,7 +11,7 @@ describe('the step', () => {
     renderPart(<StepCard bench={bench} />, { document })
     const card = screen.getByRole('region', { name: 'Step' })
     for (const words of [
-      'Step 2 of 2 · Bird 1 of 6 on the board',
+      'Step 2 of 2 · Bird 1 of 6',
       'With long strokes.',
       'Done when: It shines.',
       'Avoid: short strokes.',

@@ -27,7 +27,7 @@ export function StepCard({ bench }: { bench: Bench }) {
     <section className={css.step} aria-label="Step">
       <p className={css.stepPlace}>
         Step {bench.stepAt + 1} of {record.steps.length}
-        {isOneByOne ? ` · ${bench.unitOnBoard} on the board` : ''}
+        {isOneByOne ? ` · ${bench.unitOnBoard}` : ''}
         {record.units > 1 && record.rhythm === 'step' ? ` · for all ${record.units}` : ''}
         {whose ? ` · for ${whose}` : ''}
       </p>
