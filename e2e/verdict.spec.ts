@@ -117,8 +117,9 @@ test('a record exported and imported again says the same; a broken one is refuse
   writeFileSync(file, JSON.stringify(document))
   await page.goto('/')
   await page.getByLabel('Fabrication document').setInputFiles(file)
-  await expect(page.getByRole('alert')).toContainText('piles[2].weight')
-  await expect(page.getByRole('alert')).toContainText('Nothing was changed')
+  // What other tests left on the board may be out of the cold for too long by now, which is an alert as well.
+  const refusal = page.getByRole('alert').filter({ hasText: 'piles[2].weight' })
+  await expect(refusal).toContainText('Nothing was changed')
   writeFileSync(file, '{"format": ')
   await page.getByLabel('Fabrication document').setInputFiles(file)
   await expect(page.getByText('is not whole JSON')).toBeVisible()
