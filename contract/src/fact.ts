@@ -11,7 +11,7 @@ import {
 import { z } from 'zod'
 import { grams, id, instant, money, positiveCount, positiveGrams } from './numbers.ts'
 import { plateRequest } from './plating.ts'
-import { portionProduct, positiveMm, stations } from './portioning.ts'
+import { biasAngle, portionProduct, positiveMm, stations } from './portioning.ts'
 import { PROBLEMS, type ProblemCode } from './problem.ts'
 
 /** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
@@ -84,6 +84,8 @@ const laidPiece = z.strictObject({
   length: positiveMm,
   /** Its stations where it was measured; without them the usual shape is filled to its weight. */
   profile: stations.readonly().optional(),
+  /** How far off square the knife is held, degrees; square where it is not given. */
+  biasAngle: biasAngle.optional(),
   way: z.enum(MEASURING_WAYS),
   /** Weighings up to this place in the order of the work belong to earlier pieces. */
   after: z.number().int().min(0).max(LAST_ORDER),

@@ -22,6 +22,8 @@ const MAX_OFF = 5
 
 const millimetres = z.number().min(0).max(MAX_MM)
 export const positiveMm = z.number().positive().max(MAX_MM)
+/** Degrees between the blade and a square cut. */
+export const biasAngle = z.number().min(0).max(75)
 
 const area = z
   .number()
@@ -61,8 +63,7 @@ export const portionPiece = z
     weight: positiveGrams,
     length: positiveMm,
     profile: stations,
-    /** Degrees between the blade and a square cut. */
-    biasAngle: z.number().min(0).max(75).optional(),
+    biasAngle: biasAngle.optional(),
   })
   .superRefine(({ length, profile, weight }, context) => {
     const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
@@ -141,7 +142,18 @@ function refuseRules({ products, step }: Stepped, lengths: readonly number[], co
 
 /** Where to cut one piece. */
 export const portionRequest = z
-  .strictObject({ piece: portionPiece, ...rules })
+  .strictObject({
+    piece: portionPiece,
+    ...rules,
+    /** Equal portions side by side and as thick as each other, for a share of the worth at most. */
+    together: z
+      .strictObject({
+        thickness: positiveMm,
+        costsAtMost: z.number().min(0).max(0.2).default(0.01),
+        before: name.optional(),
+      })
+      .optional(),
+  })
   .superRefine((request, context) => refuseRules(request, [request.piece.length], context))
   .meta({ id: 'PortionRequest' })
 
@@ -191,12 +203,16 @@ export const portionPlan = z
         sd: z.number().nullable(),
         lightest: z.number(),
         heaviest: z.number(),
+        thinnest: z.number(),
+        thickest: z.number(),
         givenAwayGrams: z.number(),
         givenAway: z.number(),
       }),
     ),
     unmet: z.array(z.object({ product: z.string(), min: z.number() })),
     scrapRequest: z.object({ isMet: z.boolean(), costs: z.number(), raisedTo: z.number() }).nullable(),
+    /** What laying equal portions together costs, how often a product begins again, and how far apart thickness is. */
+    together: z.object({ costs: z.number(), splits: z.number(), thicknessApart: z.number() }).nullable(),
   })
   .meta({ id: 'PortionPlan' })
 
@@ -290,7 +306,7 @@ export const knifeLines = z
     length: positiveMm,
     girths: z.array(z.strictObject({ at: millimetres, girth: positiveMm })).max(MAX_STATIONS),
     outline: z.array(z.strictObject({ at: millimetres, width: positiveMm })).max(MAX_STATIONS),
-    biasAngle: z.number().min(0).max(75),
+    biasAngle,
     products: rules.products,
     scrap: z.strictObject({
       name: name.optional(),
@@ -301,6 +317,8 @@ export const knifeLines = z
     minScrap: millimetres,
     kerf: z.number().min(0).max(20),
     step: z.number().positive().max(100),
+    /** Portions of one kind differ by no more in thickness, mm, where that costs next to nothing. */
+    sameThickness: positiveMm.optional(),
     /** What comes off a fillet along its length before it is cut across; null for none. */
     belly: z
       .strictObject({

@@ -506,6 +506,7 @@ export {
   explainRackWeight,
   explainScrapRequest,
   explainSpread,
+  explainTogether,
   explainWithin,
   faceOf,
   findOutline,
@@ -522,6 +523,7 @@ export {
   moveTape,
   nextCutOf,
   outlineFromMarks,
+  ownThicknessPerMm,
   pieceFromGirths,
   pieceFromOutline,
   pieceFromTemplate,
@@ -536,6 +538,7 @@ export {
   ribWeights,
   shapeOf,
   trimFillet,
+  USUAL_TOGETHER,
   weightAgainstMeasures,
 } from './portioning/index.ts'
 export type {

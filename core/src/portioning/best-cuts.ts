@@ -3,7 +3,7 @@ import { type PlanRules, type PortionProduct, worthOf } from './product.ts'
 import type { Shape } from './profile.ts'
 
 /** Between plans of equal worth the one with fewer pieces wins: each piece costs less than worth can differ by. */
-const PIECE_COST = 1e-11
+export const PIECE_COST = 1e-11
 /** Money of a gram beside the target where the nearest plan is asked for: a kilo of it is not a hundredth of a cent. */
 const GRAM_OFF_COST = 1e-7
 /** Money by which scrap at the far end is preferred, where the nearest plan is asked for. */
@@ -311,7 +311,7 @@ function follow(graph: CutGraph, { count, after }: CountStates, chosen: Int32Arr
   return cuts
 }
 
-interface CountStates {
+export interface CountStates {
   count: number
   /** For each product the state after one more of it; -1 where that is one too many. */
   after: Int32Array[]
@@ -319,10 +319,11 @@ interface CountStates {
 }
 
 const sizeOf = ({ min, max }: CountBound) => (Number.isFinite(max) ? max : min) + 1
-const stateCount = (bounded: readonly CountBound[]) => bounded.reduce((count, bound) => count * sizeOf(bound), 1)
+/** States that the counts of bounded products make. */
+export const stateCount = (bounded: readonly CountBound[]) => bounded.reduce((count, bound) => count * sizeOf(bound), 1)
 
 /** How many of each bounded product have been cut, as one number; counts beyond what matters are not told apart. */
-function countStates(bounded: readonly CountBound[], products: number): CountStates {
+export function countStates(bounded: readonly CountBound[], products: number): CountStates {
   let count = 1
   const bounds = bounded.map((bound) => {
     const size = sizeOf(bound)

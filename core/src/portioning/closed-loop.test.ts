@@ -1,6 +1,14 @@
 import { randomLcg, randomNormal } from 'd3-random'
 import { summarise } from '../statistics/index.ts'
-import { afterCut, nextCut, type Piece, type PortionRequest, pieceFromTemplate, shapeOf } from './index.ts'
+import {
+  afterCut,
+  nextCut,
+  ownThicknessPerMm,
+  type Piece,
+  type PortionRequest,
+  pieceFromTemplate,
+  shapeOf,
+} from './index.ts'
 
 const TEMPLATE = {
   stations: [
@@ -108,6 +116,19 @@ test('a heavier cut makes the curve fuller where it was cut, less and less along
 
 test('what somebody weighed of the rest goes before what is reckoned', () => {
   expect(afterCut(log, { thickness: 40, weight: 200, left: 790 })?.weight).toBe(790)
+})
+
+test('at a slant the next cut says how far along the knife is led, and how thick the portion is square to its faces', () => {
+  const slanted: Piece = { ...pieceFromTemplate(TEMPLATE, 2000, 480), biasAngle: 60 }
+  const next = nextCut({
+    ...requestFor(slanted),
+    products: [{ name: 'steak', target: 200, low: 180, high: 220, value: 10 }],
+  })
+  expect(next?.thickness).toBeGreaterThan(10)
+  expect(next?.ownThickness).toBeCloseTo((next?.thickness ?? 0) / 2, 9)
+  // Where the portion came out 2 mm thicker, the piece is 4 mm shorter than it was to be.
+  const along = ((next?.ownThickness ?? 0) + 2) / ownThicknessPerMm(60)
+  expect(afterCut(slanted, { thickness: along, weight: 200 })?.length).toBeCloseTo(476 - (next?.thickness ?? 0), 9)
 })
 
 test('nothing is left to plan after the last of it', () => {

@@ -1,3 +1,4 @@
+import { measurePiece } from './fit.ts'
 import { type PortionPlan, type PortionRequest, planPortions } from './plan.ts'
 import { type Piece, type Station, shapeOf } from './profile.ts'
 
@@ -51,8 +52,10 @@ function stationsOf({ length, profile }: Piece, from: number): number[] {
 }
 
 export interface NextCut {
-  /** Millimetres from the fresh face. */
+  /** Millimetres from the fresh face, along the piece. */
   thickness: number
+  /** Its own thickness, mm, square to its faces: less than along the piece where the knife is slanted or it is folded. */
+  ownThickness: number
   /** Name of the product; null for scrap. */
   product: string | null
   /** Grams that it should weigh. */
@@ -65,14 +68,11 @@ export const nextCut = (request: PortionRequest): NextCut | null => nextCutOf(pl
 /** The first cut of a plan. */
 export function nextCutOf(plan: PortionPlan, piece: Piece): NextCut | null {
   const parts = [
-    ...plan.pieces.map(({ from, to, product, weight }) => ({ from, to, product, weight })),
-    ...plan.scrap.parts.map(([from, to]) => ({
-      from,
-      to,
-      product: null,
-      weight: shapeOf(piece).weightBetween(from, to),
-    })),
+    ...plan.pieces,
+    ...plan.scrap.parts.map(([from, to]) => ({ ...measurePiece(shapeOf(piece), {}, from, to), product: null })),
   ].sort((a, b) => a.from - b.from)
   const [first] = parts
-  return first ? { thickness: first.to - first.from, product: first.product, weight: first.weight } : null
+  if (!first) return null
+  const { from, to, thickness, product, weight } = first
+  return { thickness: to - from, ownThickness: thickness, product, weight }
 }

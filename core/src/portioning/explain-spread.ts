@@ -35,6 +35,23 @@ export function explainGivenAwayOf(
   }
 }
 
+/** What laying equal portions together takes from the worth of a plan; null where nothing was asked. */
+export function explainTogether({
+  value: worth,
+  together,
+}: Pick<PortionPlan, 'value' | 'together'>): Explanation | null {
+  if (!together) return null
+  return {
+    title: 'What laying equal portions together costs',
+    quantity: 'money',
+    expression: minus(
+      value('the most that this piece can bring', worth + together.costs, 'money'),
+      value('with equal portions together', worth, 'money'),
+    ),
+    note: 'Portions of one kind lie side by side, and as near to each other in thickness as a hundredth of the worth allows.',
+  }
+}
+
 /** What a request for scrap takes from the worth of a plan; null where there is none. */
 export function explainScrapRequest({
   value: worth,

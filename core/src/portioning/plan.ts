@@ -10,6 +10,7 @@ import {
   worthOf,
 } from './product.ts'
 import { type Piece, type Shape, shapeOf } from './profile.ts'
+import { cutsTogether, type Together } from './runs.ts'
 import { type ProductSpread, spreadsOf } from './spread.ts'
 
 export interface PortionRequest extends Partial<PlanRules> {
@@ -20,6 +21,8 @@ export interface PortionRequest extends Partial<PlanRules> {
   margin?: number | undefined
   /** Among plans of all but equal worth, that whose portions are nearest to their targets. */
   isNearest?: boolean | undefined
+  /** Equal portions side by side and as thick as each other, as far as that costs next to nothing; see `cutsTogether`. */
+  together?: Together | undefined
 }
 
 /** A least number that cannot be met, with the most that can be had while the ones named before it hold. */
@@ -41,6 +44,8 @@ export interface PortionPlan {
   unmet: UnmetMin[]
   /** What the request for scrap takes from the value; null where there is none. Not met: `isMet` false. */
   scrapRequest: { isMet: boolean; costs: number; raisedTo: number } | null
+  /** What laying equal portions together takes from the value, and how well it is done; null where not requested. */
+  together: { costs: number; splits: number; thicknessApart: number } | null
 }
 
 /** The plan of cuts that brings most; see `bestCuts`. What is too small for any product is all scrap. */
@@ -50,6 +55,7 @@ export function planPortions({
   scrap,
   margin = 0,
   isNearest = false,
+  together,
   ...rules
 }: PortionRequest): PortionPlan {
   const shape = shapeOf(piece)
@@ -64,11 +70,33 @@ export function planPortions({
   const plain = bestWithin(graph, scrap.valuePerKg, bounds) ?? allScrap(shape)
   const context = { shape, products, scrap, graph, bounds }
   const requested = scrap.atLeast === undefined ? null : planForScrap(context, plain, scrap.atLeast)
-  const plan = describe(context, (requested ?? { cuts: plain.cuts }).cuts)
-  if (!requested) return { ...plan, unmet, scrapRequest: null }
+  const best = describe(context, (requested ?? plain).cuts)
+  const tidied = together ? tidy(context, requested ?? plain, together) : null
+  const plan = tidied ? describe(context, tidied.cuts) : best
+  const told = tidied && {
+    costs: Math.max(0, best.value - plan.value),
+    splits: tidied.splits,
+    thicknessApart: tidied.thicknessApart,
+  }
+  if (!requested) return { ...plan, unmet, scrapRequest: null, together: told }
   const { isMet, raisedTo } = requested
-  const costs = describe(context, plain.cuts).value - plan.value
-  return { ...plan, unmet, scrapRequest: { isMet, costs: Math.max(0, costs), raisedTo } }
+  const costs = describe(context, plain.cuts).value - best.value
+  return { ...plan, unmet, scrapRequest: { isMet, costs: Math.max(0, costs), raisedTo }, together: told }
+}
+
+/** The same plan laid out for the eye; where scrap was requested, only if there is as much of it then. */
+function tidy(
+  context: PlanContext,
+  { cuts, raisedTo }: { cuts: readonly Cut[]; raisedTo?: number },
+  together: Together,
+) {
+  const { graph, shape, products, scrap, bounds } = context
+  const scrapPerKg = raisedTo ?? scrap.valuePerKg
+  const score = piecesValue(context, cuts) + (scrapOf(context, cuts) / GRAMS_PER_KILOGRAM) * scrapPerKg
+  const before = products.findIndex(({ name }) => name === together.before)
+  const within = { graph, shape, products, scrapPerKg, bounds, before }
+  const tidied = cutsTogether(within, { cuts, score }, together)
+  return scrapOf(context, tidied.cuts) >= (scrap.atLeast ?? 0) - 1e-9 ? tidied : null
 }
 
 /** No more of a product can come out than its weight allows: a greatest number above that binds nothing. */
@@ -169,7 +197,10 @@ function piecesValue({ shape, products }: PlanContext, cuts: readonly Cut[]): nu
 }
 
 /** A plan of cuts with everything that is said of it. */
-function describe(context: PlanContext, cuts: readonly Cut[]): Omit<PortionPlan, 'unmet' | 'scrapRequest'> {
+function describe(
+  context: PlanContext,
+  cuts: readonly Cut[],
+): Omit<PortionPlan, 'unmet' | 'scrapRequest' | 'together'> {
   const { shape, products, scrap } = context
   const pieces = cuts.flatMap(({ product, from, to }): PlannedPiece[] => {
     const of = products[product]

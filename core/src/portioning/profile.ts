@@ -47,6 +47,9 @@ export interface Shape {
 
 const RADIANS = Math.PI / 180
 
+/** Own thickness of each millimetre along a piece, where the blade is held `biasAngle` degrees off square. */
+export const ownThicknessPerMm = (biasAngle = 0): number => Math.cos(biasAngle * RADIANS)
+
 /**
  * The shape of a piece: area is linear between stations, and weight follows area, so that no density is
  * needed. A slanted blade leaves the weight, makes faces larger, and slices thinner than they are along the piece.
@@ -61,7 +64,7 @@ export function shapeOf({ weight, length, profile, biasAngle = 0 }: Piece): Shap
     sums.push((sums[at - 1] as number) + mean * width)
   }
   const total = sums.at(-1) as number
-  const tilt = Math.cos(biasAngle * RADIANS)
+  const tilt = ownThicknessPerMm(biasAngle)
   const stretchAt = (at: number) => {
     let stretch = places.findIndex((place) => place > at) - 1
     if (stretch < 0) stretch = places.length - 2

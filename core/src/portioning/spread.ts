@@ -11,6 +11,9 @@ export interface ProductSpread {
   sd: number | null
   lightest: number
   heaviest: number
+  /** Own thickness, mm. */
+  thinnest: number
+  thickest: number
   /** Grams above what is paid for, of all pieces together, and what they are worth as product. */
   givenAwayGrams: number
   givenAway: number
@@ -19,7 +22,9 @@ export interface ProductSpread {
 /** Spread of the pieces of each product that was cut. One cut by thickness is measured against its own mean. */
 export function spreadsOf(products: readonly PortionProduct[], pieces: readonly PlannedPiece[]): ProductSpread[] {
   return products.flatMap((product) => {
-    const weights = pieces.filter((piece) => piece.product === product.name).map((piece) => piece.weight)
+    const own = pieces.filter((piece) => piece.product === product.name)
+    const weights = own.map((piece) => piece.weight)
+    const thicknesses = own.map((piece) => piece.thickness)
     const { mean, sd } = summarise(weights)
     if (mean === null) return []
     const paid = product.targetThickness === undefined ? product.target : mean
@@ -31,6 +36,8 @@ export function spreadsOf(products: readonly PortionProduct[], pieces: readonly 
       sd,
       lightest: Math.min(...weights),
       heaviest: Math.max(...weights),
+      thinnest: Math.min(...thicknesses),
+      thickest: Math.max(...thicknesses),
       givenAwayGrams,
       givenAway: givenAwayGrams * (product.value / paid),
     }

@@ -113,6 +113,27 @@ describe('the board', () => {
     expect(container.querySelectorAll('.ruler g')).toHaveLength(30)
   })
 
+  test('a slanted knife draws slanted lines, each part between two of them; the ends stay as they are', () => {
+    const slanted = { ...request, piece: { ...request.piece, biasAngle: 45 } }
+    const judged = judgeCuts(slanted, [60, 130])
+    const { container } = renderPart(<Board request={slanted} judged={judged} lines={[60, 130]} onLines={() => {}} />)
+    const [first] = [...container.querySelectorAll('.knife-line line')].map((one) =>
+      ['x1', 'y1', 'x2', 'y2'].map((name) => Number(one.getAttribute(name))),
+    ) as [number[]]
+    const [x1, y1, x2, y2] = first as [number, number, number, number]
+    expect(x1 - x2).toBeCloseTo(y2 - y1, 6)
+    expect((x1 + x2) / 2).toBeCloseTo(16 + 60 * 4, 6)
+    const corners = [...container.querySelectorAll('path.portion, path.scrap')].map((path) => path.getAttribute('d'))
+    expect(corners[0]).toContain(`L${x1},${y1}L${x2},${y2}L16,`)
+    expect(corners[1]).toMatch(new RegExp(`^M${x1},${y1}L`))
+  })
+
+  test('while a plan is worked out nothing is said of scrap', () => {
+    const { container } = renderPart(<Board request={request} judged={null} lines={[]} onLines={() => {}} />)
+    expect(container.querySelectorAll('path.portion, path.scrap')).toHaveLength(0)
+    expect(container.querySelector('.outline')).toBeTruthy()
+  })
+
   test('lines that only lie there are no sliders', () => {
     renderPart(<Board request={request} judged={judgeCuts(request, [60])} lines={[60]} onLines={null} />)
     expect(screen.queryByRole('slider')).toBeNull()

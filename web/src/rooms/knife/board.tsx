@@ -4,11 +4,12 @@ import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'
 import css from './board.module.css'
 import { outlinePath, outlinePlaces } from './piece-outline.ts'
-import { SlidingLine } from './sliding-line.tsx'
+import { type SlantedReach, SlidingLine } from './sliding-line.tsx'
 
 interface BoardProps {
   request: PortionRequest
-  judged: JudgedCuts
+  /** What lies between the lines; null while they are worked out, when nothing is said of it. */
+  judged: JudgedCuts | null
   lines: readonly number[]
   /** Null where the lines only lie there. `isHeld` while a finger still moves one of them. */
   onLines: ((lines: readonly number[], isHeld: boolean) => void) | null
@@ -17,6 +18,8 @@ interface BoardProps {
 const MARGIN = 16
 const RULER = 40
 const LABELS = 46
+/** How far a slanted line goes beyond the thickest place, px. */
+const OVERHANG = 6
 const PATTERNS = ['plain', 'lines', 'dots', 'cross'] as const
 
 /** Where everything of a piece lies on a drawing of a width. */
@@ -31,7 +34,10 @@ function useBoardLayout(piece: Piece, width: number) {
   const middle = LABELS + half
   const x = (at: number) => MARGIN + at * scale
   const pathOf = (places: typeof outline) => outlinePath(places, (at, side) => `${x(at)},${middle + side * across}`)
-  return { shape, scale, outline, edge: middle + half + 8, height: middle + half + RULER, x, pathOf }
+  // A slanted knife leans by so many pixels to each side of where it crosses the middle.
+  const lean = (half + OVERHANG) * Math.tan(((piece.biasAngle ?? 0) * Math.PI) / 180)
+  const reach = { top: middle - half - OVERHANG, bottom: middle + half + OVERHANG, lean }
+  return { shape, scale, outline, edge: middle + half + 8, height: middle + half + RULER, x, pathOf, reach }
 }
 
 /** The piece to scale, seen from above, with knife lines that can be dragged and a ruler's edge below it. */
@@ -40,8 +46,9 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
   const id = useId()
   const format = useFormat()
   const { piece, products, step = 1 } = request
-  const { shape, scale, outline, edge, height, x, pathOf } = useBoardLayout(piece, width)
+  const { shape, scale, outline, edge, height, x, pathOf, reach } = useBoardLayout(piece, width)
   const snap = (at: number) => Math.min(piece.length - step, Math.max(step, Math.round(at / step) * step))
+  const parts = judged?.parts ?? []
   const moved = useRef(lines)
   moved.current = lines
   const move = (which: number, at: number) => {
@@ -53,11 +60,19 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
       <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
         <title>The piece with its knife lines</title>
         <Patterns id={id} />
-        {judged.parts.map((part, at) => (
+        <clipPath id={`${id}-piece`}>
+          <path d={pathOf(outline)} />
+        </clipPath>
+        {parts.map((part, at) => (
           <path
             // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that it stays while it is moved
             key={at}
-            d={pathOf(outlinePlaces(shape.faceAt, part.to, part.from))}
+            d={
+              reach.lean > 0
+                ? slantedPart(part, piece.length, x, reach)
+                : pathOf(outlinePlaces(shape.faceAt, part.to, part.from))
+            }
+            clipPath={reach.lean > 0 ? `url(#${id}-piece)` : undefined}
             className={part.product === null ? css.scrap : 'portion'}
             fill={
               part.product === null
@@ -67,7 +82,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
           />
         ))}
         <path d={pathOf(outline)} className={css.outline} />
-        {judged.parts.map((part, at) => (
+        {parts.map((part, at) => (
           <PartLabel
             // biome-ignore lint/suspicious/noArrayIndexKey: a label is told by its place, so that it stays while it is moved
             key={at}
@@ -92,6 +107,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
               left={x(line)}
               top={LABELS - 12}
               bottom={edge}
+              slanted={reach.lean > 0 ? reach : undefined}
               placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
               onMove={(at) => move(which, at)}
               onSettle={() => onLines(moved.current, false)}
@@ -103,12 +119,27 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
               }
             />
           ) : (
-            <line key={line} className={css.stillLine} x1={x(line)} x2={x(line)} y1={LABELS - 12} y2={edge} />
+            <line
+              key={line}
+              className={css.stillLine}
+              x1={x(line) + reach.lean}
+              x2={x(line) - reach.lean}
+              y1={reach.lean > 0 ? reach.top : LABELS - 12}
+              y2={reach.lean > 0 ? reach.bottom : edge}
+            />
           ),
         )}
       </svg>
     </div>
   )
+}
+
+/** What lies between two slanted lines; the ends of the piece are as they are. */
+function slantedPart(part: JudgedPart, length: number, x: (at: number) => number, reach: SlantedReach): string {
+  const { top, bottom, lean } = reach
+  const left = part.from > 0 ? [x(part.from) + lean, x(part.from) - lean] : [x(0), x(0)]
+  const right = part.to < length ? [x(part.to) + lean, x(part.to) - lean] : [x(length), x(length)]
+  return `M${left[0]},${top}L${right[0]},${top}L${right[1]},${bottom}L${left[1]},${bottom}Z`
 }
 
 /** Products are told apart by pattern, scrap by its hatching: never by hue alone. */

@@ -26,7 +26,10 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
   const [cameOut, setCameOut] = useState<number | null>(null)
   const onScale = connected && reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   const weight = typed ?? onScale
-  const thickness = cameOut ?? next.to - next.from
+  const planned = next.to - next.from
+  // A cook measures the portion, square to its faces; the piece is shorter by what that is along it.
+  const ownPerMm = next.thickness / planned
+  const thickness = cameOut === null ? planned : cameOut / ownPerMm
   const take = () => {
     if (weight === null) return
     const cut = { id: newId(), thickness, weight, product: next.product, planned: next.weight }
@@ -52,10 +55,12 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
       <div>
         <h2 id="next-cut">Next cut</h2>
         <p className={css.nextCut}>
-          <strong>{format.lengthAmount(next.to - next.from)}</strong> {format.lengthUnit}
+          <strong>{format.lengthAmount(planned)}</strong> {format.lengthUnit}
+          {draft.biasAngle > 0 ? ` along, at ${draft.biasAngle}°` : ''}
         </p>
         <p>
           {next.product ?? 'scrap'}, about {format.weight(next.weight)}
+          {next.thickness < planned ? `, ${format.length(next.thickness)} thick` : ''}
         </p>
       </div>
       <div className={css.cutLoopFields}>
@@ -69,7 +74,9 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
         <LengthField
           key={`thickness-${draft.taken.length}`}
           label="It came out thick"
-          hint="only where it is not as said"
+          hint={
+            draft.biasAngle > 0 ? 'square to its faces, only where it is not as said' : 'only where it is not as said'
+          }
           mm={null}
           min={1}
           onChange={setCameOut}
@@ -115,6 +122,7 @@ function isSameCut(before: CutLoopProps, after: CutLoopProps): boolean {
     before.onChange === after.onChange &&
     before.next.to === after.next.to &&
     before.next.product === after.next.product &&
-    before.next.weight === after.next.weight
+    before.next.weight === after.next.weight &&
+    before.next.thickness === after.next.thickness
   )
 }

@@ -1,6 +1,14 @@
 import type { ItemShape } from '@fleam/catalogue'
 import { KNIFE_LINES_FORMAT, type KnifeLines, portionRequest } from '@fleam/contract'
-import { afterCut, girthsAlong, marginFor, type Piece, type PortionRequest, pieceFromTemplate } from '@fleam/core'
+import {
+  afterCut,
+  girthsAlong,
+  marginFor,
+  type Piece,
+  type PortionRequest,
+  pieceFromTemplate,
+  USUAL_TOGETHER,
+} from '@fleam/core'
 import { measuredPiece, shapeById, wholePiece } from '../../parts/measured-piece.ts'
 
 /** Shares of the length at which a tape is usually laid. */
@@ -113,6 +121,11 @@ export function requestOf(draft: KnifeLines, piece: Piece, off: number): Portion
     scrap: { ...scrap, where: scrap.where ?? 'ends' },
     margin: marginFor(left, off),
     isNearest: true,
+    together: {
+      ...USUAL_TOGETHER,
+      ...(draft.sameThickness === undefined ? {} : { thickness: draft.sameThickness }),
+      before: taken.findLast(({ product }) => product !== null)?.product ?? undefined,
+    },
     minScrap,
     kerf,
     step,

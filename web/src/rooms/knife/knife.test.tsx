@@ -75,6 +75,29 @@ test('a cut that was weighed is off the piece, and the rest is planned anew', as
   expect(next()).toBe(first)
 })
 
+const OWN_AT_30 = Math.cos(Math.PI / 6)
+
+test('at a slant the loop asks for the portion’s own thickness, and names the angle', async () => {
+  await showSettled(<Piece />)
+  fill(/^Slant/, '30')
+  await settle()
+  await settle()
+  const heading = screen.getByRole('heading', { name: 'Next cut' }).parentElement as HTMLElement
+  expect(heading.textContent).toMatch(/along, at 30°/)
+  const along = Number(heading.querySelector('strong')?.textContent)
+  expect(heading.textContent).toContain(`${Math.round(along * OWN_AT_30)}\u00a0mm thick`)
+  const length = () => placeOf(knifeLines().at(-1))
+  const before = length()
+  fill(/^It weighs/, '230', 1)
+  fill(/^It came out thick/, String(along))
+  await touch(screen.getByRole('button', { name: 'Cut, and plan the rest' }))
+  await settle()
+  await settle()
+  const [line] = knifeLines()
+  expect(Number(line?.getAttribute('aria-valuemax'))).toBe(Math.round(480 - along / OWN_AT_30))
+  expect(length()).toBeLessThan(before)
+})
+
 test('a product that is left out takes its own measures with it, and the others keep theirs', async () => {
   await showSettled(<Piece />)
   await touch(screen.getByRole('button', { name: 'Leave out head roast' }))

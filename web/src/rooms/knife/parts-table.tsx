@@ -49,7 +49,10 @@ export function PartsTable({ request, judged, draft }: PartsTableProps) {
               Weighs about
             </th>
             <th scope="col" className="number">
-              Faces
+              Face on its left
+            </th>
+            <th scope="col" className="number">
+              Face on its right
             </th>
             <th scope="col" className="number">
               Worth
@@ -106,7 +109,9 @@ const PartRow = memo(function PartRow({ request, part, at, way, measured }: Part
         </span>
       </td>
       <td className="number">
-        <PartNumber request={request} part={part} figure="first-face" /> and{' '}
+        <PartNumber request={request} part={part} figure="first-face" />
+      </td>
+      <td className="number">
         <PartNumber request={request} part={part} figure="second-face" />
       </td>
       <td className="number">
@@ -158,7 +163,7 @@ function CameOff({ draft, columns }: { draft: KnifeLines; columns: number }) {
           <td className="number">
             <Explained explanation={explainCameOff(draft.weight, off, 'belly')} format={format} />
           </td>
-          <td />
+          <td colSpan={2} />
           <td className="number">
             <Explained explanation={explainBelly(off, belly.valuePerKg ?? 0)} format={format} />
           </td>
@@ -174,7 +179,7 @@ function CameOff({ draft, columns }: { draft: KnifeLines; columns: number }) {
           <td className="number">
             <Explained explanation={explainCameOff(draft.weight, off, 'notch')} format={format} />
           </td>
-          <td />
+          <td colSpan={2} />
           <td />
         </tr>
       ) : null}

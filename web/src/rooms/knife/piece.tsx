@@ -121,13 +121,15 @@ function OnTheBoard({ draft, request, off, plans, isFresh, onChange }: OnTheBoar
   const judged = useMemo(() => judgeCuts(request, lines), [request, lines])
   // While a line is held only the board follows each move; what is said of it below comes as soon as there is time.
   const settled = useDeferredValue(judged)
+  // Before the first plan is there, the whole piece would be said to be scrap, and to be the next cut.
+  const hasCut = lines.length > 0 || isFresh
   const addLine = () => {
     const widest = [...judged.parts].sort((a, b) => b.to - b.from - (a.to - a.from))[0]
     if (widest) take([...lines, Math.round((widest.from + widest.to) / 2)])
   }
   return (
     <>
-      <Board request={request} judged={judged} lines={lines} onLines={move} />
+      <Board request={request} judged={hasCut ? judged : null} lines={lines} onLines={move} />
       <div className="actions no-print">
         <Button variant="outline-dark" onClick={addLine}>
           Add a line
@@ -138,12 +140,7 @@ function OnTheBoard({ draft, request, off, plans, isFresh, onChange }: OnTheBoar
         <SendToBench draft={draft} rest={request.piece} />
         <span className="quiet">Drag a line, or move it with the arrow keys; a double touch takes it away.</span>
       </div>
-      <BelowTheBoard
-        {...{ draft, request, off, plans, onChange }}
-        judged={settled}
-        hasCut={lines.length > 0 || isFresh}
-        onTake={take}
-      />
+      <BelowTheBoard {...{ draft, request, off, plans, onChange }} judged={settled} hasCut={hasCut} onTake={take} />
       <OneToOne request={request} lines={laid} />
     </>
   )
@@ -151,7 +148,7 @@ function OnTheBoard({ draft, request, off, plans, isFresh, onChange }: OnTheBoar
 
 interface BelowTheBoardProps extends Pick<OnTheBoardProps, 'draft' | 'request' | 'off' | 'plans' | 'onChange'> {
   judged: JudgedCuts
-  /** Before the first plan is there, the whole piece would be the next cut. */
+  /** A plan is there, or lines that somebody drew. */
   hasCut: boolean
   onTake: (lines: readonly number[]) => void
 }
@@ -162,15 +159,25 @@ const BelowTheBoard = memo(function BelowTheBoard(props: BelowTheBoardProps) {
   const [next] = judged.parts
   return (
     <>
-      <Misfits judged={judged} />
-      <ExpectedWithin judged={judged} request={request} off={off} />
+      {hasCut ? (
+        <>
+          <Misfits judged={judged} />
+          <ExpectedWithin judged={judged} request={request} off={off} />
+        </>
+      ) : null}
       {plans ? (
-        <PlansTable plans={plans} judged={judged} request={request} onTake={onTake} />
+        <PlansTable plans={plans} judged={hasCut ? judged : null} request={request} onTake={onTake} />
       ) : (
         <Loading what="the plans" />
       )}
-      {next && hasCut ? <CutLoop draft={draft} next={next} onChange={onChange} /> : <Loading what="the next cut" />}
-      <PartsTable request={request} judged={judged} draft={draft} />
+      {next && hasCut ? (
+        <>
+          <CutLoop draft={draft} next={next} onChange={onChange} />
+          <PartsTable request={request} judged={judged} draft={draft} />
+        </>
+      ) : (
+        <Loading what="the next cut" />
+      )}
     </>
   )
 })

@@ -3,10 +3,10 @@ import {
   explainJudged,
   explainMeanOf,
   explainScrapRequest,
+  explainTogether,
   type JudgedCuts,
   judgeCuts,
   type PortionPlan,
-  type PortionProduct,
   type PortionRequest,
 } from '@fleam/core'
 import { memo, useMemo } from 'react'
@@ -18,8 +18,8 @@ import type { NamedPlan } from './use-plans.ts'
 
 interface PlansTableProps {
   plans: readonly NamedPlan[]
-  /** The lines as they lie on the board. */
-  judged: JudgedCuts
+  /** The lines as they lie on the board; null while none do. */
+  judged: JudgedCuts | null
   request: PortionRequest
   onTake: (cuts: readonly number[]) => void
 }
@@ -54,13 +54,15 @@ export function PlansTable({ plans, judged, request, onTake }: PlansTableProps) 
           </tr>
         </thead>
         <tbody>
-          <PlanRow name="on the board" plan={null} judged={judged} onTake={onTake} scrapPerKg={scrapPerKg} />
+          {judged ? (
+            <PlanRow name="on the board" plan={null} judged={judged} onTake={onTake} scrapPerKg={scrapPerKg} />
+          ) : null}
           {planned.map((row) => (
             <PlanRow key={row.name} {...row} onTake={onTake} scrapPerKg={scrapPerKg} />
           ))}
         </tbody>
       </Table>
-      {plans[0] ? <PlanWords plan={plans[0].plan} products={plans[0].request.products} /> : null}
+      {plans[0] ? <PlanWords plan={plans[0].plan} request={plans[0].request} /> : null}
     </section>
   )
 }
@@ -109,9 +111,11 @@ const PlanRow = memo(function PlanRow({ name, plan, judged, scrapPerKg, onTake }
 })
 
 /** What a plan could not meet, and what a request for scrap costs. */
-function PlanWords({ plan, products }: { plan: PortionPlan; products: readonly PortionProduct[] }) {
+function PlanWords({ plan, request }: { plan: PortionPlan; request: PortionRequest }) {
   const format = useFormat()
-  const { unmet, scrapRequest, spreads } = plan
+  const { unmet, scrapRequest, spreads, together } = plan
+  const { products } = request
+  const sameThickness = request.together?.thickness
   return (
     <>
       {unmet.map(({ product, min }) => (
@@ -130,12 +134,25 @@ function PlanWords({ plan, products }: { plan: PortionPlan; products: readonly P
           )}
         </p>
       ) : null}
+      {together && together.costs > 0 ? (
+        <p>
+          Equal portions lie side by side, and nearer to each other in thickness: that costs{' '}
+          <Explained explanation={explainTogether(plan)} format={format} />.
+        </p>
+      ) : null}
+      {together && sameThickness !== undefined && together.thicknessApart > sameThickness ? (
+        <p className="quiet">
+          No plan that brings nearly as much keeps all portions of one kind within {format.length(sameThickness)} of
+          each other in thickness.
+        </p>
+      ) : null}
       {products.map((product) => {
         const spread = spreads.find((each) => each.product === product.name)
         if (!spread || spread.count < 2) return null
         return (
           <p key={product.name} className="quiet">
             {product.name}: {spread.count} of {format.weight(spread.lightest)} to {format.weight(spread.heaviest)},{' '}
+            {format.lengthAmount(spread.thinnest)} to {format.length(spread.thickest)} thick,{' '}
             <Explained explanation={explainMeanOf(plan, product.name)} format={format} /> on average; what is over gives
             away <Explained explanation={explainGivenAwayOf(plan, product)} format={format} />.
           </p>

@@ -1,5 +1,5 @@
 import type { KnifeLines } from '@fleam/contract'
-import type { PortionProduct } from '@fleam/core'
+import { type PortionProduct, USUAL_TOGETHER } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
@@ -142,6 +142,14 @@ function CutRules({ draft, onChange }: ProductFieldsProps) {
         mm={draft.minScrap}
         max={200}
         onChange={(minScrap) => minScrap !== null && onChange({ minScrap, lines: [] })}
+      />
+      <LengthField
+        label="Equal portions differ in thickness by"
+        hint="at most, where that costs next to nothing"
+        mm={draft.sameThickness ?? USUAL_TOGETHER.thickness}
+        min={1}
+        max={200}
+        onChange={(sameThickness) => sameThickness !== null && onChange({ sameThickness, lines: [] })}
       />
       <LengthField
         label="A saw takes"

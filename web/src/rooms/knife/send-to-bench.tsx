@@ -70,9 +70,9 @@ function useSend(draft: KnifeLines, rest: Piece) {
         }))
         await putJson(path, editOf(record, { piles: [...record.piles, ...added] }))
       }
-      const { weight, length, profile } = rest
+      const { weight, length, profile, biasAngle } = rest
       const state = {
-        ...{ weight, length, profile, way: draft.way },
+        ...{ weight, length, profile, biasAngle, way: draft.way },
         after: nextOrder(facts) - 1,
         products: draft.products,
         cuts: [],

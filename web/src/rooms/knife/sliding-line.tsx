@@ -2,6 +2,13 @@ import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './board.module.css'
 
+/** From where to where a slanted line goes, px, and by how much it leans at either end. */
+export interface SlantedReach {
+  top: number
+  bottom: number
+  lean: number
+}
+
 interface SlidingLineProps {
   name: string
   /** What it looks like: a knife's cut, or a tape around the piece. */
@@ -13,6 +20,8 @@ interface SlidingLineProps {
   left: number
   top: number
   bottom: number
+  /** Where it goes if it leans; its handle lies where it crosses the middle, which is its place. */
+  slanted?: SlantedReach | undefined
   /** What is said beside it while it is held, besides its place: the face that it makes. */
   words?: string
   /** The place on the piece, in mm, under a place on the screen. */
@@ -25,10 +34,12 @@ interface SlidingLineProps {
 
 /** Wide enough for a wet finger. */
 const GRIP = 28
+/** How far the place of a slanted line is marked to both sides of the ruler's edge, px. */
+const TICK = 5
 
 /** A line across the piece: dragged, or moved by the arrow keys; Delete or a double touch takes it away. */
 export function SlidingLine(props: SlidingLineProps) {
-  const { name, kind, at, length, step, left, top, bottom, words, placeOf, onMove, onSettle, onRemove } = props
+  const { name, kind, at, length, step, left, top, bottom, slanted, words, placeOf, onMove, onSettle, onRemove } = props
   const format = useFormat()
   const isDragged = useRef(false)
   // Asked for once: asked for at each move, the whole page would be laid out for it.
@@ -72,8 +83,15 @@ export function SlidingLine(props: SlidingLineProps) {
       onKeyDown={press}
     >
       <rect x={left - GRIP / 2} y={top} width={GRIP} height={bottom - top} className={css.grip} />
-      <line x1={left} x2={left} y1={top} y2={bottom} />
-      <circle cx={left} cy={bottom} r={7} />
+      {slanted ? (
+        <>
+          <line x1={left + slanted.lean} x2={left - slanted.lean} y1={slanted.top} y2={slanted.bottom} />
+          <line x1={left} x2={left} y1={bottom - TICK} y2={bottom + TICK} />
+        </>
+      ) : (
+        <line x1={left} x2={left} y1={top} y2={bottom} />
+      )}
+      <circle cx={left} cy={slanted ? (slanted.top + slanted.bottom) / 2 : bottom} r={7} />
       {words ? (
         <text className={css.lineWords} x={left + 10} y={(top + bottom) / 2}>
           {format.length(at)}, {words}

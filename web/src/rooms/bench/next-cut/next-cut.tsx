@@ -33,7 +33,8 @@ export default function NextCut({ live }: { live: LiveFabrication }) {
           <p className={css.nextCutMm} role="status">
             {next ? (
               <>
-                <strong>{format.lengthAmount(next.thickness)}</strong> {format.lengthUnit}{' '}
+                <strong>{format.lengthAmount(next.thickness)}</strong> {format.lengthUnit}
+                {state.slant > 0 ? ` along, at ${state.slant}°, ${format.length(next.ownThickness)} thick` : ''}{' '}
                 <span>{next.product ?? shape.scrap.name}</span>{' '}
                 <span className="quiet">about {format.weight(next.weight)}</span>
               </>

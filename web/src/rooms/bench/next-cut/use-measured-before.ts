@@ -12,8 +12,8 @@ export function useMeasuredBefore(shape: string): LaidDraft | null {
     void import('../../../parts/measured-piece.ts').then(({ keptKnifeLines, wholePiece }) => {
       const draft = keptKnifeLines()
       if (isLeft || draft?.shape !== shape || draft.way === 'template' || draft.taken.length > 0) return
-      const { weight, length, profile } = wholePiece(draft)
-      setPiece({ weight, length, profile, way: draft.way })
+      const { weight, length, profile, biasAngle } = wholePiece(draft)
+      setPiece({ weight, length, profile, biasAngle, way: draft.way })
     })
     return () => {
       isLeft = true

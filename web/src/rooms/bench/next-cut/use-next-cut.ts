@@ -7,10 +7,12 @@ import {
   type NextCut,
   nextCutOf,
   nextOrder,
+  ownThicknessPerMm,
   type Piece,
   type PortionRequest,
   pieceFromTemplate,
   productsOfPiles,
+  USUAL_TOGETHER,
 } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { readSetting } from '../../../data/settings.ts'
@@ -19,7 +21,8 @@ import type { StandingReading } from '../../../outbox/merge.ts'
 import { workAside } from '../../../workers/core-client.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
 
-export type LaidDraft = Pick<LaidPiece, 'weight' | 'length' | 'way'> & Partial<Pick<LaidPiece, 'profile' | 'products'>>
+export type LaidDraft = Pick<LaidPiece, 'weight' | 'length' | 'way'> &
+  Partial<Pick<LaidPiece, 'profile' | 'products' | 'biasAngle'>>
 
 export interface NextCutState {
   shape: ItemShape
@@ -29,9 +32,11 @@ export interface NextCutState {
   isWorking: boolean
   /** Lays a piece on the board. */
   lay: (piece: LaidDraft) => void
-  /** Millimetres that the last cut is taken to have been; null before the first. */
+  /** Degrees off square at which the knife is led; 0 is square. */
+  slant: number
+  /** Millimetres, square to its faces, that the last cut is taken to have been; null before the first. */
   lastThickness: number | null
-  /** The last cut came out so much thicker, or thinner below zero, mm. */
+  /** The last cut came out so much thicker, or thinner below zero, mm, square to its faces. */
   correctLast: (by: number) => void
   /** The scrap that was to be cut off first is off. */
   scrapIsOff: () => void
@@ -69,9 +74,12 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
   const { of } = useMeasuredCuts()
   const change = (next: LaidPiece | null) => layOut('next-cut', next)
   const rest = useMemo(() => restOf(shape, onBoard, standing), [shape, onBoard, standing])
+  const lastPortion = onBoard?.cuts.findLast(({ readingId }) => readingId !== null)?.readingId
+  const lastPileId = standing.find(({ id }) => id === lastPortion)?.pileId
+  const lastProduct = record.piles.find(({ id }) => id === lastPileId)?.name
   const request =
     rest && shape && onBoard
-      ? cutRequest(rest, shape, products, howFarOff(onBoard.way, of(onBoard.way, shape.id)).share)
+      ? cutRequest(rest, shape, products, howFarOff(onBoard.way, of(onBoard.way, shape.id)).share, lastProduct)
       : null
   const { next, isWorking } = usePlannedCut(request)
   const portionPiles = new Set(
@@ -88,17 +96,20 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
   )
   useToldCut(fresh, next, onBoard, shape, layOut)
   if (!shape || products.length === 0) return null
+  const last = onBoard?.cuts.at(-1)
+  const ownPerMm = ownThicknessPerMm(onBoard?.biasAngle)
   return {
     shape,
     onBoard,
     next,
     isWorking,
     lay: (piece) => change({ ...piece, after: nextOrder(standing) - 1, cuts: [] }),
-    lastThickness: onBoard?.cuts.at(-1)?.thickness ?? null,
+    slant: onBoard?.biasAngle ?? 0,
+    lastThickness: last ? last.thickness * ownPerMm : null,
     correctLast: (by) => {
-      const last = onBoard?.cuts.at(-1)
-      if (!onBoard || !last || last.thickness + by < 1) return
-      change({ ...onBoard, cuts: [...onBoard.cuts.slice(0, -1), { ...last, thickness: last.thickness + by }] })
+      if (!onBoard || !last || last.thickness + by / ownPerMm < 1) return
+      const corrected = { ...last, thickness: last.thickness + by / ownPerMm }
+      change({ ...onBoard, cuts: [...onBoard.cuts.slice(0, -1), corrected] })
     },
     scrapIsOff: () => {
       if (!onBoard || !next) return
@@ -115,6 +126,7 @@ function cutRequest(
   shape: ItemShape,
   products: PortionRequest['products'],
   off: number,
+  before: string | undefined,
 ): PortionRequest | null {
   if (products.length === 0) return null
   return {
@@ -123,6 +135,7 @@ function cutRequest(
     scrap: { ...shape.scrap, where: 'ends' },
     margin: marginFor(products, off),
     isNearest: true,
+    together: { ...USUAL_TOGETHER, before },
     kerf: shape.kerf ?? 0,
     step: 1,
   }
@@ -190,7 +203,10 @@ function restOf(
       return piece && weight !== undefined ? afterCut(piece, { thickness, weight }, kerf) : piece
     },
     onBoard.profile
-      ? { weight: onBoard.weight, length: onBoard.length, profile: onBoard.profile }
+      ? {
+          ...{ weight: onBoard.weight, length: onBoard.length, profile: onBoard.profile },
+          biasAngle: onBoard.biasAngle,
+        }
       : pieceFromTemplate(shape.template, onBoard.weight, onBoard.length),
   )
 }
