@@ -708,6 +708,7 @@ export {
 export type {
   CheckCode,
   FinishInput,
+  LinePart,
   LossCause,
   PileOutcome,
   PlateReading,
@@ -731,6 +732,7 @@ export {
   invoiceDoubt,
   LOSS_CAUSES,
   likelyCauses,
+  lineParts,
   looksLike,
   nextPile,
   nextStepFor,
@@ -743,6 +745,7 @@ export {
   stillTaken,
   unitOnBoard,
   unitsDone,
+  unitsOfCooks,
   viewOf,
   weighingChecks,
   weighingsOf,

@@ -22,6 +22,8 @@ export interface ColdLoad {
   load: number
   /** Birds, fish, loins or racks in it. */
   units: number
+  /** Who took it out; null where nobody said, as of the first. */
+  cookId: string | null
   isOut: boolean
   /** Minutes of this stretch out of the cold; zero while it is back in. */
   boardMinutes: number
@@ -54,6 +56,7 @@ export interface ColdBatch {
 interface Running {
   load: number
   units: number
+  cookId: string | null
   since: number | null
   before: number
 }
@@ -66,10 +69,12 @@ export function coldLoads(
   facts: readonly Fact[],
   { units, firstUnits, startedAt, nowMs, limits }: ColdBatch,
 ): ColdLoads {
-  const running: Running[] = [{ load: 1, units: Math.min(units, firstUnits), since: Date.parse(startedAt), before: 0 }]
+  const running: Running[] = [
+    { load: 1, units: Math.min(units, firstUnits), cookId: null, since: Date.parse(startedAt), before: 0 },
+  ]
   const left = (except: Running | null) =>
     units - running.reduce((sum, each) => sum + (each === except ? 0 : each.units), 0)
-  for (const { mark, takenAt, load, units: said } of standingMarks(facts)) {
+  for (const { mark, takenAt, load, units: said, cookId } of standingMarks(facts)) {
     if (mark !== 'cold-out' && mark !== 'cold-in') continue
     const at = Date.parse(takenAt)
     const known = running.find((each) => each.load === load) ?? null
@@ -84,18 +89,18 @@ export function coldLoads(
       }
     }
     if (mark === 'cold-out' && load !== null && !known && left(null) > 0) {
-      running.push({ load, units: Math.min(said ?? left(null), left(null)), since: at, before: 0 })
+      running.push({ load, units: Math.min(said ?? left(null), left(null)), cookId, since: at, before: 0 })
     }
   }
   return { loads: running.map((each) => clockOf(each, nowMs, limits)), waiting: left(null) }
 }
 
-function clockOf({ load, units, since, before }: Running, nowMs: number, limits: ColdLimits): ColdLoad {
+function clockOf({ load, units, cookId, since, before }: Running, nowMs: number, limits: ColdLimits): ColdLoad {
   const boardMinutes = since === null ? 0 : minutesFrom(since, nowMs)
   const outMinutes = before + boardMinutes
   const share = Math.max(boardMinutes / limits.boardMinutes, outMinutes / limits.outMinutes)
   const level = share >= 1 ? 'red' : share >= AMBER_SHARE ? 'amber' : 'ok'
   const overBoard = Math.max(0, boardMinutes - limits.boardMinutes)
   const overInAll = Math.max(0, outMinutes - limits.outMinutes)
-  return { load, units, isOut: since !== null, boardMinutes, outMinutes, overBoard, overInAll, level }
+  return { load, units, cookId, isOut: since !== null, boardMinutes, outMinutes, overBoard, overInAll, level }
 }

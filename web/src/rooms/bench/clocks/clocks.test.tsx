@@ -2,7 +2,8 @@ import type { Mark, MarkKind } from '@fleam/core'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { mark as madeMark } from '../../../../../core/test/facts.ts'
 import { benchWith } from '../../../../test/bench.ts'
-import { renderPart, touch } from '../../../../test/render.tsx'
+import { LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
+import { answerWith } from '../../../../test/server.ts'
 import { Clocks } from './clocks.tsx'
 
 describe('the clocks', () => {
@@ -66,20 +67,62 @@ describe('a batch in loads', () => {
   test('says which load is out, and one touch puts it back or takes the next one out', async () => {
     const { bench, document, done } = twelve()
     renderPart(<Clocks bench={bench} />, { document })
-    expect(screen.getByRole('timer').textContent).toBe('Load 1 (2): out 26 min')
+    expect(screen.getByRole('timer').textContent).toMatch(/^Load 1 \(2(, .+)?\): out 26 min$/)
     await touch(screen.getByRole('button', { name: /Load 1/ }))
     await touch(screen.getByRole('button', { name: /Take out 2/ }))
-    expect(done).toEqual(['mark cold-in', 'mark cold-out'])
+    expect(done).toEqual(['mark cold-in', 'mark cold-out ondine'])
   })
 
-  test('with three cooks at work takes out three times as many', () => {
-    const clocks = ['marit', 'ondine', 'bruno'].map((cook, at) =>
-      madeMark(cook, 'labour-start', at + 1, { cookId: cook, takenAt: '2026-11-24T08:00:00.000Z' }),
-    )
-    const { bench, document } = twelve([...clocks, cold('cold-in', 9, 1)])
+  const threeClocks = ['marit', 'ondine', 'bruno'].map((cook, at) =>
+    madeMark(cook, 'labour-start', at + 1, { cookId: cook, takenAt: '2026-11-24T08:00:00.000Z' }),
+  )
+
+  test('each of several cooks takes out a load of their own', () => {
+    const { bench, document } = twelve([...threeClocks, cold('cold-in', 9, 1)])
     renderPart(<Clocks bench={bench} />, { document })
-    expect(screen.getByRole('button', { name: /Take out 5/ }).textContent).toContain('load 2; 10 wait')
+    expect(screen.getByRole('button', { name: /Take out 2/ }).textContent).toMatch(/load 2, .+; 10 wait/)
     expect(screen.queryByRole('timer')).toBeNull()
+  })
+
+  test('a line takes out as many as all of it cut within the limit', () => {
+    const given = ['marit', 'ondine', 'bruno'].map((cookId, at) =>
+      madeMark(`given ${cookId}`, 'step-given', 10 + at, { step: `step ${at}`, cookId }),
+    )
+    const { bench, document } = twelve([...given, cold('cold-in', 9, 1)])
+    renderPart(<Clocks bench={bench} />, { document })
+    expect(screen.getByRole('button', { name: /Take out 5/ })).toBeTruthy()
+    expect(screen.getByRole('button', { name: /Who does what/ }).textContent).toContain('a line of 3')
+  })
+
+  test('who took a load out stands beside it', () => {
+    const out = { ...cold('cold-out', 18, 2, 4), cookId: 'marit' }
+    const { bench, document } = twelve([cold('cold-in', 16, 1), out])
+    renderPart(<Clocks bench={bench} />, { document })
+    expect(screen.getByRole('timer').textContent).toMatch(/^Load 2 \(4, Marit\): out/)
+  })
+
+  test('who does what is proposed for those who are at it, and one touch keeps it', async () => {
+    const cooks = ['Bruno', 'Marit', 'Ondine'].map((name) => ({ id: name.toLowerCase(), name, wagePerHour: 20 }))
+    answerWith({ [`GET /api/kitchens/${LARCH_HALT.id}/cooks`]: { body: cooks } })
+    const { bench, document, done } = twelve(threeClocks)
+    const steps = ['dry', 'legs', 'breasts', 'bones'].map((id) => ({
+      ...(bench.live.record.steps[0] as object),
+      id,
+      title: id,
+    }))
+    const record = { ...bench.live.record, steps: steps as typeof bench.live.record.steps }
+    renderPart(<Clocks bench={{ ...bench, live: { ...bench.live, record } }} />, { document })
+    await touch(screen.getByRole('button', { name: /Who does what/ }))
+    const dialog = await screen.findByRole('dialog')
+    await screen.findByRole('button', { name: 'Work as a line' })
+    expect(dialog.textContent).toMatch(/Each their own birds.*4.*4.*4/)
+    expect(dialog.textContent).toMatch(/dry to legs \(2 steps\)/)
+    await touch(screen.getByRole('button', { name: 'Work as a line' }))
+    expect(done).toEqual(
+      Array(4)
+        .fill('mark step-given')
+        .map((words) => expect.stringContaining(words)),
+    )
   })
 
   test('every load is listed with its minutes, and its number can be put right', async () => {

@@ -12,12 +12,12 @@ const LoadsDialog = lazy(() => import('./loads-dialog.tsx'))
 
 const whole = (minutes: number) => `${Math.floor(minutes)} min`
 
-/** How long what is on the board has been out of the cold: one clock for each load of a batch. */
-export function ColdClocks({ live }: { live: LiveFabrication }) {
+/** How long what is on the board has been out of the cold: one clock for each load of a batch. `cookId` takes out the next. */
+export function ColdClocks({ live, cookId }: { live: LiveFabrication; cookId: string | null }) {
   const cold = useColdLoads(live)
   const [only, ...others] = cold.loads
   if (only && others.length === 0 && cold.waiting === 0) return <OneLoad live={live} load={only} cold={cold} />
-  return <ManyLoads live={live} cold={cold} />
+  return <ManyLoads live={live} cold={cold} cookId={cookId} />
 }
 
 interface OneLoadProps {
@@ -64,13 +64,20 @@ export function OverInSight({ live }: { live: LiveFabrication }) {
   )
 }
 
+/** Who took it out; the first is of whose job it is. Beside its number of birds. */
+function nameOfLoad(live: LiveFabrication, { load, cookId }: ColdLoad): string {
+  const name = live.cookName(cookId ?? (load === 1 ? live.record.cookId : null) ?? '')
+  return name ? `, ${name}` : ''
+}
+
 /** Loads that are out, one touch each to put them back; and the next one to take out. */
-function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
+function ManyLoads({ live, cold, cookId }: { live: LiveFabrication; cold: ColdState; cookId: string | null }) {
   const [isOpen, setOpen] = useState(false)
   const { loads, waiting, nextUnits } = cold
   const out = loads.filter(({ isOut }) => isOut)
   const next = loads.length + 1
   const back = loads.length - out.length
+  const whose = cookId === null ? undefined : live.cookName(cookId)
   return (
     <section className={css.coldLoads} aria-label="Out of the cold">
       {out.map((load) => (
@@ -83,7 +90,8 @@ function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
           <Snowflake size={20} aria-hidden />
           <span>
             <strong role="timer">
-              Load {load.load} ({load.units}): out {whole(load.boardMinutes)}
+              Load {load.load} ({load.units}
+              {nameOfLoad(live, load)}): out {whole(load.boardMinutes)}
             </strong>
             <small>{overWords(load) ?? `Back in the fridge · ${outWords(load, cold.limits)}`}</small>
           </span>
@@ -94,14 +102,20 @@ function ManyLoads({ live, cold }: { live: LiveFabrication; cold: ColdState }) {
           variant="outline-dark"
           className={css.cold}
           onClick={() =>
-            void live.mark(`load ${next} out of the fridge`, { mark: 'cold-out', load: next, units: nextUnits })
+            void live.mark(`load ${next} out of the fridge`, {
+              mark: 'cold-out',
+              cookId,
+              load: next,
+              units: nextUnits,
+            })
           }
         >
           <Refrigerator size={20} aria-hidden />
           <span>
             <strong>Take out {nextUnits}</strong>
             <small>
-              load {next}; {waiting} wait
+              load {next}
+              {whose ? `, ${whose}` : ''}; {waiting} wait
             </small>
           </span>
         </Button>

@@ -7,9 +7,6 @@ import type { Bench } from '../state/use-bench.ts'
 import css from './clocks.module.css'
 
 const whole = (minutes: number) => `${Math.floor(minutes)} min`
-/** So many names fit beside the clocks; the others are chosen under *More*. */
-const MAX_NAMES = 4
-
 /** One touch says who works at this device; the clock beside the names is theirs. */
 export function WhoWorksHere({ bench }: { bench: Bench }) {
   const { marks, nowMs, mark } = bench.live
@@ -19,6 +16,9 @@ export function WhoWorksHere({ bench }: { bench: Bench }) {
   const me = bench.settings.cookId ?? bench.live.record.cookId
   const nameOf = (cookId: string | null) => (cookId === null ? null : bench.live.cookName(cookId))
   const mine = clocks.get(me)
+  // In the order of the kitchen's list, so that no name moves under the finger; before it is there, those who are known.
+  const here = [...clocks.keys(), me].filter((id): id is string => id !== null)
+  const ids = cooks.length > 0 ? cooks.map(({ id }) => id) : [...new Set(here)]
   const isRunning = mine?.isRunning ?? false
   const toggle = () => {
     const ratePerHour = cooks.find(({ id }) => id === me)?.wagePerHour ?? kitchen.wagePerHour
@@ -27,16 +27,19 @@ export function WhoWorksHere({ bench }: { bench: Bench }) {
       isRunning ? { mark: 'labour-pause', cookId: me } : { mark: 'labour-start', cookId: me, ratePerHour },
     )
   }
+  // Who has a part of a line is led to it.
+  const choose = (cookId: string) => {
+    bench.settings.change({ cookId })
+    const given = givenSteps(marks)
+    const { steps } = bench.live.record
+    const first = steps.findIndex(({ id }) => given.get(id) === cookId)
+    if (first >= 0 && given.get(steps[bench.stepAt]?.id ?? '') !== cookId) bench.goToStep(first)
+  }
   return (
     <>
       <fieldset className={css.whoWorksHere} aria-label="Who works here">
-        {namesShown(bench, [...clocks.keys()], cooks).map((cookId) => (
-          <Button
-            key={cookId}
-            variant="outline-dark"
-            aria-pressed={cookId === me}
-            onClick={() => bench.settings.change({ cookId })}
-          >
+        {ids.map((cookId) => (
+          <Button key={cookId} variant="outline-dark" aria-pressed={cookId === me} onClick={() => choose(cookId)}>
             <span>
               {nameOf(cookId) ?? 'Cook'}
               <ClockWords minutes={clocks.get(cookId)?.minutes} isRunning={clocks.get(cookId)?.isRunning} />
@@ -57,13 +60,3 @@ export function WhoWorksHere({ bench }: { bench: Bench }) {
 
 const ClockWords = ({ minutes, isRunning }: { minutes: number | undefined; isRunning: boolean | undefined }) =>
   minutes === undefined ? null : <small>{isRunning ? whole(minutes) : `${whole(minutes)}, paused`}</small>
-
-/** Who is here first: this device's cook, those with a clock or a step of their own, the job's cook; then the others. */
-function namesShown({ live, settings }: Bench, timed: readonly (string | null)[], cooks: readonly { id: string }[]) {
-  const here = [settings.cookId, live.record.cookId, ...timed, ...givenSteps(live.marks).values()]
-  const ids = [...here, ...cooks.map(({ id }) => id)].filter((id): id is string => id !== null)
-  const first = new Set([...new Set(ids)].slice(0, MAX_NAMES))
-  // In the order of the kitchen's list, so that no name moves under the finger.
-  const known = cooks.map(({ id }) => id).filter((id) => first.has(id))
-  return [...known, ...[...first].filter((id) => !known.includes(id))]
-}

@@ -1,11 +1,11 @@
-import { type ColdLimits, type ColdLoads, labourClocks } from '@fleam/core'
+import { type ColdLimits, type ColdLoads, givenSteps, labourClocks } from '@fleam/core'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
 import { coldBatch } from '../../../parts/cold-batch.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 
 export interface ColdState extends ColdLoads {
   limits: ColdLimits
-  /** Units to take out next: as many as the cooks at work cut within the limit. */
+  /** Units to take out next: as many as one cook cuts within the limit, or a whole line of them together. */
   nextUnits: number
   /** Minutes of one cook for the whole batch. */
   minutes: number
@@ -17,6 +17,8 @@ export interface ColdState extends ColdLoads {
 export function useColdLoads({ record, marks, nowMs }: LiveFabrication): ColdState {
   const { coldLimits: limits } = useKitchenCautions(record)
   const cooks = Math.max(1, labourClocks(marks, nowMs).filter(({ isRunning }) => isRunning).length)
+  // Each takes out their own birds; of a line all are at the same ones.
+  const inLine = Math.max(1, new Set(givenSteps(marks).values()).size)
   const { perLoad, ...cold } = coldBatch({ ...record, marks }, limits, nowMs)
-  return { ...cold, limits, nextUnits: Math.min(cold.waiting, perLoad(cold.waiting, cooks)), cooks }
+  return { ...cold, limits, nextUnits: Math.min(cold.waiting, perLoad(cold.waiting, inLine)), cooks }
 }

@@ -32,6 +32,7 @@ export function StepCard({ bench }: { bench: Bench }) {
         {whose ? ` · for ${whose}` : ''}
       </p>
       <StepDots bench={bench} />
+      <OwnPart bench={bench} />
       <h2>
         {words(step.title)}
         {step.isOptional ? <span className="quiet"> · optional</span> : null}
@@ -65,6 +66,26 @@ export function StepCard({ bench }: { bench: Bench }) {
         </Suspense>
       ) : null}
     </section>
+  )
+}
+
+/** Where this device's cook has some of the steps alone: which, and one touch leads there. */
+function OwnPart({ bench }: { bench: Bench }) {
+  const { steps, cookId: jobsCook, units } = bench.live.record
+  const given = givenSteps(bench.live.marks)
+  const cookId = bench.settings.cookId ?? jobsCook
+  const places = steps.flatMap(({ id }, at) => (cookId !== null && given.get(id) === cookId ? [at] : []))
+  const [first, last] = [places[0], places.at(-1)]
+  if (first === undefined || last === undefined) return null
+  const words = `Your part: ${first === last ? `step ${first + 1}` : `steps ${first + 1} to ${last + 1}`}, for all ${units}`
+  if (places.includes(bench.stepAt)) return <p className={css.ownPart}>{words}</p>
+  return (
+    <p className={css.ownPart}>
+      {words}{' '}
+      <Button size="sm" variant="outline-dark" onClick={() => bench.goToStep(first)}>
+        Go to it
+      </Button>
+    </p>
   )
 }
 
