@@ -107,6 +107,27 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   expect(Date.parse(last?.takenAt as string) - Date.parse(first?.takenAt as string)).toBeGreaterThan(110_000)
 })
 
+test('a tab that dies offline as soon as the device keeps the page comes back, and takes the next weight', async ({
+  page,
+  browser,
+}) => {
+  const id = await startSupremes(page)
+  const context = await browser.newContext()
+  const first = await context.newPage()
+  await first.goto(`/bench/${id}`)
+  await expect(tile(first, 'supremes')).toBeVisible()
+  await first.evaluate(() => navigator.serviceWorker.ready)
+  await context.setOffline(true)
+  await first.close({ runBeforeUnload: false })
+
+  const next = await context.newPage()
+  await next.goto(`/bench/${id}`)
+  await expect(tile(next, 'supremes')).toContainText('0 of 12 pieces')
+  await typeWeight(next, '284')
+  await expect(tile(next, 'supremes')).toContainText('1 of 12 pieces')
+  await context.close()
+})
+
 test('another device sees every reading, move and clock by itself', async ({ page, browser }) => {
   const id = await startSupremes(page)
   const other = await (await browser.newContext()).newPage()

@@ -5,9 +5,11 @@ import { preloadFonts } from './build/preload-fonts.ts'
 import { scopedName } from './build/scoped-name.ts'
 
 const WORKER = 'service-worker.js'
+/** Kept on a device before all others. */
+const FIRST_ROOMS = ['/today/today.tsx', '/bench/bench.tsx', '/bench/start/start.tsx']
 
 export default defineConfig({
-  plugins: [react(), preloadFonts(), listBuiltFiles(WORKER)],
+  plugins: [react(), preloadFonts(), listBuiltFiles(WORKER, FIRST_ROOMS)],
   css: {
     modules: { localsConvention: 'camelCase', generateScopedName: scopedName },
     preprocessorOptions: {

@@ -11,6 +11,9 @@ const REMEMBERED_MS = 7 * 24 * 3600 * 1000
 const SHAPE = '10'
 /** How often what was read is written down; this device's own weighings are in the outbox at once. */
 const WRITE_MS = 4_000
+/** A page that has just been opened writes sooner, so long: a tab that dies soon after its first visit comes back. */
+const FRESH_MS = 15_000
+const FRESH_WRITE_MS = 300
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -25,9 +28,17 @@ export const queryClient = new QueryClient({
   },
 })
 
+const storage = deviceCache()
+const persisterEvery = (throttleTime: number) => createAsyncStoragePersister({ storage, key: 'queries', throttleTime })
+const steady = persisterEvery(WRITE_MS)
+const fresh = persisterEvery(FRESH_WRITE_MS)
+
 /** A page that opens without a network shows what this device read last. */
 export const remembered: Omit<PersistQueryClientOptions, 'queryClient'> = {
-  persister: createAsyncStoragePersister({ storage: deviceCache(), key: 'queries', throttleTime: WRITE_MS }),
+  persister: {
+    ...steady,
+    persistClient: (client) => (performance.now() < FRESH_MS ? fresh : steady).persistClient(client),
+  },
   maxAge: REMEMBERED_MS,
   buster: SHAPE,
   // What was read stays remembered when asking for it again fails: without a network it fails every time.

@@ -102,8 +102,8 @@ function Opening({ className, body, children }: OpeningProps) {
           rootClose
           rootCloseEvent="mousedown"
           onHide={(event) => {
-            // The figure itself closes on its own click.
-            if (!button.current?.contains(event.target as Node)) setOpen(false)
+            // The figure itself closes on its own click; a key is of whatever has the focus, which it mostly is.
+            if ('key' in event || !button.current?.contains(event.target as Node)) setOpen(false)
           }}
         >
           <Popover className={css.formula}>{body}</Popover>
