@@ -627,6 +627,7 @@ export {
   shiftBy,
   shiftsOfDay,
   shiftsOn,
+  soonestPlaces,
   thawHours,
   USUAL_WORK,
   usualStyleWork,

@@ -36,6 +36,7 @@ export {
   shiftBy,
   shiftsOfDay,
   shiftsOn,
+  soonestPlaces,
   thawHours,
   USUAL_WORK,
   usualStyleWork,

@@ -1,4 +1,4 @@
-import type { PlacedTask } from '../schedule.ts'
+import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
 import type { WorkKind } from './kinds.ts'
 
 /** How far a job on the board is; minutes from the first day of its plan. */
@@ -46,6 +46,25 @@ export function followTasks(
   return tasks.map(({ id }) => of.get(id) as FollowedTask)
 }
 
+/**
+ * Where tasks end at the soonest: what should have begun begins now, and what waits for it after that, by its `after`s.
+ * Cooks and boards are not asked again: a schedule that is made anew can only be later.
+ */
+export function soonestPlaces(
+  { tasks }: Pick<ScheduleRequest, 'tasks'>,
+  followed: readonly FollowedTask[],
+  now: number,
+): FollowedTask[] {
+  const waitsFor = new Map(tasks.map(({ id, after }) => [id, after]))
+  const places = new Map<string, FollowedTask>()
+  for (const task of [...followed].sort((a, b) => a.start - b.start)) {
+    const ends = (waitsFor.get(task.id) ?? []).map((each) => (places.get(each.task)?.end ?? 0) + each.lag)
+    const start = task.state === 'waiting' ? Math.max(task.start, now, ...ends) : task.start
+    places.set(task.id, { ...task, start, end: task.end + start - task.start })
+  }
+  return followed.map(({ id }) => places.get(id) as FollowedTask)
+}
+
 function followJob(tasks: readonly KeptTask[], progress: JobProgress | null, now: number): FollowedTask[] {
   const cuts = tasks.filter(({ kind }) => kind === 'cut').sort((a, b) => a.start - b.start)
   const cutEnd = Math.max(...cuts.map(({ end }) => end))
@@ -72,6 +91,10 @@ function followCuts(cuts: readonly KeptTask[], progress: JobProgress, now: numbe
   const isNext = (task: KeptTask) => !isDone(task) && (task.upTo ?? 0) === next
   const placed = Math.min(...cuts.filter(isNext).map((task) => task.start))
   const from = done.length > 0 ? until : start
+  // A load that no line cuts is cut by who is at the board, whoever was to.
+  const isLine = cuts.filter(isNext).length > 1
+  const atBoard = (task: KeptTask) =>
+    isLine || progress.cook === null ? theirs(task) : { ...task, cook: progress.cook }
   return cuts.map((task) => {
     if (isDone(task)) {
       const place = { start: start + (task.start - first) * scale, end: start + (task.end - first) * scale }
@@ -79,7 +102,7 @@ function followCuts(cuts: readonly KeptTask[], progress: JobProgress, now: numbe
     }
     if (!isNext(task)) return waiting(task)
     const begins = from + task.start - placed
-    return { ...theirs(task), start: begins, end: Math.max(begins + task.end - task.start, now), state: 'running' }
+    return { ...atBoard(task), start: begins, end: Math.max(begins + task.end - task.start, now), state: 'running' }
   })
 }
 

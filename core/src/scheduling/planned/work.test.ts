@@ -2,7 +2,7 @@ import { brokenScheduleRules } from '../../../test/check-schedule.ts'
 import { loadMixedSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import type { HeldTask, PlacedTask } from '../schedule.ts'
-import { followTasks } from './follow.ts'
+import { followTasks, type JobProgress, soonestPlaces } from './follow.ts'
 import {
   type CookShift,
   type KeptTask,
@@ -281,6 +281,48 @@ describe('the schedule follows the bench', () => {
       ['pack', 'waiting', 700, 710, 'Marit'],
       ['stock', 'waiting', 610, 970, null],
     ])
+  })
+
+  test('a load that no line cuts is cut by who is at the board, whoever was to', () => {
+    const progress = { start: 520, unitsDone: 4, lastAt: 580, end: null, cook: 'Bruno' }
+    const shared = TASKS.map((task) => (task.id === 'cut 2' ? { ...task, cook: 'Casimir' } : task))
+    expect(follow(() => progress, 620, shared).map(([, , , , by]) => by)).toEqual([
+      'Marit',
+      'Bruno',
+      'Marit',
+      'Marit',
+      null,
+    ])
+  })
+
+  test('what should have begun ends later, and what waits for it too; what is over stays', () => {
+    const tasks = ['cut 1', 'cut 2', 'pack', 'stock'].map((id, at) => ({
+      ...{ id, job: 'duck', minutes: 0, needs: 'cook' as const, skill: null, station: null, species: null },
+      ...{
+        after: at === 0 ? [] : [{ task: ['cut 1', 'cut 1', 'cut 2', 'cut 2'][at] as string, lag: 5, within: null }],
+      },
+      ...{ notBefore: 0, due: null },
+    }))
+    const soonest = (now: number, progress: JobProgress | null = null) =>
+      soonestPlaces(
+        { tasks },
+        followTasks(TASKS, () => progress, now),
+        now,
+      ).map(({ id, start, end }) => [id, start, end])
+    expect(soonest(490)).toEqual([
+      ['cut 1', 500, 540],
+      ['cut 2', 545, 575],
+      ['cut 3', 600, 610],
+      ['pack', 700, 710],
+      ['stock', 610, 970],
+    ])
+    expect(soonest(680).slice(0, 2)).toEqual([
+      ['cut 1', 680, 720],
+      ['cut 2', 725, 755],
+    ])
+    expect(soonest(680)[3]).toEqual(['pack', 760, 770])
+    const begun = { start: 520, unitsDone: 4, lastAt: 580, end: null, cook: 'Bruno' }
+    expect(soonest(620, begun)[0]).toEqual(['cut 1', 520, 580])
   })
 
   test('finished: the pot begins when the cutting was over, packing waits for a hand', () => {

@@ -34,14 +34,19 @@ export const FIGURE_WORDS: Readonly<Record<ScheduleFigure, string>> = {
   hold: 'Food waits',
 }
 
+interface ScheduleFiguresProps extends Omit<FigureOfScheduleProps, 'figure'> {
+  /** Where tasks end at the soonest: late counts what should have begun. */
+  soonest: readonly PlacedTask[]
+}
+
 /** How late, how much cleaning and how long food waits in what stands. */
-export const ScheduleFigures = (props: Omit<FigureOfScheduleProps, 'figure'>) => (
+export const ScheduleFigures = ({ soonest, placed, ...props }: ScheduleFiguresProps) => (
   <dl className={css.figures}>
     {SCHEDULE_FIGURES.map((figure) => (
       <div key={figure}>
         <dt>{FIGURE_WORDS[figure]}</dt>
         <dd>
-          <FigureOfSchedule {...props} figure={figure} />
+          <FigureOfSchedule {...props} placed={figure === 'late' ? soonest : placed} figure={figure} />
         </dd>
       </div>
     ))}

@@ -68,7 +68,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
             }}
             onMove={state.move}
           />
-          <ScheduleFigures request={work.request} placed={shown} nameOf={nameOf} />
+          <ScheduleFigures request={work.request} placed={shown} soonest={state.soonest} nameOf={nameOf} />
           <Faults state={state} />
         </>
       ) : null}

@@ -6,6 +6,7 @@ import {
   placedInOrder,
   type Schedule,
   scheduleFaults,
+  soonestPlaces,
   taskNames,
 } from '@fleam/core'
 import { useEffect, useRef, useState } from 'react'
@@ -57,6 +58,8 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
     hasAny: schedule.tasks.length > 0,
     /** Something was planned or changed since it was made. */
     isMissing: shown.length < work.tasks.length,
+    /** Where what waits would be if it began now: what should have begun is late from then on. */
+    soonest: soonestPlaces(work.request, shown, now),
     faults: scheduleFaults(work.request, shown, work.held),
     /** What should have begun by now: it waits, and everything behind it too. */
     overdue: shown.filter(({ state, start }) => state === 'waiting' && start < now - GRACE_MINUTES),
