@@ -9,7 +9,9 @@ export function editOf(record: FabricationRecord, changes: Partial<FabricationEd
   const { lotId: _lotId, rhythm: _rhythm, drawing: _drawing, ...drawn } = planned
   const { shape: _shape, ...board } = drawn
   const { steps: _steps, choices: _choices, itemId: _itemId, cook: _cook, supplier: _supplier, ...editable } = board
-  return { ...editable, ...changes }
+  // Another weight than the estimated one is one that somebody read.
+  const isRead = changes.purchase !== undefined && changes.purchase.invoiceWeight !== record.purchase.invoiceWeight
+  return { ...editable, ...(isRead ? { weightFrom: 'invoice' as const } : {}), ...changes }
 }
 
 /** What may be sent of a lot: its names are for reading. */

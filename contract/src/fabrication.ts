@@ -11,6 +11,7 @@ import {
   PRICE_SOURCES,
   RECORD_STATUSES,
   RHYTHMS,
+  WEIGHT_SOURCES,
 } from '@fleam/core'
 import { z } from 'zod'
 import {
@@ -99,6 +100,8 @@ const editable = {
   /** Doubts that somebody has looked at and stands by. */
   settled: z.array(z.enum(DOUBT_KINDS)).max(DOUBT_KINDS.length).default([]),
   priceFrom: z.enum(PRICE_SOURCES),
+  /** Whether the invoice's weight is the invoice's, or was estimated when planned work began. */
+  weightFrom: z.enum(WEIGHT_SOURCES).default('invoice'),
   /** The cut style, and with it the item; null where it is none of this kitchen's. */
   styleId: id.nullable(),
   /** Birds, fish, loins or racks in the batch. */
@@ -195,6 +198,8 @@ export const fabricationStart = z.strictObject({
   date: day,
   startedAt: instant,
   rhythm: z.enum(RHYTHMS).default('unit'),
+  /** An estimated weight of what was bought says so until somebody types the invoice's. */
+  weightFrom: z.enum(WEIGHT_SOURCES).default('invoice'),
   /** Weights of portions for this run, by the pile of the style; the others are as the style says. */
   bounds: z.array(ownBounds).max(MAX_ROWS).default([]),
   /** What was chosen of the style's options, by the id of each option. */

@@ -1,4 +1,12 @@
-import { DOUBT_KINDS, LABOUR_SOURCES, LOGBOOK_GROUPS, LOSS_CAUSES, PILE_CLASSES, PRICE_SOURCES } from '@fleam/core'
+import {
+  DOUBT_KINDS,
+  LABOUR_SOURCES,
+  LOGBOOK_GROUPS,
+  LOSS_CAUSES,
+  PILE_CLASSES,
+  PRICE_SOURCES,
+  WEIGHT_SOURCES,
+} from '@fleam/core'
 import { z } from 'zod'
 import { fabricationDocument } from './fabrication-document.ts'
 import { day, id, name } from './numbers.ts'
@@ -228,6 +236,7 @@ export const loggedRecord = z.strictObject({
   leftOut: z.string().trim().min(1).max(200).nullable().default(null),
   labourFrom: z.enum(LABOUR_SOURCES).default('typed'),
   priceFrom: z.enum(PRICE_SOURCES).default('typed'),
+  weightFrom: z.enum(WEIGHT_SOURCES).default('invoice'),
   /** Doubts that somebody stands by; and what went wrong with which pile, by its name in the document. */
   settled: z.array(z.enum(DOUBT_KINDS)).max(DOUBT_KINDS.length).default([]),
   causes: z

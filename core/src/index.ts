@@ -192,6 +192,7 @@ export {
   pilesFromReadings,
   pileWeight,
   RECORD_STATUSES,
+  WEIGHT_SOURCES,
 } from './fabrication/index.ts'
 export type {
   BoardPart,

@@ -28,6 +28,9 @@ export type RecordStatus = (typeof RECORD_STATUSES)[number]
 export const PRICE_SOURCES = ['typed', 'price-book', 'lot', 'none'] as const
 export type PriceSource = (typeof PRICE_SOURCES)[number]
 
+/** Where the weight of what was bought is from: planned work starts with an estimate, until somebody types the invoice's. */
+export const WEIGHT_SOURCES = ['invoice', 'estimated'] as const
+
 /** A fabrication as a kitchen keeps it: what was bought and planned. What was weighed stands in the readings. */
 export interface FabricationPlan {
   id: string

@@ -37,6 +37,7 @@ import { up as turns } from './migrations/032-turns.ts'
 import { up as judgements } from './migrations/033-judgements.ts'
 import { up as lastDays } from './migrations/034-last-days.ts'
 import { up as whoAccepted } from './migrations/035-who-accepted.ts'
+import { up as weightFrom } from './migrations/036-weight-from.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -75,6 +76,7 @@ const MIGRATIONS = [
   { name: '033-judgements', up: judgements },
   { name: '034-last-days', up: lastDays },
   { name: '035-who-accepted', up: whoAccepted },
+  { name: '036-weight-from', up: weightFrom },
 ]
 
 function migrator(database: Sequelize) {

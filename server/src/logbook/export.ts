@@ -19,6 +19,7 @@ export async function* logbookFileOf(scope: Scope, ids: readonly string[]): Asyn
         leftOut: record.leftOut,
         labourFrom: record.labourFrom,
         priceFrom: record.priceFrom,
+        weightFrom: record.weightFrom,
         settled: record.settled,
         causes: record.causes.flatMap(({ pileId, ...cause }) => {
           const pile = record.piles.find(({ id }) => id === pileId)

@@ -119,6 +119,7 @@ function closedRecord(
     labour: [...(document.labour ?? [])],
     labourFrom: 'typed',
     priceFrom: 'typed',
+    weightFrom: 'invoice',
     leftOut: null,
     settled: [],
     consumables: [...(document.consumables ?? [])],

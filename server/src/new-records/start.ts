@@ -162,6 +162,7 @@ async function startedRecord(scope: Scope, request: FabricationRequest): Promise
     lotId: request.lotId,
     units: request.units,
     rhythm: request.rhythm,
+    weightFrom: request.weightFrom,
     drawing: known.item.drawing,
     shape: known.item.shape,
     steps: boardSteps(settled, piles),

@@ -22,6 +22,7 @@ const editOf = ({ record }: FabricationState) => ({
   labour: record.labour,
   labourFrom: record.labourFrom,
   priceFrom: record.priceFrom,
+  weightFrom: record.weightFrom,
   leftOut: record.leftOut,
   styleId: record.styleId,
   units: record.units,

@@ -49,6 +49,7 @@ export interface FabricationModel
   priceAmount: number
   pricePer: FabricationRecord['purchase']['price']['per']
   priceFrom: FabricationRecord['priceFrom']
+  weightFrom: FabricationRecord['weightFrom']
   invoiceWeight: number
   receivedWeight: number | null
   purgeWeight: number | null
@@ -101,6 +102,7 @@ export const defineFabrication = (database: Sequelize) =>
       priceAmount: quantity(),
       pricePer: words(8),
       priceFrom: words(12),
+      weightFrom: words(12),
       invoiceWeight: quantity(),
       receivedWeight: maybeQuantity(),
       purgeWeight: maybeQuantity(),

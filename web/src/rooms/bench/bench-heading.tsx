@@ -21,7 +21,8 @@ export function BenchHeading({ bench }: { bench: Bench }) {
         </h1>
         <p>
           {record.units > 1 ? `${record.units} · ` : ''}
-          {format.weight(record.purchase.invoiceWeight)} on the invoice
+          {format.weight(record.purchase.invoiceWeight)}{' '}
+          {record.weightFrom === 'estimated' ? 'estimated, no invoice yet' : 'on the invoice'}
           {record.supplier ? ` · ${record.supplier}` : ''}
           <LotLink lot={record.lot} lotId={record.lotId} />
           {record.cook ? ` · ${record.cook}` : ''}

@@ -107,6 +107,7 @@ function BenchRoom({ state }: { state: FabricationState }) {
               outcomes={finishing.outcomes}
               doubt={finishing.doubt}
               invoice={finishing.invoice}
+              estimated={finishing.estimated}
               currency={state.record.currency}
               species={state.record.species}
               isOpen

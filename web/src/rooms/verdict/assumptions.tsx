@@ -29,8 +29,9 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
     <section aria-labelledby="rests-on" className={css.assumptions}>
       <h2 id="rests-on">Inputs</h2>
       <p className="quiet">
-        {format.weight(record.purchase.invoiceWeight)} on the invoice. Change a field and everything above follows; the
-        record stays as it is until you save it.
+        {format.weight(record.purchase.invoiceWeight)}{' '}
+        {record.weightFrom === 'estimated' ? 'estimated, no invoice yet' : 'on the invoice'}. Change a field and
+        everything above follows; the record stays as it is until you save it.
       </p>
       <AssumptionFields
         key={tryOut.fieldsKey}

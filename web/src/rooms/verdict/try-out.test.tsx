@@ -49,6 +49,7 @@ const RECORD: FabricationRecord = {
   labour: [{ task: 'break down', minutes: 54, ratePerHour: 21.4 }],
   labourFrom: 'typed',
   priceFrom: 'typed',
+  weightFrom: 'invoice',
   leftOut: null,
   consumables: [],
   piles: [pile('supremes', 'primary'), pile('bones', 'by-product'), pile('bin', 'waste')],

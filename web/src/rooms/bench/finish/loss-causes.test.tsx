@@ -16,6 +16,7 @@ function ask() {
       outcomes={OUTCOMES}
       doubt={null}
       invoice={null}
+      estimated={null}
       currency="EUR"
       species="poultry"
       isOpen
@@ -59,6 +60,7 @@ test('clocks that are far off what was expected are asked about in one line, and
     <LossCauses
       outcomes={[]}
       invoice={null}
+      estimated={null}
       doubt={{ timedMinutes: 1.5, expectedMinutes: 132 }}
       currency="EUR"
       species="poultry"
@@ -99,6 +101,31 @@ test('a digit beyond the likely causes names none', () => {
   })
 })
 
+test('what was estimated is asked of the invoice, beside the piles, and its answer is kept', async () => {
+  const finished: unknown[] = []
+  renderPart(
+    <LossCauses
+      outcomes={OUTCOMES}
+      doubt={null}
+      invoice={null}
+      estimated={12_600}
+      currency="EUR"
+      species="poultry"
+      isOpen
+      isFinishing={false}
+      onClose={() => {}}
+      onFinish={(answers) => finished.push(answers)}
+    />,
+  )
+  screen.getByText(/What came was estimated at 12\.60.kg\. What does the invoice say\?/)
+  screen.getByText('Less supremes than expected', { exact: false })
+  await touch(screen.getByRole('button', { name: 'It is right' }))
+  await finish()
+  fireEvent.change(screen.getByLabelText('The invoice says'), { target: { value: '12.52 kg' } })
+  await finish()
+  expect(finished).toMatchObject([{ invoiceWeight: 12_600 }, { invoiceWeight: 12_520 }])
+})
+
 test('while the weight on the invoice cannot be right, that is asked, and nothing about the piles', async () => {
   const finished: unknown[] = []
   renderPart(
@@ -106,6 +133,7 @@ test('while the weight on the invoice cannot be right, that is asked, and nothin
       outcomes={OUTCOMES}
       doubt={null}
       invoice={{ code: 'invoice-weight', readingId: null, pileId: null, grams: 12_400, against: 13 }}
+      estimated={null}
       currency="EUR"
       species="poultry"
       isOpen

@@ -13,7 +13,7 @@ import Modal from 'react-bootstrap/Modal'
 import { CAUSE_WORDS } from '../../../parts/cause-words.ts'
 import { digitOf, isTyping } from '../../../parts/keys.ts'
 import { LabourQuestion } from '../../../parts/labour-question.tsx'
-import { type Format, useFormat } from '../../../parts/use-format.ts'
+import { useFormat } from '../../../parts/use-format.ts'
 import { WeightField } from '../../../parts/weight-field.tsx'
 import { questionOf } from '../steps/checks-line.tsx'
 import { causeByDigit } from './cause-by-digit.ts'
@@ -38,6 +38,8 @@ interface LossCausesProps {
   doubt: LabourDoubt | null
   /** The weight on the invoice cannot be right beside what was weighed; null where it can. */
   invoice: WeighingCheck | null
+  /** Grams that were estimated when it began; null where the invoice said them. */
+  estimated: number | null
   currency: string
   species: string | null
   isOpen: boolean
@@ -48,7 +50,7 @@ interface LossCausesProps {
 
 /** Asked once at the end: why piles came out otherwise than expected, and which minutes hold. Nobody has to answer. */
 export default function LossCauses(props: LossCausesProps) {
-  const { outcomes, doubt, invoice, currency, species, isOpen, isFinishing, onClose, onFinish } = props
+  const { outcomes, doubt, invoice, estimated, currency, species, isOpen, isFinishing, onClose, onFinish } = props
   const [causes, setCauses] = useState<readonly NamedCause[]>([])
   const [answer, setAnswer] = useState<LabourAnswer | null>(null)
   const [isInvoiceRight, setInvoiceRight] = useState(false)
@@ -86,17 +88,25 @@ export default function LossCauses(props: LossCausesProps) {
         {doubt ? <LabourQuestion doubt={doubt} answer={answer} format={format} onAnswer={setAnswer} /> : null}
         {invoice === null ? null : (
           <InvoiceQuestion
-            invoice={invoice}
-            format={format}
+            question={questionOf(invoice, '', format.weight)}
             isRight={isInvoiceRight}
             weight={invoiceWeight}
             onRight={() => {
               setInvoiceRight(true)
-              setInvoiceWeight(null)
+              setInvoiceWeight(estimated)
             }}
             onWeight={setInvoiceWeight}
           />
         )}
+        {invoice === null && estimated !== null ? (
+          <InvoiceQuestion
+            question={`What came was estimated at ${format.weight(estimated)}. What does the invoice say?`}
+            isRight={invoiceWeight === estimated}
+            weight={invoiceWeight}
+            onRight={() => setInvoiceWeight(estimated)}
+            onWeight={setInvoiceWeight}
+          />
+        ) : null}
         {(asksPiles ? outcomes : []).map((outcome) => (
           <CausesOf
             key={outcome.pile.id}
@@ -124,8 +134,7 @@ export default function LossCauses(props: LossCausesProps) {
 }
 
 interface InvoiceQuestionProps {
-  invoice: WeighingCheck
-  format: Format
+  question: string
   isRight: boolean
   /** What it really says, grams; null where nothing is typed. */
   weight: number | null
@@ -133,10 +142,10 @@ interface InvoiceQuestionProps {
   onWeight: (grams: number | null) => void
 }
 
-/** Asked before anything else: what was weighed cannot be of so much. */
-const InvoiceQuestion = ({ invoice, format, isRight, weight, onRight, onWeight }: InvoiceQuestionProps) => (
+/** Asked before anything else: the weight that all shares are of. */
+const InvoiceQuestion = ({ question, isRight, weight, onRight, onWeight }: InvoiceQuestionProps) => (
   <fieldset>
-    <legend>{questionOf(invoice, '', format.weight)}</legend>
+    <legend>{question}</legend>
     <div className={css.causeChoices}>
       <button type="button" aria-pressed={isRight} onClick={onRight}>
         It is right

@@ -27,6 +27,7 @@ export function useFinish(live: LiveFabrication) {
   const { standing } = live
   const isAllWeighed = nextPile(progressOf(record, standing)) === null
   const invoice = invoiceDoubt({ document, standing, limits: DEFAULT_LIMITS, isAllWeighed })
+  const estimated = record.weightFrom === 'estimated' ? record.purchase.invoiceWeight : null
   const close = ({ causes, answer, invoiceWeight }: EndAnswers) => {
     // What the clocks measured becomes the record's own labour, where it may be corrected.
     const nowMs = Date.now()
@@ -39,7 +40,7 @@ export function useFinish(live: LiveFabrication) {
         causes: causes.map((cause) => ({ ...cause, isLasting: false })),
         labour: [...entries],
         labourFrom: source,
-        ...(invoiceWeight === null ? {} : { purchase: { ...record.purchase, invoiceWeight } }),
+        ...(invoiceWeight === null ? {} : { purchase: { ...record.purchase, invoiceWeight }, weightFrom: 'invoice' }),
       }),
       {
         onSuccess: () => {
@@ -56,13 +57,14 @@ export function useFinish(live: LiveFabrication) {
     outcomes,
     doubt,
     invoice,
+    estimated,
     isAsking,
     change,
     stopAsking: () => setAsking(false),
     close,
     finish: () => {
       if (record.status !== 'open' || live.standing.length === 0) return
-      if (outcomes.length > 0 || doubt || invoice) setAsking(true)
+      if (outcomes.length > 0 || doubt || invoice || estimated !== null) setAsking(true)
       else close({ causes: [], answer: null, invoiceWeight: null })
     },
   }

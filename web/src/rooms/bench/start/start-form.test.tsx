@@ -168,5 +168,6 @@ test('planned work starts with the article of its plan, and says that its weight
   expect(sentOf(asked)[1]?.body).toMatchObject({
     purchase: { price: { amount: 2.9, per: 'kg' }, extras: 12, pieces: 4 },
     plannedId: 'p',
+    weightFrom: 'estimated',
   })
 })

@@ -31,10 +31,12 @@ interface Around {
   planned: PlannedFabrication | null
   cases: number
   timeZone: string
+  /** What is estimated to come, grams, where no invoice is there yet. */
+  estimatedWeight: number | null
 }
 
 /** What is sent: a new fabrication, begun now. */
-function requestOf(said: StartFields, { lot, planned, cases, timeZone }: Around): StartRequest {
+function requestOf(said: StartFields, { lot, planned, cases, timeZone, estimatedWeight }: Around): StartRequest {
   const { units, invoiceWeight, receivedWeight, purge, amount, per, extras, bounds } = said
   const now = new Date()
   return {
@@ -60,6 +62,7 @@ function requestOf(said: StartFields, { lot, planned, cases, timeZone }: Around)
     date: dayIn(timeZone, now),
     startedAt: now.toISOString(),
     rhythm: said.rhythm,
+    weightFrom: estimatedWeight !== null && invoiceWeight === estimatedWeight ? 'estimated' : 'invoice',
     chosen: said.chosen,
     bounds: Object.entries(bounds).map(([stylePileId, each]) => ({ stylePileId, ...each })),
   }
@@ -110,6 +113,7 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null,
   const firstId = first?.style.id ?? ''
   // What is planned is bought as its plan says, whatever was cut last.
   const last = planned && plannedForm ? offeredByPlan(plannedForm) : offered(firstId)
+  const estimatedWeight = planned && first && !drawn ? planned.units * first.item.unitWeight.usual : null
   const form = useForm<StartFields, unknown, StartFields>({
     // What is missing while it is typed is there once the schema has let it pass.
     resolver: zodResolver(
@@ -120,7 +124,7 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null,
       chosen: {},
       rhythm: 'unit',
       units: planned?.units ?? drawn?.pieces ?? last.units,
-      invoiceWeight: drawn?.invoiceWeight ?? (planned && first ? planned.units * first.item.unitWeight.usual : null),
+      invoiceWeight: drawn?.invoiceWeight ?? estimatedWeight,
       receivedWeight: drawn?.receivedWeight ?? null,
       purge: null,
       amount: drawn?.price.amount ?? last.amount,
@@ -147,9 +151,10 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null,
     for (const [field, value] of Object.entries(offered(styleId))) form.setValue(field as keyof StartFields, value)
   }
   const submit = form.handleSubmit((said) =>
-    start.mutate(requestOf(said, { lot, planned, cases: drawn?.cases ?? 1, timeZone: kitchen.timeZone }), {
-      onSuccess: ({ record }) => navigate(`/bench/${record.id}`),
-    }),
+    start.mutate(
+      requestOf(said, { lot, planned, estimatedWeight, cases: drawn?.cases ?? 1, timeZone: kitchen.timeZone }),
+      { onSuccess: ({ record }) => navigate(`/bench/${record.id}`) },
+    ),
   )
   const before = rowOf(form.watch('styleId'))
   const lastPrice = before && before.priceFrom !== 'none' ? before.document.purchase.price : null
@@ -162,7 +167,7 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null,
     submit,
     lastPrice,
     hasLast: before !== undefined && plannedForm === null,
-    isEstimated: planned !== null && drawn === null,
+    isEstimated: estimatedWeight !== null,
   }
 }
 export type StartFormState = ReturnType<typeof useStartForm>
