@@ -12,6 +12,11 @@ const cover = (steaks: string, fat: string) =>
     Bare: { id: 'bare', why: 'Nothing to leave on the plate.', minutes: 2, shares: { [steaks]: -5, [fat]: 5 } },
   })
 
+const coverSteps = (fat: string) => [
+  step('cover-thin', [fat], { when: { option: 'cover', choice: 'thin' } }),
+  step('cover-bare', [fat], { when: { option: 'cover', choice: 'bare' } }),
+]
+
 export const RIB_EYE: CatalogueItem = {
   id: 'rib-eye',
   name: 'Rib eye, boneless, lip on',
@@ -37,7 +42,8 @@ export const RIB_EYE: CatalogueItem = {
       ],
       steps: [
         step('drain', ['liquid']),
-        step('lip', ['fat']),
+        step('lip'),
+        ...coverSteps('fat'),
         step('square', ['strips']),
         step('steaks', ['steaks']),
         step('clean-down', ['bin']),
@@ -78,7 +84,8 @@ export const RIB: CatalogueItem = {
         step('cord'),
         step('saw-chine', ['chine bone']),
         step('off-bone', ['back ribs']),
-        step('lip', ['fat']),
+        step('lip'),
+        ...coverSteps('fat'),
         step('square', ['trim']),
         step('steaks', ['steaks']),
         step('clean-down', ['bin']),

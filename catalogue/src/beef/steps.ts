@@ -23,6 +23,16 @@ export const beefStep = stepsWith([], {
     cautions: ['keep-apart'],
     cut: 'fat',
   },
+  'fat-thin': {
+    on: ['centre', 'head', 'tail'],
+    gives: ['fat', 'waste'],
+    title: 'Trim the fat to a thin cover',
+    doing: 'Pull off by hand what hangs loose; pare the rest down until 3 mm are left where fat covers the loin.',
+    check: 'The cover is as thick everywhere, and no lean came off with the fat.',
+    mistakes: ['red left on the fat', 'bare spots'],
+    cautions: ['keep-apart'],
+    cut: 'fat',
+  },
   chain: {
     on: ['centre'],
     title: 'Lift off the chain',
@@ -48,6 +58,16 @@ export const beefStep = stepsWith([], {
       'Slide the tip under the silverskin at the tail and strip it towards the head, edge tilted up to the skin, strip by strip; then turn round for what is left at the tail.',
     check: 'Strips come off so thin that you see through them, with no red on them.',
     mistakes: ['red left on the silverskin', 'gouges in the loin'],
+    cut: 'silverskin',
+  },
+  'silverskin-bare': {
+    on: ['centre', 'head', 'tail'],
+    gives: ['waste'],
+    title: 'Strip the silverskin that lies bare',
+    doing:
+      'Where no fat covers it, slide the tip under the silverskin at the tail and strip it towards the head, edge tilted up to the skin.',
+    check: 'No silverskin lies bare; the thin cover is still there.',
+    mistakes: ['the cover stripped off with it', 'gouges in the loin'],
     cut: 'silverskin',
   },
   square: {
@@ -122,6 +142,24 @@ export const beefStep = stepsWith([], {
     check: 'Only soft fat is left; no chip under the fingertip.',
     mistakes: ['soft fat trimmed to the lean', 'a chip left in the groove'],
     cautions: ['bones-felt'],
+    cut: 'lip',
+  },
+  'cover-thin': {
+    on: ['eye'],
+    gives: ['fat'],
+    title: 'Trim the fat to 5 mm',
+    doing: 'Pare what fat is left on the outside down to 5 mm, edge tilted to the fat.',
+    check: 'The cover is as thick everywhere.',
+    mistakes: ['bare spots'],
+    cut: 'lip',
+  },
+  'cover-bare': {
+    on: ['eye'],
+    gives: ['fat'],
+    title: 'Trim the outside bare',
+    doing: 'Take the fat off the outside down to the lean, edge tilted to the fat; what lies within stays.',
+    check: 'The outside is lean, and no red is on what came off.',
+    mistakes: ['red left on the fat'],
     cut: 'lip',
   },
   'fat-off': {

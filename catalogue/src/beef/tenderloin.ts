@@ -14,6 +14,10 @@ const trimTo = (steaks: string, waste_: string) =>
       shares: { [steaks]: 2, [waste_]: -2 },
     },
   })
+const bare = { option: 'cover', choice: 'bare' }
+const thin = { option: 'cover', choice: 'thin' }
+const fatSteps = [step('pull-fat', [], { when: bare }), step('fat-thin', [], { when: thin })]
+const silverskinSteps = [step('silverskin', [], { when: bare }), step('silverskin-bare', [], { when: thin })]
 const tail = option('tail', 'Tail', {
   Medallions: { id: 'medallions', why: 'Two to a plate.' },
   'Folded under and tied': { id: 'tied', why: 'Rounder, thicker medallions for a minute of string.', minutes: 1.5 },
@@ -56,10 +60,10 @@ export const TENDERLOIN: CatalogueItem = {
       ],
       steps: [
         step('drain', ['liquid']),
-        step('pull-fat'),
+        ...fatSteps,
         step('chain'),
         step('lobe', [], { isOptional: true, when: { option: 'lobe', choice: 'out' } }),
-        step('silverskin'),
+        ...silverskinSteps,
         step('square'),
         step('head-roast', ['head roast']),
         step('steaks', ['centre steaks']),
@@ -98,9 +102,9 @@ export const TENDERLOIN: CatalogueItem = {
       ],
       steps: [
         step('drain', ['liquid']),
-        step('pull-fat'),
+        ...fatSteps,
         step('chain'),
-        step('silverskin'),
+        ...silverskinSteps,
         step('square'),
         step('steaks', ['steaks']),
         ...tailSteps('medallions'),

@@ -76,7 +76,8 @@ export const lambStep = stepsWith([], {
     on: ['cap', 'eye'],
     gives: ['waste'],
     title: 'Leave the cap on and trim it even',
-    doing: 'Leave the cap where it is; trim loose flaps and hard fat so that it is even.',
+    doing:
+      'Leave the cap where it is; trim loose flaps and hard fat so that it is even. What lean comes off lies with the cap muscle.',
     check: 'The cap lies tight on the eye, as thick everywhere.',
     mistakes: ['cut through to the eye'],
     cut: 'cap',
