@@ -1,5 +1,5 @@
-import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { bestCuts, type CountBound, type Cut, type CutGraph, countStates, PIECE_COST, stateCount } from './best-cuts.ts'
+import { bestCuts, type CountBound, type Cut, type CutGraph, stateCount } from './best-cuts.ts'
+import { MAX_CHANGES, plansOfRuns } from './plans-of-runs.ts'
 import type { PortionProduct } from './product.ts'
 import type { Shape } from './profile.ts'
 
@@ -38,8 +38,6 @@ export const USUAL_TOGETHER = { thickness: 10, costsAtMost: 0.01 } as const
 const WIDENED = [1, 1.5, 2]
 /** Thinnest pieces that are tried for a product: so many at most, evenly over what fits. */
 const TRIED = 24
-/** More changes of product are not told apart. */
-const MAX_CHANGES = 12
 /** Cells beyond which a plan is not laid out for the eye: the plan that brings most stands. */
 const MAX_CELLS = 8_000_000
 const NEAR = 1e-9
@@ -190,158 +188,13 @@ const bindingOf = (bounds: readonly CountBound[]) => bounds.filter(({ min, max }
 
 /**
  * Of the plans that bring most with up to each number of changes of product, and at least `least`, that with the fewest
- * splits, and of those the one that brings most: dynamic programming from the far end over places, counts of the bounded products, the product that comes first and
- * the changes from there on. Null where none brings as much.
+ * splits, and of those the one that brings most. Null where none brings as much.
  */
 function fewestSplits(context: TogetherContext, graph: CutGraph, least: number): TogetherCuts | null {
-  const bounds = bindingOf(context.bounds)
-  const states = countStates(bounds, graph.products)
-  const places = graph.at.length
-  const [firsts, changes] = [graph.products + 1, MAX_CHANGES + 1]
-  const perState = firsts * changes
-  const perPlace = states.count * perState
-  const cellOf = (place: number, state: number, first: number, change: number) =>
-    place * perPlace + state * perState + first * changes + change
-  const none = graph.products
-  const any = new Float64Array(places * perPlace).fill(Number.NEGATIVE_INFINITY)
-  const piece = new Float64Array(places * perPlace).fill(Number.NEGATIVE_INFINITY)
-  const rest = new Float64Array(places * perPlace).fill(Number.NEGATIVE_INFINITY)
-  const chosen = new Int32Array(places * perPlace).fill(-1)
-  const scrapTo = new Int32Array(places * perPlace).fill(-1)
-  const follows = new Int32Array(places * perPlace).fill(-1)
-  const perGram = context.scrapPerKg / GRAMS_PER_KILOGRAM
-  const bestScore = new Float64Array(perPlace).fill(Number.NEGATIVE_INFINITY)
-  const bestEnd = new Int32Array(perPlace).fill(-1)
-  const { start, product, next: nextOf, worth } = graph.options
-  const end = places - 1
-
-  /** What may follow a piece of a product: the same one on, or another one, which is a change. */
-  const setRest = (place: number) => {
-    for (let state = 0; state < states.count; state++) {
-      for (let before = 0; before < none; before++) {
-        for (let change = 0; change < changes; change++) {
-          const cell = cellOf(place, state, before, change)
-          for (let first = 0; first <= none; first++) {
-            const left = first === before || first === none ? change : change - 1
-            if (left < 0) continue
-            const then = cellOf(place, state, first, left)
-            if ((any[then] as number) > (rest[cell] as number)) {
-              rest[cell] = any[then] as number
-              follows[cell] = then
-            }
-          }
-        }
-      }
-    }
-  }
-
-  for (let state = 0; state < states.count; state++) {
-    if (!states.isMet(state)) continue
-    const cell = cellOf(end, state, none, 0)
-    any[cell] = piece[cell] = 0
-  }
-  setRest(end)
-  let passed = places
-  for (let place = end - 1; place >= 0; place--) {
-    const firstEnd = graph.scrapEnds[place] as number
-    while (passed > firstEnd) {
-      passed--
-      if (graph.isCut[passed] === 0) continue
-      const grams = perGram * (graph.grams[passed] as number)
-      for (let cell = 0; cell < perPlace; cell++) {
-        const score = (piece[passed * perPlace + cell] as number) + grams
-        if (score > (bestScore[cell] as number)) {
-          bestScore[cell] = score
-          bestEnd[cell] = passed
-        }
-      }
-    }
-    const last = start[place + 1] as number
-    for (let which = start[place] as number; which < last; which++) {
-      const first = product[which] as number
-      const nextState = states.after[first] as Int32Array
-      const gain = (worth[which] as number) - PIECE_COST
-      for (let state = 0; state < states.count; state++) {
-        const then = nextState[state] as number
-        if (then < 0) continue
-        const from = cellOf(nextOf[which] as number, then, first, 0)
-        const here = cellOf(place, state, first, 0)
-        for (let change = 0; change < changes; change++) {
-          const score = gain + (rest[from + change] as number)
-          if (score > (piece[here + change] as number)) {
-            piece[here + change] = score
-            chosen[here + change] = which
-          }
-        }
-      }
-    }
-    const gramsHere = perGram * (graph.grams[place] as number) + (place === 0 ? graph.startScrapCost : 0)
-    for (let cell = 0; cell < perPlace; cell++) {
-      const here = place * perPlace + cell
-      const scrapped = (bestScore[cell] as number) - gramsHere
-      if (scrapped > (piece[here] as number)) {
-        any[here] = scrapped
-        scrapTo[here] = bestEnd[cell] as number
-      } else any[here] = piece[here] as number
-    }
-    setRest(place)
-  }
-
-  // After what was cut last, going on with another product is a change as well.
-  const isChange = (first: number) => context.before >= 0 && first !== none && first !== context.before
-  const choices = { perPlace, chosen, scrapTo, follows, after: states.after, cellOf }
-  let found: { laid: TogetherCuts; score: number } | null = null
-  for (let change = 0; change < changes; change++) {
-    let best = -1
-    for (let first = 0; first <= none; first++) {
-      if (isChange(first) && change === 0) continue
-      const cell = cellOf(0, 0, first, isChange(first) ? change - 1 : change)
-      if ((any[cell] as number) >= least && (best < 0 || (any[cell] as number) > (any[best] as number))) best = cell
-    }
-    // More changes that bring no more are the same plan.
-    const score = any[best] ?? Number.NEGATIVE_INFINITY
-    if (best < 0 || score <= (found?.score ?? Number.NEGATIVE_INFINITY) + NEAR) continue
-    const laid = laidOut(context, follow(graph, choices, best))
-    if (!found || laid.splits <= found.laid.splits) found = { laid, score }
-  }
-  return found?.laid ?? null
-}
-
-interface Choices {
-  perPlace: number
-  chosen: Int32Array
-  scrapTo: Int32Array
-  /** What comes after a piece: the cell at the place where it ends. */
-  follows: Int32Array
-  after: readonly Int32Array[]
-  cellOf: (place: number, state: number, first: number, change: number) => number
-}
-
-/** Reads the chosen cuts back, from a cell at the beginning of the piece. */
-function follow(graph: CutGraph, choices: Choices, from: number): Cut[] {
-  const { perPlace, chosen, scrapTo, follows, after } = choices
-  const { at, options, products } = graph
-  const changes = MAX_CHANGES + 1
-  const perState = (products + 1) * changes
-  const cuts: Cut[] = []
-  let cell = from
-  let isAfterScrap = false
-  for (;;) {
-    const place = Math.floor(cell / perPlace)
-    if (place === at.length - 1) return cuts
-    const scrapEnd = scrapTo[cell] as number
-    if (scrapEnd >= 0 && !isAfterScrap) {
-      cuts.push({ product: -1, from: at[place] as number, to: at[scrapEnd] as number })
-      cell += (scrapEnd - place) * perPlace
-      isAfterScrap = true
-      continue
-    }
-    const which = chosen[cell] as number
-    const product = options.product[which] as number
-    cuts.push({ product, from: at[place] as number, to: at[options.to[which] as number] as number })
-    const within = cell % perPlace
-    const state = after[product]?.[Math.floor(within / perState)] as number
-    cell = follows[choices.cellOf(options.next[which] as number, state, product, within % changes)] as number
-    isAfterScrap = false
-  }
+  const { scrapPerKg, bounds, before } = context
+  const plans = plansOfRuns({ graph, scrapPerKg, bounds: bindingOf(bounds), before, least })
+  // From the fewest changes on, and each brings more than the one before.
+  return plans
+    .map(({ cuts }) => laidOut(context, cuts))
+    .reduce<TogetherCuts | null>((found, plan) => (found && plan.splits > found.splits ? found : plan), null)
 }

@@ -1,5 +1,6 @@
 import type { DayTask } from '@fleam/contract'
 import { fireEvent, screen, within } from '@testing-library/react'
+import { lotRow } from '../../test/lots.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../test/render.tsx'
 import { answerWith } from '../../test/server.ts'
 import { NextForYou } from './next-for-you.tsx'
@@ -63,6 +64,22 @@ test('a device knows whose it is, and shows their next three tasks without those
   expect(localStorage.getItem('fleam.cook-of-this-device')).toBe('m')
   await choose('Bruno')
   expect(screen.getByRole('listitem').textContent).toContain('Duck, other')
+})
+
+test('what waits to be cut says where its meat lies', async () => {
+  const planned = { id: 'job', itemId: 'duck', lotId: null }
+  answerWith({
+    [`GET ${BASE}/day-schedule`]: { body: { day: '2026-12-03', tasks: [task('1'), task('2', { jobId: 'later' })] } },
+    [`GET ${BASE}/cooks`]: { body: COOKS },
+    [`GET ${BASE}/planned`]: { body: [planned, { ...planned, id: 'later', itemId: 'goose' }] },
+    [`GET ${BASE}/lots?words=`]: { body: [lotRow('OY-7', 'duck', '2199-12-02')] },
+  })
+  localStorage.setItem('fleam.cook-of-this-device', 'm')
+  renderPart(<NextForYou />)
+  await answered()
+  const [first, second] = screen.getAllByRole('listitem')
+  expect(first?.textContent).toContain('in the cold: lot OY-7')
+  expect(second?.textContent).toContain('waits for its delivery')
 })
 
 test('what no scale tells of is begun and done by a touch', async () => {

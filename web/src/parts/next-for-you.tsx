@@ -7,6 +7,7 @@ import { Link } from 'react-router-dom'
 import { useCooks } from '../data/queries.ts'
 import { useDaySchedule, useTellTask } from '../data/schedule-queries.ts'
 import { readSetting, writeSetting } from '../data/settings.ts'
+import { MeatOfJob } from './meat-of-job.tsx'
 import css from './next-for-you.module.css'
 import { Failed } from './states.tsx'
 
@@ -65,6 +66,12 @@ function NextTask({ task }: { task: DayTask }) {
           <span className="quiet">
             , {task.station.name} {task.station.number}
           </span>
+        ) : null}
+        {task.kind === 'cut' && task.state === 'waiting' ? (
+          <>
+            <br />
+            <MeatOfJob jobId={task.jobId} />
+          </>
         ) : null}
       </div>
       <TaskActions task={task} />
