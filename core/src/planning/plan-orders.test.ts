@@ -77,6 +77,39 @@ const little = (changes: Partial<Record<keyof OrderPlanRequest, unknown>> = {}):
     ...changes,
   })
 
+/** A search that finds foolish plans alone: first the dearest that is not short, then it hands back what it was given. */
+function foolish(): SolveMixed {
+  let calls = 0
+  return (programme, options) => {
+    calls += 1
+    if (calls === 1) {
+      const least = solve(programme, options)
+      const row = programme.row(
+        options.costs.flatMap((cost, at) => (cost === 0 ? [] : [[at, cost] as const])),
+        Number.NEGATIVE_INFINITY,
+        least.best + 1e-7,
+      )
+      const dearest = solve(programme, { ...options, costs: programme.isWhole.map((whole) => (whole ? -1 : 0)) })
+      programme.rows.splice(row, 1)
+      return { ...least, values: dearest.values }
+    }
+    if (calls === 2) return { values: options.start ?? null, isProven: false, best: 1e6, bound: 0, gap: 1 }
+    return solve(programme, options)
+  }
+}
+
+test('a search that ends too soon answers no worse than all ready, and buys nothing that it does not use', () => {
+  const plan = planOrders(little(), foolish())
+  const best = planOrders(little(), solve)
+  const ready = best.beside.allReady as number
+  expect(plan.status).toBe('within-gap')
+  expect(plan.cost.total).toBeLessThanOrEqual(ready + 1e-9)
+  expect(plan.uncut).toEqual([])
+  expect(plan.short).toEqual([])
+  expect(rulesBroken(little(), plan)).toEqual([])
+  expect(plan.gap).toBeCloseTo((plan.cost.total - plan.bound) / plan.cost.total, 9)
+})
+
 /** The best of every way to do it: packs of both goods and units on both days; serving is the same for all. */
 function bestByTrying(request: OrderPlanRequest): [short: number, cost: number] {
   const counted = countedIn(request)('supremes', 'supreme')

@@ -1,4 +1,5 @@
 import type { PlanModel } from './model/index.ts'
+import { cheapestPlain } from './plain-plans.ts'
 import type { ProgrammeProgress, Solved, SolveMixed } from './programme.ts'
 
 /** A model solved: first the least shortage, among those the least cost. */
@@ -15,6 +16,12 @@ export interface SolveOptions {
   onProgress?: ((progress: ProgrammeProgress) => void) | undefined
 }
 
+/** Of the time that is left for money, the search takes so much; what is not proven then is held against plain plans. */
+const SEARCH_SHARE = 0.85
+/** A plain plan has at least so many seconds, also where none are left: a plan that is late is better than a foolish one. */
+const PLAIN_SECONDS = 0.5
+/** Each of three starts, and each of them pruned. */
+const PLAIN_PLANS = 5
 /** Of the time that there is, the shortage takes so much at most. */
 const SHORT_SHARE = 0.4
 /** A shortage below this is none. */
@@ -31,10 +38,17 @@ export function solvePlan(model: PlanModel, { solve, seconds, onProgress }: Solv
   try {
     const left = Math.max(seconds * (1 - SHORT_SHARE), seconds - (Date.now() - began) / 1000)
     const start = first.values
-    const cost = solve(programme, { seconds: left, costs: moneyCosts, start, ...(onProgress ? { onProgress } : {}) })
+    const progress = onProgress ? { onProgress } : {}
+    const cost = solve(programme, { seconds: left * SEARCH_SHARE, costs: moneyCosts, start, ...progress })
+    const isProven = cost.isProven && first.isProven
     // A plan that only its shortage is known of is a plan all the same.
     const values = cost.values ?? first.values
-    return { short, cost: { ...cost, isProven: cost.isProven && first.isProven }, values }
+    if (isProven) return { short, cost: { ...cost, isProven }, values }
+    const each = Math.max(PLAIN_SECONDS, (left * (1 - SEARCH_SHARE)) / PLAIN_PLANS)
+    const plain = cheapestPlain(model, values, { solve, seconds: each })
+    const bound = Math.min(cost.bound, plain.money)
+    const gap = (plain.money - bound) / Math.max(Math.abs(plain.money), NO_SHORTAGE)
+    return { short, cost: { ...cost, best: plain.money, bound, gap, isProven }, values: plain.values }
   } finally {
     release()
   }
