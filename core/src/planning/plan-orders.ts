@@ -37,17 +37,18 @@ interface MakeOptions {
   solve: SolveMixed
   seconds: number
   aim?: PlanAim
+  isProofNeeded?: boolean
 }
 
 /** A plan of a request alone; null where nothing keeps the rules. */
 function makePlan(
   given: OrderPlanRequest,
-  { solve, seconds, pins = [], aim = 'cost', onProgress }: MakeOptions,
+  { solve, seconds, pins = [], aim = 'cost', onProgress, isProofNeeded = false }: MakeOptions,
 ): Made | null {
   const request = requestFor(aim, given)
   const model = modelOf(request, pins)
   const costs = costsFor(aim, model, request)
-  const solved = solvePlan({ ...model, moneyCosts: costs }, { solve, seconds, onProgress })
+  const solved = solvePlan({ ...model, moneyCosts: costs }, { solve, seconds, onProgress, isProofNeeded })
   if (!solved) return null
   const decided = readPlan(request, model, solved.values)
   const { isProven } = solved.cost
@@ -77,7 +78,8 @@ export function planOrders(
   /** Another request's plan, where it is proven while there is time. */
   const aside = (of: OrderPlanRequest, aim: PlanAim = 'cost'): Made | null => {
     if (secondsLeft() <= 0) return null
-    const made = makePlan(of, { solve, seconds: Math.max(0.2, secondsLeft() / 2), pins, aim })
+    const seconds = Math.max(0.2, secondsLeft() / 2)
+    const made = makePlan(of, { solve, seconds, pins, aim, isProofNeeded: true })
     return made?.isProven ? made : null
   }
   const besideCost = (made: Made | null) => (made && made.shortage <= plan.shortage + SAME ? made.cost.total : null)

@@ -14,6 +14,8 @@ export interface SolveOptions {
   solve: SolveMixed
   seconds: number
   onProgress?: ((progress: ProgrammeProgress) => void) | undefined
+  /** A plan that is not proven is of no use: it is held against no other. */
+  isProofNeeded?: boolean
 }
 
 /** Of the time that is left for money, the search takes so much; what is not proven then is held against plain plans. */
@@ -28,7 +30,8 @@ const SHORT_SHARE = 0.4
 const NO_SHORTAGE = 1e-7
 
 /** Null where nothing keeps the rules: everything short is a plan too, so that this is no matter of the demand. */
-export function solvePlan(model: PlanModel, { solve, seconds, onProgress }: SolveOptions): SolvedPlan | null {
+export function solvePlan(model: PlanModel, options: SolveOptions): SolvedPlan | null {
+  const { solve, seconds, onProgress, isProofNeeded = false } = options
   const { programme, shortCosts, moneyCosts } = model
   const began = Date.now()
   const first = solve(programme, { seconds: seconds * SHORT_SHARE, costs: shortCosts })
@@ -43,7 +46,7 @@ export function solvePlan(model: PlanModel, { solve, seconds, onProgress }: Solv
     const isProven = cost.isProven && first.isProven
     // A plan that only its shortage is known of is a plan all the same.
     const values = cost.values ?? first.values
-    if (isProven) return { short, cost: { ...cost, isProven }, values }
+    if (isProven || isProofNeeded) return { short, cost: { ...cost, isProven }, values }
     const each = Math.max(PLAIN_SECONDS, (left * (1 - SEARCH_SHARE)) / PLAIN_PLANS)
     const plain = cheapestPlain(model, values, { solve, seconds: each })
     const bound = Math.min(cost.bound, plain.money)
