@@ -1,4 +1,5 @@
 import {
+  lineParts,
   MINUTES_OF_A_DAY,
   type PlacedTask,
   type PlannedJob,
@@ -7,8 +8,18 @@ import {
   setUpList,
   type Tool,
   type WorkPlan,
+  type WorkTask,
 } from '@fleam/core'
 import type { Item } from './style.ts'
+
+/** What comes to a station of one job. */
+export interface JobThere {
+  job: PlannedJob
+  /** Units of it, each counted once, whatever is done to it there. */
+  units: number
+  /** Parts of a line that are done there, from 1, of how many; null where a unit is cut there as a whole. */
+  parts: { numbers: number[]; of: number } | null
+}
 
 /** What is laid out at one board or saw on one day. */
 export interface SetUp {
@@ -17,7 +28,7 @@ export interface SetUp {
   /** Days after the first. */
   day: number
   /** What comes there, in its order, with units of each. */
-  jobs: { job: PlannedJob; units: number }[]
+  jobs: JobThere[]
   tools: Tool[]
   /** Containers by the pile, for all that is cut there. */
   piles: (SetUpPile & { of: string })[]
@@ -29,6 +40,14 @@ export function setUpsOf(
   { work, jobs, items }: { work: WorkPlan; jobs: readonly PlannedJob[]; items: readonly Item[] },
 ): SetUp[] {
   const setUps = new Map<string, SetUp>()
+  const loads = new Map<string, Set<number>>()
+  /** Loads of a job that are counted at a station already. */
+  const loadsAt = (station: string, jobId: string) => {
+    const key = `${station} ${jobId}`
+    const known = loads.get(key) ?? new Set()
+    loads.set(key, known)
+    return known
+  }
   for (const { id, start, station } of [...placed].sort((a, b) => a.start - b.start)) {
     const task = work.tasks.find((each) => each.id === id)
     const job = jobs.find((each) => each.id === task?.jobId)
@@ -44,13 +63,11 @@ export function setUpsOf(
       tools: [],
       piles: [],
     }
-    const known = own.jobs.find((each) => each.job.id === job.id)
-    if (known) known.units += task.units
-    else own.jobs.push({ job, units: task.units })
+    addTask(own.jobs, job, task, loadsAt(key, job.id))
     setUps.set(key, own)
   }
   return [...setUps.values()].map((setUp) => {
-    const lists = setUp.jobs.map(({ job, units }) => ({ job, list: listOf(job, units, items) }))
+    const lists = setUp.jobs.map((there) => ({ job: there.job, list: listOf(there, items) }))
     return {
       ...setUp,
       tools: [...new Set(lists.flatMap(({ list }) => list?.tools ?? []))],
@@ -59,11 +76,43 @@ export function setUpsOf(
   })
 }
 
-/** What one job needs for so many of its units; null where its style is not there any more. */
-function listOf({ itemId, styleId }: PlannedJob, units: number, items: readonly Item[]) {
+/** Adds a load, or one part of a line at it: the units of a load come to a station once. */
+function addTask(jobs: JobThere[], job: PlannedJob, { units, load, part }: WorkTask, counted: Set<number>): void {
+  const there = jobs.find((each) => each.job.id === job.id)
+  const isNew = !counted.has(load)
+  counted.add(load)
+  if (!there) {
+    jobs.push({ job, units, parts: part && { numbers: [part.number], of: part.of } })
+    return
+  }
+  if (isNew) there.units += units
+  if (there.parts && part && !there.parts.numbers.includes(part.number)) there.parts.numbers.push(part.number)
+}
+
+/** What one job needs at a station, of a line what its parts need; null where its style is not there any more. */
+function listOf({ job: { itemId, styleId }, units, parts }: JobThere, items: readonly Item[]) {
   const item = items.find(({ id }) => id === itemId)
   const style = item?.styles.find(({ id }) => id === styleId)
   if (!item || !style) return null
   const { steps, piles } = settleStyle(style, {})
-  return setUpList({ steps, piles, consumables: style.consumables, units, grams: units * item.unitWeight.usual })
+  const own = parts ? stepsOfParts(steps, parts) : steps
+  const left = new Set(own.flatMap(({ pileIds }) => pileIds))
+  return setUpList({
+    ...{ steps: own, piles: parts ? piles.filter(({ id }) => left.has(id)) : piles },
+    ...{ consumables: style.consumables, units, grams: units * item.unitWeight.usual },
+  })
+}
+
+/** The steps of some parts of a line: as many in each as in the others, as its cooks are proposed at the bench. */
+function stepsOfParts<S extends { id: string }>(
+  steps: readonly S[],
+  { numbers, of }: { numbers: number[]; of: number },
+) {
+  const hands = Array.from({ length: of }, (_, at) => `${at + 1}`)
+  const own = lineParts(
+    steps.map(({ id }) => id),
+    hands,
+  ).filter(({ cookId }) => numbers.includes(Number(cookId)))
+  const ids = new Set(own.flatMap((part) => part.steps))
+  return steps.filter(({ id }) => ids.has(id))
 }
