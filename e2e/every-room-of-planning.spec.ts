@@ -14,7 +14,7 @@ checkRooms(
     ['Plan', () => '/plan'],
     ['a plan, deciding', async (request) => `/plan/${await planOf(request, 'The week after')}`],
     ['a plan, accepted', async (request) => `/plan/${await planOf(request, 'The week')}`],
-    ['When', async (request) => `/plan/${await planOf(request, 'The week')}/schedule`],
+    ['Schedule', async (request) => `/plan/${await planOf(request, 'The week')}/schedule`],
     ['The wall', () => '/wall'],
   ],
   ['light', 'dark'],

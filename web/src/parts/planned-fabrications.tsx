@@ -90,10 +90,10 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
         size="sm"
         variant="link"
         disabled={update.isPending}
-        aria-label={`Do not cut ${said} of ${item} after all`}
+        aria-label={`Remove ${said} of ${item} from the plan`}
         onClick={() => update.mutate({ plannedId: id, cookId, isDropped: true })}
       >
-        not after all
+        Remove from plan
       </Button>
       {begin.error || update.isError ? <Failed error={begin.error ?? update.error} /> : null}
     </li>

@@ -35,7 +35,7 @@ export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepte
           Who does what, when
         </Link>
         <Button variant="outline-dark" disabled={withdraw.isPending} onClick={() => withdraw.mutate(plan.version)}>
-          Take the acceptance back
+          Cancel this plan
         </Button>
       </div>
       {withdraw.isError ? <Failed error={withdraw.error} /> : null}

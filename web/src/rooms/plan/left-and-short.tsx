@@ -128,7 +128,7 @@ function leftColumns(format: Format): DataColumn<LeftRow>[] {
       value: ({ valued, surplusValue }) => valued * surplusValue,
       cell: (row) => money(row, row.valued, row.surplusValue, true) ?? (row.valued > 0 ? 'nobody says' : '–'),
     },
-    amount('thrown', 'Without a use', ({ disposed }) => disposed),
+    amount('thrown', 'Wasted', ({ disposed }) => disposed),
     {
       id: 'costs',
       header: 'Costs',

@@ -44,8 +44,8 @@ export function PinChoice({ pinning, kind, id, name, amount, unit }: PinChoicePr
   }
   return (
     <Dropdown>
-      <Dropdown.Toggle size="sm" variant="outline-dark" aria-label={`Hold ${name}`}>
-        {heldWords(held, unit) ?? 'Hold'}
+      <Dropdown.Toggle size="sm" variant="outline-dark" aria-label={`Fix amount of ${name}`}>
+        {heldWords(held, unit) ?? 'Fix amount'}
       </Dropdown.Toggle>
       <Dropdown.Menu>
         <Dropdown.Item onClick={() => set(null, 0)}>None of it</Dropdown.Item>

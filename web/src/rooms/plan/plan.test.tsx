@@ -106,7 +106,7 @@ test('covers that are changed are kept, and the plan is made again', async () =>
 test('a line is held by touch, and what it rests on is said otherwise for this plan alone', async () => {
   await room()
   await tell({ type: 'plan', plan: await answer(), isWhole: true })
-  const [hold] = screen.getAllByRole('button', { name: /^Hold/ })
+  const [hold] = screen.getAllByRole('button', { name: /^Fix amount/ })
   await touch(hold as HTMLElement)
   await touch(screen.getByText('None of it'))
   await paused()

@@ -13,7 +13,7 @@ export function Cuts({ state, goods }: RestsOnProps) {
     <div className="table-responsive">
       <Table className="list-table">
         <Heads
-          words={['Cut', 'Gives of one', 'Minutes', 'Laying out', `Bags, ${currency}`, 'Days of rest', 'Most a day']}
+          words={['Cut', 'Gives of one', 'Minutes', 'Set-up', `Bags, ${currency}`, 'Days of rest', 'Most a day']}
         />
         <tbody>
           {goods.cuts.map((cut) => {
@@ -43,7 +43,7 @@ export function Cuts({ state, goods }: RestsOnProps) {
                   </Table>
                 </td>
                 <ValueCell state={state} of={of('minutes')} known={cut.minutes} label={`Minutes of ${cut.name}`} />
-                <ValueCell state={state} of={of('setUp')} known={cut.setUp} label={`Laying out for ${cut.name}`} />
+                <ValueCell state={state} of={of('setUp')} known={cut.setUp} label={`Set-up for ${cut.name}`} />
                 <ValueCell
                   state={state}
                   of={of('consumables')}

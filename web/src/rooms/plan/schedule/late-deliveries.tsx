@@ -63,7 +63,7 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
           )
         })}
       </ul>
-      <p className="form-text">Replan the rest: what waits for it moves behind it.</p>
+      <p className="form-text">Reschedule what is left: what waits for it moves behind it.</p>
     </section>
   )
 }

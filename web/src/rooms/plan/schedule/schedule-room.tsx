@@ -111,9 +111,9 @@ function Heading({ state, plan }: { state: ScheduleRoomState; plan: ScheduleRoom
         <Link to="/wall">Today on the wall</Link>
       </p>
       <div className="room-heading">
-        <h1>When</h1>
+        <h1>Schedule</h1>
         <Button className="no-print" disabled={isRunning} onClick={() => make(false)}>
-          {hasAny ? 'Make it anew' : 'Make the schedule'}
+          {hasAny ? 'Start over' : 'Make the schedule'}
         </Button>
         <Button
           className="no-print"
@@ -121,7 +121,7 @@ function Heading({ state, plan }: { state: ScheduleRoomState; plan: ScheduleRoom
           disabled={isRunning || shown.length === 0}
           onClick={() => make(true)}
         >
-          Replan the rest
+          Reschedule what is left
         </Button>
         <Button className="no-print" variant="outline-dark" onClick={() => window.print()}>
           Print

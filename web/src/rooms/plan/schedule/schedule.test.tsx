@@ -186,7 +186,7 @@ test('a bar is moved by keys, to another cook too, and a rule that breaks is tol
 test('the rest is replanned beside what stands, and nothing changes before it is taken', async () => {
   const sent = await room(kept)
   fireEvent.click(screen.getByLabelText('Marit'))
-  await touch(screen.getByRole('button', { name: 'Replan the rest' }))
+  await touch(screen.getByRole('button', { name: 'Reschedule what is left' }))
   expect(asked?.request.cooks.map(({ name }) => name)).toEqual(['Bruno'])
   const after = schedule.tasks.map((task) => ({ ...task, ...(task.cook ? { cook: 'Bruno' } : {}) }))
   await tell({ type: 'schedule', schedule: { ...schedule, tasks: after } })
@@ -239,7 +239,7 @@ test('what a device remembered of a plan is shown, and not scheduled before the 
     />,
   )
   await answered()
-  expect(screen.getByRole('heading', { name: 'When' })).toBeTruthy()
+  expect(screen.getByRole('heading', { name: 'Schedule' })).toBeTruthy()
   expect(asked).toBeNull()
 })
 
