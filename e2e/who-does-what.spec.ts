@@ -9,7 +9,7 @@ test('three cooks work as a line: every device leads its cook to their part, and
   const id = await startAt(page, { item: 'Turkey, eviscerated', units: 12, invoice: '72 kg', price: '5' })
   await page.getByRole('button', { name: /^Who does what/ }).click()
   const dialog = page.getByRole('dialog')
-  const cooks = dialog.getByRole('group', { name: 'Who is at it' }).getByRole('button')
+  const cooks = dialog.getByRole('group', { name: 'Who works on it' }).getByRole('button')
   await expect(cooks.first()).toBeVisible()
   // Whose job it is stands there already: two more make three.
   const chosen = await cooks.evaluateAll((all) => all.map((each) => each.getAttribute('aria-pressed') === 'true'))
@@ -36,10 +36,10 @@ test('three cooks work as a line: every device leads its cook to their part, and
   await expect(step).toContainText(/Your part: steps \d to \d, for all 12/)
   await expect(step).toContainText(/Step [47] of 8/)
   await other.getByRole('button', { name: /^Take out/ }).click()
-  await expect(other.getByText(loadOut)).toBeVisible()
+  await expect(other.getByRole('button', { name: loadOut })).toBeVisible()
   // One more load is out, and what is weighed stands where it stood.
   const after = await scale.boundingBox()
   expect(Math.abs((after?.y ?? 0) - (before?.y ?? 0))).toBeLessThanOrEqual(2)
-  await expect(page.getByText(loadOut)).toBeVisible()
+  await expect(page.getByRole('button', { name: loadOut })).toBeVisible()
   await other.context().close()
 })

@@ -44,9 +44,9 @@ export function setUpsOf(
   /** Loads of a job that are counted at a station already. */
   const loadsAt = (station: string, jobId: string) => {
     const key = `${station} ${jobId}`
-    const known = loads.get(key) ?? new Set()
-    loads.set(key, known)
-    return known
+    const counted = loads.get(key) ?? new Set()
+    loads.set(key, counted)
+    return counted
   }
   for (const { id, start, station } of [...placed].sort((a, b) => a.start - b.start)) {
     const task = work.tasks.find((each) => each.id === id)
@@ -95,10 +95,10 @@ function listOf({ job: { itemId, styleId }, units, parts }: JobThere, items: rea
   const style = item?.styles.find(({ id }) => id === styleId)
   if (!item || !style) return null
   const { steps, piles } = settleStyle(style, {})
-  const own = parts ? stepsOfParts(steps, parts) : steps
-  const left = new Set(own.flatMap(({ pileIds }) => pileIds))
+  const stepsHere = parts ? stepsOfParts(steps, parts) : steps
+  const pilesHere = new Set(stepsHere.flatMap(({ pileIds }) => pileIds))
   return setUpList({
-    ...{ steps: own, piles: parts ? piles.filter(({ id }) => left.has(id)) : piles },
+    ...{ steps: stepsHere, piles: parts ? piles.filter(({ id }) => pilesHere.has(id)) : piles },
     ...{ consumables: style.consumables, units, grams: units * item.unitWeight.usual },
   })
 }
@@ -109,10 +109,10 @@ function stepsOfParts<S extends { id: string }>(
   { numbers, of }: { numbers: number[]; of: number },
 ) {
   const hands = Array.from({ length: of }, (_, at) => `${at + 1}`)
-  const own = lineParts(
+  const linePartsHere = lineParts(
     steps.map(({ id }) => id),
     hands,
   ).filter(({ cookId }) => numbers.includes(Number(cookId)))
-  const ids = new Set(own.flatMap((part) => part.steps))
+  const ids = new Set(linePartsHere.flatMap((part) => part.steps))
   return steps.filter(({ id }) => ids.has(id))
 }

@@ -79,8 +79,8 @@ export function planOrders(
   const aside = (of: OrderPlanRequest, aim: PlanAim = 'cost'): Made | null => {
     if (secondsLeft() <= 0) return null
     const seconds = Math.max(0.2, secondsLeft() / 2)
-    const made = makePlan(of, { solve, seconds, pins, aim, isProofNeeded: true })
-    return made?.isProven ? made : null
+    const plan = makePlan(of, { solve, seconds, pins, aim, isProofNeeded: true })
+    return plan?.isProven ? plan : null
   }
   const besideCost = (made: Made | null) => (made && made.shortage <= plan.shortage + SAME ? made.cost.total : null)
   // What is quick and asked for most comes first: limits take whatever time is left.

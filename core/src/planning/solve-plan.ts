@@ -47,8 +47,8 @@ export function solvePlan(model: PlanModel, options: SolveOptions): SolvedPlan |
     // A plan that only its shortage is known of is a plan all the same.
     const values = cost.values ?? first.values
     if (isProven || isProofNeeded) return { short, cost: { ...cost, isProven }, values }
-    const each = Math.max(PLAIN_SECONDS, (left * (1 - SEARCH_SHARE)) / PLAIN_PLANS)
-    const plain = cheapestPlain(model, values, { solve, seconds: each })
+    const secondsOfOne = Math.max(PLAIN_SECONDS, (left * (1 - SEARCH_SHARE)) / PLAIN_PLANS)
+    const plain = cheapestPlain(model, values, { solve, seconds: secondsOfOne })
     const bound = Math.min(cost.bound, plain.money)
     const gap = (plain.money - bound) / Math.max(Math.abs(plain.money), NO_SHORTAGE)
     return { short, cost: { ...cost, best: plain.money, bound, gap, isProven }, values: plain.values }

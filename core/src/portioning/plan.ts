@@ -73,15 +73,15 @@ export function planPortions({
   const best = describe(context, (requested ?? plain).cuts)
   const tidied = together ? tidy(context, requested ?? plain, together) : null
   const plan = tidied ? describe(context, tidied.cuts) : best
-  const told = tidied && {
+  const togetherAnswer = tidied && {
     costs: Math.max(0, best.value - plan.value),
     splits: tidied.splits,
     thicknessApart: tidied.thicknessApart,
   }
-  if (!requested) return { ...plan, unmet, scrapRequest: null, together: told }
+  if (!requested) return { ...plan, unmet, scrapRequest: null, together: togetherAnswer }
   const { isMet, raisedTo } = requested
   const costs = describe(context, plain.cuts).value - best.value
-  return { ...plan, unmet, scrapRequest: { isMet, costs: Math.max(0, costs), raisedTo }, together: told }
+  return { ...plan, unmet, scrapRequest: { isMet, costs: Math.max(0, costs), raisedTo }, together: togetherAnswer }
 }
 
 /** The same plan laid out for the eye; where scrap was requested, only if there is as much of it then. */

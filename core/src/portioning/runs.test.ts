@@ -51,8 +51,8 @@ function apartOf(pieces: readonly PlannedPiece[]): number {
   return Math.max(
     0,
     ...names.map((name) => {
-      const own = pieces.filter(({ product }) => product === name).map(({ thickness }) => thickness)
-      return Math.max(...own) - Math.min(...own)
+      const thicknesses = pieces.filter(({ product }) => product === name).map(({ thickness }) => thickness)
+      return Math.max(...thicknesses) - Math.min(...thicknesses)
     }),
   )
 }

@@ -83,8 +83,8 @@ const thicknessOf = ({ shape, products }: TogetherContext, { product, from, to }
   shape.thicknessBetween(from, to) / (products[product]?.folded ? 2 : 1)
 
 function apartOf(context: TogetherContext, cuts: readonly Cut[], product: number): number {
-  const own = cuts.filter((cut) => cut.product === product).map((cut) => thicknessOf(context, cut))
-  return own.length === 0 ? 0 : Math.max(...own) - Math.min(...own)
+  const thicknesses = cuts.filter((cut) => cut.product === product).map((cut) => thicknessOf(context, cut))
+  return thicknesses.length === 0 ? 0 : Math.max(...thicknesses) - Math.min(...thicknesses)
 }
 
 function laidOut(context: TogetherContext, cuts: readonly Cut[]): TogetherCuts {
@@ -131,9 +131,9 @@ function rangeOf(context: TogetherContext, { at, options }: CutGraph, product: n
   forOptions(options.start, (from, which) => {
     if (options.product[which] !== product) return
     const to = at[options.to[which] as number] as number
-    const own = thicknessOf(context, { product, from: at[from] as number, to })
-    thinnest = Math.min(thinnest, own)
-    thickest = Math.max(thickest, own)
+    const thickness = thicknessOf(context, { product, from: at[from] as number, to })
+    thinnest = Math.min(thinnest, thickness)
+    thickest = Math.max(thickest, thickness)
   })
   return { thinnest, thickest }
 }
@@ -159,8 +159,8 @@ function withThickness(
     while (last < from) start[++last] = kept.length
     if (options.product[which] === product) {
       const to = at[options.to[which] as number] as number
-      const own = thicknessOf(context, { product, from: at[from] as number, to })
-      if (own < thinnest - NEAR || own > thickest + NEAR) return
+      const thickness = thicknessOf(context, { product, from: at[from] as number, to })
+      if (thickness < thinnest - NEAR || thickness > thickest + NEAR) return
     }
     kept.push(which)
   })

@@ -22,9 +22,9 @@ export interface ProductSpread {
 /** Spread of the pieces of each product that was cut. One cut by thickness is measured against its own mean. */
 export function spreadsOf(products: readonly PortionProduct[], pieces: readonly PlannedPiece[]): ProductSpread[] {
   return products.flatMap((product) => {
-    const own = pieces.filter((piece) => piece.product === product.name)
-    const weights = own.map((piece) => piece.weight)
-    const thicknesses = own.map((piece) => piece.thickness)
+    const ofProduct = pieces.filter((piece) => piece.product === product.name)
+    const weights = ofProduct.map((piece) => piece.weight)
+    const thicknesses = ofProduct.map((piece) => piece.thickness)
     const { mean, sd } = summarise(weights)
     if (mean === null) return []
     const paid = product.targetThickness === undefined ? product.target : mean

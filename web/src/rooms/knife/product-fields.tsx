@@ -144,8 +144,8 @@ function CutRules({ draft, onChange }: ProductFieldsProps) {
         onChange={(minScrap) => minScrap !== null && onChange({ minScrap, lines: [] })}
       />
       <LengthField
-        label="Equal portions differ in thickness by"
-        hint="at most, where that costs next to nothing"
+        label="Same thickness within"
+        hint="for portions of one kind, if it costs almost nothing"
         mm={draft.sameThickness ?? USUAL_TOGETHER.thickness}
         min={1}
         max={200}

@@ -64,6 +64,27 @@ export function OverInSight({ live }: { live: LiveFabrication }) {
   )
 }
 
+/** A load that is out: whose it is, how long, and one touch to put it back. */
+function LoadButton({ live, load, limits }: { live: LiveFabrication; load: ColdLoad; limits: ColdState['limits'] }) {
+  const title = `Load ${load.load} (${load.units}${nameOfLoad(live, load)}): out ${whole(load.boardMinutes)}`
+  const more = overWords(load) ?? `Back in the fridge · ${outWords(load, limits)}`
+  return (
+    <Button
+      variant="outline-dark"
+      className={`${css.cold} ${css[load.level] ?? ''}`}
+      // Its clock is a timer of its own, which a button's name would leave out.
+      aria-label={`${title}. ${more}`}
+      onClick={() => void live.mark(`load ${load.load} back in the fridge`, { mark: 'cold-in', load: load.load })}
+    >
+      <Snowflake size={20} aria-hidden />
+      <span>
+        <strong role="timer">{title}</strong>
+        <small>{more}</small>
+      </span>
+    </Button>
+  )
+}
+
 /** Who took it out; the first is of whose job it is. Beside its number of birds. */
 function nameOfLoad(live: LiveFabrication, { load, cookId }: ColdLoad): string {
   const name = live.cookName(cookId ?? (load === 1 ? live.record.cookId : null) ?? '')
@@ -81,21 +102,7 @@ function ManyLoads({ live, cold, cookId }: { live: LiveFabrication; cold: ColdSt
   return (
     <section className={css.coldLoads} aria-label="Out of the cold">
       {out.map((load) => (
-        <Button
-          key={load.load}
-          variant="outline-dark"
-          className={`${css.cold} ${css[load.level] ?? ''}`}
-          onClick={() => void live.mark(`load ${load.load} back in the fridge`, { mark: 'cold-in', load: load.load })}
-        >
-          <Snowflake size={20} aria-hidden />
-          <span>
-            <strong role="timer">
-              Load {load.load} ({load.units}
-              {nameOfLoad(live, load)}): out {whole(load.boardMinutes)}
-            </strong>
-            <small>{overWords(load) ?? `Back in the fridge · ${outWords(load, cold.limits)}`}</small>
-          </span>
-        </Button>
+        <LoadButton key={load.load} live={live} load={load} limits={cold.limits} />
       ))}
       {waiting > 0 ? (
         <Button

@@ -34,7 +34,7 @@ export default function ShareDialog({ bench, onClose }: ShareDialogProps) {
         </Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <fieldset className={css.team} aria-label="Who is at it">
+        <fieldset className={css.team} aria-label="Who works on it">
           {cooks.map(({ id, name }) => (
             <Button key={id} variant="outline-dark" aria-pressed={chosen.has(id)} onClick={() => toggle(id)}>
               {name}
@@ -42,7 +42,7 @@ export default function ShareDialog({ bench, onClose }: ShareDialogProps) {
           ))}
         </fieldset>
         {team.length < 2 ? (
-          <p>Choose two cooks or more.</p>
+          <p>Choose at least two cooks.</p>
         ) : (
           <div className={css.ways}>{live.record.rhythm === 'step' ? ways.reverse() : ways}</div>
         )}
@@ -83,7 +83,7 @@ function TheirOwn({ live, team, onClose }: WayProps) {
           </li>
         ))}
       </ul>
-      <p className="quiet">Each takes out their own load, and leaves it at no step for another.</p>
+      <p className="quiet">Each cook takes out a load and cuts it from the first step to the last.</p>
       <Button className="main-action" onClick={() => void share()}>
         Each their own
       </Button>
@@ -114,7 +114,7 @@ function Line({ live, team, onClose }: WayProps) {
   }
   return (
     <section>
-      <h3>A line</h3>
+      <h3>As a line</h3>
       <ul>
         {parts.map((part) => (
           <li key={part.cookId}>
@@ -123,7 +123,7 @@ function Line({ live, team, onClose }: WayProps) {
         ))}
       </ul>
       <p className="quiet">
-        Each has as many steps as the others, as nothing says how long one is; change it under “All steps”.
+        Every cook gets about as many steps: how long a step takes is not known. Change it under “All steps”.
       </p>
       <Button className="main-action" disabled={steps.length < 2} onClick={() => void share()}>
         Work as a line

@@ -1,4 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react'
+import type { ComponentProps } from 'react'
 import { planned } from '../../../../../core/test/planned.ts'
 import { renderPart, touch } from '../../../../test/render.tsx'
 import { causeByDigit } from './cause-by-digit.ts'
@@ -101,14 +102,12 @@ test('a digit beyond the likely causes names none', () => {
   })
 })
 
-test('what was estimated is asked of the invoice, beside the piles, and its answer is kept', async () => {
+/** The end of a batch whose piles came out otherwise, with a doubt about what came; what is answered is collected. */
+function asked(about: Partial<Pick<ComponentProps<typeof LossCauses>, 'invoice' | 'estimated'>>): unknown[] {
   const finished: unknown[] = []
   renderPart(
     <LossCauses
-      outcomes={OUTCOMES}
-      doubt={null}
-      invoice={null}
-      estimated={12_600}
+      {...{ outcomes: OUTCOMES, doubt: null, invoice: null, estimated: null, ...about }}
       currency="EUR"
       species="poultry"
       isOpen
@@ -117,6 +116,11 @@ test('what was estimated is asked of the invoice, beside the piles, and its answ
       onFinish={(answers) => finished.push(answers)}
     />,
   )
+  return finished
+}
+
+test('what was estimated is asked of the invoice, beside the piles, and its answer is kept', async () => {
+  const finished = asked({ estimated: 12_600 })
   screen.getByText(/What came was estimated at 12\.60.kg\. What does the invoice say\?/)
   screen.getByText('Less supremes than expected', { exact: false })
   await touch(screen.getByRole('button', { name: 'It is right' }))
@@ -127,21 +131,9 @@ test('what was estimated is asked of the invoice, beside the piles, and its answ
 })
 
 test('while the weight on the invoice cannot be right, that is asked, and nothing about the piles', async () => {
-  const finished: unknown[] = []
-  renderPart(
-    <LossCauses
-      outcomes={OUTCOMES}
-      doubt={null}
-      invoice={{ code: 'invoice-weight', readingId: null, pileId: null, grams: 12_400, against: 13 }}
-      estimated={null}
-      currency="EUR"
-      species="poultry"
-      isOpen
-      isFinishing={false}
-      onClose={() => {}}
-      onFinish={(answers) => finished.push(answers)}
-    />,
-  )
+  const finished = asked({
+    invoice: { code: 'invoice-weight', readingId: null, pileId: null, grams: 12_400, against: 13 },
+  })
   screen.getByText(/12\.40.kg came out of 13.g\. Is the weight on the invoice right\?/)
   expect(screen.queryByText(/supremes than expected/)).toBeNull()
   fireEvent.change(screen.getByLabelText('The invoice says'), { target: { value: '12.52 kg' } })

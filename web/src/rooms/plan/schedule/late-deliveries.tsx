@@ -63,7 +63,7 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
           )
         })}
       </ul>
-      <p className="form-text">Reschedule what is left: what waits for it moves behind it.</p>
+      <p className="form-text">“Reschedule what is left” moves the work that waits for a delivery behind it.</p>
     </section>
   )
 }
