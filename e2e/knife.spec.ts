@@ -5,7 +5,7 @@ import { items, larchHalt, tile, typeWeight } from './kitchen.ts'
 test('a loin is planned on the board, a line dragged, and the cuts follow the scale', async ({ page, browser }) => {
   await page.goto('/knife')
   const board = page.getByRole('row', { name: /^on the board/ })
-  await expect(board).toContainText('8 centre steak', { timeout: 20_000 })
+  await expect(board).toContainText('8 centre steak')
   const line = page.getByRole('slider', { name: 'Knife line' }).nth(2)
   const before = Number(await line.getAttribute('aria-valuenow'))
   const grip = await line.locator('circle').boundingBox()
@@ -23,7 +23,7 @@ test('a loin is planned on the board, a line dragged, and the cuts follow the sc
   await loop.getByLabel('It weighs').fill('214')
   await loop.getByRole('button', { name: 'Cut, and plan the rest' }).click()
   await expect(loop.getByRole('listitem')).toContainText('centre steak 214 g')
-  await expect(board).toContainText('7 centre steak', { timeout: 20_000 })
+  await expect(board).toContainText('7 centre steak')
   await page.reload()
   await expect(page.getByRole('region', { name: 'Next cut' }).getByRole('listitem')).toHaveCount(1)
   // What was weighed here teaches another device how far off a plan may be.
@@ -53,7 +53,7 @@ test('plates are matched in the page by the solver, with no other machine asked'
 
 test('on paper the plan is alone, and its strip is one to one', async ({ page }) => {
   await page.goto('/knife')
-  await expect(page.getByRole('row', { name: /^on the board/ })).toContainText('centre steak', { timeout: 20_000 })
+  await expect(page.getByRole('row', { name: /^on the board/ })).toContainText('centre steak')
   await page.emulateMedia({ media: 'print' })
   await expect(page.locator('.knife_knife-fields').first()).toBeHidden()
   await expect(page.getByRole('region', { name: 'Next cut' })).toBeHidden()
@@ -65,7 +65,7 @@ test('on paper the plan is alone, and its strip is one to one', async ({ page })
 
 test('a rack is graded, and each blade says where it comes out', async ({ page }) => {
   await page.goto('/knife/racks')
-  await expect(page.getByText(/heaviest less lightest/)).toContainText('22 g, cut straight 52 g', { timeout: 20_000 })
+  await expect(page.getByText(/heaviest less lightest/)).toContainText('22 g, cut straight 52 g')
   await expect(page.getByRole('img', { name: 'Rack 1 with 3 cuts' })).toBeVisible()
   await page.getByRole('listitem').filter({ hasText: 'after rib 4' }).getByRole('button').click()
   await expect(page.getByRole('tooltip')).toContainText('a rib and its gap')
@@ -97,11 +97,11 @@ test('at the bench a weighed portion answers with the next cut', async ({ page, 
   await page.goto(`/bench/${id}`)
   const next = page.getByRole('region', { name: 'Next cut' })
   await next.getByRole('button', { name: 'Where to cut?' }).click()
-  await expect(next.locator('strong')).toHaveText(/^\d+$/, { timeout: 20_000 })
+  await expect(next.locator('strong')).toHaveText(/^\d+$/)
   const first = await next.locator('strong').textContent()
   await tile(page, 'steaks').click()
   await typeWeight(page, '231')
-  await expect(next.locator('strong')).not.toHaveText(first as string, { timeout: 20_000 })
+  await expect(next.locator('strong')).not.toHaveText(first as string)
   await expect(next).toContainText('steaks')
 })
 

@@ -64,7 +64,7 @@ test('records are gone on from page to page, sorted by the server', async ({ pag
     expect(async () => {
       const shown = (await yields.allTextContents()).map(Number.parseFloat)
       expect(shown).toEqual([...shown].sort((a, b) => a - b))
-    }).toPass({ timeout: 20_000 })
+    }).toPass({ timeout: 60_000 })
   await records.getByRole('button', { name: 'Portion yield' }).click()
   await areSorted()
   await expect(yields).toHaveCount(50)
@@ -80,13 +80,13 @@ test('a signal asks for its cause, and one that lasts begins a new baseline', as
   const yields = page.getByRole('region', { name: 'Portion yield through time' })
   const fallen = yields.getByRole('listitem').filter({ hasText: 'less than is usual' })
   // Worked out aside, behind what the rest of the page asks for.
-  await expect(fallen.first()).toContainText(/portions [\d.]+ points less/, { timeout: 60_000 })
+  await expect(fallen.first()).toContainText(/portions [\d.]+ points less/)
   const before = await fallen.count()
   await fallen.first().getByRole('button', { name: 'Why?' }).click()
   await yields.getByLabel('Cause').selectOption('other-goods')
   await yields.getByLabel('It stays so').check()
   await yields.getByRole('button', { name: 'Keep' }).click()
-  await expect(async () => expect(await fallen.count()).toBeLessThan(before)).toPass()
+  await expect(async () => expect(await fallen.count()).toBeLessThan(before)).toPass({ timeout: 60_000 })
 })
 
 test('several records stand beside each other as a link, a view is kept, and a supplier has a card', async ({

@@ -28,9 +28,9 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   // More eat: it is made again; as many as before, it is as it was.
   const covers = page.getByLabel(/^Covers on/).nth(3)
   await covers.fill('48')
-  await expect.poll(total, { timeout: 20_000 }).not.toBe(free)
+  await expect.poll(total).not.toBe(free)
   await covers.fill('24')
-  await expect.poll(total, { timeout: 20_000 }).toBe(free)
+  await expect.poll(total).toBe(free)
   await expect(page.getByText('kept', { exact: true })).toBeVisible()
 
   await page.getByRole('button', { name: 'Accept this plan' }).click()

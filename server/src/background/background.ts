@@ -61,14 +61,20 @@ export class Background {
     this.#options = options
   }
 
-  /** Opens the first thread, so that the first who asks does not wait for it. The server's own start comes before. */
+  /**
+   * Opens the threads, so that nobody who asks waits for one to start: that takes as long as a hundred answers. The
+   * server's own start comes before.
+   */
   open(): Piscina {
     const { program, ...workerData } = this.#options
     this.#pool ??= new Piscina({
       filename: program,
-      minThreads: 1,
+      minThreads: THREADS,
       maxThreads: THREADS,
       concurrentTasksPerWorker: AT_ONCE,
+      // A thread that waits for work by standing still would hold the locks of a request whose asker has left: what
+      // that began is undone after its answer has broken off.
+      atomics: 'disabled',
       resourceLimits: { maxOldGenerationSizeMb: MAX_MEGABYTES },
       workerData,
     })
