@@ -21,7 +21,7 @@ test('a week is planned, answered, accepted, taken in at the door and started at
     .getByLabel(/^Covers on/)
     .nth(3)
     .fill('24')
-  await expect(page.getByText('Nothing costs less: proven.')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('Cheapest possible.')).toBeVisible({ timeout: 20_000 })
   const total = async () => (await page.locator('[class*=sentence] button').first().textContent()) ?? ''
   const free = await total()
 

@@ -44,7 +44,7 @@ async function startRack(page: Page): Promise<void> {
 /** A week that is not decided yet. */
 async function showPlan(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'The week after', exact: true }).click()
-  await page.getByText('Nothing costs less: proven.').waitFor()
+  await page.getByText('Cheapest possible.').waitFor()
   await page.getByText('Trying what else could be done').waitFor({ state: 'hidden' })
 }
 

@@ -1,4 +1,4 @@
-import type { NamedStep, PileKind, StyleOption, Tool } from '@fleam/core'
+import type { NamedStep, NamedStyle, PileKind, StyleOption, Tool } from '@fleam/core'
 import { type Animal, factsOf } from './pile-facts.ts'
 import type { StylePile } from './schema.ts'
 
@@ -76,6 +76,8 @@ export function pilesFor(animal: Animal, usual: number) {
 
 export interface StepWords {
   title: string
+  /** How much of the style's minutes it takes beside the others; a usual step where it is not said. */
+  work?: number
   doing: string
   check: string
   mistakes?: readonly string[]
@@ -96,6 +98,8 @@ export interface StepWork {
 
 type StepPlace = Partial<Pick<NamedStep, 'isOptional' | 'gain' | 'when'>> & { piles?: readonly string[] }
 
+const USUAL_WORK = 2
+
 /** Cautions that a tool brings with it wherever it is used. */
 const TOOL_CAUTIONS: Readonly<Record<Tool, readonly string[]>> = {
   hands: [],
@@ -112,7 +116,16 @@ const TOOL_CAUTIONS: Readonly<Record<Tool, readonly string[]>> = {
  */
 export function stepsWith<K extends string>(every: readonly string[], words: Readonly<Record<K, StepWords>>) {
   const step = (id: K, piles: readonly string[] = [], place: Omit<StepPlace, 'piles'> = {}): NamedStep => {
-    const { title, doing, check, tool = 'knife', cut = null, mistakes = [], cautions = [] } = words[id]
+    const {
+      title,
+      doing,
+      check,
+      tool = 'knife',
+      cut = null,
+      mistakes = [],
+      cautions = [],
+      work = USUAL_WORK,
+    } = words[id]
     return {
       id,
       title,
@@ -126,6 +139,7 @@ export function stepsWith<K extends string>(every: readonly string[], words: Rea
       isOptional: false,
       gain: null,
       when: null,
+      minutes: work,
       ...place,
     }
   }
@@ -135,6 +149,26 @@ export function stepsWith<K extends string>(every: readonly string[], words: Rea
   }
   return Object.assign(step, { workOf })
 }
+
+const MINUTE_DIGITS = 10
+
+/**
+ * A style whose steps have minutes: as written, each has its part of the work, and the parts that everybody does by
+ * default take the minutes of the style. To a tenth of a minute.
+ */
+export function withStepMinutes<S extends Pick<NamedStyle, 'minutesPerUnit' | 'steps' | 'options'>>(style: S): S {
+  const isUsual = ({ when, isOptional }: NamedStep) =>
+    !isOptional && (when === null || firstChoice(style.options, when.option) === when.choice)
+  const whole = style.steps.filter(isUsual).reduce((sum, { minutes }) => sum + (minutes ?? 0), 0)
+  const steps = style.steps.map((step) => {
+    const minutes = step.gain ? step.gain.seconds / 60 : ((step.minutes ?? 0) * style.minutesPerUnit) / whole
+    return { ...step, minutes: Math.round(minutes * MINUTE_DIGITS) / MINUTE_DIGITS }
+  })
+  return { ...style, steps }
+}
+
+const firstChoice = (options: readonly StyleOption[], id: string) =>
+  options.find((each) => each.id === id)?.choices[0]?.id ?? null
 
 interface ChoiceWords {
   why: string

@@ -4,6 +4,7 @@ import { TENDERLOIN } from './beef/tenderloin.ts'
 import { CHICKEN, CHICKEN_LEGS } from './birds/chicken.ts'
 import { CAPON, DUCK, GOOSE, TURKEY } from './birds/large-birds.ts'
 import { GUINEA_FOWL, PHEASANT, POUSSIN, QUAIL, SQUAB } from './birds/small-birds.ts'
+import { withStepMinutes } from './build.ts'
 import { CHAR, HAKE, TURBOT, WHITE_FISH } from './fish/fish.ts'
 import { RACK_CHINE_ON, RACK_CHINED } from './lamb/lamb.ts'
 import type { CatalogueItem } from './schema.ts'
@@ -30,8 +31,7 @@ export type { ItemShape } from './shapes.ts'
 export { BONDED_SHAPES, SHAPES, shapeById, USUAL_RACK } from './shapes.ts'
 export { WHOLE_WORDS } from './whole-words.ts'
 
-/** Everything a new kitchen starts with, in the order in which it is offered. */
-export const CATALOGUE: readonly CatalogueItem[] = [
+const WRITTEN: readonly CatalogueItem[] = [
   CHICKEN,
   CHICKEN_LEGS,
   TURKEY,
@@ -54,3 +54,9 @@ export const CATALOGUE: readonly CatalogueItem[] = [
   RACK_CHINE_ON,
   RACK_CHINED,
 ]
+
+/** Everything a new kitchen starts with, in the order in which it is offered. */
+export const CATALOGUE: readonly CatalogueItem[] = WRITTEN.map((item) => ({
+  ...item,
+  styles: item.styles.map(withStepMinutes),
+}))

@@ -5,13 +5,15 @@ import {
   MINUTES_OF_A_DAY,
   minutesSince,
   type PlannedJob,
+  settleStyle,
+  stepMinutes,
   usualStyleWork,
   type WorkCook,
 } from '@fleam/core'
 import type { KeptSchedule, StylesWork } from './kept-schedule.ts'
 import type { Cook } from './kitchen.ts'
 import type { Plan, PlannedFabrication } from './planning.ts'
-import type { Item } from './style.ts'
+import type { Item, Style } from './style.ts'
 
 type Accepted = NonNullable<Plan['accepted']>
 
@@ -68,12 +70,20 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
         portions: planned.portions.reduce((sum, { quantity }) => sum + quantity, 0),
         work: known?.work ?? usualStyleWork({ isBonded, hasBones }, schedule.settings),
         needsSaw: style.steps.some(({ tool }) => tool === 'saw'),
+        steps: jobSteps(style),
         minutesBy: Object.fromEntries((known?.minutesBy ?? []).map((each) => [each.cookId, each.minutesPerUnit])),
         comes: planned.lotId === null ? (late?.comes ?? ordered ?? null) : null,
         progress: jobProgress(planned, draft.from, timeZone),
       },
     ]
   })
+}
+
+/** Steps of a style as they are done where nobody chose otherwise, with their minutes of one unit. */
+function jobSteps(style: Style): PlannedJob['steps'] {
+  const { steps, minutesPerUnit } = settleStyle(style, {})
+  const minutes = stepMinutes(steps, minutesPerUnit)
+  return steps.map(({ id, title }, at) => ({ id, title, minutes: minutes[at] as number }))
 }
 
 /** How far a planned fabrication is, in minutes since a day by the kitchen's clock; one closed later was cut by its last weighing. */

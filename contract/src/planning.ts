@@ -169,8 +169,24 @@ export const planGoods: z.ZodType<PlanGoods> = z
     ready: listed(
       z.object({ id, name: goodsName, supplierId: id, productId: id, quantity: known, price: known, handling: known }),
     ),
-    stock: listed(z.object({ lotId: id, code: name.nullable(), wholeId: id, units: quantity, useBy: day })),
+    stock: listed(
+      z.object({
+        lotId: id,
+        code: name.nullable(),
+        wholeId: id,
+        units: quantity,
+        held: quantity.default(0),
+        useBy: day,
+      }),
+    ),
     cooks: listed(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
+    held: z
+      .object({
+        plans: listed(name),
+        minutes: listed(z.object({ day, minutes: sum })),
+        kilos: listed(z.object({ day, kilos: sum })),
+      })
+      .default({ plans: [], minutes: [], kilos: [] }),
     wagePerHour: money,
   })
   .meta({ id: 'PlanGoods' })

@@ -26,6 +26,11 @@ const turkey = {
 } as unknown as Item
 const job = { id: 'feast', name: 'Turkey', itemId: 'turkey', styleId: 'parts' } as PlannedJob
 
+const STEPS_OF_PART = [
+  ['legs off', 'wings off'],
+  ['breasts off', 'carcass'],
+]
+
 /** Loads of 4 and 3 birds, each in parts of a line; where each part is done. */
 function lineOf(boards: readonly number[]) {
   const loads = [4, 3]
@@ -36,7 +41,7 @@ function lineOf(boards: readonly number[]) {
     tasks: tasks.map(
       ({ id, units, load, number }): WorkTask => ({
         ...{ id, jobId: 'feast', kind: 'cut', units, load, loads: 2, upTo: null, isAssumed: true },
-        part: boards.length > 1 ? { number, of: boards.length } : null,
+        part: boards.length > 1 ? { number, of: boards.length, steps: STEPS_OF_PART[number - 1] ?? [] } : null,
       }),
     ),
   } as WorkPlan
@@ -51,7 +56,7 @@ function lineOf(boards: readonly number[]) {
 test('where one cook cuts a unit, everything that comes off it is laid out, each bird once', () => {
   const [only, ...others] = lineOf([1])
   expect(others).toEqual([])
-  expect(only?.jobs).toMatchObject([{ units: 7, parts: null }])
+  expect(only?.jobs).toMatchObject([{ units: 7, steps: null }])
   expect(only?.piles.map(({ name, grams }) => [name, Math.round(grams ?? 0)])).toEqual([
     ['legs', 8400],
     ['wings', 4200],
@@ -73,6 +78,6 @@ test('a board of a line lists what comes off there, for each bird once', () => {
 
 test('two parts at one board count its birds once all the same', () => {
   const [only] = lineOf([1, 1])
-  expect(only?.jobs).toMatchObject([{ units: 7, parts: { numbers: [1, 2], of: 2 } }])
+  expect(only?.jobs).toMatchObject([{ units: 7, steps: ['legs off', 'wings off', 'breasts off', 'carcass'] }])
   expect(only?.piles.map(({ name }) => name)).toEqual(['legs', 'wings', 'breasts', 'carcass'])
 })

@@ -1,5 +1,4 @@
 import {
-  lineParts,
   MINUTES_OF_A_DAY,
   type PlacedTask,
   type PlannedJob,
@@ -17,8 +16,8 @@ export interface JobThere {
   job: PlannedJob
   /** Units of it, each counted once, whatever is done to it there. */
   units: number
-  /** Parts of a line that are done there, from 1, of how many; null where a unit is cut there as a whole. */
-  parts: { numbers: number[]; of: number } | null
+  /** Ids of the steps of a line that are done there; null where a unit is cut there as a whole, or where they are not known. */
+  steps: string[] | null
 }
 
 /** What is laid out at one board or saw on one day. */
@@ -82,37 +81,23 @@ function addTask(jobs: JobThere[], job: PlannedJob, { units, load, part }: WorkT
   const isNew = !counted.has(load)
   counted.add(load)
   if (!there) {
-    jobs.push({ job, units, parts: part && { numbers: [part.number], of: part.of } })
+    jobs.push({ job, units, steps: part && part.steps.length > 0 ? [...part.steps] : null })
     return
   }
   if (isNew) there.units += units
-  if (there.parts && part && !there.parts.numbers.includes(part.number)) there.parts.numbers.push(part.number)
+  if (there.steps && part) there.steps = [...new Set([...there.steps, ...part.steps])]
 }
 
 /** What one job needs at a station, of a line what its parts need; null where its style is not there any more. */
-function listOf({ job: { itemId, styleId }, units, parts }: JobThere, items: readonly Item[]) {
+function listOf({ job: { itemId, styleId }, units, steps: stepsThere }: JobThere, items: readonly Item[]) {
   const item = items.find(({ id }) => id === itemId)
   const style = item?.styles.find(({ id }) => id === styleId)
   if (!item || !style) return null
   const { steps, piles } = settleStyle(style, {})
-  const stepsHere = parts ? stepsOfParts(steps, parts) : steps
+  const stepsHere = stepsThere ? steps.filter(({ id }) => stepsThere.includes(id)) : steps
   const pilesHere = new Set(stepsHere.flatMap(({ pileIds }) => pileIds))
   return setUpList({
-    ...{ steps: stepsHere, piles: parts ? piles.filter(({ id }) => pilesHere.has(id)) : piles },
+    ...{ steps: stepsHere, piles: stepsThere ? piles.filter(({ id }) => pilesHere.has(id)) : piles },
     ...{ consumables: style.consumables, units, grams: units * item.unitWeight.usual },
   })
-}
-
-/** The steps of some parts of a line: as many in each as in the others, as its cooks are proposed at the bench. */
-function stepsOfParts<S extends { id: string }>(
-  steps: readonly S[],
-  { numbers, of }: { numbers: number[]; of: number },
-) {
-  const hands = Array.from({ length: of }, (_, at) => `${at + 1}`)
-  const linePartsHere = lineParts(
-    steps.map(({ id }) => id),
-    hands,
-  ).filter(({ cookId }) => numbers.includes(Number(cookId)))
-  const ids = new Set(linePartsHere.flatMap((part) => part.steps))
-  return steps.filter(({ id }) => ids.has(id))
 }

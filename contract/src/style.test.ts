@@ -39,6 +39,7 @@ const STEP = {
   cautions: ['knife'],
   isOptional: false,
   gain: null,
+  minutes: null,
   cut: null,
   when: null,
 }

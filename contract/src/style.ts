@@ -91,6 +91,7 @@ const stepFields = {
   isOptional: z.boolean(),
   cut: key.nullable(),
   when: z.strictObject({ option: key, choice: key }).nullable(),
+  minutes: minutes.nullable().default(null),
 }
 const gainFields = { grams, seconds: z.number().min(0).max(86_400) }
 

@@ -50,6 +50,7 @@ export const kitchen = (changes: Partial<KitchenGoods> = {}): KitchenGoods => {
     ],
     lots: [],
     cooks: [{ name: 'Marit', wagePerHour: 30, hours: [0, 0, 2, 4, 4, 0, 0] }],
+    held: { plans: [], minutes: [], kilos: [] },
     wagePerHour: 20,
     ...changes,
   }

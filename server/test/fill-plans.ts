@@ -79,6 +79,7 @@ export async function fillPlans(
     ready: [],
     stock: [],
     cooks: [],
+    held: { plans: [], minutes: [], kilos: [] },
     wagePerHour: 20,
   }
   const cost = { wholes: 21, ready: 0, delivery: 4, labour: 12, consumables: 0, disposal: 0, surplus: 0, total: 37 }

@@ -34,6 +34,7 @@ export const step = (id: string, changes: Partial<FabricationStep> = {}): Fabric
   cautions: ['knife', 'poultry-dry'],
   isOptional: false,
   gain: null,
+  minutes: null,
   cut: null,
   regions: [],
   ...changes,

@@ -5,6 +5,7 @@ export const beefStep = stepsWith([], {
   drain: {
     gives: ['liquid'],
     title: 'Open, drain and dry',
+    work: 1,
     doing:
       'Open the bag shallow and on the slant so that the blade never marks the meat; drain and weigh the liquid, pat the piece dry.',
     check: 'The piece is dry to the hand and the liquid stands in the record.',
@@ -54,6 +55,7 @@ export const beefStep = stepsWith([], {
     on: ['centre', 'head', 'tail'],
     gives: ['waste'],
     title: 'Strip the silverskin',
+    work: 4,
     doing:
       'Slide the tip under the silverskin at the tail and strip it towards the head, edge tilted up to the skin, strip by strip; then turn round for what is left at the tail.',
     check: 'Strips come off so thin that you see through them, with no red on them.',
@@ -64,6 +66,7 @@ export const beefStep = stepsWith([], {
     on: ['centre', 'head', 'tail'],
     gives: ['waste'],
     title: 'Strip the silverskin that lies bare',
+    work: 3,
     doing:
       'Where no fat covers it, slide the tip under the silverskin at the tail and strip it towards the head, edge tilted up to the skin.',
     check: 'No silverskin lies bare; the thin cover is still there.',
@@ -82,6 +85,7 @@ export const beefStep = stepsWith([], {
   'head-roast': {
     on: ['head'],
     title: 'Cut the head for a roast',
+    work: 1,
     doing: 'Take the head off where the loin becomes even, as one piece for two to six guests.',
     check: 'The roast is as thick at both ends as it can be.',
     mistakes: ['taking centre along with the head'],
@@ -90,6 +94,7 @@ export const beefStep = stepsWith([], {
   steaks: {
     on: ['centre', 'eye', 'heart'],
     title: 'Cut the steaks',
+    work: 3,
     doing: 'Cut straight down in one draw, weigh, and make the next cut thicker or thinner by what the scale says.',
     check: 'Faces are square, steaks are as thick as each other, each within its bounds.',
     mistakes: ['sawn faces from a blunt knife', 'given away by the gram: too heavy'],
@@ -99,6 +104,7 @@ export const beefStep = stepsWith([], {
     on: ['tail'],
     gives: ['trim'],
     title: 'Tail to medallions',
+    work: 1,
     doing: 'Cut the tail into medallions, two for a plate; what is too thin for them goes to the tips.',
     check: 'Medallions pair up to a plate’s weight.',
     mistakes: ['one medallion too many from the thin end'],
@@ -108,6 +114,7 @@ export const beefStep = stepsWith([], {
     on: ['tail'],
     gives: ['trim'],
     title: 'Fold the tail under and tie',
+    work: 1,
     doing: 'Fold the thin tail under itself, tie it, and cut the medallions from the folded piece.',
     check: 'The fold is as thick as the centre and holds when cut.',
     mistakes: ['loose string: it opens in the pan'],
@@ -137,6 +144,7 @@ export const beefStep = stepsWith([], {
     on: ['eye'],
     gives: ['fat', 'waste'],
     title: 'Take off lip and hard fat',
+    work: 3,
     doing:
       'Cut the lip and the hard fat off and leave the soft fat, which keeps shape and moisture; feel the bone groove for chips.',
     check: 'Only soft fat is left; no chip under the fingertip.',
@@ -174,6 +182,7 @@ export const beefStep = stepsWith([], {
   cord: {
     gives: ['waste'],
     title: 'Lift out the spinal cord',
+    work: 1,
     doing:
       'Draw the white cord out of its channel along the chine and put it into its own marked container, to be disposed of.',
     check: 'The channel is empty from end to end; nothing of it is near the bones for stock.',
@@ -185,6 +194,7 @@ export const beefStep = stepsWith([], {
   'off-bone': {
     on: ['eye', 'bone'],
     title: 'Take the eye off the ribs',
+    work: 4,
     doing: 'Follow the ribs with long strokes and lift the eye away; the ribs stay in one piece.',
     check: 'Ribs carry the meat that belongs to them and no gouge is in the eye.',
     mistakes: ['meat left on the bone and not sold as ribs'],
@@ -194,6 +204,7 @@ export const beefStep = stepsWith([], {
   'saw-chine': {
     gives: ['bones'],
     title: 'Saw the chine off',
+    work: 3,
     doing: 'Saw along the chine just beyond the rib heads and break it away.',
     check: 'The eye is untouched and no dust is left on it.',
     mistakes: ['sawing into the eye'],
@@ -213,6 +224,7 @@ export const beefStep = stepsWith([], {
   'cap-steaks': {
     on: ['cap'],
     title: 'Cap steaks across the grain',
+    work: 3,
     doing: 'Find the direction of the fibres and cut the cap across them.',
     check: 'Short fibres on every face.',
     mistakes: ['cutting along the grain'],
@@ -222,6 +234,7 @@ export const beefStep = stepsWith([], {
     on: ['eye', 'heart'],
     gives: ['trim'],
     title: 'Part the heart',
+    work: 3,
     doing: 'Lift the loose top muscle off for stew, then divide the heart into the filet part and the broad part.',
     check: 'Filets are thick and square; the broad part lies flat.',
     mistakes: ['top muscle left on: tough'],
@@ -237,6 +250,7 @@ export const beefStep = stepsWith([], {
   },
   'clean-down': {
     title: 'Weigh what is in the bin and clean down',
+    work: 1,
     doing: 'Weigh the bin before you claim a yield, then clean and sanitise board, knife, hands and scale.',
     check: 'Everything that came in is on a pile: the balance says so.',
     mistakes: ['the bin emptied before it was weighed'],

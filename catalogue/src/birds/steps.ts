@@ -5,6 +5,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   dry: {
     gives: ['fat', 'bones'],
     title: 'Empty and dry the bird',
+    work: 1,
     doing: 'Take out the giblets and pull the loose fat from the vent. Pat the bird dry, inside and out.',
     check: 'Giblets lie with the stock, the liver apart; the skin no longer slides under your fingers.',
     mistakes: ['rinsing it', 'leaving the liver with the stock, which turns bitter'],
@@ -15,6 +16,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['breast'],
     gives: ['bones'],
     title: 'Lift out the wishbone',
+    work: 1,
     doing:
       'Feel for the V at the neck, scrape along both arms with the tip of the knife, hook a finger behind it and pull.',
     check: 'It comes out whole and the breast shows no blade marks.',
@@ -34,6 +36,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   divide: {
     on: ['thigh', 'drumstick'],
     title: 'Part thigh and drumstick',
+    work: 1,
     doing: 'Find the pale fat line on the inside of the leg and cut a few millimetres to the drumstick’s side of it.',
     check: 'The blade meets hardly any resistance.',
     mistakes: ['cutting on the line itself, into the knuckle'],
@@ -44,6 +47,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['thigh'],
     gives: ['bones'],
     title: 'Bone the thighs',
+    work: 4,
     doing:
       'Score along both sides of the bone, lift it, cut round the joint and draw it out. Feel for the kneecap and for cartilage.',
     check: 'A fingertip finds no kneecap and no chip; the meat lies in one sheet.',
@@ -55,6 +59,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['thigh'],
     gives: ['bones'],
     title: 'Bone the whole legs',
+    work: 4,
     doing:
       'Cut off any piece of back, open the leg along drum and thigh bone, scrape both bones free and draw them; feel for the needle bone beside the drum.',
     check: 'No needle bone, no kneecap; the skin is whole on the outside.',
@@ -65,6 +70,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   wings: {
     on: ['wing'],
     title: 'Take the wings off',
+    work: 1,
     doing: 'Pull the wing away from the body and cut at the shoulder, the blade turned away from the breast.',
     check: 'There is no breast meat on the wing.',
     mistakes: ['taking a slice of breast along'],
@@ -75,6 +81,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['wing-tip'],
     gives: ['bones'],
     title: 'Cut the wings at the first joint',
+    work: 1,
     doing: 'Stretch the wing, cut through the joint between drumette and flat, and leave the drumette on the breast.',
     check: 'The cut runs between two knuckles and no bone is splintered.',
     mistakes: ['cutting through the bone of the drumette'],
@@ -84,6 +91,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   supremes: {
     on: ['breast', 'wing'],
     title: 'Take the breasts off with the wing bone',
+    work: 4,
     doing:
       'Cut along each side of the keel, then down the ribs in long strokes to the wishbone, and through the shoulder so that the wing bone comes along; the tenderloin stays on the breast. Scrape the bone clean.',
     check:
@@ -95,6 +103,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   breasts: {
     on: ['breast'],
     title: 'Take the breasts off',
+    work: 4,
     doing: 'Cut along each side of the keel and then down the ribs in long strokes, towards wishbone and shoulder.',
     check:
       'Nothing pink is left along the keel, the breast has no gouges, and a fingertip finds no rib and no splinter of the wishbone.',
@@ -106,6 +115,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['breast', 'thigh'],
     gives: ['fat'],
     title: 'Pull the skin off',
+    work: 1,
     doing: 'Hold the meat down and pull the skin from it with a cloth; trim what hangs.',
     check: 'The face of the meat is whole and no yellow fat is left.',
     mistakes: ['tearing the thin edge of the breast'],
@@ -116,6 +126,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['breast', 'tender'],
     gives: ['trim'],
     title: 'Free the tenderloins',
+    work: 1,
     doing:
       'Lift the inner fillet off each breast, hold the end of its tendon down with a cloth and draw the knife along it.',
     check: 'The white tendon is out and the fillet is in one piece.',
@@ -126,6 +137,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['breast'],
     gives: ['trim'],
     title: 'Slice and flatten the cutlets',
+    work: 3,
     doing: 'Lay each breast flat, slice it level into two, and beat the thick end to the thickness of the thin one.',
     check: 'All cutlets are as thick as each other and within their weight.',
     mistakes: ['a wedge instead of a slice'],
@@ -155,6 +167,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   press: {
     on: ['breast'],
     title: 'Press it flat',
+    work: 1,
     doing: 'Nick the cartilage at the head of the keel and press with both hands until the bird lies flat.',
     check: 'It stays flat by itself.',
     mistakes: ['breaking ribs that then stick out'],
@@ -164,6 +177,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   'keel-cut': {
     on: ['breast'],
     title: 'Split the keel',
+    work: 1,
     doing:
       'Lay the bird on its back and press a heavy knife through the keel in the middle, from the neck to the vent.',
     check: 'The keel is parted in two and each side has its share of skin.',
@@ -185,6 +199,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['breast'],
     gives: ['bones'],
     title: 'Bone one half out',
+    work: 4,
     doing:
       'Free ribs and thigh bone of one half from inside and lift them away; leave the wing bone and the drumstick.',
     check: 'The skin is whole and a fingertip finds no rib.',
@@ -195,6 +210,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   joints: {
     on: ['breast'],
     title: 'Cut at every joint into small pieces',
+    work: 4,
     doing: 'Joint the bird, then divide each breast in two or three and each thigh in two, always beside a bone.',
     check: 'Pieces are of a size; no bone is splintered.',
     mistakes: ['chopping through shafts, which leaves chips'],
@@ -214,6 +230,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   'round-the-cage': {
     gives: ['bones'],
     title: 'Follow the cage with the knife',
+    work: 5,
     doing:
       'Cut the skin down the back and work the meat off the rib cage with the knife, all the way round to the keel.',
     check: 'The cage is bare and the skin over the keel is not cut through.',
@@ -225,6 +242,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
     on: ['breast'],
     gives: ['bones'],
     title: 'Draw the leg and wing bones',
+    work: 5,
     doing:
       'Take the tenderloins out and lay them apart. Scrape drum, thigh and wing bones free from inside, draw them, and knock off the knuckles.',
     check: 'No needle bone in the drumstick, no wing bone, no cartilage to the fingertip.',
@@ -246,6 +264,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   feel: {
     on: ['breast', 'tender'],
     title: 'Feel every boned piece',
+    work: 1,
     doing: 'Draw a fingertip over every face and along every edge: rib, wishbone splinter, cartilage, needle bone.',
     check: 'Nothing hard is left, on either side.',
     mistakes: ['only the smooth side felt', 'a splinter of a wishbone that was left in'],
@@ -333,6 +352,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   carcass: {
     gives: ['bones', 'fat'],
     title: 'Carcass to the stock',
+    work: 1,
     doing: 'Split what is left so that it fits the pot; neck, back and bones go together, loose fat apart.',
     check: 'Hold the carcass to the light: no pink is left on it.',
     mistakes: ['meat left on the carcass', 'fat boiled in the stock'],
@@ -341,6 +361,7 @@ export const birdStep = stepsWith(['poultry-dry'], {
   },
   'clean-down': {
     title: 'Weigh what is left and clean down',
+    work: 1,
     doing: 'Weigh what will be thrown away, then clean and sanitise board, knife, hands and scale.',
     check: 'Everything that came in is on a pile: the balance says so.',
     mistakes: ['the bin emptied before it was weighed'],

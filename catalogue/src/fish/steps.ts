@@ -14,6 +14,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   },
   head: {
     title: 'Cut behind the head',
+    work: 1,
     doing: 'Cut behind head and fin on a slant down to the spine, following the gill.',
     check: 'The thick end of the fillet is whole; the collar stays with the head.',
     mistakes: ['cutting straight, which leaves meat on the head'],
@@ -21,6 +22,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   },
   fins: {
     title: 'Trim the fins',
+    work: 1,
     doing: 'With shears cut off the spines along the back and behind the head, before a hand closes on them.',
     check: 'A cloth drawn from tail to head catches on nothing.',
     mistakes: ['spines left, which go through a glove'],
@@ -31,6 +33,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   'open-back': {
     on: ['loin'],
     title: 'Open along the back',
+    work: 1,
     doing: 'Cut along the back beside the fin, from the head end to the tail, down to the spine, in long strokes.',
     check: 'The tip feels the spine all the way; the cut has no steps.',
     mistakes: ['sawing, which leaves steps in the face', 'a blunt edge: renew it often'],
@@ -40,6 +43,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['loin'],
     gives: ['bones'],
     title: 'Over the ribs, and off',
+    work: 3,
     doing:
       'Work over the rib cage with the tip and leave the ribs on the frame, finish past the vent to the tail. Turn the fish over and do the other side.',
     check:
@@ -52,6 +56,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['loin'],
     gives: ['bones'],
     title: 'Through the ribs, and off',
+    work: 3,
     doing:
       'Cut straight through the ribs along the spine and on past the vent to the tail. Turn the fish over and do the other side.',
     check: 'Hold the frame to the light: no meat between the spines; the belly stays on the fillet.',
@@ -82,6 +87,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   'pin-pull': {
     on: ['loin'],
     title: 'Pull the pin bones',
+    work: 3,
     doing:
       'They lean to the head: stroke both ways to find them, grip each with tweezers and draw it towards the head.',
     check: 'A fingertip drawn both ways finds no bone, and the flesh is not torn.',
@@ -94,6 +100,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['loin', 'upper'],
     gives: ['waste'],
     title: 'Skin from the tail',
+    work: 1,
     doing: 'Leave a finger-hold at the tail, blade flat, and pull the skin, not the knife.',
     check: 'Silver on the skin and none on the fillet.',
     mistakes: ['lifting the blade and leaving meat on the skin'],
@@ -103,6 +110,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['loin'],
     gives: ['trim'],
     title: 'Hold the fillets to the light',
+    work: 1,
     doing: 'Lay each fillet over a lamp or hold it to the light, cut out every parasite, and note how many there were.',
     check: 'No dark coil is left; the number is in the notes.',
     mistakes: ['only the thin end looked through'],
@@ -112,6 +120,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   portions: {
     on: ['loin'],
     title: 'Portion it',
+    work: 3,
     doing:
       'Cut thick loin and thin tail apart, straight or on the slant, and weigh after almost every cut. Fold or pair thin tails.',
     check: 'Each portion lies within its bounds.',
@@ -123,6 +132,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['upper'],
     gives: ['trim'],
     title: 'Trim and portion the quarters',
+    work: 3,
     doing: 'Cut the frill off along its seam and trim thin edges, then portion each quarter and weigh as you go.',
     check: 'Each portion lies within its bounds; no frill is left on it.',
     mistakes: ['frill served with the fillet', 'cutting by eye all the way down'],
@@ -133,6 +143,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['loin'],
     gives: ['trim'],
     title: 'Trim tail and belly',
+    work: 1,
     doing: 'Cut off the tail piece and the belly flap where they are too thin for a portion.',
     check: 'What is left is as thick as a portion must be.',
     mistakes: ['good loin trimmed away with the belly'],
@@ -140,6 +151,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   },
   wash: {
     title: 'Wash and dry',
+    work: 1,
     doing: 'It has knobs, not scales: wash the slime off both sides with cold water and a cloth, and dry it.',
     check: 'It does not slide on the board.',
     mistakes: ['scraping the skin, which tears it', 'a wet board'],
@@ -158,6 +170,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   quarters: {
     on: ['upper'],
     title: 'Both quarters off the dark side',
+    work: 3,
     doing:
       'With the blade flat on the bones, sweep from the line out along the spines to the frill, one side and then the other.',
     check: 'Two whole fillets, the thick edge by the head with them.',
@@ -168,6 +181,7 @@ export const fishStep = stepsWith(['fish-cold'], {
     on: ['upper'],
     gives: ['bones'],
     title: 'Turn it: the same on the white side',
+    work: 3,
     doing:
       'Turn the fish, cut round the head and down its line to the spine, and sweep both quarters off to the frill.',
     check: 'Four whole fillets; hold the frame to the light: no meat between the spines.',
@@ -177,6 +191,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   sections: {
     on: ['upper'],
     title: 'Cut sections on the bone',
+    work: 3,
     doing: 'Take head and frill off, cut along the spine with a strong knife and then across into portions.',
     check: 'Sections are within their bounds; no chip of bone is felt on the faces.',
     mistakes: ['splintered spine'],
@@ -186,6 +201,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   frame: {
     gives: ['bones'],
     title: 'Frame and head to the stock',
+    work: 1,
     doing: 'Take the gills out of the head; frame and head go to the stock, collars and cheeks apart.',
     check: 'No gill and no blood in the pot.',
     mistakes: ['gills left in, which make the stock bitter'],
@@ -195,6 +211,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   'frame-alone': {
     gives: ['bones'],
     title: 'Frame to the stock',
+    work: 1,
     doing: 'Scrape the blood from along the spine and cut the frame so that it fits the pot.',
     check: 'No blood is left along the spine.',
     mistakes: ['blood left, which clouds the stock'],
@@ -204,6 +221,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   'frame-flat': {
     gives: ['bones'],
     title: 'Frame, head and frill to the stock',
+    work: 1,
     doing: 'Take the gills out of the head; frame, head and frill go to the stock, cheeks apart.',
     check: 'No gill and no blood in the pot.',
     mistakes: ['gills left in, which make the stock bitter'],
@@ -212,6 +230,7 @@ export const fishStep = stepsWith(['fish-cold'], {
   },
   'clean-down': {
     title: 'Weigh what is left and clean down',
+    work: 1,
     doing: 'Weigh what will be thrown away, then clean and sanitise board, knife, hands and scale.',
     check: 'Everything that came in is on a pile: the balance says so.',
     mistakes: ['the bin emptied before it was weighed'],

@@ -5,6 +5,7 @@ export const lambStep = stepsWith([], {
   fell: {
     gives: ['waste'],
     title: 'Peel the thin outer skin',
+    work: 1,
     doing:
       'Start at the head end and peel the skin off in one piece; a few minutes in the freezer make the fat firm and this easier.',
     check: 'It came off whole and the fat under it is not torn.',
@@ -17,6 +18,7 @@ export const lambStep = stepsWith([], {
     on: ['cap'],
     gives: ['bones'],
     title: 'Take out the blade cartilage',
+    work: 1,
     doing: 'Feel for the flat cartilage at the head end, cut round it and draw it out.',
     check: 'No hard edge is felt through the cap.',
     mistakes: ['leaving a corner of it'],
@@ -36,6 +38,7 @@ export const lambStep = stepsWith([], {
   cord: {
     gives: ['waste'],
     title: 'Lift out the spinal cord',
+    work: 1,
     doing:
       'Draw the white cord out of its channel along the chine and put it into its own marked container, to be disposed of.',
     check: 'The channel is empty from end to end; nothing of it is near the bones for stock.',
@@ -85,6 +88,7 @@ export const lambStep = stepsWith([], {
   score: {
     on: ['eye'],
     title: 'Score the fat',
+    work: 1,
     doing: 'Score the cover in a lattice of shallow lines.',
     check: 'The score does not reach the eye.',
     mistakes: ['scored into the eye'],
@@ -104,6 +108,7 @@ export const lambStep = stepsWith([], {
     on: ['eye'],
     gives: ['waste', 'trim'],
     title: 'Trim the fat off',
+    work: 3,
     doing: 'Trim the fat down to the silverskin of the eye.',
     check: 'No fat is left on the eye.',
     mistakes: ['cut into the eye'],
@@ -113,6 +118,7 @@ export const lambStep = stepsWith([], {
     on: ['eye'],
     gives: ['waste', 'trim'],
     title: 'Trim the fat and score it',
+    work: 3,
     doing: 'Trim the fat to 5 mm and score it in a lattice.',
     check: 'As thick everywhere; the score does not reach the eye.',
     mistakes: ['bare spots', 'scored into the eye'],
@@ -122,6 +128,7 @@ export const lambStep = stepsWith([], {
     on: ['eye', 'strip'],
     gives: ['waste'],
     title: 'French it: peel the strip off whole',
+    work: 4,
     doing:
       'Mark a line a set distance above the eye at both ends, join the marks to the bone, puncture between the ribs and peel the strip of rib meat off in one, membrane first.',
     check: 'Bones are clean after one pull and the strip is in one piece.',
@@ -133,6 +140,7 @@ export const lambStep = stepsWith([], {
     on: ['eye', 'strip'],
     gives: ['waste'],
     title: 'French it: scrape each bone',
+    work: 5,
     doing: 'Mark the line above the eye, cut the meat out between the ribs and scrape each bone against the board.',
     check: 'Every bone is white down to the line.',
     mistakes: ['scraping towards the hand'],
@@ -143,6 +151,7 @@ export const lambStep = stepsWith([], {
     on: ['eye', 'strip'],
     gives: ['waste'],
     title: 'French it: pull string round each bone',
+    work: 4,
     doing: 'Mark the line, loosen the meat round each bone, loop string at the line and pull it off over the end.',
     check: 'Bones are clean and round without a scratch.',
     mistakes: ['string that cuts the hand: wrap it round a handle'],
@@ -154,6 +163,7 @@ export const lambStep = stepsWith([], {
     on: ['eye'],
     gives: ['bones'],
     title: 'Trim the bones to one length',
+    work: 1,
     doing: 'Wrap the bone ends, trim them to one length and brush the dust off.',
     check: 'Bones stand level and no chip is felt.',
     mistakes: ['chips left on the fat'],
@@ -164,6 +174,7 @@ export const lambStep = stepsWith([], {
   rack: {
     on: ['eye'],
     title: 'Weigh the rack',
+    work: 1,
     doing: 'Weigh the finished rack; halve it, or tie two in a ring, if the plate asks for it.',
     check: 'It is within its bounds and both ends look the same.',
     mistakes: ['cut through the middle of the small end'],
@@ -174,6 +185,7 @@ export const lambStep = stepsWith([], {
   cutlets: {
     on: ['eye'],
     title: 'Cut the cutlets',
+    work: 3,
     doing: 'Start from the small end and let the angle drift so that every cutlet gets its share; weigh as you go.',
     check: 'Cutlets are even, each within its bounds.',
     mistakes: ['straight cuts all the way: the small end comes out short'],
@@ -189,6 +201,7 @@ export const lambStep = stepsWith([], {
   },
   'clean-down': {
     title: 'Weigh what is in the bin and clean down',
+    work: 1,
     doing: 'Weigh the bin, then clean and sanitise board, saw, knife, hands and scale.',
     check: 'Everything that came in is on a pile: the balance says so.',
     mistakes: ['the bin emptied before it was weighed'],

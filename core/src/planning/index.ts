@@ -18,6 +18,7 @@ export type {
   GoodsWay,
   GoodsWhole,
   GoodsYield,
+  HeldByPlans,
   KitchenGoods,
   Known,
   OrderLine,
@@ -28,6 +29,7 @@ export type {
   PlanGoods,
   PlanLines,
   PlannedWork,
+  PlansByAim,
   PlanTotals,
   WantedProduct,
 } from './kitchen/index.ts'
@@ -37,6 +39,7 @@ export {
   daysOf,
   demandOf,
   draftLater,
+  explainBill,
   explainCutMinutes,
   explainCutPortion,
   explainLeft,
@@ -45,7 +48,9 @@ export {
   explainPlanTotal,
   explainReadyPortion,
   explainSaved,
+  hoursHeld,
   hoursOn,
+  kilosByDay,
   kitchenGoods,
   PLAN_COST_PARTS,
   planLines,
@@ -54,6 +59,7 @@ export {
   planTotals,
   rateOf,
   saidIn,
+  trueAims,
   valueIn,
 } from './kitchen/index.ts'
 export { limitName } from './limits.ts'
@@ -76,6 +82,7 @@ export type {
   UseSource,
   WholeSource,
 } from './order-plan.ts'
+export type { UsualWays } from './plain-plans.ts'
 export type { PlanOptions } from './plan-orders.ts'
 export { planFor, planOrders } from './plan-orders.ts'
 export type { ProgrammeProgress, SolveMixed } from './programme.ts'

@@ -1,10 +1,18 @@
 import type { PlanModel } from './model/index.ts'
 import type { Programme, SolveMixed } from './programme.ts'
 
+/** What was cut and bought ready before, by the names of the request: a week that was accepted. */
+export interface UsualWays {
+  cuts: readonly string[]
+  ready: readonly string[]
+}
+
 export interface PlainOptions {
   solve: SolveMixed
-  /** For each of them. */
+  /** For all of them. */
   seconds: number
+  /** How it was done before; null where nobody knows. */
+  usual: UsualWays | null
 }
 
 /** A plan by the values of a model's columns, and its money. */
@@ -13,22 +21,75 @@ export interface Valued {
   money: number
 }
 
+/** A plain plan has at least so many seconds, also where none are left: a plan that is late is better than a foolish one. */
+const LEAST_SECONDS = 0.5
+/** All ready, nothing ready, as before, and two of them pruned; the products come on top. */
+const OTHERS = 5
+
 /**
- * The cheapest of a plan that was found and of plans that hardly need a search: all of it ready, nothing ready, and each
- * of them without what it does not use. Shortage stays as the model holds it. Used where a search ended before it was
- * proven: what is answered is never worse than these.
+ * The cheapest of a plan that was found and of plans that hardly need a search: all of it ready, nothing ready, as it was
+ * done before, cut or bought product by product, and each of them without what it does not use. Shortage stays as the
+ * model holds it. Used where a search ended before it was proven: what is answered is never worse than these.
  */
-export function cheapestPlain(model: PlanModel, found: Float64Array, options: PlainOptions): Valued {
-  const { programme, cuts, ready } = model
-  const within = (upper: ReadonlyMap<number, number>) => restricted(model, upper, options)
-  const none = (columns: readonly number[]) => new Map(columns.map((column) => [column, 0]))
+export function cheapestPlain(model: PlanModel, found: Float64Array, { solve, seconds, usual }: PlainOptions): Valued {
+  const { programme, cuts, ready, demands } = model
+  const products = [...new Set(demands.map(({ product }) => product))]
+  const each = { solve, seconds: Math.max(LEAST_SECONDS, seconds / (OTHERS + products.length)) }
+  const within = (upper: ReadonlyMap<number, number>) => restricted(model, upper, each)
+  /** The cheapest with no cuts but these. */
+  const withCuts = (isAllowed: (name: string) => boolean, isReadyAllowed: (name: string) => boolean = () => true) =>
+    within(
+      new Map([
+        ...cuts.flatMap(({ cut, units, setUp }) => (isAllowed(cut.name) ? [] : noneOf(units, setUp))),
+        ...ready.flatMap(({ ready: { name }, packs }) => (isReadyAllowed(name) ? [] : noneOf(packs))),
+      ]),
+    )
+  const all = () => true
+  const none = () => false
+  const allReady = withCuts(none)
+  const asBefore = usual && withCuts(has(usual.cuts), has(usual.ready))
   const starts = [
     valued(model, found),
-    within(none(cuts.flatMap(({ units, setUp }) => (setUp === null ? [units] : [units, setUp])))),
-    within(none(ready.map(({ packs }) => packs))),
-  ].filter((each) => each !== null)
-  const pruned = starts.map(({ values }) => within(noMoreThan(programme, values))).filter((each) => each !== null)
+    allReady,
+    withCuts(all, none),
+    asBefore,
+    productByProduct(model, products, { withCuts, allReady }),
+  ].filter((plan) => plan !== null)
+  const pruned = starts.map(({ values }) => within(noMoreThan(programme, values))).filter((plan) => plan !== null)
   return cheapest([...starts, ...pruned])
+}
+
+const noneOf = (...columns: (number | null)[]) =>
+  columns.flatMap((column) => (column === null ? [] : [[column, 0] as const]))
+
+const has = (names: readonly string[]) => {
+  const set = new Set(names)
+  return (name: string) => set.has(name)
+}
+
+/** From all ready on, one product after the other is cut here where that is cheaper; null where nothing is possible so. */
+function productByProduct(
+  { cuts }: PlanModel,
+  products: readonly string[],
+  {
+    withCuts,
+    allReady,
+  }: { withCuts: (isAllowed: (name: string) => boolean) => Valued | null; allReady: Valued | null },
+): Valued | null {
+  const waysTo = (product: string) =>
+    cuts.flatMap(({ cut }) => (cut.yields.some((own) => own.product === product) ? [cut.name] : []))
+  let allowed: string[] = []
+  let best = allReady
+  for (const product of products) {
+    const more = [...allowed, ...waysTo(product)]
+    if (more.length === allowed.length) continue
+    const made = withCuts(has(more))
+    // While nothing is possible at all, more ways can only help.
+    if (best !== null && (made === null || made.money >= best.money)) continue
+    allowed = more
+    best = made
+  }
+  return best
 }
 
 const valued = ({ moneyCosts }: PlanModel, values: Float64Array): Valued => ({
@@ -44,7 +105,11 @@ const noMoreThan = ({ isWhole }: Programme, values: Float64Array) =>
   new Map(isWhole.flatMap((whole, column) => (whole ? [[column, Math.round(values[column] as number)] as const] : [])))
 
 /** The cheapest plan that was found with some columns held below a bound; null where there is none. */
-function restricted(model: PlanModel, upper: ReadonlyMap<number, number>, { solve, seconds }: PlainOptions) {
+function restricted(
+  model: PlanModel,
+  upper: ReadonlyMap<number, number>,
+  { solve, seconds }: Pick<PlainOptions, 'solve' | 'seconds'>,
+): Valued | null {
   const { programme, moneyCosts } = model
   const before = [...programme.upper]
   for (const [column, most] of upper) programme.upper[column] = Math.min(before[column] as number, most)

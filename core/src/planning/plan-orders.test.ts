@@ -110,6 +110,41 @@ test('a search that ends too soon answers no worse than all ready, and buys noth
   expect(plan.gap).toBeCloseTo((plan.cost.total - plan.bound) / plan.cost.total, 9)
 })
 
+/** Two products: one is far cheaper cut here, the other far cheaper ready. */
+function mixed(): OrderPlanRequest {
+  const one = little()
+  const [whole, cut, ready] = [one.wholes[0], one.cuts[0], one.ready[0]]
+  if (!whole || !cut || !ready) throw new Error('The little plan has one of each')
+  return {
+    ...one,
+    products: [...one.products, { ...(one.products[0] as OrderPlanRequest['products'][number]), name: 'leg' }],
+    demand: [...one.demand, { ...(one.demand[0] as OrderPlanRequest['demand'][number]), product: 'leg' }],
+    wholes: [whole, { ...whole, name: 'dear bird', price: 900 }],
+    cuts: [
+      cut,
+      {
+        ...cut,
+        name: 'legs',
+        whole: 'dear bird',
+        yields: [{ product: 'leg', quantity: 2, sd: 0, tests: 0, df: null }],
+      },
+    ],
+    ready: [
+      { ...ready, price: 900, mostPacks: 100 },
+      { ...ready, name: 'ready legs', product: 'leg', price: 1, mostPacks: 100 },
+    ],
+  }
+}
+
+test('a search that ends too soon answers no worse than cutting or buying product by product, or as before', () => {
+  const [plan, best] = [planOrders(mixed(), foolish()), planOrders(mixed(), solve)]
+  expect(best.status).toBe('optimal')
+  expect(best.cost.total).toBeLessThan(best.beside.allReady ?? Number.POSITIVE_INFINITY)
+  expect(plan.cost.total).toBeCloseTo(best.cost.total, 6)
+  const usual = { cuts: best.cutting.map(({ cut }) => cut), ready: ['ready legs'] }
+  expect(planOrders(mixed(), foolish(), { usual }).cost.total).toBeCloseTo(best.cost.total, 6)
+})
+
 /** The best of every way to do it: packs of both goods and units on both days; serving is the same for all. */
 function bestByTrying(request: OrderPlanRequest): [short: number, cost: number] {
   const counted = countedIn(request)('supremes', 'supreme')

@@ -3,6 +3,7 @@ import { MEAN_SERVICE } from './counted-yield.ts'
 import { limitName, usedUp } from './limits.ts'
 import { modelOf } from './model/index.ts'
 import type { OrderPlan, OrderPlanRequest, PlanLimit, PlanPin } from './order-plan.ts'
+import type { UsualWays } from './plain-plans.ts'
 import type { ProgrammeProgress, SolveMixed } from './programme.ts'
 import { type Decided, readPlan } from './read-plan.ts'
 import { solvePlan } from './solve-plan.ts'
@@ -13,6 +14,8 @@ export interface PlanOptions {
   seconds?: number
   /** What is pinned or forbidden; the plan at the mean and with a limit loosened keeps to it too. */
   pins?: readonly PlanPin[]
+  /** How it was done before: where the search ends unproven, no plan is worse than the same again. */
+  usual?: UsualWays | null
   onProgress?: (progress: ProgrammeProgress) => void
   /** Told of the plan before what stands beside it is worked out: without limits, premium, or other ways. */
   onPlan?: (plan: OrderPlan) => void
@@ -38,17 +41,18 @@ interface MakeOptions {
   seconds: number
   aim?: PlanAim
   isProofNeeded?: boolean
+  usual?: UsualWays | null
 }
 
 /** A plan of a request alone; null where nothing keeps the rules. */
 function makePlan(
   given: OrderPlanRequest,
-  { solve, seconds, pins = [], aim = 'cost', onProgress, isProofNeeded = false }: MakeOptions,
+  { solve, seconds, pins = [], aim = 'cost', onProgress, isProofNeeded = false, usual = null }: MakeOptions,
 ): Made | null {
   const request = requestFor(aim, given)
   const model = modelOf(request, pins)
   const costs = costsFor(aim, model, request)
-  const solved = solvePlan({ ...model, moneyCosts: costs }, { solve, seconds, onProgress, isProofNeeded })
+  const solved = solvePlan({ ...model, moneyCosts: costs }, { solve, seconds, onProgress, isProofNeeded, usual })
   if (!solved) return null
   const decided = readPlan(request, model, solved.values)
   const { isProven } = solved.cost
@@ -67,11 +71,11 @@ function makePlan(
 export function planOrders(
   request: OrderPlanRequest,
   solve: SolveMixed,
-  { seconds = SECONDS, pins = [], onProgress, onPlan }: PlanOptions = {},
+  { seconds = SECONDS, pins = [], usual = null, onProgress, onPlan }: PlanOptions = {},
 ): OrderPlan {
   const ends = Date.now() + seconds * 1000
   const secondsLeft = () => (ends - Date.now()) / 1000
-  const plan = makePlan(request, { solve, seconds: seconds * PLAN_SHARE, pins, onProgress })
+  const plan = makePlan(request, { solve, seconds: seconds * PLAN_SHARE, pins, usual, onProgress })
   if (!plan) return refused(request)
   const alone = answerOf(request, plan)
   onPlan?.(alone)

@@ -1,5 +1,5 @@
 import type { PlanModel } from './model/index.ts'
-import { cheapestPlain } from './plain-plans.ts'
+import { cheapestPlain, type UsualWays } from './plain-plans.ts'
 import type { ProgrammeProgress, Solved, SolveMixed } from './programme.ts'
 
 /** A model solved: first the least shortage, among those the least cost. */
@@ -16,14 +16,12 @@ export interface SolveOptions {
   onProgress?: ((progress: ProgrammeProgress) => void) | undefined
   /** A plan that is not proven is of no use: it is held against no other. */
   isProofNeeded?: boolean
+  /** How it was done before. */
+  usual?: UsualWays | null
 }
 
 /** Of the time that is left for money, the search takes so much; what is not proven then is held against plain plans. */
 const SEARCH_SHARE = 0.85
-/** A plain plan has at least so many seconds, also where none are left: a plan that is late is better than a foolish one. */
-const PLAIN_SECONDS = 0.5
-/** Each of three starts, and each of them pruned. */
-const PLAIN_PLANS = 5
 /** Of the time that there is, the shortage takes so much at most. */
 const SHORT_SHARE = 0.4
 /** A shortage below this is none. */
@@ -31,7 +29,7 @@ const NO_SHORTAGE = 1e-7
 
 /** Null where nothing keeps the rules: everything short is a plan too, so that this is no matter of the demand. */
 export function solvePlan(model: PlanModel, options: SolveOptions): SolvedPlan | null {
-  const { solve, seconds, onProgress, isProofNeeded = false } = options
+  const { solve, seconds, onProgress, isProofNeeded = false, usual = null } = options
   const { programme, shortCosts, moneyCosts } = model
   const began = Date.now()
   const first = solve(programme, { seconds: seconds * SHORT_SHARE, costs: shortCosts })
@@ -47,8 +45,7 @@ export function solvePlan(model: PlanModel, options: SolveOptions): SolvedPlan |
     // A plan that only its shortage is known of is a plan all the same.
     const values = cost.values ?? first.values
     if (isProven || isProofNeeded) return { short, cost: { ...cost, isProven }, values }
-    const secondsOfOne = Math.max(PLAIN_SECONDS, (left * (1 - SEARCH_SHARE)) / PLAIN_PLANS)
-    const plain = cheapestPlain(model, values, { solve, seconds: secondsOfOne })
+    const plain = cheapestPlain(model, values, { solve, seconds: left * (1 - SEARCH_SHARE), usual })
     const bound = Math.min(cost.bound, plain.money)
     const gap = (plain.money - bound) / Math.max(Math.abs(plain.money), NO_SHORTAGE)
     return { short, cost: { ...cost, best: plain.money, bound, gap, isProven }, values: plain.values }

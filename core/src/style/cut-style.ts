@@ -40,6 +40,8 @@ export interface StyleStep {
   /** The cut of the item's drawing that lights up; null where nothing is cut. */
   cut: string | null
   when: When | null
+  /** Minutes of one unit by a practised cook; null where nobody said. */
+  minutes: number | null
 }
 
 export interface StyleChoice {

@@ -9,6 +9,7 @@ import {
   partsOfNamed,
   type StyleStep,
   settleStyle,
+  stepMinutes,
   stepWorth,
   withOwnPiles,
 } from './index.ts'
@@ -24,6 +25,7 @@ const step = (id: string, changes: Partial<StyleStep> = {}): StyleStep => ({
   cautions: [],
   isOptional: false,
   gain: null,
+  minutes: null,
   cut: null,
   when: null,
   ...changes,
@@ -206,4 +208,16 @@ describe('what a step is worth', () => {
     )
     expect(stepWorth({ grams: 30, valuePerKg: 14, seconds: 0, wagePerHour: 20 }).wageAtZero).toBeNull()
   })
+})
+
+test('steps take as long as they say; the others share what is left of the unit', () => {
+  const minutesOf = (own: (number | null)[], whole: number) =>
+    stepMinutes(
+      own.map((minutes) => ({ minutes })),
+      whole,
+    )
+  expect(minutesOf([3, null, null], 9)).toEqual([3, 3, 3])
+  expect(minutesOf([3, null, 1], 2)).toEqual([3, 2, 1])
+  expect(minutesOf([null, null], 0)).toEqual([1, 1])
+  expect(minutesOf([4, 5], 18)).toEqual([4, 5])
 })

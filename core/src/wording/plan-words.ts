@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/index.ts'
-import type { OrderPlan, PlanLimit, PlanLines } from '../planning/index.ts'
+import type { OrderPlan, PlanAim, PlanLimit, PlanLines } from '../planning/index.ts'
 import type { Format } from './format.ts'
 
 /** How a day is said: `Thu 3 Dec`. */
@@ -99,11 +99,23 @@ export function mendWords(because: readonly PlanLimit[], sayDay: SayDay): string
   return said.length > 0 ? `${listed(said)} would mend it` : 'nothing that can be bought or cut gives it in time'
 }
 
-/** How sure a plan is that nothing costs less. */
-export function provenWords({ status, gap }: Pick<OrderPlan, 'status' | 'gap'>, format: Format): string {
-  return status === 'optimal'
-    ? 'Nothing costs less: proven.'
-    : `At most ${format.share(gap)} above the best: time ran out before it was proven.`
+/** How sure it is that nothing costs less than a plan, where its price stands. */
+export const surenessWords = ({ status, gap }: Pick<OrderPlan, 'status' | 'gap'>, format: Format): string =>
+  status === 'optimal' ? 'cheapest possible' : `at most ${format.share(gap)} above the cheapest possible`
+
+/** The same as a sentence: what the plan was made for, and how long was looked where it is not proven. */
+export function provenWords(
+  { status, gap }: Pick<OrderPlan, 'status' | 'gap'>,
+  format: Format,
+  { aim = 'cost', seconds = null }: { aim?: PlanAim; seconds?: number | null } = {},
+): string {
+  if (aim === 'labour') return 'Of the plans that were found the one with the fewest minutes at the board.'
+  if (aim === 'waste') return 'Of the plans that were found the one that throws the least away.'
+  const whole = surenessWords({ status, gap }, format)
+  const sentence = `${whole.charAt(0).toUpperCase()}${whole.slice(1)}`
+  const of = aim === 'ready' ? ' of all that buy everything ready' : ''
+  const looked = status === 'optimal' || seconds === null ? '' : ` Looked for ${format.number(seconds, 0)} s.`
+  return `${sentence}${of}.${looked}`
 }
 
 /** An order as text to paste into a message. */

@@ -1,16 +1,18 @@
 import type { FaultRule, PlannedJob, ScheduleFault, WorkPlan, WorkTask } from '../scheduling/index.ts'
 
-/** What a task is, in a few words: `load 2 of 8, 3 birds`, `pack and label`. */
+/** What a task is, in a few words: `load 2 of 8, 3 birds`, `part 2: bone the thighs, 20 birds`, `pack and label`. */
 export function taskWords(
   { kind, units, load, loads, part }: WorkTask,
-  job: Pick<PlannedJob, 'unitName'> | undefined,
+  job: Pick<PlannedJob, 'unitName' | 'steps'> | undefined,
 ): string {
   const counted = `${Math.round(units)} ${(units === 1 ? job?.unitName.one : job?.unitName.many) ?? ''}`
   switch (kind) {
     case 'cut': {
-      const shared = part ? `, part ${part.number} of ${part.of}` : ''
-      return `${loads > 1 ? `load ${load} of ${loads}, ${counted}` : counted}${shared}`
+      const shared = part ? `part ${part.number}${stepWords(part, job)}, ` : ''
+      return `${shared}${loads > 1 ? `load ${load} of ${loads}, ${counted}` : counted}`
     }
+    case 'cold':
+      return `${loads > 1 ? `load ${load}` : counted} back in the cold${part ? ` after part ${part.number}` : ''}`
     case 'thaw':
       return 'thaws in the cold'
     case 'dry':
@@ -30,6 +32,12 @@ export function taskWords(
     case 'stock':
       return 'bones in the pot'
   }
+}
+
+/** What a part of a line is: `: take the legs off, take the wings off` by the titles of its steps. */
+function stepWords({ of, steps }: NonNullable<WorkTask['part']>, job: Pick<PlannedJob, 'steps'> | undefined): string {
+  const titles = steps.flatMap((id) => job?.steps.find((step) => step.id === id)?.title ?? [])
+  return titles.length === 0 ? ` of ${of}` : `: ${titles.join(', ').toLowerCase()}`
 }
 
 const RULES: Readonly<Record<FaultRule, string>> = {

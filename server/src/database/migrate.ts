@@ -38,6 +38,8 @@ import { up as judgements } from './migrations/033-judgements.ts'
 import { up as lastDays } from './migrations/034-last-days.ts'
 import { up as whoAccepted } from './migrations/035-who-accepted.ts'
 import { up as weightFrom } from './migrations/036-weight-from.ts'
+import { up as stepMinutes } from './migrations/037-step-minutes.ts'
+import { up as heldByPlans } from './migrations/038-held-by-plans.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -77,6 +79,8 @@ const MIGRATIONS = [
   { name: '034-last-days', up: lastDays },
   { name: '035-who-accepted', up: whoAccepted },
   { name: '036-weight-from', up: weightFrom },
+  { name: '037-step-minutes', up: stepMinutes },
+  { name: '038-held-by-plans', up: heldByPlans },
 ]
 
 function migrator(database: Sequelize) {

@@ -19,6 +19,7 @@ import { type StyleTest, styleTests } from '../logbook/index.ts'
 import { lots } from '../receiving/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'
 import { suppliers } from '../supplier/index.ts'
+import { heldByPlans, unitsHeld } from './held.ts'
 
 /** What a kitchen knows of some products today: ways to make and to buy them, what stands in the cold, who comes when. */
 export async function goodsOf(scope: Scope, productIds: readonly string[]): Promise<PlanGoods> {
@@ -26,6 +27,12 @@ export async function goodsOf(scope: Scope, productIds: readonly string[]): Prom
   const tests = await styleTests(scope, [...new Set(ways.map(({ style }) => style.id))])
   const received = (await lots(scope, '')).filter(({ lot }) => !isSentBack(lot.standing))
   const articleOf = await articlesByNumber(scope, ways)
+  const { held, waiting } = await heldByPlans(scope)
+  const stocks = received.flatMap(({ lot, usedWeight }) => {
+    const stock = stockOf({ lot, usedWeight }, ways, articleOf)
+    return stock ? [{ lot, ...stock }] : []
+  })
+  const taken = unitsHeld(waiting, stocks)
   return kitchenGoods({
     wanted: wanted.flatMap(({ plateWeight, ...product }) =>
       plateWeight === null ? [] : [{ ...product, plateWeight }],
@@ -44,7 +51,11 @@ export async function goodsOf(scope: Scope, productIds: readonly string[]): Prom
       charge: { value: delivery, source: 'terms' },
       minimum: { value: minimumOrder ?? 0, source: 'terms' },
     })),
-    lots: received.flatMap((row) => stockOf(row, ways, articleOf) ?? []),
+    lots: stocks.map(({ lot, ...stock }) => {
+      const own = taken.get(lot.id) ?? 0
+      return { ...stock, units: stock.units - own, held: own }
+    }),
+    held,
     cooks: (await cooks(scope)).map(({ name, wagePerHour, week }) => ({
       ...{ name, wagePerHour },
       hours: week && hoursOfWeek(week),
@@ -79,10 +90,10 @@ async function articlesByNumber(scope: Scope, ways: readonly CutWay[]): Promise<
 
 /** What is left of a lot, in units to cut; null where nothing is, or nobody knows until when. */
 function stockOf(
-  { lot, usedWeight }: LotRow,
+  { lot, usedWeight }: Pick<LotRow, 'lot' | 'usedWeight'>,
   ways: readonly CutWay[],
   articleOf: ReadonlyMap<string, string>,
-): KitchenGoods['lots'][number] | null {
+): Omit<KitchenGoods['lots'][number], 'held'> | null {
   const item = ways.find((way) => way.item.id === lot.itemId)?.item
   const left = lot.isFinished || lot.standing === 'quarantined' ? null : purchaseFromLot(lot, usedWeight)
   if (!item || !left) return null

@@ -199,6 +199,15 @@ test('accepted, its orders are expected and its work is planned; once something 
     'cannot be taken back: some of it has come',
   ])
 
+  // What one plan holds is there for no other: its birds, its hours and its room in the cold.
+  const goodsNow = async () => (await send(test_, 'GET', path(`/plan-goods?products=${product.id}`))).body as PlanGoods
+  const before = await goodsNow()
+  expect(before.stock).toMatchObject([{ lotId: lot.id, units: 0, held: 6 }])
+  expect(before.held.plans).toContain(plan.name)
+  expect(before.held.minutes).toContainEqual({ day: planned?.day, minutes: planned?.minutes })
+  const { request } = planRequest(draft(), before, kitchen.currency)
+  expect(request.stock).toMatchObject([{ quantity: 0 }])
+
   const start = { ...startOf(planned?.styleId as string), plannedId: planned?.id, lotId: lot.id }
   const began = await send(test_, 'POST', path('/fabrications'), start)
   expect(began.status).toBe(201)

@@ -43,6 +43,17 @@ export async function planById(scope: Scope, id: string, { isLocked = false } = 
   }
 }
 
+/** Every accepted plan with what it was made of, as it was then. */
+export async function acceptedPlans(scope: Scope) {
+  const rows = await scope.database.models.OrderPlan.findAll({
+    where: ofKitchen(scope, { acceptedAt: { [Op.not]: null } }),
+    order: [['createdAt', 'DESC']],
+    limit: MAX_LISTED,
+    ...within(scope),
+  })
+  return rows.flatMap(({ id, name, accepted }) => (accepted ? [{ id, name, ...accepted }] : []))
+}
+
 /** The schedule of a plan; one that cannot be read is none, and told. */
 function readSchedule(scope: Scope, row: OrderPlanModel): KeptSchedule | null {
   const { id, name } = row

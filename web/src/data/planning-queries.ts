@@ -24,11 +24,12 @@ export function usePlans() {
 /** How often a schedule that somebody looks at is asked what has begun and what is finished. */
 const LIVE_MS = 15_000
 
-export function usePlan(planId: string, { isLive = false } = {}) {
+export function usePlan(planId: string, { isLive = false, isWanted = true } = {}) {
   const { id } = useKitchen()
   return useQuery({
     queryKey: plansKey(id, 'one', planId),
     queryFn: () => getJson<Plan>(`${kitchenPath(id)}/plans/${planId}`),
+    enabled: isWanted,
     refetchInterval: isLive ? LIVE_MS : false,
   })
 }

@@ -7,19 +7,27 @@ import type {
   Schedule,
   ScheduleCost,
   ScheduleRequest,
+  UsualWays,
 } from '@fleam/core'
 import type { JobTold } from './job-worker.ts'
 
 /** A plan that a page asks for: the time is for the plan and what stands beside it. */
 export interface PlanAsked extends AskedPlan {
   seconds: number
+  /** How it was done before; null where no week was accepted. */
+  usual: UsualWays | null
 }
 
-/** What a worker tells of it, in this order: how far it is, the plan, what stands beside it, other aims. */
+/**
+ * What a worker tells of it, in this order: how far it is, the plan, what stands beside it, other aims; where it is not
+ * proven, that it looks further, and what it found then. Seconds are those that were looked for.
+ */
 export type PlanTold =
   | { type: 'progress'; progress: ProgrammeProgress }
-  | { type: 'plan'; plan: OrderPlan; isWhole: boolean }
+  | { type: 'plan'; plan: OrderPlan; isWhole: boolean; seconds: number }
   | { type: 'aim'; aim: PlanAim; plan: OrderPlan | null }
+  | { type: 'further' }
+  | { type: 'better'; plan: OrderPlan; seconds: number }
   | JobTold
 
 /** A schedule that a page asks for. */

@@ -12,6 +12,17 @@ export const explainOrder = ({ lines, charge }: Pick<OrderOf, 'lines' | 'charge'
   ),
 })
 
+/** The formula of what all orders of a plan come to; null where nothing is ordered. */
+export const explainBill = (orders: readonly Pick<OrderOf, 'supplier' | 'money'>[]): Explanation | null =>
+  orders.length === 0
+    ? null
+    : {
+        title: 'Orders in all',
+        quantity: 'money',
+        expression: plus(...orders.map(({ supplier, money }) => value(supplier, money, 'money'))),
+        note: 'What the invoices will say. The cost of the plan has labour and bags on top, and what is over taken off.',
+      }
+
 /** The formula of the minutes of what is cut on a day: each one's, and laying out and cleaning once. */
 export const explainCutMinutes = (
   { units, unitName }: Pick<CuttingLine, 'units' | 'unitName'>,

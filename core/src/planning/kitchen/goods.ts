@@ -94,8 +94,20 @@ export interface GoodsStock {
   lotId: string
   code: string | null
   wholeId: string
+  /** Units that are free, and those that accepted plans cut. */
   units: number
+  held: number
   useBy: Day
+}
+
+/** What accepted plans take of the days to come: it is there for no other plan. */
+export interface HeldByPlans {
+  /** Their names. */
+  plans: readonly string[]
+  /** Minutes at the board that are still to be cut. */
+  minutes: readonly { day: Day; minutes: number }[]
+  /** Kilos that stand in the cold at the end of a day. */
+  kilos: readonly { day: Day; kilos: number }[]
 }
 
 /** A cook's hours at the board by day of the week, Monday first; null where nobody said. */
@@ -114,6 +126,7 @@ export interface PlanGoods {
   ready: readonly GoodsReady[]
   stock: readonly GoodsStock[]
   cooks: readonly GoodsCook[]
+  held: HeldByPlans
   /** What an hour costs where no cook says. */
   wagePerHour: number
 }

@@ -1,6 +1,6 @@
 export type { AskedOf, ChangeableField, ChangeableKind, DraftPin, PlanChange, PlanDraft } from './draft.ts'
 export { CHANGEABLE, daysOf, demandOf, draftLater } from './draft.ts'
-export { explainCutMinutes, explainLeft, explainOrder } from './explain-lines.ts'
+export { explainBill, explainCutMinutes, explainLeft, explainOrder } from './explain-lines.ts'
 export type { PlanCostPart } from './explain-plan.ts'
 export { explainPlanCost, PLAN_COST_PARTS } from './explain-plan.ts'
 export type {
@@ -13,9 +13,11 @@ export type {
   GoodsSupplier,
   GoodsWhole,
   GoodsYield,
+  HeldByPlans,
   Known,
   PlanGoods,
 } from './goods.ts'
+export { hoursHeld, kilosByDay } from './held-by-plans.ts'
 export type { GoodsWay, KitchenGoods, WantedProduct } from './kitchen-goods.ts'
 export { kitchenGoods } from './kitchen-goods.ts'
 export type { PlanTotals } from './plan-figures.ts'
@@ -23,6 +25,9 @@ export { explainCutPortion, explainPlanTotal, explainReadyPortion, explainSaved,
 export type { CuttingLine, OrderLine, OrderOf, PlanLines } from './plan-lines.ts'
 export { planLines } from './plan-lines.ts'
 export type { AskedPlan } from './plan-request.ts'
-export { comesOn, hoursOn, planRequest, rateOf, saidIn, valueIn } from './plan-request.ts'
+export { comesOn, hoursOn, planRequest, rateOf } from './plan-request.ts'
 export type { PlannedWork } from './planned-work.ts'
 export { plannedWork } from './planned-work.ts'
+export type { PlansByAim } from './true-aims.ts'
+export { trueAims } from './true-aims.ts'
+export { saidIn, valueIn } from './values.ts'

@@ -57,7 +57,15 @@ describe('what a kitchen knows, ready to plan with', () => {
   })
 
   test('a lot is cut as the article it came as, else as its supplier’s', () => {
-    const lot = { lotId: 'l', code: 'A', itemId: 'chicken', supplierId: 'ostravale', units: 4, useBy: '2026-12-04' }
+    const lot = {
+      lotId: 'l',
+      code: 'A',
+      itemId: 'chicken',
+      supplierId: 'ostravale',
+      units: 4,
+      held: 0,
+      useBy: '2026-12-04',
+    }
     const stock = (articleId: string | null, units = 4) =>
       goodsOf({ lots: [{ ...lot, articleId, units }] }).stock.map(({ wholeId }) => wholeId)
     expect([stock('crate'), stock(null), stock(null, 0)]).toEqual([['crate'], ['whole-article'], []])

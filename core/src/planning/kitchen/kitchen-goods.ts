@@ -49,6 +49,8 @@ export interface KitchenGoods {
     articleId: string | null
   })[]
   cooks: PlanGoods['cooks']
+  /** What accepted plans hold. */
+  held: PlanGoods['held']
   wagePerHour: number
 }
 
@@ -102,9 +104,10 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
       const own = wholes.filter((whole) => whole.itemId === itemId)
       const whole =
         own.find(({ id }) => id === articleId) ?? own.find((each) => each.supplierId === supplierId) ?? own[0]
-      return whole && lot.units > 0 ? [{ ...lot, wholeId: whole.id }] : []
+      return whole && lot.units + lot.held > 0 ? [{ ...lot, wholeId: whole.id }] : []
     }),
     cooks: given.cooks,
+    held: given.held,
     wagePerHour: given.wagePerHour,
   }
 }

@@ -12,7 +12,8 @@ import { GRAMS_PER_KILOGRAM } from '../../units/index.ts'
 import type { OrderPlan } from '../order-plan.ts'
 import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
-import { rateOf, valueIn } from './plan-request.ts'
+import { rateOf } from './plan-request.ts'
+import { valueIn } from './values.ts'
 
 const MINUTES_PER_HOUR = 60
 

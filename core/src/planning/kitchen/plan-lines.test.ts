@@ -31,6 +31,7 @@ const lot = {
   supplierId: 'ostravale',
   articleId: null,
   units: 2,
+  held: 0,
   useBy: '2026-12-04',
 }
 const goods = goodsOf({ lots: [lot] })
@@ -178,7 +179,13 @@ describe('in words', () => {
       'an hour more at the board on 03 and a delivery of Yard on 03 would mend it',
     )
     expect(mendWords([], say)).toBe('nothing that can be bought or cut gives it in time')
-    expect(provenWords({ status: 'within-gap', gap: 0.012 }, format)).toMatch(/^At most 1\.2\s% above the best/)
+    expect(provenWords({ status: 'within-gap', gap: 0.012 }, format)).toMatch(
+      /^At most 1\.2\s% above the cheapest possible\.$/,
+    )
+    expect(provenWords({ status: 'within-gap', gap: 0.012 }, format, { seconds: 9.6 })).toMatch(/Looked for 10 s\.$/)
+    expect(provenWords({ status: 'optimal', gap: 0 }, format, { seconds: 9 })).toBe('Cheapest possible.')
+    // What was made for another aim is not said to be the cheapest.
+    expect(provenWords({ status: 'optimal', gap: 0 }, format, { aim: 'waste' })).not.toContain('heapest')
     const uncut = [{ wholeId: 'x', name: 'Crate of six', units: 2, unitName: { one: 'bird', many: 'birds' } }]
     expect(uncutWords({ uncut }, format)).toBe('2 birds of Crate of six stay uncut: packs are whole.')
   })

@@ -3,7 +3,7 @@ import { limitName } from '../limits.ts'
 import type { OrderPlan, PlanLimit } from '../order-plan.ts'
 import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
-import { valueIn } from './plan-request.ts'
+import { valueIn } from './values.ts'
 
 /** One line of an order: packs of one article, and what the invoice will say. */
 export interface OrderLine {

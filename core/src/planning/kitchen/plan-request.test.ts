@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { draft, goodsOf } from '../../../test/plan-kitchen.ts'
-import { demandOf, draftLater, hoursOn, type PlanDraft, planRequest, rateOf } from './index.ts'
+import { demandOf, draftLater, hoursOn, kilosByDay, type PlanDraft, planRequest, rateOf } from './index.ts'
 
 const goods = goodsOf()
 const requestOf = (changes: Partial<PlanDraft> = {}) => planRequest(draft(changes), goods, 'EUR').request
@@ -42,10 +42,18 @@ describe('what the plan rests on', () => {
   test('hours are the cooks’ week, one cook’s day where nobody says, and what is said for this plan', () => {
     expect(requestOf().labour).toEqual({ ratePerHour: 30, hours: [2, 4, 4, 0] })
     expect(requestOf({ hours: [{ day: '2026-12-03', hours: 1 }] }).labour.hours).toEqual([2, 1, 4, 0])
-    expect(hoursOn([{ name: 'Bruno', wagePerHour: 20, hours: null }], '2026-12-03')).toEqual({
+    expect(
+      hoursOn({ cooks: [{ name: 'Bruno', wagePerHour: 20, hours: null }], held: goodsOf().held }, '2026-12-03'),
+    ).toEqual({
       value: 8,
       source: 'assumed',
     })
+    // Half an hour of it is another plan's, and an hour is all that was said for this one.
+    const held = { plans: ['The week'], minutes: [{ day: '2026-12-03', minutes: 30 }], kilos: [] }
+    const hoursOf = (changes: Partial<PlanDraft> = {}) =>
+      planRequest(draft(changes), { ...goodsOf(), held }, 'EUR').request.labour.hours
+    expect(hoursOf()).toEqual([2, 3.5, 4, 0])
+    expect(hoursOf({ hours: [{ day: '2026-12-03', hours: 1 }] })[1]).toBe(1)
     expect(rateOf({ cooks: [], wagePerHour: 20 })).toBe(20)
     const two = [
       { name: 'A', wagePerHour: 20, hours: [3, 0, 0, 0, 0, 0, 0] },
@@ -92,6 +100,7 @@ describe('what the plan rests on', () => {
       supplierId: 'ostravale',
       articleId: null,
       units: 4,
+      held: 0,
       useBy: '2026-12-04',
     }
     const withLot = goodsOf({ lots: [lot] })
@@ -126,4 +135,38 @@ test('the same week again moves with its days, and leaves behind what was there 
   )
   expect(later).toMatchObject({ from: '2026-12-09', covers: [{ day: '2026-12-11', covers: 40 }], stock: [] })
   expect(later.portions[0]?.day).toBe('2026-12-10')
+})
+
+test('what stands in the cold for one plan is no room for another', () => {
+  const [cut, product] = [goods.cuts[0], goods.products[0]]
+  const whole = goods.wholes.find(({ id }) => id === cut?.wholeId)
+  if (!cut || !product || !whole) throw new Error('The kitchen of the tests cuts something')
+  // Two wait from Wednesday until they are cut on Friday, and three portions of them until Saturday.
+  const kilos = kilosByDay({
+    draft: draft(),
+    goods,
+    answer: {
+      cutting: [
+        {
+          ...{ cut: cut.name, day: '2026-12-04', units: 2, minutes: 20 },
+          from: [{ kind: 'delivery', day: '2026-12-02', units: 2 }],
+        },
+      ],
+      use: [
+        {
+          ...{ product: product.name, day: '2026-12-05', quantity: 3 },
+          source: { kind: 'cut', cut: cut.name, day: '2026-12-04' },
+        },
+      ],
+    },
+  })
+  expect(kilos).toEqual([
+    { day: '2026-12-02', kilos: 2 * whole.cold.value },
+    { day: '2026-12-03', kilos: 2 * whole.cold.value },
+    { day: '2026-12-04', kilos: 3 * product.cold.value },
+  ])
+  const held = { plans: ['The week'], minutes: [], kilos: [{ day: '2026-12-03', kilos: 4 }] }
+  const spaceOf = (coldSpace: number | null) =>
+    planRequest(draft({ coldSpace }), { ...goods, held }, 'EUR').request.coldSpace
+  expect([spaceOf(10), spaceOf(3), spaceOf(null)]).toEqual([6, 0, null])
 })

@@ -2,6 +2,8 @@ import { type Day, weekdayOf } from '../../calendar/index.ts'
 import type { OrderPlanRequest, PlanPin } from '../order-plan.ts'
 import { type ChangeableField, type ChangeableKind, daysOf, demandOf, type PlanDraft } from './draft.ts'
 import type { GoodsCook, Known, PlanGoods } from './goods.ts'
+import { hoursHeld, kilosHeld } from './held-by-plans.ts'
+import { valueIn } from './values.ts'
 
 /** Packs of one delivery, and units of a cut on one day, where nobody said. */
 const USUAL_MOST = { mostPacks: 1000, mostPerDay: 10_000 } as const
@@ -11,34 +13,15 @@ const MINUTES_PER_HOUR = 60
 /** So much of one is as good as without a limit. */
 const WITHOUT_LIMIT = 100_000
 
-export interface ValueOf {
-  kind: ChangeableKind
-  id: string
-  productId?: string | null
-  field: ChangeableField
-}
-
-/** What was said of a value for this plan alone; null where nothing was. */
-export const saidIn = ({ changes }: Pick<PlanDraft, 'changes'>, of: ValueOf): number | null =>
-  changes.find(
-    (each) =>
-      each.kind === of.kind &&
-      each.id === of.id &&
-      each.field === of.field &&
-      each.productId === (of.productId ?? null),
-  )?.value ?? null
-
-/** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */
-export function valueIn(draft: Pick<PlanDraft, 'changes'>, of: ValueOf, known: Known): Known {
-  const said = saidIn(draft, of)
-  return said === null ? known : { value: said, source: 'plan' }
-}
-
-/** Hours of the cooks together on a day; where no cook says any, one cook's day is assumed. */
-export function hoursOn(cooks: readonly GoodsCook[], day: Day): Known {
+/**
+ * Hours of the cooks together on a day, less what accepted plans take of them; where no cook says any, one cook's day is
+ * assumed.
+ */
+export function hoursOn({ cooks, held }: Pick<PlanGoods, 'cooks' | 'held'>, day: Day): Known {
   const said = cooks.filter((cook) => cook.hours !== null)
-  if (said.length === 0) return { value: ASSUMED_HOURS, source: 'assumed' }
-  return { value: said.reduce((sum, { hours }) => sum + (hours?.[weekdayOf(day) - 1] ?? 0), 0), source: 'week' }
+  const usual =
+    said.length === 0 ? ASSUMED_HOURS : said.reduce((sum, { hours }) => sum + (hours?.[weekdayOf(day) - 1] ?? 0), 0)
+  return { value: Math.max(0, usual - hoursHeld(held, day)), source: said.length === 0 ? 'assumed' : 'week' }
 }
 
 /** What an hour at the board costs: the cooks' wages by their hours in the week, else the kitchen's. */
@@ -171,10 +154,10 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
     labour: {
       ratePerHour: rate,
       hours: days.map((day) =>
-        day > lastAsked ? 0 : (draft.hours.find((each) => each.day === day)?.hours ?? hoursOn(goods.cooks, day).value),
+        day > lastAsked ? 0 : (draft.hours.find((each) => each.day === day)?.hours ?? hoursOn(goods, day).value),
       ),
     },
-    coldSpace: draft.coldSpace,
+    coldSpace: draft.coldSpace === null ? null : Math.max(0, draft.coldSpace - kilosHeld(goods.held, days)),
     service: draft.service,
   }
   const lists = { whole: wholes, ready: nameOf(goods.ready), cut: nameOf(goods.cuts) }

@@ -2,7 +2,8 @@ import type { Day } from '../../calendar/index.ts'
 import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
 import type { CuttingLine, PlanLines } from './plan-lines.ts'
-import { rateOf, valueIn } from './plan-request.ts'
+import { rateOf } from './plan-request.ts'
+import { valueIn } from './values.ts'
 
 const MINUTES_PER_HOUR = 60
 

@@ -1,5 +1,5 @@
 import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
-import type { WorkKind } from './kinds.ts'
+import { isAtBoard, type WorkKind } from './kinds.ts'
 
 /** How far a job on the board is; minutes from the first day of its plan. */
 export interface JobProgress {
@@ -66,12 +66,12 @@ export function soonestPlaces(
 }
 
 function followJob(tasks: readonly KeptTask[], progress: JobProgress | null, now: number): FollowedTask[] {
-  const cuts = tasks.filter(({ kind }) => kind === 'cut').sort((a, b) => a.start - b.start)
+  const cuts = tasks.filter(({ kind }) => isAtBoard(kind)).sort((a, b) => a.start - b.start)
   const cutEnd = Math.max(...cuts.map(({ end }) => end))
   const later = progress !== null && progress.end !== null && cuts.length > 0 ? progress.end - cutEnd : null
   return [
     ...(progress ? followCuts(cuts, progress, now) : cuts.map(waiting)),
-    ...tasks.filter(({ kind }) => kind !== 'cut').map((task) => followOther(task, { progress, later, now })),
+    ...tasks.filter(({ kind }) => !isAtBoard(kind)).map((task) => followOther(task, { progress, later, now })),
   ]
 }
 
@@ -82,8 +82,9 @@ function followCuts(cuts: readonly KeptTask[], progress: JobProgress, now: numbe
   const isDone = ({ upTo }: KeptTask) => end !== null || (upTo !== null && upTo <= unitsDone)
   const done = cuts.filter(isDone)
   // Where one cook was to cut all of it, it is whoever does.
-  const isOneCook = new Set(cuts.map(({ cook }) => cook)).size === 1
-  const theirs = (task: KeptTask) => (isOneCook && progress.cook !== null ? { ...task, cook: progress.cook } : task)
+  const isOneCook = new Set(cuts.flatMap(({ cook }) => cook ?? [])).size === 1
+  const theirs = (task: KeptTask) =>
+    isOneCook && task.cook !== null && progress.cook !== null ? { ...task, cook: progress.cook } : task
   const [first, last] = [done[0]?.start ?? start, Math.max(...done.map((task) => task.end))]
   const until = Math.max(start, end ?? lastAt ?? now)
   const scale = last > first ? (until - start) / (last - first) : 0
@@ -94,7 +95,7 @@ function followCuts(cuts: readonly KeptTask[], progress: JobProgress, now: numbe
   // A load that no line cuts is cut by who is at the board, whoever was to.
   const isLine = cuts.filter(isNext).length > 1
   const atBoard = (task: KeptTask) =>
-    isLine || progress.cook === null ? theirs(task) : { ...task, cook: progress.cook }
+    isLine || progress.cook === null || task.cook === null ? theirs(task) : { ...task, cook: progress.cook }
   return cuts.map((task) => {
     if (isDone(task)) {
       const place = { start: start + (task.start - first) * scale, end: start + (task.end - first) * scale }

@@ -1,5 +1,6 @@
 import type { PlacedTask } from '../schedule.ts'
 import type { KeptTask } from './follow.ts'
+import { isAtBoard } from './kinds.ts'
 import type { WorkPlan, WorkTask } from './work.ts'
 
 export type OrderedTask = Omit<KeptTask, 'begun' | 'done'>
@@ -23,7 +24,7 @@ function asKept(plan: WorkPlan, placed: readonly PlacedTask[], idOf: ReadonlyMap
     const { start, end, cook, station } = each
     return [{ id: task.id, jobId: task.jobId, kind: task.kind, upTo: task.upTo, start, end, cook, station }]
   })
-  return kept.map((each) => (each.kind === 'cut' ? { ...each, upTo: unitsUntil(each, kept, workOf) } : each))
+  return kept.map((each) => (isAtBoard(each.kind) ? { ...each, upTo: unitsUntil(each, kept, workOf) } : each))
 }
 
 /** Ids of loads that are alike, by the ids they were placed under: first come, first number. */
@@ -33,7 +34,7 @@ function renumbered(plan: WorkPlan, placed: readonly PlacedTask[]): Map<string, 
   const isHeld = new Set(plan.held.map(({ id }) => id))
   const loads = new Map<string, WorkTask[]>()
   for (const task of plan.tasks) {
-    if (task.kind !== 'cut' || !startOf.has(task.id)) continue
+    if (!isAtBoard(task.kind) || !startOf.has(task.id)) continue
     const key = `${task.jobId} ${task.load}`
     loads.set(key, [...(loads.get(key) ?? []), task])
   }
@@ -64,7 +65,7 @@ function unitsUntil(own: OrderedTask, tasks: readonly OrderedTask[], workOf: Rea
   const part = workOf.get(own.id)?.part?.number ?? null
   return tasks.reduce((sum, other) => {
     const task = workOf.get(other.id)
-    if (!task || other.kind !== 'cut' || other.jobId !== own.jobId) return sum
+    if (!task || other.kind !== own.kind || other.jobId !== own.jobId) return sum
     const isSamePart = (task.part?.number ?? null) === part
     const isBefore = other.end < own.end || (other.end === own.end && other.id <= own.id)
     return isSamePart && isBefore ? sum + task.units : sum

@@ -1,6 +1,7 @@
 import { daysBetween } from '../../calendar/index.ts'
-import { batchLoads } from '../../weighing/index.ts'
+import { DEFAULT_COLD_LIMITS } from '../../fabrication/index.ts'
 import type { ScheduleTask } from '../schedule.ts'
+import { type BoardWay, boardWay, CARRY_MINUTES } from './board-way.ts'
 import type { WorkKind } from './kinds.ts'
 import { thawHours } from './style-work.ts'
 import {
@@ -19,10 +20,13 @@ export interface JobTask {
 }
 
 type Added = Pick<ScheduleTask, 'minutes'> & Partial<Omit<ScheduleTask, 'id' | 'job' | 'minutes'>>
-type Told = Partial<Omit<WorkTask, 'id' | 'jobId' | 'kind'>>
+type MoreOfWork = Partial<Omit<WorkTask, 'id' | 'jobId' | 'kind'>>
 
-/** The tasks of one job in their order: what goes before the board, its loads, and what comes after. */
-export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] {
+/**
+ * The tasks of one job in their order: what goes before the board, its loads, and what comes after. Null where one unit
+ * alone would be out of the cold for longer than it may be: there is no such work.
+ */
+export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] | null {
   const { from, days, settings, now } = options
   const dayAt = (day: string) => daysBetween(from, day) * MINUTES_OF_A_DAY
   const horizon = (days + 1) * MINUTES_OF_A_DAY
@@ -31,7 +35,7 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] {
   // A delivery that is not there yet can be thawed no sooner than it comes.
   const arrives = Math.max(0, now, job.comes ?? 0)
   const parts: JobTask[] = []
-  const add = (kind: WorkKind, at: string, { minutes, ...task }: Added, told: Told = {}): string => {
+  const add = (kind: WorkKind, at: string, { minutes, ...task }: Added, more: MoreOfWork = {}): string => {
     const id = `${job.id} ${kind} ${at}`
     const bare = { skill: null, station: null, species: null, after: [], notBefore: arrives, due: null }
     parts.push({
@@ -45,7 +49,7 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] {
       },
       work: {
         ...{ id, jobId: job.id, kind, units: job.units, load: 1, loads: 1, part: null, upTo: null, isAssumed: true },
-        ...told,
+        ...more,
       },
     })
     return id
@@ -56,6 +60,7 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] {
   const thawed = passes('thaw', work.isFrozen ? thawHours(job.unitGrams) : 0, [])
   const before = passes('dry', work.dryHours, thawed)
   const cuts = addLoads(job, options, { add, before, notBefore: Math.max(arrives, dayAt(job.day)) })
+  if (!cuts) return null
   const hasStove = settings.stoves > 0
   const set = passes('set', work.setHours, cuts)
   const cured = passes('cure', work.cureHours, set)
@@ -68,78 +73,76 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] {
 
 const after = (ids: readonly string[], within: number | null = null) => ids.map((task) => ({ task, lag: 0, within }))
 
+/** Adds a task of a kind and answers its id. */
+export type AddTask = (kind: WorkKind, at: string, task: Added, more?: MoreOfWork) => string
+
 interface LoadOptions {
-  add: (kind: WorkKind, at: string, task: Added, told?: Told) => string
+  add: AddTask
   before: readonly string[]
   notBefore: number
 }
 
-/** The loads of a job, tempered where it is said, cut by one cook each or by a line; says what ends the last of each. */
-function addLoads(job: PlannedJob, options: WorkOptions, { add, before, notBefore }: LoadOptions): string[] {
+/** The loads of a job, tempered where it is said, part by part; says what ends the last of each. Null where one is too warm. */
+function addLoads(job: PlannedJob, options: WorkOptions, { add, before, notBefore }: LoadOptions): string[] | null {
   const { settings } = options
   const { each, skill, isOwn } = handOf(job, options)
-  const line = lineOf(job, options)
-  const { perLoad, loads } = batchLoads({
-    units: job.units,
-    minutesPerUnit: each,
-    // Where what waits between two parts is carried into the cold, a load is on the board as long as one part of it.
-    cooks: job.work.carriers > 0 ? line.length : 1,
-    boardMinutes: settings.boardMinutes,
+  const cooks = lineOf(job, options)
+  const stood = job.work.temperHours * 60
+  const inAll = DEFAULT_COLD_LIMITS.outMinutes - stood
+  const way = boardWay({
+    ...{ units: job.units, minutesPerUnit: each, steps: job.steps, cooks: cooks.length },
+    ...{ stretch: settings.boardMinutes, inAll, isTempered: stood > 0 },
+    together: togetherOn(cooks, job, options) - job.setUp,
   })
-  const ends: string[] = []
-  for (let load = 1; load <= loads; load++) {
+  if (way.kind === 'too-warm') return null
+  const { perLoad, loads, parts } = way
+  const station = job.needsSaw && settings.saws > 0 ? 'saw' : 'board'
+  return Array.from({ length: loads }, (_, at) => at + 1).flatMap((load) => {
     const units = Math.min(perLoad, job.units - (load - 1) * perLoad)
-    if (units <= 0) break
-    const upTo = Math.min(job.units, load * perLoad)
-    const tempered =
-      job.work.temperHours > 0
-        ? [
-            add(
-              'temper',
-              `${load}`,
-              { minutes: job.work.temperHours * 60, after: after(before) },
-              { units, load, loads },
-            ),
-          ]
-        : null
-    let last = tempered ? after(tempered, settings.boardMinutes) : after(before)
-    const betweenParts = mayWait(units * each, line.length, {
-      carriers: job.work.carriers,
-      limit: settings.boardMinutes,
-    })
-    line.forEach((own, at) => {
-      const part = line.length > 1 ? { number: at + 1, of: line.length } : null
+    if (units <= 0) return []
+    const own = { units, load, loads, upTo: Math.min(job.units, load * perLoad) }
+    const setUp = load === 1 ? job.setUp : 0
+    let last = after(before)
+    if (stood > 0) {
+      const id = add('temper', `${load}`, { minutes: stood, after: last }, { units, load, loads })
+      // It is laid out while the load stands there.
+      last = [{ task: id, lag: 0 - setUp, within: mayWait(way, { units, stretch: settings.boardMinutes, inAll }) }]
+    }
+    return parts.flatMap((of, place): string[] => {
+      const part = parts.length > 1 ? { number: place + 1, of: parts.length, steps: of.steps } : null
+      const minutes = way.kind === 'line' ? (units - 1) * way.pace + of.minutes : units * of.minutes
+      const cook = cooks.length > 1 ? cooks[Math.min(place, cooks.length - 1)] : null
       const id = add(
         'cut',
         part ? `${load} ${part.number}` : `${load}`,
         {
-          minutes: (units * each) / line.length + (load === 1 && at === 0 ? job.setUp : 0),
-          skill: own ?? skill,
-          station: job.needsSaw && settings.saws > 0 ? 'saw' : 'board',
-          species: job.species,
-          notBefore,
-          after: last,
+          minutes: minutes + (place === 0 ? setUp : 0),
+          ...{ skill: cook ? ownSkill(cook) : skill, station, species: job.species, notBefore, after: last },
         },
-        // Parts of a line are taken as equally long: nobody has measured them apart.
-        { units, load, loads, part, upTo, isAssumed: part !== null && !isOwn },
+        { ...own, part, isAssumed: part !== null && !isOwn },
       )
-      last = after([id], betweenParts)
-      if (at === line.length - 1) ends.push(id)
+      if (place === parts.length - 1) return [id]
+      last =
+        way.kind === 'line'
+          ? // The first of them is handed on before the last is begun.
+            [{ task: id, lag: -(units - 1) * way.pace, within: way.mayWait }]
+          : after([
+              add('cold', `${load} ${place + 1}`, { minutes: CARRY_MINUTES, after: after([id], 0) }, { ...own, part }),
+            ])
+      return []
     })
-  }
-  return ends
+  })
 }
 
-/** A minute to hand it on. */
-const HANDED_ON = 1
-
-/**
- * Minutes that a load may wait between two parts of a line: as long as the limit where carriers take it into the cold, else
- * what the limit leaves when the cutting of the whole load is taken off.
- */
-function mayWait(cutting: number, parts: number, { carriers, limit }: { carriers: number; limit: number }): number {
-  if (carriers > 0 || parts < 2) return limit
-  return Math.max(HANDED_ON, (limit - cutting) / (parts - 1))
+/** Minutes that a load which was tempered may wait at the board before it is cut. */
+function mayWait(
+  way: Exclude<BoardWay, { kind: 'too-warm' }>,
+  { units, stretch, inAll }: { units: number; stretch: number; inAll: number },
+): number {
+  if (way.kind === 'line') return way.mayWait
+  const [first] = way.parts
+  const cutting = way.parts.reduce((sum, { minutes }) => sum + minutes, 0) * units
+  return Math.max(0, Math.min(stretch - (first?.minutes ?? 0) * units, inAll - cutting))
 }
 
 /** Minutes of a unit and who may cut it: the cook who is said to, by their own minutes, where they have the hours. */
@@ -167,14 +170,31 @@ function canAlone(job: PlannedJob, each: number, options: WorkOptions): boolean 
   return cook !== undefined && minutesOn(cook, job, options) >= job.units * each + job.setUp
 }
 
-/** Who stands at each part of a line: those of its day with the most hours; `[null]` where there is no line. */
-function lineOf(job: PlannedJob, options: WorkOptions): (string | null)[] {
-  const { line } = job.work
+/** Ids of who stands in a line, no more than there are boards: those of its day with the most hours; empty for one cook. */
+function lineOf(job: PlannedJob, options: WorkOptions): string[] {
+  const { boards, saws } = options.settings
   const able = options.cooks.filter(({ skills }) => skills === null || skills.includes(job.species))
   const there = able
     .map((cook) => ({ id: cook.id, minutes: minutesOn(cook, job, options) }))
     .filter(({ minutes }) => minutes > 0)
     .sort((a, b) => b.minutes - a.minutes)
-    .slice(0, line)
-  return there.length > 1 ? there.map(({ id }) => ownSkill(id)) : [null]
+    .slice(0, Math.min(job.work.line, job.needsSaw && saws > 0 ? saws : boards))
+  return there.length > 1 ? there.map(({ id }) => id) : []
+}
+
+/** The longest stretch for which some cooks are there together on the day of a job, minutes. */
+function togetherOn(ids: readonly string[], { day }: PlannedJob, options: WorkOptions): number {
+  const at = daysBetween(options.from, day)
+  const shifts = options.cooks.filter(({ id }) => ids.includes(id)).map((cook) => shiftsOfDay(cook, at, options))
+  const [first = [], ...others] = shifts
+  const shared = others.reduce<readonly (readonly [number, number])[]>(
+    (known, own) =>
+      known.flatMap(([from, until]) =>
+        own.flatMap(([begins, ends]): [number, number][] =>
+          Math.min(until, ends) > Math.max(from, begins) ? [[Math.max(from, begins), Math.min(until, ends)]] : [],
+        ),
+      ),
+    first,
+  )
+  return Math.max(0, ...shared.map(([from, until]) => until - from))
 }

@@ -1,6 +1,7 @@
-import type { HeldTask } from '../schedule.ts'
+import type { HeldTask, ScheduleTask } from '../schedule.ts'
 import type { FollowedTask, KeptTask } from './follow.ts'
 import { jobTasks } from './job-tasks.ts'
+import { isAtBoard } from './kinds.ts'
 import { SKILLS } from './week.ts'
 import { MINUTES_OF_A_DAY, ownSkill, type PlannedJob, shiftsOfDay, type WorkOptions, type WorkPlan } from './work.ts'
 
@@ -10,10 +11,12 @@ import { MINUTES_OF_A_DAY, ownSkill, type PlannedJob, shiftsOfDay, type WorkOpti
  */
 export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): WorkPlan {
   const { days, cooks, settings } = options
-  const parts = jobs.flatMap((job) => jobTasks(job, options))
+  const ofJobs = jobs.map((job) => ({ id: job.id, tasks: jobTasks(job, options) }))
+  const parts = ofJobs.flatMap(({ tasks }) => tasks ?? [])
   return {
     tasks: parts.map(({ work }) => work),
     held: [],
+    tooWarm: ofJobs.flatMap(({ id, tasks }) => (tasks ? [] : [id])),
     request: {
       horizon: (days + 1) * MINUTES_OF_A_DAY,
       // Names of the schedule are ids here: a cook who is called otherwise keeps their work.
@@ -50,16 +53,28 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
 export function placedAsBegun({ request, tasks }: WorkPlan, jobs: readonly PlannedJob[]): KeptTask[] {
   return jobs.flatMap(({ id, progress }, at): KeptTask[] => {
     if (progress === null) return []
-    let start = progress.start
+    let end = progress.start
     return tasks.flatMap((task, place): KeptTask[] => {
       const asked = request.tasks[place]
-      if (task.jobId !== id || task.kind !== 'cut' || !asked) return []
-      const own = { start, end: start + asked.minutes, cook: progress.cook }
-      start = own.end
+      if (task.jobId !== id || !isAtBoard(task.kind) || !asked) return []
+      // Parts of a line overlap: the next begins with what is handed on first.
+      const start = end + Math.min(0, asked.after[0]?.lag ?? 0)
+      const own = { start, end: start + asked.minutes, cook: asked.needs === 'cook' ? progress.cook : null }
+      end = Math.max(end, own.end)
       const station = asked.station === null ? null : { name: asked.station, number: at + 1 }
       return [{ id: task.id, jobId: id, kind: task.kind, upTo: task.upTo, begun: null, done: null, station, ...own }]
     })
   })
+}
+
+/** What followed at once and has not is back in the cold by now: it may come whenever there is time. */
+function stillInTime(
+  after: ScheduleTask['after'][number],
+  { notBefore }: Pick<ScheduleTask, 'notBefore'>,
+  before: FollowedTask | undefined,
+): ScheduleTask['after'][number] {
+  const { lag, within } = after
+  return before && within !== null && before.end + lag + within < notBefore ? { ...after, within: null } : after
 }
 
 /** The same work with what has begun or is done held where it really is, for as long as it really took. */
@@ -77,7 +92,8 @@ export function withBegun(plan: WorkPlan, followed: readonly FollowedTask[]): Wo
       tasks: plan.request.tasks.map((task) => {
         const own = begunOf.get(task.id)
         // What has begun is where it is, whatever it was to follow.
-        return own ? { ...task, minutes: own.end - own.start, notBefore: 0, after: [] } : task
+        if (own) return { ...task, minutes: own.end - own.start, notBefore: 0, after: [] }
+        return { ...task, after: task.after.map((each) => stillInTime(each, task, begunOf.get(each.task))) }
       }),
     },
   }

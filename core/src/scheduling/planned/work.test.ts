@@ -39,6 +39,7 @@ const job = (changes: Partial<PlannedJob> = {}): PlannedJob => ({
   unitGrams: 2400,
   work: work(false, true),
   needsSaw: false,
+  steps: [],
   minutesBy: {},
   comes: null,
   progress: null,
@@ -142,7 +143,9 @@ describe('tasks of planned work', () => {
 
 describe('before and after the board', () => {
   const kinds = (changes: Partial<PlannedJob['work']>, more: Partial<PlannedJob> = {}) => {
-    const { request, tasks } = plan([job({ units: 1, work: { ...work(false, false), ...changes }, ...more })])
+    const { request, tasks } = plan([
+      job({ units: 1, minutes: 35, work: { ...work(false, false), ...changes }, ...more }),
+    ])
     return tasks.map(({ kind }, at) => [kind, request.tasks[at]?.minutes])
   }
 
@@ -151,14 +154,14 @@ describe('before and after the board', () => {
       ['thaw', 2.4 * 12 * 60],
       ['dry', 1440],
       ['temper', 30],
-      ['cut', 80],
+      ['cut', 35],
       ['pack', 10],
     ])
   })
 
   test('bonded, cured, in hot fat, cooled: one after the other, and then packed', () => {
     const { request, tasks } = plan([
-      job({ units: 1, work: { ...work(true, true), cureHours: 12, confitHours: 3, chillHours: 2 } }),
+      job({ units: 1, minutes: 35, work: { ...work(true, true), cureHours: 12, confitHours: 3, chillHours: 2 } }),
     ])
     expect(tasks.map(({ kind }) => kind)).toEqual(['cut', 'set', 'cure', 'confit', 'chill', 'pack', 'stock'])
     const chain = request.tasks.map(({ after }) => after.map(({ task }) => task.split(' ')[1]))
@@ -169,31 +172,43 @@ describe('before and after the board', () => {
   test('each load is tempered by itself, and is cut before it is warm', () => {
     const { request } = plan([job({ work: { ...work(false, false), temperHours: 0.5 } })])
     const cuts = request.tasks.filter(({ id }) => id.includes('cut'))
-    expect(cuts.map(({ after }) => after[0])).toEqual(
-      [1, 2, 3].map((load) => ({ task: `duck temper ${load}`, lag: 0, within: 30 })),
-    )
+    // Three birds are half an hour of cutting: they wait for nothing, and are laid out for while they stand there.
+    expect(cuts.map(({ after }) => after[0])).toEqual([
+      { task: 'duck temper 1', lag: -10, within: 0 },
+      { task: 'duck temper 2', lag: 0, within: 0 },
+      { task: 'duck temper 3', lag: 0, within: 20 },
+    ])
   })
 
-  test('a line shares the steps of every bird, each cook at one part; carriers make larger loads', () => {
+  test('a line shares the steps of every bird: each is handed on at once, and all go along it in one run', () => {
     const cooks = ['A', 'B', 'C'].map((id) => cook(id, WEEK))
-    const line = (carriers: number) => plan([job({ work: { ...work(false, false), line: 2, carriers } })], { cooks })
-    const alone = line(0)
-    // Seven birds of ten minutes: three to a load, half of each bird by each of two cooks.
-    expect(alone.tasks.filter(({ kind }) => kind === 'cut').map(({ units, part }) => [units, part?.number])).toEqual([
-      [3, 1],
-      [3, 2],
-      [3, 1],
-      [3, 2],
-      [1, 1],
-      [1, 2],
+    const { tasks, request } = plan([job({ work: { ...work(false, false), line: 2 } })], { cooks })
+    // Seven birds of ten minutes: half of each bird by each of two cooks, another bird every five minutes.
+    const cuts = tasks.filter(({ kind }) => kind === 'cut')
+    expect(cuts.map(({ units, part, upTo }) => [units, part?.number, upTo])).toEqual([
+      [7, 1, 7],
+      [7, 2, 7],
     ])
-    const cuts = alone.request.tasks.slice(0, 4)
-    expect(cuts.map(({ minutes }) => minutes)).toEqual([25, 15, 15, 15])
-    expect(new Set(cuts.map(({ skill }) => skill)).size).toBe(2)
-    // Its half hour is all cutting: it is handed on at once. Carried into the cold it may wait.
-    expect(cuts[1]?.after).toEqual([{ task: cuts[0]?.id, lag: 0, within: 1 }])
-    expect(line(2).request.tasks[1]?.after[0]?.within).toBe(30)
-    expect(line(2).tasks[0]).toMatchObject({ units: 4, upTo: 4, loads: 2, isAssumed: true })
+    expect(request.tasks.slice(0, 2).map(({ minutes }) => minutes)).toEqual([45, 35])
+    expect(new Set(request.tasks.slice(0, 2).map(({ skill }) => skill)).size).toBe(2)
+    // The first bird is handed on after its five minutes; each of them may wait twenty in all.
+    expect(request.tasks[1]?.after).toEqual([{ task: 'duck cut 1 1', lag: -30, within: 20 }])
+    expect(tasks[0]).toMatchObject({ loads: 1, isAssumed: true })
+  })
+
+  test('no more cooks stand in a line than there are boards, nor longer than they are there together', () => {
+    const cooks = [cook('A', WEEK), cook('B', [{ day: 4, from: 480, until: 540 }]), cook('C', WEEK)]
+    const partsOf = (line: number, boards: number) =>
+      plan([job({ units: 14, minutes: 150, work: { ...work(false, false), line } })], {
+        ...{ cooks, settings: { ...USUAL_WORK, boards } },
+      }).tasks.flatMap(({ kind, part, units }) => (kind === 'cut' ? [[part?.of ?? 1, units]] : []))
+    expect(partsOf(3, 2)).toEqual(Array.from({ length: 2 }, () => [2, 14]))
+    expect(partsOf(3, 1)[0]).toEqual([1, 3])
+    // B has an hour: fourteen birds need ten minutes to lay out, and another bird every three and a third.
+    expect(partsOf(3, 3)).toEqual([
+      ...Array.from({ length: 3 }, () => [3, 7]),
+      ...Array.from({ length: 3 }, () => [3, 7]),
+    ])
   })
 
   test('whoever is named cuts by their own minutes, where those are known', () => {
@@ -236,19 +251,20 @@ test('loads that are alike come in the order of their numbers, and say how far t
   ])
 })
 
-test('a load of a line keeps its parts together when it is numbered anew', () => {
-  const cooks = ['A', 'B'].map((id) => cook(id, WEEK))
-  const asked = plan([job({ units: 6, minutes: 70, work: { ...work(false, false), line: 2 } })], { cooks })
-  const starts = { 'cut 1 1': 60, 'cut 1 2': 90, 'cut 2 1': 0, 'cut 2 2': 30 }
+test('a load keeps its parts together when it is numbered anew', () => {
+  // Forty minutes a bird: twice at the board, and back in the cold between.
+  const asked = plan([job({ units: 2, minutes: 90, setUp: 10, work: work(false, false) })])
+  const starts = { 'cut 1 1': 160, 'cold 1 1': 180, 'cut 1 2': 190, 'cut 2 1': 0, 'cold 2 1': 30, 'cut 2 2': 40 }
   const placed = Object.entries(starts).map(
     ([id, start]): PlacedTask => ({
-      ...{ id: `duck ${id}`, start, end: start + 15, cook: id.endsWith('1') ? 'A' : 'B', station: null },
+      ...{ id: `duck ${id}`, start, end: start + 15, cook: id.startsWith('cut') ? 'A' : null, station: null },
     }),
   )
   const ordered = Object.fromEntries(placedInOrder(asked, placed).map((each) => [each.id, each]))
-  expect(ordered['duck cut 1 1']).toMatchObject({ start: 0, cook: 'A', upTo: 3 })
-  expect(ordered['duck cut 1 2']).toMatchObject({ start: 30, cook: 'B', upTo: 3 })
-  expect(ordered['duck cut 2 2']).toMatchObject({ start: 90, upTo: 6 })
+  expect(ordered['duck cut 1 1']).toMatchObject({ start: 0, upTo: 1 })
+  expect(ordered['duck cold 1 1']).toMatchObject({ start: 30, upTo: 1 })
+  expect(ordered['duck cut 1 2']).toMatchObject({ start: 40, upTo: 1 })
+  expect(ordered['duck cut 2 2']).toMatchObject({ start: 190, upTo: 2 })
 })
 
 describe('the schedule follows the bench', () => {

@@ -1,5 +1,6 @@
 import { type Day, weekdayOf } from '../../calendar/index.ts'
 import type { HeldTask, ScheduleRequest } from '../schedule.ts'
+import type { JobStep } from './board-way.ts'
 import type { JobProgress } from './follow.ts'
 import type { WorkKind } from './kinds.ts'
 import type { WorkSettings } from './settings.ts'
@@ -34,6 +35,8 @@ export interface PlannedJob {
   work: StyleWork
   /** A step takes a saw. */
   needsSaw: boolean
+  /** What is done to one unit at the board, in its order. */
+  steps: readonly JobStep[]
   /** Minutes of a unit by cooks who have cut it often enough to say so, by their ids. */
   minutesBy: Readonly<Record<string, number>>
   /** It waits for a delivery, which comes at this minute; null where it is in the cold. */
@@ -61,8 +64,8 @@ export interface WorkTask {
   units: number
   load: number
   loads: number
-  /** Which part of a line's steps, from 1, of how many; null where one cook does all of a unit. */
-  part: { number: number; of: number } | null
+  /** Which part of the steps, from 1, of how many, with the ids of its steps; null where a unit is cut in one go. */
+  part: { number: number; of: number; steps: readonly string[] } | null
   /** Units of the job that are cut when it ends; null where it is no cutting. */
   upTo: number | null
   /** Nobody measured how long it takes. */
@@ -73,6 +76,8 @@ export interface WorkPlan {
   request: ScheduleRequest
   tasks: WorkTask[]
   held: HeldTask[]
+  /** Ids of jobs of which one unit alone is out of the cold for longer than it may be: they have no tasks. */
+  tooWarm: string[]
 }
 
 export interface WorkOptions {

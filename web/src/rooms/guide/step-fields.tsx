@@ -4,7 +4,7 @@ import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Controller } from 'react-hook-form'
 import { Link } from 'react-router-dom'
-import { FormSelect, FormText } from '../../parts/form-fields.tsx'
+import { FormNumber, FormSelect, FormText } from '../../parts/form-fields.tsx'
 import css from './style-editor.module.css'
 import type { StyleForm } from './use-style-form.ts'
 
@@ -30,6 +30,12 @@ export function StepFields({ editing, at, kept }: StepFieldsProps) {
     <div className="fields">
       <FormText control={control} name={`steps.${at}.title`} label="Step" />
       <FormSelect control={control} name={`steps.${at}.tool`} label="In the hand" choices={TOOL_WORDS} />
+      <FormNumber
+        control={control}
+        name={`steps.${at}.minutes`}
+        label="Minutes for one"
+        hint="shared evenly if left empty"
+      />
       <Form.Check type="switch" id={`${id}-optional`} label="Optional" {...register(`steps.${at}.isOptional`)} />
       <FormText
         control={control}

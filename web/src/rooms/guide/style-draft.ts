@@ -79,6 +79,7 @@ export function newStep(style: Style): StyleStep {
     cautions: ['knife'],
     isOptional: false,
     gain: null,
+    minutes: null,
     cut: null,
     when: null,
   }

@@ -1,5 +1,5 @@
 import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract'
-import { explainPlanCost, planLines, planRequest, planWords } from '@fleam/core'
+import { explainPlanCost, planLines, planRequest, planWords, provenWords } from '@fleam/core'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
@@ -11,6 +11,7 @@ import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { Bill } from './answer.tsx'
 import css from './plan.module.css'
 import { PlanDetails } from './plan-details.tsx'
 
@@ -45,6 +46,9 @@ export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepte
           {format.money(answer.cost.total)}
         </OpenFigure>
         .
+      </p>
+      <p className="quiet">
+        {provenWords(answer, format)} <Bill lines={lines} />
       </p>
       <Expected lines={expected} />
       <PlannedAndReal planned={planned} />

@@ -1,4 +1,5 @@
 import {
+  explainBill,
   explainPlanCost,
   explainPlanTotal,
   explainSaved,
@@ -6,11 +7,13 @@ import {
   type OrderPlan,
   PLAN_AIMS,
   type PlanAim,
+  type PlanLines,
   type PlanTotals,
   planLines,
   planTotals,
   planWords,
   provenWords,
+  surenessWords,
   uncutWords,
 } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
@@ -37,8 +40,9 @@ interface AnswerProps {
 export function Answer({ run, shown, aim, onAim, seconds, onSeconds }: AnswerProps) {
   const { made, state, failure } = run
   return (
-    <section aria-label="Answer" className={state === 'running' && made ? css.stale : ''}>
-      {made && shown ? <Sentence made={made} shown={shown} /> : null}
+    <section aria-label="Answer" className={made && !run.isCurrent ? css.stale : ''}>
+      {made && shown ? <Sentence made={made} shown={shown} aim={aim} /> : null}
+      {run.better && made ? <Better run={run} from={made.plan} to={run.better} /> : null}
       {state === 'waiting' && !made ? (
         <p className="quiet">Say below who eats what: then it is told what to buy and what to cut.</p>
       ) : null}
@@ -53,7 +57,21 @@ export function Answer({ run, shown, aim, onAim, seconds, onSeconds }: AnswerPro
   )
 }
 
-function Sentence({ made, shown }: { made: Made; shown: OrderPlan }) {
+/** A cheaper plan was found while this one was read: it is offered, not put in its place. */
+function Better({ run, from, to }: { run: PlanRun; from: OrderPlan; to: OrderPlan }) {
+  const format = useFormat()
+  return (
+    <p role="status" className={css.better}>
+      A cheaper plan was found: {format.money(to.cost.total)} instead of {format.money(from.cost.total)},{' '}
+      {surenessWords(to, format)}.{' '}
+      <Button size="sm" onClick={run.takeBetter}>
+        Show it
+      </Button>
+    </p>
+  )
+}
+
+function Sentence({ made, shown, aim }: { made: Made; shown: OrderPlan; aim: PlanAim }) {
   const format = useFormat()
   if (shown.status === 'refused') {
     return (
@@ -91,7 +109,24 @@ function Sentence({ made, shown }: { made: Made; shown: OrderPlan }) {
         {uncutWords(lines, format)}
       </p>
       {short.length > 0 ? <p className={css.short}>Short: {short.join(', ')}.</p> : null}
-      <p className="quiet">{provenWords(shown, format)}</p>
+      <p className="quiet">
+        {provenWords(shown, format, { aim, seconds: made.seconds })} <Bill lines={lines} />
+      </p>
+    </>
+  )
+}
+
+/** What the orders come to, beside what the plan costs. */
+export function Bill({ lines: { orders } }: { lines: PlanLines }) {
+  const format = useFormat()
+  if (orders.length === 0) return null
+  return (
+    <>
+      Orders in all:{' '}
+      <OpenFigure explain={() => explainBill(orders)} format={format}>
+        {format.money(orders.reduce((sum, { money }) => sum + money, 0))}
+      </OpenFigure>
+      .
     </>
   )
 }
@@ -100,20 +135,24 @@ function Sentence({ made, shown }: { made: Made; shown: OrderPlan }) {
 function Running({ run, seconds, onSeconds }: { run: PlanRun; seconds: number; onSeconds: (seconds: number) => void }) {
   const format = useFormat()
   const { state, progress } = run
-  const isRunning = state === 'running' || state === 'beside'
+  const isRunning = state === 'running' || state === 'beside' || state === 'further'
+  const before = run.made && !run.isCurrent ? 'What stands here answers what was asked before. ' : ''
   const known = progress && Number.isFinite(progress.best) && Number.isFinite(progress.bound)
   return (
     <div className={`${css.running} no-print`}>
       <span role="status">
+        {before}
         {state === 'running'
           ? known
             ? `Best so far ${format.money(progress.best)}, not below ${format.money(progress.bound)}: ${format.share(Math.min(1, progress.gap))} between.`
             : 'Making the plan …'
           : state === 'beside'
             ? 'Trying what else could be done …'
-            : state === 'stopped'
-              ? 'Stopped.'
-              : ''}
+            : state === 'further'
+              ? 'Looking for a cheaper one while you read …'
+              : state === 'stopped'
+                ? 'Stopped.'
+                : ''}
       </span>
       {isRunning ? (
         <Button size="sm" variant="outline-dark" onClick={run.stop}>

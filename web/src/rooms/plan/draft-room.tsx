@@ -1,15 +1,16 @@
 import type { Plan } from '@fleam/contract'
-import { type PlanAim, type PlanDraft, type PlanGoods, valueIn } from '@fleam/core'
-import { useEffect, useState } from 'react'
+import { type OrderPlan, type PlanAim, type PlanDraft, type PlanGoods, type UsualWays, valueIn } from '@fleam/core'
+import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { useAcceptPlan, useDeletePlan, usePlanGoods } from '../../data/planning-queries.ts'
+import { useAcceptPlan, useDeletePlan, usePlan, usePlanGoods, usePlans } from '../../data/planning-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { warmPlanner } from '../../workers/plan-client.ts'
 import { Answer } from './answer.tsx'
 import { DemandTable } from './demand-table.tsx'
@@ -92,44 +93,103 @@ function Heading({ state, planId }: { state: DraftState; planId: string }) {
 function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods: PlanGoods }) {
   const { draft, change } = state
   const [seconds, setSeconds] = useSeconds()
-  const run = usePlanRun({ draft, goods, seconds })
+  const usual = useUsualWays(plan.id)
+  const run = usePlanRun({ draft, goods, seconds, usual })
   const [aim, setAim] = useState<PlanAim>('cost')
   const { accept } = useAcceptPlan(plan.id)
   const { made } = run
   const shown = made && (aim === 'cost' ? made.plan : (made.aims[aim] ?? made.plan))
-  const canAccept = made !== null && shown !== null && shown.status !== 'refused' && state.saving === 'kept'
+  const canAccept =
+    made !== null &&
+    run.isCurrent &&
+    shown !== null &&
+    shown.status !== 'refused' &&
+    state.saving === 'kept' &&
+    !accept.isPending
   return (
     <>
       <Answer run={run} shown={shown} aim={aim} onAim={setAim} seconds={seconds} onSeconds={setSeconds} />
       {made && shown && shown.status !== 'refused' ? (
         <>
-          <p className={`${css.accept} no-print`}>
-            <Button
-              className="main-action"
-              disabled={!canAccept || accept.isPending}
-              onClick={() =>
-                accept.mutate({ version: state.version, draft: made.draft, goods: made.goods, answer: shown })
-              }
-            >
-              Accept this plan
-            </Button>
-            <span className="quiet">
-              Its orders are then expected at the door, and what it cuts waits at the bench.
-            </span>
-          </p>
+          <Accept
+            key={shown.cost.total}
+            plan={shown}
+            canAccept={canAccept}
+            onAccept={() =>
+              accept.mutate({ version: state.version, draft: made.draft, goods: made.goods, answer: shown })
+            }
+          />
           {accept.isError ? <Failed error={accept.error} /> : null}
+          <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
         </>
       ) : null}
       <TooShort draft={draft} goods={goods} />
       <DemandTable draft={draft} goods={goods} change={change} />
       {made && shown && shown.status !== 'refused' ? (
-        <>
-          <PlanDetails plan={shown} basis={made} isWhole={made.isWhole} pins={draft.pins} setPin={state.setPin} />
-          <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
-        </>
+        <PlanDetails plan={shown} basis={made} isWhole={made.isWhole} pins={draft.pins} setPin={state.setPin} />
       ) : null}
       <RestsOn state={state} goods={goods} />
     </>
+  )
+}
+
+/** Above this share over the cheapest that is possible, accepting asks once. */
+const UNSURE_GAP = 0.05
+
+interface AcceptProps {
+  plan: OrderPlan
+  /** It answers what is asked now, and what is typed is kept. */
+  canAccept: boolean
+  onAccept: () => void
+}
+
+/** Accepts what is shown; where much less may be possible it asks once. */
+function Accept({ plan, canAccept, onAccept }: AcceptProps) {
+  const format = useFormat()
+  const [isAsking, setIsAsking] = useState(false)
+  const isUnsure = plan.status !== 'optimal' && plan.gap > UNSURE_GAP
+  return (
+    <div className={`${css.accept} no-print`}>
+      <Button
+        className="main-action"
+        disabled={!canAccept || isAsking}
+        onClick={() => (isUnsure ? setIsAsking(true) : onAccept())}
+      >
+        Accept this plan
+      </Button>
+      {isAsking ? (
+        <p role="alert">
+          It may cost {format.money(plan.cost.total - plan.bound)} more than the cheapest possible: time ran out before
+          that was known.{' '}
+          <Button size="sm" variant="outline-dark" disabled={!canAccept} onClick={onAccept}>
+            Accept it all the same
+          </Button>{' '}
+          <Button size="sm" variant="outline-dark" onClick={() => setIsAsking(false)}>
+            Look longer first
+          </Button>
+        </p>
+      ) : (
+        <span className="quiet">Its orders are then expected at the door, and what it cuts waits at the bench.</span>
+      )}
+    </div>
+  )
+}
+
+/** What was cut and bought ready in the last week that was accepted; null before any was. */
+function useUsualWays(planId: string): UsualWays | null {
+  const { data: rows = [] } = usePlans()
+  const last = rows.find(({ id, acceptedAt }) => id !== planId && acceptedAt !== null)
+  const { data } = usePlan(last?.id ?? '', { isWanted: last !== undefined })
+  const answer = data?.accepted?.answer
+  return useMemo(
+    () =>
+      answer
+        ? {
+            cuts: answer.cutting.map(({ cut }) => cut),
+            ready: answer.use.flatMap(({ source }) => (source.kind === 'ready' ? [source.name] : [])),
+          }
+        : null,
+    [answer],
   )
 }
 

@@ -2,6 +2,8 @@ import type { PlanRow } from '@fleam/contract'
 import { addDays, daysBetween, draftLater, type PlanDraft } from '@fleam/core'
 
 const WEEK = 7
+/** Enough in nine weeks of ten, unless somebody says otherwise. */
+const USUAL_SERVICE = 0.9
 
 /** A plan of the week from a day on that nobody has said anything of. */
 export const emptyDraft = (from: string): PlanDraft => ({
@@ -17,7 +19,7 @@ export const emptyDraft = (from: string): PlanDraft => ({
   changes: [],
   pins: [],
   coldSpace: null,
-  service: 0.5,
+  service: USUAL_SERVICE,
 })
 
 /** The same plan again, whole weeks later, on the first day of its kind that is not before `from`. */

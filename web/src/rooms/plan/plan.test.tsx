@@ -73,7 +73,7 @@ test('a plan is made of what is asked, tells how far it is, and stops when it is
 test('the answer is a sentence with its money, orders, cutting and other aims; accepted, it is sent as it is shown', async () => {
   const sent = await room()
   const made = await answer()
-  await tell({ type: 'plan', plan: made, isWhole: true })
+  await tell({ type: 'plan', plan: made, isWhole: true, seconds: 3 })
   await tell({ type: 'aim', aim: 'ready', plan: null })
   expect(screen.getByText(/^Buy /).textContent).toContain('€')
   const orders = screen.getByRole('region', { name: 'Orders' })
@@ -83,6 +83,46 @@ test('the answer is a sentence with its money, orders, cutting and other aims; a
   await touch(screen.getByRole('button', { name: 'Accept this plan' }))
   const body = sent.find(({ path }) => path.endsWith('/acceptance'))?.body
   expect(body).toMatchObject({ version: 1, answer: { cost: made.cost }, goods: { wholes: goods.wholes } })
+})
+
+test('an answer belongs to its question: what is typed since turns Accept off, and is kept when one leaves', async () => {
+  const sent = answerWith(answers)
+  const { unmount } = renderPart(<DraftRoom plan={plan} />)
+  await answered()
+  await paused()
+  await tell({ type: 'plan', plan: await answer(), isWhole: true, seconds: 3 })
+  const accept = () => screen.getByRole('button', { name: 'Accept this plan' }) as HTMLButtonElement
+  expect(accept().disabled).toBe(false)
+  fireEvent.change(screen.getByLabelText('Covers on Thu 3 Dec'), { target: { value: '20' } })
+  expect(accept().disabled).toBe(true)
+  expect(screen.getByText(/What stands here answers what was asked before/)).toBeTruthy()
+  unmount()
+  await answered()
+  expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ draft: { covers: [{}, { covers: 20 }] } })
+})
+
+test('a plan that may be far from the cheapest says so, asks before it is accepted, and offers a better one', async () => {
+  const sent = await room()
+  const made = await answer()
+  const total = made.cost.total
+  const unsure = { ...made, status: 'within-gap' as const, gap: 0.12, bound: total * 0.88 }
+  await tell({ type: 'plan', plan: unsure, isWhole: true, seconds: 9.8 })
+  expect(screen.getByText(/At most 12(\.0)?\s% above the cheapest possible. Looked for 10 s\./)).toBeTruthy()
+  await touch(screen.getByRole('button', { name: 'Accept this plan' }))
+  expect(screen.getByRole('alert').textContent).toContain('more than the cheapest possible')
+  expect(sent.some(({ path }) => path.endsWith('/acceptance'))).toBe(false)
+  // Looked further: nothing cheaper, but more is known of it; then a cheaper one, which is offered.
+  await tell({ type: 'further' })
+  await tell({ type: 'better', plan: { ...unsure, bound: total * 0.99, gap: 0.01 }, seconds: 69 })
+  expect(screen.getByText(/At most 1(\.0)?\s% above the cheapest possible. Looked for 69 s\./)).toBeTruthy()
+  const cheaper = { ...made, cost: { ...made.cost, total: total - 5 } }
+  await tell({ type: 'better', plan: cheaper, seconds: 70 })
+  await touch(screen.getByRole('button', { name: 'Show it' }))
+  expect(screen.getByText(/Cheapest possible\./)).toBeTruthy()
+  await touch(screen.getByRole('button', { name: 'Accept this plan' }))
+  expect(sent.find(({ path }) => path.endsWith('/acceptance'))?.body).toMatchObject({
+    answer: { cost: { total: total - 5 } },
+  })
 })
 
 test('covers that are changed are kept, and the plan is made again', async () => {
@@ -105,7 +145,7 @@ test('covers that are changed are kept, and the plan is made again', async () =>
 
 test('a line is held by touch, and what it rests on is said otherwise for this plan alone', async () => {
   await room()
-  await tell({ type: 'plan', plan: await answer(), isWhole: true })
+  await tell({ type: 'plan', plan: await answer(), isWhole: true, seconds: 3 })
   const [hold] = screen.getAllByRole('button', { name: /^Fix amount/ })
   await touch(hold as HTMLElement)
   await touch(screen.getByText('None of it'))
@@ -122,7 +162,7 @@ test('a line is held by touch, and what it rests on is said otherwise for this p
 test('a plan that cannot keep to what is pinned says so, and what failed is told', async () => {
   await room()
   const made = await answer()
-  await tell({ type: 'plan', plan: { ...made, status: 'refused' }, isWhole: true })
+  await tell({ type: 'plan', plan: { ...made, status: 'refused' }, isWhole: true, seconds: 3 })
   expect(screen.getByText(/No plan keeps to all of this/)).toBeTruthy()
   expect(screen.queryByRole('button', { name: 'Accept this plan' })).toBeNull()
   await tell({ type: 'failed', message: 'out of memory' })

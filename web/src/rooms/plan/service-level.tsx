@@ -28,7 +28,9 @@ export function ServiceLevel({ plan, draft, isWhole, change }: ServiceLevelProps
       <h2 id="plan-service">How sure it is to be enough</h2>
       <Form.Group controlId="service-level">
         <Form.Label>
-          {percent === LOWEST ? 'Yields as they usually are' : `Each product is enough in ${percent} of 100 weeks`}
+          {percent === LOWEST
+            ? 'Enough every other week: yields as they usually are'
+            : `Each product is enough in ${percent} of 100 weeks`}
         </Form.Label>
         <Form.Range
           min={LOWEST}
@@ -44,7 +46,7 @@ export function ServiceLevel({ plan, draft, isWhole, change }: ServiceLevelProps
         Tried in {format.number(service.draws, 0)} weeks: the product that fails most often is enough in{' '}
         {format.share(service.met)} of them, everything at once in {format.share(service.all)}.{' '}
         {service.premium !== null && draft.service > 0.5
-          ? `That much safety costs ${format.money(service.premium)}.`
+          ? `That much safety costs ${format.money(service.premium)} beside a plan that is enough every other week.`
           : isWhole && draft.service > 0.5
             ? 'What the safety costs cannot be told: without it another demand would be short.'
             : ''}

@@ -29,23 +29,37 @@ export function usePlanDraft(plan: Plan): DraftState {
   const [kept, setKept] = useState(said)
   const version = useRef(plan.version)
   const update = useUpdatePlan(plan.id)
-  const { mutate, isPending, isError } = update
+  const { mutate, mutateAsync, isPending, isError } = update
   const isChanged = said !== kept
+  // What was typed a moment before somebody leaves the room is kept too, behind what is being kept.
+  const sending = useRef<Promise<unknown>>(Promise.resolve())
+  const unsaved = useRef<typeof said | null>(null)
+  unsaved.current = isChanged ? said : null
+  useEffect(
+    () => () => {
+      const last = unsaved.current
+      if (last === null) return
+      void sending.current.then(() =>
+        mutate({ ...last, name: last.name.trim() || plan.name, version: version.current }),
+      )
+    },
+    [mutate, plan.name],
+  )
   useEffect(() => {
     if (!isChanged || isPending || isError) return
     const timer = setTimeout(() => {
-      mutate(
-        { ...said, name: said.name.trim() || plan.name, version: version.current },
-        {
-          onSuccess: (saved) => {
-            version.current = saved.version
-            setKept(said)
-          },
+      const edit = { ...said, name: said.name.trim() || plan.name, version: version.current }
+      sending.current = mutateAsync(edit).then(
+        (saved) => {
+          version.current = saved.version
+          setKept(said)
         },
+        // What failed is told where it failed, and is tried again from there.
+        () => {},
       )
     }, SAVE_AFTER_MS)
     return () => clearTimeout(timer)
-  }, [said, isChanged, isPending, isError, mutate, plan.name])
+  }, [said, isChanged, isPending, isError, mutateAsync, plan.name])
   const change = (part: Partial<PlanDraft>) => setSaid((before) => ({ ...before, draft: { ...before.draft, ...part } }))
   return {
     ...said,

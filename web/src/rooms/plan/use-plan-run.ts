@@ -1,11 +1,14 @@
 import {
   type AskedPlan,
   type OrderPlan,
-  type PlanAim,
   type PlanDraft,
   type PlanGoods,
+  type PlansByAim,
   type ProgrammeProgress,
   planRequest,
+  planTotals,
+  trueAims,
+  type UsualWays,
 } from '@fleam/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useKitchen } from '../../data/kitchen-context.ts'
@@ -22,12 +25,20 @@ export interface Made extends PlanBasis {
   plan: OrderPlan
   /** What stands beside it is there too. */
   isWhole: boolean
-  aims: Partial<Record<PlanAim, OrderPlan | null>>
+  /** The plan for each aim, as far as they are made; one that another meets better gives its place to it. */
+  aims: PlansByAim
+  /** So long was looked for it. */
+  seconds: number
 }
 
 export interface PlanRun {
   made: Made | null
-  state: 'waiting' | 'running' | 'beside' | 'done' | 'stopped' | 'failed'
+  /** What was made answers what is asked now. */
+  isCurrent: boolean
+  state: 'waiting' | 'running' | 'beside' | 'further' | 'done' | 'stopped' | 'failed'
+  /** A cheaper plan that was found while this one was read. */
+  better: OrderPlan | null
+  takeBetter: () => void
   progress: ProgrammeProgress | null
   failure: string | null
   stop: () => void
@@ -37,15 +48,44 @@ export interface PlanRun {
 /** Whoever types is not answered letter by letter. */
 const PAUSE_MS = 350
 
+/** Money that is worth telling of. */
+const CHEAPER = 0.005
+
+/** With more plans for aims; one that costs less than the plan that was made for its cost takes its place. */
+function withAims(made: Made, more: PlansByAim): Made {
+  const known = { ...made.aims, ...more }
+  const aims = trueAims(known, (plan) => planTotals(plan, made.goods, made.draft))
+  const [own, best] = [known.cost ?? made.plan, aims.cost ?? made.plan]
+  if (own === best) return { ...made, aims, plan: own }
+  // What was found out beside the one holds beside the other; what loosened limits would save does not.
+  const bound = Math.min(own.bound, best.cost.total)
+  const gap = best.cost.total === 0 ? 0 : (best.cost.total - bound) / Math.abs(best.cost.total)
+  const plan: OrderPlan = { ...best, status: own.status, bound, gap, beside: own.beside, limits: [] }
+  return { ...made, aims: { ...aims, cost: plan }, plan }
+}
+
+/** The same plan, of which more is known now: nothing cheaper was found. */
+function withBound(made: Made, { plan, seconds }: { plan: OrderPlan; seconds: number }): Made {
+  const total = made.plan.cost.total
+  const bound = Math.max(made.plan.bound, Math.min(plan.bound, total))
+  const isProven = plan.status === 'optimal'
+  const gap = isProven || total === 0 ? 0 : (total - bound) / Math.abs(total)
+  const known: OrderPlan = { ...made.plan, bound, gap, status: isProven ? 'optimal' : made.plan.status }
+  return { ...made, seconds, plan: known, aims: { ...made.aims, cost: known } }
+}
+
 /** Makes the plan of a draft aside, anew whenever what is asked changes; what was made stays until the next is there. */
 export function usePlanRun({
   draft,
   goods,
   seconds,
+  usual,
 }: {
   draft: PlanDraft
   goods: PlanGoods
   seconds: number
+  /** How it was done in the last week that was accepted. */
+  usual: UsualWays | null
 }): PlanRun {
   const { currency } = useKitchen()
   const asked = useMemo(() => planRequest(draft, goods, currency), [draft, goods, currency])
@@ -56,11 +96,13 @@ export function usePlanRun({
   const [progress, setProgress] = useState<ProgrammeProgress | null>(null)
   const [failure, setFailure] = useState<string | null>(null)
   const breakOff = useRef<() => void>(() => {})
-  const basis = useRef<PlanBasis>({ draft, goods, asked })
-  basis.current = { draft, goods, asked }
+  const [better, setBetter] = useState<{ plan: OrderPlan; seconds: number } | null>(null)
+  const basis = useRef({ draft, goods, asked, usual })
+  basis.current = { draft, goods, asked, usual }
   // biome-ignore lint/correctness/useExhaustiveDependencies: `key` is all of what is asked, `round` asks for it again.
   useEffect(() => {
-    const own = basis.current
+    const { usual: before, ...own } = basis.current
+    setBetter(null)
     if (own.asked.request.demand.length === 0) {
       setState('waiting')
       setMade(null)
@@ -70,20 +112,19 @@ export function usePlanRun({
       setState('running')
       setProgress(null)
       setFailure(null)
-      breakOff.current = planAside({ ...own.asked, seconds }, (told) => {
+      breakOff.current = planAside({ ...own.asked, usual: before, seconds }, (told) => {
         switch (told.type) {
           case 'progress':
             return setProgress(told.progress)
           case 'plan':
             setState('beside')
-            return setMade((before) => ({
-              ...own,
-              plan: told.plan,
-              isWhole: told.isWhole,
-              aims: told.isWhole && before?.asked === own.asked ? before.aims : {},
-            }))
+            return setMade(withAims({ ...own, ...told, aims: {} }, { cost: told.plan }))
           case 'aim':
-            return setMade((before) => before && { ...before, aims: { ...before.aims, [told.aim]: told.plan } })
+            return setMade((known) => known && withAims(known, { [told.aim]: told.plan }))
+          case 'further':
+            return setState('further')
+          case 'better':
+            return setBetter(told)
           case 'done':
             return setState('done')
           case 'failed':
@@ -99,8 +140,15 @@ export function usePlanRun({
       breakOff.current = () => {}
     }
   }, [key, round])
+  const isCheaper = made !== null && better !== null && better.plan.cost.total < made.plan.cost.total - CHEAPER
   return {
-    made,
+    made: made && better && !isCheaper ? withBound(made, better) : made,
+    isCurrent: made !== null && made.asked === asked,
+    better: isCheaper ? better.plan : null,
+    takeBetter: () => {
+      if (better) setMade((known) => known && withAims({ ...known, ...better }, { cost: better.plan }))
+      setBetter(null)
+    },
     state,
     progress,
     failure,

@@ -1,5 +1,5 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
-import { givenSteps, type LinePart, labourClocks, lineParts, unitsOfCooks } from '@fleam/core'
+import { givenSteps, type LinePart, labourClocks, lineParts, stepMinutes, unitsOfCooks } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
@@ -94,8 +94,10 @@ function TheirOwn({ live, team, onClose }: WayProps) {
 function Line({ live, team, onClose }: WayProps) {
   const { words } = useFormat()
   const { steps } = live.record
+  const minutes = stepMinutes(steps, 0)
+  const isKnown = steps.every((step) => step.minutes !== null)
   const parts = lineParts(
-    steps.map(({ id }) => id),
+    steps.map(({ id }, at) => ({ id, minutes: minutes[at] as number })),
     team.map(({ id }) => id),
   )
   const titleOf = (id: string | undefined) => words(steps.find((step) => step.id === id)?.title ?? '')
@@ -123,7 +125,10 @@ function Line({ live, team, onClose }: WayProps) {
         ))}
       </ul>
       <p className="quiet">
-        Every cook gets about as many steps: how long a step takes is not known. Change it under “All steps”.
+        {isKnown
+          ? 'Parts are as long as each other, as far as the steps let them be.'
+          : 'Parts are about as long as each other; nobody has said how long some of the steps take.'}{' '}
+        Change it under “All steps”.
       </p>
       <Button className="main-action" disabled={steps.length < 2} onClick={() => void share()}>
         Work as a line

@@ -1,4 +1,4 @@
-import { comesOn, daysOf, hoursOn, rateOf } from '@fleam/core'
+import { comesOn, daysOf, hoursHeld, hoursOn, rateOf } from '@fleam/core'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../../parts/dates.ts'
@@ -22,6 +22,11 @@ export function Days({ state, goods }: RestsOnProps) {
   }
   return (
     <div className="table-responsive">
+      {goods.held.plans.length > 0 ? (
+        <p className="quiet">
+          Hours, lots and room in the cold are without what is planned in {goods.held.plans.join(', ')}.
+        </p>
+      ) : null}
       <Table className="list-table">
         <Heads words={['', ...days.map((day) => dayWords(day)), 'Charge', 'Minimum']} />
         <tbody>
@@ -62,7 +67,8 @@ export function Days({ state, goods }: RestsOnProps) {
             </th>
             {days.map((day) => {
               const said = draft.hours.find((each) => each.day === day)
-              const usual = hoursOn(goods.cooks, day)
+              const usual = hoursOn(goods, day)
+              const held = hoursHeld(goods.held, day)
               return (
                 <td key={day} className={css.value}>
                   <NumberField
@@ -70,7 +76,7 @@ export function Days({ state, goods }: RestsOnProps) {
                     isLabelHidden
                     value={said?.hours ?? usual.value}
                     max={1200}
-                    hint={SOURCE_WORDS[said ? 'plan' : usual.source]}
+                    hint={`${SOURCE_WORDS[said ? 'plan' : usual.source]}${held > 0 ? `, without ${format.number(held, 1)} h that are planned` : ''}`}
                     onChange={(hours, isValid) => {
                       if (isValid) setHours(day, hours)
                     }}

@@ -26,7 +26,7 @@ export function StockTable({ state, goods }: RestsOnProps) {
       {goods.stock.length > 0 ? (
         <Table className="list-table">
           <tbody>
-            {goods.stock.map(({ lotId, code, wholeId, units, useBy }) => (
+            {goods.stock.map(({ lotId, code, wholeId, units, held, useBy }) => (
               <tr key={lotId}>
                 <td>
                   <Form.Check
@@ -41,6 +41,9 @@ export function StockTable({ state, goods }: RestsOnProps) {
                 </th>
                 <td>
                   {format.quantity(units, 'count')} of {wholeOf(wholeId)?.name}
+                  {held > 0 ? (
+                    <span className="quiet">, {format.quantity(held, 'count')} more are cut by accepted plans</span>
+                  ) : null}
                 </td>
                 <td>until {dayWords(useBy)}</td>
               </tr>

@@ -126,8 +126,8 @@ function Bar({
       }}
     >
       {of?.isAssumed ? '≈ ' : ''}
-      {job?.name ?? task.id}
-      {of && job ? <span>{taskWords(of, job)}</span> : null}
+      {of && job ? taskWords(of, job) : task.id}
+      {job ? <span>{job.name}</span> : null}
     </button>
   )
 }

@@ -1,5 +1,5 @@
 import { type Cook, setUpsOf } from '@fleam/contract'
-import { addDays, clockWords, faultWords } from '@fleam/core'
+import { addDays, clockWords, DEFAULT_COLD_LIMITS, faultWords } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
@@ -27,6 +27,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       <Heading state={state} {...props} />
       {state.error ? <Failed error={state.error} retry={state.retry} /> : null}
       <CannotBeDone state={state} />
+      <TooWarm state={state} />
       {leftOut.length > 0 ? (
         <p>
           Left out: {leftOut.map(({ name }) => name).join('; ')}{' '}
@@ -167,6 +168,24 @@ function CannotBeDone({ state: { impossible, nameOf, scheduleOthers } }: { state
       <Button variant="outline-dark" onClick={scheduleOthers}>
         Schedule the rest without it
       </Button>
+    </div>
+  )
+}
+
+/** What would be out of the cold for too long, whoever cuts it: it has no place in any schedule. */
+function TooWarm({ state: { work, jobs, schedule } }: { state: ScheduleRoomState }) {
+  const warm = jobs.filter(({ id }) => work.tooWarm.includes(id))
+  if (warm.length === 0) return null
+  const { boardMinutes } = schedule.settings
+  return (
+    <div className="refusal" role="alert">
+      {warm.map(({ id, name, unitName }) => (
+        <p key={id}>
+          {name} has no place in the schedule: even one {unitName.one} would be out of the cold for longer than{' '}
+          {boardMinutes} minutes at a stretch or {DEFAULT_COLD_LIMITS.outMinutes} in all. Less time out of the cold
+          before, or other minutes of the style, would mend it.
+        </p>
+      ))}
     </div>
   )
 }

@@ -142,9 +142,7 @@ function WorkFields({
       />
       {work.line > 1 ? (
         <p className="form-text">
-          {work.carriers > 0
-            ? 'What waits between two parts is carried into the cold: a load is as large as the line is long.'
-            : 'Without helpers a load goes through the whole line within the limit of the board.'}
+          {`Each ${job.unitName.one} is handed on at once, so that it is out of the cold only as long as one takes. No more cooks stand there than there are boards. Where one alone takes longer than the limit, all of a load goes back into the cold between two parts.`}
         </p>
       ) : null}
       <WorkCautions work={work} />

@@ -1,0 +1,42 @@
+import { PLAN_AIMS, type PlanAim } from '../aims.ts'
+import type { OrderPlan } from '../order-plan.ts'
+import type { PlanTotals } from './plan-figures.ts'
+
+/** Plans of one demand by what each was made for; null where nothing keeps the rules, absent while it is made. */
+export type PlansByAim = Partial<Record<PlanAim, OrderPlan | null>>
+
+/** What differs by less is the same: portions, minutes, kilos and money. */
+const SAME = 1e-6
+
+/**
+ * The plan to show for each aim: of all that were made the one that meets it best. Searches end before they are proven, so
+ * that a plan for another aim may throw away less than the one that was to; it is shown in its place. What is short counts
+ * first, then what the aim is, then money. All bought ready stays what it is.
+ */
+export function trueAims(plans: PlansByAim, totalsOf: (plan: OrderPlan) => PlanTotals): PlansByAim {
+  const made = PLAN_AIMS.flatMap((aim) => {
+    const plan = plans[aim]
+    return plan && plan.status !== 'refused' ? [{ plan, totals: totalsOf(plan) }] : []
+  })
+  const measures: Readonly<Partial<Record<PlanAim, (of: (typeof made)[number]) => number>>> = {
+    cost: ({ plan }) => plan.cost.total,
+    labour: ({ totals }) => totals.minutes,
+    waste: ({ totals }) => totals.thrownKilos,
+  }
+  return Object.fromEntries(
+    Object.entries(plans).map(([aim, own]) => {
+      const measure = measures[aim as PlanAim]
+      const first = made.find(({ plan }) => plan === own)
+      if (!measure || !first) return [aim, own]
+      const ranked = (of: (typeof made)[number]) => [of.totals.short, measure(of), of.plan.cost.total]
+      const best = made.reduce((known, each) => (isBelow(ranked(each), ranked(known)) ? each : known), first)
+      return [aim, best.plan]
+    }),
+  )
+}
+
+/** Whether the first number that differs is the smaller. */
+function isBelow(one: readonly number[], other: readonly number[]): boolean {
+  const at = one.findIndex((value, place) => Math.abs(value - (other[place] as number)) > SAME)
+  return at >= 0 && (one[at] as number) < (other[at] as number)
+}

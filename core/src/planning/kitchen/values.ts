@@ -1,0 +1,25 @@
+import type { ChangeableField, ChangeableKind, PlanDraft } from './draft.ts'
+import type { Known } from './goods.ts'
+
+export interface ValueOf {
+  kind: ChangeableKind
+  id: string
+  productId?: string | null
+  field: ChangeableField
+}
+
+/** What was said of a value for this plan alone; null where nothing was. */
+export const saidIn = ({ changes }: Pick<PlanDraft, 'changes'>, of: ValueOf): number | null =>
+  changes.find(
+    (each) =>
+      each.kind === of.kind &&
+      each.id === of.id &&
+      each.field === of.field &&
+      each.productId === (of.productId ?? null),
+  )?.value ?? null
+
+/** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */
+export function valueIn(draft: Pick<PlanDraft, 'changes'>, of: ValueOf, known: Known): Known {
+  const said = saidIn(draft, of)
+  return said === null ? known : { value: said, source: 'plan' }
+}
