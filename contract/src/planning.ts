@@ -325,6 +325,19 @@ export const planRow = z.object({
   finished: count,
   expected: count,
   arrived: count,
+  /** Of what was accepted: what it costs, how sure that is, and portions short; null before. */
+  answer: z
+    .object({
+      total: z.number(),
+      status: z.enum(['optimal', 'within-gap', 'refused']),
+      gap: z.number(),
+      short: z.number(),
+    })
+    .nullable(),
+  /** The next day on which something is expected; null where nothing is any more. */
+  nextDelivery: day.nullable(),
+  /** Fabrications of days that are over and have not begun. */
+  overdue: count,
 })
 export const planRows = z.array(planRow).meta({ id: 'PlanRows' })
 export type PlanRow = z.infer<typeof planRow>

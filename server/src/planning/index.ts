@@ -1,4 +1,5 @@
 export { kitchenPlanRoutes } from './kitchen-routes.ts'
+export { planRows } from './plan-rows.ts'
 export { planningRoutes } from './routes.ts'
 export { beginPlanned, changePlan, plan, planned, refuse, requirePlan } from './service.ts'
 export {
@@ -6,7 +7,6 @@ export {
   everySchedule,
   expectedIds,
   plannedIds,
-  planRows,
   schedulesAround,
   toldOf,
   updatePlan,

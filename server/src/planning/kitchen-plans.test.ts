@@ -161,6 +161,10 @@ test('accepted, its orders are expected and its work is planned; once something 
   const own = (list: { planId: string }[]) => list.filter(({ planId }) => planId === plan.id)
   const [line] = own((await send(test_, 'GET', path('/expected'))).body) as ExpectedLine[]
   expect(line).toMatchObject({ name: 'Crate of six', supplierId, packs: 1, units: 6, arrived: null, lots: [] })
+  const listed = ((await send(test_, 'GET', path('/plans'))).body as PlanRow[]).find(({ id }) => id === plan.id)
+  const { status, gap } = answer
+  expect(listed).toMatchObject({ answer: { status, gap, short: 0 }, nextDelivery: line?.day, overdue: 0, planned: 1 })
+  expect(listed?.answer?.total).toBeCloseTo(answer.cost.total, 9)
   const [planned] = own((await send(test_, 'GET', path('/planned'))).body) as PlannedFabrication[]
   expect(planned).toMatchObject({ units: 6, lotId: null, expectedLineId: line?.id, real: null })
   expect(planned?.money).toBeCloseTo(answer.cost.wholes + answer.cost.labour + answer.cost.consumables, 6)

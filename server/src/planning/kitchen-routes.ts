@@ -11,13 +11,14 @@ import {
   plannedEdit,
   plannedFabrication,
   plannedFabrications,
-  planRows,
+  planRows as planRowsAnswer,
 } from '@fleam/contract'
 import { Op } from 'sequelize'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import { dayOf, type Scopes } from '../scope/index.ts'
 import { goodsOf } from './goods.ts'
+import { planRows } from './plan-rows.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
@@ -60,10 +61,10 @@ export function kitchenPlanRoutes(app: Server, scopeOf: Scopes): void {
         summary: 'Plans, the latest first, and how far each has come',
         tags,
         params: kitchenParams,
-        response: { 200: planRows },
+        response: { 200: planRowsAnswer },
       },
     },
-    async (request) => store.planRows(await scopeOf(request)),
+    async (request) => planRows(await scopeOf(request)),
   )
 
   app.post(
@@ -126,13 +127,13 @@ function planRoutes(app: Server, scopeOf: Scopes): void {
         summary: 'Lets a plan go that was not accepted',
         tags,
         params: fabricationParams,
-        response: { 200: planRows },
+        response: { 200: planRowsAnswer },
       },
     },
     async (request) => {
       const scope = await scopeOf(request)
       await service.deletePlan(scope, request.params.id)
-      return store.planRows(scope)
+      return planRows(scope)
     },
   )
 

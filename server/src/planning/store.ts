@@ -6,17 +6,15 @@ import {
   type PlanAccepted,
   type PlannedEdit,
   type PlannedFabrication,
-  type PlanRow,
-  planRow,
   type ToldTask,
 } from '@fleam/contract'
 import { daysBetween, type PlanDraft } from '@fleam/core'
-import { fn, literal, Op, type Order, type WhereOptions } from 'sequelize'
-import { type OrderPlanModel, parsedJsonOf } from '../database/index.ts'
+import { Op, type Order, type WhereOptions } from 'sequelize'
+import type { OrderPlanModel } from '../database/index.ts'
 import { eachReadable, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 
 /** The newest plans that a list shows. */
-const MAX_LISTED = 200
+export const MAX_LISTED = 200
 
 export type KeptPlan = Omit<Plan, 'accepted' | 'told'> & {
   accepted: Omit<NonNullable<Plan['accepted']>, 'expected' | 'planned'> | null
@@ -101,53 +99,6 @@ export async function updatePlan(scope: Scope, id: string, columns: PlanColumns)
 
 export async function deletePlan(scope: Scope, id: string): Promise<void> {
   await scope.database.models.OrderPlan.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
-}
-
-const CAME = `(\`ExpectedLine\`.\`arrived\` IS NOT NULL OR EXISTS (SELECT 1 FROM lots AS came
-  WHERE came.kitchen_id = \`ExpectedLine\`.\`kitchen_id\` AND came.expected_line_id = \`ExpectedLine\`.\`id\`))`
-
-/** Plans, those that begin last at the top, with how far each has come. */
-export async function planRows(scope: Scope): Promise<PlanRow[]> {
-  const { ExpectedLine: Lines, OrderPlan, PlannedFabrication: Planned } = scope.database.models
-  const rows = await OrderPlan.findAll({
-    attributes: ['id', 'name', 'draft', 'acceptedAt'],
-    where: ofKitchen(scope),
-    order: [['createdAt', 'DESC']],
-    limit: MAX_LISTED,
-    raw: true,
-    ...within(scope),
-  })
-  const count = (model: typeof Lines | typeof Planned, where: WhereOptions, done: string) =>
-    (model as typeof Planned).findAll({
-      attributes: ['planId', [fn('COUNT', literal('*')), 'all'], [fn('SUM', literal(done)), 'done']],
-      where: { [Op.and]: [ofKitchen(scope), where] },
-      group: ['plan_id'],
-      raw: true,
-      ...within(scope),
-    }) as unknown as Promise<{ planId: string; all: number; done: number }[]>
-  const expected = new Map((await count(Lines, {}, CAME)).map((each) => [each.planId, each]))
-  const closed = `EXISTS (SELECT 1 FROM fabrications AS made WHERE made.kitchen_id = \`PlannedFabrication\`.\`kitchen_id\`
-    AND made.id = \`PlannedFabrication\`.\`fabrication_id\` AND made.status = 'closed')`
-  const planned = new Map((await count(Planned, { isDropped: false }, closed)).map((each) => [each.planId, each]))
-  return eachReadable(
-    scope,
-    rows,
-    ({ id, name }) => ({ kind: 'plan', id, name }),
-    ({ id, name, draft, acceptedAt }) => {
-      const { from, days } = planRow.pick({ from: true, days: true }).parse(parsedJsonOf(draft))
-      return {
-        id,
-        name,
-        from,
-        days,
-        acceptedAt: acceptedAt ? new Date(acceptedAt).toISOString() : null,
-        planned: Number(planned.get(id)?.all ?? 0),
-        finished: Number(planned.get(id)?.done ?? 0),
-        expected: Number(expected.get(id)?.all ?? 0),
-        arrived: Number(expected.get(id)?.done ?? 0),
-      }
-    },
-  ).sort((a, b) => b.from.localeCompare(a.from))
 }
 
 /** Ids of the planned fabrications of a plan. */

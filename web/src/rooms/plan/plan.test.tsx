@@ -247,19 +247,32 @@ test('plans are listed with how far they came; without any the first step is tol
     finished: 0,
     expected: 0,
     arrived: 0,
+    answer: null,
+    nextDelivery: null,
+    overdue: 0,
   }
   answerWith({
     [`GET ${BASE}/plans`]: {
       body: [
         row,
-        { ...row, id: 'y', name: 'Last', acceptedAt: plan.createdAt, planned: 3, finished: 2, expected: 4, arrived: 4 },
+        {
+          ...{ ...row, id: 'y', name: 'Last', acceptedAt: plan.createdAt },
+          ...{ planned: 3, finished: 2, expected: 4, arrived: 3, nextDelivery: '2026-12-04', overdue: 1 },
+          answer: { total: 888, status: 'within-gap', gap: 0.04, short: 2 },
+        },
       ],
     },
   })
   renderPart(<Plans />)
   await answered()
   expect(screen.getByText('not accepted')).toBeTruthy()
-  expect(screen.getByText('4 of 4 order lines came, 2 of 3 fabrications finished')).toBeTruthy()
+  const last = screen.getByRole('link', { name: 'Last' }).closest('li') as HTMLElement
+  expect(last.textContent).toMatch(/€888\.00 at most 4(\.0)?\s% above the cheapest possible/)
+  expect(last.textContent).toContain('2 portions short')
+  expect(last.textContent).toContain('1 should have been cut before today')
+  expect(last.textContent).toContain(
+    '3 of 4 order lines came, 2 of 3 fabrications finished; the next delivery is on Fri 4',
+  )
   answerWith({ [`GET ${BASE}/plans`]: { body: [] } })
   renderPart(<Plans />)
   await answered()

@@ -1,5 +1,5 @@
 import type { PlanRow } from '@fleam/contract'
-import { addDays, type PlanDraft } from '@fleam/core'
+import { addDays, type PlanDraft, surenessWords } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
@@ -9,6 +9,7 @@ import { kitchenPath } from '../../data/paths.ts'
 import { useCreatePlan, usePlans } from '../../data/planning-queries.ts'
 import { dayIn, dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
+import { useFormat } from '../../parts/use-format.ts'
 import { againFrom, emptyDraft, nextFrom } from './new-draft.ts'
 import css from './plan.module.css'
 
@@ -59,7 +60,7 @@ function Plans({ rows }: { rows: readonly PlanRow[] }) {
               <span>
                 {dayWords(row.from)} to {dayWords(addDays(row.from, row.days - 1))}
               </span>
-              <span className="quiet">{rowWords(row)}</span>
+              <RowWords row={row} />
             </li>
           ))}
         </ul>
@@ -70,8 +71,24 @@ function Plans({ rows }: { rows: readonly PlanRow[] }) {
 
 const MAX_NAME = 120
 
-/** How far a plan has come. */
-function rowWords({ acceptedAt, expected, arrived, planned, finished }: PlanRow): string {
-  if (acceptedAt === null) return 'not accepted'
-  return `${arrived} of ${expected} order lines came, ${finished} of ${planned} fabrications finished`
+/** What a plan costs and how sure that is, how far it has come, and what is to do. */
+function RowWords({ row }: { row: PlanRow }) {
+  const format = useFormat()
+  const { answer, expected, arrived, planned, finished, nextDelivery, overdue } = row
+  if (answer === null) return <span className="quiet">not accepted</span>
+  return (
+    <>
+      <span>
+        {format.money(answer.total)} <span className="quiet">{surenessWords(answer, format)}</span>
+      </span>
+      {answer.short > 0 ? (
+        <span className={css.short}>{format.quantity(answer.short, 'count')} portions short</span>
+      ) : null}
+      {overdue > 0 ? <span className={css.short}>{overdue} should have been cut before today</span> : null}
+      <span className="quiet">
+        {arrived} of {expected} order lines came, {finished} of {planned} fabrications finished
+        {nextDelivery === null ? '' : `; the next delivery is on ${dayWords(nextDelivery)}`}
+      </span>
+    </>
+  )
 }
