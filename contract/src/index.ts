@@ -199,6 +199,8 @@ export type { Problem, ProblemCode } from './problem.ts'
 export { issuesOf, PROBLEMS, pathText, problem } from './problem.ts'
 export type { Lot, LotCase, LotCheck, LotEdit, LotPhoto, LotRow, LotTrace } from './receiving.ts'
 export { lot, lotEdit, lotPhoto, lotRows, lotTrace } from './receiving.ts'
+export type { CuttingBeside } from './rest-of-plan.ts'
+export { cuttingBeside, draftOfRest, isOnItsWay, isWaiting } from './rest-of-plan.ts'
 export type { ScaleLine, ScaleReading, ScaleState, ScaleStatus } from './scale-line.ts'
 export {
   formatScaleLine,

@@ -79,6 +79,11 @@ const draftFields = z.strictObject({
   deliveries: z.array(z.strictObject({ supplierId: id, day, comes: z.boolean() })).max(MAX_SAID),
   stock: z.array(z.strictObject({ productId: id, quantity, useBy: day })).max(MAX_LISTED),
   lotsLeft: z.array(id).max(MAX_LISTED),
+  replaces: id.nullable().default(null),
+  coming: z
+    .array(z.strictObject({ expectedLineId: id, day: day.nullable(), packs: count.max(MAX_QUANTITY) }))
+    .max(MAX_LISTED)
+    .default([]),
   changes: z.array(change).max(MAX_SAID),
   pins: z.array(pin).max(MAX_LISTED),
   coldSpace: quantity.nullable(),
@@ -179,6 +184,12 @@ export const planGoods: z.ZodType<PlanGoods> = z
         useBy: day,
       }),
     ),
+    coming: listed(
+      z.object({
+        ...{ expectedLineId: id, kind: z.enum(['whole', 'ready']), articleId: id, name: goodsName, supplier: name },
+        ...{ day, packs: positiveCount, units: quantity },
+      }),
+    ).default([]),
     cooks: listed(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
     held: z
       .object({

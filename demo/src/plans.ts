@@ -76,6 +76,8 @@ export function draftOf(
     deliveries: [],
     stock: [],
     lotsLeft: [],
+    replaces: null,
+    coming: [],
     changes: [],
     pins: [],
     coldSpace: null,

@@ -30,6 +30,8 @@ export async function fillPlans(
     deliveries: [],
     stock: [],
     lotsLeft: [],
+    replaces: null,
+    coming: [],
     changes: [],
     pins: [],
     coldSpace: null,
@@ -79,6 +81,7 @@ export async function fillPlans(
     ready: [],
     stock: [],
     cooks: [],
+    coming: [],
     held: { plans: [], minutes: [], kilos: [] },
     wagePerHour: 20,
   }

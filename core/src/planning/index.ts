@@ -8,6 +8,7 @@ export type {
   ChangeableKind,
   CuttingLine,
   DraftPin,
+  GoodsComing,
   GoodsCook,
   GoodsCut,
   GoodsProduct,
@@ -21,6 +22,7 @@ export type {
   HeldByPlans,
   KitchenGoods,
   Known,
+  MadePortions,
   OrderLine,
   OrderOf,
   PlanChange,
@@ -35,6 +37,7 @@ export type {
 } from './kitchen/index.ts'
 export {
   CHANGEABLE,
+  comesAs,
   comesOn,
   daysOf,
   demandOf,
@@ -58,6 +61,7 @@ export {
   planRequest,
   planTotals,
   rateOf,
+  restOfPlan,
   saidIn,
   trueAims,
   valueIn,

@@ -79,6 +79,8 @@ export interface PlanStock {
   whole: string | null
   quantity: number
   useBy: Day
+  /** The day on which it comes; it is there from the first day on where nobody says. */
+  from?: Day
 }
 
 export interface OrderPlanRequest {

@@ -1,7 +1,8 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { Item, LotRow } from '@fleam/contract'
+import type { ExpectedLine, Item, LotRow } from '@fleam/contract'
 import {
   daysBetween,
+  type GoodsComing,
   type GoodsWay,
   hoursOfWeek,
   isSentBack,
@@ -20,14 +21,18 @@ import { lots } from '../receiving/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'
 import { suppliers } from '../supplier/index.ts'
 import { heldByPlans, unitsHeld } from './held.ts'
+import { comingOf } from './rest.ts'
 
 /** What a kitchen knows of some products today: ways to make and to buy them, what stands in the cold, who comes when. */
-export async function goodsOf(scope: Scope, productIds: readonly string[]): Promise<PlanGoods> {
+export async function goodsOf(
+  scope: Scope,
+  { products: productIds, replaces }: { products: readonly string[]; replaces: string | null },
+): Promise<PlanGoods> {
   const { wanted, ways, ready } = await waysToProducts(scope, productIds, dayOf(scope))
   const tests = await styleTests(scope, [...new Set(ways.map(({ style }) => style.id))])
   const received = (await lots(scope, '')).filter(({ lot }) => !isSentBack(lot.standing))
   const articleOf = await articlesByNumber(scope, ways)
-  const { held, waiting } = await heldByPlans(scope)
+  const { held, waiting } = await heldByPlans(scope, replaces)
   const stocks = received.flatMap(({ lot, usedWeight }) => {
     const stock = stockOf({ lot, usedWeight }, ways, articleOf)
     return stock ? [{ lot, ...stock }] : []
@@ -55,6 +60,7 @@ export async function goodsOf(scope: Scope, productIds: readonly string[]): Prom
       const own = taken.get(lot.id) ?? 0
       return { ...stock, units: stock.units - own, held: own }
     }),
+    coming: replaces === null ? [] : (await comingOf(scope, replaces)).map(asComing),
     held,
     cooks: (await cooks(scope)).map(({ name, wagePerHour, week }) => ({
       ...{ name, wagePerHour },
@@ -63,6 +69,11 @@ export async function goodsOf(scope: Scope, productIds: readonly string[]): Prom
     wagePerHour: scope.kitchen.wagePerHour,
   })
 }
+
+/** A line of an order as what is on its way. */
+const asComing = ({ id, kind, articleId, name, supplier, day, packs, units }: ExpectedLine): GoodsComing => ({
+  ...{ expectedLineId: id, kind, articleId, name, supplier, day, packs, units },
+})
 
 function sharesOf(tests: readonly StyleTest[]): ReadonlyMap<string, readonly number[]> {
   const shares = new Map<string, number[]>()

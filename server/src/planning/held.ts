@@ -12,10 +12,18 @@ export interface WaitingWork {
   expectedLineId: string | null
 }
 
-/** What accepted plans hold: their hours and their cold from today on, and the work that waits for lots. */
-export async function heldByPlans(scope: Scope): Promise<{ held: HeldByPlans; waiting: WaitingWork[] }> {
+/**
+ * What accepted plans hold: their hours and their cold from today on, and the work that waits for lots. The plan of which
+ * what is left is planned anew holds nothing, and one that was planned anew so holds nothing any more.
+ */
+export async function heldByPlans(
+  scope: Scope,
+  without: string | null,
+): Promise<{ held: HeldByPlans; waiting: WaitingWork[] }> {
   const today = dayOf(scope)
-  const plans = (await acceptedPlans(scope)).filter(({ draft }) => addDays(draft.from, draft.days) > today)
+  const accepted = await acceptedPlans(scope)
+  const replaced = new Set([without, ...accepted.map(({ draft }) => draft.replaces)])
+  const plans = accepted.filter(({ id, draft }) => !replaced.has(id) && addDays(draft.from, draft.days) > today)
   const planned = await plannedWhere(scope, { fabricationId: null, isDropped: false })
   const waiting = planned.filter(({ planId }) => plans.some(({ id }) => id === planId))
   const busy = new Set(waiting.map(({ planId }) => planId))

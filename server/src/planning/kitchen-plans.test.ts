@@ -36,6 +36,8 @@ const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
   deliveries: [],
   stock: [],
   lotsLeft: [],
+  replaces: null,
+  coming: [],
   changes: [],
   pins: [],
   coldSpace: null,
@@ -232,6 +234,61 @@ test('accepted, its orders are expected and its work is planned; once something 
   expect(closed.status).toBe(200)
   const { rows } = (await send(test_, 'GET', path(`/logbook/records?counted=all&id=${start.id}`))).body as LogbookPage
   expect(rows[0]?.planned).toEqual({ planId: plan.id, plan: plan.name, units: 6, minutes: planned?.minutes })
+})
+
+test('what is left of a plan is planned anew in its place: its work is dropped, its orders come as is known now', async () => {
+  const goodsFor = async (replaces: string | null) =>
+    (
+      await send(
+        test_,
+        'GET',
+        path(`/plan-goods?products=${product.id}${replaces === null ? '' : `&replaces=${replaces}`}`),
+      )
+    ).body as PlanGoods
+  const accept = async (plan: Plan, of: PlanDraft, own: PlanGoods) => {
+    const { request, pins } = planRequest(of, own, kitchen.currency)
+    const answer = planOrders(request, await loadMixedSolver(), { pins, seconds: 10 })
+    const body = { version: plan.version, draft: of, goods: own, answer }
+    return { answer, ...(await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), body)) }
+  }
+  const first = draft({ lotsLeft: goods.stock.map(({ lotId }) => lotId) })
+  const old = (await accept(await create(first), first, await goodsFor(null))).body as Plan
+  const [line] = old.accepted?.expected ?? []
+  expect(line).toMatchObject({ packs: 1, units: 6 })
+  // To others it is held; to the plan of what is left it is on its way.
+  expect((await goodsFor(null)).held.plans).toContain(old.name)
+  const own = await goodsFor(old.id)
+  expect(own.coming).toMatchObject([{ expectedLineId: line?.id, packs: 1, units: 6 }])
+  expect(own.held.minutes).toEqual((await goodsFor(null)).held.minutes.slice(0, -1))
+
+  // The crate comes a day later than it was ordered, and ten covers more come to eat.
+  const day = addDays(FIRST, 1)
+  const rest = draft({
+    ...{ lotsLeft: own.stock.map(({ lotId }) => lotId), replaces: old.id },
+    covers: [{ day, covers: 50 }],
+    coming: [{ expectedLineId: line?.id as string, day, packs: 1 }],
+  })
+  const anew = await accept(await create(rest), rest, own)
+  expect(anew.status).toBe(200)
+  expect(anew.answer.cost.wholes).toBe(anew.answer.orders.length > 0 ? anew.answer.cost.wholes : 0)
+  const now = anew.body as Plan
+  const ofLine = now.accepted?.planned.filter(({ expectedLineId }) => expectedLineId === line?.id) ?? []
+  expect(ofLine.reduce((sum, { units }) => sum + units, 0)).toBe(6)
+  expect(now.accepted?.expected.find(({ id }) => id === line?.id)).toMatchObject({ planId: old.id, day })
+  const before = (await send(test_, 'GET', path(`/plans/${old.id}`))).body as Plan
+  expect(before.accepted?.planned.every(({ isDropped }) => isDropped)).toBe(true)
+  // Cancelled, what was left of the plan before is cut again.
+  expect((await send(test_, 'DELETE', path(`/plans/${now.id}/acceptance?version=${now.version}`))).status).toBe(200)
+  const again = (await send(test_, 'GET', path(`/plans/${old.id}`))).body as Plan
+  expect(again.accepted?.planned.some(({ isDropped }) => isDropped)).toBe(false)
+
+  // What has come since was not known when it was planned.
+  await send(test_, 'PUT', path(`/expected/${line?.id}`), { arrived: 1 })
+  const late = await accept(await create(rest), rest, own)
+  expect([late.status, late.body.issues[0].path]).toEqual([400, 'goods.coming'])
+  const none = { ...rest, replaces: newId() }
+  const noPlan = await accept(await create(none), none, own)
+  expect([noPlan.status, noPlan.body.issues[0].path]).toEqual([400, 'draft.replaces'])
 })
 
 test('a schedule is kept with its plan: who begins what when is said of what is planned', async () => {

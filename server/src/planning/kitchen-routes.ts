@@ -32,6 +32,8 @@ const goodsQuery = z.strictObject({
     .max(40 * MAX_PRODUCTS)
     .transform((text) => text.split(',').filter((each) => each !== ''))
     .pipe(z.array(id).max(MAX_PRODUCTS)),
+  /** The accepted plan of which what is left is planned: it holds nothing, and what it ordered is on its way. */
+  replaces: id.nullable().default(null),
 })
 const MAX_VERSION = 1_000_000_000
 const at = z.strictObject({ version: z.coerce.number().int().min(1).max(MAX_VERSION) })
@@ -50,7 +52,7 @@ export function kitchenPlanRoutes(app: Server, scopeOf: Scopes): void {
         response: { 200: planGoods },
       },
     },
-    async (request) => goodsOf(await scopeOf(request), request.query.products),
+    async (request) => goodsOf(await scopeOf(request), request.query),
   )
 
   app.get(

@@ -25,6 +25,7 @@ import { statesByIds } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal } from '../http/index.ts'
 import { requireCook } from '../kitchen/index.ts'
 import { inTransaction, type Scope } from '../scope/index.ts'
+import { replaceRest, restoreRest } from './rest.ts'
 import * as store from './store.ts'
 
 export async function requirePlan(
@@ -41,7 +42,7 @@ export async function requirePlan(
 export async function plan(scope: Scope, id: string): Promise<Plan> {
   const { accepted, ...kept } = await requirePlan(scope, id)
   if (!accepted) return { ...kept, accepted, told: [] }
-  const expected = await store.expectedLines(scope, { planId: id })
+  const expected = await store.linesOfPlan(scope, id)
   const told = (await store.toldOf(scope, [id])).map(({ planId: _plan, ...each }) => each)
   return { ...kept, told, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
 }
@@ -106,17 +107,21 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
       day: order.day,
     })),
   )
-  const work = plannedWork(lines, goods, draft).map(({ delivery, ...each }) => ({
+  const work = plannedWork(lines, goods, draft).map(({ delivery, expectedLineId, ...each }) => ({
     ...each,
     id: newId(),
     planId: id,
     cookId: null,
-    expectedLineId: expected.find(({ articleId, day }) => articleId === each.articleId && day === delivery)?.id ?? null,
+    expectedLineId:
+      expectedLineId ??
+      expected.find(({ articleId, day }) => articleId === each.articleId && day === delivery)?.id ??
+      null,
   }))
   requireKeepable({ expected, planned: work })
   return changePlan(scope, id, version, async (inside, kept) => {
     if (kept.accepted) refuse('id', 'is accepted already')
     const at = inside.clock.now()
+    await replaceRest(inside, accepted)
     await store.updatePlan(inside, id, { acceptedAt: at, accepted, draft, version: version + 1 })
     try {
       await store.insertExpected(inside, expected)
@@ -155,6 +160,7 @@ export const withdrawPlan = (scope: Scope, id: string, version: number): Promise
       refuse('id', 'cannot be taken back: some of it has been cut')
     }
     await store.deleteAccepted(inside, id)
+    await restoreRest(inside, kept.accepted.draft)
     await store.updatePlan(inside, id, { acceptedAt: null, accepted: null, schedule: null, version: version + 1 })
   })
 

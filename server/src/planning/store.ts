@@ -163,6 +163,30 @@ export async function expectedLines(scope: Scope, where: WhereOptions): Promise<
   }))
 }
 
+/** Lines of orders of a plan: its own, and those of the plan before it that its work waits for. */
+export async function linesOfPlan(scope: Scope, planId: string): Promise<ExpectedLine[]> {
+  const work = await plannedWhere(scope, { planId })
+  const ids = work.flatMap(({ expectedLineId }) => expectedLineId ?? [])
+  return expectedLines(scope, { [Op.or]: [{ planId }, { id: ids }] })
+}
+
+/** A line that comes otherwise than it was ordered. */
+export async function updateLine(
+  scope: Scope,
+  id: string,
+  columns: Partial<Pick<ExpectedLine, 'day' | 'packs' | 'units' | 'arrived'>>,
+): Promise<void> {
+  await scope.database.models.ExpectedLine.update(columns, { where: ofKitchen(scope, { id }), ...within(scope) })
+}
+
+/** Says of all that waits of a plan that it is not cut after all, or takes that back. */
+export async function dropWaiting(scope: Scope, planId: string, isDropped: boolean): Promise<void> {
+  await scope.database.models.PlannedFabrication.update(
+    { isDropped },
+    { where: ofKitchen(scope, { planId, fabricationId: null }), ...within(scope) },
+  )
+}
+
 export async function updateArrival(scope: Scope, id: string, arrived: number | null): Promise<void> {
   await scope.database.models.ExpectedLine.update({ arrived }, { where: ofKitchen(scope, { id }), ...within(scope) })
 }

@@ -47,6 +47,7 @@ export const router = createBrowserRouter([
       { path: '/buying/cold', lazy: () => import('../rooms/receiving/cold.tsx') },
       { path: '/plan', lazy: () => import('../rooms/plan/plans.tsx') },
       { path: '/plan/:planId', loader: requireIds, lazy: () => import('../rooms/plan/plan.tsx') },
+      { path: '/plan/:planId/rest', loader: requireIds, lazy: () => import('../rooms/plan/rest/rest.tsx') },
       {
         path: '/plan/:planId/schedule',
         loader: requireIds,

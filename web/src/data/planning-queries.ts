@@ -35,12 +35,15 @@ export function usePlan(planId: string, { isLive = false, isWanted = true } = {}
 }
 
 /** What a plan of some products can rest on; while others are asked for, what was known before. */
-export function usePlanGoods(productIds: readonly string[]) {
+export function usePlanGoods(productIds: readonly string[], replaces: string | null) {
   const { id } = useKitchen()
   const products = [...productIds].sort().join(',')
   return useQuery({
-    queryKey: ['kitchen', id, 'buying', 'plan-goods', products],
-    queryFn: () => getJson<PlanGoods>(`${kitchenPath(id)}/plan-goods?products=${products}`),
+    queryKey: ['kitchen', id, 'buying', 'plan-goods', products, replaces],
+    queryFn: () =>
+      getJson<PlanGoods>(
+        `${kitchenPath(id)}/plan-goods?products=${products}${replaces === null ? '' : `&replaces=${replaces}`}`,
+      ),
     placeholderData: keepPreviousData,
   })
 }

@@ -24,15 +24,17 @@ interface DayFieldProps {
   onChange: (day: string | null) => void
   hint?: string
   error?: string | undefined
+  /** The label is read aloud but not shown, as in a table whose column says it. */
+  isLabelHidden?: boolean
 }
 
 /** A day as the kitchen writes it, typed or picked. */
-export function DayField({ label, value, onChange, hint, error }: DayFieldProps) {
+export function DayField({ label, value, onChange, hint, error, isLabelHidden = false }: DayFieldProps) {
   const { units } = useKitchen()
   const id = useId()
   return (
     <Form.Group controlId={id} className={css.dayField}>
-      <Form.Label>{label}</Form.Label>
+      <Form.Label visuallyHidden={isLabelHidden}>{label}</Form.Label>
       <DatePicker
         id={id}
         className={`form-control ${error ? 'is-invalid' : ''}`}

@@ -47,6 +47,10 @@ export interface PlanDraft {
   stock: readonly { productId: string; quantity: number; useBy: Day }[]
   /** Lots that this plan leaves alone. */
   lotsLeft: readonly string[]
+  /** Id of the accepted plan of which this plans what is left; null where it is a plan of its own. */
+  replaces: string | null
+  /** What is known of deliveries that are on their way already, other than was ordered; without a day one does not come. */
+  coming: readonly { expectedLineId: string; day: Day | null; packs: number }[]
   changes: readonly PlanChange[]
   pins: readonly DraftPin[]
   /** Kilos that the cold has room for; null where it has enough. */
@@ -93,5 +97,7 @@ export function draftLater(draft: PlanDraft, from: Day, daysLater: number): Plan
     deliveries: [],
     stock: [],
     lotsLeft: [],
+    replaces: null,
+    coming: [],
   }
 }

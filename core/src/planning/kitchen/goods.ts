@@ -100,6 +100,19 @@ export interface GoodsStock {
   useBy: Day
 }
 
+/** Something that is ordered and has not come: of the plan of which what is left is planned. */
+export interface GoodsComing {
+  expectedLineId: string
+  kind: 'whole' | 'ready'
+  articleId: string
+  name: string
+  supplier: string
+  day: Day
+  packs: number
+  /** Pieces of a whole, portions of what is ready, in all. */
+  units: number
+}
+
 /** What accepted plans take of the days to come: it is there for no other plan. */
 export interface HeldByPlans {
   /** Their names. */
@@ -125,6 +138,7 @@ export interface PlanGoods {
   cuts: readonly GoodsCut[]
   ready: readonly GoodsReady[]
   stock: readonly GoodsStock[]
+  coming: readonly GoodsComing[]
   cooks: readonly GoodsCook[]
   held: HeldByPlans
   /** What an hour costs where no cook says. */

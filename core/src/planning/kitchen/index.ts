@@ -4,6 +4,7 @@ export { explainBill, explainCutMinutes, explainLeft, explainOrder } from './exp
 export type { PlanCostPart } from './explain-plan.ts'
 export { explainPlanCost, PLAN_COST_PARTS } from './explain-plan.ts'
 export type {
+  GoodsComing,
   GoodsCook,
   GoodsCut,
   GoodsProduct,
@@ -28,6 +29,9 @@ export type { AskedPlan } from './plan-request.ts'
 export { comesOn, hoursOn, planRequest, rateOf } from './plan-request.ts'
 export type { PlannedWork } from './planned-work.ts'
 export { plannedWork } from './planned-work.ts'
+export type { MadePortions, PlanUnderWay } from './rest-of-plan.ts'
+export { restOfPlan } from './rest-of-plan.ts'
+export { comesAs } from './stock.ts'
 export type { PlansByAim } from './true-aims.ts'
 export { trueAims } from './true-aims.ts'
 export { saidIn, valueIn } from './values.ts'

@@ -49,7 +49,8 @@ export interface KitchenGoods {
     articleId: string | null
   })[]
   cooks: PlanGoods['cooks']
-  /** What accepted plans hold. */
+  /** What is on its way, and what accepted plans hold. */
+  coming: PlanGoods['coming']
   held: PlanGoods['held']
   wagePerHour: number
 }
@@ -106,6 +107,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
         own.find(({ id }) => id === articleId) ?? own.find((each) => each.supplierId === supplierId) ?? own[0]
       return whole && lot.units + lot.held > 0 ? [{ ...lot, wholeId: whole.id }] : []
     }),
+    coming: given.coming,
     cooks: given.cooks,
     held: given.held,
     wagePerHour: given.wagePerHour,

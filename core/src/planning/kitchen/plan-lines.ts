@@ -3,6 +3,7 @@ import { limitName } from '../limits.ts'
 import type { OrderPlan, PlanLimit } from '../order-plan.ts'
 import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
+import { stockOf } from './stock.ts'
 import { valueIn } from './values.ts'
 
 /** One line of an order: packs of one article, and what the invoice will say. */
@@ -43,6 +44,8 @@ export interface CuttingLine {
   minutes: number
   /** Lots that it is cut from, with units of each; the rest comes with deliveries. */
   lots: { lotId: string; units: number }[]
+  /** Lines of orders that are on their way already. */
+  coming: { expectedLineId: string; day: Day; units: number }[]
   /** Days of the deliveries that it is cut from. */
   deliveries: { day: Day; units: number }[]
   /** What it serves, by product. */
@@ -63,7 +66,7 @@ export interface PlanLines {
 export function planLines(
   plan: OrderPlan,
   goods: PlanGoods,
-  draft: Pick<PlanDraft, 'changes' | 'stock' | 'lotsLeft'>,
+  draft: Pick<PlanDraft, 'changes' | 'stock' | 'lotsLeft' | 'coming'>,
 ): PlanLines {
   const named = <T extends { name: string }>(list: readonly T[]) => new Map(list.map((each) => [each.name, each]))
   const [products, suppliers, wholes, cuts, ready] = [
@@ -73,7 +76,7 @@ export function planLines(
     named(goods.cuts),
     named(goods.ready),
   ]
-  const lots = stockLots(goods, draft)
+  const stock = stockOf(goods, draft)
   const lineOf = ({ name, packs }: { name: string; packs: number }): OrderLine[] => {
     const whole = wholes.get(name)
     const each = ready.get(name)
@@ -115,8 +118,14 @@ export function planLines(
           units: each.units,
           minutes: each.minutes,
           lots: each.from.flatMap((from) => {
-            const lotId = from.kind === 'stock' ? lots[from.at - draft.stock.length] : undefined
-            return lotId === undefined ? [] : [{ lotId, units: from.units }]
+            const lotId = from.kind === 'stock' ? stock[from.at]?.lotId : null
+            return lotId ? [{ lotId, units: from.units }] : []
+          }),
+          coming: each.from.flatMap((from) => {
+            const own = from.kind === 'stock' ? stock[from.at] : undefined
+            return own?.expectedLineId && own.from
+              ? [{ expectedLineId: own.expectedLineId, day: own.from, units: from.units }]
+              : []
           }),
           deliveries: each.from.flatMap((from) =>
             from.kind === 'delivery' ? [{ day: from.day, units: from.units }] : [],
@@ -154,7 +163,3 @@ export function planLines(
 
 /** Sums of parts that a solver shared out are whole again where they are whole but for its arithmetic. */
 const clean = (sum: number) => (Math.abs(sum - Math.round(sum)) < 1e-5 ? Math.round(sum) : sum)
-
-/** Lots in the order in which the solver was told of them, after the portions that were there. */
-const stockLots = (goods: PlanGoods, { lotsLeft }: Pick<PlanDraft, 'lotsLeft'>) =>
-  goods.stock.flatMap(({ lotId }) => (lotsLeft.includes(lotId) ? [] : [lotId]))

@@ -3,6 +3,7 @@ import type { OrderPlanRequest, PlanPin } from '../order-plan.ts'
 import { type ChangeableField, type ChangeableKind, daysOf, demandOf, type PlanDraft } from './draft.ts'
 import type { GoodsCook, Known, PlanGoods } from './goods.ts'
 import { hoursHeld, kilosHeld } from './held-by-plans.ts'
+import { stockOf } from './stock.ts'
 import { valueIn } from './values.ts'
 
 /** Packs of one delivery, and units of a cut on one day, where nobody said. */
@@ -138,19 +139,13 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
         mostPacks: value('mostPacks', usual(USUAL_MOST.mostPacks)),
       }
     }),
-    stock: [
-      ...draft.stock.map(({ productId, quantity, useBy }) => ({
-        product: named(products, productId),
-        whole: null,
-        quantity: products.has(productId) ? quantity : 0,
-        useBy,
-      })),
-      ...goods.stock.flatMap(({ lotId, wholeId, units, useBy }) =>
-        draft.lotsLeft.includes(lotId)
-          ? []
-          : [{ product: null, whole: named(wholes, wholeId), quantity: units, useBy }],
-      ),
-    ],
+    stock: stockOf(goods, draft).map(({ productId, wholeId, quantity, useBy, from }) => ({
+      product: productId === null ? null : named(products, productId),
+      whole: wholeId === null ? null : named(wholes, wholeId),
+      quantity,
+      useBy,
+      ...(from === null ? {} : { from }),
+    })),
     labour: {
       ratePerHour: rate,
       hours: days.map((day) =>

@@ -23,19 +23,24 @@ export interface PlannedWork {
   lotId: string | null
   /** The day of the delivery that it waits for; null where it is cut from the cold. */
   delivery: Day | null
+  /** The line of an order that is on its way already; null where the plan orders it, or it is there. */
+  expectedLineId: string | null
 }
 
 interface Source {
   lotId: string | null
   delivery: Day | null
+  expectedLineId: string | null
   units: number
 }
 
 /** Whole units of each source that add up to the line's: what a solver shared out in parts is shared out in wholes. */
-function wholeSources({ units, lots, deliveries }: CuttingLine): Source[] {
+function wholeSources({ units, lots, coming, deliveries }: CuttingLine): Source[] {
+  const none = { lotId: null, delivery: null, expectedLineId: null }
   const sources: Source[] = [
-    ...lots.map((lot) => ({ lotId: lot.lotId, delivery: null, units: lot.units })),
-    ...deliveries.map(({ day, units: own }) => ({ lotId: null, delivery: day, units: own })),
+    ...lots.map((lot) => ({ ...none, ...lot })),
+    ...coming.map(({ expectedLineId, day, units: own }) => ({ ...none, expectedLineId, delivery: day, units: own })),
+    ...deliveries.map(({ day, units: own }) => ({ ...none, delivery: day, units: own })),
   ]
   let shared = 0
   let given = 0
@@ -57,7 +62,7 @@ export function plannedWork(lines: PlanLines, goods: PlanGoods, draft: Pick<Plan
     if (!cut || !whole) return []
     const price = valueIn(draft, { kind: 'whole', id: whole.id, field: 'price' }, whole.price).value
     const bags = valueIn(draft, { kind: 'cut', id: cut.id, field: 'consumables' }, cut.consumables).value
-    return wholeSources(line).map(({ units, lotId, delivery }): PlannedWork => {
+    return wholeSources(line).map(({ units, lotId, delivery, expectedLineId }): PlannedWork => {
       const minutes = (line.minutes * units) / line.units
       return {
         styleId: line.styleId,
@@ -75,6 +80,7 @@ export function plannedWork(lines: PlanLines, goods: PlanGoods, draft: Pick<Plan
         money: (price / whole.pack + bags) * units + (minutes * rateOf(goods)) / MINUTES_PER_HOUR,
         lotId,
         delivery,
+        expectedLineId,
       }
     })
   })

@@ -1,5 +1,5 @@
 import { type Day, daysBetween } from '../../calendar/index.ts'
-import type { OrderPlanRequest, PlanProduct, PlanSupplier } from '../order-plan.ts'
+import type { OrderPlanRequest, PlanProduct, PlanStock, PlanSupplier } from '../order-plan.ts'
 import { Programme, type Term } from '../programme.ts'
 import { boundsOf, type PlanBounds } from './bounds.ts'
 import type { PlanModel, ProductSupply, WholeSupply } from './plan-model.ts'
@@ -45,6 +45,11 @@ export class Draft {
 
   placeOf(day: Day): number {
     return daysBetween(this.request.days[0] as Day, day)
+  }
+
+  /** Place of the first day on which something of stock is there. */
+  stockFrom({ from }: PlanStock): number {
+    return from === undefined ? 0 : Math.max(0, this.placeOf(from))
   }
 
   productOf(name: string): PlanProduct | undefined {

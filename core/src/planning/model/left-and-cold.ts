@@ -29,9 +29,9 @@ export function addCold(draft: Draft): void {
   const { coldSpace, days } = draft.request
   if (coldSpace === null) return
   const standing = [
-    ...draft.wholes.map(({ kind, at, flows, whole, units, isGoodAfter }) => ({
+    ...draft.wholes.map(({ from, flows, whole, units, isGoodAfter }) => ({
       cold: whole.cold,
-      from: kind === 'delivery' ? at : 0,
+      from,
       leaving: flows,
       quantity: units,
       isGoodAfter,
@@ -50,10 +50,11 @@ export function addCold(draft: Draft): void {
     for (const { cold, from, leaving, quantity, isGoodAfter } of standing) {
       const byThen = [...leaving].flatMap(([leaves, column]) => (leaves <= day ? [column] : []))
       const later = [...leaving].flatMap(([leaves, column]) => (leaves > day ? [column] : []))
+      if (from > day) continue
       if (isGoodAfter) {
         there += quantity * cold
         terms.push(...once(byThen, -cold))
-      } else if (from <= day) terms.push(...once(later, cold))
+      } else terms.push(...once(later, cold))
     }
     if (terms.length > 0) draft.programme.row(merged(terms), NONE_BELOW, coldSpace - there)
   })

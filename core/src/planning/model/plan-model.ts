@@ -5,12 +5,14 @@ import type { Programme, Term } from '../programme.ts'
 export interface WholeSupply {
   whole: PlanWhole
   kind: 'delivery' | 'stock'
-  /** Place of the first day on which it may be cut, or in `stock`. */
+  /** Place of the day of its delivery, or in `stock`. */
   at: number
   /** Column of packs; null for stock. */
   packs: number | null
   /** Units there are of stock; 0 for a delivery. */
   units: number
+  /** Place of the first day from which it is in the cold. */
+  from: number
   flows: Map<number, number>
   /** It is good beyond the last day: what is not cut stands in the cold every day. */
   isGoodAfter: boolean

@@ -12,20 +12,31 @@ export function addWholes(draft: Draft): void {
       draft.costs(packs, whole.price)
       order.lines.push({ packs, price: whole.price, most })
       const flows = draft.flows(order.day, order.day + whole.keepsDays - 1)
-      wholes.push({ whole, kind: 'delivery', at: order.day, packs, units: 0, flows, isGoodAfter: false })
+      wholes.push({
+        whole,
+        kind: 'delivery',
+        at: order.day,
+        packs,
+        units: 0,
+        from: order.day,
+        flows,
+        isGoodAfter: false,
+      })
     }
   }
   request.stock.forEach((stock, at) => {
     const whole = request.wholes.find(({ name }) => name === stock.whole)
     const until = draft.placeOf(stock.useBy)
     if (!whole || until < 0) return
-    const flows = draft.flows(0, until)
+    const from = draft.stockFrom(stock)
+    const flows = draft.flows(from, until)
     wholes.push({
       whole,
       kind: 'stock',
       at,
       packs: null,
       units: stock.quantity,
+      from,
       flows,
       isGoodAfter: until > draft.last,
     })
@@ -65,12 +76,14 @@ function addReadySupply(draft: Draft, { name, product, quantity }: PlanReady, da
 
 /** Products that are there before the plan. */
 export function addStock(draft: Draft): void {
-  draft.request.stock.forEach(({ product, quantity, useBy }, at) => {
+  draft.request.stock.forEach((stock, at) => {
+    const { product, quantity, useBy } = stock
     const until = draft.placeOf(useBy)
     if (product === null || until < 0) return
-    const uses = draft.uses(product, 0, until)
+    const from = draft.stockFrom(stock)
+    const uses = draft.uses(product, from, until)
     const isGoodAfter = until > draft.last
-    draft.products.push({ product, kind: 'stock', name: null, at, made: null, quantity, uses, from: 0, isGoodAfter })
+    draft.products.push({ product, kind: 'stock', name: null, at, made: null, quantity, uses, from, isGoodAfter })
   })
 }
 

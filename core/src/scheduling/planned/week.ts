@@ -29,6 +29,15 @@ export function shiftsOn(day: number, week: readonly CookShift[]): [from: number
 export const hoursOfWeek = (week: readonly CookShift[]): number[] =>
   DAYS.map((day) => shiftsOn(day, week).reduce((sum, [from, until]) => sum + (until - from) / 60, 0))
 
+/** Hours that cooks are at the board from a minute of a day on, together; weeks of those who are there. */
+export const hoursLeft = (weeks: readonly (readonly CookShift[])[], day: number, minute: number): number =>
+  weeks.reduce(
+    (sum, week) =>
+      sum +
+      shiftsOn(day, week).reduce((all, [from, until]) => all + Math.max(0, until - Math.max(from, minute)) / 60, 0),
+    0,
+  )
+
 /** Every day from when the day begins, eight hours: where nobody said any. */
 export const usualWeek = (begins: number): CookShift[] =>
   DAYS.map((day) => ({ day, from: begins, until: Math.min(MINUTES_OF_A_DAY, begins + ASSUMED_MINUTES) }))

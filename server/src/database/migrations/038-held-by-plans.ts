@@ -2,29 +2,46 @@ import { QueryTypes, type Sequelize } from 'sequelize'
 import { parsedJsonOf } from '../models/parsed-json.ts'
 import { runSteps } from '../steps.ts'
 
+interface OldDraft {
+  replaces?: string | null
+  coming?: unknown[]
+}
 interface OldPlan {
   kitchenId: string
   id: string
-  accepted: { goods: { held?: unknown; stock: { held?: number }[] } }
+  draft: OldDraft
+  accepted: { draft?: OldDraft; goods?: { held?: unknown; coming?: unknown[]; stock: { held?: number }[] } } | null
 }
 
-/** Plans that were accepted before knew of no others. */
-async function holdNothing(database: Sequelize): Promise<void> {
-  const plans = await database.query<OldPlan>(
-    'SELECT kitchen_id AS kitchenId, id, accepted FROM order_plans WHERE accepted IS NOT NULL',
-    { type: QueryTypes.SELECT },
-  )
-  for (const { kitchenId, id, accepted: text } of plans) {
-    const accepted = parsedJsonOf(text)
-    if (!accepted?.goods || accepted.goods.held !== undefined) continue
-    accepted.goods.held = { plans: [], minutes: [], kilos: [] }
-    for (const stock of accepted.goods.stock) stock.held ??= 0
-    await database.query('UPDATE order_plans SET accepted = :accepted WHERE kitchen_id = :kitchenId AND id = :id', {
-      replacements: { accepted: JSON.stringify(accepted), kitchenId, id },
-    })
+const aloneOf = (draft: OldDraft) => ({ replaces: null, coming: [], ...draft })
+
+/** Plans that were made before knew of no others. */
+async function knowNoOthers(database: Sequelize): Promise<void> {
+  const plans = await database.query<OldPlan>('SELECT kitchen_id AS kitchenId, id, draft, accepted FROM order_plans', {
+    type: QueryTypes.SELECT,
+  })
+  for (const { kitchenId, id, ...row } of plans) {
+    const draft = parsedJsonOf(row.draft)
+    const accepted = row.accepted === null ? null : parsedJsonOf(row.accepted)
+    if (!draft || draft.replaces !== undefined) continue
+    if (accepted?.draft) accepted.draft = aloneOf(accepted.draft)
+    if (accepted?.goods) {
+      accepted.goods.held = { plans: [], minutes: [], kilos: [] }
+      accepted.goods.coming = []
+      for (const stock of accepted.goods.stock) stock.held = 0
+    }
+    await database.query(
+      'UPDATE order_plans SET draft = :draft, accepted = :accepted WHERE kitchen_id = :kitchenId AND id = :id',
+      {
+        replacements: {
+          ...{ kitchenId, id, draft: JSON.stringify(aloneOf(draft)) },
+          accepted: accepted === null ? null : JSON.stringify(accepted),
+        },
+      },
+    )
   }
 }
 
-/** What a plan rests on says what other plans hold. */
+/** What a plan rests on says what other plans hold, and a plan may stand in the place of what is left of another. */
 export const up = (database: Sequelize): Promise<void> =>
-  runSteps(database, '038-held-by-plans', [() => holdNothing(database)])
+  runSteps(database, '038-held-by-plans', [() => knowNoOthers(database)])

@@ -1,4 +1,4 @@
-import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract'
+import { type ExpectedLine, isWaiting, type Plan, type PlannedFabrication } from '@fleam/contract'
 import { explainPlanCost, planLines, planRequest, planWords, provenWords } from '@fleam/core'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -35,6 +35,11 @@ export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepte
         <Link className="btn btn-primary" to={`/plan/${plan.id}/schedule`}>
           Who does what, when
         </Link>
+        {planned.some(isWaiting) ? (
+          <Link className="btn btn-outline-dark" to={`/plan/${plan.id}/rest`}>
+            Plan what is left
+          </Link>
+        ) : null}
         <Button variant="outline-dark" disabled={withdraw.isPending} onClick={() => withdraw.mutate(plan.version)}>
           Cancel this plan
         </Button>

@@ -64,6 +64,7 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
                       </td>
                       <td>
                         {[
+                          ...line.coming.map((each) => `ordered already for ${dayWords(each.day)}`),
                           ...line.deliveries.map((each) => `delivery of ${dayWords(each.day)}`),
                           ...(line.lots.length > 0 ? ['the cold'] : []),
                         ].join(', ')}

@@ -16,6 +16,7 @@ import { Answer } from './answer.tsx'
 import { DemandTable } from './demand-table.tsx'
 import css from './plan.module.css'
 import { PlanDetails } from './plan-details.tsx'
+import { BesideBefore } from './rest/beside-before.tsx'
 import { RestsOn } from './rests-on/rests-on.tsx'
 import { ServiceLevel } from './service-level.tsx'
 import { type DraftState, usePlanDraft } from './use-plan-draft.ts'
@@ -27,7 +28,10 @@ const MAX_DAYS = 14
 /** A plan while it is made: who eats what, the answer, and everything that it rests on. */
 export function DraftRoom({ plan }: { plan: Plan }) {
   const state = usePlanDraft(plan)
-  const goods = usePlanGoods(state.draft.menu.map(({ productId }) => productId))
+  const goods = usePlanGoods(
+    state.draft.menu.map(({ productId }) => productId),
+    state.draft.replaces,
+  )
   useEffect(warmPlanner, [])
   return (
     <div className="room">
@@ -120,6 +124,7 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
             }
           />
           {accept.isError ? <Failed error={accept.error} /> : null}
+          {draft.replaces === null ? null : <BesideBefore planId={draft.replaces} made={made} shown={shown} />}
           <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
         </>
       ) : null}

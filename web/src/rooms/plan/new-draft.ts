@@ -16,6 +16,8 @@ export const emptyDraft = (from: string): PlanDraft => ({
   deliveries: [],
   stock: [],
   lotsLeft: [],
+  replaces: null,
+  coming: [],
   changes: [],
   pins: [],
   coldSpace: null,

@@ -11,6 +11,7 @@ import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { ExpectedToday } from './expected-today.tsx'
 import { ImportButton } from './import-button.tsx'
 import { LatestRecords } from './latest-records.tsx'
+import { Otherwise } from './otherwise.tsx'
 import { ThisWeek } from './this-week.tsx'
 import { TurnedVerdicts } from './turned-verdicts.tsx'
 import { UnreadableRows } from './unreadable-rows.tsx'
@@ -44,6 +45,7 @@ function TodayRoom({ rows }: { rows: FabricationRow[] }) {
       {open.length > 0 ? <OpenFabrications rows={open} /> : null}
       <NextForYou />
       <PlannedFabrications until={dayIn(timeZone, new Date())} />
+      <Otherwise />
       <ExpectedToday />
       <TurnedVerdicts />
       <UseBySoon />

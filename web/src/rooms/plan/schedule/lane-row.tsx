@@ -125,9 +125,11 @@ function Bar({
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
       }}
     >
-      {of?.isAssumed ? '≈ ' : ''}
-      {of && job ? taskWords(of, job) : task.id}
-      {job ? <span>{job.name}</span> : null}
+      <span className={css.task}>
+        {of?.isAssumed ? '≈ ' : ''}
+        {of && job ? taskWords(of, job) : task.id}
+      </span>
+      {job ? <span className={css.job}>{job.name}</span> : null}
     </button>
   )
 }
