@@ -19,6 +19,7 @@ test('a morning that goes wrong: a short delivery, an ill cook and ten covers mo
   await expect(accept).toBeDisabled()
   await expect(accept).toBeEnabled()
   await expect(answer).toContainText('Cheapest possible.')
+  await expect(page.getByText('The cooks can do it: a schedule was found with nothing late.')).toBeVisible()
   const beside = page.getByRole('region', { name: 'Before and after' })
   await expect(beside.getByRole('row', { name: /^Wed .*Chicken/ })).toBeVisible()
   await accept.click()

@@ -139,6 +139,7 @@ export { day, id, NOT_OF_OUR_TIME } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
 export { jobProgress, keptTasks, planJobs, workCooks } from './plan-jobs.ts'
+export { asAccepted } from './plan-work.ts'
 export type {
   ExpectedLine,
   Plan,

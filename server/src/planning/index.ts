@@ -1,3 +1,4 @@
+export { goodsOf } from './goods.ts'
 export { kitchenPlanRoutes } from './kitchen-routes.ts'
 export { planRows } from './plan-rows.ts'
 export { planningRoutes } from './routes.ts'

@@ -12,6 +12,7 @@ import { cooks, requireCook } from '../kitchen/index.ts'
 import {
   changePlan,
   expectedIds,
+  goodsOf,
   plan,
   planned,
   plannedIds,
@@ -83,9 +84,15 @@ export async function lists(scope: Scope, id: string, options: Parameters<typeof
   return paperLists(scope, await plan(scope, id), options)
 }
 
-/** What the styles of a plan take before and after the board, and minutes by cooks. */
+/**
+ * What the styles of a plan take before and after the board, and minutes by cooks: of one that is not accepted all styles
+ * that could be cut for it.
+ */
 export async function planWork(scope: Scope, id: string) {
-  const rows = await planned(scope, { planId: (await requirePlan(scope, id)).id })
+  const { accepted, draft } = await requirePlan(scope, id)
+  const rows = accepted
+    ? await planned(scope, { planId: id })
+    : (await goodsOf(scope, { products: draft.menu.map(({ productId }) => productId), replaces: null })).cuts
   return store.stylesWork(scope, [...new Set(rows.map(({ styleId }) => styleId))])
 }
 

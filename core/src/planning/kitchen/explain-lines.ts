@@ -32,7 +32,7 @@ export const explainCutMinutes = (
   quantity: 'minutes',
   expression: plus(
     times(value(unitName.many, units, 'count'), value('each', minutes, 'minutes')),
-    value('laying out and cleaning', setUp, 'minutes'),
+    value('set-up and cleaning', setUp, 'minutes'),
   ),
 })
 

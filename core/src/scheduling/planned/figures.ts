@@ -13,7 +13,7 @@ interface Part {
 const TITLES: Readonly<Record<ScheduleFigure, string>> = {
   late: 'Late',
   clean: 'Cleaning down',
-  hold: 'Food waits',
+  hold: 'Waiting',
 }
 
 const NOTES: Readonly<Record<ScheduleFigure, string>> = {

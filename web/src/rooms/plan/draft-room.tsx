@@ -13,6 +13,7 @@ import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { warmPlanner } from '../../workers/plan-client.ts'
 import { Answer } from './answer.tsx'
+import { CanBeScheduled } from './can-be-scheduled.tsx'
 import { DemandTable } from './demand-table.tsx'
 import css from './plan.module.css'
 import { PlanDetails } from './plan-details.tsx'
@@ -124,6 +125,7 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
             }
           />
           {accept.isError ? <Failed error={accept.error} /> : null}
+          {run.isCurrent ? <CanBeScheduled plan={plan} basis={made} shown={shown} /> : null}
           {draft.replaces === null ? null : <BesideBefore planId={draft.replaces} made={made} shown={shown} />}
           <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
         </>

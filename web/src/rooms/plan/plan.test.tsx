@@ -1,11 +1,11 @@
 import type { Plan } from '@fleam/contract'
-import { planOrders, planRequest } from '@fleam/core'
+import { planOrders, planRequest, type Schedule } from '@fleam/core'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'
 import { loadMixedSolver } from '../../../../core/test/solver.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
-import type { PlanAsked, PlanTold } from '../../workers/plan-protocol.ts'
+import type { PlanAsked, PlanTold, ScheduleAsked, ScheduleTold } from '../../workers/plan-protocol.ts'
 import { AcceptedPlan } from './accepted-plan.tsx'
 import { DraftRoom } from './draft-room.tsx'
 import { Component as Plans } from './plans.tsx'
@@ -13,8 +13,13 @@ import { Component as Plans } from './plans.tsx'
 let asked: PlanAsked | null = null
 let hear: (told: PlanTold) => void = () => {}
 const stop = jest.fn()
+let hearSchedule: ((told: ScheduleTold) => void) | null = null
 jest.mock('../../workers/plan-client.ts', () => ({
   warmPlanner: () => {},
+  scheduleAside: (_asked: ScheduleAsked, listen: (told: ScheduleTold) => void) => {
+    hearSchedule = listen
+    return () => {}
+  },
   planAside: (of: PlanAsked, listen: (told: PlanTold) => void) => {
     asked = of
     hear = listen
@@ -99,6 +104,35 @@ test('an answer belongs to its question: what is typed since turns Accept off, a
   unmount()
   await answered()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ draft: { covers: [{}, { covers: 20 }] } })
+})
+
+test('before it is accepted it is tried whether the cooks can do it', async () => {
+  answerWith({
+    ...answers,
+    [`GET ${BASE}/items`]: { body: [] },
+    [`GET ${BASE}/cooks`]: { body: [] },
+    [`GET ${BASE}/plans/${plan.id}/work`]: { body: [] },
+  })
+  renderPart(<DraftRoom plan={plan} />)
+  await answered()
+  await paused()
+  await tell({ type: 'plan', plan: await answer(), isWhole: true, seconds: 3 })
+  await answered()
+  expect(screen.getByText(/Trying whether the cooks can do it/)).toBeTruthy()
+  const schedule = (changes: Partial<Schedule>): ScheduleTold => ({
+    type: 'schedule',
+    schedule: {
+      ...{ status: 'best-found', tasks: [], cleanDowns: [], lateMinutes: 0, cleanMinutes: 0, holdMinutes: 0 },
+      ...{ bound: { lateMinutes: 0 }, impossible: [], ...changes },
+    },
+  })
+  const told = (changes: Partial<Schedule>) => act(async () => hearSchedule?.(schedule(changes)))
+  await told({ lateMinutes: 32 })
+  expect(screen.getByText(/would be 32 min late with it/)).toBeTruthy()
+  await told({ lateMinutes: 0 })
+  expect(screen.getByText(/a schedule was found with nothing late/)).toBeTruthy()
+  await told({ status: 'impossible', impossible: [{ task: 'x', why: 'beyond-the-horizon' }] })
+  expect(screen.getByText(/The cooks cannot do it as it is/)).toBeTruthy()
 })
 
 test('a plan that may be far from the cheapest says so, asks before it is accepted, and offers a better one', async () => {

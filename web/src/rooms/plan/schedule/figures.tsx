@@ -31,7 +31,7 @@ export function FigureOfSchedule({ request, placed, figure, nameOf }: FigureOfSc
 export const FIGURE_WORDS: Readonly<Record<ScheduleFigure, string>> = {
   late: 'Late',
   clean: 'Cleaning down',
-  hold: 'Food waits',
+  hold: 'Waiting',
 }
 
 interface ScheduleFiguresProps extends Omit<FigureOfScheduleProps, 'figure'> {

@@ -26,19 +26,27 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
     <div className="room">
       <Heading state={state} {...props} />
       {state.error ? <Failed error={state.error} retry={state.retry} /> : null}
+      {state.isOvertaken ? (
+        <p className="refusal" role="alert">
+          Somebody else has changed this schedule meanwhile. What was changed here since is not kept.{' '}
+          <Button size="sm" variant="outline-dark" onClick={() => void state.showTheirs()}>
+            Show theirs
+          </Button>
+        </p>
+      ) : null}
       <CannotBeDone state={state} />
       <TooWarm state={state} />
       {leftOut.length > 0 ? (
         <p>
           Left out: {leftOut.map(({ name }) => name).join('; ')}{' '}
           <Button size="sm" variant="outline-dark" onClick={state.takeIn}>
-            Let it in again
+            Allow again
           </Button>
         </p>
       ) : null}
       {jobs.length === 0 && leftOut.length === 0 ? <p>Everything of this plan is cut.</p> : null}
       {state.isMissing && shown.length > 0 && state.run.state !== 'running' ? (
-        <p>Something was planned or changed since: make it anew, or replan the rest.</p>
+        <p>Something was planned or changed since: start over, or reschedule what is left.</p>
       ) : null}
       {offered ? (
         <BeforeAndAfter

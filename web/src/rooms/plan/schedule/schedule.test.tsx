@@ -183,6 +183,28 @@ test('a bar is moved by keys, to another cook too, and a rule that breaks is tol
   expect(tasks()[0]?.cookId).toBe('Bruno')
 })
 
+test('a schedule that somebody else changed is never written over: theirs is shown when one asks for it', async () => {
+  const theirs = { ...kept, version: 9, schedule: { ...kept.schedule, tasks: [] } }
+  const sent = answerWith({
+    [PUT]: { status: 409, body: { code: 'stale-version', title: '', detail: '', issues: [], kept: '' } },
+    [`GET /api/kitchens/${LARCH_HALT.id}/plans/plan`]: { body: theirs },
+  })
+  renderPart(
+    <ScheduleRoom plan={kept} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} works={[]} isRead />,
+  )
+  await answered()
+  fireEvent.keyDown(screen.getByRole('button', { name: /^Duck: breasts, 2 birds/ }), { key: 'ArrowRight' })
+  await keptNow()
+  expect(screen.getByRole('alert').textContent).toContain('Somebody else has changed this schedule meanwhile')
+  expect(screen.queryByRole('button', { name: 'Try again' })).toBeNull()
+  const puts = () => sent.filter(({ method }) => method === 'PUT').length
+  const before = puts()
+  await touch(screen.getByRole('button', { name: 'Show theirs' }))
+  await keptNow()
+  expect(screen.queryByRole('button', { name: /^Duck: breasts, 2 birds/ })).toBeNull()
+  expect(puts()).toBe(before)
+})
+
 test('the rest is replanned beside what stands, and nothing changes before it is taken', async () => {
   const sent = await room(kept)
   fireEvent.click(screen.getByLabelText('Marit'))

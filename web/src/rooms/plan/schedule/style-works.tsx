@@ -48,8 +48,8 @@ export function StyleWorks({
       ))}
       {update.isError ? <Failed error={update.error} /> : null}
       <p className="form-text">
-        It is kept with the style, for every plan. Make the schedule anew afterwards. Food at rest stays at or below 5
-        °C; hot food is cooled to 21 °C within two hours and to 5 °C within six. Local rules come first.
+        It is kept with the style, for every plan. Start over or reschedule what is left afterwards. Food at rest stays
+        at or below 5 °C; hot food is cooled to 21 °C within two hours and to 5 °C within six. Local rules come first.
       </p>
     </section>
   )

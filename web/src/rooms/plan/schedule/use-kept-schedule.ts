@@ -1,6 +1,9 @@
 import type { KeptSchedule, Plan } from '@fleam/contract'
 import { USUAL_WORK } from '@fleam/core'
 import { useEffect, useRef, useState } from 'react'
+import { ApiProblem, getJson } from '../../../data/api.ts'
+import { useKitchen } from '../../../data/kitchen-context.ts'
+import { kitchenPath } from '../../../data/paths.ts'
 import { useUpdateSchedule } from '../../../data/planning-queries.ts'
 
 const SAVE_AFTER_MS = 400
@@ -10,6 +13,9 @@ export interface KeptScheduleState {
   change: (part: Partial<KeptSchedule>) => void
   error: unknown
   retry: () => void
+  /** Somebody else has kept another schedule meanwhile: this one is not kept, and theirs is shown when one asks for it. */
+  isOvertaken: boolean
+  showTheirs: () => Promise<void>
 }
 
 /** The schedule of a plan: every change stands at once, and is kept a moment later, one after the other. */
@@ -48,13 +54,20 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
     setSaid(plan.schedule)
     setKept(plan.schedule)
   }, [said, kept, isPending, plan])
+  const { id } = useKitchen()
+  const isOvertaken = save.error instanceof ApiProblem && save.error.problem.code === 'stale-version'
   return {
     schedule: said,
     change: (part) => setSaid((before) => ({ ...before, ...part })),
-    error: isError ? save.error : null,
-    retry: () => {
-      // Whoever tries again has seen that somebody else changed it, and means their own.
-      version.current = Math.max(version.current, plan.version)
+    error: isError && !isOvertaken ? save.error : null,
+    retry: () => save.reset(),
+    isOvertaken,
+    showTheirs: async () => {
+      const theirs = await getJson<Plan>(`${kitchenPath(id)}/plans/${plan.id}`)
+      version.current = theirs.version
+      const shown = { ...said, ...theirs.schedule }
+      setSaid(shown)
+      setKept(shown)
       save.reset()
     },
   }

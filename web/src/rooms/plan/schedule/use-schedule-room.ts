@@ -26,7 +26,7 @@ export interface ScheduleRoomProps extends WorkProps {
 /** What stands in the room of a schedule, and what can be done there. */
 export function useScheduleRoom(props: ScheduleRoomProps) {
   const { plan, accepted, cooks } = props
-  const { schedule, change, error, retry } = useKeptSchedule(plan)
+  const { schedule, change, error, retry, isOvertaken, showTheirs } = useKeptSchedule(plan)
   const [away, setAway] = useState<readonly string[]>([])
   const [leftOut, setLeftOut] = useState<readonly string[]>([])
   const { now, all, jobs, work, followed, workOf } = useWork(props, { schedule, away, leftOut })
@@ -53,7 +53,7 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
   })
   return {
     ...{ schedule, away, setAway, offered, impossible, run, jobs, now, work, nameOf, shown, make },
-    ...{ from: accepted.draft.from, days: accepted.draft.days, error, retry, change },
+    ...{ from: accepted.draft.from, days: accepted.draft.days, error, retry, isOvertaken, showTheirs, change },
     cookName: (id: string | null) => cooks.find((cook) => cook.id === id)?.name ?? '',
     hasAny: schedule.tasks.length > 0,
     /** Something was planned or changed since it was made. */

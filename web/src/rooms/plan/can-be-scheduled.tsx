@@ -1,0 +1,86 @@
+import { asAccepted, type Plan, planJobs, workCooks } from '@fleam/contract'
+import { minutesSince, type OrderPlan, type Schedule, USUAL_WORK, workPlan } from '@fleam/core'
+import { useEffect, useMemo, useState } from 'react'
+import { useKitchen } from '../../data/kitchen-context.ts'
+import { useCooks, useItems } from '../../data/queries.ts'
+import { usePlanWork } from '../../data/schedule-queries.ts'
+import { useFormat } from '../../parts/use-format.ts'
+import { scheduleAside } from '../../workers/plan-client.ts'
+import css from './plan.module.css'
+import type { PlanBasis } from './use-plan-run.ts'
+
+const SECONDS = 3
+/** A schedule that is late by less is in time. */
+const IN_TIME = 0.5
+
+interface CanBeScheduledProps {
+  plan: Pick<Plan, 'id' | 'name'>
+  basis: PlanBasis
+  shown: OrderPlan
+}
+
+/**
+ * Whether a plan that is not accepted yet can be done: with packing, cleaning, boards, skills and shifts, of which the
+ * plan itself knows nothing. It is tried aside, while the plan is read.
+ */
+export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, shown }: CanBeScheduledProps) {
+  const format = useFormat()
+  const { timeZone } = useKitchen()
+  const [items, cooks, works] = [useItems(), useCooks(), usePlanWork(id)]
+  const [made, setMade] = useState<{ of: unknown; schedule: Schedule } | null>(null)
+  const tried = useMemo(() => {
+    if (!items.data || !cooks.data || !works.data || shown.cutting.length === 0) return null
+    const accepted = asAccepted({ draft, goods, answer: shown }, { plan: { id, name }, items: items.data })
+    const schedule = { settings: USUAL_WORK, late: [], days: [], tasks: [] }
+    const jobs = planJobs(accepted, { items: items.data, works: works.data, schedule, timeZone })
+    const now = Math.max(0, minutesSince(draft.from, timeZone, new Date()))
+    const working = workCooks(cooks.data, { away: [], days: [] })
+    const work = workPlan(jobs, { from: draft.from, days: draft.days, cooks: working, settings: USUAL_WORK, now })
+    return { jobs, work }
+  }, [items.data, cooks.data, works.data, shown, draft, goods, id, name, timeZone])
+  useEffect(() => {
+    if (!tried) return
+    return scheduleAside({ request: tried.work.request, held: [], seconds: SECONDS }, (told) => {
+      if (told.type === 'schedule') setMade({ of: tried, schedule: told.schedule })
+    })
+  }, [tried])
+  if (!tried) return null
+  const nameOf = (jobId: string) => tried.jobs.find((job) => job.id === jobId)?.name ?? ''
+  const warm = tried.work.tooWarm.map(nameOf)
+  if (warm.length > 0) {
+    return (
+      <p className={css.short} role="status">
+        Out of the cold for too long whoever cuts it: {warm.join('; ')}. It would have no place in the schedule.
+      </p>
+    )
+  }
+  const schedule = made?.of === tried ? made.schedule : null
+  if (!schedule) {
+    return (
+      <p className="quiet" role="status">
+        Trying whether the cooks can do it …
+      </p>
+    )
+  }
+  if (schedule.status === 'impossible') {
+    const jobs = new Set(
+      schedule.impossible.flatMap(({ task }) => tried.work.tasks.find((own) => own.id === task)?.jobId ?? []),
+    )
+    return (
+      <p className={css.short} role="status">
+        The cooks cannot do it as it is: no time was found for {[...jobs].map(nameOf).join('; ')}. Longer hours, another
+        cook or another day would mend it.
+      </p>
+    )
+  }
+  return schedule.lateMinutes > IN_TIME ? (
+    <p className={css.short} role="status">
+      The cooks would be {format.quantity(schedule.lateMinutes, 'minutes')} late with it: longer hours, another cook or
+      another day would mend it.
+    </p>
+  ) : (
+    <p className="quiet" role="status">
+      The cooks can do it: a schedule was found with nothing late.
+    </p>
+  )
+}
