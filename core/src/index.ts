@@ -426,6 +426,7 @@ export {
   kilosByDay,
   kitchenGoods,
   limitName,
+  missing,
   orderPlanModel,
   PLAN_AIMS,
   PLAN_COST_PARTS,

@@ -55,6 +55,7 @@ export {
   hoursOn,
   kilosByDay,
   kitchenGoods,
+  missing,
   PLAN_COST_PARTS,
   planLines,
   plannedWork,

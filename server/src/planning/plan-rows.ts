@@ -1,4 +1,5 @@
 import { type PlanRow, planRow } from '@fleam/contract'
+import { missing } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { dayOf, eachReadable, type Scope, within } from '../scope/index.ts'
@@ -74,11 +75,11 @@ export async function planRows(scope: Scope): Promise<PlanRow[]> {
 }
 
 function answerOfRow({ total, status, gap, short }: Pick<Row, 'total' | 'status' | 'gap' | 'short'>) {
-  const missing = (parsedJsonOf(short) ?? []) as { quantity: number }[]
+  const portions = missing((parsedJsonOf(short) ?? []) as { quantity: number }[])
   return planRow.shape.answer.parse({
     total: Number(total),
     status,
     gap: Number(gap),
-    short: missing.reduce((sum, { quantity }) => sum + quantity, 0),
+    short: portions.reduce((sum, { quantity }) => sum + quantity, 0),
   })
 }

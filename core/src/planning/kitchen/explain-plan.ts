@@ -26,9 +26,31 @@ const TITLES: Readonly<Record<PlanCostPart, string>> = {
   total: 'Everything',
 }
 
+const MINUTES_PER_HOUR = 60
+
+/** Minutes of unpacking what a plan buys ready, by article; none where a pack takes none. */
+export const unpackingOf = (plan: Pick<OrderPlan, 'orders'>, { unpacking }: Pick<AskedPlan, 'unpacking'>) => {
+  const minutesOf = new Map(unpacking.map(({ name, minutes }) => [name, minutes]))
+  return plan.orders.flatMap(({ lines }) =>
+    lines.flatMap(({ name, packs }) => {
+      const minutes = packs * (minutesOf.get(name) ?? 0)
+      return minutes > 0 ? [{ name, minutes }] : []
+    }),
+  )
+}
+
+/** What a plan costs by its parts: unpacking what is bought ready is labour. Parts add up to the total. */
+export function planCostParts(plan: Pick<OrderPlan, 'cost' | 'orders'>, asked: AskedPlan): OrderPlan['cost'] {
+  const perMinute = asked.request.labour.ratePerHour / MINUTES_PER_HOUR
+  const unpacking = unpackingOf(plan, asked).reduce((sum, { minutes }) => sum + minutes, 0) * perMinute
+  return { ...plan.cost, ready: plan.cost.ready - unpacking, labour: plan.cost.labour + unpacking }
+}
+
 /** The formula of one part of what a plan costs, with its numbers; null where nothing goes into it. */
-export function explainPlanCost(plan: OrderPlan, { request }: AskedPlan, part: PlanCostPart): Explanation | null {
-  const { cost } = plan
+export function explainPlanCost(plan: OrderPlan, asked: AskedPlan, part: PlanCostPart): Explanation | null {
+  const { request } = asked
+  const cost = planCostParts(plan, asked)
+  const perMinute = request.labour.ratePerHour / MINUTES_PER_HOUR
   const title = TITLES[part]
   const sum = (terms: readonly ReturnType<typeof value>[], note?: string): Explanation | null =>
     terms.length === 0 ? null : { title, quantity: 'money', expression: plus(...terms), ...(note ? { note } : {}) }
@@ -45,20 +67,21 @@ export function explainPlanCost(plan: OrderPlan, { request }: AskedPlan, part: P
     }
     case 'wholes':
     case 'ready': {
-      const goods = new Map(request[part].map(({ name, price }) => [name, price]))
+      const minutesOf = new Map(asked.unpacking.map(({ name, minutes }) => [name, minutes]))
+      const bare = ({ name, price }: { name: string; price: number }) => price - (minutesOf.get(name) ?? 0) * perMinute
+      const goods = new Map(request[part].map((good) => [good.name, part === 'ready' ? bare(good) : good.price]))
       const packs = plan.orders.flatMap(({ lines }) => lines.filter(({ name }) => goods.has(name)))
-      return sum(
-        packs.map(({ name, packs: count }) => priced(name, count, goods.get(name) ?? 0)),
-        part === 'ready' ? 'Each pack with the minutes of unpacking and trimming it.' : undefined,
-      )
+      return sum(packs.map(({ name, packs: count }) => priced(name, count, goods.get(name) ?? 0)))
     }
     case 'delivery':
       return sum(plan.orders.flatMap(({ supplier, charge }) => (charge > 0 ? [value(supplier, charge, 'money')] : [])))
     case 'labour': {
-      if (plan.cutting.length === 0) return null
-      const minutes = plus(...plan.cutting.map(({ cut, minutes: each }) => value(cut, each, 'minutes')))
-      const perMinute = value('a minute', request.labour.ratePerHour / 60, 'money')
-      return { title, quantity: 'money', expression: times(minutes, perMinute) }
+      const terms = [
+        ...plan.cutting.map(({ cut, minutes: each }) => value(cut, each, 'minutes')),
+        ...unpackingOf(plan, asked).map(({ name, minutes }) => value(`unpacking ${name}`, minutes, 'minutes')),
+      ]
+      if (terms.length === 0) return null
+      return { title, quantity: 'money', expression: times(plus(...terms), value('a minute', perMinute, 'money')) }
     }
     case 'consumables': {
       const each = new Map(request.cuts.map(({ name, consumables }) => [name, consumables]))

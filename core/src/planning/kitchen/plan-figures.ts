@@ -11,13 +11,15 @@ import {
 import { GRAMS_PER_KILOGRAM } from '../../units/index.ts'
 import type { OrderPlan } from '../order-plan.ts'
 import type { PlanDraft } from './draft.ts'
+import { unpackingOf } from './explain-plan.ts'
 import type { PlanGoods } from './goods.ts'
+import { missing } from './plan-lines.ts'
 import { rateOf } from './plan-request.ts'
 import { valueIn } from './values.ts'
 
 const MINUTES_PER_HOUR = 60
 
-/** What plans differ by, beside their money: minutes at the board, kilos thrown away, portions short. */
+/** What plans differ by, beside their money: minutes of work, kilos thrown away, portions short. */
 export interface PlanTotals {
   minutes: number
   thrownKilos: number
@@ -40,12 +42,24 @@ function thrownOf(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'cha
   ].flatMap(({ name, count }) => (count > 0 ? [{ name, count, each: kilos.get(name) ?? 0 }] : []))
 }
 
-/** Minutes, kilos thrown away (products over without a use, and wholes that stay uncut), and portions short of a plan. */
+/** Minutes of a plan: of what is cut, and of unpacking and trimming what is bought ready. */
+function minutesOf(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>) {
+  const unpacking = goods.ready.map(({ id, name, handling }) => ({
+    name,
+    minutes: valueIn(draft, { kind: 'ready', id, field: 'handling' }, handling).value,
+  }))
+  return [
+    ...plan.cutting.map(({ cut, minutes }) => ({ name: cut, minutes })),
+    ...unpackingOf(plan, { unpacking }).map(({ name, minutes }) => ({ name: `unpacking ${name}`, minutes })),
+  ]
+}
+
+/** Minutes at the board and of unpacking, kilos thrown away (products over without a use, and wholes that stay uncut), and portions short of a plan. */
 export function planTotals(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): PlanTotals {
   return {
-    minutes: plan.cutting.reduce((sum, each) => sum + each.minutes, 0),
+    minutes: minutesOf(plan, goods, draft).reduce((sum, { minutes }) => sum + minutes, 0),
     thrownKilos: thrownOf(plan, goods, draft).reduce((sum, { count, each }) => sum + count * each, 0),
-    short: plan.short.reduce((sum, { quantity }) => sum + quantity, 0),
+    short: missing(plan.short).reduce((sum, { quantity }) => sum + quantity, 0),
   }
 }
 
@@ -60,9 +74,9 @@ export function explainPlanTotal(
   switch (total) {
     case 'minutes':
       return summed(
-        'Minutes at the board',
+        'Minutes of work',
         'minutes',
-        plan.cutting.map(({ cut, minutes }) => value(cut, minutes, 'minutes')),
+        minutesOf(plan, goods, draft).map(({ name, minutes }) => value(name, minutes, 'minutes')),
       )
     case 'thrownKilos':
       return summed(
@@ -76,7 +90,7 @@ export function explainPlanTotal(
       return summed(
         'Portions short',
         'count',
-        plan.short.map(({ product, quantity }) => value(product, quantity, 'count')),
+        missing(plan.short).map(({ product, quantity }) => value(product, quantity, 'count')),
       )
   }
 }

@@ -3,6 +3,7 @@ import { loadMixedSolver } from '../../../test/solver.ts'
 import { evaluate } from '../../explanation/index.ts'
 import { formatFor, limitWords, mendWords, orderText, planWords, provenWords, uncutWords } from '../../wording/index.ts'
 import { type OrderPlan, planFor, planOrders, type SolveMixed } from '../index.ts'
+import { planCostParts } from './explain-plan.ts'
 import {
   explainCutMinutes,
   explainCutPortion,
@@ -11,6 +12,7 @@ import {
   explainPlanTotal,
   explainReadyPortion,
   explainSaved,
+  missing,
   PLAN_COST_PARTS,
   type PlanDraft,
   planLines,
@@ -71,10 +73,19 @@ describe('a plan by ids', () => {
 
   test('each of its money opens to what it is, and they add up', () => {
     for (const { plan, asked, lines } of [made(), made({ pins: [NO_READY] })]) {
+      const parts = planCostParts(plan, asked)
       for (const part of PLAN_COST_PARTS) {
         const explained = explainPlanCost(plan, asked, part)
-        expect(explained ? evaluate(explained.expression) : 0).toBeCloseTo(plan.cost[part], 9)
+        expect(explained ? evaluate(explained.expression) : 0).toBeCloseTo(parts[part], 9)
       }
+      const { surplus, total, ...paid } = parts
+      expect(Object.values(paid).reduce((sum, part) => sum + part, 0) - surplus).toBeCloseTo(total, 9)
+      // Unpacking what is bought ready is labour, and no price.
+      const unpacked = plan.orders.some(({ lines: own }) =>
+        own.some(({ name }) => goods.ready.some((ready) => ready.name === name)),
+      )
+      expect(parts.labour > plan.cost.labour).toBe(unpacked && asked.unpacking.some(({ minutes }) => minutes > 0))
+      expect(parts.ready + parts.labour).toBeCloseTo(plan.cost.ready + plan.cost.labour, 9)
       const totals = planTotals(plan, goods, draft())
       const opened = (['minutes', 'thrownKilos', 'short'] as const).map((total) => {
         const explained = explainPlanTotal(plan, total, { goods, draft: draft() })
@@ -136,7 +147,8 @@ test('other aims: fewest minutes, least thrown away, all bought ready', () => {
   const cheapest = planTotals(plan, goods, said)
   expect(of('labour').minutes).toBeLessThanOrEqual(cheapest.minutes)
   expect(of('waste').thrownKilos).toBeLessThanOrEqual(cheapest.thrownKilos + 1e-9)
-  expect(of('ready').minutes).toBe(0)
+  // Nothing is cut; what is bought ready is unpacked.
+  expect(of('ready').minutes).toBeLessThan(cheapest.minutes)
   for (const aim of ['labour', 'waste', 'ready'] as const)
     expect(of(aim).cost).toBeGreaterThanOrEqual(plan.cost.total - 1e-6)
 })
@@ -160,6 +172,11 @@ describe('in words', () => {
     expect(told).toHaveLength(1)
     expect(told[0]?.cost).toEqual(plan.cost)
     expect(told[0]).toMatchObject({ limits: [], beside: { allReady: null, allCut: null } })
+  })
+
+  test('nothing is short of nothing', () => {
+    const short = [0.004, 0.049, 0.05, 3].map((quantity) => ({ quantity }))
+    expect(missing(short).map(({ quantity }) => quantity)).toEqual([0.05, 3])
   })
 
   test('limits, shortages and how sure it is', () => {

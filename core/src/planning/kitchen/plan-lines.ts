@@ -153,13 +153,20 @@ export function planLines(
       const whole = wholes.get(name)
       return whole ? [{ wholeId: whole.id, name, units, unitName: whole.unitName }] : []
     }),
-    short: plan.short.flatMap(({ product, day, quantity, because }) => {
+    short: missing(plan.short).flatMap(({ product, day, quantity, because }) => {
       const id = products.get(product)?.id
       const limits = plan.limits.filter((limit) => because.includes(limitName(limit)))
       return id === undefined ? [] : [{ productId: id, product, day, quantity, because: limits }]
     }),
   }
 }
+
+/** Nobody misses less than this of a portion: it is within what is cut a little larger. */
+const SHORT_OF_NOTHING = 0.05
+
+/** What is short of a plan, without what nobody misses. */
+export const missing = <S extends { quantity: number }>(short: readonly S[]): S[] =>
+  short.filter(({ quantity }) => quantity >= SHORT_OF_NOTHING)
 
 /** Sums of parts that a solver shared out are whole again where they are whole but for its arithmetic. */
 const clean = (sum: number) => (Math.abs(sum - Math.round(sum)) < 1e-5 ? Math.round(sum) : sum)

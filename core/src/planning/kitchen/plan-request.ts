@@ -46,6 +46,8 @@ export function comesOn(
 export interface AskedPlan {
   request: OrderPlanRequest
   pins: PlanPin[]
+  /** Minutes of unpacking and trimming a pack of each ready good: the solver has them in its price, and they are labour. */
+  unpacking: { name: string; minutes: number }[]
 }
 
 /**
@@ -160,7 +162,11 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
     const name = lists[kind].get(id)
     return name === undefined ? [] : [{ kind, name, atLeast, atMost }]
   })
-  return { request, pins }
+  const unpacking = goods.ready.map(({ id, name, handling }) => ({
+    name,
+    minutes: change('ready', id)('handling', handling),
+  }))
+  return { request, pins, unpacking }
 }
 
 /**

@@ -204,7 +204,7 @@ function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: Pla
               Cost
             </th>
             <th scope="col" className="number">
-              At the board
+              Labour
             </th>
             <th scope="col" className="number">
               Thrown away
