@@ -57,13 +57,13 @@ const RULES: Readonly<Record<FaultRule, string>> = {
 export const faultWords = ({ task, rule, with: other }: ScheduleFault, nameOf: (id: string) => string): string =>
   `${nameOf(task)} ${RULES[rule]}${other === null ? '' : ` ${nameOf(other)}`}.`
 
-/** What each task of some work is called: `Duck: breasts, load 2 of 8, 3 birds`; its id where it is none of them. */
+/** What each task of some work is called: `load 2 of 8, 3 birds · Duck: breasts`; its id where it is none of them. */
 export function taskNames({ tasks }: WorkPlan, jobs: readonly PlannedJob[]): (id: string) => string {
   const taskOf = new Map(tasks.map((task) => [task.id, task]))
   const jobOf = new Map(jobs.map((job) => [job.id, job]))
   return (id) => {
     const task = taskOf.get(id)
     const job = task && jobOf.get(task.jobId)
-    return task && job ? `${job.name}, ${taskWords(task, job)}` : id
+    return task && job ? `${taskWords(task, job)} · ${job.name}` : id
   }
 }

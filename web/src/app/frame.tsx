@@ -1,3 +1,4 @@
+import type { Kitchen } from '@fleam/contract'
 import { MoonStar, Sun } from 'lucide-react'
 import { lazy, Suspense, useEffect } from 'react'
 import Form from 'react-bootstrap/Form'
@@ -23,6 +24,9 @@ const FirstRun = () => (
   </Suspense>
 )
 
+/** A screen that is read across the kitchen has the whole of it. */
+const BARE = '/wall'
+
 /** The frame of every room: rooms in the order of the work, the kitchen, light or dark. */
 export function Frame() {
   const kitchens = useKitchens()
@@ -44,34 +48,7 @@ export function Frame() {
       <a className="skip-link" href="#room">
         To the room
       </a>
-      <header className="frame">
-        <span className="frame-name">Fleam</span>
-        <nav aria-label="Rooms">
-          {ROOMS.map((room) => (
-            <NavLink key={room.path} to={room.path} end={room.path === '/'}>
-              {room.name}
-            </NavLink>
-          ))}
-        </nav>
-        <KeptHere />
-        {kitchens.data.length > 1 ? (
-          <Form.Select
-            size="sm"
-            aria-label="Kitchen"
-            value={kitchen.id}
-            onChange={(event) => choose(event.target.value)}
-          >
-            {kitchens.data.map((each) => (
-              <option key={each.id} value={each.id}>
-                {each.name}
-              </option>
-            ))}
-          </Form.Select>
-        ) : (
-          <span className="frame-kitchen">{kitchen.name}</span>
-        )}
-        <ThemeButton />
-      </header>
+      {pathname === BARE ? null : <Header kitchens={kitchens.data} kitchen={kitchen} choose={choose} />}
       <ScrollRestoration />
       <DiskFull />
       <Refused />
@@ -81,6 +58,41 @@ export function Frame() {
         </Suspense>
       </main>
     </KitchenContext>
+  )
+}
+
+interface HeaderProps {
+  kitchens: readonly Kitchen[]
+  kitchen: Kitchen
+  choose: (id: string) => void
+}
+
+/** The way to every room, whose kitchen it is, and the light. */
+function Header({ kitchens, kitchen, choose }: HeaderProps) {
+  return (
+    <header className="frame">
+      <span className="frame-name">Fleam</span>
+      <nav aria-label="Rooms">
+        {ROOMS.map((room) => (
+          <NavLink key={room.path} to={room.path} end={room.path === '/'}>
+            {room.name}
+          </NavLink>
+        ))}
+      </nav>
+      <KeptHere />
+      {kitchens.length > 1 ? (
+        <Form.Select size="sm" aria-label="Kitchen" value={kitchen.id} onChange={(event) => choose(event.target.value)}>
+          {kitchens.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.name}
+            </option>
+          ))}
+        </Form.Select>
+      ) : (
+        <span className="frame-kitchen">{kitchen.name}</span>
+      )}
+      <ThemeButton />
+    </header>
   )
 }
 

@@ -40,7 +40,7 @@ test('each cook who has work, what they do now and what comes next; who is late 
   ])
   expect(screen.getByText('10:15')).toBeTruthy()
   const marit = screen.getByRole('region', { name: 'Marit' })
-  expect(within(marit).getByText('ducks, until 10:20')).toBeTruthy()
+  expect(within(marit).getByText('until 10:20: ducks')).toBeTruthy()
   expect(within(marit).getByText('next at 10:40: char')).toBeTruthy()
   const bruno = screen.getByRole('region', { name: 'Bruno' })
   expect(within(bruno).getByText('free')).toBeTruthy()

@@ -1,5 +1,6 @@
 import type { Cook, DayTask } from '@fleam/contract'
 import { clockWords, minutesSince } from '@fleam/core'
+import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks, useFabrications } from '../../data/queries.ts'
 import { useDaySchedule } from '../../data/schedule-queries.ts'
@@ -41,6 +42,9 @@ export function Component() {
       <h1 className={css.clock}>
         {dayWords(day)} <strong>{clockWords(minute)}</strong>
         {schedule.isError ? <span className={css.stale}> not connected: as it was last</span> : null}
+        <Link to="/" className={css.leave}>
+          Leave the wall
+        </Link>
       </h1>
       <ColdOver rows={(fabrications.data ?? []).filter(({ status }) => status === 'open')} />
       {busy.length === 0 ? (
@@ -71,7 +75,7 @@ function CookRow({ cook, tasks, minute }: { cook: Cook; tasks: readonly DayTask[
     <section className={css.row} aria-label={cook.name}>
       <h2>{cook.name}</h2>
       <p className={css.current}>
-        {current ? `${current.what}, until ${clockWords(current.end)}` : next.length > 0 ? 'free' : 'done for today'}
+        {current ? `until ${clockWords(current.end)}: ${current.what}` : next.length > 0 ? 'free' : 'done for today'}
       </p>
       <p className={isLate ? css.lateNext : ''}>
         {first ? `${isLate ? 'should have begun at' : 'next at'} ${clockWords(first.start)}: ${first.what}` : ''}

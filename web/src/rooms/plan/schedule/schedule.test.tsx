@@ -139,17 +139,17 @@ test('a plan without a schedule gets one, which is kept: bars, and a list for ea
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({
     version: 3,
     schedule: {
-      tasks: [{ id: 'p1 cut 1', jobId: 'p1', what: 'Duck: breasts, 2 birds', cookId: 'Marit', upTo: 2 }, {}, {}],
+      tasks: [{ id: 'p1 cut 1', jobId: 'p1', what: '2 birds · Duck: breasts', cookId: 'Marit', upTo: 2 }, {}, {}],
     },
   })
   const lists = screen.getByRole('region', { name: 'Lists' })
   expect(within(lists).getByRole('heading', { name: /Marit/ })).toBeTruthy()
-  expect(within(lists).getByText('Duck: breasts, pack and label')).toBeTruthy()
+  expect(within(lists).getByText('pack and label · Duck: breasts')).toBeTruthy()
   expect(screen.queryByText('What does not fit')).toBeNull()
   const setUp = screen.getByRole('region', { name: 'Set-up lists' })
   expect(setUp.textContent).toContain('Mat for poultry')
   expect(setUp.textContent).toContain('Container and label: breasts Duck: breasts, about 1,440')
-  await touch(screen.getByRole('button', { name: /^Duck: breasts, 2 birds/ }))
+  await touch(screen.getByRole('button', { name: /^2 birds · Duck: breasts/ }))
   expect(screen.getByRole('link', { name: 'Start at the bench' }).getAttribute('href')).toBe('/bench?planned=p1')
 })
 
@@ -167,7 +167,7 @@ const kept = {
 
 test('a bar is moved by keys, to another cook too, and a rule that breaks is told', async () => {
   const sent = await room(kept)
-  const bar = () => screen.getByRole('button', { name: /^Duck: breasts, 2 birds/ })
+  const bar = () => screen.getByRole('button', { name: /^2 birds · Duck: breasts/ })
   fireEvent.keyDown(bar(), { key: 'ArrowRight' })
   await keptNow()
   const tasks = () =>
@@ -193,7 +193,7 @@ test('a schedule that somebody else changed is never written over: theirs is sho
     <ScheduleRoom plan={kept} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} works={[]} isRead />,
   )
   await answered()
-  fireEvent.keyDown(screen.getByRole('button', { name: /^Duck: breasts, 2 birds/ }), { key: 'ArrowRight' })
+  fireEvent.keyDown(screen.getByRole('button', { name: /^2 birds · Duck: breasts/ }), { key: 'ArrowRight' })
   await keptNow()
   expect(screen.getByRole('alert').textContent).toContain('Somebody else has changed this schedule meanwhile')
   expect(screen.queryByRole('button', { name: 'Try again' })).toBeNull()
@@ -201,7 +201,7 @@ test('a schedule that somebody else changed is never written over: theirs is sho
   const before = puts()
   await touch(screen.getByRole('button', { name: 'Show theirs' }))
   await keptNow()
-  expect(screen.queryByRole('button', { name: /^Duck: breasts, 2 birds/ })).toBeNull()
+  expect(screen.queryByRole('button', { name: /^2 birds · Duck: breasts/ })).toBeNull()
   expect(puts()).toBe(before)
 })
 
@@ -234,13 +234,13 @@ test('what is on the board lies where it really is, and what a hand tells is tol
   )
   await answered()
   // It began at twenty past eight and not at eight, by another cook, and reaches until now.
-  const bar = screen.getByRole('button', { name: /^Duck: breasts, 2 birds, 8:20 to .*going on$/ })
+  const bar = screen.getByRole('button', { name: /^2 birds · Duck: breasts, 8:20 to .*going on$/ })
   fireEvent.keyDown(bar, { key: 'ArrowRight' })
   await keptNow()
   expect(sent.some(({ method }) => method === 'PUT')).toBe(false)
   await touch(bar)
   expect(screen.getByText(/It is on the board\./)).toBeTruthy()
-  await touch(screen.getByRole('button', { name: /^Duck: breasts, pack and label/ }))
+  await touch(screen.getByRole('button', { name: /^pack and label · Duck: breasts/ }))
   await touch(screen.getByRole('button', { name: 'Done' }))
   await answered()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ taskId: 'p1 pack 1', begunAt: null })
@@ -269,7 +269,7 @@ test('what should have begun is told, once it has waited for some minutes', asyn
   setClock('2026-12-03T07:20:00Z')
   await room(kept)
   const told = screen.getByRole('region', { name: 'What does not fit' }).textContent
-  expect(told).toContain('Duck: breasts, 2 birds should have begun at 8:00.')
+  expect(told).toContain('2 birds · Duck: breasts should have begun at 8:00.')
   expect(told).not.toContain('pack and label should')
 })
 
@@ -285,7 +285,7 @@ test('what cannot be done is told by its task', async () => {
     },
   })
   expect(screen.getByRole('alert').textContent).toContain(
-    'Duck: breasts, 2 birds: it takes longer than anybody’s hours.',
+    '2 birds · Duck: breasts: it takes longer than anybody’s hours.',
   )
 })
 
