@@ -3,6 +3,7 @@ import {
   MAX_SCHEDULE_MINUTES,
   MINUTES_OF_A_DAY,
   type StyleWork,
+  USUAL_WORK,
   WORK_KINDS,
   type WorkSettings,
 } from '@fleam/core'
@@ -25,6 +26,7 @@ const workSettings = z.strictObject({
   begins: minuteOfDay,
   service: minuteOfDay,
   buffer: minuteOfDay,
+  slack: minuteOfDay.default(USUAL_WORK.slack),
   boardMinutes: minuteOfDay,
   packMinutes: minuteOfDay,
   setHours: z.number().min(0).max(72),

@@ -40,7 +40,7 @@ export function brokenScheduleRules(request: ScheduleRequest, schedule: Schedule
     }
     if (task.due !== null) {
       late += Math.max(0, own.end - task.due)
-      held += Math.max(0, task.due - own.end)
+      held += Math.abs(task.due - (task.slack ?? 0) - Math.min(own.end, task.due))
     }
   }
   hold('late minutes', Math.abs(late - schedule.lateMinutes) < 1e-4)

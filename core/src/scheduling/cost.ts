@@ -13,6 +13,10 @@ export interface ScheduleCost {
 /** A task without a place breaks as much as a day that nobody has. */
 const NO_PLACE = 10_000
 
+/** Minutes by which something is done before it is best done, or after that and still in time. */
+export const heldUntilDue = (end: number, { due, slack }: { due: number; slack: number }): number =>
+  Math.abs(due - slack - Math.min(end, due))
+
 export function costOf({ tasks }: Shop, { starts, cleans }: Placing): ScheduleCost {
   const cost: ScheduleCost = { broken: 0, late: 0, clean: 0, hold: 0 }
   for (let at = 0; at < tasks.length; at++) {
@@ -27,7 +31,7 @@ export function costOf({ tasks }: Shop, { starts, cleans }: Placing): ScheduleCo
     cost.clean += cleans[at] as number
     if (Number.isFinite(task.due)) {
       cost.late += Math.max(0, end - task.due)
-      cost.hold += Math.max(0, task.due - end)
+      cost.hold += heldUntilDue(end, task)
     }
     for (const { task: before, lag, within } of task.after) {
       const gap = start - (starts[before] as number) - (tasks[before]?.minutes ?? 0) - lag

@@ -43,6 +43,8 @@ export interface ScheduleTask {
   after: readonly ScheduleAfter[]
   notBefore: Minute
   due: Minute | null
+  /** It is best done so long before it is due: what goes wrong until then is not late. None where it is not said. */
+  slack?: number
 }
 
 /** A task that has begun, or is held where it is: it keeps its place. */

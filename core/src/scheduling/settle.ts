@@ -54,7 +54,7 @@ export function settled(shop: Shop, placing: Placing): Placing {
       const pull = task.after.length - task.followers.length - (isDue ? 1 : 0)
       if (pull > 0) continue
       let latest = horizon - task.minutes
-      if (isDue) latest = Math.min(latest, Math.max(start, task.due - task.minutes))
+      if (isDue) latest = Math.min(latest, Math.max(start, task.due - task.slack - task.minutes))
       for (const { task: follower, lag } of task.followers) {
         latest = Math.min(latest, (starts[follower] as number) - lag - task.minutes)
       }

@@ -14,6 +14,7 @@ export interface ShopTask {
   followers: readonly { task: number; lag: number; within: number }[]
   notBefore: number
   due: number
+  slack: number
   held: { start: number; cook: number | null; unit: number | null } | null
 }
 
@@ -66,6 +67,7 @@ export function shopOf(request: ScheduleRequest, held: readonly HeldTask[] = [])
         ),
         notBefore: task.notBefore,
         due: task.due ?? Number.POSITIVE_INFINITY,
+        slack: task.slack ?? 0,
         held: own ? { start: own.start, cook: cooks.findIndex(({ name }) => name === own.cook), unit: own.unit } : null,
       }
     }),

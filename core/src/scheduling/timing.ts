@@ -58,18 +58,12 @@ export function bestTimes(shop: Shop, placing: Placing, solve: SolveMixed): Plac
       between(at, open ?? 0, (close ?? NONE) - task.minutes)
     }
     if (Number.isFinite(task.due)) {
-      // Due is the end and what is late of it, and what is early.
-      const [late, early] = [column(NONE, LATE), column(NONE, 1)]
+      // It starts no later than it must, but for what is late; and when it is best, but for what is early or after that.
+      const [late, early, after] = [column(NONE, LATE), column(NONE, 1), column(NONE, 1)]
       const due = task.due - task.minutes
-      programme.row(
-        [
-          [starts[at] as number, 1],
-          [late, -1],
-          [early, 1],
-        ],
-        due,
-        due,
-      )
+      const start = [starts[at] as number, 1] as const
+      programme.row([start, [late, -1]], Number.NEGATIVE_INFINITY, due)
+      programme.row([start, [after, -1], [early, 1]], due - task.slack, due - task.slack)
     }
   })
   const { values } = solve(programme, { seconds: SECONDS, costs })

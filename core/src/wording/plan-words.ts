@@ -46,11 +46,21 @@ export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): str
 
 /** What is bought and not cut, in a sentence; empty where everything is. */
 export const uncutWords = (lines: Pick<PlanLines, 'uncut'>, format: Format): string =>
-  lines.uncut.length === 0
-    ? ''
-    : `${listed(
-        lines.uncut.map(({ units, unitName, name }) => `${counted(units, unitName, format)} of ${name}`),
-      )} ${lines.uncut.length === 1 && lines.uncut[0]?.units === 1 ? 'stays' : 'stay'} uncut: packs are whole.`
+  (['pack', 'minimum', 'there'] as const)
+    .flatMap((reason) => {
+      const own = lines.uncut.filter(({ because }) => because === reason)
+      if (own.length === 0) return []
+      const what = listed(own.map(({ units, unitName, name }) => `${counted(units, unitName, format)} of ${name}`))
+      const verb = own.length === 1 && own[0]?.units === 1 ? 'stays' : 'stay'
+      return [`${what} ${verb} uncut: ${UNCUT_WORDS[reason]}.`]
+    })
+    .join(' ')
+
+const UNCUT_WORDS: Readonly<Record<PlanLines['uncut'][number]['because'], string>> = {
+  pack: 'packs are whole',
+  minimum: 'the order has to reach its minimum',
+  there: 'it is there already, and nothing asks for it',
+}
 
 /** A limit that is used up and what loosening it would bring, in words. */
 export function limitWords(limit: PlanLimit, format: Format, sayDay: SayDay): string {

@@ -203,7 +203,14 @@ describe('in words', () => {
     expect(provenWords({ status: 'optimal', gap: 0 }, format, { seconds: 9 })).toBe('Cheapest possible.')
     // What was made for another aim is not said to be the cheapest.
     expect(provenWords({ status: 'optimal', gap: 0 }, format, { aim: 'waste' })).not.toContain('heapest')
-    const uncut = [{ wholeId: 'x', name: 'Crate of six', units: 2, unitName: { one: 'bird', many: 'birds' } }]
-    expect(uncutWords({ uncut }, format)).toBe('2 birds of Crate of six stay uncut: packs are whole.')
+    const over = (units: number, because: 'pack' | 'minimum' | 'there') => ({
+      ...{ wholeId: 'x', name: 'Crate of six', units, unitName: { one: 'bird', many: 'birds' }, because },
+    })
+    expect(uncutWords({ uncut: [over(2, 'pack')] }, format)).toBe(
+      '2 birds of Crate of six stay uncut: packs are whole.',
+    )
+    expect(uncutWords({ uncut: [over(1, 'there'), over(6, 'minimum')] }, format)).toBe(
+      '6 birds of Crate of six stay uncut: the order has to reach its minimum. 1 bird of Crate of six stays uncut: it is there already, and nothing asks for it.',
+    )
   })
 })

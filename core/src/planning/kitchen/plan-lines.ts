@@ -58,7 +58,14 @@ export interface PlanLines {
   /** Portions that are bought ready, by article. */
   ready: { articleId: string; productId: string; portions: number; packs: number }[]
   left: (OrderPlan['left'][number] & { productId: string; unit: 'portion' | 'kg' })[]
-  uncut: { wholeId: string; name: string; units: number; unitName: { one: string; many: string } }[]
+  /** Wholes that stay uncut, and why they are there: of a pack that is whole, for a minimum order, or before the plan. */
+  uncut: {
+    wholeId: string
+    name: string
+    units: number
+    unitName: { one: string; many: string }
+    because: 'pack' | 'minimum' | 'there'
+  }[]
   short: { productId: string; product: string; day: Day; quantity: number; because: PlanLimit[] }[]
 }
 
@@ -149,9 +156,12 @@ export function planLines(
       const product = products.get(each.product)
       return product ? [{ ...each, productId: product.id, unit: product.unit }] : []
     }),
-    uncut: plan.uncut.flatMap(({ whole: name, units }) => {
+    uncut: plan.uncut.flatMap(({ whole: name, units, source }): PlanLines['uncut'] => {
       const whole = wholes.get(name)
-      return whole ? [{ wholeId: whole.id, name, units, unitName: whole.unitName }] : []
+      if (!whole) return []
+      // A whole pack of which nothing is cut is bought for nothing but the order's worth.
+      const because = source.kind === 'stock' ? 'there' : units < whole.pack ? 'pack' : 'minimum'
+      return [{ wholeId: whole.id, name, units, unitName: whole.unitName, because }]
     }),
     short: missing(plan.short).flatMap(({ product, day, quantity, because }) => {
       const id = products.get(product)?.id

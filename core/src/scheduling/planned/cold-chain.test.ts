@@ -171,3 +171,20 @@ describe('nothing is out of the cold for longer than it may be', () => {
     expect(boardWay(input({ inAll: 0 }))).toMatchObject({ kind: 'too-warm' })
   })
 })
+
+test('of schedules that are equally late and clean the one is made whose work is done its slack before it is due', async () => {
+  const solve = await loadMixedSolver()
+  const plan = (slack: number) =>
+    workPlan([job({ units: 1, minutes: 30 })], {
+      ...{ from: '2026-12-05', days: 1, cooks: cooks(1), now: 0 },
+      settings: { ...USUAL_WORK, slack, service: 15 * 60, buffer: 0 },
+    })
+  const doneBefore = (slack: number) => {
+    const { request } = plan(slack)
+    const { tasks, lateMinutes, holdMinutes } = planSchedule(request, solve, { seconds: 1 })
+    expect([lateMinutes, holdMinutes]).toEqual([0, expect.closeTo(0, 6)])
+    return 15 * 60 - (tasks.find(({ id }) => id.includes('pack'))?.end ?? 0)
+  }
+  expect(doneBefore(0)).toBeCloseTo(0, 6)
+  expect(doneBefore(45)).toBeCloseTo(45, 6)
+})

@@ -1,4 +1,5 @@
 import { type Explanation, plus, value } from '../../explanation/index.ts'
+import { heldUntilDue } from '../cost.ts'
 import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
 
 export const SCHEDULE_FIGURES = ['late', 'clean', 'hold'] as const
@@ -19,7 +20,7 @@ const TITLES: Readonly<Record<ScheduleFigure, string>> = {
 const NOTES: Readonly<Record<ScheduleFigure, string>> = {
   late: 'Minutes from when something had to be done until it is.',
   clean: 'Minutes before a task whose species is another one than that before it on the same board.',
-  hold: 'Minutes from the end of what a task follows until it begins, and from its end until it has to be done.',
+  hold: 'Minutes from the end of what a task follows until it begins, and between its end and when it is best done.',
 }
 
 /** What one figure of placed tasks is made of, in minutes; tasks that add nothing are left out. */
@@ -53,7 +54,7 @@ export function explainSchedule(
 
 function waiting({ tasks }: ScheduleRequest, placed: readonly PlacedTask[], figure: 'late' | 'hold'): Part[] {
   const placeOf = new Map(placed.map((each) => [each.id, each]))
-  return tasks.flatMap(({ id, due, after }): Part[] => {
+  return tasks.flatMap(({ id, due, slack = 0, after }): Part[] => {
     const own = placeOf.get(id)
     if (!own) return []
     if (figure === 'late') return due === null ? [] : [{ id, minutes: Math.max(0, own.end - due) }]
@@ -61,7 +62,7 @@ function waiting({ tasks }: ScheduleRequest, placed: readonly PlacedTask[], figu
       const before = placeOf.get(task)
       return sum + (before ? Math.max(0, own.start - before.end - lag) : 0)
     }, 0)
-    return [{ id, minutes: waits + (due === null ? 0 : Math.max(0, due - own.end)) }]
+    return [{ id, minutes: waits + (due === null ? 0 : heldUntilDue(own.end, { due, slack })) }]
   })
 }
 

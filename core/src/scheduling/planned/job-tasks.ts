@@ -66,7 +66,12 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] | nul
   const cured = passes('cure', work.cureHours, set)
   const hot = passes('confit', work.confitHours, cured, { station: hasStove ? 'stove' : null })
   const cold = passes('chill', work.chillHours, hot)
-  add('pack', '1', { minutes: settings.packMinutes, after: after(cold), due }, { units: job.portions })
+  add(
+    'pack',
+    '1',
+    { minutes: settings.packMinutes, after: after(cold), due, slack: settings.slack },
+    { units: job.portions },
+  )
   if (hasStove) passes('stock', work.stockHours, cuts, { station: 'stove' })
   return parts
 }

@@ -8,6 +8,8 @@ export interface WorkSettings {
   service: number
   /** So long before service everything is done. */
   buffer: number
+  /** It is best done so long before that: what goes wrong in a morning is made up for. */
+  slack: number
   /** A load is back in the cold within so many minutes. */
   boardMinutes: number
   packMinutes: number
@@ -25,6 +27,7 @@ export const USUAL_WORK: WorkSettings = {
   begins: 8 * 60,
   service: 18 * 60,
   buffer: 30,
+  slack: 30,
   boardMinutes: 30,
   packMinutes: 10,
   setHours: 8,

@@ -1,4 +1,4 @@
-import { evaluate, explainCutPortion, explainLeft, explainReadyPortion, mendWords } from '@fleam/core'
+import { evaluate, explainCutPortion, explainLeft, explainReadyPortion, mendWords, uncutWords } from '@fleam/core'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Explained, OpenFigure } from '../../parts/figure.tsx'
@@ -77,17 +77,7 @@ export function Left({ lines, basis }: PartProps) {
   return (
     <section aria-labelledby="plan-left">
       <h2 id="plan-left">Left over</h2>
-      {lines.uncut.length > 0 ? (
-        <p>
-          {lines.uncut
-            .map(
-              ({ name, units, unitName }) =>
-                `${format.quantity(units, 'count')} ${units === 1 ? unitName.one : unitName.many} of ${name}`,
-            )
-            .join(', ')}
-          : bought and not cut.
-        </p>
-      ) : null}
+      {lines.uncut.length > 0 ? <p>{uncutWords(lines, format)}</p> : null}
       {rows.length > 0 ? (
         <DataTable
           name="left-over"

@@ -10,6 +10,7 @@ const FIELDS: readonly { field: keyof WorkSettings; label: string; unit: number;
   { field: 'begins', label: 'The day begins, hour', unit: 60 },
   { field: 'service', label: 'Service, hour', unit: 60 },
   { field: 'buffer', label: 'Done before service, minutes', unit: 1 },
+  { field: 'slack', label: 'Best done before that, minutes', unit: 1 },
   { field: 'boardMinutes', label: 'Back in the cold within, minutes', unit: 1, min: 1 },
   { field: 'packMinutes', label: 'Pack and label a batch, minutes', unit: 1 },
   { field: 'setHours', label: 'Bonded pieces set, hours', unit: 1 },
