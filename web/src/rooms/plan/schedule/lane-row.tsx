@@ -58,7 +58,7 @@ export function LaneRow(props: LaneRowProps) {
             />
           ))}
         {own
-          .filter((task) => isIn(lane, task))
+          .filter((task) => isIn(lane, task) && task.start < last)
           .map((task) => (
             <Bar key={task.id} task={task} {...props} />
           ))}

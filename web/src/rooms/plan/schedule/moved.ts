@@ -5,13 +5,23 @@ export type Lane = { kind: 'cook'; name: string } | { kind: 'unit'; station: str
 
 export const laneKey = (lane: Lane) => (lane.kind === 'cook' ? `cook ${lane.name}` : `${lane.station} ${lane.number}`)
 
-/** Rows of the cooks who have something to do or hours to do it, or of every unit. */
-export const lanesOf = ({ cooks, stations }: ScheduleRequest, by: Lane['kind']): Lane[] =>
-  by === 'cook'
-    ? cooks.filter(({ shifts }) => shifts.length > 0).map(({ name }) => ({ kind: 'cook', name }))
-    : stations.flatMap(({ name, count }) =>
-        Array.from({ length: count }, (_, at): Lane => ({ kind: 'unit', station: name, number: at + 1 })),
-      )
+/**
+ * Rows of the cooks who have something to do or hours to do it, with the saws and pots that are in use that day; or of
+ * every unit.
+ */
+export function lanesOf(
+  { cooks, stations }: ScheduleRequest,
+  { by, own }: { by: Lane['kind']; own: readonly PlacedTask[] },
+): Lane[] {
+  const units = stations.flatMap(({ name, count }) =>
+    Array.from({ length: count }, (_, at): Lane => ({ kind: 'unit', station: name, number: at + 1 })),
+  )
+  if (by === 'unit') return units
+  return [
+    ...cooks.filter(({ shifts }) => shifts.length > 0).map(({ name }): Lane => ({ kind: 'cook', name })),
+    ...units.filter((lane) => lane.kind === 'unit' && lane.station !== 'board' && own.some((task) => isIn(lane, task))),
+  ]
+}
 
 export const isIn = (lane: Lane, { cook, station }: PlacedTask) =>
   lane.kind === 'cook' ? cook === lane.name : station?.name === lane.station && station.number === lane.number

@@ -30,7 +30,7 @@ export function Timeline(props: TimelineProps) {
   const busy = daysWithWork(placed, days)
   const day = chosen ?? firstShown(busy, now)
   const { own, first, last, hours } = dayShown(placed, day, by)
-  const lanes = lanesOf(work.request, by)
+  const lanes = lanesOf(work.request, { by, own })
   const open = placed.find(({ id }) => id === openId)
   const drop = ({ active, delta, over }: DragEndEvent) => {
     const width = board.current?.clientWidth ?? 1
