@@ -5,7 +5,6 @@ import { Link } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'
 import { dayWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'
-import css from '../plan.module.css'
 import type { PlanBasis } from '../use-plan-run.ts'
 
 /** What is left of the plan before, beside what is planned now in its place. */
@@ -23,7 +22,7 @@ export function BesideBefore({ planId, made, shown }: { planId: string; made: Pl
         cut already stays, and what is ordered comes; the money is what is spent on top of it.
       </p>
       <div className="table-responsive">
-        <Table className={`list-table ${css.beside}`}>
+        <Table className="list-table">
           <thead>
             <tr>
               <th scope="col">Day</th>
