@@ -277,6 +277,13 @@ test('what is left of a plan is planned anew in its place: its work is dropped, 
   expect(now.accepted?.expected.find(({ id }) => id === line?.id)).toMatchObject({ planId: old.id, day })
   const before = (await send(test_, 'GET', path(`/plans/${old.id}`))).body as Plan
   expect(before.accepted?.planned.every(({ isDropped }) => isDropped)).toBe(true)
+  const taken = await send(test_, 'DELETE', path(`/plans/${old.id}/acceptance?version=${before.version}`))
+  expect([taken.status, taken.body.issues[0].message]).toEqual([
+    400,
+    `cannot be taken back: ${now.name} stands in its place`,
+  ])
+  // What is left of that is left of both: what the first ordered is still on its way.
+  expect((await goodsFor(now.id)).coming.map(({ expectedLineId }) => expectedLineId)).toContain(line?.id)
   // Cancelled, what was left of the plan before is cut again.
   expect((await send(test_, 'DELETE', path(`/plans/${now.id}/acceptance?version=${now.version}`))).status).toBe(200)
   const again = (await send(test_, 'GET', path(`/plans/${old.id}`))).body as Plan

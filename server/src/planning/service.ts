@@ -149,6 +149,8 @@ function requireKeepable(rows: z.input<typeof keepable>): void {
 export const withdrawPlan = (scope: Scope, id: string, version: number): Promise<Plan> =>
   changePlan(scope, id, version, async (inside, kept) => {
     if (!kept.accepted) return
+    const heir = (await store.acceptedPlans(inside)).find(({ draft }) => draft.replaces === id)
+    if (heir) refuse('id', `cannot be taken back: ${heir.name} stands in its place`)
     // What would come or begin at this moment waits, and then finds nothing.
     await store.lockAccepted(inside, id)
     const lines = await store.expectedLines(inside, { planId: id })

@@ -163,11 +163,12 @@ export async function expectedLines(scope: Scope, where: WhereOptions): Promise<
   }))
 }
 
-/** Lines of orders of a plan: its own, and those of the plan before it that its work waits for. */
+/** Lines of orders of a plan: its own, and those of the plans in whose place it stands. */
 export async function linesOfPlan(scope: Scope, planId: string): Promise<ExpectedLine[]> {
-  const work = await plannedWhere(scope, { planId })
-  const ids = work.flatMap(({ expectedLineId }) => expectedLineId ?? [])
-  return expectedLines(scope, { [Op.or]: [{ planId }, { id: ids }] })
+  const before = new Map((await acceptedPlans(scope)).map(({ id, draft }) => [id, draft.replaces]))
+  const planIds = [planId]
+  for (let id = before.get(planId); id && !planIds.includes(id); id = before.get(id)) planIds.push(id)
+  return expectedLines(scope, { planId: planIds })
 }
 
 /** A line that comes otherwise than it was ordered. */
