@@ -34,7 +34,7 @@ test('three cooks work as a line: every device leads its cook to their part, and
   await bar.getByRole('button', { name: last }).click()
   const step = other.getByRole('region', { name: 'Step' })
   await expect(step).toContainText(/Your part: steps \d to \d, for all 12/)
-  await expect(step).toContainText(/Step [47] of 8/)
+  await expect(step).toContainText(/Step (\d) of 8.*Your part: steps \1 to/)
   await other.getByRole('button', { name: /^Take out/ }).click()
   await expect(other.getByRole('button', { name: loadOut })).toBeVisible()
   // One more load is out, and what is weighed stands where it stood.

@@ -33,7 +33,7 @@ export function StepFields({ editing, at, kept }: StepFieldsProps) {
       <FormNumber
         control={control}
         name={`steps.${at}.minutes`}
-        label="Minutes for one"
+        label="Minutes of the step"
         hint="shared evenly if left empty"
       />
       <Form.Check type="switch" id={`${id}-optional`} label="Optional" {...register(`steps.${at}.isOptional`)} />
