@@ -125,7 +125,7 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
             }
           />
           {accept.isError ? <Failed error={accept.error} /> : null}
-          {run.isCurrent ? <CanBeScheduled plan={plan} basis={made} shown={shown} /> : null}
+          {run.isCurrent ? <CanBeScheduled plan={plan} basis={made} shown={shown} change={change} /> : null}
           {draft.replaces === null ? null : <BesideBefore planId={draft.replaces} made={made} shown={shown} />}
           <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
         </>

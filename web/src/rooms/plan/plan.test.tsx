@@ -14,9 +14,11 @@ let asked: PlanAsked | null = null
 let hear: (told: PlanTold) => void = () => {}
 const stop = jest.fn()
 let hearSchedule: ((told: ScheduleTold) => void) | null = null
+let scheduled: ScheduleAsked | null = null
 jest.mock('../../workers/plan-client.ts', () => ({
   warmPlanner: () => {},
-  scheduleAside: (_asked: ScheduleAsked, listen: (told: ScheduleTold) => void) => {
+  scheduleAside: (of: ScheduleAsked, listen: (told: ScheduleTold) => void) => {
+    scheduled = of
     hearSchedule = listen
     return () => {}
   },
@@ -106,10 +108,18 @@ test('an answer belongs to its question: what is typed since turns Accept off, a
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ draft: { covers: [{}, { covers: 20 }] } })
 })
 
+const ITEM = {
+  ...{ id: 'chicken', name: 'Chicken', species: 'poultry', unitName: { one: 'bird', many: 'birds' } },
+  unitWeight: { low: 1600, usual: 2100, high: 2600 },
+  styles: [...new Set(goods.cuts.map(({ styleId }) => styleId))].map((id) => ({
+    ...{ id, name: 'Supremes', minutesPerUnit: 9, steps: [], piles: [], options: [], consumables: [] },
+  })),
+}
+
 test('before it is accepted it is tried whether the cooks can do it', async () => {
   answerWith({
     ...answers,
-    [`GET ${BASE}/items`]: { body: [] },
+    [`GET ${BASE}/items`]: { body: [ITEM] },
     [`GET ${BASE}/cooks`]: { body: [] },
     [`GET ${BASE}/plans/${plan.id}/work`]: { body: [] },
   })
@@ -127,8 +137,12 @@ test('before it is accepted it is tried whether the cooks can do it', async () =
     },
   })
   const told = (changes: Partial<Schedule>) => act(async () => hearSchedule?.(schedule(changes)))
-  await told({ lateMinutes: 32 })
-  expect(screen.getByText(/would be 32 min late with it/)).toBeTruthy()
+  const { request } = scheduled as unknown as ScheduleAsked
+  const pack = request.tasks.find(({ due }) => due !== null)
+  const due = pack?.due ?? 0
+  const late = { id: pack?.id ?? '', start: due + 22, end: due + 32, cook: 'Marit', station: null }
+  await told({ lateMinutes: 32, tasks: [late] })
+  expect(screen.getByText(/cannot do all of .* in time.*32 min late in all/)).toBeTruthy()
   await told({ lateMinutes: 0 })
   expect(screen.getByText(/a schedule was found with nothing late/)).toBeTruthy()
   await told({ status: 'impossible', impossible: [{ task: 'x', why: 'beyond-the-horizon' }] })
