@@ -39,6 +39,7 @@ function addCut(draft: Draft, cut: PlanCut, day: number): Cuts[number] {
       made: [units, countedYield(given, service)],
       quantity: 0,
       uses: draft.usesWhileKept(given.product, day + cut.restDays),
+      gate: setUp,
       from: day,
       isGoodAfter: false,
     })
@@ -54,6 +55,20 @@ function addSources({ request, wholes, programme }: Draft, cuts: Cuts): void {
       const from = wholes.flatMap(({ whole, flows }) => (whole.name === name ? (flows.get(day) ?? []) : []))
       const terms = [...once(own.map(({ units }) => units)), ...once(from, -1)]
       if (terms.length > 0) programme.row(terms, 0, 0)
+      // A delivery that does not come cuts nothing that day.
+      const most = own.reduce((sum, { units }) => sum + (programme.upper[units] as number), 0)
+      for (const { whole, gate, flows } of wholes) {
+        const flow = whole.name === name ? flows.get(day) : undefined
+        if (flow !== undefined && gate !== null)
+          programme.row(
+            [
+              [flow, 1],
+              [gate, -most],
+            ],
+            NONE_BELOW,
+            0,
+          )
+      }
     })
   }
 }

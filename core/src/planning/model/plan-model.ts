@@ -13,6 +13,8 @@ export interface WholeSupply {
   units: number
   /** Place of the first day from which it is in the cold. */
   from: number
+  /** Whether its supplier brings anything that day: a column; null for stock. */
+  gate: number | null
   flows: Map<number, number>
   /** It is good beyond the last day: what is not cut stands in the cold every day. */
   isGoodAfter: boolean
@@ -31,6 +33,8 @@ export interface ProductSupply {
   quantity: number
   /** Columns that serve, by the place of the day. */
   uses: Map<number, number>
+  /** The column that is 0 where nothing of it is made or comes: set up, or ordered; null where there is none. */
+  gate: number | null
   /** First place of a day from which it is in the cold. */
   from: number
   isGoodAfter: boolean

@@ -19,6 +19,7 @@ export function addWholes(draft: Draft): void {
         packs,
         units: 0,
         from: order.day,
+        gate: order.isOrdered,
         flows,
         isGoodAfter: false,
       })
@@ -37,6 +38,7 @@ export function addWholes(draft: Draft): void {
       packs: null,
       units: stock.quantity,
       from,
+      gate: null,
       flows,
       isGoodAfter: until > draft.last,
     })
@@ -55,12 +57,16 @@ export const addReady = (draft: Draft): PlanModel['ready'] =>
       const packs = draft.programme.column({ upper: most, isWhole: true })
       draft.costs(packs, ready.price)
       order.lines.push({ packs, price: ready.price, most })
-      addReadySupply(draft, ready, order.day, packs)
+      addReadySupply(draft, ready, { day: order.day, packs, gate: order.isOrdered })
       return { ready, day: order.day, packs }
     }),
   )
 
-function addReadySupply(draft: Draft, { name, product, quantity }: PlanReady, day: number, packs: number): void {
+function addReadySupply(
+  draft: Draft,
+  { name, product, quantity }: PlanReady,
+  { day, packs, gate }: { day: number; packs: number; gate: number },
+): void {
   draft.products.push({
     product,
     kind: 'ready',
@@ -69,6 +75,7 @@ function addReadySupply(draft: Draft, { name, product, quantity }: PlanReady, da
     made: [packs, quantity],
     quantity: 0,
     uses: draft.usesWhileKept(product, day),
+    gate,
     from: day,
     isGoodAfter: false,
   })
@@ -83,7 +90,18 @@ export function addStock(draft: Draft): void {
     const from = draft.stockFrom(stock)
     const uses = draft.uses(product, from, until)
     const isGoodAfter = until > draft.last
-    draft.products.push({ product, kind: 'stock', name: null, at, made: null, quantity, uses, from, isGoodAfter })
+    draft.products.push({
+      product,
+      kind: 'stock',
+      name: null,
+      at,
+      made: null,
+      quantity,
+      uses,
+      gate: null,
+      from,
+      isGoodAfter,
+    })
   })
 }
 
@@ -101,6 +119,22 @@ export function addServing({ products, demands, programme }: Draft): void {
   for (const { made, quantity, uses } of products) {
     const terms = once(uses.values())
     programme.row(made ? [...terms, [made[0], -made[1]]] : terms, NONE_BELOW, quantity)
+  }
+  // Each use by itself is nothing where its supply is: said apart, the solver sees at once what a supply costs.
+  for (const { product, gate, uses } of products) {
+    if (gate === null) continue
+    for (const { day, asked, product: own } of demands) {
+      const use = own === product ? uses.get(day) : undefined
+      if (use !== undefined)
+        programme.row(
+          [
+            [use, 1],
+            [gate, -asked],
+          ],
+          NONE_BELOW,
+          0,
+        )
+    }
   }
   for (const { product, day, asked, short } of demands) {
     const serving = products.flatMap((each) => (each.product === product ? (each.uses.get(day) ?? []) : []))
