@@ -34,16 +34,13 @@ export function usePlanDraft(plan: Plan): DraftState {
   // What was typed a moment before somebody leaves the room is kept too, behind what is being kept.
   const sending = useRef<Promise<unknown>>(Promise.resolve())
   const unsaved = useRef<typeof said | null>(null)
-  unsaved.current = isChanged ? said : null
+  unsaved.current = isChanged ? { ...said, name: said.name.trim() || plan.name } : null
   useEffect(
     () => () => {
       const last = unsaved.current
-      if (last === null) return
-      void sending.current.then(() =>
-        mutate({ ...last, name: last.name.trim() || plan.name, version: version.current }),
-      )
+      if (last !== null) void sending.current.then(() => mutate({ ...last, version: version.current }))
     },
-    [mutate, plan.name],
+    [mutate],
   )
   useEffect(() => {
     if (!isChanged || isPending || isError) return
