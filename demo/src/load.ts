@@ -9,6 +9,7 @@ import {
   type Style,
   type Supplier,
 } from '@fleam/contract'
+import { addDays, MINUTES_OF_A_DAY, minutesSince } from '@fleam/core'
 import { v7 as newId } from 'uuid'
 import { Client } from './client.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
@@ -90,7 +91,7 @@ async function supplierIdOf(client: Client, path: string, name: string): Promise
 }
 
 /** Prices as one list, the suppliers' terms, and what is in the cold. */
-async function loadBuying(client: Client, path: string, { lots }: DemoKitchen, now: Date): Promise<void> {
+async function loadBuying(client: Client, path: string, { lots, script }: DemoKitchen, now: Date): Promise<void> {
   // Broken off after the prices, it goes on without them: their days have moved with today.
   const known = await client.get<{ total: number }>(`${path}/articles?limit=1`)
   if (!known?.total) await loadPrices(client, path, now)
@@ -99,7 +100,9 @@ async function loadBuying(client: Client, path: string, { lots }: DemoKitchen, n
     const itemId = items.find((item) => item.name === lot.script.item)?.id as string
     const supplierId = await supplierIdOf(client, path, lot.script.supplier)
     // Its days have moved with today where it is there already.
-    await client.send('POST', `${path}/lots`, lotOf(lot, { itemId, supplierId }, now), [STALE])
+    await client.send('POST', `${path}/lots`, lotOf(lot, { itemId, supplierId }, dayInKitchen(now, script.timeZone)), [
+      STALE,
+    ])
   }
 }
 
@@ -117,7 +120,11 @@ async function loadPrices(client: Client, path: string, now: Date): Promise<void
 const DAY_MS = 24 * 3600 * 1000
 const dayAfter = (now: Date, days: number) => new Date(now.getTime() + days * DAY_MS).toISOString().slice(0, 10)
 
-function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierId: string }, now: Date): LotEdit {
+/** A lot keeps by the kitchen's own calendar: after its midnight it is a day older, whatever day it is elsewhere. */
+const dayInKitchen = (now: Date, timeZone: string) =>
+  addDays(dayAfter(now, 0), Math.floor(minutesSince(dayAfter(now, 0), timeZone, now) / MINUTES_OF_A_DAY))
+
+function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierId: string }, today: string): LotEdit {
   const { code, price, pieces, checks, openedDaysAgo } = script
   return {
     id,
@@ -128,10 +135,10 @@ function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierI
     price,
     extras: null,
     pieces,
-    receivedOn: dayAfter(now, -script.receivedDaysAgo),
-    productionDate: dayAfter(now, -script.receivedDaysAgo - 2),
-    useBy: dayAfter(now, script.useByInDays),
-    openedOn: openedDaysAgo === undefined ? null : dayAfter(now, -openedDaysAgo),
+    receivedOn: addDays(today, -script.receivedDaysAgo),
+    productionDate: addDays(today, -script.receivedDaysAgo - 2),
+    useBy: addDays(today, script.useByInDays),
+    openedOn: openedDaysAgo === undefined ? null : addDays(today, -openedDaysAgo),
     isFinished: false,
     standing: 'accepted',
     standingReason: null,
