@@ -8,7 +8,7 @@ export function asAccepted(
   { plan, items }: { plan: Pick<Plan, 'id' | 'name'>; items: readonly Item[] },
 ): NonNullable<Plan['accepted']> {
   const lines = planLines(answer, goods, draft)
-  const own = { planId: plan.id, plan: plan.name, cookId: null, isDropped: false, begins: null }
+  const waiting = { planId: plan.id, plan: plan.name, cookId: null, isDropped: false, begins: null }
   const none = { fabricationId: null, real: null }
   const lineId = (articleId: string, day: string) => `${articleId} ${day}`
   const ordered = lines.orders.flatMap(({ supplierId, supplier, day, lines: list }) =>
@@ -36,7 +36,7 @@ export function asAccepted(
       const style = item?.styles.find(({ id }) => id === work.styleId)
       return {
         ...{
-          ...own,
+          ...waiting,
           ...none,
           ...work,
           id: `${at}`,

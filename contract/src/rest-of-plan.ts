@@ -29,8 +29,8 @@ export function madeOfPlan({ draft, planned, expected, goods }: Accepted, timeZo
   const cut = planned.flatMap(({ real, portions }) => {
     if (!real) return []
     const day = dayOf(real.startedAt)
-    const made = real.isClosed ? real.portions : portions
-    return made.map(({ productId, quantity }) => ({ productId, day, quantity }))
+    const cutPortions = real.isClosed ? real.portions : portions
+    return cutPortions.map(({ productId, quantity }) => ({ productId, day, quantity }))
   })
   const ready = expected.flatMap(({ kind, articleId, day, arrived, packs, units }) => {
     const productId = goods.ready.find(({ id }) => id === articleId)?.productId

@@ -55,6 +55,7 @@ export {
   hoursOn,
   kilosByDay,
   kitchenGoods,
+  lessOn,
   missing,
   PLAN_COST_PARTS,
   planLines,

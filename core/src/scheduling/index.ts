@@ -24,6 +24,7 @@ export {
   cookMinutes,
   explainSchedule,
   followTasks,
+  fullestDay,
   hoursLeft,
   hoursOfWeek,
   MINUTES_OF_A_DAY,

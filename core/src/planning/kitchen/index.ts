@@ -21,6 +21,7 @@ export type {
 export { hoursHeld, kilosByDay } from './held-by-plans.ts'
 export type { GoodsWay, KitchenGoods, WantedProduct } from './kitchen-goods.ts'
 export { kitchenGoods } from './kitchen-goods.ts'
+export { lessOn } from './less-on.ts'
 export type { PlanTotals } from './plan-figures.ts'
 export { explainCutPortion, explainPlanTotal, explainReadyPortion, explainSaved, planTotals } from './plan-figures.ts'
 export type { CuttingLine, OrderLine, OrderOf, PlanLines } from './plan-lines.ts'

@@ -129,9 +129,9 @@ export function planLines(
             return lotId ? [{ lotId, units: from.units }] : []
           }),
           coming: each.from.flatMap((from) => {
-            const own = from.kind === 'stock' ? stock[from.at] : undefined
-            return own?.expectedLineId && own.from
-              ? [{ expectedLineId: own.expectedLineId, day: own.from, units: from.units }]
+            const supply = from.kind === 'stock' ? stock[from.at] : undefined
+            return supply?.expectedLineId && supply.from
+              ? [{ expectedLineId: supply.expectedLineId, day: supply.from, units: from.units }]
               : []
           }),
           deliveries: each.from.flatMap((from) =>

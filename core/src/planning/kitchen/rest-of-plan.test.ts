@@ -4,7 +4,7 @@ import { loadMixedSolver } from '../../../test/solver.ts'
 import { addDays } from '../../calendar/index.ts'
 import { planOrders } from '../plan-orders.ts'
 import type { GoodsComing } from './goods.ts'
-import { type MadePortions, planLines, plannedWork, planRequest, restOfPlan } from './index.ts'
+import { lessOn, type MadePortions, planLines, plannedWork, planRequest, restOfPlan } from './index.ts'
 
 const goods = goodsOf()
 const day = (at: number) => addDays('2026-12-02', at)
@@ -92,4 +92,26 @@ describe('what is on its way', () => {
     // It comes after it was wanted: something else is bought, or it is short.
     expect(late.work.every(({ expectedLineId }) => expectedLineId === null)).toBe(true)
   })
+})
+
+test('of a day that is too full less is planned, in quarters of an hour; other days stay as they are said', () => {
+  const line = { cut: 'supremes', units: 1, from: [] }
+  const cutting = [
+    { ...line, day: day(0), minutes: 100 },
+    { ...line, day: day(0), minutes: 20 },
+    { ...line, day: day(1), minutes: 600 },
+  ]
+  expect(
+    lessOn(
+      [
+        { day: day(1), hours: 9 },
+        { day: day(0), hours: 3 },
+      ],
+      day(0),
+      { cutting },
+    ),
+  ).toEqual([
+    { day: day(1), hours: 9 },
+    { day: day(0), hours: 1.5 },
+  ])
 })

@@ -1,12 +1,14 @@
 import { asAccepted, type Plan, planJobs, workCooks } from '@fleam/contract'
 import {
+  explainSchedule,
+  fullestDay,
+  lessOn,
   minutesSince,
   type OrderPlan,
   type PlanDraft,
-  type PlannedJob,
   type Schedule,
+  taskNames,
   USUAL_WORK,
-  type WorkPlan,
   workPlan,
 } from '@fleam/core'
 import { useEffect, useMemo, useState } from 'react'
@@ -15,14 +17,13 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks, useItems } from '../../data/queries.ts'
 import { usePlanWork } from '../../data/schedule-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { scheduleAside } from '../../workers/plan-client.ts'
 import css from './plan.module.css'
 import type { PlanBasis } from './use-plan-run.ts'
 
 const SECONDS = 3
-/** A schedule that is late by less is in time. */
-const IN_TIME = 0.5
 
 interface CanBeScheduledProps {
   plan: Pick<Plan, 'id' | 'name'>
@@ -33,7 +34,8 @@ interface CanBeScheduledProps {
 
 /**
  * Whether a plan that is not accepted yet can be done: with packing, cleaning, boards, skills and shifts, of which the
- * plan itself knows nothing. It is tried aside, while the plan is read.
+ * plan itself knows nothing. It is tried aside, while the plan is read; what other plans have the cooks do that day, and
+ * hours that are said for this plan alone, are not in it.
  */
 export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, shown, change }: CanBeScheduledProps) {
   const format = useFormat()
@@ -85,42 +87,26 @@ export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, sh
       </p>
     )
   }
-  const late = lateDay(tried, schedule)
+  const taskName = taskNames(tried.work, tried.jobs)
+  const late = fullestDay(tried.jobs, tried.work, schedule.tasks)
   return late !== null ? (
     <p className={css.short} role="status">
       The cooks cannot do all of {dayWords(late)} in time, with packing, cleaning and boards:{' '}
-      {format.quantity(schedule.lateMinutes, 'minutes')} late in all. Longer hours or another cook would mend it, or{' '}
-      <Button size="sm" variant="outline-dark" onClick={() => change({ hours: withLess(draft.hours, late, shown) })}>
+      <OpenFigure
+        explain={() => explainSchedule(tried.work.request, schedule.tasks, { figure: 'late', nameOf: taskName })}
+        format={format}
+      >
+        {format.quantity(schedule.lateMinutes, 'minutes')}
+      </OpenFigure>{' '}
+      late in all. Longer hours or another cook would mend it, or{' '}
+      <Button size="sm" variant="outline-dark" onClick={() => change({ hours: lessOn(draft.hours, late, shown) })}>
         Plan less on {dayWords(late)}
       </Button>
     </p>
   ) : (
     <p className="quiet" role="status">
-      The cooks can do it: a schedule was found with nothing late.
+      The cooks can do it in the hours of their week, with {USUAL_WORK.boards} boards and no other plan: a schedule was
+      found with nothing late.
     </p>
   )
-}
-
-/** Of a day that is too full so much is planned again: packing and cleaning take the rest. */
-const SHARE_OF_A_DAY = 0.85
-const QUARTER = 4
-
-/** The day on which most of what is late was to be cut; null where nothing is late. */
-function lateDay({ jobs, work }: { jobs: readonly PlannedJob[]; work: WorkPlan }, schedule: Schedule): string | null {
-  if (schedule.lateMinutes <= IN_TIME) return null
-  const minutesOn = new Map<string, number>()
-  for (const { id, end } of schedule.tasks) {
-    const due = work.request.tasks.find((task) => task.id === id)?.due ?? null
-    const jobId = work.tasks.find((task) => task.id === id)?.jobId
-    const day = jobs.find((job) => job.id === jobId)?.day
-    if (due !== null && day !== undefined && end > due) minutesOn.set(day, (minutesOn.get(day) ?? 0) + end - due)
-  }
-  return [...minutesOn].sort(([, a], [, b]) => b - a)[0]?.[0] ?? null
-}
-
-/** Hours as they are said, with less of a day than is planned on it now, in quarters of an hour. */
-function withLess(hours: PlanDraft['hours'], day: string, { cutting }: OrderPlan): PlanDraft['hours'] {
-  const minutes = cutting.reduce((sum, each) => sum + (each.day === day ? each.minutes : 0), 0)
-  const less = Math.floor(((minutes * SHARE_OF_A_DAY) / 60) * QUARTER) / QUARTER
-  return [...hours.filter((own) => own.day !== day), { day, hours: less }]
 }
