@@ -282,6 +282,8 @@ test('what is left of a plan is planned anew in its place: its work is dropped, 
     400,
     `cannot be taken back: ${now.name} stands in its place`,
   ])
+  const second = await accept(await create(rest), rest, own)
+  expect([second.status, second.body.issues[0].path]).toEqual([400, 'draft.replaces'])
   // What is left of that is left of both: what the first ordered is still on its way.
   expect((await goodsFor(now.id)).coming.map(({ expectedLineId }) => expectedLineId)).toContain(line?.id)
   // Cancelled, what was left of the plan before is cut again.

@@ -22,6 +22,8 @@ export async function replaceRest(
   if (replaces === null) return
   const old = await store.planById(scope, replaces, { isLocked: true })
   if (!old?.accepted) throw invalid('draft.replaces', 'is no accepted plan')
+  const heir = (await store.acceptedPlans(scope)).find((plan) => plan.draft.replaces === replaces)
+  if (heir) throw invalid('draft.replaces', `is planned anew already: ${heir.name} stands in its place`)
   await store.lockAccepted(scope, replaces)
   const coming = new Map((await comingOf(scope, replaces)).map((line) => [line.id, line]))
   const came = goods.coming.find(({ expectedLineId }) => !coming.has(expectedLineId))
