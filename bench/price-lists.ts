@@ -105,7 +105,14 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   await benchComparison((await open()).slice(0, FORMS))
 }
 
-const REQUEST = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
+const REQUEST = {
+  product: 'supremes',
+  plates: 60,
+  plateWeight: 280,
+  lightPlates: 'whole' as const,
+  wagePerHour: 21.4,
+  currency: 'EUR',
+}
 
 async function bareInsert(databaseUrl: string, rows: readonly string[][]): Promise<number> {
   const connection = await mysql.createConnection(databaseUrl.replace(/^mariadb:/, 'mysql:'))

@@ -1,4 +1,4 @@
-import { LONGEST_COOK_NAME, MINUTES_OF_A_DAY, SKILLS } from '@fleam/core'
+import { LIGHT_PLATES, LONGEST_COOK_NAME, MINUTES_OF_A_DAY, SKILLS } from '@fleam/core'
 import { z } from 'zod'
 import { offerOfPile } from './fabrication-document.ts'
 import { currency, id, money, name, notes } from './numbers.ts'
@@ -14,6 +14,7 @@ function isTimeZone(zone: string): boolean {
 /** The longest name of a time zone has half as many letters. */
 const LONGEST_ZONE = 64
 const decimalMark = z.enum(['point', 'comma'])
+const lightPlates = z.enum(LIGHT_PLATES)
 
 /** What a kitchen says of itself at set-up. */
 export const kitchenSetUp = z.strictObject({
@@ -25,6 +26,8 @@ export const kitchenSetUp = z.strictObject({
   decimalMark: decimalMark.default('point'),
   timeZone: z.string().max(LONGEST_ZONE).refine(isTimeZone, 'must be a time zone such as Europe/Vienna'),
   wagePerHour: money,
+  /** What a plate is that is lighter than was wanted, and within its bounds. */
+  lightPlates: lightPlates.default('whole'),
   /** Where goods are delivered, as it stands on a letter. */
   address: notes.nullable().default(null),
 })
@@ -32,10 +35,10 @@ export const kitchenSetUp = z.strictObject({
 export const kitchenEdit = kitchenSetUp
   .omit({ id: true, currency: true })
   // A change says all of it: what is left out would fall back unseen.
-  .extend({ decimalMark })
+  .extend({ decimalMark, lightPlates })
   .meta({ id: 'KitchenEdit' })
 export type KitchenEdit = z.infer<typeof kitchenEdit>
-export const kitchen = kitchenSetUp.extend({ decimalMark }).meta({ id: 'Kitchen' })
+export const kitchen = kitchenSetUp.extend({ decimalMark, lightPlates }).meta({ id: 'Kitchen' })
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 

@@ -14,6 +14,7 @@ import { keptSchedule, toldTasks } from './kept-schedule.ts'
 import {
   count,
   day,
+  grams,
   id,
   instant,
   minutes,
@@ -59,14 +60,19 @@ const change = z
 
 const pin = z
   .strictObject({
-    kind: z.enum(['whole', 'ready', 'cut']),
+    kind: z.enum(['whole', 'ready', 'cut', 'supplier']),
     id: goodsId,
+    day: day.nullable().default(null),
     atLeast: count.max(MAX_QUANTITY).nullable(),
     atMost: count.max(MAX_QUANTITY).nullable(),
   })
   .refine(({ atLeast, atMost }) => atLeast === null || atMost === null || atLeast <= atMost, {
     path: ['atLeast'],
     error: 'must not be above atMost',
+  })
+  .refine(({ kind, atLeast, atMost }) => kind !== 'supplier' || (atLeast === null && atMost === 0), {
+    path: ['kind'],
+    error: 'of a supplier is forbidden, and nothing else: atMost 0',
   })
 
 const draftFields = z.strictObject({
@@ -131,6 +137,7 @@ export const planGoods: z.ZodType<PlanGoods> = z
         cold: known,
         surplusValue: known,
         disposal: known,
+        usedPerWeek: known.nullable().default(null),
       }),
     ),
     suppliers: listed(
@@ -163,6 +170,7 @@ export const planGoods: z.ZodType<PlanGoods> = z
           z.object({
             productId: id,
             quantity: known,
+            carries: grams.nullable().default(null),
             sd: sum,
             df: sum.nullable(),
             tests: count,
@@ -172,7 +180,10 @@ export const planGoods: z.ZodType<PlanGoods> = z
       }),
     ),
     ready: listed(
-      z.object({ id, name: goodsName, supplierId: id, productId: id, quantity: known, price: known, handling: known }),
+      z.object({
+        ...{ id, name: goodsName, supplierId: id, productId: id, quantity: known, price: known, handling: known },
+        carries: grams.nullable().default(null),
+      }),
     ),
     stock: listed(
       z.object({
@@ -198,6 +209,7 @@ export const planGoods: z.ZodType<PlanGoods> = z
         kilos: listed(z.object({ day, kilos: sum })),
       })
       .default({ plans: [], minutes: [], kilos: [] }),
+    boardShare: z.object({ value: z.number().gt(0).max(1), schedules: count }).default({ value: 1, schedules: 0 }),
     wagePerHour: money,
   })
   .meta({ id: 'PlanGoods' })

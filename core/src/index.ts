@@ -33,6 +33,7 @@ export type {
   DinnersOfPart,
   FormPile,
   Keeping,
+  LightPlates,
   MealPart,
   MealRequest,
   MealUse,
@@ -72,6 +73,7 @@ export {
   explainTrueCost,
   isSamePrice,
   keptUntil,
+  LIGHT_PLATES,
   mealView,
   offerOfForm,
   orderFor,
@@ -406,6 +408,7 @@ export type {
   WholeSource,
 } from './planning/index.ts'
 export {
+  boardShare,
   CHANGEABLE,
   comesAs,
   comesOn,

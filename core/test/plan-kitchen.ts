@@ -16,6 +16,7 @@ export const kitchen = (changes: Partial<KitchenGoods> = {}): KitchenGoods => {
     keepsWhole: { value: 3, source: 'own' },
     piles,
     shares: new Map([['p1', [0.24, 0.25, 0.26, 0.25, 0.25]]]),
+    mostPerWeek: null,
   } as const satisfies Omit<GoodsWay, 'form'>
   const crate = { articleId: 'crate', id: 'crate supremes-style', article: 'Crate of six' }
   return {
@@ -52,6 +53,8 @@ export const kitchen = (changes: Partial<KitchenGoods> = {}): KitchenGoods => {
     cooks: [{ name: 'Marit', wagePerHour: 30, hours: [0, 0, 2, 4, 4, 0, 0] }],
     coming: [],
     held: { plans: [], minutes: [], kilos: [] },
+    boardShare: { value: 1, schedules: 0 },
+    lightPlates: 'whole',
     wagePerHour: 20,
     ...changes,
   }

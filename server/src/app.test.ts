@@ -20,7 +20,7 @@ test('health says that the database is there and its schema is up to date', asyn
     version: expect.any(String),
     database: 'up',
     disk: 'room',
-    migrations: { applied: 38, pending: 0 },
+    migrations: { applied: 39, pending: 0 },
   })
 })
 

@@ -49,6 +49,7 @@ export async function fillPlans(
         cold: known(0.2),
         surplusValue: known(0),
         disposal: known(0),
+        usedPerWeek: null,
       },
     ],
     suppliers: [{ id: supplierId, name: 'Ostravale', deliveryDays: null, charge: known(4), minimum: known(0) }],
@@ -75,7 +76,7 @@ export async function fillPlans(
         setUp: known(10),
         consumables: known(0),
         restDays: known(0),
-        yields: [{ productId, quantity: known(2), sd: 0, df: null, tests: 2, spread: 'none' }],
+        yields: [{ productId, quantity: known(2), carries: 250, sd: 0, df: null, tests: 2, spread: 'none' }],
       },
     ],
     ready: [],
@@ -83,6 +84,7 @@ export async function fillPlans(
     cooks: [],
     coming: [],
     held: { plans: [], minutes: [], kilos: [] },
+    boardShare: { value: 1, schedules: 0 },
     wagePerHour: 20,
   }
   const cost = { wholes: 21, ready: 0, delivery: 4, labour: 12, consumables: 0, disposal: 0, surplus: 0, total: 37 }

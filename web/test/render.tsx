@@ -15,6 +15,7 @@ export const LARCH_HALT: Kitchen = {
   decimalMark: 'point',
   timeZone: 'Europe/Vienna',
   wagePerHour: 21.4,
+  lightPlates: 'whole',
   address: null,
 }
 

@@ -12,6 +12,7 @@ export type TrueCostFigure =
   | 'productCost'
   | 'costPerKg'
   | 'costPerPlate'
+  | 'carries'
 
 /** The formula of a figure of the comparison, with its numbers in it; null where it does not apply. */
 export function explainTrueCost(
@@ -19,14 +20,12 @@ export function explainTrueCost(
   figure: TrueCostFigure,
   { product, plateWeight }: { product: string; plateWeight: number },
 ): Explanation | null {
-  if (figure === 'costPerPlate') {
+  if (figure === 'costPerPlate') return explainPlate(cost, plateWeight)
+  if (figure === 'carries') {
     return {
-      title: 'The product on one plate',
-      quantity: 'money',
-      expression: times(
-        value('cost a kilo', cost.costPerKg, 'money-per-kg'),
-        over(value('on the plate', plateWeight, 'weight'), KILO),
-      ),
+      title: 'What a plate carries',
+      quantity: 'weight',
+      expression: over(value('can be served', cost.servable, 'weight'), value('plates', cost.expectedPlates, 'count')),
     }
   }
   if (figure === 'productCost') return explainProductCost(cost)
@@ -43,6 +42,17 @@ export function explainTrueCost(
     }
   }
   return explainReady(cost, figure, plateWeight)
+}
+
+/** What is paid for the product over the plates that it gives; a plate may carry less or more than was wanted. */
+function explainPlate({ productCost, expectedPlates, carries }: TrueCost, plateWeight: number): Explanation {
+  const isOther = Math.abs(carries - plateWeight) >= 1
+  return {
+    title: 'The product on one plate',
+    quantity: 'money',
+    expression: over(value('this product', productCost, 'money'), value('plates', expectedPlates, 'count')),
+    ...(isOther ? { note: 'A piece within its bounds is a plate, lighter or heavier than was wanted.' } : {}),
+  }
 }
 
 /** What a row adds up to: everything that is paid, less what is worth something and what other portions carry. */
@@ -77,7 +87,7 @@ function explainCarried({ basis }: TrueCost, product: string): Explanation | nul
 
 function explainReady(
   cost: TrueCost,
-  figure: Exclude<TrueCostFigure, 'costPerPlate' | 'productCost' | 'carriedByOthers'>,
+  figure: Exclude<TrueCostFigure, 'costPerPlate' | 'carries' | 'productCost' | 'carriedByOthers'>,
   plateWeight: number,
 ): Explanation | null {
   if ('appraisal' in cost.basis) return null

@@ -3,7 +3,14 @@ import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
 import { appraise, type Order } from '../index.ts'
 import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
 
-const request = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
+const request = {
+  product: 'supremes',
+  plates: 20,
+  plateWeight: 250,
+  lightPlates: 'whole' as const,
+  wagePerHour: 20,
+  currency: 'EUR',
+}
 const order: Order = { pieces: 6, packs: null, weight: 12_000, goods: 36, isRaised: false }
 
 describe('the fabrication of an order', () => {

@@ -30,29 +30,39 @@ export const orderForPlates = (form: WholeForm, request: BuyingRequest): Order |
 /** A piece this near to the weight of a plate is a plate, where nobody set bounds: nobody orders a crate for a gram. */
 const USUAL_LEEWAY = 0.05
 
-/** A piece serves a plate where both lie within its bounds. */
-function isPlate(piece: number, plateWeight: number, bounds: { low: number; high: number } | null): boolean {
+/** What of something lies on a plate: which plate it is for, and how a light one counts. */
+type PlateAsked = Pick<BuyingRequest, 'plateWeight' | 'lightPlates'>
+
+/** A piece serves a plate where both lie within its bounds; a light one only where the kitchen lets it. */
+function isPlate(
+  piece: number,
+  { plateWeight, lightPlates }: PlateAsked,
+  bounds: { low: number; high: number } | null,
+): boolean {
+  if (lightPlates === 'by-weight' && piece < plateWeight) return false
   const { low, high } = bounds ?? { low: plateWeight * (1 - USUAL_LEEWAY), high: plateWeight * (1 + USUAL_LEEWAY) }
   return [piece, plateWeight].every((grams) => grams >= low && grams <= high)
 }
 
-/** Plates that one unit of something whole gives, by its portions where one of them is a plate, else by its grams. */
+/**
+ * Plates that one unit of something whole gives, by its portions where one of them is a plate, else by its grams;
+ * `share` is that of the product in AP, by default the one expected.
+ */
 export function platesFromUnit(
   form: WholeForm,
-  { product, plateWeight }: Pick<BuyingRequest, 'product' | 'plateWeight'>,
-) {
-  const pile = form.piles.find((each) => each.name === product)
-  const grams = (pile?.share.value ?? 0) * (pieceWeightOf(form.quote) ?? form.unitWeight)
-  const portions = pile?.portions ?? null
-  if (portions && isPlate(grams / portions.perUnit, plateWeight, portions)) return portions.perUnit
-  return grams / plateWeight
+  plate: PlateAsked & Pick<BuyingRequest, 'product'>,
+  share = form.piles.find(({ name }) => name === plate.product)?.share.value ?? 0,
+): number {
+  const grams = share * (pieceWeightOf(form.quote) ?? form.unitWeight)
+  const portions = form.piles.find(({ name }) => name === plate.product)?.portions ?? null
+  if (portions && isPlate(grams / portions.perUnit, plate, portions)) return portions.perUnit
+  return grams / plate.plateWeight
 }
 
 /** Plates that a piece bought ready gives, rejects out: one where it is a plate, else by its grams. */
-export function platesFromPiece(form: ReadyForm, pieceWeight: number, plateWeight: number): number {
-  const plates = isPlate(pieceWeight, plateWeight, null)
-    ? 1
-    : servedOfBought({ pieceWeight }, plateWeight) / plateWeight
+export function platesFromPiece(form: ReadyForm, pieceWeight: number, plate: PlateAsked): number {
+  const { plateWeight } = plate
+  const plates = isPlate(pieceWeight, plate, null) ? 1 : servedOfBought({ pieceWeight }, plateWeight) / plateWeight
   return plates * form.usableShare
 }
 
@@ -115,10 +125,10 @@ export function documentOfOrder(
 }
 
 /** The order of what is bought ready that gives the plates wanted; null where its size is unknown. */
-export function orderOfReady(form: ReadyForm, { plates, plateWeight }: BuyingRequest): Order | null {
+export function orderOfReady(form: ReadyForm, request: BuyingRequest): Order | null {
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null || pieceWeight <= 0) return null
-  return orderFor(form.quote, plates / platesFromPiece(form, pieceWeight, plateWeight))
+  return orderFor(form.quote, request.plates / platesFromPiece(form, pieceWeight, request))
 }
 
 /**

@@ -76,6 +76,13 @@ export interface ReadyForm extends AnyForm {
 /** One way to come by a product. */
 export type BuyingForm = WholeForm | ReadyForm
 
+/**
+ * What a plate is that weighs less than was wanted and lies within its bounds: a plate, or the part of one that it
+ * weighs. A kitchen says it once, and what is bought, compared and planned follows.
+ */
+export const LIGHT_PLATES = ['whole', 'by-weight'] as const
+export type LightPlates = (typeof LIGHT_PLATES)[number]
+
 export interface BuyingRequest {
   /** Name of the pile that is wanted. */
   product: string
@@ -83,6 +90,7 @@ export interface BuyingRequest {
   plates: number
   /** Grams of the product on one plate. */
   plateWeight: number
+  lightPlates: LightPlates
   wagePerHour: number
   currency: string
 }

@@ -4,8 +4,17 @@ export type { DinnersOfPart } from './dinners.ts'
 export { dinnersOf, explainMeals } from './dinners.ts'
 export type { TrueCostFigure } from './explain-cost.ts'
 export { explainByFactor, explainTrueCost } from './explain-cost.ts'
-export type { AssumedValue, BuyingForm, BuyingRequest, FormPile, Keeping, ReadyForm, WholeForm } from './form.ts'
-export { keptDays } from './form.ts'
+export type {
+  AssumedValue,
+  BuyingForm,
+  BuyingRequest,
+  FormPile,
+  Keeping,
+  LightPlates,
+  ReadyForm,
+  WholeForm,
+} from './form.ts'
+export { keptDays, LIGHT_PLATES } from './form.ts'
 export { offerOfForm, platesFromPiece, platesFromUnit } from './form-document.ts'
 export type { MealPart, MealRequest, MealUse, MealView } from './meal-view.ts'
 export { keptUntil, mealView } from './meal-view.ts'

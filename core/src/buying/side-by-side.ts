@@ -155,7 +155,7 @@ function readySide(form: ReadyForm, request: SideBySideRequest, product: string)
   const pieceWeight = pieceWeightOf(form.quote)
   if (pieceWeight === null) return null
   const portions = request.portionsOf?.(product) ?? request.units
-  const plates = { ...request, product, plates: portions, plateWeight: pieceWeight }
+  const plates = { ...request, product, plates: portions, plateWeight: pieceWeight, lightPlates: 'whole' as const }
   const offer = offerOfForm(form, plates)
   const order = orderOfReady(form, plates)
   if (!offer || !order) return null

@@ -6,7 +6,14 @@ import { appraise, evaluate, type Offer } from '../index.ts'
 import { offerOfForm } from './form-document.ts'
 import { canTellApart, compareForms, explainTrueCost, type TrueCost } from './index.ts'
 
-const request = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
+const request = {
+  product: 'supremes',
+  plates: 20,
+  plateWeight: 250,
+  lightPlates: 'whole' as const,
+  wagePerHour: 20,
+  currency: 'EUR',
+}
 const only = (form: Parameters<typeof compareForms>[0][number]) => compareForms([form], request).ranked[0] as TrueCost
 
 describe('something whole', () => {
@@ -38,7 +45,7 @@ describe('something whole', () => {
       })
     })
     expect(sure?.halfWidth).toBe(0)
-    expect(unsure?.halfWidth).toBeGreaterThan(0.5)
+    expect(unsure?.halfWidth).toBeGreaterThan(0.25)
   })
 })
 
@@ -97,7 +104,7 @@ describe('the ranking', () => {
   })
 
   test('tells apart what differs by more than both intervals taken together', () => {
-    const cost = (costPerKg: number, halfWidth: number) => ({ costPerKg, halfWidth })
+    const cost = (costPerPlate: number, halfWidth: number) => ({ costPerPlate, halfWidth })
     expect(canTellApart(cost(10, 3), cost(14.9, 4))).toBe(false)
     expect(canTellApart(cost(10, 3), cost(15.1, 4))).toBe(true)
   })
@@ -141,7 +148,8 @@ test('the same offer costs the same in the true cost and in a verdict whose plat
       fc.integer({ min: 1, max: 200 }),
       (unit, amount, pieceWeight, packPieces, delivery, usableShare, plates) => {
         const form = readyForm({ quote: quote(amount, unit, { pieceWeight, packPieces, delivery }), usableShare })
-        const served = { ...request, plates }
+        // A verdict compares at the same weight: a light piece is the part of a plate that it weighs.
+        const served = { ...request, plates, lightPlates: 'by-weight' as const }
         const [cost] = compareForms([form], served).ranked
         const offer = offerOfForm(form, served) as Offer
         const piles = [
@@ -161,7 +169,14 @@ test('the same offer costs the same in the true cost and in a verdict whose plat
 })
 
 describe('an order is rounded by portions, not by grams', () => {
-  const request = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 20, currency: 'EUR' }
+  const request = {
+    product: 'supremes',
+    plates: 60,
+    plateWeight: 280,
+    lightPlates: 'whole' as const,
+    wagePerHour: 20,
+    currency: 'EUR',
+  }
   const bird = (grams: number) =>
     wholeForm({
       unitWeight: grams,
@@ -181,6 +196,21 @@ describe('an order is rounded by portions, not by grams', () => {
     expect(cost?.order.pieces).toBe(42)
     const light = readyForm({ quote: quote(4, 'piece', { pieceWeight: 140 }), usableShare: 1 })
     expect(compareForms([light], request).ranked[0]?.order.pieces).toBe(120)
+  })
+
+  test('a kitchen may count a light plate by its weight, and never a heavy one for more', () => {
+    const byWeight = { ...request, lightPlates: 'by-weight' as const }
+    const [light] = compareForms([bird(2072)], byWeight).ranked
+    expect([light?.order.pieces, light?.carries]).toEqual([33, 280])
+    const [heavy] = compareForms([bird(2320)], byWeight).ranked
+    expect([heavy?.order.pieces, heavy?.carries]).toEqual([30, 290])
+    const [whole] = compareForms([bird(2072)], request).ranked
+    expect([whole?.order.pieces, whole?.carries]).toEqual([30, 259])
+    const cost = whole as TrueCost
+    for (const figure of ['costPerPlate', 'carries'] as const) {
+      const explanation = explainTrueCost(cost, figure, request)
+      expect(explanation && evaluate(explanation.expression)).toBeCloseTo(cost[figure], 9)
+    }
   })
 
   test('a case less is a case of plates less', () => {

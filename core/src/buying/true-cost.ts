@@ -18,7 +18,10 @@ export interface TrueCost {
   form: BuyingForm
   /** What has to be ordered for the plates. */
   order: Order
-  /** Plates that the order gives, and how many would be missing with one piece, or one pack, less; zero or more. */
+  /** Plates that the order is expected to give, as a number that need not be whole, and grams that lie on each. */
+  expectedPlates: number
+  carries: number
+  /** Whole plates that the order gives, and how many would be missing with one piece, or one pack, less; zero or more. */
   plates: number
   missingWithOneLess: number
   /** Of something whole: expected portion yield of the product; null for what is bought ready. */
@@ -38,10 +41,10 @@ export interface TrueCost {
   servable: number
   /** Cost of a kilo of servable product. */
   costPerKg: number
-  /** Half the width of the interval of `costPerKg`; zero for what is bought ready. */
-  halfWidth: number
-  /** Cost of the product on one plate. */
+  /** Cost of one plate: `productCost` over `expectedPlates`. */
   costPerPlate: number
+  /** Half the width of the interval of `costPerPlate`; zero for what is bought ready. */
+  halfWidth: number
   /** From 1; forms that cannot be told apart share a rank. */
   rank: number
   /** What its figures come from: the same as `appraise` says of it; an offer for so many plates. */
@@ -61,8 +64,8 @@ export interface BuyingComparison {
 }
 
 /**
- * Every form of one product side by side, by what a kilo of servable product really costs. The figures
- * are those of `appraise` on the order that each form needs: supplier prices are never compared as such.
+ * Every form of one product side by side, by what a plate of it really costs, counted as the order plan counts plates.
+ * The figures are those of `appraise` on the order that each form needs: supplier prices are never compared as such.
  */
 export function compareForms(forms: readonly BuyingForm[], request: BuyingRequest): BuyingComparison {
   const offers = forms.flatMap((form) => (form.kind === 'ready' ? (offerOfForm(form, request) ?? []) : []))
@@ -73,7 +76,7 @@ export function compareForms(forms: readonly BuyingForm[], request: BuyingReques
     if (typeof cost === 'string') left.push({ form, why: cost })
     else ranked.push(cost)
   }
-  ranked.sort((a, b) => a.costPerKg - b.costPerKg)
+  ranked.sort((a, b) => a.costPerPlate - b.costPerPlate)
   return { ranked: withRanks(ranked), left }
 }
 
@@ -90,15 +93,18 @@ function wholeCost(form: WholeForm, request: BuyingRequest, offers: readonly Off
   if (!product || costPerKg === null || productCost === null) return 'product-missing'
   const costAt = (share: number) => {
     const other = documentOfOrder(form, order, request, { plate: request, shares: { [pile.name]: share } })
-    return costOfProduct(appraise(other), request.product) ?? costPerKg
+    const cost = appraise(other).piles.find(({ name }) => name === request.product)?.cost ?? productCost
+    return cost / (order.pieces * platesFromUnit(form, request, share))
   }
   const { value, halfWidth } = pile.share
   const spread =
     halfWidth > 0 ? Math.abs(costAt(Math.max(value - halfWidth, value / 2)) - costAt(value + halfWidth)) : 0
+  const plates = platesOf(order, platesFromUnit(form, request), request.plates)
   return {
     form,
     order,
-    ...platesOf(order, platesFromUnit(form, request), request.plates),
+    ...plates,
+    carries: product.weight / plates.expectedPlates,
     yield: pile.share,
     outlay: appraisal.cost.ap,
     labour: appraisal.cost.labour,
@@ -108,8 +114,8 @@ function wholeCost(form: WholeForm, request: BuyingRequest, offers: readonly Off
     productCost,
     servable: product.weight,
     costPerKg,
+    costPerPlate: productCost / plates.expectedPlates,
     halfWidth: spread / 2,
-    costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,
     rank: 0,
     basis: { document, appraisal },
   }
@@ -120,11 +126,8 @@ function platesOf({ pieces, packs }: Order, perPiece: number, wanted: number) {
   const step = packs === null ? 1 : pieces / packs
   const plates = Math.floor(pieces * perPiece + 1e-9)
   const less = Math.floor((pieces - step) * perPiece + 1e-9)
-  return { plates, missingWithOneLess: Math.max(0, Math.ceil(wanted - less - 1e-9)) }
+  return { expectedPlates: pieces * perPiece, plates, missingWithOneLess: Math.max(0, Math.ceil(wanted - less - 1e-9)) }
 }
-
-const costOfProduct = (appraisal: Appraisal, product: string) =>
-  appraisal.piles.find((pile) => pile.name === product)?.costPerKg ?? null
 
 function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotComparable['why'] {
   const offer = offerOfForm(form, request)
@@ -132,11 +135,14 @@ function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotCompa
   if (!offer || !order) return 'size-unknown'
   const served = servedOfBought(offer, request.plateWeight)
   const costPerKg = (buyPerPortion(offer, request.plates) / served) * GRAMS_PER_KILOGRAM
+  const plates = platesOf(order, platesFromPiece(form, order.weight / order.pieces, request), request.plates)
+  const servable = served * form.usableShare * order.pieces
   const [outlay, handling] = [order.goods + form.quote.delivery, handlingPerPiece(offer) * order.pieces]
   return {
     form,
     order,
-    ...platesOf(order, platesFromPiece(form, order.weight / order.pieces, request.plateWeight), request.plates),
+    ...plates,
+    carries: servable / plates.expectedPlates,
     yield: null,
     outlay,
     labour: handling,
@@ -144,18 +150,18 @@ function readyCost(form: ReadyForm, request: BuyingRequest): TrueCost | NotCompa
     credit: 0,
     carriedByOthers: 0,
     productCost: outlay + handling,
-    servable: served * form.usableShare * order.pieces,
+    servable,
     costPerKg,
+    costPerPlate: (outlay + handling) / plates.expectedPlates,
     halfWidth: 0,
-    costPerPlate: (costPerKg * request.plateWeight) / GRAMS_PER_KILOGRAM,
     rank: 0,
     basis: { offer, plates: request.plates },
   }
 }
 
 /** Two costs can be told apart where their difference is larger than both intervals taken together. */
-export const canTellApart = (a: Pick<TrueCost, 'costPerKg' | 'halfWidth'>, b: typeof a): boolean =>
-  Math.abs(a.costPerKg - b.costPerKg) > Math.hypot(a.halfWidth, b.halfWidth)
+export const canTellApart = (a: Pick<TrueCost, 'costPerPlate' | 'halfWidth'>, b: typeof a): boolean =>
+  Math.abs(a.costPerPlate - b.costPerPlate) > Math.hypot(a.halfWidth, b.halfWidth)
 
 /** Ranks in the order of cost; a form that cannot be told apart from the first of a rank shares it. */
 function withRanks(sorted: readonly TrueCost[]): TrueCost[] {

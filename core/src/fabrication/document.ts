@@ -122,6 +122,6 @@ export function pileWeight(pile: Pile): number {
 }
 
 /** Share of a pile that is really used: waste never is, the others wholly unless said otherwise. */
-export function usedShareOf(pile: Pile): number {
+export function usedShareOf(pile: Pick<Pile, 'class' | 'usedShare'>): number {
   return pile.class === 'waste' ? 0 : (pile.usedShare ?? 1)
 }

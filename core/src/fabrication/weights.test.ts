@@ -54,9 +54,9 @@ describe('the three yields', () => {
 })
 
 test('waste is never used, everything else wholly unless said otherwise', () => {
-  expect(usedShareOf({ name: 'x', class: 'waste', weight: 1, usedShare: 1 })).toBe(0)
-  expect(usedShareOf({ name: 'x', class: 'by-product', weight: 1 })).toBe(1)
-  expect(usedShareOf({ name: 'x', class: 'by-product', weight: 1, usedShare: 0.4 })).toBe(0.4)
+  expect(usedShareOf({ class: 'waste', usedShare: 1 })).toBe(0)
+  expect(usedShareOf({ class: 'by-product' })).toBe(1)
+  expect(usedShareOf({ class: 'by-product', usedShare: 0.4 })).toBe(0.4)
   expect(pileWeight({ name: 'x', class: 'waste' })).toBe(0)
 })
 

@@ -36,6 +36,7 @@ export type {
   WantedProduct,
 } from './kitchen/index.ts'
 export {
+  boardShare,
   CHANGEABLE,
   comesAs,
   comesOn,

@@ -102,10 +102,12 @@ export interface OrderPlanRequest {
   service: number
 }
 
-/** Pinned: of something ordered or cut, over all days, at least and at most so many packs or units; 0 at most forbids it. */
+/** Pinned: of something ordered or cut at least and at most so many packs or units; 0 at most forbids it. */
 export interface PlanPin {
   kind: 'whole' | 'ready' | 'cut'
   name: string
+  /** The day on which it is ordered or cut; null for all days together. */
+  day: Day | null
   atLeast: number | null
   atMost: number | null
 }

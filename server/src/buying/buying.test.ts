@@ -135,7 +135,14 @@ describe('the price book', () => {
 })
 
 describe('true cost', () => {
-  const request = { product: 'supremes', plates: 60, plateWeight: 280, wagePerHour: 21.4, currency: 'EUR' }
+  const request = {
+    product: 'supremes',
+    plates: 60,
+    plateWeight: 280,
+    lightPlates: 'whole' as const,
+    wagePerHour: 21.4,
+    currency: 'EUR',
+  }
 
   test('every form of a product, from every supplier, agrees with the appraisal of the same numbers', async () => {
     await add(line())

@@ -29,6 +29,7 @@ export async function offersOfStyle(scope: Scope, { style, units, day }: OffersR
       product: pile.name,
       plates: Math.max(1, Math.round((pile.portionsPerUnit ?? 1) * units)),
       plateWeight,
+      lightPlates: scope.kitchen.lightPlates,
       wagePerHour: scope.kitchen.wagePerHour,
       currency: scope.kitchen.currency,
     })

@@ -40,6 +40,7 @@ import { up as whoAccepted } from './migrations/035-who-accepted.ts'
 import { up as weightFrom } from './migrations/036-weight-from.ts'
 import { up as stepMinutes } from './migrations/037-step-minutes.ts'
 import { up as heldByPlans } from './migrations/038-held-by-plans.ts'
+import { up as platesAndPins } from './migrations/039-plates-and-pins.ts'
 
 /** Every migration, in order. Forward only: a mistake is mended by the next one. */
 const MIGRATIONS = [
@@ -81,6 +82,7 @@ const MIGRATIONS = [
   { name: '036-weight-from', up: weightFrom },
   { name: '037-step-minutes', up: stepMinutes },
   { name: '038-held-by-plans', up: heldByPlans },
+  { name: '039-plates-and-pins', up: platesAndPins },
 ]
 
 function migrator(database: Sequelize) {

@@ -13,8 +13,8 @@ export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): 
     read: async () => {
       const known = await store.kitchenById(database, setUp.id)
       if (!known) return null
-      const { id, name, currency, units, decimalMark, timeZone, wagePerHour, address } = known
-      return { id, name, currency, units, decimalMark, timeZone, wagePerHour, address }
+      const { id, name, currency, units, decimalMark, timeZone, wagePerHour, lightPlates, address } = known
+      return { id, name, currency, units, decimalMark, timeZone, wagePerHour, lightPlates, address }
     },
     create: () =>
       inTransaction({ database, kitchen: setUp, actor: 'office', transaction: null, clock }, async (scope) => {

@@ -2,7 +2,7 @@ import type { FabricationState } from '@fleam/contract'
 import { appraise, documentOf, type LabourSource, standingMarks } from '@fleam/core'
 import { QueryTypes } from 'sequelize'
 import { statesByIds } from '../fabrication/index.ts'
-import { type Scope, within } from '../scope/index.ts'
+import { dayOf, type Scope, within } from '../scope/index.ts'
 
 /** So many of the latest records of a style speak for it. */
 const RECORDS_THAT_SPEAK = 20
@@ -54,6 +54,31 @@ async function countedIds(scope: Scope, styleIds: readonly string[]): Promise<st
     },
   )
   return rows.map(({ id }) => id)
+}
+
+/** So many weeks are looked back on for what a kitchen cuts in one, and records of fewer say nothing. */
+const WEEKS_BACK = 8
+const FEWEST_WEEKS = 3
+const DAYS_PER_WEEK = 7
+
+/** Grams that were cut in each style in the busiest of the last weeks; without those of which too few weeks tell. */
+export async function mostPerWeek(scope: Scope, styleIds: readonly string[]): Promise<Map<string, number>> {
+  if (styleIds.length === 0) return new Map()
+  const rows = await scope.database.sequelize.query<{ styleId: string; weeks: number; most: number }>(
+    `SELECT style_key AS styleId, COUNT(*) AS weeks, MAX(grams) AS most FROM (
+       SELECT style_key, FLOOR(DATEDIFF(:today, date) / ${DAYS_PER_WEEK}) AS week, SUM(ap) AS grams
+       FROM fabrication_figures
+       WHERE kitchen_id = :kitchenId AND is_counted AND style_key IN (:styleIds)
+         AND date <= :today AND DATEDIFF(:today, date) < ${WEEKS_BACK * DAYS_PER_WEEK}
+       GROUP BY style_key, week
+     ) AS by_week GROUP BY style_key HAVING weeks >= ${FEWEST_WEEKS}`,
+    {
+      type: QueryTypes.SELECT,
+      replacements: { kitchenId: scope.kitchen.id, today: dayOf(scope), styleIds: [...styleIds] },
+      ...within(scope),
+    },
+  )
+  return new Map(rows.map(({ styleId, most }) => [styleId, Number(most)]))
 }
 
 /** What a style assumed, or a cook let stand, tells nothing new. */

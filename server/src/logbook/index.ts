@@ -1,5 +1,5 @@
 export type { StyleTest } from './evidence.ts'
-export { styleTests } from './evidence.ts'
+export { mostPerWeek, styleTests } from './evidence.ts'
 export { logbookRoutes } from './routes.ts'
 export { summary } from './service.ts'
 export type { StyleSums } from './summary-store.ts'

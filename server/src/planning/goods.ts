@@ -1,6 +1,7 @@
 import { keepingOpened } from '@fleam/catalogue'
 import type { ExpectedLine, Item, LotRow } from '@fleam/contract'
 import {
+  boardShare,
   daysBetween,
   type GoodsComing,
   type GoodsWay,
@@ -16,12 +17,16 @@ import {
 } from '@fleam/core'
 import { articlesOfItems, type CutWay, waysToProducts } from '../buying/index.ts'
 import { cooks } from '../kitchen/index.ts'
-import { type StyleTest, styleTests } from '../logbook/index.ts'
+import { mostPerWeek, type StyleTest, styleTests } from '../logbook/index.ts'
 import { lots } from '../receiving/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'
 import { suppliers } from '../supplier/index.ts'
 import { heldByPlans, unitsHeld } from './held.ts'
 import { comingOf } from './rest.ts'
+import { latestScheduled } from './store.ts'
+
+/** Schedules that are looked at for what of the cooks' hours is cutting. */
+const LATEST_SCHEDULES = 12
 
 /** What a kitchen knows of some products today: ways to make and to buy them, what stands in the cold, who comes when. */
 export async function goodsOf(
@@ -29,7 +34,9 @@ export async function goodsOf(
   { products: productIds, replaces }: { products: readonly string[]; replaces: string | null },
 ): Promise<PlanGoods> {
   const { wanted, ways, ready } = await waysToProducts(scope, productIds, dayOf(scope))
-  const tests = await styleTests(scope, [...new Set(ways.map(({ style }) => style.id))])
+  const styleIds = [...new Set(ways.map(({ style }) => style.id))]
+  const tests = await styleTests(scope, styleIds)
+  const most = await mostPerWeek(scope, styleIds)
   const received = (await lots(scope, '')).filter(({ lot }) => !isSentBack(lot.standing))
   const articleOf = await articlesByNumber(scope, ways)
   const { held, waiting } = await heldByPlans(scope, replaces)
@@ -46,7 +53,8 @@ export async function goodsOf(
       const { id: itemId, unitName } = item
       const piles = style.piles.map(({ id, productId }) => ({ id, productId }))
       const shares = sharesOf(tests.get(style.id) ?? [])
-      return { form, itemId, unitName, piles, shares, keepsWhole: keepsWhole(item, received) }
+      const weekly = most.get(style.id) ?? null
+      return { form, itemId, unitName, piles, shares, keepsWhole: keepsWhole(item, received), mostPerWeek: weekly }
     }),
     ready,
     suppliers: (await suppliers(scope)).map(({ id, name, deliveryDays, delivery, minimumOrder }) => ({
@@ -62,12 +70,25 @@ export async function goodsOf(
     }),
     coming: replaces === null ? [] : (await comingOf(scope, replaces)).map(asComing),
     held,
+    boardShare: await boardShareOf(scope),
+    lightPlates: scope.kitchen.lightPlates,
     cooks: (await cooks(scope)).map(({ name, wagePerHour, week }) => ({
       ...{ name, wagePerHour },
       hours: week && hoursOfWeek(week),
     })),
     wagePerHour: scope.kitchen.wagePerHour,
   })
+}
+
+/** What of the cooks' hours is cutting, by the schedules that were made for accepted plans. */
+async function boardShareOf(scope: Scope): Promise<PlanGoods['boardShare']> {
+  const scheduled = await latestScheduled(scope, LATEST_SCHEDULES)
+  return boardShare(
+    scheduled.map(({ answer, schedule }) => ({
+      cuttingMinutes: answer.cutting.reduce((sum, { minutes }) => sum + minutes, 0),
+      cookMinutes: schedule.tasks.reduce((sum, { cookId, start, end }) => sum + (cookId === null ? 0 : end - start), 0),
+    })),
+  )
 }
 
 /** A line of an order as what is on its way. */

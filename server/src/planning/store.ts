@@ -362,6 +362,21 @@ export async function schedulesAround(
   })
 }
 
+/** Accepted plans that have a schedule, the latest first. */
+export async function latestScheduled(scope: Scope, limit: number) {
+  const rows = await scope.database.models.OrderPlan.findAll({
+    attributes: ['id', 'name', 'schedule', 'accepted'],
+    where: ofKitchen(scope, { acceptedAt: { [Op.not]: null }, schedule: { [Op.not]: null } }),
+    order: [['acceptedAt', 'DESC']],
+    limit,
+    ...within(scope),
+  })
+  return rows.flatMap((row) => {
+    const schedule = readSchedule(scope, row)
+    return schedule && row.accepted ? [{ answer: row.accepted.answer, schedule }] : []
+  })
+}
+
 /** What hands told of the tasks of some plans. */
 export async function toldOf(scope: Scope, planIds: readonly string[]): Promise<(ToldTask & { planId: string })[]> {
   const rows = await scope.database.models.ToldTask.findAll({

@@ -6,6 +6,14 @@ export const UnitOptions = () => (
   </>
 )
 
+/** What a plate is that is lighter than was wanted, as a choice. */
+export const LightPlateOptions = () => (
+  <>
+    <option value="whole">a plate, as long as it is within its bounds</option>
+    <option value="by-weight">the part of a plate that it weighs</option>
+  </>
+)
+
 /** How a kitchen writes decimals, as a choice. */
 export const DecimalOptions = () => (
   <>

@@ -2,7 +2,7 @@ import { addDays, type Day } from '../../calendar/index.ts'
 
 /** Values of a plan that may be said for it alone, by what they are of. */
 export const CHANGEABLE = {
-  product: ['keepsDays', 'cold', 'surplusValue', 'disposal'],
+  product: ['keepsDays', 'cold', 'surplusValue', 'disposal', 'usedPerWeek'],
   supplier: ['charge', 'minimum'],
   whole: ['price', 'keepsDays', 'cold', 'mostPacks'],
   cut: ['minutes', 'setUp', 'consumables', 'restDays', 'mostPerDay'],
@@ -21,10 +21,15 @@ export interface PlanChange {
   value: number
 }
 
-/** Something held to at least or at most so many packs or units over all days; at most 0 forbids it. */
+/**
+ * Something held to at least or at most so many packs or units; at most 0 forbids it. Of a supplier, whatever it brings is
+ * forbidden: others bring it instead.
+ */
 export interface DraftPin {
-  kind: 'whole' | 'ready' | 'cut'
+  kind: 'whole' | 'ready' | 'cut' | 'supplier'
   id: string
+  /** The day on which it is ordered or cut; null for all days together. */
+  day: Day | null
   atLeast: number | null
   atMost: number | null
 }
@@ -99,5 +104,7 @@ export function draftLater(draft: PlanDraft, from: Day, daysLater: number): Plan
     lotsLeft: [],
     replaces: null,
     coming: [],
+    // What did not fit one day of a week says nothing of the next.
+    pins: draft.pins.filter(({ day }) => day === null),
   }
 }

@@ -24,6 +24,8 @@ export interface GoodsProduct {
   /** Money that one more than is served is worth, and what one thrown away costs. */
   surplusValue: Known
   disposal: Known
+  /** So much of it was of use in the busiest of the last weeks, in its unit; null where nobody knows. */
+  usedPerWeek: Known | null
 }
 
 export interface GoodsSupplier {
@@ -55,6 +57,8 @@ export interface GoodsYield {
   productId: string
   /** Of one unit, in the product's unit. */
   quantity: Known
+  /** Grams that lie on one plate of it; null where it is no portion, or was not known when it was planned. */
+  carries: number | null
   /** Spread between records, its degrees of freedom, and as how many records the mean counts. */
   sd: number
   df: number | null
@@ -84,6 +88,8 @@ export interface GoodsReady {
   productId: string
   /** Portions of one pack, rejects out. */
   quantity: Known
+  /** Grams that lie on one plate of it; null where that was not known when it was planned. */
+  carries: number | null
   price: Known
   /** Minutes at the pass for one pack. */
   handling: Known
@@ -141,6 +147,8 @@ export interface PlanGoods {
   coming: readonly GoodsComing[]
   cooks: readonly GoodsCook[]
   held: HeldByPlans
+  /** What of the cooks' hours is cutting, 0 to 1, and how many schedules tell so; 1 where none do. */
+  boardShare: { value: number; schedules: number }
   /** What an hour costs where no cook says. */
   wagePerHour: number
 }

@@ -1,3 +1,4 @@
+export { boardShare } from './board-share.ts'
 export type { AskedOf, ChangeableField, ChangeableKind, DraftPin, PlanChange, PlanDraft } from './draft.ts'
 export { CHANGEABLE, daysOf, demandOf, draftLater } from './draft.ts'
 export { explainBill, explainCutMinutes, explainLeft, explainOrder } from './explain-lines.ts'

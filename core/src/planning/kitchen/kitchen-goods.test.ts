@@ -36,6 +36,18 @@ describe('what a kitchen knows, ready to plan with', () => {
     expect(of('supremes')).toMatchObject({ unit: 'portion', keepsDays: { value: 2 }, cold: { value: 0.25 } })
   })
 
+  test('what the kitchen uses in a week is what its busiest week gave and used, each pile once', () => {
+    const used = (mostPerWeek: number | null) => {
+      const goods = goodsOf({ ways: kitchen().ways.map((way) => ({ ...way, mostPerWeek })) })
+      return ['p2', 'p3', 'p4', 'supremes'].map(
+        (id) => goods.products.find((product) => product.id === id)?.usedPerWeek?.value,
+      )
+    }
+    // 40 kg of chicken: 12.5 % drumsticks, 60 % bones, and a bin that is of no use.
+    expect(used(40_000)).toEqual([5, 24, 0, undefined])
+    expect(used(null)).toEqual([undefined, undefined, undefined, undefined])
+  })
+
   test('only suppliers who sell some of it are asked; goods of one name say whose they are', () => {
     expect(goods.suppliers.map(({ id }) => id)).toEqual(['ostravale', 'plattenkar'])
     const [one] = kitchen().ways

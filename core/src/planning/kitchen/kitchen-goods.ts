@@ -1,6 +1,7 @@
 import {
   type FormPile,
   keptDays,
+  type LightPlates,
   orderFor,
   pieceWeightOf,
   platesFromPiece,
@@ -9,6 +10,7 @@ import {
   type WholeForm,
 } from '../../buying/index.ts'
 import { creditOf } from '../../costing/index.ts'
+import { usedShareOf } from '../../fabrication/index.ts'
 import type { Estimate } from '../../forecasting/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../../units/index.ts'
 import type { GoodsCut, GoodsProduct, GoodsReady, GoodsWhole, GoodsYield, Known, PlanGoods } from './goods.ts'
@@ -33,6 +35,8 @@ export interface GoodsWay {
   keepsWhole: Known
   /** The piles of the form, in its order. */
   piles: readonly { id: string; productId: string | null }[]
+  /** Grams of it that were cut in this style in the busiest of the last weeks; null where too few weeks tell. */
+  mostPerWeek: number | null
   /** Shares of AP that the records of the style gave, by the pile's id. */
   shares: ReadonlyMap<string, readonly number[]>
 }
@@ -52,6 +56,8 @@ export interface KitchenGoods {
   /** What is on its way, and what accepted plans hold. */
   coming: PlanGoods['coming']
   held: PlanGoods['held']
+  boardShare: PlanGoods['boardShare']
+  lightPlates: LightPlates
   wagePerHour: number
 }
 
@@ -74,8 +80,12 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
   const styleOf = new Map(
     ways.flatMap(({ form, piles }) => piles.map(({ id, productId }) => [productId ?? id, form.style])),
   )
-  const cuts = ways.map((way) => cutOf(way, wanted, pooledOf(given.ways, way.itemId), products))
-  const ready = given.ready.flatMap(({ productId, form }) => readyOf(productId, form, wanted) ?? [])
+  const cuts = ways.map((way) =>
+    cutOf(way, { wanted, pooled: pooledOf(given.ways, way.itemId), lightPlates: given.lightPlates }, products),
+  )
+  const ready = given.ready.flatMap(
+    ({ productId, form }) => readyOf(productId, form, { wanted, lightPlates: given.lightPlates }) ?? [],
+  )
   for (const { id, name, plateWeight } of given.wanted) {
     const own = {
       id,
@@ -85,6 +95,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
       keepsDays: assumed(1),
       surplusValue: assumed(0),
       disposal: assumed(0),
+      usedPerWeek: null,
     } as const
     if (!products.has(id)) products.set(id, { ...own, cold: assumed(plateWeight / GRAMS_PER_KILOGRAM) })
   }
@@ -93,7 +104,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
   const supplierOf = new Map(given.suppliers.map(({ id, name }) => [id, name]))
   const ordered = uniqueNames([...wholes, ...ready], ({ supplierId }) => supplierOf.get(supplierId) ?? '')
   return {
-    products: uniqueNames([...products.values()], ({ id }) => styleOf.get(id) ?? ''),
+    products: uniqueNames(withUse([...products.values()], ways), ({ id }) => styleOf.get(id) ?? ''),
     suppliers: given.suppliers.filter(({ id }) => used.has(id)),
     wholes: ordered.slice(0, wholes.length) as GoodsWhole[],
     cuts: uniqueNames(
@@ -110,8 +121,33 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
     coming: given.coming,
     cooks: given.cooks,
     held: given.held,
+    boardShare: given.boardShare,
     wagePerHour: given.wagePerHour,
   }
+}
+
+/** Products with what the kitchen used of each: of all piles that are one product together, each pile counted once. */
+function withUse(products: readonly GoodsProduct[], ways: readonly GoodsWay[]): GoodsProduct[] {
+  const used = new Map<string, Map<string, number>>()
+  for (const { form, piles, mostPerWeek } of ways) {
+    if (mostPerWeek === null) continue
+    piles.forEach(({ id, productId }, at) => {
+      const pile = form.piles[at]
+      if (!pile) return
+      const kilos =
+        (mostPerWeek * pile.share.value * usedShareOf({ class: pile.class, usedShare: pile.usedShare ?? 1 })) /
+        GRAMS_PER_KILOGRAM
+      used.set(productId ?? id, new Map(used.get(productId ?? id)).set(id, kilos))
+    })
+  }
+  return products.map((product) => {
+    const own = product.unit === 'kg' ? used.get(product.id) : undefined
+    if (!own) return product
+    return {
+      ...product,
+      usedPerWeek: { value: [...own.values()].reduce((sum, kilos) => sum + kilos, 0), source: 'own' },
+    }
+  })
 }
 
 /** A quote without what belongs to the whole order. */
@@ -154,10 +190,14 @@ function wholeOf({ form, itemId, unitName, keepsWhole }: GoodsWay): GoodsWhole {
   }
 }
 
+interface Asked {
+  wanted: ReadonlyMap<string, WantedProduct>
+  lightPlates: LightPlates
+}
+
 function cutOf(
   { form, piles, shares }: GoodsWay,
-  wanted: ReadonlyMap<string, WantedProduct>,
-  pooled: RelativeSpread | null,
+  { wanted, lightPlates, pooled }: Asked & { pooled: RelativeSpread | null },
   products: Map<string, GoodsProduct>,
 ): GoodsCut {
   const unitWeight = pieceWeightOf(form.quote) ?? form.unitWeight
@@ -167,12 +207,13 @@ function cutOf(
     const product = productId === null ? undefined : wanted.get(productId)
     if (!product) return [besideYield(form, { id: productId ?? id, pile, unitWeight }, products)]
     if (!products.has(product.id)) products.set(product.id, portionOf(product, pile))
-    const plates = platesFromUnit(form, { product: pile.name, plateWeight: product.plateWeight })
+    const plates = platesFromUnit(form, { product: pile.name, plateWeight: product.plateWeight, lightPlates })
     const { relativeSd, ...known } = spreadToPlan(shares.get(id) ?? [], pooled)
     return [
       {
         productId: product.id,
         quantity: { value: plates, source: pile.share.basis },
+        carries: plates > 0 ? (pile.share.value * unitWeight) / plates : null,
         sd: relativeSd * plates,
         ...known,
       },
@@ -222,6 +263,7 @@ const portionOf = ({ id, name, plateWeight }: WantedProduct, pile: FormPile): Go
   cold: assumed(plateWeight / GRAMS_PER_KILOGRAM),
   surplusValue: assumed(0),
   disposal: assumed(0),
+  usedPerWeek: null,
 })
 
 /** What comes beside what is asked for, by the kilo: it is worth what the kitchen says of its pile, or costs something. */
@@ -241,10 +283,11 @@ function besideYield(
       cold: assumed(1),
       surplusValue: { value: Math.max(0, worth), source: pile.valuePerKg === null ? 'assumed' : 'own' },
       disposal: { value: Math.max(0, -worth), source: pile.valuePerKg === null ? 'assumed' : 'own' },
+      usedPerWeek: null,
     })
   }
   const quantity = estimated(pile.share, unitWeight / GRAMS_PER_KILOGRAM)
-  return { productId: id, quantity, sd: 0, df: null, tests: pile.share.tests, spread: 'none' }
+  return { productId: id, quantity, carries: null, sd: 0, df: null, tests: pile.share.tests, spread: 'none' }
 }
 
 /** Money a kilo of a pile brings in all: of other portions their value, of the rest what of it is used, less the work. */
@@ -259,17 +302,19 @@ function worthOfKilo(pile: FormPile): number {
   return creditOf({ name, class: of, weight: GRAMS_PER_KILOGRAM, ...said }, GRAMS_PER_KILOGRAM, 'net')
 }
 
-function readyOf(productId: string, form: ReadyForm, wanted: ReadonlyMap<string, WantedProduct>): GoodsReady | null {
+function readyOf(productId: string, form: ReadyForm, { wanted, lightPlates }: Asked): GoodsReady | null {
   const order = orderFor(alone(form.quote), 1)
   const pieceWeight = pieceWeightOf(form.quote)
   const product = wanted.get(productId)
   if (!order || pieceWeight === null || !product) return null
+  const plates = platesFromPiece(form, pieceWeight, { plateWeight: product.plateWeight, lightPlates })
   return {
     id: form.articleId,
     name: form.article,
     supplierId: form.supplierId,
     productId,
-    quantity: { value: order.pieces * platesFromPiece(form, pieceWeight, product.plateWeight), source: 'price-book' },
+    quantity: { value: order.pieces * plates, source: 'price-book' },
+    carries: plates > 0 ? (Math.min(pieceWeight, product.plateWeight) * form.usableShare) / plates : null,
     price: { value: order.goods, source: 'price-book' },
     handling: { value: order.pieces * form.handlingMinutesPerPiece, source: 'price-book' },
   }

@@ -47,7 +47,7 @@ function made(changes: Partial<PlanDraft> = {}) {
   return { said, asked, plan, lines: planLines(plan, goods, said) }
 }
 /** Nothing is bought ready: everything is cut. */
-const NO_READY = { kind: 'ready', id: 'ready-article', atLeast: null, atMost: 0 } as const
+const NO_READY = { kind: 'ready', id: 'ready-article', day: null, atLeast: null, atMost: 0 } as const
 
 describe('a plan by ids', () => {
   test('says orders, cutting and what it is for; its work is parted by lot and delivery', () => {
@@ -116,12 +116,28 @@ describe('a plan by ids', () => {
 })
 
 describe('pins', () => {
+  test('of a supplier have others bring it, and of one day leave the other days free', () => {
+    const without = (id: string, day: string | null) =>
+      ({ kind: 'supplier', id, day, atLeast: null, atMost: 0 }) as const
+    const ordered = (pins: ReturnType<typeof without>[]) => {
+      const { plan } = made({ pins })
+      expect(plan.short).toEqual([])
+      return plan.orders.map(({ supplier, day }) => ({ supplier, day }))
+    }
+    expect(ordered([])[0]?.supplier).toBe('Ostravale Poultry Yard')
+    const [other] = ordered([without('ostravale', null)])
+    expect(other?.supplier).toBe('Plattenkar Provisions')
+    const [later] = ordered([without('ostravale', null), without('plattenkar', other?.day ?? '')])
+    expect(later?.supplier).toBe('Plattenkar Provisions')
+    expect(later?.day).not.toBe(other?.day)
+  })
+
   const packsOf = ({ orders }: OrderPlan, name: string) =>
     orders.flatMap(({ lines }) => lines).reduce((sum, line) => sum + (line.name === name ? line.packs : 0), 0)
 
   test('hold what is pinned, also where it costs more, and leave nothing short for it', () => {
     const free = made()
-    const held = made({ pins: [{ kind: 'ready', id: 'ready-article', atLeast: 2, atMost: null }] })
+    const held = made({ pins: [{ kind: 'ready', id: 'ready-article', day: null, atLeast: 2, atMost: null }] })
     expect(packsOf(held.plan, 'Supremes, 20 x 280 g')).toBeGreaterThanOrEqual(2)
     expect(held.plan.cost.total).toBeGreaterThan(free.plan.cost.total)
     expect(packsOf(made({ pins: [NO_READY] }).plan, 'Supremes, 20 x 280 g')).toBe(0)
@@ -130,8 +146,8 @@ describe('pins', () => {
   test('that cannot be held make no plan', () => {
     const { plan } = made({
       pins: [
-        { kind: 'cut', id: 'whole supremes-style', atLeast: null, atMost: 1 },
-        { kind: 'cut', id: 'whole', atLeast: 500, atMost: null },
+        { kind: 'cut', id: 'whole supremes-style', day: null, atLeast: null, atMost: 1 },
+        { kind: 'cut', id: 'whole', day: null, atLeast: 500, atMost: null },
       ],
     })
     expect(plan.status).toBe('refused')

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { draft, goodsOf } from '../../../test/plan-kitchen.ts'
+import { draft, goodsOf, kitchen } from '../../../test/plan-kitchen.ts'
 import { demandOf, draftLater, hoursOn, kilosByDay, type PlanDraft, planRequest, rateOf } from './index.ts'
 
 const goods = goodsOf()
@@ -42,9 +42,7 @@ describe('what the plan rests on', () => {
   test('hours are the cooks’ week, one cook’s day where nobody says, and what is said for this plan', () => {
     expect(requestOf().labour).toEqual({ ratePerHour: 30, hours: [2, 4, 4, 0] })
     expect(requestOf({ hours: [{ day: '2026-12-03', hours: 1 }] }).labour.hours).toEqual([2, 1, 4, 0])
-    expect(
-      hoursOn({ cooks: [{ name: 'Bruno', wagePerHour: 20, hours: null }], held: goodsOf().held }, '2026-12-03'),
-    ).toEqual({
+    expect(hoursOn({ ...goodsOf(), cooks: [{ name: 'Bruno', wagePerHour: 20, hours: null }] }, '2026-12-03')).toEqual({
       value: 8,
       source: 'assumed',
     })
@@ -69,7 +67,14 @@ describe('what the plan rests on', () => {
   })
 
   test('a value that is said for this plan stands instead, and only there', () => {
-    const change = { kind: 'cut', id: 'crate supremes-style', productId: null, field: 'minutes', value: 5 } as const
+    const change = {
+      kind: 'cut',
+      id: 'crate supremes-style',
+      day: null,
+      productId: null,
+      field: 'minutes',
+      value: 5,
+    } as const
     expect(requestOf({ changes: [change] }).cuts.map(({ minutes }) => minutes)).toEqual([9, 5])
     const gives = {
       kind: 'yield',
@@ -113,13 +118,40 @@ describe('what the plan rests on', () => {
     expect(of({ lotsLeft: ['l'] })).toHaveLength(1)
   })
 
+  test('what is over is worth something as far as the kitchen uses it in a week', () => {
+    const goods = goodsOf({ ways: kitchen().ways.map((way) => ({ ...way, mostPerWeek: 40_000 })) })
+    const upTo = (changes: Partial<PlanDraft>, of = goods) =>
+      planRequest(draft(changes), of, 'EUR').request.products.find(({ name }) => name.endsWith('drumsticks'))
+        ?.surplusUpTo
+    expect(upTo({})).toBe(5)
+    expect(upTo({ days: 14 })).toBe(10)
+    const change = { kind: 'product', id: 'p2', productId: null, field: 'usedPerWeek', value: 2 } as const
+    expect(upTo({ changes: [change] })).toBe(2)
+    // Where nobody knows, as much as comes of all that is asked for, twice.
+    expect(upTo({}, goodsOf())).toBe(4)
+  })
+
+  test('of the cooks’ hours only what is cutting is there to be planned, less what other plans take of it', () => {
+    const held = { plans: ['The week'], minutes: [{ day: '2026-12-03', minutes: 30 }], kilos: [] }
+    const goods = { ...goodsOf(), boardShare: { value: 0.75, schedules: 4 }, held }
+    expect(planRequest(draft(), goods, 'EUR').request.labour.hours).toEqual([1.5, 2.5, 3, 0])
+    // What was said for this plan is said of cutting.
+    const hours = [{ day: '2026-12-03', hours: 4 }]
+    expect(planRequest(draft({ hours }), goods, 'EUR').request.labour.hours[1]).toBe(4)
+  })
+
   test('pins go by name, and one of something that is not there any more holds nothing', () => {
     const pins = [
-      { kind: 'ready', id: 'ready-article', atLeast: null, atMost: 0 },
-      { kind: 'cut', id: 'gone', atLeast: 2, atMost: null },
+      { kind: 'ready', id: 'ready-article', day: null, atLeast: null, atMost: 0 },
+      { kind: 'cut', id: 'gone', day: null, atLeast: 2, atMost: null },
     ] as const
     expect(planRequest(draft({ pins }), goods, 'EUR').pins).toEqual([
-      { kind: 'ready', name: 'Supremes, 20 x 280 g', atLeast: null, atMost: 0 },
+      { kind: 'ready', name: 'Supremes, 20 x 280 g', day: null, atLeast: null, atMost: 0 },
+    ])
+    // Of a supplier everything that it brings is forbidden, on one day where that is said.
+    const gone = [{ kind: 'supplier', id: 'plattenkar', day: '2026-12-03', atLeast: null, atMost: 0 }] as const
+    expect(planRequest(draft({ pins: gone }), goods, 'EUR').pins).toEqual([
+      { kind: 'ready', name: 'Supremes, 20 x 280 g', day: '2026-12-03', atLeast: null, atMost: 0 },
     ])
   })
 })

@@ -4,25 +4,32 @@ import { type ChangeableField, type ChangeableKind, daysOf, demandOf, type PlanD
 import type { GoodsCook, Known, PlanGoods } from './goods.ts'
 import { hoursHeld, kilosHeld } from './held-by-plans.ts'
 import { stockOf } from './stock.ts'
-import { valueIn } from './values.ts'
+import { saidIn, valueIn } from './values.ts'
 
 /** Packs of one delivery, and units of a cut on one day, where nobody said. */
 const USUAL_MOST = { mostPacks: 1000, mostPerDay: 10_000 } as const
 /** Hours of one cook at the board on a day, where nobody told the cooks' week. */
 export const ASSUMED_HOURS = 8
 const MINUTES_PER_HOUR = 60
+const DAYS_PER_WEEK = 7
 /** So much of one is as good as without a limit. */
 const WITHOUT_LIMIT = 100_000
 
 /**
- * Hours of the cooks together on a day, less what accepted plans take of them; where no cook says any, one cook's day is
- * assumed.
+ * Hours of the cooks together on a day that are cutting, less what accepted plans take of them; where no cook says any,
+ * one cook's day is assumed.
  */
-export function hoursOn({ cooks, held }: Pick<PlanGoods, 'cooks' | 'held'>, day: Day): Known {
+export function hoursOn(
+  { cooks, held, boardShare }: Pick<PlanGoods, 'cooks' | 'held' | 'boardShare'>,
+  day: Day,
+): Known {
   const said = cooks.filter((cook) => cook.hours !== null)
   const usual =
     said.length === 0 ? ASSUMED_HOURS : said.reduce((sum, { hours }) => sum + (hours?.[weekdayOf(day) - 1] ?? 0), 0)
-  return { value: Math.max(0, usual - hoursHeld(held, day)), source: said.length === 0 ? 'assumed' : 'week' }
+  return {
+    value: Math.max(0, usual * boardShare.value - hoursHeld(held, day)),
+    source: said.length === 0 ? 'assumed' : 'week',
+  }
 }
 
 /** What an hour at the board costs: the cooks' wages by their hours in the week, else the kitchen's. */
@@ -84,7 +91,7 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
         cold: value('cold', each.cold),
         surplusValue: value('surplusValue', each.surplusValue),
         // What nobody values is of use all the same: into the pot, for the staff; it is worth nothing here.
-        surplusUpTo: isWaste ? 0 : mostOver(id, goods, draft),
+        surplusUpTo: isWaste ? 0 : usedOver(id, goods, draft),
         disposal: value('disposal', each.disposal),
       }
     }),
@@ -158,15 +165,39 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
     service: draft.service,
   }
   const lists = { whole: wholes, ready: nameOf(goods.ready), cut: nameOf(goods.cuts) }
-  const pins = draft.pins.flatMap(({ kind, id, atLeast, atMost }) => {
+  const pins = draft.pins.flatMap(({ kind, id, ...pin }): PlanPin[] => {
+    if (kind === 'supplier') return forbiddenOf(goods, id, pin.day)
     const name = lists[kind].get(id)
-    return name === undefined ? [] : [{ kind, name, atLeast, atMost }]
+    return name === undefined ? [] : [{ kind, name, ...pin }]
   })
   const unpacking = goods.ready.map(({ id, name, handling }) => ({
     name,
     minutes: change('ready', id)('handling', handling),
   }))
   return { request, pins, unpacking }
+}
+
+/** Everything that a supplier brings, forbidden. */
+const forbiddenOf = ({ wholes, ready }: PlanGoods, supplierId: string, day: Day | null): PlanPin[] =>
+  [
+    ...wholes.map((whole) => ({ ...whole, kind: 'whole' as const })),
+    ...ready.map((article) => ({ ...article, kind: 'ready' as const })),
+  ].flatMap((article) =>
+    article.supplierId === supplierId
+      ? [{ kind: article.kind, name: article.name, day, atLeast: null, atMost: 0 }]
+      : [],
+  )
+
+/**
+ * So much over of a product is worth what it is worth: what the kitchen uses of it in as many weeks as are planned, one
+ * at least. Where nobody knows that, as much as can come of what is asked for.
+ */
+function usedOver(id: string, goods: PlanGoods, draft: PlanDraft): number {
+  const known = goods.products.find((product) => product.id === id)?.usedPerWeek ?? null
+  const said = saidIn(draft, { kind: 'product', id, field: 'usedPerWeek' })
+  const perWeek = said ?? known?.value ?? null
+  if (perWeek === null) return mostOver(id, goods, draft)
+  return Math.min(WITHOUT_LIMIT, perWeek * Math.max(1, draft.days / DAYS_PER_WEEK))
 }
 
 /**

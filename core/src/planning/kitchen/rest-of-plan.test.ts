@@ -51,8 +51,11 @@ const lostBy = (made: readonly MadePortions[], today: number, keeps: number) =>
   made.reduce((sum, own) => (addDays(own.day, keeps - 1) < day(today) ? sum + own.quantity : sum), 0)
 
 test('what is pinned to none stays so, other pins are let go', () => {
-  const none = { kind: 'ready' as const, id: 'ready', atLeast: null, atMost: 0 }
-  const pinned = { ...whole, pins: [none, { kind: 'whole' as const, id: 'crate', atLeast: 2, atMost: null }] }
+  const none = { kind: 'ready' as const, id: 'ready', day: null, atLeast: null, atMost: 0 }
+  const pinned = {
+    ...whole,
+    pins: [none, { kind: 'whole' as const, id: 'crate', day: null, atLeast: 2, atMost: null }],
+  }
   expect(restOfPlan({ id: 'x', draft: pinned, goods, made: [] }, day(1)).pins).toEqual([none])
 })
 

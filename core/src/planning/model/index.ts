@@ -21,6 +21,6 @@ export function modelOf(request: OrderPlanRequest, pins: readonly PlanPin[] = []
   addCold(draft)
   const { programme, wholes, products, orders, demands } = draft
   const decided = { programme, wholes, products, cuts, ready, orders, demands, left }
-  addPins(decided, pins)
+  addPins(decided, { pins, days: request.days })
   return { ...decided, ...draft.objectives() }
 }

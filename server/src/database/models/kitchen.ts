@@ -17,6 +17,7 @@ export const defineKitchen = (database: Sequelize) =>
       decimalMark: words(10),
       timeZone: words(64),
       wagePerHour: quantity(),
+      lightPlates: words(10),
       address: longWords(),
     },
     { tableName: 'kitchens' },

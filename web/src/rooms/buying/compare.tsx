@@ -35,7 +35,7 @@ const USUAL_PLATES = 60
 const USUAL_PLATE_GRAMS = 200
 
 function Compare({ products }: { products: Product[] }) {
-  const { wagePerHour, currency } = useKitchen()
+  const { wagePerHour, currency, lightPlates } = useKitchen()
   const [id, setId] = useState(() => {
     const last = readSetting(SETTING)
     return products.some((each) => each.id === last) && last ? last : (products[0]?.id ?? '')
@@ -51,10 +51,11 @@ function Compare({ products }: { products: Product[] }) {
       product: product?.pile ?? '',
       plates: Math.max(1, plates ?? USUAL_PLATES),
       plateWeight: plateWeight ?? usual,
+      lightPlates,
       wagePerHour: wage ?? wagePerHour,
       currency,
     }),
-    [product, plates, plateWeight, usual, wage, wagePerHour, currency],
+    [product, plates, plateWeight, usual, lightPlates, wage, wagePerHour, currency],
   )
   const comparison = useMemo(() => compareForms(forms.data ?? [], request), [forms.data, request])
   const choose = (next: string) => {

@@ -4,7 +4,14 @@ import { estimate, quote, readyForm, wholeForm } from '../../../../core/test/for
 import { renderPart, touch } from '../../../test/render.tsx'
 import { Ranking } from './ranking.tsx'
 
-const request = { product: 'supremes', plates: 20, plateWeight: 250, wagePerHour: 20, currency: 'EUR' }
+const request = {
+  product: 'supremes',
+  plates: 20,
+  plateWeight: 250,
+  lightPlates: 'whole' as const,
+  wagePerHour: 20,
+  currency: 'EUR',
+}
 const show = (...forms: Parameters<typeof compareForms>[0][number][]) =>
   renderPart(<Ranking comparison={compareForms(forms, request)} request={request} />)
 const sure = (id: string, amount: number, halfWidth: number) => {

@@ -72,7 +72,7 @@ interface Told {
 
 /** What stands of each form: its rows of money add up to what this product costs. */
 function columnsFor({ request, ranked, format }: Told): DataColumn<TrueCost>[] {
-  const dearest = Math.max(...ranked.map((cost) => cost.costPerKg + cost.halfWidth), 0)
+  const dearest = Math.max(...ranked.map((cost) => cost.costPerPlate + cost.halfWidth), 0)
   const figure = (cost: TrueCost, name: TrueCostFigure, text: string) => (
     <OpenFigure explain={() => explainTrueCost(cost, name, request)} format={format}>
       {text}
@@ -159,11 +159,17 @@ function columnsFor({ request, ranked, format }: Told): DataColumn<TrueCost>[] {
         <span className={css.cost}>{figure(cost, 'costPerKg', format.perWeightAmount(cost.costPerKg))}</span>
       ),
     }),
-    { id: 'reach', header: 'How sure', value: null, cell: (cost) => <CostReach cost={cost} dearest={dearest} /> },
     number('plate', 'A plate', {
       value: ({ costPerPlate }) => costPerPlate,
-      cell: (cost) => <span className={css.cost}>{figure(cost, 'costPerPlate', format.money(cost.costPerPlate))}</span>,
+      cell: (cost) => (
+        <>
+          <span className={css.cost}>{figure(cost, 'costPerPlate', format.money(cost.costPerPlate))}</span>
+          <br />
+          <span className={css.basis}>carries {figure(cost, 'carries', format.weight(cost.carries))}</span>
+        </>
+      ),
     }),
+    { id: 'reach', header: 'How sure', value: null, cell: (cost) => <CostReach cost={cost} dearest={dearest} /> },
   ]
 }
 

@@ -3,6 +3,7 @@ import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { LeftOut } from './left-out.tsx'
 import { PinChoice } from './pin-choice.tsx'
 import type { PartProps } from './plan-parts.ts'
 
@@ -16,6 +17,7 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
     <section aria-labelledby="plan-cutting">
       <h2 id="plan-cutting">At the board</h2>
       {lines.cutting.length === 0 ? <p className="quiet">Nothing is cut.</p> : null}
+      <LeftOut pinning={pinning} kinds={['cut']} goods={basis.goods} />
       {days.map((day) => {
         const own = lines.cutting.filter((each) => each.day === day)
         const minutes = own.reduce((sum, each) => sum + each.minutes, 0)
@@ -78,6 +80,7 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
                         <PinChoice
                           {...{
                             pinning,
+                            day,
                             kind: 'cut',
                             id: line.cutId,
                             name: line.name,

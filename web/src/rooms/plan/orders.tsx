@@ -1,13 +1,15 @@
-import { explainOrder, type OrderLine, orderText, type PlanLines } from '@fleam/core'
+import { type Day, explainOrder, type OrderLine, orderText, type PlanLines } from '@fleam/core'
 import Papa from 'papaparse'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
+import Dropdown from 'react-bootstrap/Dropdown'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { download } from '../../parts/data-table/csv.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
+import { LeftOut } from './left-out.tsx'
 import { PinChoice } from './pin-choice.tsx'
 import css from './plan.module.css'
 import type { PartProps, Pinning } from './plan-parts.ts'
@@ -16,9 +18,6 @@ type Order = PlanLines['orders'][number]
 
 /** What to order from whom, by day: to print, as a list, and as text to paste. */
 export function Orders({ lines, basis, pinning }: PartProps) {
-  const held = pinning?.pins.filter(({ kind, atMost }) => kind !== 'cut' && atMost === 0) ?? []
-  const nameOf = (id: string) =>
-    [...basis.goods.wholes, ...basis.goods.ready].find((each) => each.id === id)?.name ?? ''
   return (
     <section aria-labelledby="plan-orders">
       <div className={css.sectionHeading}>
@@ -40,21 +39,7 @@ export function Orders({ lines, basis, pinning }: PartProps) {
           <OrderCard key={`${order.supplierId} ${order.day}`} order={order} pinning={pinning} />
         ))}
       </div>
-      {held.length > 0 ? (
-        <p>
-          Held out:{' '}
-          {held.map((pin) => (
-            <Button
-              key={pin.id}
-              size="sm"
-              variant="outline-dark"
-              onClick={() => pinning?.setPin({ ...pin, atLeast: null, atMost: null })}
-            >
-              {nameOf(pin.id)}: let it in again
-            </Button>
-          ))}
-        </p>
-      ) : null}
+      <LeftOut pinning={pinning} kinds={['whole', 'ready', 'supplier']} goods={basis.goods} />
     </section>
   )
 }
@@ -68,13 +53,16 @@ function OrderCard({ order, pinning }: { order: Order; pinning: Pinning | null }
   }
   return (
     <article className={css.order}>
-      <h3>
-        {order.supplier}, {dayWords(order.day)}
-      </h3>
+      <div className={css.sectionHeading}>
+        <h3>
+          {order.supplier}, {dayWords(order.day)}
+        </h3>
+        {pinning ? <OtherOrder order={order} setPin={pinning.setPin} /> : null}
+      </div>
       <Table className="list-table">
         <tbody>
           {order.lines.map((line) => (
-            <OrderRow key={line.articleId} line={line} pinning={pinning} />
+            <OrderRow key={line.articleId} line={line} day={order.day} pinning={pinning} />
           ))}
           {order.charge > 0 ? (
             <tr>
@@ -103,7 +91,28 @@ function OrderCard({ order, pinning }: { order: Order; pinning: Pinning | null }
   )
 }
 
-function OrderRow({ line, pinning }: { line: OrderLine; pinning: Pinning | null }) {
+/** The whole order on another day, or with somebody else. */
+function OtherOrder({ order, setPin }: { order: Order; setPin: Pinning['setPin'] }) {
+  const leaveOut = (day: Day | null) =>
+    setPin({ kind: 'supplier', id: order.supplierId, day, atLeast: null, atMost: 0 })
+  return (
+    <Dropdown>
+      <Dropdown.Toggle
+        size="sm"
+        variant="outline-dark"
+        aria-label={`Order from ${order.supplier} on ${dayWords(order.day)} otherwise`}
+      >
+        Otherwise
+      </Dropdown.Toggle>
+      <Dropdown.Menu>
+        <Dropdown.Item onClick={() => leaveOut(order.day)}>Another day than {dayWords(order.day)}</Dropdown.Item>
+        <Dropdown.Item onClick={() => leaveOut(null)}>Another supplier</Dropdown.Item>
+      </Dropdown.Menu>
+    </Dropdown>
+  )
+}
+
+function OrderRow({ line, day, pinning }: { line: OrderLine; day: Day; pinning: Pinning | null }) {
   const format = useFormat()
   return (
     <tr>
@@ -117,7 +126,7 @@ function OrderRow({ line, pinning }: { line: OrderLine; pinning: Pinning | null 
       <td className="number">{format.money(line.money)}</td>
       <td className="no-print">
         <PinChoice
-          {...{ pinning, kind: line.kind, id: line.articleId, name: line.name, amount: line.packs, unit: 'packs' }}
+          {...{ pinning, day, kind: line.kind, id: line.articleId, name: line.name, amount: line.packs, unit: 'packs' }}
         />
       </td>
     </tr>

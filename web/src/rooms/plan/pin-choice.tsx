@@ -1,7 +1,8 @@
-import type { DraftPin } from '@fleam/core'
+import type { Day, DraftPin } from '@fleam/core'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Dropdown from 'react-bootstrap/Dropdown'
+import { dayWords } from '../../parts/dates.ts'
 import { NumberField } from '../../parts/number-field.tsx'
 import { heldWords } from './pin-words.ts'
 import css from './plan.module.css'
@@ -9,21 +10,24 @@ import type { Pinning } from './plan-parts.ts'
 
 interface PinChoiceProps {
   pinning: Pinning | null
-  kind: DraftPin['kind']
+  kind: Exclude<DraftPin['kind'], 'supplier'>
   id: string
   name: string
   /** How much of it the plan has. */
   amount: number
   /** Packs or units, as they are counted. */
   unit: string
+  /** The day on which it is planned: another may be asked for. */
+  day: Day
 }
 
 /** A line held by touch: not at all, at least or at most so many over all days. */
-export function PinChoice({ pinning, kind, id, name, amount, unit }: PinChoiceProps) {
+export function PinChoice({ pinning, kind, id, name, amount, unit, day }: PinChoiceProps) {
   const [edge, setEdge] = useState<'atLeast' | 'atMost' | null>(null)
   if (!pinning) return null
-  const held = pinning.pins.find((pin) => pin.kind === kind && pin.id === id)
-  const set = (atLeast: number | null, atMost: number | null) => pinning.setPin({ kind, id, atLeast, atMost })
+  const held = pinning.pins.find((pin) => pin.kind === kind && pin.id === id && pin.day === null)
+  const set = (atLeast: number | null, atMost: number | null) =>
+    pinning.setPin({ kind, id, day: null, atLeast, atMost })
   if (edge) {
     return (
       <div className={css.pin}>
@@ -65,7 +69,10 @@ export function PinChoice({ pinning, kind, id, name, amount, unit }: PinChoicePr
         >
           At most …
         </Dropdown.Item>
-        {held ? <Dropdown.Item onClick={() => set(null, null)}>Let it go</Dropdown.Item> : null}
+        <Dropdown.Item onClick={() => pinning.setPin({ kind, id, day, atLeast: null, atMost: 0 })}>
+          Another day than {dayWords(day)}
+        </Dropdown.Item>
+        {held ? <Dropdown.Item onClick={() => set(null, null)}>Allow any amount</Dropdown.Item> : null}
       </Dropdown.Menu>
     </Dropdown>
   )

@@ -72,7 +72,9 @@ export function usePlanDraft(plan: Plan): DraftState {
       }),
     setPin: (pin) =>
       setSaid((before) => {
-        const others = before.draft.pins.filter(({ kind, id }) => kind !== pin.kind || id !== pin.id)
+        const others = before.draft.pins.filter(
+          ({ kind, id, day }) => kind !== pin.kind || id !== pin.id || day !== pin.day,
+        )
         const pins = pin.atLeast === null && pin.atMost === null ? others : [...others, pin]
         return { ...before, draft: { ...before.draft, pins } }
       }),

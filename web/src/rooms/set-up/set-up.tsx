@@ -70,7 +70,7 @@ export default function SetUp() {
   const form = useForm<Answers>({ resolver: zodResolver(answers), defaultValues: guesses(), mode: 'onChange' })
   const open = form.handleSubmit(({ cooks, ...kitchen }) =>
     setUp.mutate({
-      kitchen: { id, ...kitchen, address: null },
+      kitchen: { id, ...kitchen, lightPlates: 'whole', address: null },
       cooks: namesIn(cooks).map((name) => ({
         id: idOf(name),
         name,

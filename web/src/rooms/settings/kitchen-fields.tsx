@@ -1,3 +1,4 @@
+import { LIGHT_PLATES } from '@fleam/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -6,7 +7,7 @@ import { z } from 'zod'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useUpdateKitchen } from '../../data/settings-queries.ts'
 import { FormNumber } from '../../parts/form-fields.tsx'
-import { DecimalOptions, UnitOptions } from '../../parts/kitchen-options.tsx'
+import { DecimalOptions, LightPlateOptions, UnitOptions } from '../../parts/kitchen-options.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { TIME_ZONES } from '../../parts/time-zones.ts'
 import css from './settings.module.css'
@@ -17,6 +18,7 @@ const fields = z.object({
   decimalMark: z.enum(['point', 'comma']),
   timeZone: z.string(),
   wagePerHour: z.number({ error: 'What does an hour cost?' }).min(0, 'At least 0.'),
+  lightPlates: z.enum(LIGHT_PLATES),
   address: z
     .string()
     .max(600, 'At most 600 letters.')
@@ -67,6 +69,13 @@ export function KitchenFields() {
           label={`Wage with on-costs, ${currency} an hour`}
           hint="for work that no cook is named for"
         />
+        <Form.Group controlId="settings-light-plates">
+          <Form.Label>A portion lighter than wanted is</Form.Label>
+          <Form.Select {...register('lightPlates')}>
+            <LightPlateOptions />
+          </Form.Select>
+          <Form.Text>True cost and plans count plates so.</Form.Text>
+        </Form.Group>
         <Form.Group controlId="settings-address">
           <Form.Label>Address, for claims</Form.Label>
           <Form.Control as="textarea" rows={2} {...register('address')} />

@@ -1,12 +1,14 @@
 import type { ChangeableField, PlanGoods } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../../data/kitchen-context.ts'
+import { useFormat } from '../../../parts/use-format.ts'
 import css from '../plan.module.css'
 import { Heads, type RestsOnProps, ValueCell } from './value-cell.tsx'
 
 /** What each way to cut gives of one, how long it takes, and whose figures these are. */
 export function Cuts({ state, goods }: RestsOnProps) {
   const { currency } = useKitchen()
+  const format = useFormat()
   const productOf = (id: string) => goods.products.find((product) => product.id === id)
   if (goods.cuts.length === 0) return <p className="quiet">No priced article gives what is on the menu.</p>
   return (
@@ -29,7 +31,11 @@ export function Cuts({ state, goods }: RestsOnProps) {
                         <tr key={each.productId}>
                           <td>
                             {productOf(each.productId)?.name}
-                            <span className="quiet"> {spreadWords(each)}</span>
+                            <span className="quiet">
+                              {' '}
+                              {each.carries === null ? '' : `${format.weight(each.carries)} each, `}
+                              {spreadWords(each)}
+                            </span>
                           </td>
                           <ValueCell
                             state={state}

@@ -27,6 +27,12 @@ export function Days({ state, goods }: RestsOnProps) {
           Hours, lots and room in the cold are without what is planned in {goods.held.plans.join(', ')}.
         </p>
       ) : null}
+      {goods.boardShare.schedules > 0 ? (
+        <p className="quiet">
+          Of the cooks’ hours {format.share(goods.boardShare.value)} is cutting, as in the last{' '}
+          {goods.boardShare.schedules} schedules: set-up, packing and cleaning take the rest.
+        </p>
+      ) : null}
       <Table className="list-table">
         <Heads words={['', ...days.map((day) => dayWords(day)), 'Charge', 'Minimum']} />
         <tbody>

@@ -31,6 +31,7 @@ export function Keeping({ state, goods }: RestsOnProps) {
               'Kilos of one',
               `One over is worth, ${currency}`,
               `Thrown away costs, ${currency}`,
+              'Used in a week',
             ]}
           />
           <tbody>
@@ -50,6 +51,7 @@ export function Keeping({ state, goods }: RestsOnProps) {
                   known={whole.cold}
                   label={`Kilos of ${whole.name}`}
                 />
+                <td />
                 <td />
                 <td />
               </tr>
@@ -93,6 +95,17 @@ export function Keeping({ state, goods }: RestsOnProps) {
                     known={product.disposal}
                     label={`What throwing ${product.name} away costs`}
                   />
+                  {product.unit === 'kg' && !product.isWaste ? (
+                    <ValueCell
+                      state={state}
+                      of={of('usedPerWeek')}
+                      known={product.usedPerWeek}
+                      label={`Used of ${product.name} in a week`}
+                      unknown="nobody knows: all of it"
+                    />
+                  ) : (
+                    <td />
+                  )}
                 </tr>
               )
             })}

@@ -1,11 +1,13 @@
 import type { ChangeableField } from '@fleam/core'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../../data/kitchen-context.ts'
+import { useFormat } from '../../../parts/use-format.ts'
 import { Heads, type RestsOnProps, ValueCell } from './value-cell.tsx'
 
 /** What a pack of each article holds and costs. */
 export function Prices({ state, goods }: RestsOnProps) {
   const { currency } = useKitchen()
+  const format = useFormat()
   const supplierOf = (id: string) => goods.suppliers.find((each) => each.id === id)?.name ?? ''
   const goodsRows = [
     ...goods.wholes.map((each) => ({
@@ -33,7 +35,12 @@ export function Prices({ state, goods }: RestsOnProps) {
             const of = (field: ChangeableField) => ({ kind: each.kind, id: each.id, field })
             return (
               <tr key={each.id}>
-                <th scope="row">{each.name}</th>
+                <th scope="row">
+                  {each.name}
+                  {each.kind === 'ready' && each.carries !== null ? (
+                    <span className="quiet"> {format.weight(each.carries)} on a plate</span>
+                  ) : null}
+                </th>
                 <td>{supplierOf(each.supplierId)}</td>
                 {each.kind === 'ready' ? (
                   <ValueCell

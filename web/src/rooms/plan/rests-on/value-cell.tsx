@@ -32,12 +32,14 @@ interface ValueCellProps {
   /** Null where there is no limit as long as nobody says one. */
   known: Known | null
   label: string
+  /** What stands there as long as nobody says a value. */
+  unknown?: string
   /** Only whole numbers, from this on. */
   wholeFrom?: number
 }
 
 /** A value with where it is from; typed over, it is this plan's; emptied, the kitchen's again. */
-export function ValueCell({ state, of, known, label, wholeFrom }: ValueCellProps) {
+export function ValueCell({ state, of, known, label, unknown = 'no limit', wholeFrom }: ValueCellProps) {
   const said = saidIn(state.draft, of)
   const shown = said === null ? known : { value: said, source: 'plan' as const }
   return (
@@ -46,7 +48,7 @@ export function ValueCell({ state, of, known, label, wholeFrom }: ValueCellProps
         label={label}
         isLabelHidden
         value={shown && Math.round(shown.value * 1000) / 1000}
-        hint={shown ? SOURCE_WORDS[shown.source] : 'no limit'}
+        hint={shown ? SOURCE_WORDS[shown.source] : unknown}
         min={wholeFrom ?? 0}
         onChange={(typed, isValid) => {
           if (!isValid || (typed !== null && wholeFrom !== undefined && !Number.isInteger(typed))) return
