@@ -1,9 +1,12 @@
+import { setTimeout } from 'node:timers/promises'
 import type { Kitchen, Plan, PlanRow } from '@fleam/contract'
 import type { PlanGoods } from '@fleam/core'
 import { Client } from './client.ts'
 import { loadDemo } from './load.ts'
 import type { PlanSource } from './plan-source.ts'
 import type { ShippedPlan } from './shipped-plans.ts'
+
+const HEARD_MS = 100
 
 /**
  * Loads the demo into an empty Fleam, asks the solver for its plans, and returns them as they ship. Tells of each how
@@ -18,7 +21,10 @@ export async function makePlans(url: string, now: Date, tell: (line: string) => 
       const goods = (await client.get<PlanGoods>(`${path}/plan-goods?products=${products}`)) as PlanGoods
       const { currency } = (await client.get<Kitchen>(path)) as Kitchen
       const left = { ...draft, lotsLeft: goods.stock.map(({ lotId }) => lotId) }
-      return { goods, answer: await answerPlan(left, goods, currency) }
+      const answer = await answerPlan(left, goods, currency)
+      // The search holds this thread: the server has hung up meanwhile, and that has to be heard before the next request.
+      await setTimeout(HEARD_MS)
+      return { goods, answer }
     },
     schedule: (at, plan) => schedulePlan({ ...at, plan }),
   }
