@@ -25,6 +25,7 @@ const workSettings = z.strictObject({
   stoves: count.max(40),
   begins: minuteOfDay,
   service: minuteOfDay,
+  closes: minuteOfDay.default(USUAL_WORK.closes),
   buffer: minuteOfDay,
   slack: minuteOfDay.default(USUAL_WORK.slack),
   boardMinutes: minuteOfDay,

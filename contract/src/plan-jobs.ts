@@ -1,4 +1,5 @@
 import {
+  cookOfTask,
   daysBetween,
   type JobProgress,
   type KeptTask,
@@ -111,7 +112,12 @@ export const keptTasks = (
   const at = (instant: string | null) => (instant === null ? null : minutesSince(from, timeZone, new Date(instant)))
   return tasks.map(({ cookId, what: _what, ...task }) => {
     const said = told.find(({ taskId }) => taskId === task.id)
-    return { ...task, cook: cookId, begun: at(said?.begunAt ?? null), done: at(said?.doneAt ?? null) }
+    return {
+      ...task,
+      cook: cookOfTask({ kind: task.kind, cookId }),
+      begun: at(said?.begunAt ?? null),
+      done: at(said?.doneAt ?? null),
+    }
   })
 }
 

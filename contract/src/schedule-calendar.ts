@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz'
-import { addDays, type Day, MINUTES_OF_A_DAY } from '@fleam/core'
+import { addDays, type Day, isOnDuty, MINUTES_OF_A_DAY } from '@fleam/core'
 import ical from 'ical-generator'
 import type { KeptSchedule } from './kept-schedule.ts'
 
@@ -33,13 +33,15 @@ export function scheduleCalendar(
     return new Date(at.getTime())
   }
   for (const task of tasks) {
-    if (task.cookId === null || (cookId !== null && task.cookId !== cookId)) continue
-    const name = nameOf.get(task.cookId) ?? ''
+    // What falls to whoever is on duty stands in everybody's calendar.
+    const isForAll = isOnDuty(task.kind)
+    if (!isForAll && (task.cookId === null || (cookId !== null && task.cookId !== cookId))) continue
+    const name = task.cookId === null ? 'Whoever is on duty' : (nameOf.get(task.cookId) ?? '')
     calendar.createEvent({
       id: `${from} ${task.id}`,
       start: instant(task.start),
       end: instant(task.end),
-      summary: cookId === null ? `${name}: ${task.what}` : task.what,
+      summary: cookId === null || isForAll ? `${name}: ${task.what}` : task.what,
       ...(task.station ? { location: `${task.station.name} ${task.station.number}` } : {}),
     })
   }

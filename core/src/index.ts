@@ -628,13 +628,17 @@ export type {
   WorkTask,
 } from './scheduling/index.ts'
 export {
+  cookIdOf,
   cookMinutes,
+  cookOfTask,
   explainSchedule,
   followTasks,
   fullestDay,
   hoursLeft,
   hoursOfWeek,
+  isOnDuty,
   MINUTES_OF_A_DAY,
+  ON_DUTY,
   placedAsBegun,
   placedAsTheyAre,
   placedInOrder,

@@ -1,6 +1,7 @@
 import type { Cook, Item, KeptSchedule, Kitchen, Plan, StylesWork } from '@fleam/contract'
 import { planJobs, workCooks } from '@fleam/contract'
 import {
+  cookIdOf,
   type OrderPlan,
   type PlanDraft,
   type PlanGoods,
@@ -66,7 +67,7 @@ export async function schedulePlan({ client, path, plan, script }: Scheduled): P
   const nameOf = taskNames(work, jobs)
   const tasks = placedInOrder(work, made.tasks).map(({ cook, ...task }) => ({
     ...task,
-    ...{ cookId: cook, what: nameOf(task.id) },
+    ...{ cookId: cookIdOf(cook), what: nameOf(task.id) },
   }))
   return { ...schedule, tasks }
 }

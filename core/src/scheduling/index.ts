@@ -21,13 +21,17 @@ export type {
   WorkTask,
 } from './planned/index.ts'
 export {
+  cookIdOf,
   cookMinutes,
+  cookOfTask,
   explainSchedule,
   followTasks,
   fullestDay,
   hoursLeft,
   hoursOfWeek,
+  isOnDuty,
   MINUTES_OF_A_DAY,
+  ON_DUTY,
   placedAsBegun,
   placedAsTheyAre,
   placedInOrder,

@@ -21,6 +21,14 @@ export function taskWords(
       return loads > 1 ? `load ${load} of ${loads} stands out of the cold` : 'stands out of the cold'
     case 'cure':
       return 'cures'
+    case 'confit-on':
+      return 'put into hot fat'
+    case 'confit-off':
+      return 'take out of the fat and cool'
+    case 'stock-on':
+      return 'put the bones on'
+    case 'stock-off':
+      return 'strain and cool the pot'
     case 'confit':
       return 'in hot fat'
     case 'chill':

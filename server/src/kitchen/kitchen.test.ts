@@ -15,7 +15,10 @@ beforeEach(async () => {
 afterAll(() => test_.close())
 
 test('a kitchen is changed, and its money stays', async () => {
-  const edit = { name: 'Larch', units: 'imperial', decimalMark: 'comma', timeZone: 'America/Chicago', wagePerHour: 23 }
+  const edit = {
+    ...{ name: 'Larch', units: 'imperial', decimalMark: 'comma', timeZone: 'America/Chicago', wagePerHour: 23 },
+    lightPlates: 'by-weight',
+  }
   expect((await send(test_, 'PUT', path(), edit)).body).toEqual({ ...kitchen, ...edit })
   expect((await send(test_, 'GET', path())).body).toEqual({ ...kitchen, ...edit })
   const refused = await send(test_, 'PUT', path(), { ...edit, currency: 'USD' })

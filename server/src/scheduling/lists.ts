@@ -1,5 +1,16 @@
 import { type Plan, planJobs, setUpsOf, workCooks } from '@fleam/contract'
-import { addDays, clockWords, type Format, formatFor, MINUTES_OF_A_DAY, setUpLines, workPlan } from '@fleam/core'
+import {
+  addDays,
+  clockWords,
+  cookOfTask,
+  type Format,
+  formatFor,
+  isOnDuty,
+  MINUTES_OF_A_DAY,
+  ON_DUTY,
+  setUpLines,
+  workPlan,
+} from '@fleam/core'
 import { cooks } from '../kitchen/index.ts'
 import { type Paper, paperOf } from '../paper/index.ts'
 import type { Scope } from '../scope/index.ts'
@@ -44,7 +55,7 @@ export async function paperLists(scope: Scope, plan: Plan, { paper, cookId }: Li
     title,
     parts: byDay(own, from).map(({ heading, tasks: ofDay }) => ({
       heading,
-      rows: ofDay.map((task) => rowOf(task, isNamed ? nameOf(task.cookId) : '')),
+      rows: ofDay.map((task) => rowOf(task, isNamed ? (isOnDuty(task.kind) ? ON_DUTY : nameOf(task.cookId)) : '')),
     })),
   })
   const busy = who.filter(({ id }) => (cookId === null || id === cookId) && tasks.some((task) => task.cookId === id))
@@ -55,9 +66,16 @@ export async function paperLists(scope: Scope, plan: Plan, { paper, cookId }: Li
       false,
     ),
   )
+  const onDuty = list(
+    'Whoever is on duty',
+    tasks.filter(({ kind }) => isOnDuty(kind)),
+    false,
+  )
   const format = formatFor(kitchen.currency, kitchen.units, kitchen.decimalMark)
   const lists =
-    cookId === null ? [list('Prep list', tasks, true), ...ofCooks, await setUpList(scope, { plan, format })] : ofCooks
+    cookId === null
+      ? [list('Prep list', tasks, true), ...ofCooks, onDuty, await setUpList(scope, { plan, format })]
+      : ofCooks
   return {
     paper: paper ?? paperOf(kitchen.units),
     title: `${kitchen.name}: ${plan.name}`,
@@ -75,7 +93,10 @@ async function setUpList(scope: Scope, { plan, format }: { plan: Plan; format: F
   const jobs = planJobs(accepted, { items: known, works, schedule, timeZone: scope.kitchen.timeZone })
   const working = workCooks(await cooks(scope), { away: [], days: schedule.days })
   const work = workPlan(jobs, { from, days, cooks: working, settings: schedule.settings, now: 0 })
-  const placed = schedule.tasks.map(({ cookId, ...task }) => ({ ...task, cook: cookId }))
+  const placed = schedule.tasks.map(({ cookId, ...task }) => ({
+    ...task,
+    cook: cookOfTask({ kind: task.kind, cookId }),
+  }))
   return {
     title: 'Set-up lists',
     parts: setUpsOf(placed, { work, jobs, items: known }).map((setUp) => ({

@@ -7,7 +7,16 @@ import {
   scheduleCalendar,
   type ToldTask,
 } from '@fleam/contract'
-import { daysBetween, followTasks, type JobProgress, MINUTES_OF_A_DAY, minutesSince, type StyleWork } from '@fleam/core'
+import {
+  cookIdOf,
+  cookOfTask,
+  daysBetween,
+  followTasks,
+  type JobProgress,
+  MINUTES_OF_A_DAY,
+  minutesSince,
+  type StyleWork,
+} from '@fleam/core'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import {
   changePlan,
@@ -124,7 +133,8 @@ export async function daySchedule(scope: Scope, asked: string | null): Promise<D
     const own = schedule.tasks.flatMap(({ cookId, ...task }) => {
       if (jobs.get(task.jobId)?.isDropped) return []
       const said = saidOf.get(task.id)
-      return [{ ...task, cook: cookId, begun: at(said?.begunAt ?? null), done: at(said?.doneAt ?? null) }]
+      const cook = cookOfTask({ kind: task.kind, cookId })
+      return [{ ...task, cook, begun: at(said?.begunAt ?? null), done: at(said?.doneAt ?? null) }]
     })
     return followTasks(own, progressOf, minutesSince(from, timeZone, scope.clock.now())).flatMap((task) => {
       const [start, end] = [task.start - shift, task.end - shift]
@@ -135,7 +145,7 @@ export async function daySchedule(scope: Scope, asked: string | null): Promise<D
         {
           ...{ id: task.id, planId: id, plan: name, jobId: task.jobId, what, kind: task.kind, state: task.state },
           ...{ fabricationId: jobs.get(task.jobId)?.fabricationId ?? null, start, end },
-          ...{ cookId: task.cook, station: task.station, begunAt, doneAt },
+          ...{ cookId: cookIdOf(task.cook), station: task.station, begunAt, doneAt },
         },
       ]
     })

@@ -2,7 +2,8 @@ import { daysBetween } from '../../calendar/index.ts'
 import { DEFAULT_COLD_LIMITS } from '../../fabrication/index.ts'
 import type { ScheduleTask } from '../schedule.ts'
 import { type BoardWay, boardWay, CARRY_MINUTES } from './board-way.ts'
-import type { WorkKind } from './kinds.ts'
+import { ON_DUTY, type WorkKind } from './kinds.ts'
+import { isWatched, KEPT_WARM_MINUTES, PUT_ON_MINUTES, PUT_ON_WITHIN, TAKE_OFF_MINUTES } from './pots.ts'
 import { thawHours } from './style-work.ts'
 import {
   MINUTES_OF_A_DAY,
@@ -61,10 +62,18 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] | nul
   const before = passes('dry', work.dryHours, thawed)
   const cuts = addLoads(job, options, { add, before, notBefore: Math.max(arrives, dayAt(job.day)) })
   if (!cuts) return null
-  const hasStove = settings.stoves > 0
+  /** Put on and taken off by whoever is on duty; where nobody would be when it is done, it passes by itself, and that is told. */
+  const onTheStove = (kind: 'stock' | 'confit', hours: number, ready: readonly string[]): readonly string[] => {
+    const stove = { station: settings.stoves > 0 ? 'stove' : null }
+    if (hours === 0 || !isWatched(hours, settings)) return passes(kind, hours, ready, stove)
+    const byHand = { needs: 'cook' as const, skill: ON_DUTY }
+    const on = add(`${kind}-on`, '1', { ...byHand, minutes: PUT_ON_MINUTES, after: after(ready) })
+    const [hot = on] = passes(kind, hours, [on], { ...stove, after: after([on], PUT_ON_WITHIN) })
+    return [add(`${kind}-off`, '1', { ...byHand, minutes: TAKE_OFF_MINUTES, after: after([hot], KEPT_WARM_MINUTES) })]
+  }
   const set = passes('set', work.setHours, cuts)
   const cured = passes('cure', work.cureHours, set)
-  const hot = passes('confit', work.confitHours, cured, { station: hasStove ? 'stove' : null })
+  const hot = onTheStove('confit', work.confitHours, cured)
   const cold = passes('chill', work.chillHours, hot)
   add(
     'pack',
@@ -72,7 +81,7 @@ export function jobTasks(job: PlannedJob, options: WorkOptions): JobTask[] | nul
     { minutes: settings.packMinutes, after: after(cold), due, slack: settings.slack },
     { units: job.portions },
   )
-  if (hasStove) passes('stock', work.stockHours, cuts, { station: 'stove' })
+  if (settings.stoves > 0) onTheStove('stock', work.stockHours, cuts)
   return parts
 }
 

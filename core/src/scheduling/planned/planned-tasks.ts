@@ -1,7 +1,8 @@
 import type { HeldTask, ScheduleTask } from '../schedule.ts'
 import type { FollowedTask, KeptTask } from './follow.ts'
-import { jobTasks } from './job-tasks.ts'
-import { isAtBoard } from './kinds.ts'
+import { type JobTask, jobTasks } from './job-tasks.ts'
+import { isAtBoard, isOnDuty, ON_DUTY } from './kinds.ts'
+import { dutyShifts } from './pots.ts'
 import { SKILLS } from './week.ts'
 import { MINUTES_OF_A_DAY, ownSkill, type PlannedJob, shiftsOfDay, type WorkOptions, type WorkPlan } from './work.ts'
 
@@ -13,23 +14,28 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
   const { days, cooks, settings } = options
   const ofJobs = jobs.map((job) => ({ id: job.id, tasks: jobTasks(job, options) }))
   const parts = ofJobs.flatMap(({ tasks }) => tasks ?? [])
+  const hasPots = parts.some(({ work }) => isOnDuty(work.kind))
   return {
     tasks: parts.map(({ work }) => work),
     held: [],
+    unwatched: ofJobs.flatMap(({ tasks }) => unwatchedOf(tasks ?? [])),
     tooWarm: ofJobs.flatMap(({ id, tasks }) => (tasks ? [] : [id])),
     request: {
       horizon: (days + 1) * MINUTES_OF_A_DAY,
       // Names of the schedule are ids here: a cook who is called otherwise keeps their work.
-      cooks: cooks.map((cook) => ({
-        name: cook.id,
-        skills: [ownSkill(cook.id), ...(cook.skills ?? SKILLS)],
-        shifts: Array.from({ length: days }, (_, at) => at).flatMap((at) =>
-          shiftsOfDay(cook, at, options).map(([begins, ends]): [number, number] => [
-            at * MINUTES_OF_A_DAY + begins,
-            at * MINUTES_OF_A_DAY + ends,
-          ]),
-        ),
-      })),
+      cooks: [
+        ...cooks.map((cook) => ({
+          name: cook.id,
+          skills: [ownSkill(cook.id), ...(cook.skills ?? SKILLS)],
+          shifts: Array.from({ length: days }, (_, at) => at).flatMap((at) =>
+            shiftsOfDay(cook, at, options).map(([begins, ends]): [number, number] => [
+              at * MINUTES_OF_A_DAY + begins,
+              at * MINUTES_OF_A_DAY + ends,
+            ]),
+          ),
+        })),
+        ...(hasPots ? [{ name: ON_DUTY, skills: [ON_DUTY], shifts: dutyShifts(days, settings) }] : []),
+      ],
       stations: [
         { name: 'board', count: settings.boards },
         ...(settings.saws > 0 ? [{ name: 'saw', count: settings.saws }] : []),
@@ -44,6 +50,16 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
       tasks: parts.map(({ task }) => task),
     },
   }
+}
+
+/** Ids of what is on a stove without anybody to take it off. */
+function unwatchedOf(tasks: readonly JobTask[]): string[] {
+  const kinds = new Set(tasks.map(({ work }) => work.kind))
+  return tasks.flatMap(({ work }) => {
+    if (work.kind === 'stock') return kinds.has('stock-off') ? [] : [work.id]
+    if (work.kind === 'confit') return kinds.has('confit-off') ? [] : [work.id]
+    return []
+  })
 }
 
 /**

@@ -6,6 +6,8 @@ export interface WorkSettings {
   /** The cooks' hours begin. */
   begins: number
   service: number
+  /** The last one leaves the kitchen. */
+  closes: number
   /** So long before service everything is done. */
   buffer: number
   /** It is best done so long before that: what goes wrong in a morning is made up for. */
@@ -26,6 +28,7 @@ export const USUAL_WORK: WorkSettings = {
   stoves: 2,
   begins: 8 * 60,
   service: 18 * 60,
+  closes: 22 * 60,
   buffer: 30,
   slack: 30,
   boardMinutes: 30,

@@ -66,7 +66,9 @@ describe('tasks of planned work', () => {
       ['cut', 3, 2, 3],
       ['cut', 1, 3, 3],
       ['pack', 14, 1, 1],
+      ['stock-on', 7, 1, 1],
       ['stock', 7, 1, 1],
+      ['stock-off', 7, 1, 1],
     ])
     const cuts = request.tasks.slice(0, 3)
     expect(cuts.map(({ minutes }) => minutes)).toEqual([40, 30, 10])
@@ -76,7 +78,12 @@ describe('tasks of planned work', () => {
       due: 2 * MINUTES_OF_A_DAY + 18 * 60 - 30,
       after: cuts.map(({ id }) => ({ task: id })),
     })
-    expect(tasks.filter(({ isAssumed }) => isAssumed).map(({ kind }) => kind)).toEqual(['pack', 'stock'])
+    expect(tasks.filter(({ isAssumed }) => isAssumed).map(({ kind }) => kind)).toEqual([
+      'pack',
+      'stock-on',
+      'stock',
+      'stock-off',
+    ])
   })
 
   test('cooks stand there in the hours of their week; where nobody says any, all day', () => {
@@ -163,10 +170,18 @@ describe('before and after the board', () => {
     const { request, tasks } = plan([
       job({ units: 1, minutes: 35, work: { ...work(true, true), cureHours: 12, confitHours: 3, chillHours: 2 } }),
     ])
-    expect(tasks.map(({ kind }) => kind)).toEqual(['cut', 'set', 'cure', 'confit', 'chill', 'pack', 'stock'])
+    expect(tasks.map(({ kind }) => kind)).toEqual([
+      ...['cut', 'set', 'cure', 'confit-on', 'confit', 'confit-off', 'chill', 'pack'],
+      ...['stock-on', 'stock', 'stock-off'],
+    ])
     const chain = request.tasks.map(({ after }) => after.map(({ task }) => task.split(' ')[1]))
-    expect(chain).toEqual([[], ['cut'], ['set'], ['cure'], ['confit'], ['chill'], ['cut']])
-    expect(request.tasks.map(({ station }) => station)).toEqual(['board', null, null, 'stove', null, null, 'stove'])
+    expect(chain).toEqual([
+      ...[[], ['cut'], ['set'], ['cure'], ['confit-on'], ['confit'], ['confit-off'], ['chill']],
+      ...[['cut'], ['stock-on'], ['stock']],
+    ])
+    expect(
+      request.tasks.flatMap(({ station, id }) => (station === null ? [] : [`${station} ${id.split(' ')[1]}`])),
+    ).toEqual([...['board cut', 'stove confit', 'stove stock']])
   })
 
   test('each load is tempered by itself, and is cut before it is warm', () => {
@@ -222,10 +237,7 @@ describe('before and after the board', () => {
     const skills = plan([job()], { cooks: [cook('A', WEEK, ['fish']), cook('B', WEEK)] }).request.cooks.map(
       (each) => each.skills,
     )
-    expect(skills).toEqual([
-      ['cook A', 'fish'],
-      ['cook B', 'fish', 'red-meat', 'poultry'],
-    ])
+    expect(skills).toEqual([['cook A', 'fish'], ['cook B', 'fish', 'red-meat', 'poultry'], ['on duty']])
   })
 })
 

@@ -78,6 +78,8 @@ export interface WorkPlan {
   held: HeldTask[]
   /** Ids of jobs of which one unit alone is out of the cold for longer than it may be: they have no tasks. */
   tooWarm: string[]
+  /** Ids of tasks on a stove that end when nobody is on duty, whenever they are begun. */
+  unwatched: string[]
 }
 
 export interface WorkOptions {

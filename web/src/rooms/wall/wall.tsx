@@ -1,5 +1,5 @@
 import type { Cook, DayTask } from '@fleam/contract'
-import { clockWords, minutesSince } from '@fleam/core'
+import { clockWords, isOnDuty, minutesSince } from '@fleam/core'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useCooks, useFabrications } from '../../data/queries.ts'
@@ -36,7 +36,9 @@ export function Component() {
   const { day, tasks } = schedule.data
   const minute = minutesSince(day, timeZone, now)
   const busy = cooks.data.filter(({ id }) => tasks.some(({ cookId }) => cookId === id))
-  const alone = tasks.filter(({ cookId, state }) => cookId === null && state === 'running')
+  const soon = minute + AFTER * HOUR
+  const onDuty = tasks.filter(({ kind, state, start }) => isOnDuty(kind) && state !== 'done' && start < soon)
+  const alone = tasks.filter(({ cookId, kind, state }) => cookId === null && state === 'running' && !isOnDuty(kind))
   return (
     <div className={`room ${css.wall}`}>
       <h1 className={css.clock}>
@@ -54,6 +56,11 @@ export function Component() {
       ) : (
         busy.map((cook) => <CookRow key={cook.id} {...{ cook, tasks, minute }} />)
       )}
+      {onDuty.length > 0 ? (
+        <p className={css.alone}>
+          Whoever is on duty: {onDuty.map(({ what, start }) => `${clockWords(start)} ${what}`).join(' · ')}
+        </p>
+      ) : null}
       {alone.length > 0 ? (
         <p className={css.alone}>
           By itself: {alone.map(({ what, end }) => `${what} until ${clockWords(end)}`).join(' · ')}

@@ -3,6 +3,7 @@ import {
   clockWords,
   type Day,
   MINUTES_OF_A_DAY,
+  ON_DUTY,
   type PlacedTask,
   type PlannedJob,
   type WorkPlan,
@@ -58,10 +59,12 @@ export function Lists({ planId, from, work, jobs, placed, nameOf, cookName }: Li
             {...{ from, nameOf, jobOf }}
             tasks={inOrder.filter(({ cook }) => cook === name)}
             action={
-              <span className={`no-print ${css.links}`}>
-                <a href={calendarOf(name)}>Calendar</a> · <a href={paperOf('A4', name)}>A4</a> ·{' '}
-                <a href={paperOf('LETTER', name)}>Letter</a>
-              </span>
+              name === ON_DUTY ? null : (
+                <span className={`no-print ${css.links}`}>
+                  <a href={calendarOf(name)}>Calendar</a> · <a href={paperOf('A4', name)}>A4</a> ·{' '}
+                  <a href={paperOf('LETTER', name)}>Letter</a>
+                </span>
+              )
             }
           />
         ))}

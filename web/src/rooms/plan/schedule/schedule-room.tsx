@@ -36,6 +36,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       ) : null}
       <CannotBeDone state={state} />
       <TooWarm state={state} />
+      <Unwatched state={state} />
       {leftOut.length > 0 ? (
         <p>
           Left out: {leftOut.map(({ name }) => name).join('; ')}{' '}
@@ -195,6 +196,19 @@ function TooWarm({ state: { work, jobs, schedule } }: { state: ScheduleRoomState
         </p>
       ))}
     </div>
+  )
+}
+
+/** What stands on a stove and is done when nobody is on duty, whenever it is put on. */
+function Unwatched({ state: { work, nameOf, schedule } }: { state: ScheduleRoomState }) {
+  if (work.unwatched.length === 0) return null
+  const { begins, closes } = schedule.settings
+  return (
+    <p className="refusal" role="alert">
+      Nobody is on duty when this is done, from {clockWords(begins)} to {clockWords(closes)}:{' '}
+      {work.unwatched.map(nameOf).join('; ')}. Fewer hours on the stove, or a longer day, would mend it; leave nothing
+      that is hot alone.
+    </p>
   )
 }
 

@@ -128,7 +128,9 @@ async function room(of: Plan = plan) {
 
 test('a plan without a schedule gets one, which is kept: bars, and a list for each cook', async () => {
   const sent = await room()
-  expect(asked?.request.tasks.map(({ id }) => id)).toEqual(['p1 cut 1', 'p1 pack 1', 'p1 stock 1'])
+  expect(asked?.request.tasks.map(({ id }) => id)).toEqual([
+    ...['p1 cut 1', 'p1 pack 1', 'p1 stock-on 1', 'p1 stock 1', 'p1 stock-off 1'],
+  ])
   // Half an hour before service of the day that it serves.
   expect(asked?.request.tasks[1]?.due).toBe(2 * 1440 + 18 * 60 - 30)
   await tell({ type: 'best', best: { broken: 0, late: 5, clean: 0, hold: 9 } })
@@ -209,7 +211,7 @@ test('the rest is replanned beside what stands, and nothing changes before it is
   const sent = await room(kept)
   fireEvent.click(screen.getByLabelText('Marit'))
   await touch(screen.getByRole('button', { name: 'Reschedule what is left' }))
-  expect(asked?.request.cooks.map(({ name }) => name)).toEqual(['Bruno'])
+  expect(asked?.request.cooks.map(({ name }) => name)).toEqual(['Bruno', 'on duty'])
   const after = schedule.tasks.map((task) => ({ ...task, ...(task.cook ? { cook: 'Bruno' } : {}) }))
   await tell({ type: 'schedule', schedule: { ...schedule, tasks: after } })
   expect(screen.getByRole('region', { name: 'Before and after' }).textContent).toContain('8:00 Marit → 8:00 Bruno')

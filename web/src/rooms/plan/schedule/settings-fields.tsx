@@ -9,6 +9,7 @@ const FIELDS: readonly { field: keyof WorkSettings; label: string; unit: number;
   { field: 'stoves', label: 'Pots at once', unit: 1, isWhole: true },
   { field: 'begins', label: 'The day begins, hour', unit: 60 },
   { field: 'service', label: 'Service, hour', unit: 60 },
+  { field: 'closes', label: 'The last one leaves, hour', unit: 60 },
   { field: 'buffer', label: 'Done before service, minutes', unit: 1 },
   { field: 'slack', label: 'Best done before that, minutes', unit: 1 },
   { field: 'boardMinutes', label: 'Back in the cold within, minutes', unit: 1, min: 1 },

@@ -1,5 +1,8 @@
 import type { KeptSchedule } from '@fleam/contract'
 import {
+  cookIdOf,
+  cookOfTask,
+  ON_DUTY,
   type OrderedTask,
   type PlacedTask,
   placedAsTheyAre,
@@ -37,7 +40,7 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
   const nameOf = taskNames(work, jobs)
   const shown = followed.filter(({ id }) => taskOf.has(id))
   const keep = (tasks: readonly OrderedTask[]) =>
-    change({ tasks: tasks.map(({ cook, ...task }) => ({ ...task, cookId: cook, what: nameOf(task.id) })) })
+    change({ tasks: tasks.map(({ cook, ...task }) => ({ ...task, cookId: cookIdOf(cook), what: nameOf(task.id) })) })
   /** Makes it: all of it, or what has not begun from now on, beside what stands. */
   const make = (isRest: boolean, without: readonly string[] = []) => {
     const asked = jobs.filter(({ id }) => !without.includes(id))
@@ -54,7 +57,8 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
   return {
     ...{ schedule, away, setAway, offered, impossible, run, jobs, now, work, nameOf, shown, make },
     ...{ from: accepted.draft.from, days: accepted.draft.days, error, retry, isOvertaken, showTheirs, change },
-    cookName: (id: string | null) => cooks.find((cook) => cook.id === id)?.name ?? '',
+    cookName: (id: string | null) =>
+      id === ON_DUTY ? 'Whoever is on duty' : (cooks.find((cook) => cook.id === id)?.name ?? ''),
     hasAny: schedule.tasks.length > 0,
     /** Something was planned or changed since it was made. */
     isMissing: shown.length < work.tasks.length,
@@ -97,5 +101,5 @@ function useOnce(isAllowed: boolean, act: () => void): void {
 const placesOf = (tasks: readonly PlacedTask[], { tasks: known }: KeptSchedule): PlacedTask[] =>
   tasks.map((task) => {
     const kept = known.find(({ id }) => id === task.id)
-    return kept ? { ...task, start: kept.start, end: kept.end, cook: kept.cookId, station: kept.station } : task
+    return kept ? { ...task, start: kept.start, end: kept.end, cook: cookOfTask(kept), station: kept.station } : task
   })
