@@ -66,8 +66,8 @@ export { health } from './health.ts'
 export { inert } from './inert.ts'
 export type { KeptJudgement } from './judgement.ts'
 export { keptJudgement } from './judgement.ts'
-export type { DaySchedule, DayTask, KeptSchedule, ScheduleEdit, StylesWork, ToldTask } from './kept-schedule.ts'
-export { daySchedule, keptSchedule, scheduleEdit, stylesWork, styleWork, toldTask, toldTasks } from './kept-schedule.ts'
+export type { DaySchedule, DayTask, KeptSchedule, ScheduleEdit, SchedulesStanding, StylesWork, ToldTask } from './kept-schedule.ts'
+export { daySchedule, keptSchedule, scheduleEdit, schedulesStanding, stylesWork, styleWork, toldTask, toldTasks } from './kept-schedule.ts'
 export type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from './kitchen.ts'
 export {
   cook,

@@ -84,6 +84,12 @@ export const scheduleEdit = z
   .meta({ id: 'ScheduleEdit' })
 export type ScheduleEdit = z.infer<typeof scheduleEdit>
 
+/** How the schedules of plans that are not over stand: minutes by which their work is done too late, as it is placed. */
+export const schedulesStanding = z
+  .array(z.object({ planId: id, lateMinutes: z.number().min(0) }))
+  .meta({ id: 'SchedulesStanding' })
+export type SchedulesStanding = z.infer<typeof schedulesStanding>
+
 /** What a hand told of a task that no weighing tells of. */
 export const toldTask = z
   .strictObject({ taskId, begunAt: instant.nullable(), doneAt: instant.nullable() })

@@ -128,6 +128,7 @@ export async function fillPlans(
   })
   await ask<Plan>('PUT', `/plans/${kept}/told`, { taskId: 'a', begunAt: `${FROM}T07:00:00.000Z`, doneAt: null })
   await ask('GET', `/day-schedule?day=${FROM}`)
+  await ask('GET', '/schedules')
   await ask('PUT', `/styles/${style.id}/work`, {
     ...{ isFrozen: false, dryHours: 0, temperHours: 0, setHours: 0, cureHours: 0, confitHours: 0 },
     ...{ chillHours: 0, stockHours: 6, line: 1, carriers: 0 },

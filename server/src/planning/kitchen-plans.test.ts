@@ -349,7 +349,13 @@ test('a schedule is kept with its plan: who begins what when is said of what is 
   expect((await paper(`?cook=${newId()}`)).statusCode).toBe(404)
   expect((await put(2, [])).status).toBe(409)
   await followed({ plan, cookId: cook.id, day: addDays(FIRST, 1) })
-  await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=3`))
+  const standing = async () => (await send(test_, 'GET', path('/schedules'))).body
+  expect(await standing()).toEqual([{ planId: plan.id, lateMinutes: 0 }])
+  // It serves on the second day, half an hour before six: packed at seven it is an hour and a half late.
+  await put(3, [task(`${planned?.id} pack 1`, 1440 + 1110, 'pack')])
+  expect(await standing()).toEqual([{ planId: plan.id, lateMinutes: 90 }])
+  await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=4`))
+  expect(await standing()).toEqual([])
   expect((await send(test_, 'GET', path(`/plans/${plan.id}`))).body.schedule).toBeNull()
 })
 

@@ -1,4 +1,14 @@
-import { day, daySchedule, id, plan, scheduleEdit, stylesWork, styleWork, toldTask } from '@fleam/contract'
+import {
+  day,
+  daySchedule,
+  id,
+  plan,
+  scheduleEdit,
+  schedulesStanding,
+  stylesWork,
+  styleWork,
+  toldTask,
+} from '@fleam/contract'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
@@ -42,6 +52,20 @@ export function kitchenScheduleRoutes(app: Server, scopeOf: Scopes): void {
       const calendar = await service.calendar(scope, request.params.id, request.query.cook ?? null)
       return reply.type('text/calendar; charset=utf-8').send(calendar)
     },
+  )
+
+  app.get(
+    `${BASE}/schedules`,
+    {
+      schema: {
+        operationId: 'listSchedules',
+        summary: 'How the schedules of plans stand that are not over',
+        tags,
+        params: kitchenParams,
+        response: { 200: schedulesStanding },
+      },
+    },
+    async (request) => service.schedulesStanding(await scopeOf(request)),
   )
 
   app.put(

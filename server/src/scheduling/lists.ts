@@ -1,21 +1,18 @@
-import { type Plan, planJobs, setUpsOf, workCooks } from '@fleam/contract'
+import { type Plan, setUpsOf } from '@fleam/contract'
 import {
   addDays,
   clockWords,
-  cookOfTask,
   type Format,
   formatFor,
   isOnDuty,
   MINUTES_OF_A_DAY,
   ON_DUTY,
   setUpLines,
-  workPlan,
 } from '@fleam/core'
 import { cooks } from '../kitchen/index.ts'
 import { type Paper, paperOf } from '../paper/index.ts'
 import type { Scope } from '../scope/index.ts'
-import { items } from '../style/index.ts'
-import { stylesWork } from './store.ts'
+import { placedWork } from './placed-work.ts'
 
 export interface ListRow {
   /** `8:00 to 8:30`; empty where it has no time of its own. */
@@ -85,18 +82,9 @@ export async function paperLists(scope: Scope, plan: Plan, { paper, cookId }: Li
 
 /** What is laid out at each board and saw, for each day. */
 async function setUpList(scope: Scope, { plan, format }: { plan: Plan; format: Format }): Promise<PaperList> {
-  const { accepted, schedule } = plan
-  if (!accepted || !schedule) return { title: 'Set-up lists', parts: [] }
-  const { from, days } = accepted.draft
-  const works = await stylesWork(scope, [...new Set(accepted.planned.map(({ styleId }) => styleId))])
-  const known = await items(scope)
-  const jobs = planJobs(accepted, { items: known, works, schedule, timeZone: scope.kitchen.timeZone })
-  const working = workCooks(await cooks(scope), { away: [], days: schedule.days })
-  const work = workPlan(jobs, { from, days, cooks: working, settings: schedule.settings, now: 0 })
-  const placed = schedule.tasks.map(({ cookId, ...task }) => ({
-    ...task,
-    cook: cookOfTask({ kind: task.kind, cookId }),
-  }))
+  const made = await placedWork(scope, plan)
+  if (!made) return { title: 'Set-up lists', parts: [] }
+  const { work, jobs, placed, known, from } = made
   return {
     title: 'Set-up lists',
     parts: setUpsOf(placed, { work, jobs, items: known }).map((setUp) => ({

@@ -4,10 +4,12 @@ import {
   type KeptSchedule,
   type Plan,
   type ScheduleEdit,
+  type SchedulesStanding,
   scheduleCalendar,
   type ToldTask,
 } from '@fleam/contract'
 import {
+  addDays,
   cookIdOf,
   cookOfTask,
   daysBetween,
@@ -16,6 +18,7 @@ import {
   MINUTES_OF_A_DAY,
   minutesSince,
   type StyleWork,
+  scheduleMinutes,
 } from '@fleam/core'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import {
@@ -25,6 +28,7 @@ import {
   plan,
   planned,
   plannedIds,
+  planRows,
   refuse,
   requirePlan,
   schedulesAround,
@@ -34,6 +38,7 @@ import {
 import { dayOf, inTransaction, type Scope } from '../scope/index.ts'
 import { requireStyle } from '../style/index.ts'
 import { type PaperLists, paperLists } from './lists.ts'
+import { placedWork } from './placed-work.ts'
 import * as store from './store.ts'
 
 /** Keeps who does what when, at the version of the plan that was read. */
@@ -85,6 +90,20 @@ export async function calendar(scope: Scope, id: string, cookId: string | null):
   const nameOf = new Map((await cooks(scope)).map((cook) => [cook.id, cook.name]))
   const { timeZone } = scope.kitchen
   return scheduleCalendar(accepted && schedule ? schedule.tasks : [], { cookId, nameOf, from, timeZone })
+}
+
+/** How the schedules of plans stand that are not over. */
+export async function schedulesStanding(scope: Scope): Promise<SchedulesStanding> {
+  const today = dayOf(scope)
+  const rows = await planRows(scope)
+  const standing: SchedulesStanding = []
+  for (const { id, from, days, acceptedAt } of rows) {
+    if (acceptedAt === null || addDays(from, days) <= today) continue
+    const made = await placedWork(scope, await plan(scope, id))
+    if (!made) continue
+    standing.push({ planId: id, lateMinutes: scheduleMinutes(made.work.request, made.placed, 'late') })
+  }
+  return standing
 }
 
 /** The lists of a schedule as they go on paper. */

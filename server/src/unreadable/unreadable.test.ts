@@ -42,7 +42,7 @@ test('a schedule whose minutes make no sense takes no list with it, is told, and
     accepted: { draft, goods: {}, answer: {} },
     accepted_at: '2026-12-01 08:00:00',
   })
-  for (const rest of ['/planned', '/plans', `/plans/${id}`, '/day-schedule', `/day-schedule?day=${FROM}`])
+  for (const rest of ['/planned', '/plans', `/plans/${id}`, '/day-schedule', '/schedules', `/day-schedule?day=${FROM}`])
     expect([rest, (await send(test_, 'GET', path(rest))).status]).toEqual([rest, 200])
   expect((await test_.app.inject({ url: path(`/plans/${id}/schedule.ics`) })).statusCode).toBe(200)
   expect(await get<UnreadableRow[]>('/unreadable')).toEqual([{ kind: 'schedule', id, name: 'Week' }])

@@ -1,4 +1,4 @@
-import type { Cook, CookWeeks, DaySchedule, Plan, StylesWork, ToldTask } from '@fleam/contract'
+import type { Cook, CookWeeks, DaySchedule, Plan, SchedulesStanding, StylesWork, ToldTask } from '@fleam/contract'
 import type { StyleWork } from '@fleam/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, putJson } from './api.ts'
@@ -32,6 +32,15 @@ export function useTellTask() {
       queries.setQueryData(['kitchen', id, 'plans', 'one', plan.id], plan)
       return queries.invalidateQueries({ queryKey: dayKey(id) })
     },
+  })
+}
+
+/** How the schedules of plans stand that are not over. */
+export function useSchedulesStanding() {
+  const { id } = useKitchen()
+  return useQuery({
+    queryKey: ['kitchen', id, 'plans', 'schedules'],
+    queryFn: () => getJson<SchedulesStanding>(`${kitchenPath(id)}/schedules`),
   })
 }
 

@@ -7,6 +7,7 @@ import { getJson } from '../../data/api.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { kitchenPath } from '../../data/paths.ts'
 import { useCreatePlan, usePlans } from '../../data/planning-queries.ts'
+import { useSchedulesStanding } from '../../data/schedule-queries.ts'
 import { dayIn, dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -24,6 +25,7 @@ export function Component() {
 function Plans({ rows }: { rows: readonly PlanRow[] }) {
   const kitchen = useKitchen()
   const create = useCreatePlan()
+  const standing = useSchedulesStanding()
   const navigate = useNavigate()
   const [last] = rows
   const begin = (name: string, draft: PlanDraft) =>
@@ -60,7 +62,7 @@ function Plans({ rows }: { rows: readonly PlanRow[] }) {
               <span>
                 {dayWords(row.from)} to {dayWords(addDays(row.from, row.days - 1))}
               </span>
-              <RowWords row={row} />
+              <RowWords row={row} late={standing.data?.find(({ planId }) => planId === row.id)?.lateMinutes ?? 0} />
             </li>
           ))}
         </ul>
@@ -72,7 +74,7 @@ function Plans({ rows }: { rows: readonly PlanRow[] }) {
 const MAX_NAME = 120
 
 /** What a plan costs and how sure that is, how far it has come, and what is to do. */
-function RowWords({ row }: { row: PlanRow }) {
+function RowWords({ row, late }: { row: PlanRow; late: number }) {
   const format = useFormat()
   const { answer, expected, arrived, planned, finished, nextDelivery, overdue } = row
   if (answer === null) return <span className="quiet">not accepted</span>
@@ -83,6 +85,11 @@ function RowWords({ row }: { row: PlanRow }) {
       </span>
       {answer.short > 0 ? (
         <span className={css.short}>{format.quantity(answer.short, 'count')} portions short</span>
+      ) : null}
+      {late >= 1 ? (
+        <span className={css.short}>
+          <Link to={`/plan/${row.id}/schedule`}>{format.quantity(late, 'minutes')} late in its schedule</Link>
+        </span>
       ) : null}
       {overdue > 0 ? <span className={css.short}>{overdue} should have been cut before today</span> : null}
       <span className="quiet">

@@ -1,5 +1,5 @@
-import { type FollowedTask, MINUTES_OF_A_DAY } from '@fleam/core'
-import { dayShown, daysWithWork, firstShown } from './day-shown.ts'
+import { type FollowedTask, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core'
+import { daysWithWork, firstShown, hoursShown, rowsOf, tasksOn } from './day-shown.ts'
 
 const task = (start: number, end: number, cook: string | null = 'm'): FollowedTask => ({
   ...{ id: `${start}`, jobId: 'j', kind: cook ? 'cut' : 'stock', upTo: null, begun: null, done: null },
@@ -14,9 +14,18 @@ test('days with work, a pot over midnight on both; today first, else the next on
   expect(firstShown([], 0)).toBe(0)
 })
 
-test('whole hours around what is drawn: cooks without the pot, stations with it', () => {
-  expect(dayShown(TASKS, 1, 'cook')).toMatchObject({ first: DAY + 480, last: DAY + 600 })
-  expect(dayShown(TASKS, 1, 'unit')).toMatchObject({ first: DAY + 480, last: 2 * DAY })
-  expect(dayShown(TASKS, 2, 'cook')).toMatchObject({ first: 2 * DAY, last: 2 * DAY + 120 })
-  expect(dayShown(TASKS, 3, 'cook').hours).toEqual([3 * DAY + 660, 3 * DAY + 720])
+test('rows at the board and at the stoves have hours of their own', () => {
+  const stove = { kind: 'unit' as const, station: 'stove', number: 1 }
+  const [cook, duty] = ['m', ON_DUTY].map((name) => ({ kind: 'cook' as const, name }))
+  const pot = { ...task(DAY + 600, 2 * DAY + 120, null), station: { name: 'stove', number: 1 } }
+  const placed = [task(DAY + 490, DAY + 560), task(DAY + 595, DAY + 600, ON_DUTY), pot]
+  if (!cook || !duty) throw new Error('two cooks')
+  const on = (day: number) => tasksOn(placed, day)
+  expect(rowsOf([cook, duty, stove], on(1))).toEqual({ board: [cook], stove: [duty, stove] })
+  expect(hoursShown(on(1), 1, [cook])).toMatchObject({ first: DAY + 480, last: DAY + 600 })
+  expect(hoursShown(on(1), 1, [duty, stove])).toMatchObject({ first: DAY + 540, last: 2 * DAY })
+  expect(hoursShown(on(2), 2, [duty, stove])).toMatchObject({ first: 2 * DAY, last: 2 * DAY + 120 })
+  expect(hoursShown(on(1), 1, [cook]).hours).toEqual([DAY + 480, DAY + 540, DAY + 600])
+  // Without anything at the stoves there are no rows of them.
+  expect(rowsOf([cook, duty, stove], [task(DAY, DAY + 10)]).stove).toEqual([])
 })

@@ -1,5 +1,5 @@
-import { type FollowedTask, MINUTES_OF_A_DAY } from '@fleam/core'
-import type { Lane } from './moved.ts'
+import { type FollowedTask, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core'
+import { isIn, type Lane } from './moved.ts'
 
 const HOUR = 60
 /** Where nothing is drawn a day ends in the evening. */
@@ -18,16 +18,27 @@ export function firstShown(busy: readonly number[], now: number): number {
   return busy.includes(today) ? today : (busy.find((at) => at >= today) ?? busy[0] ?? 0)
 }
 
-/** What lies on a day, and the whole hours from and until which it is drawn. */
-export function dayShown(placed: readonly FollowedTask[], day: number, by: Lane['kind']) {
-  const own = placed.filter((task) => isOn(task, day))
-  // A pot that stands all day would leave the cooks no room: it has its own rows, by station.
-  const ofCooks = own.filter(({ cook }) => cook !== null)
-  const drawn = by === 'cook' && ofCooks.length > 0 ? ofCooks : own
+/** What lies on a day. */
+export const tasksOn = (placed: readonly FollowedTask[], day: number): FollowedTask[] =>
+  placed.filter((task) => isOn(task, day))
+
+/** Rows of the stoves, and of whoever is on duty at them: they last the day, and have hours of their own. */
+const isAtStove = (lane: Lane) => (lane.kind === 'cook' ? lane.name === ON_DUTY : lane.station === 'stove')
+
+/** The rows of a day as they are drawn: those at the board, and those at the stoves where something stands there. */
+export function rowsOf(lanes: readonly Lane[], own: readonly FollowedTask[]): { board: Lane[]; stove: Lane[] } {
+  const stove = lanes.filter(isAtStove)
+  const isUsed = stove.some((lane) => own.some((task) => isIn(lane, task)))
+  return { board: lanes.filter((lane) => !isAtStove(lane)), stove: isUsed ? stove : [] }
+}
+
+/** The whole hours of a day from and until which some rows are drawn. */
+export function hoursShown(own: readonly FollowedTask[], day: number, lanes: readonly Lane[]) {
+  const drawn = own.filter((task) => lanes.some((lane) => isIn(lane, task)))
   const begin = day * MINUTES_OF_A_DAY
   const earliest = Math.min(...drawn.map((task) => task.start), begin + EVENING)
   const first = Math.max(begin, Math.floor(earliest / HOUR) * HOUR)
   const latest = Math.max(...drawn.map((task) => task.end), first + HOUR)
   const last = Math.min(begin + MINUTES_OF_A_DAY, Math.ceil(latest / HOUR) * HOUR)
-  return { own, first, last, hours: Array.from({ length: (last - first) / HOUR + 1 }, (_, at) => first + at * HOUR) }
+  return { first, last, hours: Array.from({ length: (last - first) / HOUR + 1 }, (_, at) => first + at * HOUR) }
 }

@@ -6,7 +6,8 @@ import Button from 'react-bootstrap/Button'
 import ButtonGroup from 'react-bootstrap/ButtonGroup'
 import { dayWords } from '../../../parts/dates.ts'
 import { TaskActions } from '../../../parts/next-for-you.tsx'
-import { dayShown, daysWithWork, firstShown } from './day-shown.ts'
+import { daysWithWork, firstShown, hoursShown, rowsOf, tasksOn } from './day-shown.ts'
+import { DaysStrip } from './days-strip.tsx'
 import { LaneRow, type LanesProps, STEP } from './lane-row.tsx'
 import { type Lane, laneKey, lanesOf } from './moved.ts'
 import css from './schedule.module.css'
@@ -21,17 +22,47 @@ interface TimelineProps extends LanesProps {
 
 /** One day as bars in a row for each cook or each board; a bar is moved by touch or by the arrow keys. */
 export function Timeline(props: TimelineProps) {
-  const { from, days, work, placed, now, onMove } = props
+  const { from, days, work, placed, now } = props
   const [by, setBy] = useState<Lane['kind']>('cook')
   const [chosen, setChosen] = useState<number | null>(null)
   const [openId, setOpenId] = useState<string | null>(null)
+  const day = chosen ?? firstShown(daysWithWork(placed, days), now)
+  const own = tasksOn(placed, day)
+  const rows = rowsOf(lanesOf(work.request, { by, own }), own)
+  const open = placed.find(({ id }) => id === openId)
+  return (
+    <section aria-labelledby="timeline" className="no-print">
+      <h2 id="timeline">{dayWords(addDays(from, day))}</h2>
+      <DaysStrip {...props} chosen={day} onChoose={setChosen} />
+      <div className={css.choices}>
+        <Choice name="Rows" choices={ROWS} chosen={by} onChoose={setBy} />
+      </div>
+      {[rows.board, rows.stove].map((lanes, at) =>
+        lanes.length > 0 ? (
+          <Rows key={at === 0 ? 'board' : 'stove'} {...props} {...{ day, own, lanes }} onOpen={setOpenId} />
+        ) : null,
+      )}
+      {open ? <OpenTask task={open} {...props} /> : null}
+      <p className="quiet">
+        Touch a bar to open it, drag it, or move it with the arrow keys: five minutes, or to another row.
+      </p>
+    </section>
+  )
+}
+
+interface RowsProps extends TimelineProps {
+  day: number
+  own: readonly FollowedTask[]
+  lanes: readonly Lane[]
+  onOpen: (id: string) => void
+}
+
+/** Some rows of a day under the hours in which something is done there. */
+function Rows({ day, lanes, ...props }: RowsProps) {
+  const { own, onMove } = props
   const board = useRef<HTMLDivElement>(null)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }))
-  const busy = daysWithWork(placed, days)
-  const day = chosen ?? firstShown(busy, now)
-  const { own, first, last, hours } = dayShown(placed, day, by)
-  const lanes = lanesOf(work.request, { by, own })
-  const open = placed.find(({ id }) => id === openId)
+  const { first, last, hours } = hoursShown(own, day, lanes)
   const drop = ({ active, delta, over }: DragEndEvent) => {
     const width = board.current?.clientWidth ?? 1
     const minutes = Math.round(((delta.x / width) * (last - first)) / STEP) * STEP
@@ -40,37 +71,21 @@ export function Timeline(props: TimelineProps) {
   }
   const place = (minutes: number) => `${((Math.max(first, Math.min(last, minutes)) - first) / (last - first)) * 100}%`
   return (
-    <section aria-labelledby="timeline" className="no-print">
-      <h2 id="timeline">{dayWords(addDays(from, day))}</h2>
-      <div className={css.choices}>
-        <Choice
-          name="Day"
-          choices={busy.map((at) => ({ id: at, words: dayWords(addDays(from, at)) }))}
-          chosen={day}
-          onChoose={setChosen}
-        />
-        <Choice name="Rows" choices={ROWS} chosen={by} onChoose={setBy} />
-      </div>
-      <DndContext sensors={sensors} onDragEnd={drop}>
-        <div className={css.timeline}>
-          <div className={css.laneName} />
-          <div className={css.hours} ref={board}>
-            {hours.map((at) => (
-              <span key={at} style={{ left: place(at) }}>
-                {clockWords(at)}
-              </span>
-            ))}
-          </div>
-          {lanes.map((lane) => (
-            <LaneRow key={laneKey(lane)} {...props} {...{ lane, lanes, own, place, first, last }} onOpen={setOpenId} />
+    <DndContext sensors={sensors} onDragEnd={drop}>
+      <div className={css.timeline}>
+        <div className={css.laneName} />
+        <div className={css.hours} ref={board}>
+          {hours.map((at) => (
+            <span key={at} style={{ left: place(at) }}>
+              {clockWords(at)}
+            </span>
           ))}
         </div>
-      </DndContext>
-      {open ? <OpenTask task={open} {...props} /> : null}
-      <p className="quiet">
-        Touch a bar to open it, drag it, or move it with the arrow keys: five minutes, or to another row.
-      </p>
-    </section>
+        {lanes.map((lane) => (
+          <LaneRow key={laneKey(lane)} {...props} {...{ lane, lanes, place, first, last }} />
+        ))}
+      </div>
+    </DndContext>
   )
 }
 

@@ -1,0 +1,22 @@
+import { type Plan, planJobs, workCooks } from '@fleam/contract'
+import { cookOfTask, workPlan } from '@fleam/core'
+import { cooks } from '../kitchen/index.ts'
+import type { Scope } from '../scope/index.ts'
+import { items } from '../style/index.ts'
+import { stylesWork } from './store.ts'
+
+/** The work of an accepted plan, and where its schedule places it; null where it has none. */
+export async function placedWork(scope: Scope, { accepted, schedule }: Pick<Plan, 'accepted' | 'schedule'>) {
+  if (!accepted || !schedule) return null
+  const { from, days } = accepted.draft
+  const works = await stylesWork(scope, [...new Set(accepted.planned.map(({ styleId }) => styleId))])
+  const known = await items(scope)
+  const jobs = planJobs(accepted, { items: known, works, schedule, timeZone: scope.kitchen.timeZone })
+  const working = workCooks(await cooks(scope), { away: [], days: schedule.days })
+  const work = workPlan(jobs, { from, days, cooks: working, settings: schedule.settings, now: 0 })
+  const placed = schedule.tasks.map(({ cookId, ...task }) => ({
+    ...task,
+    cook: cookOfTask({ kind: task.kind, cookId }),
+  }))
+  return { work, jobs, placed, known, from }
+}
