@@ -66,8 +66,25 @@ export { health } from './health.ts'
 export { inert } from './inert.ts'
 export type { KeptJudgement } from './judgement.ts'
 export { keptJudgement } from './judgement.ts'
-export type { DaySchedule, DayTask, KeptSchedule, ScheduleEdit, SchedulesStanding, StylesWork, ToldTask } from './kept-schedule.ts'
-export { daySchedule, keptSchedule, scheduleEdit, schedulesStanding, stylesWork, styleWork, toldTask, toldTasks } from './kept-schedule.ts'
+export type {
+  DaySchedule,
+  DayTask,
+  KeptSchedule,
+  ScheduleEdit,
+  SchedulesStanding,
+  StylesWork,
+  ToldTask,
+} from './kept-schedule.ts'
+export {
+  daySchedule,
+  keptSchedule,
+  scheduleEdit,
+  schedulesStanding,
+  stylesWork,
+  styleWork,
+  toldTask,
+  toldTasks,
+} from './kept-schedule.ts'
 export type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from './kitchen.ts'
 export {
   cook,
@@ -138,7 +155,7 @@ export {
 export { day, id, NOT_OF_OUR_TIME } from './numbers.ts'
 export { ORDER_PLAN_FORMAT, orderPlan, orderPlanRequest } from './order-plan.ts'
 export { pilesCsv } from './piles-csv.ts'
-export { jobProgress, keptTasks, planJobs, workCooks } from './plan-jobs.ts'
+export { daysAway, jobProgress, keptTasks, planJobs, workCooks } from './plan-jobs.ts'
 export { asAccepted } from './plan-work.ts'
 export type {
   ExpectedLine,

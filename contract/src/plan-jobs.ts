@@ -5,6 +5,7 @@ import {
   type KeptTask,
   MINUTES_OF_A_DAY,
   minutesSince,
+  type PlanDraft,
   type PlannedJob,
   settleStyle,
   stepMinutes,
@@ -120,6 +121,13 @@ export const keptTasks = (
     }
   })
 }
+
+/** Days of a schedule on which cooks who are away do nothing, as it is said of them in the plan. */
+export const daysAway = ({ away, from, days }: Pick<PlanDraft, 'away' | 'from' | 'days'>): KeptSchedule['days'] =>
+  away.flatMap(({ cookId, day }) => {
+    const at = daysBetween(from, day)
+    return at < 0 || at >= days ? [] : [{ cookId, day: at, shifts: [] }]
+  })
 
 /** The cooks who are there, with their week. */
 export const workCooks = (

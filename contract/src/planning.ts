@@ -82,6 +82,10 @@ const draftFields = z.strictObject({
   menu: z.array(z.strictObject({ productId: id, share })).max(MAX_LISTED),
   portions: z.array(z.strictObject({ productId: id, day, quantity })).max(MAX_SAID),
   hours: z.array(z.strictObject({ day, hours: z.number().min(0).max(HOURS_OF_A_DAY) })).max(MAX_SAID),
+  away: z
+    .array(z.strictObject({ cookId: id, day }))
+    .max(MAX_SAID)
+    .default([]),
   deliveries: z.array(z.strictObject({ supplierId: id, day, comes: z.boolean() })).max(MAX_SAID),
   stock: z.array(z.strictObject({ productId: id, quantity, useBy: day })).max(MAX_LISTED),
   lotsLeft: z.array(id).max(MAX_LISTED),

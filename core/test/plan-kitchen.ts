@@ -70,6 +70,7 @@ export const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
   menu: [{ productId: 'supremes', share: 0.3 }],
   portions: [],
   hours: [],
+  away: [],
   deliveries: [],
   stock: [],
   lotsLeft: [],

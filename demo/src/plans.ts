@@ -73,6 +73,7 @@ export function draftOf(
     menu: Object.entries(menu).map(([name, share]) => ({ productId: idOf(name), share })),
     portions: [],
     hours: [],
+    away: [],
     deliveries: [],
     stock: [],
     lotsLeft: [],

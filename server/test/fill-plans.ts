@@ -27,6 +27,7 @@ export async function fillPlans(
     menu: [{ productId, share: 0.2 }],
     portions: [],
     hours: [],
+    away: [],
     deliveries: [],
     stock: [],
     lotsLeft: [],

@@ -52,6 +52,7 @@ export {
   explainPlanTotal,
   explainReadyPortion,
   explainSaved,
+  explainUnsure,
   hoursHeld,
   hoursOn,
   kilosByDay,
@@ -69,6 +70,7 @@ export {
   trueAims,
   valueIn,
 } from './kitchen/index.ts'
+export { planInPlaceOf, planKnownBetter } from './known-more.ts'
 export { limitName } from './limits.ts'
 export { modelOf as orderPlanModel } from './model/index.ts'
 export type {

@@ -24,6 +24,7 @@ export {
   cookIdOf,
   cookMinutes,
   cookOfTask,
+  explainHoursLeft,
   explainSchedule,
   followTasks,
   fullestDay,

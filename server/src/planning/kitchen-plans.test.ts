@@ -33,6 +33,7 @@ const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
   menu: [{ productId: product.id, share: 0.3 }],
   portions: [],
   hours: [],
+  away: [],
   deliveries: [],
   stock: [],
   lotsLeft: [],

@@ -9,8 +9,8 @@ export const UnitOptions = () => (
 /** What a plate is that is lighter than was wanted, as a choice. */
 export const LightPlateOptions = () => (
   <>
-    <option value="whole">a plate, as long as it is within its bounds</option>
-    <option value="by-weight">the part of a plate that it weighs</option>
+    <option value="whole">a whole plate</option>
+    <option value="by-weight">counted by its weight</option>
   </>
 )
 

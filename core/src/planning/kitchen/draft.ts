@@ -46,6 +46,8 @@ export interface PlanDraft {
   portions: readonly { productId: string; day: Day; quantity: number }[]
   /** Hours at the board of a day, said instead of the cooks' week. */
   hours: readonly { day: Day; hours: number }[]
+  /** Cooks who are not there on a day; `hours` has their hours out already, and the schedule leaves them out. */
+  away: readonly { cookId: string; day: Day }[]
   /** Days on which a supplier comes, or does not, other than usual. */
   deliveries: readonly { supplierId: string; day: Day; comes: boolean }[]
   /** Portions that are there already. */
@@ -99,6 +101,7 @@ export function draftLater(draft: PlanDraft, from: Day, daysLater: number): Plan
     covers: later(draft.covers),
     portions: later(draft.portions),
     hours: later(draft.hours),
+    away: [],
     deliveries: [],
     stock: [],
     lotsLeft: [],

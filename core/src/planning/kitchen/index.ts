@@ -24,7 +24,14 @@ export type { GoodsWay, KitchenGoods, WantedProduct } from './kitchen-goods.ts'
 export { kitchenGoods } from './kitchen-goods.ts'
 export { lessOn } from './less-on.ts'
 export type { PlanTotals } from './plan-figures.ts'
-export { explainCutPortion, explainPlanTotal, explainReadyPortion, explainSaved, planTotals } from './plan-figures.ts'
+export {
+  explainCutPortion,
+  explainPlanTotal,
+  explainReadyPortion,
+  explainSaved,
+  explainUnsure,
+  planTotals,
+} from './plan-figures.ts'
 export type { CuttingLine, OrderLine, OrderOf, PlanLines } from './plan-lines.ts'
 export { missing, planLines } from './plan-lines.ts'
 export type { AskedPlan } from './plan-request.ts'

@@ -102,6 +102,13 @@ export const explainSaved = (way: string, cost: number, plan: Pick<OrderPlan, 'c
   expression: minus(value(way, cost, 'money'), value('this plan', plan.cost.total, 'money')),
 })
 
+/** The formula of the money by which a plan may be above the cheapest that is possible. */
+export const explainUnsure = ({ cost, bound }: Pick<OrderPlan, 'cost' | 'bound'>): Explanation => ({
+  title: 'Above the cheapest possible, at most',
+  quantity: 'money',
+  expression: minus(value('this plan', cost.total, 'money'), value('nothing is cheaper than', bound, 'money')),
+})
+
 /** The formula of a portion that is bought ready: the pack, and the minutes of unpacking it, over its portions. */
 export function explainReadyPortion(
   id: string,

@@ -37,6 +37,7 @@ export function restOfPlan({ id, draft, goods, made }: PlanUnderWay, today: Day)
     covers: still(draft.covers),
     portions: still(draft.portions),
     hours: still(draft.hours),
+    away: still(draft.away),
     deliveries: still(draft.deliveries),
     stock: portionsLeft({ draft, goods, made }, from),
     pins: draft.pins.filter(({ atLeast, atMost }) => atLeast === null && atMost === 0),

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { type CookShift, hoursOfWeek, shiftBy, shiftsOn } from './week.ts'
+import { evaluate } from '../../explanation/index.ts'
+import { type CookShift, explainHoursLeft, hoursLeft, hoursOfWeek, shiftBy, shiftsOn } from './week.ts'
 
 const shift = (day: number, from: number, until: number): CookShift => ({ day, from, until })
 
@@ -10,6 +11,19 @@ test('stretches that meet are one; those of other days stay apart', () => {
     [900, 960],
   ])
   expect(hoursOfWeek(week)).toEqual([5, 1, 0, 0, 0, 0, 0])
+})
+
+test('what is left of a day at the board is counted from now on, and opens by cook', () => {
+  const cooks = [
+    { name: 'Marit', week: [shift(1, 480, 600), shift(1, 660, 720)] },
+    { name: 'Bruno', week: [shift(1, 480, 540)] },
+    { name: 'Ondine', week: null },
+  ]
+  expect(hoursLeft(cooks, 1, 570)).toBe(1.5)
+  const formula = explainHoursLeft(cooks, 1, 500)
+  expect(formula && evaluate(formula.expression)).toBe(200)
+  expect(hoursLeft(cooks, 1, 500) * 60).toBeCloseTo(200, 9)
+  expect(explainHoursLeft(cooks, 1, 720)).toBeNull()
 })
 
 test('a stretch is moved whole, or made longer at an end', () => {

@@ -1,3 +1,5 @@
+import { type Explanation, plus, value } from '../../explanation/index.ts'
+
 /** What a cook may be trusted with: in the order in which a board is cleaned least. */
 export const SKILLS = ['fish', 'red-meat', 'poultry'] as const
 export type Skill = (typeof SKILLS)[number]
@@ -29,14 +31,29 @@ export function shiftsOn(day: number, week: readonly CookShift[]): [from: number
 export const hoursOfWeek = (week: readonly CookShift[]): number[] =>
   DAYS.map((day) => shiftsOn(day, week).reduce((sum, [from, until]) => sum + (until - from) / 60, 0))
 
-/** Hours that cooks are at the board from a minute of a day on, together; weeks of those who are there. */
-export const hoursLeft = (weeks: readonly (readonly CookShift[])[], day: number, minute: number): number =>
-  weeks.reduce(
-    (sum, week) =>
-      sum +
-      shiftsOn(day, week).reduce((all, [from, until]) => all + Math.max(0, until - Math.max(from, minute)) / 60, 0),
-    0,
-  )
+/** A cook with their week, by name; null where nobody said any. */
+interface WeekOf {
+  name: string
+  week: readonly CookShift[] | null
+}
+
+const minutesLeft = ({ week }: WeekOf, day: number, minute: number): number =>
+  shiftsOn(day, week ?? []).reduce((sum, [from, until]) => sum + Math.max(0, until - Math.max(from, minute)), 0)
+
+/** Hours that cooks are at the board from a minute of a day of the week on, together; of those who are there. */
+export const hoursLeft = (cooks: readonly WeekOf[], day: number, minute: number): number =>
+  cooks.reduce((sum, cook) => sum + minutesLeft(cook, day, minute), 0) / 60
+
+/** The formula of it, in minutes by cook; null where nobody has any left. */
+export function explainHoursLeft(cooks: readonly WeekOf[], day: number, minute: number): Explanation | null {
+  const terms = cooks.flatMap((cook) => {
+    const minutes = minutesLeft(cook, day, minute)
+    return minutes > 0 ? [value(cook.name, minutes, 'minutes')] : []
+  })
+  return terms.length === 0
+    ? null
+    : { title: 'Left at the board today', quantity: 'minutes', expression: plus(...terms) }
+}
 
 /** Every day from when the day begins, eight hours: where nobody said any. */
 export const usualWeek = (begins: number): CookShift[] =>

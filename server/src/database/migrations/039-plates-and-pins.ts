@@ -3,6 +3,7 @@ import { parsedJsonOf } from '../models/parsed-json.ts'
 import { runSteps } from '../steps.ts'
 
 interface OldDraft {
+  away?: unknown[]
   pins: { day?: string | null }[]
 }
 interface OldGoods {
@@ -18,8 +19,9 @@ interface OldPlan {
   accepted: { draft?: OldDraft; goods?: OldGoods } | null
 }
 
-/** A pin was of all days together. */
-function ofAllDays(draft: OldDraft): void {
+/** A pin was of all days together, and nobody was said to be away. */
+function asWasSaid(draft: OldDraft): void {
+  draft.away ??= []
   for (const pin of draft.pins) pin.day ??= null
 }
 
@@ -37,8 +39,8 @@ async function saySoOfPlans(database: Sequelize): Promise<void> {
     const draft = parsedJsonOf(row.draft)
     const accepted = row.accepted === null ? null : parsedJsonOf(row.accepted)
     if (!draft) continue
-    ofAllDays(draft)
-    if (accepted?.draft) ofAllDays(accepted.draft)
+    asWasSaid(draft)
+    if (accepted?.draft) asWasSaid(accepted.draft)
     if (accepted?.goods) asWasKnown(accepted.goods)
     await database.query(
       'UPDATE order_plans SET draft = :draft, accepted = :accepted WHERE kitchen_id = :kitchenId AND id = :id',
@@ -53,7 +55,7 @@ async function saySoOfPlans(database: Sequelize): Promise<void> {
 }
 
 /**
- * A kitchen says what a light plate is (a plate, as plans had it), pins may be of one day, and what a plan rests on says
+ * A kitchen says what a light plate is (a plate, as plans had it), pins may be of one day, cooks may be away, and what a plan rests on says
  * what a plate carries, what is used in a week and what of the cooks' hours is cutting: of old plans nobody knows.
  */
 export const up = (database: Sequelize): Promise<void> =>

@@ -216,22 +216,26 @@ function Answer({ ranked, request }: { ranked: readonly TrueCost[]; request: Buy
   const styles = new Set(ranked.flatMap(({ form }) => (form.kind === 'whole' ? form.style : [])))
   const name = ({ form }: TrueCost) =>
     `${form.article} from ${form.supplier}${form.kind === 'whole' && styles.size > 1 ? ` (${form.style.toLowerCase()})` : ''}`
+  /** A plate that carries something else than was wanted says so. */
+  const isAsWanted = ({ carries }: TrueCost) => Math.abs(carries - request.plateWeight) < 1
+  const plateOf = (cost: TrueCost) => (isAsWanted(cost) ? 'a plate' : `a plate of ${format.weight(cost.carries)}`)
   return (
     <p className="answer">
       {equal.length > 0 ? (
         <>
           <strong>{name(best)}</strong> and {equal.map(name).join(' and ')} cannot be told apart: about{' '}
-          <strong>{format.money(best.costPerPlate)}</strong> a plate.
+          <strong>{format.money(best.costPerPlate)}</strong> {plateOf(best)}.
         </>
       ) : (
         <>
-          <strong>{name(best)}</strong> is cheapest: <strong>{format.money(best.costPerPlate)}</strong> a plate.
+          <strong>{name(best)}</strong> is cheapest: <strong>{format.money(best.costPerPlate)}</strong> {plateOf(best)}.
         </>
       )}
       {next ? (
         <>
           {' '}
-          Next is {name(next)} at <strong>{format.money(next.costPerPlate)}</strong>.
+          Next is {name(next)} at <strong>{format.money(next.costPerPlate)}</strong>
+          {isAsWanted(next) ? '' : ` ${plateOf(next)}`}.
         </>
       ) : null}
     </p>

@@ -63,7 +63,10 @@ function Better({ run, from, to }: { run: PlanRun; from: OrderPlan; to: OrderPla
   return (
     <p role="status" className={css.better}>
       A cheaper plan was found: {format.money(to.cost.total)} instead of {format.money(from.cost.total)},{' '}
-      {surenessWords(to, format)}.{' '}
+      <OpenFigure explain={() => explainSaved('the plan that is shown', from.cost.total, to)} format={format}>
+        {format.money(from.cost.total - to.cost.total)}
+      </OpenFigure>{' '}
+      less, {surenessWords(to, format)}.{' '}
       <Button size="sm" onClick={run.takeBetter}>
         Show it
       </Button>

@@ -1,4 +1,4 @@
-import { asAccepted, type Plan, planJobs, workCooks } from '@fleam/contract'
+import { asAccepted, daysAway, type Plan, planJobs, workCooks } from '@fleam/contract'
 import {
   explainSchedule,
   fullestDay,
@@ -48,7 +48,7 @@ export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, sh
     const schedule = { settings: USUAL_WORK, late: [], days: [], tasks: [] }
     const jobs = planJobs(accepted, { items: items.data, works: works.data, schedule, timeZone })
     const now = Math.max(0, minutesSince(draft.from, timeZone, new Date()))
-    const working = workCooks(cooks.data, { away: [], days: [] })
+    const working = workCooks(cooks.data, { away: [], days: daysAway(draft) })
     const work = workPlan(jobs, { from: draft.from, days: draft.days, cooks: working, settings: USUAL_WORK, now })
     return { jobs, work }
   }, [items.data, cooks.data, works.data, shown, draft, goods, id, name, timeZone])

@@ -1,5 +1,13 @@
 import type { Plan } from '@fleam/contract'
-import { type OrderPlan, type PlanAim, type PlanDraft, type PlanGoods, type UsualWays, valueIn } from '@fleam/core'
+import {
+  explainUnsure,
+  type OrderPlan,
+  type PlanAim,
+  type PlanDraft,
+  type PlanGoods,
+  type UsualWays,
+  valueIn,
+} from '@fleam/core'
 import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
@@ -8,6 +16,7 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAcceptPlan, useDeletePlan, usePlan, usePlanGoods, usePlans } from '../../data/planning-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
+import { OpenFigure } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
@@ -125,7 +134,9 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
             }
           />
           {accept.isError ? <Failed error={accept.error} /> : null}
-          {run.isCurrent ? <CanBeScheduled plan={plan} basis={made} shown={shown} change={change} /> : null}
+          <div className={css.canBeDone}>
+            {run.isCurrent ? <CanBeScheduled plan={plan} basis={made} shown={shown} change={change} /> : null}
+          </div>
           {draft.replaces === null ? null : <BesideBefore planId={draft.replaces} made={made} shown={shown} />}
           <ServiceLevel plan={shown} draft={draft} isWhole={made.isWhole} change={change} />
         </>
@@ -166,8 +177,11 @@ function Accept({ plan, canAccept, onAccept }: AcceptProps) {
       </Button>
       {isAsking ? (
         <p role="alert">
-          It may cost {format.money(plan.cost.total - plan.bound)} more than the cheapest possible: time ran out before
-          that was known.{' '}
+          It may cost{' '}
+          <OpenFigure explain={() => explainUnsure(plan)} format={format}>
+            {format.money(plan.cost.total - plan.bound)}
+          </OpenFigure>{' '}
+          more than the cheapest possible: time ran out before that was known.{' '}
           <Button size="sm" variant="outline-dark" disabled={!canAccept} onClick={onAccept}>
             Accept it all the same
           </Button>{' '}

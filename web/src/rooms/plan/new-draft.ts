@@ -13,6 +13,7 @@ export const emptyDraft = (from: string): PlanDraft => ({
   menu: [],
   portions: [],
   hours: [],
+  away: [],
   deliveries: [],
   stock: [],
   lotsLeft: [],

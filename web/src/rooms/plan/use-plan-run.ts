@@ -5,6 +5,8 @@ import {
   type PlanGoods,
   type PlansByAim,
   type ProgrammeProgress,
+  planInPlaceOf,
+  planKnownBetter,
   planRequest,
   planTotals,
   trueAims,
@@ -57,20 +59,13 @@ function withAims(made: Made, more: PlansByAim): Made {
   const aims = trueAims(known, (plan) => planTotals(plan, made.goods, made.draft))
   const [own, best] = [known.cost ?? made.plan, aims.cost ?? made.plan]
   if (own === best) return { ...made, aims, plan: own }
-  // What was found out beside the one holds beside the other; what loosened limits would save does not.
-  const bound = Math.min(own.bound, best.cost.total)
-  const gap = best.cost.total === 0 ? 0 : (best.cost.total - bound) / Math.abs(best.cost.total)
-  const plan: OrderPlan = { ...best, status: own.status, bound, gap, beside: own.beside, limits: [] }
+  const plan = planInPlaceOf(own, best)
   return { ...made, aims: { ...aims, cost: plan }, plan }
 }
 
 /** The same plan, of which more is known now: nothing cheaper was found. */
 function withBound(made: Made, { plan, seconds }: { plan: OrderPlan; seconds: number }): Made {
-  const total = made.plan.cost.total
-  const bound = Math.max(made.plan.bound, Math.min(plan.bound, total))
-  const isProven = plan.status === 'optimal'
-  const gap = isProven || total === 0 ? 0 : (total - bound) / Math.abs(total)
-  const known: OrderPlan = { ...made.plan, bound, gap, status: isProven ? 'optimal' : made.plan.status }
+  const known = planKnownBetter(made.plan, plan)
   return { ...made, seconds, plan: known, aims: { ...made.aims, cost: known } }
 }
 

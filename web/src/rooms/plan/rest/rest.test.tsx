@@ -26,6 +26,32 @@ const plan = {
   },
 } as unknown as Plan
 
+test('what is said is there again after the page was closed, and gone once it is planned', async () => {
+  const sent = answerWith({
+    [`GET ${BASE}/plans/${PLAN_ID}`]: { body: plan },
+    [`GET ${BASE}/cooks`]: { body: [] },
+    [`POST ${BASE}/plans`]: { status: 201, body: plan },
+  })
+  const open = async () => {
+    const { unmount } = renderPart(<Rest />)
+    await answered()
+    return unmount
+  }
+  const close = await open()
+  fireEvent.change(screen.getByLabelText('Packs of Crate a that come'), { target: { value: '1' } })
+  close()
+  const closeAgain = await open()
+  expect(screen.getByLabelText<HTMLInputElement>('Packs of Crate a that come').value).toBe('1')
+  await touch(screen.getByRole('button', { name: 'Plan what is left' }))
+  await answered()
+  expect(sent.find(({ method }) => method === 'POST')?.body).toMatchObject({
+    draft: { coming: [{ expectedLineId: 'a', packs: 1 }] },
+  })
+  closeAgain()
+  await open()
+  expect(screen.getByLabelText<HTMLInputElement>('Packs of Crate a that come').value).toBe('4')
+})
+
 test('deliveries that come otherwise are said one by one, and what is left is a plan of its own', async () => {
   const sent = answerWith({
     [`GET ${BASE}/plans/${PLAN_ID}`]: { body: plan },

@@ -1,6 +1,5 @@
 import { type Cook, draftOfRest, type ExpectedLine, isOnItsWay, type Plan } from '@fleam/contract'
-import { hoursLeft, minutesSince, type PlanDraft, weekdayOf } from '@fleam/core'
-import { useState } from 'react'
+import { explainHoursLeft, hoursLeft, minutesSince, type PlanDraft, weekdayOf } from '@fleam/core'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
@@ -11,12 +10,15 @@ import { useCreatePlan, usePlan } from '../../../data/planning-queries.ts'
 import { useCooks } from '../../../data/queries.ts'
 import { dayIn, dayWords } from '../../../parts/dates.ts'
 import { DayField } from '../../../parts/day-field.tsx'
+import { OpenFigure } from '../../../parts/figure.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
 import { Failed, Loading } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from '../plan.module.css'
+import { useSaidOfRest } from './use-said-of-rest.ts'
 
 const MAX_NAME = 120
+const MINUTES_PER_HOUR = 60
 
 /** What is otherwise than an accepted plan thought, and the way to plan what is left of it. */
 export function Component() {
@@ -53,20 +55,36 @@ function Rest({ plan, accepted, cooks }: RestProps) {
   const today = dayIn(timeZone, now)
   const create = useCreatePlan()
   const navigate = useNavigate()
-  const [coming, setComing] = useState<readonly Coming[]>([])
-  const [away, setAway] = useState<readonly string[]>([])
+  const { coming, away, setComing, setAway, forget } = useSaidOfRest(plan.id, today)
   const lines = accepted.expected.filter(isOnItsWay)
   const say = (own: Coming) =>
     setComing([...coming.filter(({ expectedLineId }) => expectedLineId !== own.expectedLineId), own])
   const draft = draftOfRest({ id: plan.id, accepted }, { today, timeZone })
-  const weeks = cooks.flatMap(({ id, week }) => (week === null || away.includes(id) ? [] : [week]))
-  const hours = hoursLeft(weeks, weekdayOf(today), minutesSince(today, timeZone, now))
+  const there = cooks.filter(({ id }) => !away.includes(id))
+  const left = [there, weekdayOf(today), minutesSince(today, timeZone, now)] as const
+  const hours = hoursLeft(...left)
   const isToday = draft.from === today && cooks.some(({ week }) => week !== null)
   const begin = () => {
     const others = draft.hours.filter(({ day }) => day !== today)
-    const made: PlanDraft = { ...draft, coming, hours: isToday ? [...others, { day: today, hours }] : draft.hours }
+    const made: PlanDraft = {
+      ...{ ...draft, coming: coming.filter(({ expectedLineId }) => lines.some(({ id }) => id === expectedLineId)) },
+      ...(isToday
+        ? {
+            hours: [...others, { day: today, hours }],
+            away: [...draft.away.filter(({ day }) => day !== today), ...away.map((cookId) => ({ cookId, day: today }))],
+          }
+        : {}),
+    }
     const name = `${plan.name}, from ${dayWords(draft.from)}`.slice(0, MAX_NAME)
-    create.mutate({ id: newId(), name, draft: made }, { onSuccess: ({ id }) => navigate(`/plan/${id}`) })
+    create.mutate(
+      { id: newId(), name, draft: made },
+      {
+        onSuccess: ({ id }) => {
+          forget()
+          navigate(`/plan/${id}`)
+        },
+      },
+    )
   }
   return (
     <div className="room">
@@ -127,7 +145,12 @@ function Rest({ plan, accepted, cooks }: RestProps) {
               />
             ))}
           </div>
-          <p className="quiet">{format.number(hours, 1)} hours are left at the board today.</p>
+          <p className="quiet">
+            <OpenFigure explain={() => explainHoursLeft(...left)} format={format}>
+              {format.quantity(hours * MINUTES_PER_HOUR, 'minutes')}
+            </OpenFigure>{' '}
+            are left at the board today.
+          </p>
         </section>
       ) : null}
     </div>

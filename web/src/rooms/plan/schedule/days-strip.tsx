@@ -22,7 +22,7 @@ export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onCh
   const lanes = lanesOf(work.request, { by: 'cook', own: [] })
   // One scale for all of them: the hours of the day in which anything is done on any.
   const spans = busy.map((day) => {
-    const { first, last } = hoursShown(placed, day, lanes)
+    const { first, last } = hoursShown(tasksOn(placed, day), day, lanes)
     return [first - day * MINUTES_OF_A_DAY, last - day * MINUTES_OF_A_DAY] as const
   })
   const first = Math.min(...spans.map(([begins]) => begins))

@@ -68,7 +68,7 @@ const PLANNED = {
 }
 const accepted = {
   at: '2026-12-01T09:00:00.000Z',
-  draft: { from: '2026-12-02', days: 4 },
+  draft: { from: '2026-12-02', days: 4, away: [] },
   goods: {
     cuts: [
       {

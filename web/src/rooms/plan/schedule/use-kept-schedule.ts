@@ -1,4 +1,4 @@
-import type { KeptSchedule, Plan } from '@fleam/contract'
+import { daysAway, type KeptSchedule, type Plan } from '@fleam/contract'
 import { USUAL_WORK } from '@fleam/core'
 import { useEffect, useRef, useState } from 'react'
 import { ApiProblem, getJson } from '../../../data/api.ts'
@@ -23,7 +23,7 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
   const [said, setSaid] = useState<KeptSchedule>(() => ({
     settings: plan.schedule?.settings ?? USUAL_WORK,
     late: plan.schedule?.late ?? [],
-    days: plan.schedule?.days ?? [],
+    days: plan.schedule?.days ?? (plan.accepted ? daysAway(plan.accepted.draft) : []),
     tasks: plan.schedule?.tasks ?? [],
   }))
   const [kept, setKept] = useState(said)
