@@ -8,6 +8,8 @@ import { startEmitter } from './emitter.ts'
 import { benchForecast } from './forecast.ts'
 import { benchKnifeDrag } from './knife-drag.ts'
 import { benchLogbook } from './logbook.ts'
+import { benchPlanGaps } from './plan-gaps.ts'
+import { benchPlanRoom } from './plan-room.ts'
 import { benchPlanning } from './planning.ts'
 import { benchPortioning } from './portioning.ts'
 import { benchPriceLists } from './price-lists.ts'
@@ -42,6 +44,10 @@ async function main(): Promise<void> {
     if (isAsked('screen')) await benchScreen(house.url, emitter)
     if (isAsked('verdict')) await benchVerdictTyping(house.url)
     if (isAsked('knife')) await benchKnifeDrag(house.url)
+    if (isAsked('plans')) {
+      await benchPlanGaps(house.url)
+      await benchPlanRoom(house.url)
+    }
     if (isAsked('devices')) await benchDevices(house.url)
     // Before tens of thousands of weighings are stored in one batch: no kitchen has such a one.
     if (isAsked('beside')) await benchBeside(house.url)

@@ -1,22 +1,20 @@
-import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { orderPlanRequest } from '@fleam/contract'
-import { orderPlanModel, type Programme, solveMixedWith, solveOrderPlan } from '@fleam/core'
+import { orderPlanModel, solveMixedWith, solveOrderPlan } from '@fleam/core'
 import loadHighs from 'highs'
+import { isNativeThere, NATIVE, solveNatively } from './native-solver.ts'
 import { median, report } from './report.ts'
 
 /** The cases that the tests of the core run too. */
 const CASES = join(import.meta.dirname, '../core/cases/order-plan.json')
 const ROUNDS = 3
 const SECONDS = 60
-/** Debian's solver of integer programmes (package coinor-cbc): native, where ours is WebAssembly. */
-const NATIVE = 'cbc'
 
 /** The order plans of the cases beside a native solver on the same programmes, and both optima. */
 export async function benchPlanning(): Promise<void> {
-  if (spawnSync(NATIVE, ['-quit']).error) {
+  if (!isNativeThere()) {
     process.stdout.write(`order plans: ${NATIVE} is not installed, nothing to measure beside\n`)
     return
   }
@@ -32,7 +30,7 @@ export async function benchPlanning(): Promise<void> {
       const solved = solveOrderPlan(orderPlanModel(request), { solve, seconds: SECONDS })
       times.ours.push(performance.now() - began)
       const again = performance.now()
-      const native = solveNatively(folder, request)
+      const native = solveNatively(folder, request, SECONDS).best
       times.native.push(performance.now() - again)
       optima = [solved?.cost.best ?? Number.NaN, native]
     }
@@ -47,43 +45,4 @@ export async function benchPlanning(): Promise<void> {
     )
   }
   rmSync(folder, { recursive: true, force: true })
-}
-
-/** The same two steps: the least shortage, and with it the least cost. */
-function solveNatively(folder: string, request: Parameters<typeof orderPlanModel>[0]): number {
-  const { programme, shortCosts, moneyCosts, demands } = orderPlanModel(request)
-  const short = nativeBest(folder, programme, shortCosts)
-  const terms = demands.map(({ short: column, asked }) => [column, 1 / asked] as const)
-  programme.row(terms, Number.NEGATIVE_INFINITY, short + 1e-7)
-  return nativeBest(folder, programme, moneyCosts)
-}
-
-function nativeBest(folder: string, programme: Programme, costs: readonly number[]): number {
-  const [file, answer] = [join(folder, 'plan.lp'), join(folder, 'plan.txt')]
-  writeFileSync(file, lpOf(programme, costs))
-  spawnSync(NATIVE, [file, '-ratio', '0', '-sec', String(SECONDS), '-solve', '-solution', answer])
-  return Number(/objective value\s+(\S+)/.exec(readFileSync(answer, 'utf8'))?.[1] ?? Number.NaN)
-}
-
-/** A programme in the LP format. */
-function lpOf({ rows, upper, isWhole }: Programme, costs: readonly number[]): string {
-  const sumOf = (columns: readonly number[], factors: readonly number[]) =>
-    columns
-      .map((column, at) => `${(factors[at] ?? 0) < 0 ? '-' : '+'} ${Math.abs(factors[at] ?? 0)} x${column}`)
-      .join('\n  ')
-  const sideOf = (low: number, high: number) =>
-    low === high ? `= ${low}` : high === Number.POSITIVE_INFINITY ? `>= ${low}` : `<= ${high}`
-  const all = costs.map((_, at) => at)
-  return [
-    'Minimize',
-    ` cost: ${sumOf(all, costs)}`,
-    'Subject To',
-    ...rows.map(({ columns, factors, low, high }, at) => ` r${at}: ${sumOf(columns, factors)} ${sideOf(low, high)}`),
-    'Bounds',
-    ...upper.flatMap((most, at) => (most === Number.POSITIVE_INFINITY ? [] : [` 0 <= x${at} <= ${most}`])),
-    'Integers',
-    ...all.filter((at) => isWhole[at]).map((at) => ` x${at}`),
-    'End',
-    '',
-  ].join('\n')
 }

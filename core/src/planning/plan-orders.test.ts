@@ -93,7 +93,7 @@ function foolish(): SolveMixed {
       programme.rows.splice(row, 1)
       return { ...least, values: dearest.values }
     }
-    if (calls === 2) return { values: options.start ?? null, isProven: false, best: 1e6, bound: 0, gap: 1 }
+    if (calls === 2) return { values: options.start ?? null, isProven: false, best: 1e6, bound: 0, gap: 1, nodes: 0 }
     return solve(programme, options)
   }
 }

@@ -32,6 +32,8 @@ export interface ProgrammeOptions {
   /** Where to begin: values of all columns; null for nowhere. */
   start?: Float64Array | null
   onProgress?: (progress: ProgrammeProgress) => void
+  /** At most so many nodes of the search tree: 1 answers what the root alone tells. */
+  mostNodes?: number
 }
 
 /** The best so far, the bound below which nothing lies, and how far they are apart as a share of the best. */
@@ -45,6 +47,8 @@ export interface Solved extends ProgrammeProgress {
   /** Proven, or the best that was found in time; null values where nothing was found. */
   isProven: boolean
   values: Float64Array | null
+  /** Nodes of the search tree that were looked at. */
+  nodes: number
 }
 
 /** Solves a programme to its least cost; how it comes by it is not this module's business. */
@@ -71,11 +75,12 @@ interface Solver {
 /** A loaded solver as this module asks for it. */
 export const solveMixedWith =
   (solver: object): SolveMixed =>
-  (programme, { seconds, costs, start = null, onProgress }) => {
+  (programme, { seconds, costs, start = null, onProgress, mostNodes }) => {
     const { createModel, constants } = solver as Solver
     const model = createModel.call(solver, dataOf(programme, costs))
     try {
       model.options.set({ time_limit: Math.max(0.05, seconds), mip_rel_gap: 0, mip_abs_gap: 1e-9, output_flag: false })
+      if (mostNodes !== undefined) model.options.set({ mip_max_nodes: mostNodes })
       if (start) model.setSolution({ colValue: start })
       const { modelStatus } = model.run(
         onProgress
@@ -104,7 +109,12 @@ function answerOf(model: SolverModel, programme: Programme, costs: readonly numb
     : Number.POSITIVE_INFINITY
   const told = Number(model.info.get('mip_dual_bound'))
   const bound = isProven ? best : Number.isFinite(told) ? Math.min(told, best) : Number.NEGATIVE_INFINITY
-  return { isProven: isProven && isSolution, values: isSolution ? values : null, best, bound, gap: gapOf(best, bound) }
+  const nodes = Math.max(0, Number(model.info.get('mip_node_count')))
+  return {
+    isProven: isProven && isSolution,
+    values: isSolution ? values : null,
+    ...{ best, bound, gap: gapOf(best, bound), nodes },
+  }
 }
 
 const gapOf = (best: number, bound: number) =>

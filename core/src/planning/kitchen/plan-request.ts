@@ -71,6 +71,10 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
   const rate = rateOf(goods)
   // After the last day that is served nothing made serves anybody: nobody cuts and nobody comes.
   const asked = demandOf(draft).filter(({ productId, quantity }) => products.has(productId) && quantity > 0)
+  const wanted = new Set(asked.map(({ productId }) => productId))
+  // What gives nothing that is asked for is no way to meet it: the search need not try it.
+  const cuts = goods.cuts.filter(({ yields }) => yields.some(({ productId }) => wanted.has(productId)))
+  const ready = goods.ready.filter(({ productId }) => wanted.has(productId))
   const lastAsked =
     asked
       .map(({ day }) => day)
@@ -117,7 +121,7 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
         cold: value('cold', whole.cold),
       }
     }),
-    cuts: goods.cuts.map((cut) => {
+    cuts: cuts.map((cut) => {
       const value = change('cut', cut.id)
       return {
         name: cut.name,
@@ -136,7 +140,7 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
         })),
       }
     }),
-    ready: goods.ready.map((each) => {
+    ready: ready.map((each) => {
       const value = change('ready', each.id)
       return {
         name: each.name,

@@ -1,0 +1,83 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Kitchen, Plan, PlanRow } from '@fleam/contract'
+import {
+  daysOf,
+  type OrderPlanRequest,
+  orderPlanModel,
+  type PlanDraft,
+  planRequest,
+  type SolveMixed,
+  solveMixedWith,
+  solveOrderPlan,
+} from '@fleam/core'
+import loadHighs from 'highs'
+import { isNativeThere, NATIVE, solveNatively } from './native-solver.ts'
+import { report } from './report.ts'
+
+/** As long as the room looks where nobody says otherwise. */
+const SECONDS = 10
+
+/** The demo's weeks, and three products with short days and little room in the cold. */
+async function plansOf(url: string): Promise<{ name: string; request: OrderPlanRequest }[]> {
+  const get = async <T>(path: string): Promise<T> => (await fetch(`${url}/api/kitchens${path}`)).json() as Promise<T>
+  const plans: { name: string; request: OrderPlanRequest }[] = []
+  for (const { id, currency } of await get<Kitchen[]>('')) {
+    for (const row of await get<PlanRow[]>(`/${id}/plans`)) {
+      const { name, accepted } = await get<Plan>(`/${id}/plans/${row.id}`)
+      if (!accepted) continue
+      const { draft, goods } = accepted
+      plans.push({ name, request: planRequest(draft, goods, currency).request })
+      if (draft.menu.length > 3) {
+        const short = tight(draft)
+        plans.push({ name: `${name}, three products`, request: planRequest(short, goods, currency).request })
+      }
+    }
+  }
+  return plans
+}
+
+/** Seven days of two hours at the board, 40 kg of cold, three products on every day. */
+function tight(draft: PlanDraft): PlanDraft {
+  const week = { ...draft, days: 7 }
+  return {
+    ...{ ...week, menu: draft.menu.slice(0, 3), portions: [], coldSpace: 40 },
+    covers: daysOf(week).map((day, at) => ({ day, covers: 50 + 4 * at })),
+    hours: daysOf(week).map((day) => ({ day, hours: 2 })),
+  }
+}
+
+const percent = (share: number) => `${(share * 100).toFixed(2)} %`
+
+/** How sure plans of a kitchen's size are after ten seconds, beside a native solver; and how large they are. */
+export async function benchPlanGaps(url: string): Promise<void> {
+  const solve = solveMixedWith(await loadHighs())
+  const folder = mkdtempSync(join(tmpdir(), 'gaps-'))
+  for (const { name, request } of await plansOf(url)) {
+    let nodes = 0
+    const counted: SolveMixed = (programme, options) => {
+      const solved = solve(programme, options)
+      nodes += solved.nodes
+      return solved
+    }
+    const began = performance.now()
+    const ours = solveOrderPlan(orderPlanModel(request), { solve: counted, seconds: SECONDS })
+    const took = performance.now() - began
+    const rootOnly: SolveMixed = (programme, options) => solve(programme, { ...options, mostNodes: 1 })
+    const root = solveOrderPlan(orderPlanModel(request), { solve: rootOnly, seconds: SECONDS, isProofNeeded: true })
+    const { programme } = orderPlanModel(request)
+    const best = ours?.cost.best ?? Number.NaN
+    const native = isNativeThere() ? solveNatively(folder, request, SECONDS) : null
+    const size = `${programme.isWhole.filter(Boolean).length} integers, ${programme.rows.length} rows`
+    const bound = Math.min(best, root?.cost.bound ?? Number.NaN)
+    report(
+      `${name}, gap after ${SECONDS} s at most`,
+      `${percent(ours?.cost.gap ?? 1)}, ${(took / 1000).toFixed(1)} s`,
+      native ? `${NATIVE} ${percent((native.best - native.bound) / native.best)}` : `${NATIVE} is not installed`,
+      best / (native?.best ?? best),
+      `${size}, ${nodes} nodes; root ${percent((best - bound) / best)} below; costs ${best.toFixed(2)} and ${native?.best.toFixed(2) ?? '–'}`,
+    )
+  }
+  rmSync(folder, { recursive: true, force: true })
+}
