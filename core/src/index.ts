@@ -791,6 +791,7 @@ export {
   formatFor,
   judgementWords,
   LOST_WORDS,
+  leftWords,
   limitWords,
   mendWords,
   moreDigits,

@@ -34,6 +34,7 @@ export type {
   PlansByAim,
   PlanTotals,
   WantedProduct,
+  WhyLeft,
 } from './kitchen/index.ts'
 export {
   boardShare,

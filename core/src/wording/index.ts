@@ -6,7 +6,16 @@ export { moreDigits } from './formula-digits.ts'
 export { judgementWords } from './judgement-words.ts'
 export { attributionWords, broughtWords, changeWords, doubtWords, LOST_WORDS } from './logbook-words.ts'
 export { nameKey } from './name-key.ts'
-export { limitWords, mendWords, orderText, planWords, provenWords, surenessWords, uncutWords } from './plan-words.ts'
+export {
+  leftWords,
+  limitWords,
+  mendWords,
+  orderText,
+  planWords,
+  provenWords,
+  surenessWords,
+  uncutWords,
+} from './plan-words.ts'
 export { setUpLines } from './set-up-words.ts'
 export { faultWords, taskNames, taskWords } from './task-words.ts'
 export { TOOL_WORDS } from './tool-words.ts'

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/index.ts'
-import type { OrderPlan, PlanAim, PlanLimit, PlanLines } from '../planning/index.ts'
+import type { OrderPlan, PlanAim, PlanLimit, PlanLines, WhyLeft } from '../planning/index.ts'
 import type { Format } from './format.ts'
 
 /** How a day is said: `Thu 3 Dec`. */
@@ -55,6 +55,16 @@ export const uncutWords = (lines: Pick<PlanLines, 'uncut'>, format: Format): str
       return [`${what} ${verb} uncut: ${UNCUT_WORDS[reason]}.`]
     })
     .join(' ')
+
+const LEFT_WORDS: Readonly<Record<WhyLeft, string>> = {
+  beside: 'comes with what is cut',
+  pack: 'packs are whole',
+  unit: 'it is cut from whole ones',
+  there: 'it was there already',
+}
+
+/** Why something is left over: `packs are whole`. */
+export const leftWords = (because: readonly WhyLeft[]): string => because.map((why) => LEFT_WORDS[why]).join('; ')
 
 const UNCUT_WORDS: Readonly<Record<PlanLines['uncut'][number]['because'], string>> = {
   pack: 'packs are whole',

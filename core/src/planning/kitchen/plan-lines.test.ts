@@ -1,7 +1,16 @@
 import { draft, goodsOf } from '../../../test/plan-kitchen.ts'
 import { loadMixedSolver } from '../../../test/solver.ts'
 import { evaluate } from '../../explanation/index.ts'
-import { formatFor, limitWords, mendWords, orderText, planWords, provenWords, uncutWords } from '../../wording/index.ts'
+import {
+  formatFor,
+  leftWords,
+  limitWords,
+  mendWords,
+  orderText,
+  planWords,
+  provenWords,
+  uncutWords,
+} from '../../wording/index.ts'
 import { type OrderPlan, planFor, planOrders, type SolveMixed } from '../index.ts'
 import { planCostParts } from './explain-plan.ts'
 import {
@@ -112,6 +121,35 @@ describe('a plan by ids', () => {
     expect(cut?.perPortion).toBeCloseTo((5.5 + 4.5 + 0.3 - 1) / 2, 9)
     expect(evaluate(cut?.explanation.expression as never)).toBeCloseTo(cut?.perPortion as number, 9)
     expect([explainReadyPortion('x', goods, said), explainCutPortion('x', goods, said)]).toEqual([null, null])
+  })
+})
+
+describe('what is left over says why', () => {
+  test('beside what is cut, of a whole pack, of whole birds, or from before the plan', () => {
+    const why = ({ lines }: ReturnType<typeof made>) =>
+      new Map(lines.left.map(({ productId, because }) => [productId, because.join(' ')]))
+    const cut = why(made({ pins: [NO_READY] }))
+    expect([cut.get('p2'), cut.get('p3')]).toEqual(['beside', 'beside'])
+    const bought = made({
+      pins: [
+        { kind: 'cut', id: 'whole', day: null, atLeast: null, atMost: 0 },
+        { kind: 'cut', id: 'crate supremes-style', day: null, atLeast: null, atMost: 0 },
+      ],
+    })
+    expect(why(bought).get('supremes')).toBe('pack')
+    // Thirteen portions out of birds that give two.
+    const odd = made({
+      pins: [NO_READY],
+      covers: [],
+      portions: [{ productId: 'supremes', day: '2026-12-04', quantity: 13 }],
+    })
+    expect(why(odd).get('supremes')).toBe('unit')
+    const there = made({
+      ...{ covers: [], portions: [{ productId: 'supremes', day: '2026-12-04', quantity: 2 }] },
+      stock: [{ productId: 'supremes', quantity: 5, useBy: '2026-12-05' }],
+    })
+    expect(why(there).get('supremes')).toBe('there')
+    expect(leftWords(['unit', 'pack'])).toBe('it is cut from whole ones; packs are whole')
   })
 })
 

@@ -5,6 +5,7 @@ import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
 import { stockOf } from './stock.ts'
 import { valueIn } from './values.ts'
+import { type WhyLeft, whyLeft } from './why-left.ts'
 
 /** One line of an order: packs of one article, and what the invoice will say. */
 export interface OrderLine {
@@ -57,7 +58,7 @@ export interface PlanLines {
   cutting: CuttingLine[]
   /** Portions that are bought ready, by article. */
   ready: { articleId: string; productId: string; portions: number; packs: number }[]
-  left: (OrderPlan['left'][number] & { productId: string; unit: 'portion' | 'kg' })[]
+  left: (OrderPlan['left'][number] & { productId: string; unit: 'portion' | 'kg'; because: WhyLeft[] })[]
   /** Wholes that stay uncut, and why they are there: of a pack that is whole, for a minimum order, or before the plan. */
   uncut: {
     wholeId: string
@@ -154,7 +155,9 @@ export function planLines(
     }),
     left: plan.left.flatMap((each) => {
       const product = products.get(each.product)
-      return product ? [{ ...each, productId: product.id, unit: product.unit }] : []
+      if (!product) return []
+      const because = whyLeft(product, plan, { goods, draft })
+      return [{ ...each, productId: product.id, unit: product.unit, because }]
     }),
     uncut: plan.uncut.flatMap(({ whole: name, units, source }): PlanLines['uncut'] => {
       const whole = wholes.get(name)

@@ -1,4 +1,12 @@
-import { evaluate, explainCutPortion, explainLeft, explainReadyPortion, mendWords, uncutWords } from '@fleam/core'
+import {
+  evaluate,
+  explainCutPortion,
+  explainLeft,
+  explainReadyPortion,
+  leftWords,
+  mendWords,
+  uncutWords,
+} from '@fleam/core'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Explained, OpenFigure } from '../../parts/figure.tsx'
@@ -126,6 +134,7 @@ function leftColumns(format: Format): DataColumn<LeftRow>[] {
       value: ({ disposed, disposal }) => disposed * disposal,
       cell: (row) => money(row, row.disposed, row.disposal, false) ?? '–',
     },
+    { id: 'why', header: 'Why', value: ({ because }) => leftWords(because) },
   ]
 }
 

@@ -1,0 +1,46 @@
+import { countedYield } from '../counted-yield.ts'
+import type { OrderPlan } from '../order-plan.ts'
+import type { PlanDraft } from './draft.ts'
+import type { GoodsProduct, PlanGoods } from './goods.ts'
+import { valueIn } from './values.ts'
+
+/**
+ * Why something is left over: it comes beside what is cut for something else, packs or birds are whole, or it was there
+ * before the plan.
+ */
+export const WHY_LEFT = ['beside', 'pack', 'unit', 'there'] as const
+export type WhyLeft = (typeof WHY_LEFT)[number]
+
+/** Less than this of a portion or a kilo is not what is left. */
+const NONE = 1e-4
+
+/** Why a product is left over in a plan, by which of its sources gives more than it serves. */
+export function whyLeft(
+  product: GoodsProduct,
+  plan: OrderPlan,
+  { goods, draft }: { goods: PlanGoods; draft: Pick<PlanDraft, 'changes'> },
+): WhyLeft[] {
+  const { id, name, unit } = product
+  if (unit === 'kg') return ['beside']
+  const used = plan.use.filter((use) => use.product === name)
+  const sumOf = (kind: 'cut' | 'ready' | 'stock') =>
+    used.reduce((sum, { source, quantity }) => sum + (source.kind === kind ? quantity : 0), 0)
+  const bought = goods.ready.reduce((sum, ready) => {
+    if (ready.productId !== id) return sum
+    const packs = plan.orders.flatMap(({ lines }) => lines).filter((line) => line.name === ready.name)
+    const of = valueIn(draft, { kind: 'ready', id: ready.id, field: 'quantity' }, ready.quantity).value
+    return sum + packs.reduce((all, line) => all + line.packs, 0) * of
+  }, 0)
+  const cut = plan.cutting.reduce((sum, { cut: cutName, units }) => {
+    const own = goods.cuts.find((each) => each.name === cutName)
+    const given = own?.yields.find(({ productId }) => productId === id)
+    if (!own || !given) return sum
+    const quantity = valueIn(draft, { kind: 'yield', id: own.id, productId: id, field: 'quantity' }, given.quantity)
+    return sum + units * countedYield({ ...given, product: name, quantity: quantity.value }, plan.service.asked)
+  }, 0)
+  const whys: WhyLeft[] = [
+    ...(cut > sumOf('cut') + NONE ? [used.length > 0 ? ('unit' as const) : ('beside' as const)] : []),
+    ...(bought > sumOf('ready') + NONE ? ['pack' as const] : []),
+  ]
+  return whys.length > 0 ? whys : ['there']
+}
