@@ -10,6 +10,9 @@ import { ScaleGateway } from '../scale/gateway.ts'
 import { type Database, migrate, migrationState, openDatabase, parsedJsonOf, UnusableDatabase } from './index.ts'
 import { up as schedulesFollowed } from './migrations/031-schedules-followed.ts'
 import { up as lastDays } from './migrations/034-last-days.ts'
+import { up as stepMinutes } from './migrations/037-step-minutes.ts'
+import { up as heldByPlans } from './migrations/038-held-by-plans.ts'
+import { up as platesAndPins } from './migrations/039-plates-and-pins.ts'
 
 /**
  * A database as the version before facts and ids left it: the demo kitchens, and what else may be there. Two suppliers
@@ -253,6 +256,58 @@ test('an accepted plan holds the last day of an opened lot by the one rule, and 
   expect(parsedJsonOf<{ goods: object }>(accepted as never)?.goods).toEqual({
     stock: [{ ...stock[0], useBy: '2026-12-01' }, stock[1]],
   })
+})
+
+test('plans know of no others, have no pins of a day and nobody away, and a light portion is a plate', async () => {
+  const database = await oldDatabase()
+  const { sequelize } = database
+  await migrate(sequelize, { backups: null })
+  const again = async () => {
+    for (const name of ['037-step-minutes', '038-held-by-plans', '039-plates-and-pins'])
+      await sequelize.query('DELETE FROM migration_steps WHERE name = ?', { replacements: [name] })
+    for (const up of [stepMinutes, heldByPlans, platesAndPins]) await up(sequelize)
+  }
+  const [kitchenId] = await columnOf(database, 'SELECT id FROM kitchens ORDER BY id LIMIT 1')
+  const draft = { from: '2026-12-03', days: 2, pins: [{ kind: 'cut', id: 'c', atLeast: 2, atMost: null }] }
+  const goods = {
+    products: [{ id: 'p' }],
+    cuts: [{ id: 'c', yields: [{ productId: 'p' }] }],
+    ...{ ready: [{ id: 'r' }], stock: [{ lotId: 'l', useBy: '2026-12-04' }] },
+  }
+  await sequelize.query(
+    `INSERT INTO order_plans (kitchen_id, id, version, name, draft, accepted, created_at, updated_at)
+     VALUES (?, '019b76da-a8f2-7000-8003-0000000000fd', 1, 'Old', ?, ?, NOW(), NOW()),
+            (?, '019b76da-a8f2-7000-8003-0000000000fc', 1, 'Odd', '{}', NULL, NOW(), NOW())`,
+    { replacements: [kitchenId, JSON.stringify(draft), JSON.stringify({ draft, goods }), kitchenId] },
+  )
+  const [style = ''] = await columnOf(
+    database,
+    "SELECT id FROM styles WHERE steps LIKE '%isOptional%' ORDER BY id LIMIT 1",
+  )
+  const step = { id: 's', title: 'Say "isOptional":', isOptional: false }
+  await sequelize.query('UPDATE styles SET steps = ? WHERE id = ?', { replacements: [JSON.stringify([step]), style] })
+  await again()
+  const known = { ...draft, away: [], replaces: null, coming: [], pins: [{ ...draft.pins[0], day: null }] }
+  const read = async (column: string, name: string) =>
+    parsedJsonOf((await columnOf(database, `SELECT ${column} FROM order_plans WHERE name = '${name}'`))[0] as never)
+  const [kept, accepted] = [await read('draft', 'Old'), await read('accepted', 'Old')]
+  expect(kept).toEqual(known)
+  expect(accepted).toEqual({
+    draft: known,
+    goods: {
+      ...{ held: { plans: [], minutes: [], kilos: [] }, coming: [], boardShare: { value: 1, schedules: 0 } },
+      products: [{ id: 'p', usedPerWeek: null }],
+      cuts: [{ id: 'c', yields: [{ productId: 'p', carries: null }] }],
+      ready: [{ id: 'r', carries: null }],
+      stock: [{ lotId: 'l', useBy: '2026-12-04', held: 0 }],
+    },
+  })
+  const [steps] = await columnOf(database, `SELECT steps FROM styles WHERE id = '${style}'`)
+  expect(parsedJsonOf(steps as string)).toEqual([{ ...step, minutes: null }])
+  expect(new Set(await columnOf(database, 'SELECT light_plates FROM kitchens'))).toEqual(new Set(['whole']))
+  // Once more, as after a cut, it changes nothing.
+  await again()
+  expect([await read('draft', 'Old'), await read('accepted', 'Old')]).toEqual([kept, accepted])
 })
 
 test('a migration that is cut off at any statement is finished by the next start', async () => {

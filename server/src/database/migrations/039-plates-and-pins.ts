@@ -4,12 +4,12 @@ import { runSteps } from '../steps.ts'
 
 interface OldDraft {
   away?: unknown[]
-  pins: { day?: string | null }[]
+  pins?: { day?: string | null }[]
 }
 interface OldGoods {
-  products: { usedPerWeek?: unknown }[]
-  cuts: { yields: { carries?: number | null }[] }[]
-  ready: { carries?: number | null }[]
+  products?: { usedPerWeek?: unknown }[]
+  cuts?: { yields: { carries?: number | null }[] }[]
+  ready?: { carries?: number | null }[]
   boardShare?: { value: number; schedules: number }
 }
 interface OldPlan {
@@ -22,12 +22,13 @@ interface OldPlan {
 /** A pin was of all days together, and nobody was said to be away. */
 function asWasSaid(draft: OldDraft): void {
   draft.away ??= []
-  for (const pin of draft.pins) pin.day ??= null
+  for (const pin of draft.pins ?? []) pin.day ??= null
 }
 
 function asWasKnown(goods: OldGoods): void {
-  for (const product of goods.products) product.usedPerWeek ??= null
-  for (const own of [...goods.cuts.flatMap(({ yields }) => yields), ...goods.ready]) own.carries ??= null
+  for (const product of goods.products ?? []) product.usedPerWeek ??= null
+  const portions = [...(goods.cuts ?? []).flatMap(({ yields }) => yields), ...(goods.ready ?? [])]
+  for (const own of portions) own.carries ??= null
   goods.boardShare ??= { value: 1, schedules: 0 }
 }
 
