@@ -1,7 +1,8 @@
 import type { Plan } from '@fleam/contract'
 import type { ChangeableField, ChangeableKind, DraftPin, PlanDraft } from '@fleam/core'
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { useUpdatePlan } from '../../data/planning-queries.ts'
+import { useKeptSoon } from './use-kept-soon.ts'
 
 const SAVE_AFTER_MS = 600
 
@@ -31,32 +32,16 @@ export function usePlanDraft(plan: Plan): DraftState {
   const update = useUpdatePlan(plan.id)
   const { mutate, mutateAsync, isPending, isError } = update
   const isChanged = said !== kept
-  // What was typed a moment before somebody leaves the room is kept too, behind what is being kept.
-  const sending = useRef<Promise<unknown>>(Promise.resolve())
-  const unsaved = useRef<typeof said | null>(null)
-  unsaved.current = isChanged ? { ...said, name: said.name.trim() || plan.name } : null
-  useEffect(
-    () => () => {
-      const last = unsaved.current
-      if (last !== null) void sending.current.then(() => mutate({ ...last, version: version.current }))
+  const editOf = (own: typeof said) => ({ ...own, name: own.name.trim() || plan.name, version: version.current })
+  useKeptSoon(said, {
+    ...{ isChanged, isHeld: isPending || isError, afterMs: SAVE_AFTER_MS },
+    save: async (own) => {
+      const saved = await mutateAsync(editOf(own))
+      version.current = saved.version
+      setKept(own)
     },
-    [mutate],
-  )
-  useEffect(() => {
-    if (!isChanged || isPending || isError) return
-    const timer = setTimeout(() => {
-      const edit = { ...said, name: said.name.trim() || plan.name, version: version.current }
-      sending.current = mutateAsync(edit).then(
-        (saved) => {
-          version.current = saved.version
-          setKept(said)
-        },
-        // What failed is told where it failed, and is tried again from there.
-        () => {},
-      )
-    }, SAVE_AFTER_MS)
-    return () => clearTimeout(timer)
-  }, [said, isChanged, isPending, isError, mutateAsync, plan.name])
+    saveLast: (own) => mutate(editOf(own)),
+  })
   const change = (part: Partial<PlanDraft>) => setSaid((before) => ({ ...before, draft: { ...before.draft, ...part } }))
   return {
     ...said,

@@ -185,6 +185,19 @@ test('a bar is moved by keys, to another cook too, and a rule that breaks is tol
   expect(tasks()[0]?.cookId).toBe('Bruno')
 })
 
+test('a bar that was moved a moment before the room is left is kept', async () => {
+  const sent = answerWith({ [PUT]: { body: { ...plan, version: 4 } } })
+  const { unmount } = renderPart(
+    <ScheduleRoom plan={kept} accepted={accepted as never} items={[ITEM] as never} cooks={COOKS} works={[]} isRead />,
+  )
+  await answered()
+  fireEvent.keyDown(screen.getByRole('button', { name: /^2 birds · Duck: breasts/ }), { key: 'ArrowRight' })
+  unmount()
+  await answered()
+  const saved = sent.find(({ method }) => method === 'PUT')?.body as { schedule: KeptSchedule }
+  expect(saved.schedule.tasks[0]?.start).toBe(MORNING + 5)
+})
+
 test('a schedule that somebody else changed is never written over: theirs is shown when one asks for it', async () => {
   const theirs = { ...kept, version: 9, schedule: { ...kept.schedule, tasks: [] } }
   const sent = answerWith({

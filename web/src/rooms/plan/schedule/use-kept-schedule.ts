@@ -5,6 +5,7 @@ import { ApiProblem, getJson } from '../../../data/api.ts'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { kitchenPath } from '../../../data/paths.ts'
 import { useUpdateSchedule } from '../../../data/planning-queries.ts'
+import { useKeptSoon } from '../use-kept-soon.ts'
 
 const SAVE_AFTER_MS = 400
 
@@ -29,24 +30,16 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
   const [kept, setKept] = useState(said)
   const version = useRef(plan.version)
   const save = useUpdateSchedule(plan.id)
-  const { mutate, isPending, isError } = save
-  useEffect(() => {
-    if (said === kept || isPending || isError) return
-    const timer = setTimeout(
-      () =>
-        mutate(
-          { version: version.current, schedule: said },
-          {
-            onSuccess: (saved) => {
-              version.current = saved.version
-              setKept(said)
-            },
-          },
-        ),
-      SAVE_AFTER_MS,
-    )
-    return () => clearTimeout(timer)
-  }, [said, kept, isPending, isError, mutate])
+  const { mutate, mutateAsync, isPending, isError } = save
+  useKeptSoon(said, {
+    ...{ isChanged: said !== kept, isHeld: isPending || isError, afterMs: SAVE_AFTER_MS },
+    save: async (schedule) => {
+      const saved = await mutateAsync({ version: version.current, schedule })
+      version.current = saved.version
+      setKept(schedule)
+    },
+    saveLast: (schedule) => mutate({ version: version.current, schedule }),
+  })
   // What another device changed since is taken over, where nothing of this one waits to be kept.
   useEffect(() => {
     if (said !== kept || isPending || plan.version <= version.current || !plan.schedule) return
