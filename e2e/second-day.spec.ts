@@ -27,7 +27,7 @@ test('what goes otherwise than planned: a short delivery and ten covers more are
   await expect(beside.getByRole('row', { name: /Turkey/ }).first()).toBeVisible()
   await accept.click()
   // What waits of the feast is cut by the new plan alone, and its orders are still expected.
-  await expect(page.getByRole('link', { name: 'Who does what, when' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Schedule', exact: true })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'What came' })).toBeVisible()
   await page.goto('/plan')
   await page.getByRole('link', { name: FEAST, exact: true }).click()

@@ -51,7 +51,7 @@ async function showPlan(page: Page): Promise<void> {
 /** The feast: two days, five cooks in a line, twenty birds. */
 async function showSchedule(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'The feast of the first snow', exact: true }).click()
-  await page.getByRole('link', { name: 'Who does what, when' }).click()
+  await page.getByRole('link', { name: 'Schedule', exact: true }).click()
   await page.getByRole('heading', { name: 'Lists', exact: true }).waitFor()
 }
 

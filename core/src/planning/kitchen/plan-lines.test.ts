@@ -124,6 +124,30 @@ describe('a plan by ids', () => {
   })
 })
 
+describe('what is odd is answered, and nothing hangs', () => {
+  const of = (covers: number) => made({ covers: [{ day: '2026-12-04', covers }] })
+
+  test('no covers are no plan to make, and ten thousand are short of what cannot be had', () => {
+    expect(of(0).asked.request.demand).toEqual([])
+    const { plan, lines } = of(10_000)
+    expect(plan.status).not.toBe('refused')
+    const served = plan.use.reduce((sum, { quantity }) => sum + quantity, 0)
+    const short = lines.short.reduce((sum, { quantity }) => sum + quantity, 0)
+    expect(served + short).toBeCloseTo(3000, 4)
+  })
+
+  test('a day without hours cuts nothing, and a supplier without days brings nothing', () => {
+    const days = ['2026-12-02', '2026-12-03', '2026-12-04', '2026-12-05']
+    const idle = made({ hours: days.map((day) => ({ day, hours: 0 })) })
+    expect([idle.plan.cutting, idle.plan.short]).toEqual([[], []])
+    const deliveries = ['ostravale', 'plattenkar'].flatMap((supplierId) =>
+      days.map((day) => ({ supplierId, day, comes: false })),
+    )
+    const { lines } = made({ deliveries, lotsLeft: goods.stock.map(({ lotId }) => lotId) })
+    expect([lines.orders, lines.short.map(({ quantity }) => quantity)]).toEqual([[], [12]])
+  })
+})
+
 describe('what is left over says why', () => {
   test('beside what is cut, of a whole pack, of whole birds, or from before the plan', () => {
     const why = ({ lines }: ReturnType<typeof made>) =>

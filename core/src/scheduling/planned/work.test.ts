@@ -226,6 +226,17 @@ describe('before and after the board', () => {
     ])
   })
 
+  test('no minute out of the cold, twenty in a line, a delivery of long ago: told or done, and nothing hangs', () => {
+    const cooks = Array.from({ length: 20 }, (_, at) => cook(`cook ${at}`, WEEK))
+    const none = plan([job()], { settings: { ...USUAL_WORK, boardMinutes: 0 } })
+    expect([none.tooWarm, none.tasks]).toEqual([['duck'], []])
+    const line = job({ units: 14, minutes: 150, work: { ...work(false, false), line: 20 } })
+    const { tasks } = plan([line], { cooks, settings: { ...USUAL_WORK, boards: 20 } })
+    expect(tasks.flatMap(({ kind, part }) => (kind === 'cut' ? [part?.of] : [])).length).toBe(20)
+    const late = plan([job({ comes: -99_999 })], { now: 500 })
+    expect(late.request.tasks.every(({ notBefore }) => notBefore >= 500)).toBe(true)
+  })
+
   test('whoever is named cuts by their own minutes, where those are known', () => {
     const minutes = (cookId: string) =>
       plan([job({ units: 2, minutes: 30, setUp: 10, cookId, minutesBy: { Marit: 7 } })]).request.tasks[0]?.minutes

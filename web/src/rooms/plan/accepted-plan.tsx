@@ -33,7 +33,7 @@ export function AcceptedPlan({ plan, accepted }: { plan: Plan; accepted: Accepte
       <div className="room-heading no-print">
         <h1>{plan.name}</h1>
         <Link className="btn btn-primary" to={`/plan/${plan.id}/schedule`}>
-          Who does what, when
+          Schedule
         </Link>
         {planned.some(isWaiting) ? (
           <Link className="btn btn-outline-dark" to={`/plan/${plan.id}/rest`}>
