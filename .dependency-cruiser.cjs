@@ -23,13 +23,15 @@ const layerRules = PACKAGES.map((from) => ({
   },
 }))
 
+/** A package is entered by its index.ts; the core by that of a part, the contract by the file of a capability. */
+const FRONT_DOORS = { core: 'src/[^/]+/index\\.ts', contract: 'src/[^/]+\\.ts' }
 const frontDoorRules = PACKAGES.map((to) => ({
   name: `${to}-front-door`,
-  comment: `${to} is entered by its index.ts alone`,
+  comment: `${to} is entered by its front doors alone`,
   severity: 'error',
   from: { pathNot: [`^${to}/`, TESTS] },
   // Programs that are started as processes have no importers at all.
-  to: { path: `^${to}/`, pathNot: `^${to}/src/index\\.ts$` },
+  to: { path: `^${to}/`, pathNot: `^${to}/${FRONT_DOORS[to] ?? 'src/index\\.ts'}$` },
 }))
 
 /** Inside the pages each layer knows those before it. */

@@ -1,4 +1,4 @@
-import type { FabricationDocument, Pile } from '@fleam/core'
+import type { FabricationDocument, Pile } from '@fleam/core/fabrication'
 import { builtCore } from './built-core.ts'
 import { report, timePaired } from './report.ts'
 
@@ -115,7 +115,7 @@ function plainLoop(numbers: ReturnType<typeof plainNumbers>): number {
 export async function benchAppraisal(): Promise<void> {
   const document = largeDocument()
   const numbers = plainNumbers(document)
-  const { appraise } = await builtCore()
+  const { appraise } = await builtCore('appraisal')
   let kept = 0
   const paired = timePaired(
     () => {

@@ -1,5 +1,5 @@
 import { createServer, type Socket } from 'node:net'
-import { formatScaleLine } from '@fleam/contract'
+import { formatScaleLine } from '@fleam/contract/scale-line'
 
 export interface Emitter {
   port: number

@@ -1,5 +1,5 @@
-import { LOGBOOK_FORMAT } from '@fleam/contract'
-import { addDays } from '@fleam/core'
+import { LOGBOOK_FORMAT } from '@fleam/contract/logbook'
+import { addDays } from '@fleam/core/calendar'
 import { pastRecords } from '@fleam/demo'
 import { v7 as newId } from 'uuid'
 

@@ -1,4 +1,5 @@
-import type { FabricationDocument, ForecastModel, Spreads } from '@fleam/core'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import type { ForecastModel, Spreads } from '@fleam/core/forecasting'
 import { randomGamma, randomLcg, randomNormal } from 'd3-random'
 import { builtCore } from './built-core.ts'
 import { report, timePaired } from './report.ts'
@@ -69,7 +70,7 @@ function plainLoop({ centre, ...model }: ForecastModel): Float64Array {
 
 /** A hundred thousand draws over six uncertain inputs, beside the same draws in a plain loop. */
 export async function benchForecast(): Promise<void> {
-  const { ForecastRun, forecastModel } = await builtCore()
+  const { ForecastRun, forecastModel } = await builtCore('forecasting')
   const model = forecastModel(DOCUMENT, 0) as ForecastModel
   const ours = () => {
     const run = new ForecastRun(model, SPREADS, { draws: DRAWS, seed: SEED })

@@ -1,5 +1,5 @@
-import type { LogbookPage } from '@fleam/contract'
-import { addDays } from '@fleam/core'
+import type { LogbookPage } from '@fleam/contract/logbook'
+import { addDays } from '@fleam/core/calendar'
 import { chromium, type Page } from '@playwright/test'
 import mysql from 'mysql2/promise'
 import { A_FILE, fillLogbook, RECORDS, send } from './fill-logbook.ts'

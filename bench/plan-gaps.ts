@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Kitchen, Plan, PlanRow } from '@fleam/contract'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Plan, PlanRow } from '@fleam/contract/planning'
 import {
   daysOf,
   type OrderPlanRequest,
@@ -11,7 +12,7 @@ import {
   type SolveMixed,
   solveMixedWith,
   solveOrderPlan,
-} from '@fleam/core'
+} from '@fleam/core/planning'
 import loadHighs from 'highs'
 import { isNativeThere, NATIVE, solveNatively } from './native-solver.ts'
 import { report } from './report.ts'

@@ -1,4 +1,5 @@
-import type { Kitchen, PlanRow } from '@fleam/contract'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { PlanRow } from '@fleam/contract/planning'
 import { chromium, type Page } from '@playwright/test'
 import { median, quantile, report } from './report.ts'
 

@@ -1,4 +1,5 @@
-import { type PlatingRequest, type PortionRequest, planPortions, platePieces, shapeOf, solveWith } from '@fleam/core'
+import { type PlatingRequest, platePieces, solveWith } from '@fleam/core/plating'
+import { type PortionRequest, planPortions, shapeOf } from '@fleam/core/portioning'
 import { randomLcg, randomNormal } from 'd3-random'
 import loadHighs from 'highs'
 import { quantile, report } from './report.ts'

@@ -1,4 +1,5 @@
-import type { FabricationRow, FabricationState, Kitchen } from '@fleam/contract'
+import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
 import autocannon from 'autocannon'
 import Fastify from 'fastify'
 import mysql from 'mysql2/promise'

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { scheduleRequest } from '@fleam/contract'
-import { planSchedule, type ScheduleRequest, type ScheduleTask, solveMixedWith } from '@fleam/core'
+import { scheduleRequest } from '@fleam/contract/schedule'
+import { solveMixedWith } from '@fleam/core/planning'
+import { planSchedule, type ScheduleRequest, type ScheduleTask } from '@fleam/core/scheduling'
 import loadHighs from 'highs'
 import { median, report } from './report.ts'
 

@@ -1,5 +1,5 @@
-import type { Kitchen } from '@fleam/contract'
-import type { FabricationDocument } from '@fleam/core'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { chromium, type Page } from '@playwright/test'
 import { v7 as newId } from 'uuid'
 import { quantile, report } from './report.ts'

@@ -1,4 +1,5 @@
-import type { ArticleRows, LotRow } from '@fleam/contract'
+import type { ArticleRows } from '@fleam/contract/buying'
+import type { LotRow } from '@fleam/contract/receiving'
 import type { APIRequestContext } from '@playwright/test'
 import { checkRooms } from './check-rooms.ts'
 import { larchHalt } from './kitchen.ts'

@@ -1,4 +1,4 @@
-import type { PlanRow } from '@fleam/contract'
+import type { PlanRow } from '@fleam/contract/planning'
 import type { APIRequestContext } from '@playwright/test'
 import { checkRooms } from './check-rooms.ts'
 import { larchHalt } from './kitchen.ts'

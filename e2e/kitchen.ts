@@ -1,12 +1,9 @@
-import {
-  editOf,
-  type FabricationRow,
-  type FabricationState,
-  type Item,
-  type Kitchen,
-  type ScaleStatus,
-} from '@fleam/contract'
-import type { Reading } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { ScaleStatus } from '@fleam/contract/scale-line'
+import type { Item } from '@fleam/contract/style'
+import type { Reading } from '@fleam/core/facts'
 import { type APIRequestContext, expect, type Locator, type Page } from '@playwright/test'
 
 export async function larchHalt(request: APIRequestContext): Promise<Kitchen> {

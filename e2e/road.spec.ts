@@ -1,4 +1,5 @@
-import { type Appraisal, invoicePrice } from '@fleam/core'
+import type { Appraisal } from '@fleam/core/appraisal'
+import { invoicePrice } from '@fleam/core/costing'
 import type { Page } from '@playwright/test'
 import { expect, test } from './house.ts'
 import {

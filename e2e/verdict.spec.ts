@@ -1,15 +1,10 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import type { FabricationState, ForecastEvidence } from '@fleam/contract'
-import {
-  appraise,
-  type FabricationDocument,
-  type ForecastModel,
-  ForecastRun,
-  forecastModel,
-  forecastOf,
-  leadingComparison,
-  spreadsFrom,
-} from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import { appraise } from '@fleam/core/appraisal'
+import { leadingComparison } from '@fleam/core/comparison'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import { type ForecastModel, ForecastRun, forecastModel, forecastOf, spreadsFrom } from '@fleam/core/forecasting'
 import { expect, test } from './house.ts'
 import { fabrications, larchHalt } from './kitchen.ts'
 

@@ -1,5 +1,7 @@
 import { rmSync } from 'node:fs'
-import type { FabricationRow, Item, Kitchen } from '@fleam/contract'
+import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Item } from '@fleam/contract/style'
 import { chromium, type Locator, type Page } from '@playwright/test'
 import { House } from './house.ts'
 import { findFreePort } from './ports.ts'

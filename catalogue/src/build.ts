@@ -1,4 +1,5 @@
-import type { NamedStep, NamedStyle, PileKind, StyleOption, Tool } from '@fleam/core'
+import type { PileKind } from '@fleam/core/fabrication'
+import type { NamedStep, NamedStyle, StyleOption, Tool } from '@fleam/core/style'
 import { type Animal, factsOf } from './pile-facts.ts'
 import type { StylePile } from './schema.ts'
 

@@ -1,4 +1,4 @@
-import { type NamedStyle, partsOfNamed, settleStyle } from '@fleam/core'
+import { type NamedStyle, partsOfNamed, settleStyle } from '@fleam/core/style'
 import {
   CATALOGUE,
   CAUTIONS,

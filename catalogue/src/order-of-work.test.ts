@@ -1,4 +1,4 @@
-import { partsOfNamed, settleStyle } from '@fleam/core'
+import { partsOfNamed, settleStyle } from '@fleam/core/style'
 import { beefStep } from './beef/steps.ts'
 import { birdStep } from './birds/steps.ts'
 import type { StepWork } from './build.ts'

@@ -1,4 +1,5 @@
-import type { PileFacts, PileKind } from '@fleam/core'
+import type { PileKind } from '@fleam/core/fabrication'
+import type { PileFacts } from '@fleam/core/style'
 import type { Species } from './schema.ts'
 
 /** Animals as far as keeping and cooking differ: lamb is cooked as a roast. */

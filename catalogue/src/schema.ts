@@ -1,4 +1,4 @@
-import type { NamedPile, NamedStyle } from '@fleam/core'
+import type { NamedPile, NamedStyle } from '@fleam/core/style'
 
 export type StylePile = NamedPile
 

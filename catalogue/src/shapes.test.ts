@@ -1,4 +1,4 @@
-import { pieceFromTemplate, planPortions, weightAgainstMeasures } from '@fleam/core'
+import { pieceFromTemplate, planPortions, weightAgainstMeasures } from '@fleam/core/portioning'
 import { CATALOGUE, SHAPES, shapeById } from './index.ts'
 
 test.each(SHAPES.map((shape) => [shape.name, shape] as const))('%s is planned as it stands', (_name, shape) => {

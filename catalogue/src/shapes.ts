@@ -1,4 +1,4 @@
-import type { PortionProduct, ShapeTemplate } from '@fleam/core'
+import type { PortionProduct, ShapeTemplate } from '@fleam/core/portioning'
 
 /** A thing that is cut along its length: its usual shape, and what is usually cut from it. */
 export interface ItemShape {

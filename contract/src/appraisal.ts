@@ -1,4 +1,5 @@
-import { ALLOCATIONS, type Appraisal, CREDIT_POLICIES, PILE_CLASSES, WARNING_CODES } from '@fleam/core'
+import { type Appraisal, WARNING_CODES } from '@fleam/core/appraisal'
+import { ALLOCATIONS, CREDIT_POLICIES, PILE_CLASSES } from '@fleam/core/fabrication'
 import { z } from 'zod'
 
 const figure = z.number()

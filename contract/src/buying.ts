@@ -1,4 +1,6 @@
-import { type BuyingForm, type Estimate, type FormPile, PILE_CLASSES, type Quote } from '@fleam/core'
+import type { BuyingForm, FormPile, Quote } from '@fleam/core/buying'
+import { PILE_CLASSES } from '@fleam/core/fabrication'
+import type { Estimate } from '@fleam/core/forecasting'
 import { z } from 'zod'
 import { fabricationDocument, price } from './fabrication-document.ts'
 import {
@@ -153,7 +155,6 @@ export const articleRow = z
   .object({ article, current: articlePrice.nullable(), prices: count })
   .meta({ id: 'ArticleRow' })
 export const articleRows = z.object({ rows: z.array(articleRow), total: count })
-export type ArticleRow = z.infer<typeof articleRow>
 export type ArticleRows = z.infer<typeof articleRows>
 
 export const articleHistory = z

@@ -1,4 +1,4 @@
-import { lotClaim } from '@fleam/core'
+import { lotClaim } from '@fleam/core/receiving'
 import Papa from 'papaparse'
 import { inert } from './inert.ts'
 import type { Lot } from './receiving.ts'

@@ -1,6 +1,11 @@
-import { appraise, type FabricationDocument } from '@fleam/core'
+import { appraise } from '@fleam/core/appraisal'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { sixChickens } from '../../core/test/documents.ts'
-import { appraisal, fabricationDocument, formatScaleLine, issuesOf, parseScaleLine, pilesCsv } from './index.ts'
+import { appraisal } from './appraisal.ts'
+import { fabricationDocument } from './fabrication-document.ts'
+import { pilesCsv } from './piles-csv.ts'
+import { issuesOf } from './problem.ts'
+import { formatScaleLine, parseScaleLine } from './scale-line.ts'
 
 const issues = (input: unknown) => {
   const result = fabricationDocument.safeParse(input)

@@ -1,4 +1,4 @@
-import { SKILLS, type Skill } from '@fleam/core'
+import { SKILLS, type Skill } from '@fleam/core/scheduling'
 import Papa from 'papaparse'
 import { fromInert, inert } from './inert.ts'
 import type { Cook, CookWeeks } from './kitchen.ts'

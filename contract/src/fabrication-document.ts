@@ -4,14 +4,12 @@ import {
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   type FabricationDocument,
-  MAX_PIECES,
-  MAX_WEIGHINGS,
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedOffer,
   PRICE_UNITS,
-  SMALLEST_QUANTITY,
-} from '@fleam/core'
+} from '@fleam/core/fabrication'
+import { MAX_PIECES, MAX_WEIGHINGS, SMALLEST_QUANTITY } from '@fleam/core/limits'
 import { z } from 'zod'
 import {
   count,

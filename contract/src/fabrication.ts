@@ -1,18 +1,17 @@
 import {
   ALLOCATIONS,
   CREDIT_POLICIES,
-  DOUBT_KINDS,
   LABOUR_SOURCES,
-  LOSS_CAUSES,
-  MAX_UNITS,
   PILE_CLASSES,
   PILE_KINDS,
   type PlannedPile,
   PRICE_SOURCES,
   RECORD_STATUSES,
-  RHYTHMS,
   WEIGHT_SOURCES,
-} from '@fleam/core'
+} from '@fleam/core/fabrication'
+import { MAX_UNITS } from '@fleam/core/limits'
+import { DOUBT_KINDS } from '@fleam/core/logbook'
+import { LOSS_CAUSES, RHYTHMS } from '@fleam/core/weighing'
 import { z } from 'zod'
 import {
   consumable,

@@ -1,13 +1,6 @@
-import {
-  BOARD_PARTS,
-  type Fact,
-  HEAVIEST_GRAMS,
-  LAST_ORDER,
-  MARK_KINDS,
-  MEASURING_WAYS,
-  READING_SOURCES,
-  wholeMilligrams,
-} from '@fleam/core'
+import { BOARD_PARTS, type Fact, MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from '@fleam/core/facts'
+import { HEAVIEST_GRAMS, LAST_ORDER } from '@fleam/core/limits'
+import { wholeMilligrams } from '@fleam/core/units'
 import { z } from 'zod'
 import { grams, id, instant, money, positiveCount, positiveGrams } from './numbers.ts'
 import { plateRequest } from './plating.ts'

@@ -1,4 +1,4 @@
-import type { Judgement } from '@fleam/core'
+import type { Judgement } from '@fleam/core/appraisal'
 import { z } from 'zod'
 import { count } from './numbers.ts'
 

@@ -1,12 +1,5 @@
-import {
-  MAX_PLAN_DAYS,
-  MAX_SCHEDULE_MINUTES,
-  MINUTES_OF_A_DAY,
-  type StyleWork,
-  USUAL_WORK,
-  WORK_KINDS,
-  type WorkSettings,
-} from '@fleam/core'
+import { MAX_PLAN_DAYS, MAX_SCHEDULE_MINUTES } from '@fleam/core/limits'
+import { MINUTES_OF_A_DAY, type StyleWork, USUAL_WORK, WORK_KINDS, type WorkSettings } from '@fleam/core/scheduling'
 import { z } from 'zod'
 import { count, day, id, instant, minutes, name, positiveCount } from './numbers.ts'
 

@@ -1,4 +1,7 @@
-import { fabricationEdit, fact, factsSent, issuesOf, kitchenOffer, kitchenSetUp, pathText } from './index.ts'
+import { fabricationEdit } from './fabrication.ts'
+import { fact, factsSent } from './fact.ts'
+import { kitchenOffer, kitchenSetUp } from './kitchen.ts'
+import { issuesOf, pathText } from './problem.ts'
 
 const paths = (schema: { safeParse: (input: unknown) => { success: boolean; error?: unknown } }, input: unknown) => {
   const result = schema.safeParse(input)

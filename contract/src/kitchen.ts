@@ -1,4 +1,6 @@
-import { LIGHT_PLATES, LONGEST_COOK_NAME, MINUTES_OF_A_DAY, SKILLS } from '@fleam/core'
+import { LIGHT_PLATES } from '@fleam/core/buying'
+import { LONGEST_COOK_NAME } from '@fleam/core/limits'
+import { MINUTES_OF_A_DAY, SKILLS } from '@fleam/core/scheduling'
 import { z } from 'zod'
 import { offerOfPile } from './fabrication-document.ts'
 import { currency, id, money, name, notes } from './numbers.ts'

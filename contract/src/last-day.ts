@@ -1,4 +1,4 @@
-import { KEEPING_REFUSALS } from '@fleam/core'
+import { KEEPING_REFUSALS } from '@fleam/core/cold-store'
 import { z } from 'zod'
 import { day as anyDay, grams } from './numbers.ts'
 

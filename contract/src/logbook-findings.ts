@@ -1,4 +1,4 @@
-import { LOST_VIEWS } from '@fleam/core'
+import { LOST_VIEWS } from '@fleam/core/logbook'
 import { z } from 'zod'
 import { summaryQuery } from './logbook.ts'
 import { day, id, name } from './numbers.ts'

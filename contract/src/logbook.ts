@@ -1,12 +1,6 @@
-import {
-  DOUBT_KINDS,
-  LABOUR_SOURCES,
-  LOGBOOK_GROUPS,
-  LOSS_CAUSES,
-  PILE_CLASSES,
-  PRICE_SOURCES,
-  WEIGHT_SOURCES,
-} from '@fleam/core'
+import { LABOUR_SOURCES, PILE_CLASSES, PRICE_SOURCES, WEIGHT_SOURCES } from '@fleam/core/fabrication'
+import { DOUBT_KINDS, LOGBOOK_GROUPS } from '@fleam/core/logbook'
+import { LOSS_CAUSES } from '@fleam/core/weighing'
 import { z } from 'zod'
 import { fabricationDocument } from './fabrication-document.ts'
 import { day, id, name } from './numbers.ts'

@@ -7,7 +7,7 @@ import {
   MAX_QUANTITY,
   MAX_SUM,
   SMALLEST_QUANTITY,
-} from '@fleam/core'
+} from '@fleam/core/limits'
 import { z } from 'zod'
 
 const MAX_COUNT = 1_000_000

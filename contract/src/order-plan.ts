@@ -1,4 +1,6 @@
-import { addDays, MAX_ANSWER_LINES, MAX_QUANTITY, type OrderPlan, type OrderPlanRequest } from '@fleam/core'
+import { addDays } from '@fleam/core/calendar'
+import { MAX_ANSWER_LINES, MAX_QUANTITY } from '@fleam/core/limits'
+import type { OrderPlan, OrderPlanRequest } from '@fleam/core/planning'
 import { z } from 'zod'
 import { count, currency, day, minutes, money, name, quantity, sum } from './numbers.ts'
 

@@ -1,4 +1,5 @@
-import { type Appraisal, appraise, type FabricationDocument } from '@fleam/core'
+import { type Appraisal, appraise } from '@fleam/core/appraisal'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import Papa from 'papaparse'
 import { inert } from './inert.ts'
 

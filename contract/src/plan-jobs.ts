@@ -1,17 +1,15 @@
+import { daysBetween, minutesSince } from '@fleam/core/calendar'
+import type { PlanDraft } from '@fleam/core/planning'
 import {
   cookOfTask,
-  daysBetween,
   type JobProgress,
   type KeptTask,
   MINUTES_OF_A_DAY,
-  minutesSince,
-  type PlanDraft,
   type PlannedJob,
-  settleStyle,
-  stepMinutes,
   usualStyleWork,
   type WorkCook,
-} from '@fleam/core'
+} from '@fleam/core/scheduling'
+import { settleStyle, stepMinutes } from '@fleam/core/style'
 import type { KeptSchedule, StylesWork } from './kept-schedule.ts'
 import type { Cook } from './kitchen.ts'
 import type { Plan, PlannedFabrication } from './planning.ts'

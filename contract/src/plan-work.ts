@@ -1,4 +1,4 @@
-import { type OrderPlan, type PlanDraft, type PlanGoods, planLines, plannedWork } from '@fleam/core'
+import { type OrderPlan, type PlanDraft, type PlanGoods, planLines, plannedWork } from '@fleam/core/planning'
 import type { Plan, PlannedFabrication } from './planning.ts'
 import type { Item } from './style.ts'
 

@@ -1,14 +1,13 @@
+import { daysBetween } from '@fleam/core/calendar'
+import { MAX_PLAN_DAYS, MAX_QUANTITY } from '@fleam/core/limits'
 import {
   CHANGEABLE,
   type ChangeableField,
   type ChangeableKind,
-  daysBetween,
   type Known,
-  MAX_PLAN_DAYS,
-  MAX_QUANTITY,
   type PlanDraft,
   type PlanGoods,
-} from '@fleam/core'
+} from '@fleam/core/planning'
 import { z } from 'zod'
 import { keptSchedule, toldTasks } from './kept-schedule.ts'
 import {

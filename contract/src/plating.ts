@@ -1,4 +1,4 @@
-import type { Plating, PlatingRequest } from '@fleam/core'
+import type { Plating, PlatingRequest } from '@fleam/core/plating'
 import { z } from 'zod'
 import { grams, name, positiveCount, positiveGrams } from './numbers.ts'
 

@@ -1,13 +1,13 @@
+import { platingRequest } from './plating.ts'
 import {
   KNIFE_LINES_FORMAT,
   type KnifeLines,
   knifeLines,
-  platingRequest,
   portionPiece,
   portionRequest,
   rackRequest,
   racksRequested,
-} from './index.ts'
+} from './portioning.ts'
 
 const piece = {
   weight: 1480,

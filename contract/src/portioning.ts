@@ -1,5 +1,5 @@
+import { MEASURING_WAYS } from '@fleam/core/facts'
 import {
-  MEASURING_WAYS,
   type Piece,
   type PortionProduct,
   RACK_STYLES,
@@ -7,7 +7,7 @@ import {
   type RackRequest,
   type Station,
   weightAgainstMeasures,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 import { z } from 'zod'
 import { count, grams, id, money, name, positiveGrams } from './numbers.ts'
 

@@ -1,18 +1,11 @@
 import fc from 'fast-check'
 import type { PriceListLine } from './buying.ts'
-import {
-  decodeText,
-  goodLines,
-  guessMapping,
-  PriceListReading,
-  type PriceMapping,
-  priceListCsv,
-  readPriceList,
-  readTable,
-  rowsOfList,
-  withCell,
-} from './index.ts'
+import { decodeText } from './decode-text.ts'
 import { fromInert, inert } from './inert.ts'
+import { guessMapping, type PriceMapping } from './price-columns.ts'
+import { goodLines, PriceListReading, readPriceList, readTable } from './price-list.ts'
+import { priceListCsv } from './price-list-csv.ts'
+import { rowsOfList, withCell } from './price-list-edit.ts'
 
 const context = {
   currency: 'EUR',

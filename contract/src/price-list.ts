@@ -1,4 +1,4 @@
-import { overlaps } from '@fleam/core'
+import { overlaps } from '@fleam/core/buying'
 import Papa from 'papaparse'
 import type { PriceListLine } from './buying.ts'
 import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'

@@ -1,15 +1,7 @@
-import {
-  LIGHTEST_GRAMS,
-  MAX_MINUTES,
-  MAX_MONEY,
-  type PriceUnit,
-  parseDay,
-  parseNumber,
-  parseWeight,
-  SMALLEST_QUANTITY,
-  type WeightUnit,
-  withoutGroups,
-} from '@fleam/core'
+import { parseDay } from '@fleam/core/calendar'
+import type { PriceUnit } from '@fleam/core/fabrication'
+import { LIGHTEST_GRAMS, MAX_MINUTES, MAX_MONEY, SMALLEST_QUANTITY } from '@fleam/core/limits'
+import { parseNumber, parseWeight, type WeightUnit, withoutGroups } from '@fleam/core/units'
 import { z } from 'zod'
 import { ARTICLE_KINDS, type PriceListLine } from './buying.ts'
 import { fromInert } from './inert.ts'

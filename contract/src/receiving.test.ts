@@ -1,5 +1,7 @@
 import type { ClaimedFault } from './claim-csv.ts'
-import { claimCsv, type Lot, lotEdit, lotEditOf, lotPhoto } from './index.ts'
+import { claimCsv } from './claim-csv.ts'
+import { lotEditOf } from './edit.ts'
+import { type Lot, lotEdit, lotPhoto } from './receiving.ts'
 
 const LOT: Lot = {
   id: '019b76da-a8f2-7000-8003-000000000001',

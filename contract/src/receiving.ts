@@ -1,4 +1,5 @@
-import { hasRightCheckDigit, LOT_STANDINGS, type LotStanding, RECORD_STATUSES } from '@fleam/core'
+import { RECORD_STATUSES } from '@fleam/core/fabrication'
+import { hasRightCheckDigit, LOT_STANDINGS, type LotStanding } from '@fleam/core/receiving'
 import { z } from 'zod'
 import { fabricationDocument, price } from './fabrication-document.ts'
 import { day, grams, gramsInAll, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'

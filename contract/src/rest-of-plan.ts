@@ -1,12 +1,6 @@
-import {
-  addDays,
-  type MadePortions,
-  MINUTES_OF_A_DAY,
-  minutesSince,
-  type PlanDraft,
-  type PlanLines,
-  restOfPlan,
-} from '@fleam/core'
+import { addDays, minutesSince } from '@fleam/core/calendar'
+import { type MadePortions, type PlanDraft, type PlanLines, restOfPlan } from '@fleam/core/planning'
+import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import type { ExpectedLine, Plan, PlannedFabrication } from './planning.ts'
 
 type Accepted = NonNullable<Plan['accepted']>

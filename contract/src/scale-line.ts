@@ -1,4 +1,5 @@
-import { GRAMS_PER_UNIT, HEAVIEST_ON_A_SCALE, type WeightUnit } from '@fleam/core'
+import { HEAVIEST_ON_A_SCALE } from '@fleam/core/limits'
+import { GRAMS_PER_UNIT, type WeightUnit } from '@fleam/core/units'
 import { z } from 'zod'
 
 /**

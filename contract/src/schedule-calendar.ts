@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz'
-import { addDays, type Day, isOnDuty, MINUTES_OF_A_DAY } from '@fleam/core'
+import { addDays, type Day } from '@fleam/core/calendar'
+import { isOnDuty, MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import ical from 'ical-generator'
 import type { KeptSchedule } from './kept-schedule.ts'
 

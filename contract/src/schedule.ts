@@ -1,4 +1,4 @@
-import type { Schedule, ScheduleRequest } from '@fleam/core'
+import type { Schedule, ScheduleRequest } from '@fleam/core/scheduling'
 import { z } from 'zod'
 import { name } from './numbers.ts'
 

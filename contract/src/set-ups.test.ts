@@ -1,4 +1,4 @@
-import type { PlacedTask, PlannedJob, WorkPlan, WorkTask } from '@fleam/core'
+import type { PlacedTask, PlannedJob, WorkPlan, WorkTask } from '@fleam/core/scheduling'
 import { setUpsOf } from './set-ups.ts'
 import type { Item } from './style.ts'
 

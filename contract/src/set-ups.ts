@@ -2,13 +2,10 @@ import {
   MINUTES_OF_A_DAY,
   type PlacedTask,
   type PlannedJob,
-  type SetUpPile,
-  settleStyle,
-  setUpList,
-  type Tool,
   type WorkPlan,
   type WorkTask,
-} from '@fleam/core'
+} from '@fleam/core/scheduling'
+import { type SetUpPile, settleStyle, setUpList, type Tool } from '@fleam/core/style'
 import type { Item } from './style.ts'
 
 /** What comes to a station of one job. */

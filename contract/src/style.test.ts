@@ -1,4 +1,5 @@
-import { issuesOf, style, styleFile } from './index.ts'
+import { issuesOf } from './problem.ts'
+import { style, styleFile } from './style.ts'
 
 const id = '019b76da-a8f2-7000-8003-cbb2874dc7a1'
 const PILE = {

@@ -1,4 +1,5 @@
-import { PILE_CLASSES, PILE_KINDS, shareLeft, TOOLS } from '@fleam/core'
+import { PILE_CLASSES, PILE_KINDS } from '@fleam/core/fabrication'
+import { shareLeft, TOOLS } from '@fleam/core/style'
 import { z } from 'zod'
 import { valueSignMessage } from './fabrication-document.ts'
 import {

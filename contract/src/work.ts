@@ -1,13 +1,12 @@
+import type { Plating, PlatingRequest } from '@fleam/core/plating'
 import type {
   BondedPlan,
   BondedRequest,
-  Plating,
-  PlatingRequest,
   PortionPlan,
   PortionRequest,
   RackPlan,
   RackRequest,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 
 /** What is worked out aside, in the page's worker and beside the server, by name: what is asked and answered. */
 export interface Work {

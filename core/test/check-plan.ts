@@ -1,4 +1,4 @@
-import type { OrderPlan, OrderPlanRequest } from '../src/index.ts'
+import type { OrderPlan, OrderPlanRequest } from '../src/planning/index.ts'
 
 const NEAR = 1e-4
 /** Places of days, counted by the calendar of the machine and not by the model's. */

@@ -1,4 +1,4 @@
-import type { Schedule, ScheduleRequest } from '../src/index.ts'
+import type { Schedule, ScheduleRequest } from '../src/scheduling/index.ts'
 
 const NEAR = 1e-6
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { FabricationDocument, Offer, Pile } from '../src/index.ts'
+import type { FabricationDocument, Offer, Pile } from '../src/fabrication/index.ts'
 
 /** Six chickens for supremes, the worked example of the project. */
 export function sixChickens(changes: Partial<FabricationDocument> = {}): FabricationDocument {

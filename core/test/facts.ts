@@ -1,4 +1,4 @@
-import type { FactVoid, Mark, MarkKind, PieceCount, Reading, ReadingMove } from '../src/index.ts'
+import type { FactVoid, Mark, MarkKind, PieceCount, Reading, ReadingMove } from '../src/facts/index.ts'
 
 const AT = '2026-11-24T08:00:00.000Z'
 const made = (id: string, order: number) => ({ id, order, takenAt: AT, fabricationId: 'f' })

@@ -1,4 +1,5 @@
-import type { Estimate, FormPile, Quote, ReadyForm, WholeForm } from '../src/index.ts'
+import type { FormPile, Quote, ReadyForm, WholeForm } from '../src/buying/index.ts'
+import type { Estimate } from '../src/forecasting/index.ts'
 
 export const estimate = (value: number, halfWidth = 0): Estimate => ({ basis: 'own', tests: 5, value, halfWidth })
 

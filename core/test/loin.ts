@@ -1,4 +1,4 @@
-import type { Piece } from '../src/index.ts'
+import type { Piece } from '../src/portioning/index.ts'
 
 /** A loin known by four girths, fuller in the middle than at its ends. */
 export const LOIN: Piece = {

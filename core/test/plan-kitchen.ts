@@ -1,4 +1,10 @@
-import { type GoodsWay, type KitchenGoods, kitchenGoods, type PlanDraft, type PlanGoods } from '../src/index.ts'
+import {
+  type GoodsWay,
+  type KitchenGoods,
+  kitchenGoods,
+  type PlanDraft,
+  type PlanGoods,
+} from '../src/planning/index.ts'
 import { quote, readyForm, wholeForm } from './forms.ts'
 
 const piles: GoodsWay['piles'] = [

@@ -1,4 +1,4 @@
-import type { PlannedPile } from '../src/index.ts'
+import type { PlannedPile } from '../src/fabrication/index.ts'
 
 /** A planned pile with nothing known of it but what is said. */
 export const planned = (id: string, changes: Partial<PlannedPile> = {}): PlannedPile => ({

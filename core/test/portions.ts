@@ -1,4 +1,4 @@
-import type { PortionRequest } from '../src/index.ts'
+import type { PortionRequest } from '../src/portioning/index.ts'
 import { areaOf, faceOf } from '../src/portioning/profile.ts'
 
 /** Grams between two places by adding up thin slices of the area, as a check of closed forms. */

@@ -1,4 +1,4 @@
-import type { Expression, Quantity } from '../src/index.ts'
+import type { Expression, Quantity } from '../src/explanation/index.ts'
 
 const POUND = 453.59237
 const INCH = 25.4

@@ -1,19 +1,18 @@
-import type { Cook, Item, KeptSchedule, Kitchen, Plan, StylesWork } from '@fleam/contract'
-import { planJobs, workCooks } from '@fleam/contract'
+import type { KeptSchedule, StylesWork } from '@fleam/contract/kept-schedule'
+import type { Cook, Kitchen } from '@fleam/contract/kitchen'
+import { planJobs, workCooks } from '@fleam/contract/plan-jobs'
+import type { Plan } from '@fleam/contract/planning'
+import type { Item } from '@fleam/contract/style'
 import {
-  cookIdOf,
   type OrderPlan,
   type PlanDraft,
   type PlanGoods,
-  placedInOrder,
   planOrders,
   planRequest,
-  planSchedule,
   solveMixedWith,
-  taskNames,
-  USUAL_WORK,
-  workPlan,
-} from '@fleam/core'
+} from '@fleam/core/planning'
+import { cookIdOf, placedInOrder, planSchedule, USUAL_WORK, workPlan } from '@fleam/core/scheduling'
+import { taskNames } from '@fleam/core/wording'
 import loadHighs from 'highs'
 import type { Client } from './client.ts'
 import type { PlanScript } from './plans.ts'

@@ -1,4 +1,5 @@
-import type { CookShift, Price, Skill } from '@fleam/core'
+import type { Price } from '@fleam/core/fabrication'
+import type { CookShift, Skill } from '@fleam/core/scheduling'
 
 /** What piles are worth, by their name. */
 export type PileValues = Readonly<Record<string, { valuePerKg: number; usedShare?: number; processingPerKg?: number }>>

@@ -1,14 +1,12 @@
-import {
-  type ExpectedLine,
-  editOf,
-  type FabricationState,
-  type Item,
-  type KeptSchedule,
-  type Plan,
-  type PlannedFabrication,
-  type Product,
-} from '@fleam/contract'
-import { addDays, type PlanDraft, USUAL_WORK, usualStyleWork } from '@fleam/core'
+import type { Product } from '@fleam/contract/buying'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { KeptSchedule } from '@fleam/contract/kept-schedule'
+import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract/planning'
+import type { Item } from '@fleam/contract/style'
+import { addDays } from '@fleam/core/calendar'
+import type { PlanDraft } from '@fleam/core/planning'
+import { USUAL_WORK, usualStyleWork } from '@fleam/core/scheduling'
 import { randomLcg } from 'd3-random'
 import type { Client } from './client.ts'
 import { type Place, type PlanSource, shippedSource } from './plan-source.ts'

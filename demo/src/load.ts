@@ -1,15 +1,13 @@
-import {
-  editOf,
-  type FabricationState,
-  guessMapping,
-  type Item,
-  LOGBOOK_FORMAT,
-  type LotEdit,
-  readTable,
-  type Style,
-  type Supplier,
-} from '@fleam/contract'
-import { addDays, MINUTES_OF_A_DAY, minutesSince } from '@fleam/core'
+import type { Supplier } from '@fleam/contract/buying'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import { LOGBOOK_FORMAT } from '@fleam/contract/logbook'
+import { guessMapping } from '@fleam/contract/price-columns'
+import { readTable } from '@fleam/contract/price-list'
+import type { LotEdit } from '@fleam/contract/receiving'
+import type { Item, Style } from '@fleam/contract/style'
+import { addDays, minutesSince } from '@fleam/core/calendar'
+import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import { v7 as newId } from 'uuid'
 import { Client } from './client.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'

@@ -1,4 +1,6 @@
-import { appraise, type DoubtRecord, doubtsOf, type FabricationDocument } from '@fleam/core'
+import { appraise } from '@fleam/core/appraisal'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import { type DoubtRecord, doubtsOf } from '@fleam/core/logbook'
 import { pastRecords } from './past-records.ts'
 
 const TODAY = '2026-11-24'

@@ -1,5 +1,6 @@
 import { CATALOGUE, type StylePile } from '@fleam/catalogue'
-import { addDays, type FabricationDocument, type Pile } from '@fleam/core'
+import { addDays } from '@fleam/core/calendar'
+import type { FabricationDocument, Pile } from '@fleam/core/fabrication'
 import { randomLcg, randomNormal } from 'd3-random'
 import { v7 } from 'uuid'
 

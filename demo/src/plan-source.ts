@@ -1,5 +1,6 @@
-import type { KeptSchedule, Plan } from '@fleam/contract'
-import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core'
+import type { KeptSchedule } from '@fleam/contract/kept-schedule'
+import type { Plan } from '@fleam/contract/planning'
+import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core/planning'
 import type { Client } from './client.ts'
 import type { PlanScript } from './plans.ts'
 import { addPlanned, fromPortable, namesIn } from './portable.ts'

@@ -1,5 +1,6 @@
-import type { Product } from '@fleam/contract'
-import { addDays, type PlanDraft, weekdayOf } from '@fleam/core'
+import type { Product } from '@fleam/contract/buying'
+import { addDays, weekdayOf } from '@fleam/core/calendar'
+import type { PlanDraft } from '@fleam/core/planning'
 
 const DAYS_OF_A_WEEK = 7
 

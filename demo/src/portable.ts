@@ -1,5 +1,9 @@
-import type { ArticleRows, Cook, Item, LotRow, PlannedFabrication, Product, Supplier } from '@fleam/contract'
-import { addDays, daysBetween } from '@fleam/core'
+import type { ArticleRows, Product, Supplier } from '@fleam/contract/buying'
+import type { Cook } from '@fleam/contract/kitchen'
+import type { PlannedFabrication } from '@fleam/contract/planning'
+import type { LotRow } from '@fleam/contract/receiving'
+import type { Item } from '@fleam/contract/style'
+import { addDays, daysBetween } from '@fleam/core/calendar'
 import type { Client } from './client.ts'
 
 /** Everything of a kitchen that a plan points at, by names that are the same in every kitchen that loads the demo. */

@@ -1,5 +1,6 @@
 import { CATALOGUE } from '@fleam/catalogue'
-import { guessMapping, readPriceList, readTable } from '@fleam/contract'
+import { guessMapping } from '@fleam/contract/price-columns'
+import { readPriceList, readTable } from '@fleam/contract/price-list'
 import { LOTS } from './lots.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 

@@ -1,4 +1,5 @@
-import { type PriceListLine, priceListCsv, type Supplier } from '@fleam/contract'
+import type { PriceListLine, Supplier } from '@fleam/contract/buying'
+import { priceListCsv } from '@fleam/contract/price-list-csv'
 
 /** An article of the made-up suppliers with its price month by month, the last of them today's. */
 interface BookArticle {

@@ -1,4 +1,4 @@
-import { type OrderPlan, type PlanGoods, planOrders, planRequest, solveMixedWith } from '@fleam/core'
+import { type OrderPlan, type PlanGoods, planOrders, planRequest, solveMixedWith } from '@fleam/core/planning'
 import loadHighs from 'highs'
 import { draftOf, PLANS } from './plans.ts'
 import { fromPortable, type Names } from './portable.ts'

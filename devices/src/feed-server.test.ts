@@ -1,5 +1,5 @@
 import type { AddressInfo } from 'node:net'
-import { readTable } from '@fleam/contract'
+import { readTable } from '@fleam/contract/price-list'
 import { startFeedServer } from './feed-server.ts'
 import { listOfDay } from './price-feed.ts'
 

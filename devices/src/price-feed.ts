@@ -1,4 +1,5 @@
-import { type PriceListLine, priceListCsv } from '@fleam/contract'
+import type { PriceListLine } from '@fleam/contract/buying'
+import { priceListCsv } from '@fleam/contract/price-list-csv'
 import { randomLcg } from 'd3-random'
 
 /** What the simulated wholesalers publish, with the price around which each moves. All of it is made up. */

@@ -1,4 +1,5 @@
-import { appraise, type FabricationDocument } from '@fleam/core'
+import { appraise } from '@fleam/core/appraisal'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import cases from '../../core/cases/appraise.json'
 import { sixChickens } from '../../core/test/documents.ts'
 import { addSupplier, openTestApp, send, setUpKitchen, type TestApp } from '../test/harness.ts'

@@ -1,4 +1,4 @@
-import { pathText } from '@fleam/contract'
+import { pathText } from '@fleam/contract/problem'
 import { z } from 'zod'
 
 const port = z.coerce.number().int().min(1).max(65535)

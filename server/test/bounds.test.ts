@@ -1,4 +1,5 @@
-import { fact, loggedRecord } from '@fleam/contract'
+import { fact } from '@fleam/contract/fact'
+import { loggedRecord } from '@fleam/contract/logbook'
 import { z } from 'zod'
 import { priceListBody } from '../src/compute/index.ts'
 import { openTestApp, type TestApp } from './harness.ts'

@@ -1,16 +1,10 @@
-import {
-  type ArticleRows,
-  assumptionsOf,
-  editOf,
-  type FabricationState,
-  type Item,
-  type Kitchen,
-  type Lot,
-  lotEditOf,
-  type Product,
-  type Style,
-} from '@fleam/contract'
-import { withOwnPiles } from '@fleam/core'
+import type { ArticleRows, Product } from '@fleam/contract/buying'
+import { assumptionsOf, editOf, lotEditOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Lot } from '@fleam/contract/receiving'
+import type { Item, Style } from '@fleam/contract/style'
+import { withOwnPiles } from '@fleam/core/style'
 import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../core/test/documents.ts'

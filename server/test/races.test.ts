@@ -1,19 +1,15 @@
-import {
-  editOf,
-  type FabricationState,
-  guessMapping,
-  type Item,
-  type Kitchen,
-  type Lot,
-  lotEditOf,
-  type Plan,
-  type PlannedFabrication,
-  readTable,
-  type Style,
-  type Supplier,
-  type WhatIf,
-} from '@fleam/contract'
-import { MAX_COOKS, MAX_STYLES, withOwnPiles } from '@fleam/core'
+import type { Supplier } from '@fleam/contract/buying'
+import { editOf, lotEditOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Plan, PlannedFabrication } from '@fleam/contract/planning'
+import { guessMapping } from '@fleam/contract/price-columns'
+import { readTable } from '@fleam/contract/price-list'
+import type { Lot } from '@fleam/contract/receiving'
+import type { Item, Style } from '@fleam/contract/style'
+import type { WhatIf } from '@fleam/contract/what-if'
+import { MAX_COOKS, MAX_STYLES } from '@fleam/core/limits'
+import { withOwnPiles } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../core/test/documents.ts'
 import { buildApp, openDatabase, ScaleGateway } from '../src/index.ts'

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { FabricationState, Item, Style } from '@fleam/contract'
-import type { Reading } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Item, Style } from '@fleam/contract/style'
+import type { Reading } from '@fleam/core/facts'
 import { v7 as newId } from 'uuid'
 
 /** Between two weighings of one device: quicker than any cook, so that many are under way at any moment. */

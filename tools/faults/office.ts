@@ -1,4 +1,7 @@
-import { editOf, type FabricationState, type Item, type Plan, type PlanRow } from '@fleam/contract'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Plan, PlanRow } from '@fleam/contract/planning'
+import type { Item } from '@fleam/contract/style'
 import { v7 as newId } from 'uuid'
 import { ask, must } from './devices.ts'
 

@@ -1,6 +1,6 @@
 import { rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { Item } from '@fleam/contract'
+import type { Item } from '@fleam/contract/style'
 import { findFreePort } from '../ports.ts'
 import { until } from '../processes.ts'
 import { Devices, must, openKitchen } from './devices.ts'

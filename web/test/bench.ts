@@ -1,5 +1,8 @@
-import type { FabricationRecord, FabricationStep, ScaleReading } from '@fleam/contract'
-import { documentOf, type Mark, type PlannedPile, viewOf, type WeighingCheck } from '@fleam/core'
+import type { FabricationRecord, FabricationStep } from '@fleam/contract/fabrication'
+import type { ScaleReading } from '@fleam/contract/scale-line'
+import { documentOf, type PlannedPile } from '@fleam/core/fabrication'
+import type { Mark } from '@fleam/core/facts'
+import { viewOf, type WeighingCheck } from '@fleam/core/weighing'
 import { progressOf } from '../src/rooms/bench/state/progress.ts'
 import type { Bench } from '../src/rooms/bench/state/use-bench.ts'
 

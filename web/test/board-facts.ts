@@ -1,4 +1,4 @@
-import { type BoardPart, type Fact, standingBoard } from '@fleam/core'
+import { type BoardPart, type Fact, standingBoard } from '@fleam/core/facts'
 import { useMemo, useSyncExternalStore } from 'react'
 
 /** What was said of the board: kept beside the page, as the outbox and the server keep it. */

@@ -1,5 +1,6 @@
-import type { Work, WorkName } from '@fleam/contract'
-import { type PortionRequest, planBonded, planPortions, planRacks, platePieces, type SolveProgramme } from '@fleam/core'
+import type { Work, WorkName } from '@fleam/contract/work'
+import { platePieces, type SolveProgramme } from '@fleam/core/plating'
+import { type PortionRequest, planBonded, planPortions, planRacks } from '@fleam/core/portioning'
 
 const COARSE = 2
 

@@ -1,5 +1,5 @@
-import type { Kitchen } from '@fleam/contract'
-import type { FabricationDocument } from '@fleam/core'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { act, fireEvent, render, screen } from '@testing-library/react'
 import type { ReactNode } from 'react'

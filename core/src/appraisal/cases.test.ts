@@ -1,7 +1,9 @@
 import cases from '../../cases/appraise.json'
 import { inPoundsOf, valuesInPounds } from '../../test/pounds.ts'
-import { inPounds } from '../explanation/index.ts'
-import { appraise, evaluate, explain, type FabricationDocument, type FigureRef, invoicePrice } from '../index.ts'
+import { invoicePrice } from '../costing/index.ts'
+import { evaluate, explain, type FigureRef, inPounds } from '../explanation/index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
+import { appraise } from './index.ts'
 
 const RELATIVE = 1e-7
 

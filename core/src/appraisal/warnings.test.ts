@@ -1,5 +1,6 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, type FabricationDocument, type WarningCode } from '../index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
+import { appraise, type WarningCode } from './index.ts'
 
 const warningsOf = (document: FabricationDocument) => appraise(document).warnings
 const message = (document: FabricationDocument, code: WarningCode) =>

@@ -1,2 +1,2 @@
-export type { KeptBeam, KeptStretch, Segment, SegmentKind, TwinBeam } from './twin-beam.ts'
+export type { KeptBeam, Segment, TwinBeam } from './twin-beam.ts'
 export { beamOf, keptBeam, twinBeam } from './twin-beam.ts'

@@ -1,5 +1,5 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
 import { beamOf, keptBeam, type Segment, twinBeam } from './twin-beam.ts'
 
 const sum = (segments: readonly Segment[]) => segments.reduce((total, each) => total + each.amount, 0)

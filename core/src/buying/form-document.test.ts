@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
-import { appraise, type Order } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
 import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
+import type { Order } from './index.ts'
 
 const request = {
   product: 'supremes',

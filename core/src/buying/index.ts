@@ -9,26 +9,25 @@ export type {
   BuyingForm,
   BuyingRequest,
   FormPile,
-  Keeping,
   LightPlates,
   ReadyForm,
   WholeForm,
 } from './form.ts'
 export { keptDays, LIGHT_PLATES } from './form.ts'
 export { offerOfForm, platesFromPiece, platesFromUnit } from './form-document.ts'
-export type { MealPart, MealRequest, MealUse, MealView } from './meal-view.ts'
+export type { MealPart, MealView } from './meal-view.ts'
 export { keptUntil, mealView } from './meal-view.ts'
-export type { PartedFigure, PartedRequest, PartedValue, PartPrice } from './parted-value.ts'
+export type { PartedFigure, PartedValue } from './parted-value.ts'
 export { explainParted, explainPartPrice, partedValue, rankParted } from './parted-value.ts'
 export type { ProductPlate } from './plate.ts'
 export { assumedPlate, piecesOnPlate, portionsFrom } from './plate.ts'
-export type { PricePoint, PriceSpan } from './price-history.ts'
+export type { PricePoint } from './price-history.ts'
 export { overlaps, priceLine, priceOn } from './price-history.ts'
 export type { Order, Quote } from './quote.ts'
 export { orderFor, pieceWeightOf, quotedPerKg } from './quote.ts'
 export type { PlateSaid, SideBySide, SideBySideRequest, SideFigure } from './side-by-side.ts'
 export { SIDE_FIGURES, sideOf } from './side-by-side.ts'
-export type { BuyingComparison, NotComparable, TrueCost } from './true-cost.ts'
+export type { BuyingComparison, TrueCost } from './true-cost.ts'
 export { canTellApart, compareForms } from './true-cost.ts'
-export type { PriceChange, Recosted, TurnedVerdict } from './turned.ts'
+export type { PriceChange, Recosted } from './turned.ts'
 export { isSamePrice, recost, turnedVerdict } from './turned.ts'

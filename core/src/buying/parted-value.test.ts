@@ -1,5 +1,5 @@
 import { formPile, quote, wholeForm } from '../../test/forms.ts'
-import { evaluate } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { explainParted, explainPartPrice, type PartedValue, partedValue, rankParted } from './index.ts'
 
 const request = { units: 10, wagePerHour: 20, currency: 'EUR', marginShare: 0.3 }

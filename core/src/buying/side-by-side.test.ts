@@ -1,5 +1,6 @@
 import { formPile, quote, readyForm, wholeForm } from '../../test/forms.ts'
-import { appraise, evaluate } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { documentOfOrder } from './form-document.ts'
 import { portionsFrom, type SideBySide, type SideFigure, sideOf } from './index.ts'
 

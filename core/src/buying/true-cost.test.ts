@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { sixChickens } from '../../test/documents.ts'
 import { estimate, formPile, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { appraise } from '../appraisal/index.ts'
 import { pricePerPiece } from '../comparison/index.ts'
-import { appraise, evaluate, type Offer } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
+import type { Offer } from '../fabrication/index.ts'
 import { offerOfForm } from './form-document.ts'
 import { canTellApart, compareForms, explainTrueCost, type TrueCost } from './index.ts'
 

@@ -1,4 +1,4 @@
-export type { Came, KeepingEvent, KeepingRefusal, KeepingState, LastDay, LastDayRequest } from './last-day.ts'
+export type { KeepingEvent, LastDayRequest } from './last-day.ts'
 export { earliest, KEEPING_REFUSALS, lastDay } from './last-day.ts'
 export type { LotDays, LotLastDay } from './lot-last-day.ts'
 export { lotLastDay } from './lot-last-day.ts'

@@ -1,4 +1,4 @@
-import type { Offer, PriceUnit } from '../index.ts'
+import type { Offer, PriceUnit } from '../fabrication/index.ts'
 import { averageRatePerHour, type BreakEvenInput, breakEven, netCostAtBreakEven, reachable } from './break-even.ts'
 import { buyPerPortion, extrasPerPiece, handlingPerPiece, orderedPieces, pricePerPiece } from './buy-price.ts'
 import { verdictOf } from './compare.ts'

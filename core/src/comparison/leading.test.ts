@@ -1,5 +1,6 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, leadingComparison } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import { leadingComparison } from './index.ts'
 
 test('the cheapest offer for the pile that carries most of the cost leads', () => {
   const [offer] = sixChickens().offers ?? []

@@ -1,6 +1,9 @@
 import fc from 'fast-check'
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, evaluate, explain, type Pile, plateYield } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import { evaluate, explain } from '../explanation/index.ts'
+import type { Pile } from '../fabrication/index.ts'
+import { plateYield } from './index.ts'
 import { plateWeight, servedOfBought } from './plate-weight.ts'
 
 const pile = (changes: Partial<Pile>): Pile => ({ name: 'supremes', class: 'primary', ...changes })

@@ -1,5 +1,6 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, type PileResult } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import type { PileResult } from '../costing/index.ts'
 import { minutesPerPortion, yearly } from './yearly.ts'
 
 test('a year is fifty-two weeks of saving and of labour', () => {

@@ -1,5 +1,5 @@
 import { sixChickens } from '../../test/documents.ts'
-import type { PriceUnit, Purchase } from '../index.ts'
+import type { PriceUnit, Purchase } from '../fabrication/index.ts'
 import { apCost, consumablesCost, costIn, labourCost, labourMinutes, purchasedUnits, shortClaim } from './cost-in.ts'
 import { invoicePrice } from './invoice-price.ts'
 

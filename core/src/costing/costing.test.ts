@@ -1,6 +1,6 @@
 import fc from 'fast-check'
+import type { Pile } from '../fabrication/index.ts'
 import { CREDIT_POLICIES } from '../fabrication/index.ts'
-import type { Pile } from '../index.ts'
 import { allocate } from './allocation.ts'
 import { creditByPolicy, creditOf } from './credit.ts'
 import { ratio } from './pile-cost.ts'

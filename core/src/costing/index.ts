@@ -10,7 +10,7 @@ export {
   shortClaim,
 } from './cost-in.ts'
 export { creditByPolicy, creditOf } from './credit.ts'
-export type { InvoicePrice } from './invoice-price.ts'
+
 export { invoicePrice } from './invoice-price.ts'
 export type { PileResult } from './pile-cost.ts'
 export { otherPileResult, primaryPileResult, ratio } from './pile-cost.ts'

@@ -1,6 +1,7 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, evaluate, explain, word } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
 import { constant, minus, over, plus, times, value } from './expression.ts'
+import { evaluate, explain, word } from './index.ts'
 
 const a = value('a', 6, 'count')
 const b = value('b', 2, 'count')

@@ -1,6 +1,7 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, evaluate, factorReach, formatFor, type MoneyPartName, moneyBars } from '../index.ts'
-import { type Explanation, explain, moneyPartFigure, reachFigure } from './index.ts'
+import { appraise, factorReach, type MoneyPartName, moneyBars } from '../appraisal/index.ts'
+import { formatFor } from '../wording/index.ts'
+import { type Explanation, evaluate, explain, moneyPartFigure, reachFigure } from './index.ts'
 
 const document = sixChickens()
 const appraisal = appraise(document)

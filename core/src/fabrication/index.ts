@@ -1,12 +1,10 @@
-export type { ClaimCheck } from './claim.ts'
 export { checkClaim } from './claim.ts'
-export type { ColdLevel, ColdLimits, ColdLoad, ColdLoads } from './cold.ts'
+export type { ColdLimits, ColdLoad, ColdLoads } from './cold.ts'
 export { coldLoads, DEFAULT_COLD_LIMITS } from './cold.ts'
 export type {
   Allocation,
   Consumable,
   CreditPolicy,
-  DocumentMeta,
   FabricationDocument,
   LabourEntry,
   Offer,
@@ -28,13 +26,13 @@ export {
   pileWeight,
   usedShareOf,
 } from './document.ts'
-export type { Labour, LabourAnswer, LabourDoubt, LabourSource } from './labour.ts'
+export type { LabourAnswer, LabourDoubt, LabourSource } from './labour.ts'
 export { LABOUR_SOURCES, labourAnswered, labourAtEnd, labourDoubt, labourSoFar } from './labour.ts'
-export type { CookName, LabourClock } from './marks.ts'
+export type { CookName } from './marks.ts'
 export { labourClocks } from './marks.ts'
 export type { PlannedPile, Weighing } from './readings.ts'
 export { expectedWeight, isUncounted, piecesIn, pilesFromReadings } from './readings.ts'
-export type { DocumentOptions, FabricationPlan, PlannedOffer, PriceSource, RecordStatus } from './record.ts'
+export type { FabricationPlan, PlannedOffer, PriceSource } from './record.ts'
 export { documentOf, PRICE_SOURCES, RECORD_STATUSES, WEIGHT_SOURCES } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'
 export { DEFAULT_LIMITS, weigh } from './weights.ts'

@@ -110,4 +110,3 @@ export interface MeasuredCut extends Made {
 
 /** Something that was done: made once, on a device, kept, sent, stored and never changed. */
 export type Fact = Reading | FactVoid | ReadingMove | PieceCount | Mark | BoardState | PlateNumber | MeasuredCut
-export type FactKind = Fact['kind']

@@ -1,15 +1,12 @@
 export type {
   BoardPart,
-  BoardState,
   Fact,
-  FactKind,
   FactVoid,
   Mark,
   MarkKind,
   MeasuredCut,
   MeasuringWay,
   PieceCount,
-  PlateNumber,
   Reading,
   ReadingMove,
   ReadingSource,
@@ -22,7 +19,6 @@ export {
   nextOrder,
   standingBoard,
   standingCuts,
-  standingFacts,
   standingMarks,
   standingReadings,
 } from './standing.ts'

@@ -1,15 +1,15 @@
 import fc from 'fast-check'
 import { count, factVoid, mark, move, reading } from '../../test/facts.ts'
+import { LAST_ORDER } from '../limits/index.ts'
 import {
   type Fact,
   factsInForce,
-  LAST_ORDER,
   type MeasuredCut,
   nextOrder,
   standingCuts,
   standingMarks,
   standingReadings,
-} from '../index.ts'
+} from './index.ts'
 
 test('a reading sent twice counts once, and a voided one not at all', () => {
   const facts = [reading('2', 'a', 20), reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'a', 30)]

@@ -1,4 +1,4 @@
-import { evaluate } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { type Learning, learningFrom } from './index.ts'
 
 /** Records that follow a learning curve exactly, each seen at the middle of its units. */

@@ -1,7 +1,6 @@
-export type { Attribution } from './attribution.ts'
-export type { ChartLimits, ChartPoint, ChartSignal, ControlChart } from './control-chart.ts'
+export type { ChartLimits, ChartPoint, ChartSignal } from './control-chart.ts'
 export { CHART_BASELINE, controlChart } from './control-chart.ts'
-export type { Doubt, DoubtContainer, DoubtKind, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
+export type { Doubt, DoubtKind, DoubtPile, DoubtRecord, TakenTwice } from './doubts/index.ts'
 export { DOUBT_KINDS, doubtsOf, takenTwice } from './doubts/index.ts'
 export { explainImprovement, explainOddWeek, explainPortionMoney, explainPractice } from './explain-findings.ts'
 export { explainRecordMinutes, explainRecordYield } from './explain-record.ts'
@@ -14,31 +13,28 @@ export {
   explainMoneyView,
 } from './explain-summary.ts'
 export { groupBy } from './group-by.ts'
-export type { CurvePoint, Improvement, Practice, PracticeRecord } from './learning.ts'
+export type { PracticeRecord } from './learning.ts'
 export { improvementsOf, learningCurve, practiceOf } from './learning.ts'
-export type { MovedPile, SharedPile } from './moved-piles.ts'
+export type { SharedPile } from './moved-piles.ts'
 export { movedPiles } from './moved-piles.ts'
-export type { OddWeek, WeekMoney } from './odd-weeks.ts'
+
 export { LOST_VIEWS, oddWeeks } from './odd-weeks.ts'
-export type { RecordFigures, RecordMoney, RecordSaid } from './record-figures.ts'
+export type { RecordMoney } from './record-figures.ts'
 export { FIGURES_VERSION, MONEY_VIEWS, recordFigures } from './record-figures.ts'
-export type { Season, SeasonShare } from './season.ts'
+export type { SeasonShare } from './season.ts'
 export { seasonsOf } from './season.ts'
-export type { SizeClass } from './size-class.ts'
+
 export { sizeClassOf } from './size-class.ts'
 export type {
   LogbookGroup,
   MemberSums,
   MemberYields,
   SpreadMean,
-  Summary as LogbookSummary,
-  SummaryFigures,
-  SummaryGroup,
 } from './summary.ts'
 export { LOGBOOK_GROUPS, summariseLogbook } from './summary.ts'
-export type { CostSums } from './true-cost.ts'
+
 export { explainRecordsCost, trueCostPerKg } from './true-cost.ts'
-export type { ComparedRecord, Turn } from './turns.ts'
+export type { ComparedRecord } from './turns.ts'
 export { turnsOf } from './turns.ts'
-export type { Change, ChangeRecord, WhatChanged } from './what-changed.ts'
+export type { Change, ChangeRecord } from './what-changed.ts'
 export { whatChanged } from './what-changed.ts'

@@ -1,5 +1,6 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, type FabricationDocument } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
 import { recordFigures } from './record-figures.ts'
 import { sizeClassOf } from './size-class.ts'
 

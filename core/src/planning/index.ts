@@ -6,34 +6,20 @@ export type {
   AskedPlan,
   ChangeableField,
   ChangeableKind,
-  CuttingLine,
   DraftPin,
   GoodsComing,
-  GoodsCook,
-  GoodsCut,
-  GoodsProduct,
-  GoodsReady,
   GoodsSource,
-  GoodsStock,
-  GoodsSupplier,
   GoodsWay,
-  GoodsWhole,
-  GoodsYield,
   HeldByPlans,
   KitchenGoods,
   Known,
   MadePortions,
   OrderLine,
-  OrderOf,
-  PlanChange,
-  PlanCostPart,
   PlanDraft,
   PlanGoods,
   PlanLines,
-  PlannedWork,
   PlansByAim,
   PlanTotals,
-  WantedProduct,
   WhyLeft,
 } from './kitchen/index.ts'
 export {
@@ -60,7 +46,6 @@ export {
   kitchenGoods,
   lessOn,
   missing,
-  PLAN_COST_PARTS,
   planLines,
   plannedWork,
   planRequest,
@@ -72,28 +57,15 @@ export {
   valueIn,
 } from './kitchen/index.ts'
 export { planInPlaceOf, planKnownBetter } from './known-more.ts'
-export { limitName } from './limits.ts'
+
 export { modelOf as orderPlanModel } from './model/index.ts'
 export type {
   OrderPlan,
   OrderPlanRequest,
-  PlanCost,
-  PlanCut,
-  PlanDemand,
   PlanLimit,
-  PlanPin,
-  PlanProduct,
-  PlanReady,
-  PlanService,
-  PlanStock,
-  PlanSupplier,
-  PlanWhole,
-  PlanYield,
-  UseSource,
-  WholeSource,
 } from './order-plan.ts'
 export type { UsualWays } from './plain-plans.ts'
-export type { PlanOptions } from './plan-orders.ts'
+
 export { planFor, planOrders } from './plan-orders.ts'
 export type { ProgrammeProgress, SolveMixed } from './programme.ts'
 export { Programme, solveMixedWith } from './programme.ts'

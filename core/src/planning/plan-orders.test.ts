@@ -1,4 +1,4 @@
-import { orderPlanRequest } from '@fleam/contract'
+import { orderPlanRequest } from '@fleam/contract/order-plan'
 import fc from 'fast-check'
 import cases from '../../cases/order-plan.json'
 import { brokenRules } from '../../test/check-plan.ts'

@@ -1,15 +1,20 @@
 import { randomLcg, randomNormal } from 'd3-random'
 import { loadSolver } from '../../test/solver.ts'
+import { evaluate } from '../explanation/index.ts'
+import type { PlannedPile } from '../fabrication/index.ts'
 import {
-  evaluate,
-  type PlannedPile,
+  explainPlate,
+  explainPlating,
+  numbersOf,
   type PlatePiece,
   type PlateRequest,
   type PlatingRequest,
+  plateOfPiles,
   platePieces,
+  platesAsWeighed,
+  platingByNumbers,
   type SolveProgramme,
-} from '../index.ts'
-import { explainPlate, explainPlating, numbersOf, plateOfPiles, platesAsWeighed, platingByNumbers } from './index.ts'
+} from './index.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { evaluate } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { givenAwayAWeek, type PortionControl, portionControl, portionFigure, servedWeight } from './index.ts'
 
 const pile = (pieces: readonly number[], changes = {}) => ({

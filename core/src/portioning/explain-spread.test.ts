@@ -1,5 +1,5 @@
 import { LOIN } from '../../test/loin.ts'
-import { evaluate } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { explainGivenAwayOf, explainMeanOf, explainScrapRequest, type PortionRequest, planPortions } from './index.ts'
 
 const steak = { name: 'steak', target: 200, low: 180, high: 225, value: 11 }

@@ -1,6 +1,7 @@
 import { LOIN } from '../../test/loin.ts'
 import { loadSolver } from '../../test/solver.ts'
-import { evaluate, planBonded, type Rack, type SolveProgramme } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
+import type { SolveProgramme } from '../plating/index.ts'
 import {
   type BondedRequest,
   explainBlade,
@@ -14,8 +15,10 @@ import {
   howFarOff,
   judgeCuts,
   type PortionRequest,
+  planBonded,
   planRacks,
   RACK_STYLES,
+  type Rack,
   type RackCut,
   rackCuts,
 } from './index.ts'

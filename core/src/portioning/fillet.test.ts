@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { evaluate } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { explainCameOff, type Piece, shapeOf, trimFillet } from './index.ts'
 
 const fillet: Piece = {

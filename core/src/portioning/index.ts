@@ -1,6 +1,6 @@
-export type { BondedCosts, BondedPlan, BondedRequest } from './bonded.ts'
+export type { BondedPlan, BondedRequest } from './bonded.ts'
 export { DEFAULT_BONDED_COSTS, planBonded } from './bonded.ts'
-export type { NextCut, TakenCut } from './closed-loop.ts'
+export type { NextCut } from './closed-loop.ts'
 export { afterCut, nextCut, nextCutOf } from './closed-loop.ts'
 export { explainWithin } from './expected-within.ts'
 export type { BondedFigure } from './explain-bonded.ts'
@@ -13,14 +13,13 @@ export { explainGivenAwayOf, explainMeanOf, explainScrapRequest, explainTogether
 export { explainBelly, explainCameOff, trimFillet } from './fillet.ts'
 export type { Pixels } from './find-outline.ts'
 export { findOutline } from './find-outline.ts'
-export type { CutPiece, MisfitReason } from './fit.ts'
+export type { MisfitReason } from './fit.ts'
 export { measurePiece, misfits } from './fit.ts'
 export type { JudgedCuts, JudgedPart } from './judge.ts'
 export { judgeCuts } from './judge.ts'
 export type { MeasuredPortion, ShapeTemplate } from './measuring.ts'
 export {
   howFarOff,
-  largestArea,
   pieceFromGirths,
   pieceFromOutline,
   pieceFromTemplate,
@@ -30,12 +29,12 @@ export type { OutlineMarks, PicturePoint } from './outline-marks.ts'
 export { outlineFromMarks } from './outline-marks.ts'
 export type { PortionPlan, PortionRequest } from './plan.ts'
 export { planPortions } from './plan.ts'
-export type { PlanRules, PortionProduct, ScrapRequest } from './product.ts'
-export { DEFAULT_PLAN_RULES, marginFor } from './product.ts'
+export type { PortionProduct } from './product.ts'
+export { marginFor } from './product.ts'
 export { productsOfPiles } from './products-of-piles.ts'
 export type { Piece, Shape, Station } from './profile.ts'
 export { areaOf, faceOf, girthOf, ownThicknessPerMm, shapeOf } from './profile.ts'
-export type { Rack, RackCut, RackPlan, RackPortion, RackRequest, RackStyle, RibRef } from './rack.ts'
+export type { Rack, RackCut, RackPlan, RackRequest, RackStyle, RibRef } from './rack.ts'
 export { RACK_STYLES, rackCuts, ribWeights } from './rack.ts'
 export { planRacks } from './rack-plan.ts'
 export { USUAL_TOGETHER } from './runs.ts'

@@ -1,4 +1,4 @@
-import { evaluate } from '../index.ts'
+import { evaluate } from '../explanation/index.ts'
 import { explainJudged, judgeCuts, type PortionRequest, planPortions } from './index.ts'
 
 const request: PortionRequest = {

@@ -1,5 +1,5 @@
 import type { MeasuringWay } from '../facts/index.ts'
-import { areaOf, type Piece, type Station, weightByMeasures } from './profile.ts'
+import { type Piece, type Station, weightByMeasures } from './profile.ts'
 
 /** The usual shape of an item: stations as shares of its length, girths relative to each other. */
 export interface ShapeTemplate {
@@ -89,6 +89,3 @@ export function howFarOff(way: MeasuringWay, portions: readonly MeasuredPortion[
 /** Weight of the piece against its measures: about one where both are right, ten where a nought slipped. */
 export const weightAgainstMeasures = (piece: Piece, density: number): number =>
   piece.weight / weightByMeasures(piece, density)
-
-/** Widest place of a piece, mm², for drawing it to scale. */
-export const largestArea = ({ profile }: Piece): number => Math.max(...profile.map(areaOf))

@@ -1,5 +1,5 @@
 export type { ScheduleCost } from './cost.ts'
-export type { ScheduleOptions } from './plan-schedule.ts'
+
 export { planSchedule } from './plan-schedule.ts'
 export type {
   CookShift,
@@ -13,9 +13,7 @@ export type {
   ScheduleFigure,
   Skill,
   StyleWork,
-  TaskState,
   WorkCook,
-  WorkKind,
   WorkPlan,
   WorkSettings,
   WorkTask,
@@ -42,26 +40,18 @@ export {
   scheduleMinutes,
   shiftBy,
   shiftsOfDay,
-  shiftsOn,
   soonestPlaces,
   thawHours,
   USUAL_WORK,
   usualStyleWork,
-  usualWeek,
   WORK_KINDS,
   withBegun,
   workPlan,
 } from './planned/index.ts'
 export type {
-  CleanDown,
   HeldTask,
-  Impossible,
   PlacedTask,
   Schedule,
-  ScheduleAfter,
-  ScheduleCook,
   ScheduleRequest,
-  ScheduleSpecies,
-  ScheduleStation,
   ScheduleTask,
 } from './schedule.ts'

@@ -1,4 +1,4 @@
-import { scheduleRequest } from '@fleam/contract'
+import { scheduleRequest } from '@fleam/contract/schedule'
 import fc from 'fast-check'
 import cases from '../../cases/schedule.json'
 import { brokenScheduleRules } from '../../test/check-schedule.ts'

@@ -1,9 +1,9 @@
 export { parseCountedWeight } from './counted-weight.ts'
-export type { LengthUnit } from './length.ts'
+
 export { formatInches, lengthUnitOf, MM_PER_INCH, parseLength } from './length.ts'
 export { formatMoney, minorDigits, pricePerKg, pricePerWeight, roundParts, shownDifference } from './money.ts'
 export { parsePriceText } from './price-text.ts'
-export type { DecimalMark, WeightIssueCode, WeightResult, WeightSystem, WeightUnit } from './weight.ts'
+export type { DecimalMark, WeightIssueCode, WeightSystem, WeightUnit } from './weight.ts'
 export {
   formatNumber,
   formatPoundsOunces,
@@ -19,5 +19,5 @@ export {
   wholeMilligrams,
   withoutGroups,
 } from './weight.ts'
-export type { WeightListResult } from './weight-list.ts'
+
 export { parseWeights } from './weight-list.ts'

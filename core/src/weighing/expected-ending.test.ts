@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { reading } from '../../test/facts.ts'
 import { planned, SIX_BIRDS } from '../../test/planned.ts'
-import { appraise, type FabricationPlan, type PlannedPile, pilesFromReadings, type Rhythm } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import { type FabricationPlan, type PlannedPile, pilesFromReadings } from '../fabrication/index.ts'
 import { expectedDocument, expectedWeights, type FinishInput, type SoFar } from './expected-ending.ts'
+import type { Rhythm } from './index.ts'
 import { countsOf } from './sequence.ts'
 
 const CAME = 12_600

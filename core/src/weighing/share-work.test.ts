@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { lineParts, unitsOfCooks } from '../index.ts'
+import { lineParts, unitsOfCooks } from './index.ts'
 
 const steps = (minutes: readonly number[]) => minutes.map((own, at) => ({ id: `step ${at + 1}`, minutes: own }))
 const cooks = (count: number) => Array.from({ length: count }, (_, at) => `cook ${at + 1}`)

@@ -1,4 +1,4 @@
-import { DEFAULT_COLD_LIMITS } from '../index.ts'
+import { DEFAULT_COLD_LIMITS } from '../fabrication/index.ts'
 import { outWords, overWords } from './index.ts'
 
 const plain = (words: string | null) => words?.replaceAll('\u00a0', ' ') ?? null

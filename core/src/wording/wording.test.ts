@@ -1,5 +1,8 @@
 import { sixChickens } from '../../test/documents.ts'
-import { appraise, type FabricationDocument, invoicePrice, leadingComparison } from '../index.ts'
+import { appraise } from '../appraisal/index.ts'
+import { leadingComparison } from '../comparison/index.ts'
+import { invoicePrice } from '../costing/index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
 import { ALLOCATION_WORDS, formatFor, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from './index.ts'
 
 const at = (amount: number, changes: Partial<FabricationDocument> = {}) =>

@@ -1,5 +1,6 @@
-import { appraisal, fabricationDocument } from '@fleam/contract'
-import { appraise } from '@fleam/core'
+import { appraisal } from '@fleam/contract/appraisal'
+import { fabricationDocument } from '@fleam/contract/fabrication-document'
+import { appraise } from '@fleam/core/appraisal'
 import type { Compute } from '../compute/index.ts'
 import { isLong } from '../documents/index.ts'
 import { clientGone, type Server } from '../http/index.ts'

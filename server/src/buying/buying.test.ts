@@ -1,14 +1,11 @@
-import {
-  type ArticleRows,
-  editOf,
-  type FabricationState,
-  type Item,
-  type Kitchen,
-  type PriceListLine,
-  type Product,
-  type Supplier,
-} from '@fleam/contract'
-import { type Appraisal, type BuyingForm, compareForms, type FabricationDocument, type TrueCost } from '@fleam/core'
+import type { ArticleRows, PriceListLine, Product, Supplier } from '@fleam/contract/buying'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Item } from '@fleam/contract/style'
+import type { Appraisal } from '@fleam/core/appraisal'
+import { type BuyingForm, compareForms, type TrueCost } from '@fleam/core/buying'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { v7 as newId } from 'uuid'
 import {
   addSupplier,

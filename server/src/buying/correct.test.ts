@@ -1,5 +1,5 @@
-import type { ArticlePrice, ArticleRows, StruckPrice } from '@fleam/contract'
-import type { BuyingForm } from '@fleam/core'
+import type { ArticlePrice, ArticleRows, StruckPrice } from '@fleam/contract/buying'
+import type { BuyingForm } from '@fleam/core/buying'
 import { v7 as newId } from 'uuid'
 import { createPrice, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

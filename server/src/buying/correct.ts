@@ -1,4 +1,4 @@
-import type { ArticlePrice, PriceCorrection } from '@fleam/contract'
+import type { ArticlePrice, PriceCorrection } from '@fleam/contract/buying'
 import { notFound, Refusal } from '../http/index.ts'
 import { decide, ofKitchen, type Scope, within } from '../scope/index.ts'
 import { importLines } from './import.ts'

@@ -1,16 +1,16 @@
-import type { Item, Product, Style } from '@fleam/contract'
+import type { Product } from '@fleam/contract/buying'
+import type { Item, Style } from '@fleam/contract/style'
 import {
   assumedPlate,
   type BuyingForm,
-  type Estimate,
-  estimateForSupplier,
   type ProductPlate,
   piecesOnPlate,
   priceOn,
   type Quote,
   type ReadyForm,
   type WholeForm,
-} from '@fleam/core'
+} from '@fleam/core/buying'
+import { type Estimate, estimateForSupplier } from '@fleam/core/forecasting'
 import { type StyleTest, styleTests } from '../logbook/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { items, products as knownProducts } from '../style/index.ts'

@@ -1,12 +1,9 @@
 import { randomBytes } from 'node:crypto'
-import {
-  type ArticlePrice,
-  type NumberedLine,
-  PRICE_COLUMNS,
-  type PriceIssue,
-  type PriceMapping,
-} from '@fleam/contract'
-import { overlaps } from '@fleam/core'
+import type { ArticlePrice } from '@fleam/contract/buying'
+import { PRICE_COLUMNS, type PriceMapping } from '@fleam/contract/price-columns'
+import type { NumberedLine } from '@fleam/contract/price-list'
+import type { PriceIssue } from '@fleam/contract/price-row'
+import { overlaps } from '@fleam/core/buying'
 import { v7 as newId } from 'uuid'
 import { Refusal } from '../http/index.ts'
 import { decide, insertMany, ofKitchen, type Scope, within } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { PriceMapping, RememberedMapping } from '@fleam/contract'
+import type { PriceMapping, RememberedMapping } from '@fleam/contract/price-columns'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 import { suppliers } from '../supplier/index.ts'
 

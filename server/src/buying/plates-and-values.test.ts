@@ -1,5 +1,7 @@
-import type { Item, Kitchen, Product, Style } from '@fleam/contract'
-import type { WholeForm } from '@fleam/core'
+import type { Product } from '@fleam/contract/buying'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Item, Style } from '@fleam/contract/style'
+import type { WholeForm } from '@fleam/core/buying'
 import { v7 as newId } from 'uuid'
 import { createPrice, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

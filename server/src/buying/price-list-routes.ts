@@ -1,4 +1,4 @@
-import { rememberedMappings } from '@fleam/contract'
+import { rememberedMappings } from '@fleam/contract/price-columns'
 import { z } from 'zod'
 import { type Compute, priceListBody } from '../compute/index.ts'
 import { kitchenParams, readAside, type Server, tellSteps } from '../http/index.ts'

@@ -1,4 +1,5 @@
-import { isSamePrice, type Price, priceOn } from '@fleam/core'
+import { isSamePrice, priceOn } from '@fleam/core/buying'
+import type { Price } from '@fleam/core/fabrication'
 import { Refusal } from '../http/index.ts'
 import { decide, type Scope } from '../scope/index.ts'
 import { importLines } from './import.ts'

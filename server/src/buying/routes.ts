@@ -2,16 +2,16 @@ import {
   articleHistory,
   articleRows,
   buyingForms,
-  id,
   movedPrices as movedPricesAnswer,
   plateEdit,
   priceAdded,
   priceCorrection,
-  priceIssue,
-  priceListCsv,
   products,
   turnedRows,
-} from '@fleam/contract'
+} from '@fleam/contract/buying'
+import { id } from '@fleam/contract/numbers'
+import { priceListCsv } from '@fleam/contract/price-list-csv'
+import { priceIssue } from '@fleam/contract/price-row'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import { dayOf, type Scopes } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { Article, ArticlePrice, PriceListLine } from '@fleam/contract'
+import type { Article, ArticlePrice, PriceListLine } from '@fleam/contract/buying'
 import type { ArticleModel, ArticlePriceModel } from '../database/index.ts'
 
 export const articleOfRow = (row: ArticleModel): Article => ({

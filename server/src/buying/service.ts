@@ -1,19 +1,13 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import {
-  type Article,
-  type ArticleRows,
-  decodeText,
-  type FabricationRecord,
-  guessMapping,
-  type NumberedLine,
-  type PriceAdded,
-  type PriceIssue,
-  type PriceListContext,
-  type PriceMapping,
-  priceListCsv,
-  readTable,
-} from '@fleam/contract'
-import { documentOf, priceOn } from '@fleam/core'
+import type { Article, ArticleRows, PriceAdded } from '@fleam/contract/buying'
+import { decodeText } from '@fleam/contract/decode-text'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { guessMapping, type PriceMapping } from '@fleam/contract/price-columns'
+import { type NumberedLine, readTable } from '@fleam/contract/price-list'
+import { priceListCsv } from '@fleam/contract/price-list-csv'
+import type { PriceIssue, PriceListContext } from '@fleam/contract/price-row'
+import { priceOn } from '@fleam/core/buying'
+import { documentOf } from '@fleam/core/fabrication'
 import type { Compute, PriceListRequest } from '../compute/index.ts'
 import { latestOfEachStyle } from '../fabrication/index.ts'
 import { MAX_ISSUES, notFound, Refusal } from '../http/index.ts'

@@ -1,12 +1,6 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract'
-import {
-  documentOf,
-  type FabricationDocument,
-  isSamePrice,
-  type PriceChange,
-  priceOn,
-  turnedVerdict,
-} from '@fleam/core'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import { isSamePrice, type PriceChange, priceOn, turnedVerdict } from '@fleam/core/buying'
+import { documentOf, type FabricationDocument } from '@fleam/core/fabrication'
 import { latestOfEachStyle, requireState } from '../fabrication/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'

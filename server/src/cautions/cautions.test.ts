@@ -1,4 +1,5 @@
-import type { CautionOverride, Item, Kitchen } from '@fleam/contract'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { CautionOverride, Item } from '@fleam/contract/style'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

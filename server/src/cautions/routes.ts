@@ -1,4 +1,4 @@
-import { cautionOverride, cautionOverrides, cautionScopeQuery } from '@fleam/contract'
+import { cautionOverride, cautionOverrides, cautionScopeQuery } from '@fleam/contract/style'
 import { z } from 'zod'
 import { kitchenParams, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

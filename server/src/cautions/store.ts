@@ -1,4 +1,4 @@
-import type { CautionOverride } from '@fleam/contract'
+import type { CautionOverride } from '@fleam/contract/style'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 /** What own words hold for; what is not said is everywhere. */

@@ -1,5 +1,5 @@
-import { lastDayAnswer, lastDayRequest } from '@fleam/contract'
-import { lastDay } from '@fleam/core'
+import { lastDayAnswer, lastDayRequest } from '@fleam/contract/last-day'
+import { lastDay } from '@fleam/core/cold-store'
 import type { Server } from '../http/index.ts'
 
 /** Stateless: what happened to a pack or a lot in, its last day out. */

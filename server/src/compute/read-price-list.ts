@@ -1,15 +1,8 @@
-import {
-  brokenText,
-  goodLines,
-  HALF_A_CHARACTER,
-  issuesOf,
-  type PriceIssue,
-  type PriceListContext,
-  type PriceMapping,
-  type Problem,
-  priceMapping,
-  readPriceList,
-} from '@fleam/contract'
+import { type PriceMapping, priceMapping } from '@fleam/contract/price-columns'
+import { goodLines, readPriceList } from '@fleam/contract/price-list'
+import type { PriceIssue, PriceListContext } from '@fleam/contract/price-row'
+import { issuesOf, type Problem } from '@fleam/contract/problem'
+import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
 import { z } from 'zod'
 
 /** Letters of a list: as many as the largest request has. */

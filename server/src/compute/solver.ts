@@ -1,4 +1,5 @@
-import { type SolveMixed, type SolveProgramme, solveMixedWith, solveWith } from '@fleam/core'
+import { type SolveMixed, solveMixedWith } from '@fleam/core/planning'
+import { type SolveProgramme, solveWith } from '@fleam/core/plating'
 import loadHighs from 'highs'
 
 let loading: ReturnType<typeof loadHighs> | null = null

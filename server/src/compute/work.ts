@@ -1,19 +1,13 @@
-import { brokenText, fabricationDocument, HALF_A_CHARACTER, issuesOf, type Problem, type Work } from '@fleam/contract'
-import {
-  type Appraisal,
-  appraise,
-  type FabricationDocument,
-  type OrderPlan,
-  type OrderPlanRequest,
-  planBonded,
-  planOrders,
-  planPortions,
-  planRacks,
-  planSchedule,
-  platePieces,
-  type Schedule,
-  type ScheduleRequest,
-} from '@fleam/core'
+import { fabricationDocument } from '@fleam/contract/fabrication-document'
+import { issuesOf, type Problem } from '@fleam/contract/problem'
+import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
+import type { Work } from '@fleam/contract/work'
+import { type Appraisal, appraise } from '@fleam/core/appraisal'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import { type OrderPlan, type OrderPlanRequest, planOrders } from '@fleam/core/planning'
+import { platePieces } from '@fleam/core/plating'
+import { planBonded, planPortions, planRacks } from '@fleam/core/portioning'
+import { planSchedule, type Schedule, type ScheduleRequest } from '@fleam/core/scheduling'
 import { type PriceListRead, type PriceListRequest, readSentPriceList } from './read-price-list.ts'
 import { loadMixedSolver, loadSolver } from './solver.ts'
 

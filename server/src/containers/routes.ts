@@ -1,4 +1,4 @@
-import { container, containers } from '@fleam/contract'
+import { container, containers } from '@fleam/contract/style'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'

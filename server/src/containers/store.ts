@@ -1,4 +1,4 @@
-import type { Container } from '@fleam/contract'
+import type { Container } from '@fleam/contract/style'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export const containers = (scope: Scope): Promise<Container[]> =>

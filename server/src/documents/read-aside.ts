@@ -1,4 +1,4 @@
-import type { FabricationDocument } from '@fleam/core'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import type { FastifyInstance } from 'fastify'
 import type { Compute } from '../compute/index.ts'
 import { MAX_ISSUES, Refusal, readAside } from '../http/index.ts'

@@ -1,5 +1,8 @@
-import { type FabricationState, type Item, type Kitchen, editOf as wholeEdit } from '@fleam/contract'
-import { appraise } from '@fleam/core'
+import { editOf as wholeEdit } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Item } from '@fleam/contract/style'
+import { appraise } from '@fleam/core/appraisal'
 import { v7 as newId } from 'uuid'
 import cases from '../../../core/cases/appraise.json'
 import {

@@ -1,17 +1,11 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { FabricationRecord, FabricationState, Kitchen } from '@fleam/contract'
-import {
-  appraise,
-  documentOf,
-  FIGURES_VERSION,
-  FORMULAS,
-  keptBeam,
-  median,
-  recordFigures,
-  sizeClassOf,
-  takenTwice,
-  twinBeam,
-} from '@fleam/core'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import { appraise, FORMULAS } from '@fleam/core/appraisal'
+import { keptBeam, twinBeam } from '@fleam/core/beam'
+import { documentOf } from '@fleam/core/fabrication'
+import { FIGURES_VERSION, recordFigures, sizeClassOf, takenTwice } from '@fleam/core/logbook'
+import { median } from '@fleam/core/statistics'
 import { QueryTypes } from 'sequelize'
 import type { Database } from '../database/index.ts'
 import { Refusal, type Steps } from '../http/index.ts'

@@ -1,5 +1,5 @@
-import { type FabricationRecord, type FabricationState, fabricationRecord } from '@fleam/contract'
-import type { Fact } from '@fleam/core'
+import { type FabricationRecord, type FabricationState, fabricationRecord } from '@fleam/contract/fabrication'
+import type { Fact } from '@fleam/core/facts'
 import { rowOfFact } from '../facts/index.ts'
 import { requireReadable } from '../http/index.ts'
 import { insertMany, inTransaction, type Scope } from '../scope/index.ts'

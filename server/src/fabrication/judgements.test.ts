@@ -1,6 +1,10 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import { editOf, type FabricationState, type KeptJudgement, type Kitchen } from '@fleam/contract'
-import { appraise, documentOf, FORMULAS, judgementOf } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { KeptJudgement } from '@fleam/contract/judgement'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import { appraise, FORMULAS, judgementOf } from '@fleam/core/appraisal'
+import { documentOf } from '@fleam/core/fabrication'
 import {
   openTestApp,
   send,

@@ -1,5 +1,7 @@
-import type { FabricationState, KeptJudgement } from '@fleam/contract'
-import { appraise, documentOf, FORMULAS, judgementOf } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { KeptJudgement } from '@fleam/contract/judgement'
+import { appraise, FORMULAS, judgementOf } from '@fleam/core/appraisal'
+import { documentOf } from '@fleam/core/fabrication'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 /** Keeps what closed records are judged at now, by the formulas of today. */

@@ -1,14 +1,9 @@
-import {
-  appraisal,
-  fabricationDocument,
-  fabricationEdit,
-  fabricationRows,
-  fabricationState,
-  keptJudgement,
-  pilesCsv,
-  recordVersions,
-} from '@fleam/contract'
-import { appraise } from '@fleam/core'
+import { appraisal } from '@fleam/contract/appraisal'
+import { fabricationEdit, fabricationRows, fabricationState, recordVersions } from '@fleam/contract/fabrication'
+import { fabricationDocument } from '@fleam/contract/fabrication-document'
+import { keptJudgement } from '@fleam/contract/judgement'
+import { pilesCsv } from '@fleam/contract/piles-csv'
+import { appraise } from '@fleam/core/appraisal'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract'
-import type { PlannedOffer } from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { PlannedOffer } from '@fleam/core/fabrication'
 import type { Attributes, CreationAttributes } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { offerOfRow, present, rowOfOffer } from '../offer/index.ts'

@@ -1,24 +1,17 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
+import { editOf } from '@fleam/contract/edit'
 import {
-  editOf,
   type FabricationEdit,
   type FabricationRecord,
   type FabricationRow,
   type FabricationState,
   fabricationRecord,
-  type KeptJudgement,
   type RecordVersion,
-} from '@fleam/contract'
-import {
-  type CookName,
-  countsOf,
-  documentOf,
-  expectedDocument,
-  type FabricationDocument,
-  type PlannedPile,
-  standingMarks,
-  standingReadings,
-} from '@fleam/core'
+} from '@fleam/contract/fabrication'
+import type { KeptJudgement } from '@fleam/contract/judgement'
+import { type CookName, documentOf, type FabricationDocument, type PlannedPile } from '@fleam/core/fabrication'
+import { standingMarks, standingReadings } from '@fleam/core/facts'
+import { countsOf, expectedDocument } from '@fleam/core/weighing'
 import { notFound, Refusal, refuseTaken, requireReadable } from '../http/index.ts'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import { eachReadable, inTransaction, type Scope } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { FabricationEdit, FabricationRecord, FabricationState, RecordVersion } from '@fleam/contract'
+import type { FabricationEdit, FabricationRecord, FabricationState, RecordVersion } from '@fleam/contract/fabrication'
 import { type FindOptions, literal, Op, type Order } from 'sequelize'
 import type { FabricationModel } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'

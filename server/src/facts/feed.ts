@@ -1,5 +1,5 @@
-import type { FabricationNews } from '@fleam/contract'
-import type { Fact } from '@fleam/core'
+import type { FabricationNews } from '@fleam/contract/fabrication'
+import type { Fact } from '@fleam/core/facts'
 import type { Database } from '../database/index.ts'
 import { factOfRow } from './rows.ts'
 import { arrivedAt, type BenchKey, versionsOf } from './store.ts'

@@ -1,5 +1,5 @@
-import type { FactsKept, NotAFact } from '@fleam/contract'
-import type { Fact } from '@fleam/core'
+import type { FactsKept, NotAFact } from '@fleam/contract/fact'
+import type { Fact } from '@fleam/core/facts'
 import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
 import { notFound } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'

@@ -1,5 +1,6 @@
-import type { FabricationState, Kitchen } from '@fleam/contract'
-import type { MeasuredCut } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { MeasuredCut } from '@fleam/core/facts'
 import { v7 as newId } from 'uuid'
 import {
   openTestApp,

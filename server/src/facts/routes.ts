@@ -1,5 +1,5 @@
-import { factsKept, factsSent, measuredCuts } from '@fleam/contract'
-import type { Fact } from '@fleam/core'
+import { factsKept, factsSent, measuredCuts } from '@fleam/contract/fact'
+import type { Fact } from '@fleam/core/facts'
 import type { Database } from '../database/index.ts'
 import { fabricationParams, kitchenParams, type Server, sendEvents } from '../http/index.ts'
 import type { Scope, Scopes } from '../scope/index.ts'

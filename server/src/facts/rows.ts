@@ -1,4 +1,4 @@
-import type { BoardPart, Fact, MarkKind } from '@fleam/core'
+import type { BoardPart, Fact, MarkKind } from '@fleam/core/facts'
 import type { FactModel } from '../database/index.ts'
 
 type FactColumns = Omit<FactModel['_attributes'], 'receivedAt'>

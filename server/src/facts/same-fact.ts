@@ -1,4 +1,4 @@
-import type { Fact } from '@fleam/core'
+import type { Fact } from '@fleam/core/facts'
 
 /** What a fact says of itself again each time it is sent: when, in which place and who may be said anew, or not at all. */
 const SAID_ANEW = ['order', 'takenAt', 'cookId'] as const

@@ -1,5 +1,6 @@
-import { type FactRefused, type FactsKept, fact, issuesOf, type NotAFact, type ProblemCode } from '@fleam/contract'
-import type { Fact } from '@fleam/core'
+import { type FactRefused, type FactsKept, fact, type NotAFact } from '@fleam/contract/fact'
+import { issuesOf, type ProblemCode } from '@fleam/contract/problem'
+import type { Fact } from '@fleam/core/facts'
 import { MAX_ISSUES, Refusal } from '../http/index.ts'
 import { isSameFact } from './same-fact.ts'
 

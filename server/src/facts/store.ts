@@ -1,4 +1,4 @@
-import { byOrder, type Fact, type MeasuredCut, standingCuts } from '@fleam/core'
+import { byOrder, type Fact, type MeasuredCut, standingCuts } from '@fleam/core/facts'
 import { type InferAttributes, Op } from 'sequelize'
 import type { FactModel } from '../database/index.ts'
 import { notFound } from '../http/index.ts'

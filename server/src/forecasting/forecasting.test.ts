@@ -1,6 +1,9 @@
-import type { FabricationState, ForecastEvidence, Item, Kitchen } from '@fleam/contract'
-import { editOf } from '@fleam/contract'
-import type { LabourSource } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Item } from '@fleam/contract/style'
+import type { LabourSource } from '@fleam/core/fabrication'
 import { v7 as newId } from 'uuid'
 import {
   addSupplier,

@@ -1,4 +1,4 @@
-import { forecastEvidence } from '@fleam/contract'
+import { forecastEvidence } from '@fleam/contract/forecasting'
 import { fabricationParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { evidenceFor } from './service.ts'

@@ -1,5 +1,5 @@
-import type { ForecastEvidence } from '@fleam/contract'
-import { addDays } from '@fleam/core'
+import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import { addDays } from '@fleam/core/calendar'
 import { articlesById, articlesOfItems, type PricedArticle } from '../buying/index.ts'
 import { requireState } from '../fabrication/index.ts'
 import { styleTests } from '../logbook/index.ts'

@@ -1,4 +1,4 @@
-import { health } from '@fleam/contract'
+import { health } from '@fleam/contract/health'
 import packageJson from '../../../package.json' with { type: 'json' }
 import { type Database, migrationState } from '../database/index.ts'
 import type { DiskWatch, Server } from '../http/index.ts'

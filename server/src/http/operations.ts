@@ -1,5 +1,5 @@
 import type { SwaggerTransform } from '@fastify/swagger'
-import { PROBLEMS, type ProblemCode, problem } from '@fleam/contract'
+import { PROBLEMS, type ProblemCode, problem } from '@fleam/contract/problem'
 import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 

@@ -1,4 +1,4 @@
-import { PROBLEMS } from '@fleam/contract'
+import { PROBLEMS } from '@fleam/contract/problem'
 import Fastify from 'fastify'
 import { z } from 'zod'
 import { loggedError } from './logged-error.ts'

@@ -1,4 +1,4 @@
-import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract'
+import { issuesOf, PROBLEMS, type Problem, type ProblemCode } from '@fleam/contract/problem'
 import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify'
 import type { z } from 'zod'
 import { databaseCode, isDatabaseAway, isDiskFull } from '../database/index.ts'

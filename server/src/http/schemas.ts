@@ -1,4 +1,5 @@
-import { brokenText, HALF_A_CHARACTER, id, NOT_OF_OUR_TIME } from '@fleam/contract'
+import { id, NOT_OF_OUR_TIME } from '@fleam/contract/numbers'
+import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
 import type { FastifyInstance } from 'fastify'
 import type { ZodTypeProvider } from 'fastify-type-provider-zod'
 import { z } from 'zod'

@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream'
-import type { Problem } from '@fleam/contract'
+import type { Problem } from '@fleam/contract/problem'
 import type { FastifyReply } from 'fastify'
 import { problemOf } from './problems.ts'
 

@@ -10,7 +10,7 @@ import {
   kitchenSetUp,
   kitchens,
   newCook,
-} from '@fleam/contract'
+} from '@fleam/contract/kitchen'
 import type { Database } from '../database/index.ts'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Clock, Scopes } from '../scope/index.ts'

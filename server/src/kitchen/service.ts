@@ -1,5 +1,5 @@
-import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
-import { MAX_COOKS } from '@fleam/core'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract/kitchen'
+import { MAX_COOKS } from '@fleam/core/limits'
 import type { Database } from '../database/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { type Clock, decide, inTransaction, type Scope } from '../scope/index.ts'

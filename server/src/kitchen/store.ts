@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract/kitchen'
 import { type Database, parsedJsonOf } from '../database/index.ts'
 import { offerOfRow, rowOfOffer } from '../offer/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'

@@ -1,5 +1,12 @@
-import type { ChartQuery, LogbookSeries } from '@fleam/contract'
-import { CHART_BASELINE, type ChartLimits, type ChartSignal, controlChart, groupBy, movedPiles } from '@fleam/core'
+import type { ChartQuery, LogbookSeries } from '@fleam/contract/logbook'
+import {
+  CHART_BASELINE,
+  type ChartLimits,
+  type ChartSignal,
+  controlChart,
+  groupBy,
+  movedPiles,
+} from '@fleam/core/logbook'
 import type { Scope } from '../scope/index.ts'
 import { refuseFilters } from './filters.ts'
 import { pileShares, type SeriesPoint, seriesOf } from './series-store.ts'

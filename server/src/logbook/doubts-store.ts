@@ -1,4 +1,5 @@
-import { type DoubtPile, type DoubtRecord, pricePerKg } from '@fleam/core'
+import type { DoubtPile, DoubtRecord } from '@fleam/core/logbook'
+import { pricePerKg } from '@fleam/core/units'
 import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'

@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { LogbookDoubts } from '@fleam/contract'
-import { type Doubt, type DoubtRecord, doubtsOf, takenTwice } from '@fleam/core'
+import type { LogbookDoubts } from '@fleam/contract/logbook'
+import { type Doubt, type DoubtRecord, doubtsOf, takenTwice } from '@fleam/core/logbook'
 import { containers } from '../containers/index.ts'
 import { openStates } from '../fabrication/index.ts'
 import type { Scope } from '../scope/index.ts'

@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { LOGBOOK_FORMAT, type LoggedRecord } from '@fleam/contract'
-import { documentOf } from '@fleam/core'
+import { LOGBOOK_FORMAT, type LoggedRecord } from '@fleam/contract/logbook'
+import { documentOf } from '@fleam/core/fabrication'
 import { statesByIds } from '../fabrication/index.ts'
 import type { Scope } from '../scope/index.ts'
 

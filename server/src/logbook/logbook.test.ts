@@ -1,14 +1,16 @@
-import {
-  editOf,
-  type FabricationState,
-  type Item,
-  type LogbookChanges,
-  type LogbookDoubts,
-  type LogbookPage,
-  type LogbookSeries,
-  type LogbookSummaryAnswer,
-} from '@fleam/contract'
-import { appraise, documentOf, type FabricationDocument, MONEY_VIEWS, recordFigures } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type {
+  LogbookChanges,
+  LogbookDoubts,
+  LogbookPage,
+  LogbookSeries,
+  LogbookSummaryAnswer,
+} from '@fleam/contract/logbook'
+import type { Item } from '@fleam/contract/style'
+import { appraise } from '@fleam/core/appraisal'
+import { documentOf, type FabricationDocument } from '@fleam/core/fabrication'
+import { MONEY_VIEWS, recordFigures } from '@fleam/core/logbook'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { anyDocument, sixChickens } from '../../../core/test/documents.ts'

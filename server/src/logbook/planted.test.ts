@@ -1,18 +1,15 @@
-import {
-  editOf,
-  type FabricationState,
-  type LogbookChanges,
-  type LogbookCurve,
-  type LogbookDoubts,
-  type LogbookLearning,
-  type LogbookPage,
-  type LogbookSeasons,
-  type LogbookSeries,
-  type LogbookTurns,
-  type LogbookView,
-  type SupplierCards,
-} from '@fleam/contract'
-import { addDays } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { LogbookChanges, LogbookDoubts, LogbookPage, LogbookSeries } from '@fleam/contract/logbook'
+import type {
+  LogbookCurve,
+  LogbookLearning,
+  LogbookSeasons,
+  LogbookTurns,
+  LogbookView,
+} from '@fleam/contract/logbook-findings'
+import type { SupplierCards } from '@fleam/contract/supplier-card'
+import { addDays } from '@fleam/core/calendar'
 import { pastRecords } from '@fleam/demo'
 import { v7 as newId } from 'uuid'
 import { addSupplier, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'

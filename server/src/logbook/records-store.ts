@@ -1,4 +1,4 @@
-import type { LogbookExportQuery, LogbookPage, LogbookRecord, LogbookSort, RecordsQuery } from '@fleam/contract'
+import type { LogbookExportQuery, LogbookPage, LogbookRecord, LogbookSort, RecordsQuery } from '@fleam/contract/logbook'
 import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'

@@ -1,22 +1,24 @@
 import { Readable } from 'node:stream'
 import {
   chartQuery,
-  curveQuery,
   logbookChanges,
-  logbookCurve,
   logbookDoubts,
   logbookExportQuery,
-  logbookFilters,
-  logbookLearning,
   logbookPage,
-  logbookSeasons,
   logbookSeries,
   logbookSummary,
-  logbookTurns,
-  periodQuery,
   recordsQuery,
   summaryQuery,
-} from '@fleam/contract'
+} from '@fleam/contract/logbook'
+import {
+  curveQuery,
+  logbookCurve,
+  logbookFilters,
+  logbookLearning,
+  logbookSeasons,
+  logbookTurns,
+  periodQuery,
+} from '@fleam/contract/logbook-findings'
 import { recountAll } from '../fabrication/index.ts'
 import { kitchenParams, type Server, tellSteps } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

@@ -1,5 +1,6 @@
-import type { ChartQuery } from '@fleam/contract'
-import { addDays, type ChangeRecord, type ChartPoint, type Day, type SharedPile } from '@fleam/core'
+import type { ChartQuery } from '@fleam/contract/logbook'
+import { addDays, type Day } from '@fleam/core/calendar'
+import type { ChangeRecord, ChartPoint, SharedPile } from '@fleam/core/logbook'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
 import { whereOf } from './where.ts'

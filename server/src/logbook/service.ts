@@ -6,8 +6,8 @@ import {
   MAX_IMPORTED,
   type RecordsQuery,
   type SummaryQuery,
-} from '@fleam/contract'
-import { summariseLogbook, whatChanged } from '@fleam/core'
+} from '@fleam/contract/logbook'
+import { summariseLogbook, whatChanged } from '@fleam/core/logbook'
 import { Refusal } from '../http/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'
 import { cursorOf, readCursor } from './cursor.ts'

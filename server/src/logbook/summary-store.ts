@@ -1,5 +1,11 @@
-import type { LogbookFilters, SummaryQuery } from '@fleam/contract'
-import { type LogbookGroup, type MemberSums, type MemberYields, MONEY_VIEWS, type RecordMoney } from '@fleam/core'
+import type { LogbookFilters, SummaryQuery } from '@fleam/contract/logbook'
+import {
+  type LogbookGroup,
+  type MemberSums,
+  type MemberYields,
+  MONEY_VIEWS,
+  type RecordMoney,
+} from '@fleam/core/logbook'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'
 import { keysOfNumbers, type Names, nameOf, namesOf } from './names.ts'

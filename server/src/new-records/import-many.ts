@@ -1,5 +1,7 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { type FabricationState, issuesOf, type LoggedRecord, loggedRecord, type RecordsImported } from '@fleam/contract'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import { type LoggedRecord, loggedRecord, type RecordsImported } from '@fleam/contract/logbook'
+import { issuesOf } from '@fleam/contract/problem'
 import { QueryTypes } from 'sequelize'
 import { insertStates } from '../fabrication/index.ts'
 import { Refusal, type Steps } from '../http/index.ts'

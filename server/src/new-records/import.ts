@@ -1,12 +1,7 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract'
-import {
-  documentOf,
-  type FabricationDocument,
-  type Pile,
-  type PlannedPile,
-  type Reading,
-  wholeMilligrams,
-} from '@fleam/core'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import { documentOf, type FabricationDocument, type Pile, type PlannedPile } from '@fleam/core/fabrication'
+import type { Reading } from '@fleam/core/facts'
+import { wholeMilligrams } from '@fleam/core/units'
 import { v7 as newId } from 'uuid'
 import { insertState, recordById, stateById } from '../fabrication/index.ts'
 import { createOnce, isSameContent, Refusal } from '../http/index.ts'

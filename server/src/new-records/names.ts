@@ -1,5 +1,6 @@
-import type { Item, Style } from '@fleam/contract'
-import { type FabricationDocument, nameKey } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import { nameKey } from '@fleam/core/wording'
 import { notFound, Refusal } from '../http/index.ts'
 import { cooks } from '../kitchen/index.ts'
 import type { Scope } from '../scope/index.ts'

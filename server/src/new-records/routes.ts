@@ -1,4 +1,7 @@
-import { fabricationDocument, fabricationStart, fabricationState, id, logbookFile } from '@fleam/contract'
+import { fabricationStart, fabricationState } from '@fleam/contract/fabrication'
+import { fabricationDocument } from '@fleam/contract/fabrication-document'
+import { logbookFile } from '@fleam/contract/logbook'
+import { id } from '@fleam/contract/numbers'
 import { z } from 'zod'
 import { kitchenParams, type Server, tellSteps } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

@@ -1,15 +1,15 @@
 import { faultWords, hasSafetyFault } from '@fleam/catalogue'
-import type { FabricationRecord, FabricationRequest, FabricationState, FabricationStep } from '@fleam/contract'
-import {
-  isSentBack,
-  MAX_WEIGHINGS,
-  type PlannedOffer,
-  type PlannedPile,
-  type SettledStyle,
-  settleStyle,
-  stepsLedTo,
-  weighingsOf,
-} from '@fleam/core'
+import type {
+  FabricationRecord,
+  FabricationRequest,
+  FabricationState,
+  FabricationStep,
+} from '@fleam/contract/fabrication'
+import type { PlannedOffer, PlannedPile } from '@fleam/core/fabrication'
+import { MAX_WEIGHINGS } from '@fleam/core/limits'
+import { isSentBack } from '@fleam/core/receiving'
+import { type SettledStyle, settleStyle, stepsLedTo } from '@fleam/core/style'
+import { weighingsOf } from '@fleam/core/weighing'
 import { v7 as newId } from 'uuid'
 import { bookPrice, createTypedPrice, offersOfStyle } from '../buying/index.ts'
 import { insertState, latestOfStyle, stateById } from '../fabrication/index.ts'

@@ -1,4 +1,4 @@
-import type { PlannedOffer } from '@fleam/core'
+import type { PlannedOffer } from '@fleam/core/fabrication'
 import type { OfferColumns } from '../database/index.ts'
 
 /** Only the fields that are set: what is null in the table is absent in the document. */

@@ -1,20 +1,21 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { ExpectedLine, Item, LotRow } from '@fleam/contract'
+import type { ExpectedLine } from '@fleam/contract/planning'
+import type { LotRow } from '@fleam/contract/receiving'
+import type { Item } from '@fleam/contract/style'
+import { daysBetween } from '@fleam/core/calendar'
+import { lotLastDay } from '@fleam/core/cold-store'
 import {
   boardShare,
-  daysBetween,
   type GoodsComing,
   type GoodsWay,
-  hoursOfWeek,
-  isSentBack,
   type KitchenGoods,
   type Known,
   kitchenGoods,
-  lotLastDay,
-  median,
   type PlanGoods,
-  purchaseFromLot,
-} from '@fleam/core'
+} from '@fleam/core/planning'
+import { isSentBack, purchaseFromLot } from '@fleam/core/receiving'
+import { hoursOfWeek } from '@fleam/core/scheduling'
+import { median } from '@fleam/core/statistics'
 import { articlesOfItems, type CutWay, waysToProducts } from '../buying/index.ts'
 import { cooks } from '../kitchen/index.ts'
 import { mostPerWeek, type StyleTest, styleTests } from '../logbook/index.ts'

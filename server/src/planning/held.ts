@@ -1,5 +1,6 @@
-import type { Lot } from '@fleam/contract'
-import { addDays, type HeldByPlans, kilosByDay } from '@fleam/core'
+import type { Lot } from '@fleam/contract/receiving'
+import { addDays } from '@fleam/core/calendar'
+import { type HeldByPlans, kilosByDay } from '@fleam/core/planning'
 import { dayOf, type Scope } from '../scope/index.ts'
 import { acceptedPlans, plannedWhere } from './store.ts'
 

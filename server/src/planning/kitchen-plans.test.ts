@@ -1,18 +1,13 @@
-import {
-  type DaySchedule,
-  type ExpectedLine,
-  editOf,
-  type FabricationState,
-  type Item,
-  type Kitchen,
-  type LogbookPage,
-  type Plan,
-  type PlannedFabrication,
-  type PlanRow,
-  type Product,
-  type StylesWork,
-} from '@fleam/contract'
-import { addDays, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core'
+import type { Product } from '@fleam/contract/buying'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { DaySchedule, StylesWork } from '@fleam/contract/kept-schedule'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { LogbookPage } from '@fleam/contract/logbook'
+import type { ExpectedLine, Plan, PlannedFabrication, PlanRow } from '@fleam/contract/planning'
+import type { Item } from '@fleam/contract/style'
+import { addDays } from '@fleam/core/calendar'
+import { type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import { v7 as newId } from 'uuid'
 import { addSupplier, createPrice, openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
 import { loadMixedSolver } from '../compute/solver.ts'

@@ -1,8 +1,8 @@
+import { id } from '@fleam/contract/numbers'
 import {
   arrival,
   expectedLine,
   expectedLines,
-  id,
   plan,
   planAccepted,
   planCreated,
@@ -12,7 +12,7 @@ import {
   plannedFabrication,
   plannedFabrications,
   planRows as planRowsAnswer,
-} from '@fleam/contract'
+} from '@fleam/contract/planning'
 import { Op } from 'sequelize'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'

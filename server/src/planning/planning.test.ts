@@ -1,4 +1,4 @@
-import type { OrderPlan } from '@fleam/core'
+import type { OrderPlan } from '@fleam/core/planning'
 import cases from '../../../core/cases/order-plan.json'
 import { openTestApp, send, type TestApp } from '../../test/harness.ts'
 

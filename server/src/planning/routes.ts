@@ -1,4 +1,4 @@
-import { orderPlan, orderPlanRequest } from '@fleam/contract'
+import { orderPlan, orderPlanRequest } from '@fleam/contract/order-plan'
 import type { Compute } from '../compute/index.ts'
 import { clientGone, type Server } from '../http/index.ts'
 

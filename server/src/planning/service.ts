@@ -7,17 +7,14 @@ import {
   type PlannedEdit,
   type PlannedFabrication,
   plannedFabrication,
-} from '@fleam/contract'
-import {
-  addDays,
-  appraise,
-  documentOf,
-  MINUTES_OF_A_DAY,
-  planLines,
-  plannedWork,
-  standingReadings,
-  unitsDone,
-} from '@fleam/core'
+} from '@fleam/contract/planning'
+import { appraise } from '@fleam/core/appraisal'
+import { addDays } from '@fleam/core/calendar'
+import { documentOf } from '@fleam/core/fabrication'
+import { standingReadings } from '@fleam/core/facts'
+import { planLines, plannedWork } from '@fleam/core/planning'
+import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
+import { unitsDone } from '@fleam/core/weighing'
 import { v7 as newId } from 'uuid'
 import { z } from 'zod'
 import { databaseCode } from '../database/index.ts'

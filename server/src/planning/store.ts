@@ -1,14 +1,7 @@
-import {
-  type ExpectedLine,
-  type KeptSchedule,
-  keptSchedule,
-  type Plan,
-  type PlanAccepted,
-  type PlannedEdit,
-  type PlannedFabrication,
-  type ToldTask,
-} from '@fleam/contract'
-import { daysBetween, type PlanDraft } from '@fleam/core'
+import { type KeptSchedule, keptSchedule, type ToldTask } from '@fleam/contract/kept-schedule'
+import type { ExpectedLine, Plan, PlanAccepted, PlannedEdit, PlannedFabrication } from '@fleam/contract/planning'
+import { daysBetween } from '@fleam/core/calendar'
+import type { PlanDraft } from '@fleam/core/planning'
 import { Op, type Order, type WhereOptions } from 'sequelize'
 import type { OrderPlanModel } from '../database/index.ts'
 import { eachReadable, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import { plating, platingRequest } from '@fleam/contract'
+import { plating, platingRequest } from '@fleam/contract/plating'
 import type { Compute } from '../compute/index.ts'
 import { clientGone, type Server } from '../http/index.ts'
 

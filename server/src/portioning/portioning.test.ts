@@ -1,4 +1,4 @@
-import type { PortionPlan, RackPlan } from '@fleam/core'
+import type { PortionPlan, RackPlan } from '@fleam/core/portioning'
 import plateCases from '../../../core/cases/plating.json'
 import planCases from '../../../core/cases/portion-plan.json'
 import { openTestApp, send, type TestApp } from '../../test/harness.ts'

@@ -6,7 +6,7 @@ import {
   rackPlan,
   rackRequest,
   racksRequested,
-} from '@fleam/contract'
+} from '@fleam/contract/portioning'
 import type { Compute } from '../compute/index.ts'
 import { clientGone, type Server } from '../http/index.ts'
 

@@ -1,6 +1,10 @@
 import { faultWords, RECEIVING_CHECKS } from '@fleam/catalogue'
-import type { Kitchen, Lot, Supplier } from '@fleam/contract'
-import { type Format, formatFor, lotClaim, minorDigits, roundParts } from '@fleam/core'
+import type { Supplier } from '@fleam/contract/buying'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Lot } from '@fleam/contract/receiving'
+import { lotClaim } from '@fleam/core/receiving'
+import { minorDigits, roundParts } from '@fleam/core/units'
+import { type Format, formatFor } from '@fleam/core/wording'
 import { MARGIN, type Page, paperOf, pdfOf, ROW, type SheetTable, SOFT, table, text, WIDTH } from '../paper/index.ts'
 
 export interface ClaimPapers {

@@ -1,4 +1,5 @@
-import { id, lot, lotEdit, lotPhoto, lotRows, lotTrace } from '@fleam/contract'
+import { id } from '@fleam/contract/numbers'
+import { lot, lotEdit, lotPhoto, lotRows, lotTrace } from '@fleam/contract/receiving'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, notFound, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { Lot, LotEdit } from '@fleam/contract'
+import type { Lot, LotEdit } from '@fleam/contract/receiving'
 import type { LotModel } from '../database/index.ts'
 
 /** A lot from its row with its cases and checks, and the names of its item and supplier. */

@@ -1,13 +1,9 @@
 import { faultWords, hasSafetyFault } from '@fleam/catalogue'
-import {
-  claimCsv as csvOfClaim,
-  type Lot,
-  type LotEdit,
-  type LotPhoto,
-  type LotTrace,
-  lotEditOf,
-} from '@fleam/contract'
-import { documentOf, type LabelMismatch, labelMismatch } from '@fleam/core'
+import { claimCsv as csvOfClaim } from '@fleam/contract/claim-csv'
+import { lotEditOf } from '@fleam/contract/edit'
+import type { Lot, LotEdit, LotPhoto, LotTrace } from '@fleam/contract/receiving'
+import { documentOf } from '@fleam/core/fabrication'
+import { type LabelMismatch, labelMismatch } from '@fleam/core/receiving'
 import { statesOfLot } from '../fabrication/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { cookById } from '../kitchen/index.ts'

@@ -1,4 +1,4 @@
-import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract'
+import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract/receiving'
 import { literal, Op, type Order, where as sqlWhere } from 'sequelize'
 import { usedOfLots } from '../fabrication/index.ts'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import { scaleCommand, scaleStatus, standInLoad } from '@fleam/contract'
+import { scaleCommand, scaleStatus, standInLoad } from '@fleam/contract/scale-line'
 import { requireOpen } from '../fabrication/index.ts'
 import { fabricationParams, Refusal, type Server, sendEvents } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

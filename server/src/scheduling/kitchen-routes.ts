@@ -1,14 +1,13 @@
 import {
-  day,
   daySchedule,
-  id,
-  plan,
   scheduleEdit,
   schedulesStanding,
   stylesWork,
   styleWork,
   toldTask,
-} from '@fleam/contract'
+} from '@fleam/contract/kept-schedule'
+import { day, id } from '@fleam/contract/numbers'
+import { plan } from '@fleam/contract/planning'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

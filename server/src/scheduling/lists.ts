@@ -1,14 +1,8 @@
-import { type Plan, setUpsOf } from '@fleam/contract'
-import {
-  addDays,
-  clockWords,
-  type Format,
-  formatFor,
-  isOnDuty,
-  MINUTES_OF_A_DAY,
-  ON_DUTY,
-  setUpLines,
-} from '@fleam/core'
+import type { Plan } from '@fleam/contract/planning'
+import { setUpsOf } from '@fleam/contract/set-ups'
+import { addDays } from '@fleam/core/calendar'
+import { isOnDuty, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core/scheduling'
+import { clockWords, type Format, formatFor, setUpLines } from '@fleam/core/wording'
 import { cooks } from '../kitchen/index.ts'
 import { type Paper, paperOf } from '../paper/index.ts'
 import type { Scope } from '../scope/index.ts'

@@ -1,5 +1,6 @@
-import { type Plan, planJobs, workCooks } from '@fleam/contract'
-import { cookOfTask, workPlan } from '@fleam/core'
+import { planJobs, workCooks } from '@fleam/contract/plan-jobs'
+import type { Plan } from '@fleam/contract/planning'
+import { cookOfTask, workPlan } from '@fleam/core/scheduling'
 import { cooks } from '../kitchen/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { items } from '../style/index.ts'

@@ -1,4 +1,4 @@
-import { schedule, scheduleRequest } from '@fleam/contract'
+import { schedule, scheduleRequest } from '@fleam/contract/schedule'
 import type { Compute } from '../compute/index.ts'
 import { clientGone, type Server } from '../http/index.ts'
 

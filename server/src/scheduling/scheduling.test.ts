@@ -1,4 +1,4 @@
-import type { Schedule } from '@fleam/core'
+import type { Schedule } from '@fleam/core/scheduling'
 import cases from '../../../core/cases/schedule.json'
 import { openTestApp, send, type TestApp } from '../../test/harness.ts'
 

@@ -1,25 +1,23 @@
+import type {
+  DaySchedule,
+  KeptSchedule,
+  ScheduleEdit,
+  SchedulesStanding,
+  ToldTask,
+} from '@fleam/contract/kept-schedule'
+import { jobProgress } from '@fleam/contract/plan-jobs'
+import type { Plan } from '@fleam/contract/planning'
+import { scheduleCalendar } from '@fleam/contract/schedule-calendar'
+import { addDays, daysBetween, minutesSince } from '@fleam/core/calendar'
 import {
-  type DaySchedule,
-  jobProgress,
-  type KeptSchedule,
-  type Plan,
-  type ScheduleEdit,
-  type SchedulesStanding,
-  scheduleCalendar,
-  type ToldTask,
-} from '@fleam/contract'
-import {
-  addDays,
   cookIdOf,
   cookOfTask,
-  daysBetween,
   followTasks,
   type JobProgress,
   MINUTES_OF_A_DAY,
-  minutesSince,
   type StyleWork,
   scheduleMinutes,
-} from '@fleam/core'
+} from '@fleam/core/scheduling'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import {
   changePlan,

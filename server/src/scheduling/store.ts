@@ -1,5 +1,5 @@
-import type { StylesWork, ToldTask } from '@fleam/contract'
-import { cookMinutes, type StyleWork } from '@fleam/core'
+import type { StylesWork, ToldTask } from '@fleam/contract/kept-schedule'
+import { cookMinutes, type StyleWork } from '@fleam/core/scheduling'
 import { Op } from 'sequelize'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 

@@ -1,26 +1,11 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
-import type { FabricationRecord } from '@fleam/contract'
-import {
-  type Appraisal,
-  appraise,
-  type Comparison,
-  CREDIT_POLICIES,
-  type DecimalMark,
-  type FabricationDocument,
-  type Format,
-  formatFor,
-  invoicePrice,
-  labourMinutes,
-  leadingComparison,
-  type MoneyPart,
-  minorDigits,
-  moneyBars,
-  POLICY_WORDS,
-  plateYield,
-  roundParts,
-  VERDICT_WORDS,
-  verdictSentence,
-} from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { type Appraisal, appraise, type MoneyPart, moneyBars } from '@fleam/core/appraisal'
+import { type Comparison, leadingComparison, plateYield } from '@fleam/core/comparison'
+import { invoicePrice, labourMinutes } from '@fleam/core/costing'
+import { CREDIT_POLICIES, type FabricationDocument } from '@fleam/core/fabrication'
+import { type DecimalMark, minorDigits, roundParts } from '@fleam/core/units'
+import { type Format, formatFor, POLICY_WORDS, VERDICT_WORDS, verdictSentence } from '@fleam/core/wording'
 import { type Paper, paperOf, type SheetTable } from '../paper/index.ts'
 
 export interface SheetBar {

@@ -1,5 +1,5 @@
-import { id } from '@fleam/contract'
-import { documentOf } from '@fleam/core'
+import { id } from '@fleam/contract/numbers'
+import { documentOf } from '@fleam/core/fabrication'
 import { z } from 'zod'
 import { requireDocument, requireState } from '../fabrication/index.ts'
 import { fabricationParams, notFound, type Server } from '../http/index.ts'

@@ -1,4 +1,6 @@
-import { assumptionsOf, type FabricationState, type Kitchen } from '@fleam/contract'
+import { assumptionsOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
 import { openTestApp, send, setUpKitchen, startSixChickens, type TestApp } from '../../test/harness.ts'

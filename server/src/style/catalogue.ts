@@ -1,6 +1,6 @@
 import { CATALOGUE, type CatalogueItem } from '@fleam/catalogue'
-import type { Item } from '@fleam/contract'
-import { partsOfNamed } from '@fleam/core'
+import type { Item } from '@fleam/contract/style'
+import { partsOfNamed } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import type { Scope } from '../scope/index.ts'
 import { copyOf } from './copy-of.ts'

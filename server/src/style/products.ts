@@ -1,5 +1,6 @@
-import type { Item, Style } from '@fleam/contract'
-import { nameKey, type ProductPlate } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import type { ProductPlate } from '@fleam/core/buying'
+import { nameKey } from '@fleam/core/wording'
 import { v7 as newId } from 'uuid'
 import { notFound } from '../http/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'

@@ -1,4 +1,5 @@
-import { id, item, itemEdit, items, style, styleFile } from '@fleam/contract'
+import { id } from '@fleam/contract/numbers'
+import { item, itemEdit, items, style, styleFile } from '@fleam/contract/style'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

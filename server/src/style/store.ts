@@ -1,4 +1,4 @@
-import type { Item, ItemEdit, Style } from '@fleam/contract'
+import type { Item, ItemEdit, Style } from '@fleam/contract/style'
 import { type ItemModel, parsedJsonOf, type StyleModel, type StylePileModel } from '../database/index.ts'
 import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 

@@ -1,4 +1,4 @@
-import { supplierCards, supplierCardsQuery } from '@fleam/contract'
+import { supplierCards, supplierCardsQuery } from '@fleam/contract/supplier-card'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import { cards } from './service.ts'

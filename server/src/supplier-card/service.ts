@@ -1,5 +1,6 @@
-import type { Lot, SupplierCard, SupplierCards, SupplierCardsQuery } from '@fleam/contract'
-import { isSentBack, lotClaim, SHORT_SHARE } from '@fleam/core'
+import type { Lot } from '@fleam/contract/receiving'
+import type { SupplierCard, SupplierCards, SupplierCardsQuery } from '@fleam/contract/supplier-card'
+import { isSentBack, lotClaim, SHORT_SHARE } from '@fleam/core/receiving'
 import { articlesOfSupplier } from '../buying/index.ts'
 import { type StyleSums, styleSums, summary } from '../logbook/index.ts'
 import { lotsReceived } from '../receiving/index.ts'

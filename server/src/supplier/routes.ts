@@ -1,4 +1,5 @@
-import { id, supplier, suppliers } from '@fleam/contract'
+import { supplier, suppliers } from '@fleam/contract/buying'
+import { id } from '@fleam/contract/numbers'
 import { z } from 'zod'
 import { fabricationParams, kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { Supplier } from '@fleam/contract'
+import type { Supplier } from '@fleam/contract/buying'
 import { parsedJsonOf } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 

@@ -1,4 +1,5 @@
-import { id, UNREADABLE_KINDS, unreadableRows } from '@fleam/contract'
+import { id } from '@fleam/contract/numbers'
+import { UNREADABLE_KINDS, unreadableRows } from '@fleam/contract/unreadable'
 import { z } from 'zod'
 import { kitchenParams, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'

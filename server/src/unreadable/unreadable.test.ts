@@ -1,5 +1,7 @@
-import type { Kitchen, Plan, PlanRow, UnreadableRow } from '@fleam/contract'
-import { USUAL_WORK } from '@fleam/core'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Plan, PlanRow } from '@fleam/contract/planning'
+import type { UnreadableRow } from '@fleam/contract/unreadable'
+import { USUAL_WORK } from '@fleam/core/scheduling'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

@@ -1,4 +1,5 @@
-import { id, whatIf, whatIfs } from '@fleam/contract'
+import { id } from '@fleam/contract/numbers'
+import { whatIf, whatIfs } from '@fleam/contract/what-if'
 import { fabricationParams, refuseOtherId, type Server } from '../http/index.ts'
 import type { Scopes } from '../scope/index.ts'
 import * as service from './service.ts'

@@ -1,4 +1,4 @@
-import type { WhatIf } from '@fleam/contract'
+import type { WhatIf } from '@fleam/contract/what-if'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export async function whatIfs(scope: Scope, fabricationId: string): Promise<WhatIf[]> {

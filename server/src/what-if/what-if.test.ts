@@ -1,4 +1,7 @@
-import { assumptionsOf, type FabricationState, type Kitchen, type WhatIf } from '@fleam/contract'
+import { assumptionsOf } from '@fleam/contract/edit'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { WhatIf } from '@fleam/contract/what-if'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, startSixChickens, type TestApp } from '../../test/harness.ts'
 

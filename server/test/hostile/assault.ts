@@ -1,4 +1,5 @@
-import type { Kitchen, Problem } from '@fleam/contract'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Problem } from '@fleam/contract/problem'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { type Asked, fillKitchen } from '../fill-kitchen.ts'

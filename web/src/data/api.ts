@@ -1,4 +1,4 @@
-import type { Problem } from '@fleam/contract'
+import type { Problem } from '@fleam/contract/problem'
 
 /** A refusal of the server, as it said it. */
 export class ApiProblem extends Error {

@@ -1,4 +1,4 @@
-import type { FabricationNews, FabricationState } from '@fleam/contract'
+import type { FabricationNews, FabricationState } from '@fleam/contract/fabrication'
 import { QueryClient } from '@tanstack/react-query'
 import { reading } from '../../../core/test/facts.ts'
 import { takeNews, withNews } from './bench-stream.ts'

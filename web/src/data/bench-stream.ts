@@ -1,4 +1,4 @@
-import type { FabricationNews, FabricationState } from '@fleam/contract'
+import type { FabricationNews, FabricationState } from '@fleam/contract/fabrication'
 import { type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useKitchen } from './kitchen-context.ts'

@@ -2,21 +2,18 @@ import type {
   Article,
   ArticlePrice,
   ArticleRows,
-  Lot,
-  LotEdit,
-  LotPhoto,
-  LotRow,
-  LotTrace,
   MovedPrices,
   PriceAdded,
   PriceCorrection,
-  PriceIssue,
   Product,
-  RememberedMapping,
   StruckPrice,
   Supplier,
-} from '@fleam/contract'
-import type { BuyingForm, FabricationDocument, ProductPlate, WholeForm } from '@fleam/core'
+} from '@fleam/contract/buying'
+import type { RememberedMapping } from '@fleam/contract/price-columns'
+import type { PriceIssue } from '@fleam/contract/price-row'
+import type { Lot, LotEdit, LotPhoto, LotRow, LotTrace } from '@fleam/contract/receiving'
+import type { BuyingForm, ProductPlate, WholeForm } from '@fleam/core/buying'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

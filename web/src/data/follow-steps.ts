@@ -1,4 +1,4 @@
-import type { Problem } from '@fleam/contract'
+import type { Problem } from '@fleam/contract/problem'
 import { ApiProblem, Offline } from './api.ts'
 
 type Step<T> = { progress: { done: number; of: number } } | { result: T } | { problem: Problem }

@@ -1,4 +1,4 @@
-import type { PriceMapping } from '@fleam/contract'
+import type { PriceMapping } from '@fleam/contract/price-columns'
 import type { ImportResult } from './buying-queries.ts'
 import { type Following, followSteps } from './follow-steps.ts'
 

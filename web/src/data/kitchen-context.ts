@@ -1,5 +1,5 @@
-import type { Kitchen } from '@fleam/contract'
-import type { DecimalMark } from '@fleam/core'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { DecimalMark } from '@fleam/core/units'
 import { createContext, use } from 'react'
 
 export const KitchenContext = createContext<Kitchen | null>(null)

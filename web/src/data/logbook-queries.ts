@@ -1,27 +1,26 @@
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationEdit, FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
 import type {
-  FabricationEdit,
-  FabricationRecord,
-  FabricationState,
   LogbookChanges,
-  LogbookCurve,
   LogbookDoubts,
   LogbookExportQuery,
   LogbookFilters,
-  LogbookLearning,
   LogbookPage,
-  LogbookSeasons,
   LogbookSeries,
   LogbookSort,
   LogbookSummaryAnswer,
-  LogbookTurns,
-  LogbookView,
   RecordsQuery,
   SummaryQuery,
-  SupplierCards,
-  SupplierCardsQuery,
-} from '@fleam/contract'
-import { editOf } from '@fleam/contract'
-import type { DoubtKind } from '@fleam/core'
+} from '@fleam/contract/logbook'
+import type {
+  LogbookCurve,
+  LogbookLearning,
+  LogbookSeasons,
+  LogbookTurns,
+  LogbookView,
+} from '@fleam/contract/logbook-findings'
+import type { SupplierCards, SupplierCardsQuery } from '@fleam/contract/supplier-card'
+import type { DoubtKind } from '@fleam/core/logbook'
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { v7 as newId } from 'uuid'
 import { deleteJson, getJson, postJson, putJson } from './api.ts'

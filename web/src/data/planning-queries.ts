@@ -1,3 +1,4 @@
+import type { ScheduleEdit } from '@fleam/contract/kept-schedule'
 import type {
   ExpectedLine,
   Plan,
@@ -6,9 +7,8 @@ import type {
   PlannedEdit,
   PlannedFabrication,
   PlanRow,
-  ScheduleEdit,
-} from '@fleam/contract'
-import type { PlanGoods } from '@fleam/core'
+} from '@fleam/contract/planning'
+import type { PlanGoods } from '@fleam/core/planning'
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { deleteJson, getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

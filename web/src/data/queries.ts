@@ -1,15 +1,14 @@
 import type {
-  Cook,
   FabricationEdit,
   FabricationRow,
   FabricationStart,
   FabricationState,
-  ForecastEvidence,
-  Health,
-  Item,
-  Kitchen,
   RecordVersion,
-} from '@fleam/contract'
+} from '@fleam/contract/fabrication'
+import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import type { Health } from '@fleam/contract/health'
+import type { Cook, Kitchen } from '@fleam/contract/kitchen'
+import type { Item } from '@fleam/contract/style'
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { ScaleStatus } from '@fleam/contract'
+import type { ScaleStatus } from '@fleam/contract/scale-line'
 import { useSyncExternalStore } from 'react'
 import { postJson } from './api.ts'
 import { kitchenPath } from './paths.ts'

@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, Kitchen, KitchenEdit } from '@fleam/contract'
+import type { Cook, CookEdit, Kitchen, KitchenEdit } from '@fleam/contract/kitchen'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

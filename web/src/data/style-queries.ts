@@ -1,4 +1,4 @@
-import type { CautionOverride, Container, Item, ItemEdit, Style, StyleFile } from '@fleam/contract'
+import type { CautionOverride, Container, Item, ItemEdit, Style, StyleFile } from '@fleam/contract/style'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { deleteJson, getJson, postJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

@@ -1,5 +1,5 @@
-import type { Supplier } from '@fleam/contract'
-import { nameKey } from '@fleam/core'
+import type { Supplier } from '@fleam/contract/buying'
+import { nameKey } from '@fleam/core/wording'
 import { v7 as newId } from 'uuid'
 import { putJson } from './api.ts'
 import { kitchenPath } from './paths.ts'

@@ -1,4 +1,4 @@
-import type { UnreadableRow } from '@fleam/contract'
+import type { UnreadableRow } from '@fleam/contract/unreadable'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { deleteJson, getJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { WhatIf } from '@fleam/contract'
+import type { WhatIf } from '@fleam/contract/what-if'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { deleteJson, getJson, putJson } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { Fact } from '@fleam/core'
+import type { Fact } from '@fleam/core/facts'
 
 /** Something that was done on this device, and that the server may not have yet. */
 export interface OutboxEntry {

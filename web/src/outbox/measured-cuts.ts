@@ -1,4 +1,5 @@
-import { type MeasuredCut, type MeasuredPortion, type MeasuringWay, standingCuts } from '@fleam/core'
+import { type MeasuredCut, type MeasuringWay, standingCuts } from '@fleam/core/facts'
+import type { MeasuredPortion } from '@fleam/core/portioning'
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useMemo } from 'react'
 import { getJson } from '../data/api.ts'

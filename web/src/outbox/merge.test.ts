@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract'
-import { type Fact, standingMarks } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import { type Fact, standingMarks } from '@fleam/core/facts'
 import { factVoid, mark, move, reading } from '../../../core/test/facts.ts'
 import type { OutboxEntry } from './entry.ts'
 import { merge } from './merge.ts'

@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract'
-import { type Fact, type Reading, standingReadings } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import { type Fact, type Reading, standingReadings } from '@fleam/core/facts'
 import type { OutboxEntry } from './entry.ts'
 
 export interface StandingReading extends Reading {

@@ -1,4 +1,4 @@
-import { standingCuts } from '@fleam/core'
+import { standingCuts } from '@fleam/core/facts'
 import { factsOfOldCuts, type OldWaitingCut, oldCutsIn } from './old-entries.ts'
 
 const NOW = '2026-11-25T09:00:00.000Z'

@@ -1,4 +1,5 @@
-import { type Fact, type MarkKind, type MeasuringWay, type ReadingSource, wholeMilligrams } from '@fleam/core'
+import type { Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core/facts'
+import { wholeMilligrams } from '@fleam/core/units'
 import { v5 as idFrom, validate as isId } from 'uuid'
 import type { OutboxEntry } from './entry.ts'
 

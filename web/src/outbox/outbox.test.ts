@@ -1,4 +1,4 @@
-import type { Fact, FactVoid, ReadingMove } from '@fleam/core'
+import type { Fact, FactVoid, ReadingMove } from '@fleam/core/facts'
 import { openDB } from 'idb'
 import { factVoid, move, reading } from '../../../core/test/facts.ts'
 import { Outbox, type OutboxOptions, type SendResult } from './outbox.ts'

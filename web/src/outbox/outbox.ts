@@ -1,4 +1,4 @@
-import { type Fact, nextOrder } from '@fleam/core'
+import { type Fact, nextOrder } from '@fleam/core/facts'
 import type { OutboxEntry } from './entry.ts'
 import type { OutboxStore } from './store.ts'
 

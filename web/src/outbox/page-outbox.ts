@@ -1,5 +1,6 @@
-import type { FactsKept } from '@fleam/contract'
-import { type Fact, wholeMilligrams } from '@fleam/core'
+import type { FactsKept } from '@fleam/contract/fact'
+import type { Fact } from '@fleam/core/facts'
+import { wholeMilligrams } from '@fleam/core/units'
 import { useSyncExternalStore } from 'react'
 import { v7 as newId } from 'uuid'
 import { ApiProblem, isOffline, postJson } from '../data/api.ts'

@@ -1,4 +1,5 @@
-import { type Appraisal, appraise, type FabricationDocument } from '@fleam/core'
+import { type Appraisal, appraise } from '@fleam/core/appraisal'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { createContext, use, useMemo } from 'react'
 import { type Format, useFormat } from './use-format.ts'
 

@@ -1,4 +1,4 @@
-import type { ExpectedLine } from '@fleam/contract'
+import type { ExpectedLine } from '@fleam/contract/planning'
 
 interface Arrived {
   words: string

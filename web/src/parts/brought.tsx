@@ -1,5 +1,6 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract'
-import { explainMoneyView, LOST_WORDS, type RecordMoney } from '@fleam/core'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import { explainMoneyView, type RecordMoney } from '@fleam/core/logbook'
+import { LOST_WORDS } from '@fleam/core/wording'
 import { OpenFigure } from './figure.tsx'
 import { useFormat } from './use-format.ts'
 

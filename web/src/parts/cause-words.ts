@@ -1,4 +1,4 @@
-import type { LossCause } from '@fleam/core'
+import type { LossCause } from '@fleam/core/weighing'
 
 /** What may have gone wrong, as a cook says it. */
 export const CAUSE_WORDS: Readonly<Record<LossCause, string>> = {

@@ -1,6 +1,6 @@
 import { type Caution, type CautionPlace, cautionById, cautionsFor, type Species } from '@fleam/catalogue'
-import type { CautionOverride } from '@fleam/contract'
-import { type ColdLimits, DEFAULT_COLD_LIMITS } from '@fleam/core'
+import type { CautionOverride } from '@fleam/contract/style'
+import { type ColdLimits, DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
 import { useCautionOverrides } from '../data/style-queries.ts'
 import { useFormat } from './use-format.ts'
 

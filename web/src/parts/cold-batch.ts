@@ -1,4 +1,6 @@
-import { batchLoads, type ColdLimits, type ColdLoads, coldLoads, type LabourEntry, type Mark } from '@fleam/core'
+import { type ColdLimits, type ColdLoads, coldLoads, type LabourEntry } from '@fleam/core/fabrication'
+import type { Mark } from '@fleam/core/facts'
+import { batchLoads } from '@fleam/core/weighing'
 
 export interface ColdWork {
   units: number

@@ -1,5 +1,5 @@
-import type { FabricationRow } from '@fleam/contract'
-import { overWords } from '@fleam/core'
+import type { FabricationRow } from '@fleam/contract/fabrication'
+import { overWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { useKitchenCautions } from './cautions.ts'
 import { coldBatch } from './cold-batch.ts'

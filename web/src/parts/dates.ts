@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract'
+import type { Kitchen } from '@fleam/contract/kitchen'
 
 /** How days are written: as the kitchen's country does, by the weights that it works in. */
 let locale = 'en-GB'

@@ -1,4 +1,4 @@
-import { explainHowFarOff } from '@fleam/core'
+import { explainHowFarOff } from '@fleam/core/portioning'
 import { fireEvent, screen } from '@testing-library/react'
 import { renderPart, touch } from '../../test/render.tsx'
 import { Explained } from './figure.tsx'

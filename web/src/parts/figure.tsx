@@ -1,4 +1,5 @@
-import { type Explanation, evaluate, explain, type FigureRef, moreDigits, word } from '@fleam/core'
+import { type Explanation, evaluate, explain, type FigureRef, word } from '@fleam/core/explanation'
+import { moreDigits } from '@fleam/core/wording'
 import { type ReactNode, useRef, useState } from 'react'
 import Overlay from 'react-bootstrap/Overlay'
 import Popover from 'react-bootstrap/Popover'

@@ -1,4 +1,4 @@
-import type { WeightUnit } from '@fleam/core'
+import type { WeightUnit } from '@fleam/core/units'
 import type { ReactNode } from 'react'
 import Form from 'react-bootstrap/Form'
 import { type Control, Controller, type FieldPath, type FieldValues, useController } from 'react-hook-form'

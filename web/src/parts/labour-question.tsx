@@ -1,4 +1,4 @@
-import type { LabourAnswer, LabourDoubt, LabourSource } from '@fleam/core'
+import type { LabourAnswer, LabourDoubt, LabourSource } from '@fleam/core/fabrication'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import css from './labour-question.module.css'

@@ -1,4 +1,4 @@
-import { lengthUnitOf, parseLength } from '@fleam/core'
+import { lengthUnitOf, parseLength } from '@fleam/core/units'
 import { useId, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../data/kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { PlannedPile } from '@fleam/core'
+import type { PlannedPile } from '@fleam/core/fabrication'
 
 /** A pile that nobody planned: something kept for staff, a better cut, a spoiled one. */
 export const newPile = (id: string): PlannedPile => ({

@@ -1,5 +1,5 @@
-import type { DayTask } from '@fleam/contract'
-import { clockWords } from '@fleam/core'
+import type { DayTask } from '@fleam/contract/kept-schedule'
+import { clockWords } from '@fleam/core/wording'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

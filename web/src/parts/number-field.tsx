@@ -1,4 +1,4 @@
-import { formatNumber, parseNumber, typedNumber } from '@fleam/core'
+import { formatNumber, parseNumber, typedNumber } from '@fleam/core/units'
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useDecimalMark } from '../data/kitchen-context.ts'

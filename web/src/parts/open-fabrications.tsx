@@ -1,5 +1,6 @@
-import type { FabricationRow } from '@fleam/contract'
-import { clockWords, minutesSince } from '@fleam/core'
+import type { FabricationRow } from '@fleam/contract/fabrication'
+import { minutesSince } from '@fleam/core/calendar'
+import { clockWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { AppraisedContext, useAppraisal } from './appraised-context.ts'

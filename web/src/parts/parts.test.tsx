@@ -1,4 +1,4 @@
-import { formatFor } from '@fleam/core'
+import { formatFor } from '@fleam/core/wording'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../core/test/documents.ts'
 import { LARCH_HALT, renderPart, touch } from '../../test/render.tsx'

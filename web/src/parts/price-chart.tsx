@@ -1,4 +1,4 @@
-import type { PricePoint } from '@fleam/core'
+import type { PricePoint } from '@fleam/core/buying'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { dayWords } from './dates.ts'
 import css from './price-chart.module.css'

@@ -1,4 +1,4 @@
-import { pricePerKg, pricePerWeight } from '@fleam/core'
+import { pricePerKg, pricePerWeight } from '@fleam/core/units'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { NumberField } from './number-field.tsx'
 

@@ -1,4 +1,4 @@
-import { PRICE_UNITS, type PriceUnit } from '@fleam/core'
+import { PRICE_UNITS, type PriceUnit } from '@fleam/core/fabrication'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { PER_WORDS } from './price-words.ts'
 

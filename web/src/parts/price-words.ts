@@ -1,4 +1,6 @@
-import type { Estimate, Order, Price, Quote } from '@fleam/core'
+import type { Order, Quote } from '@fleam/core/buying'
+import type { Price } from '@fleam/core/fabrication'
+import type { Estimate } from '@fleam/core/forecasting'
 import type { Format } from './use-format.ts'
 
 export const PER_WORDS = { kg: 'a kilo', lb: 'a pound', piece: 'a piece', case: 'a case', lot: 'a lot' } as const

@@ -1,5 +1,6 @@
 import { DndContext, type DragEndEvent, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core'
-import { clockWords, MINUTES_OF_A_DAY, shiftBy } from '@fleam/core'
+import { MINUTES_OF_A_DAY, shiftBy } from '@fleam/core/scheduling'
+import { clockWords } from '@fleam/core/wording'
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import css from './shift-grid.module.css'

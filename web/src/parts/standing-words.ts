@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract'
+import type { Lot } from '@fleam/contract/receiving'
 
 export const STANDING_WORDS: Readonly<Record<Lot['standing'], string>> = {
   accepted: 'accepted',

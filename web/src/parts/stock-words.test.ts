@@ -1,4 +1,5 @@
-import type { Item, LotRow } from '@fleam/contract'
+import type { LotRow } from '@fleam/contract/receiving'
+import type { Item } from '@fleam/contract/style'
 import { daysLeftWords, stockLots } from './stock-words.ts'
 
 test.each([

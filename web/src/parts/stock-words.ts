@@ -1,6 +1,8 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { Item, Lot, LotRow } from '@fleam/contract'
-import { deliveryClaim, lotLastDay, type StockLot } from '@fleam/core'
+import type { Lot, LotRow } from '@fleam/contract/receiving'
+import type { Item } from '@fleam/contract/style'
+import { lotLastDay } from '@fleam/core/cold-store'
+import { deliveryClaim, type StockLot } from '@fleam/core/receiving'
 import { dayWords } from './dates.ts'
 
 /** Days that a lot keeps once it is open: as long as portions of its animal do. */

@@ -1,4 +1,5 @@
-import { type Appraisal, type TwinBeam as Beam, type Segment, twinBeam } from '@fleam/core'
+import type { Appraisal } from '@fleam/core/appraisal'
+import { type TwinBeam as Beam, type Segment, twinBeam } from '@fleam/core/beam'
 import { useId, useMemo } from 'react'
 import { useAppraised } from './appraised-context.ts'
 import css from './twin-beam.module.css'

@@ -1,8 +1,8 @@
-import { type Format, formatFor } from '@fleam/core'
+import { type Format, formatFor } from '@fleam/core/wording'
 import { useMemo } from 'react'
 import { useKitchen } from '../data/kitchen-context.ts'
 
-export type { Format } from '@fleam/core'
+export type { Format } from '@fleam/core/wording'
 
 export function useFormat(currency?: string): Format {
   const kitchen = useKitchen()

@@ -1,4 +1,4 @@
-import type { MeasuringWay } from '@fleam/core'
+import type { MeasuringWay } from '@fleam/core/facts'
 
 /** How the shape of a piece is known. */
 export const WAY_WORDS: Readonly<Record<MeasuringWay, string>> = {

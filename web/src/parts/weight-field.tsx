@@ -1,4 +1,4 @@
-import { parseWeight, unitWritten, type WeightUnit } from '@fleam/core'
+import { parseWeight, unitWritten, type WeightUnit } from '@fleam/core/units'
 import { useEffect, useId, useRef } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../data/kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { WeightIssueCode } from '@fleam/core'
+import type { WeightIssueCode } from '@fleam/core/units'
 
 const EXAMPLES = { metric: '840, 1.2 kg or 2 lb 3 oz', imperial: '2.5, 9 oz or 2 lb 3 oz' } as const
 

@@ -1,5 +1,5 @@
-import type { Work, WorkName } from '@fleam/contract'
-import type { Forecast } from '@fleam/core'
+import type { Work, WorkName } from '@fleam/contract/work'
+import type { Forecast } from '@fleam/core/forecasting'
 import type { PriceListPreview, WorkerReply, WorkerRequest } from './protocol.ts'
 import { startWorker } from './start-worker.ts'
 

@@ -1,4 +1,5 @@
-import { type ForecastModel, ForecastRun, forecastModel, forecastOf, planPortions, type Spreads } from '@fleam/core'
+import { type ForecastModel, ForecastRun, forecastModel, forecastOf, type Spreads } from '@fleam/core/forecasting'
+import { planPortions } from '@fleam/core/portioning'
 import { sixChickens } from '../../../core/test/documents.ts'
 import type { WorkerReply, WorkerRequest } from './protocol.ts'
 

@@ -1,15 +1,8 @@
 import '../no-eval.ts'
-import { goodLines, readPriceList } from '@fleam/contract'
-import {
-  ForecastRun,
-  forecastOf,
-  type Plating,
-  type PlatingRequest,
-  PlatingRun,
-  planBonded,
-  planPortions,
-  planRacks,
-} from '@fleam/core'
+import { goodLines, readPriceList } from '@fleam/contract/price-list'
+import { ForecastRun, forecastOf } from '@fleam/core/forecasting'
+import { type Plating, type PlatingRequest, PlatingRun } from '@fleam/core/plating'
+import { planBonded, planPortions, planRacks } from '@fleam/core/portioning'
 import type { WorkerReply, WorkerRequest } from './protocol.ts'
 
 type RequestOf<T extends WorkerRequest['type']> = Extract<WorkerRequest, { type: T }>

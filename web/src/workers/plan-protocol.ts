@@ -1,14 +1,5 @@
-import type {
-  AskedPlan,
-  HeldTask,
-  OrderPlan,
-  PlanAim,
-  ProgrammeProgress,
-  Schedule,
-  ScheduleCost,
-  ScheduleRequest,
-  UsualWays,
-} from '@fleam/core'
+import type { AskedPlan, OrderPlan, PlanAim, ProgrammeProgress, UsualWays } from '@fleam/core/planning'
+import type { HeldTask, Schedule, ScheduleCost, ScheduleRequest } from '@fleam/core/scheduling'
 import type { JobTold } from './job-worker.ts'
 
 /** A plan that a page asks for: the time is for the plan and what stands beside it. */

@@ -1,5 +1,5 @@
 import '../no-eval.ts'
-import { PLAN_AIMS, planFor, planOrders } from '@fleam/core'
+import { PLAN_AIMS, planFor, planOrders } from '@fleam/core/planning'
 import { loadMixedSolver } from './load-solver.ts'
 import type { PlanAsked, PlanTold } from './plan-protocol.ts'
 

@@ -1,5 +1,5 @@
 import '../no-eval.ts'
-import { planSchedule } from '@fleam/core'
+import { planSchedule } from '@fleam/core/scheduling'
 import { loadMixedSolver } from './load-solver.ts'
 import type { ScheduleAsked, ScheduleTold } from './plan-protocol.ts'
 

@@ -1,26 +1,18 @@
 export { boardShare } from './board-share.ts'
-export type { AskedOf, ChangeableField, ChangeableKind, DraftPin, PlanChange, PlanDraft } from './draft.ts'
+export type { AskedOf, ChangeableField, ChangeableKind, DraftPin, PlanDraft } from './draft.ts'
 export { CHANGEABLE, daysOf, demandOf, draftLater } from './draft.ts'
 export { explainBill, explainCutMinutes, explainLeft, explainOrder } from './explain-lines.ts'
-export type { PlanCostPart } from './explain-plan.ts'
+
 export { explainPlanCost, PLAN_COST_PARTS } from './explain-plan.ts'
 export type {
   GoodsComing,
-  GoodsCook,
-  GoodsCut,
-  GoodsProduct,
-  GoodsReady,
   GoodsSource,
-  GoodsStock,
-  GoodsSupplier,
-  GoodsWhole,
-  GoodsYield,
   HeldByPlans,
   Known,
   PlanGoods,
 } from './goods.ts'
 export { hoursHeld, kilosByDay } from './held-by-plans.ts'
-export type { GoodsWay, KitchenGoods, WantedProduct } from './kitchen-goods.ts'
+export type { GoodsWay, KitchenGoods } from './kitchen-goods.ts'
 export { kitchenGoods } from './kitchen-goods.ts'
 export { lessOn } from './less-on.ts'
 export type { PlanTotals } from './plan-figures.ts'
@@ -32,11 +24,11 @@ export {
   explainUnsure,
   planTotals,
 } from './plan-figures.ts'
-export type { CuttingLine, OrderLine, OrderOf, PlanLines } from './plan-lines.ts'
+export type { OrderLine, PlanLines } from './plan-lines.ts'
 export { missing, planLines } from './plan-lines.ts'
 export type { AskedPlan } from './plan-request.ts'
 export { comesOn, hoursOn, planRequest, rateOf } from './plan-request.ts'
-export type { PlannedWork } from './planned-work.ts'
+
 export { plannedWork } from './planned-work.ts'
 export type { MadePortions } from './rest-of-plan.ts'
 export { restOfPlan } from './rest-of-plan.ts'

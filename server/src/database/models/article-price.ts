@@ -1,4 +1,4 @@
-import type { ArticlePrice } from '@fleam/contract'
+import type { ArticlePrice } from '@fleam/contract/buying'
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import {
   day,

@@ -1,4 +1,4 @@
-import type { Article } from '@fleam/contract'
+import type { Article } from '@fleam/contract/buying'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import type { ArticlePriceModel } from './article-price.ts'
 import { id, maybeQuantity, maybeRef, ref, words } from './columns.ts'

@@ -1,4 +1,4 @@
-import type { CautionOverride } from '@fleam/contract'
+import type { CautionOverride } from '@fleam/contract/style'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { maybeWhole, ref, words } from './columns.ts'
 

@@ -1,4 +1,4 @@
-import type { Container } from '@fleam/contract'
+import type { Container } from '@fleam/contract/style'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, quantity, ref, words } from './columns.ts'
 

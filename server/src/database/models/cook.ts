@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract'
+import type { Cook } from '@fleam/contract/kitchen'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, maybeJson, quantity, ref, words } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

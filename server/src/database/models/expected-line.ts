@@ -1,4 +1,4 @@
-import type { ExpectedLine } from '@fleam/contract'
+import type { ExpectedLine } from '@fleam/contract/planning'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import { day, id, maybeRef, maybeWhole, position, quantity, ref, whole, words } from './columns.ts'
 import type { LotModel } from './lot.ts'

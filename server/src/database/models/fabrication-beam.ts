@@ -1,4 +1,4 @@
-import type { KeptBeam } from '@fleam/core'
+import type { KeptBeam } from '@fleam/core/beam'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { json, ref } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

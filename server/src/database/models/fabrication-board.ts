@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { json, ref } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

@@ -1,4 +1,5 @@
-import type { Balance, TakenTwice } from '@fleam/core'
+import type { Balance } from '@fleam/core/fabrication'
+import type { TakenTwice } from '@fleam/core/logbook'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { day, exact, json, longWords, maybeExact, maybeWhole, maybeWords, ref, whole, words, yesNo } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

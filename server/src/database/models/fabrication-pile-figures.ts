@@ -1,4 +1,4 @@
-import type { PileClass } from '@fleam/core'
+import type { PileClass } from '@fleam/core/fabrication'
 import { DataTypes, type InferAttributes, type InferCreationAttributes, type Model, type Sequelize } from 'sequelize'
 import { position, ref, whole, words } from './columns.ts'
 

@@ -1,4 +1,4 @@
-import type { PileKind, PlannedPile } from '@fleam/core'
+import type { PileKind, PlannedPile } from '@fleam/core/fabrication'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, maybeQuantity, maybeRef, maybeWhole, maybeWords, position, ref, words } from './columns.ts'
 

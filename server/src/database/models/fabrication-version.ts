@@ -1,4 +1,4 @@
-import type { RecordVersion } from '@fleam/contract'
+import type { RecordVersion } from '@fleam/contract/fabrication'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { instant, json, ref, whole, words } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import {
   day,

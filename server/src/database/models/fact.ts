@@ -1,4 +1,4 @@
-import type { BoardPart, Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core'
+import type { BoardPart, Fact, MarkKind, MeasuringWay, ReadingSource } from '@fleam/core/facts'
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import {
   id,

@@ -1,4 +1,4 @@
-import type { Item } from '@fleam/contract'
+import type { Item } from '@fleam/contract/style'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import { id, json, maybeWords, position, quantity, ref, words, yesNo } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

@@ -1,4 +1,4 @@
-import type { Judgement } from '@fleam/core'
+import type { Judgement } from '@fleam/core/appraisal'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { maybeExact, maybeWords, ref, whole, yesNo } from './columns.ts'
 

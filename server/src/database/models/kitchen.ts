@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract'
+import type { Kitchen } from '@fleam/contract/kitchen'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, longWords, quantity, words } from './columns.ts'
 

@@ -1,4 +1,4 @@
-import type { LogbookView } from '@fleam/contract'
+import type { LogbookView } from '@fleam/contract/logbook-findings'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, ref, words } from './columns.ts'
 

@@ -1,4 +1,4 @@
-import type { LotCase } from '@fleam/contract'
+import type { LotCase } from '@fleam/contract/receiving'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, maybeQuantity, maybeWords, position, quantity, ref } from './columns.ts'
 

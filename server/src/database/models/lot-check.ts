@@ -1,4 +1,4 @@
-import type { LotCheck } from '@fleam/contract'
+import type { LotCheck } from '@fleam/contract/receiving'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { maybeQuantity, maybeWords, ref, words, yesNo } from './columns.ts'
 

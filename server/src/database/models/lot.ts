@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract'
+import type { Lot } from '@fleam/contract/receiving'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import {
   day,

@@ -1,4 +1,4 @@
-import type { Offer } from '@fleam/core'
+import type { Offer } from '@fleam/core/fabrication'
 import { maybeQuantity, maybeWhole, quantity, ref, words } from './columns.ts'
 
 /** What every table of offers has. */

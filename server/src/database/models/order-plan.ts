@@ -1,4 +1,4 @@
-import type { Plan } from '@fleam/contract'
+import type { Plan } from '@fleam/contract/planning'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, instant, json, maybeInstant, maybeJson, ref, whole, words } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

@@ -1,4 +1,4 @@
-import type { PlannedFabrication } from '@fleam/contract'
+import type { PlannedFabrication } from '@fleam/contract/planning'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import { day, id, json, maybeRef, position, quantity, ref, whole, yesNo } from './columns.ts'
 import type { OrderPlanModel } from './order-plan.ts'

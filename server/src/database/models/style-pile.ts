@@ -1,4 +1,4 @@
-import type { StylePile } from '@fleam/contract'
+import type { StylePile } from '@fleam/contract/style'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import { id, maybeQuantity, maybeRef, maybeWhole, maybeWords, position, quantity, ref, words } from './columns.ts'
 import type { ProductModel } from './product.ts'

@@ -1,4 +1,4 @@
-import type { StyleWork } from '@fleam/core'
+import type { StyleWork } from '@fleam/core/scheduling'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { json, ref } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

@@ -1,4 +1,4 @@
-import type { Style } from '@fleam/contract'
+import type { Style } from '@fleam/contract/style'
 import type { InferAttributes, InferCreationAttributes, Model, NonAttribute, Sequelize } from 'sequelize'
 import { id, json, position, quantity, ref, whole, words, yesNo } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

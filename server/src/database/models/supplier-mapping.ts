@@ -1,4 +1,4 @@
-import type { PriceMapping } from '@fleam/contract'
+import type { PriceMapping } from '@fleam/contract/price-columns'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { instant, json, ref } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

@@ -1,4 +1,4 @@
-import type { Supplier } from '@fleam/contract'
+import type { Supplier } from '@fleam/contract/buying'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, longWords, maybeJson, maybeQuantity, quantity, ref, words } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

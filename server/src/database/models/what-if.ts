@@ -1,4 +1,4 @@
-import type { WhatIf } from '@fleam/contract'
+import type { WhatIf } from '@fleam/contract/what-if'
 import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
 import { id, instant, json, ref, words } from './columns.ts'
 import { parsedJson } from './parsed-json.ts'

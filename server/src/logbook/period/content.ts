@@ -1,5 +1,6 @@
-import type { Kitchen, LogbookChanges, LogbookDoubts, LogbookSummaryAnswer } from '@fleam/contract'
-import { attributionWords, broughtWords, changeWords, doubtWords, formatFor, LOST_WORDS } from '@fleam/core'
+import type { Kitchen } from '@fleam/contract/kitchen'
+import type { LogbookChanges, LogbookDoubts, LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import { attributionWords, broughtWords, changeWords, doubtWords, formatFor, LOST_WORDS } from '@fleam/core/wording'
 import { type Paper, paperOf, type SheetTable } from '../../paper/index.ts'
 
 /** A span of days on one page, worded; whoever draws it only has to place it. */

@@ -1,4 +1,4 @@
-import { type LogbookView, logbookView, logbookViews } from '@fleam/contract'
+import { type LogbookView, logbookView, logbookViews } from '@fleam/contract/logbook-findings'
 import { createOnce, fabricationParams, kitchenParams, type Server } from '../../http/index.ts'
 import type { Scope, Scopes } from '../../scope/index.ts'
 import * as store from './store.ts'

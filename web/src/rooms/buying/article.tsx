@@ -1,4 +1,5 @@
-import { invoicePrice, priceLine, recost } from '@fleam/core'
+import { priceLine, recost } from '@fleam/core/buying'
+import { invoicePrice } from '@fleam/core/costing'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router-dom'

@@ -1,4 +1,5 @@
-import { fittingMappings, guessMapping, type PriceMapping, type RememberedMapping, readTable } from '@fleam/contract'
+import { fittingMappings, guessMapping, type PriceMapping, type RememberedMapping } from '@fleam/contract/price-columns'
+import { readTable } from '@fleam/contract/price-list'
 
 /** A file that was chosen, as text. */
 export interface ChosenList {

@@ -1,5 +1,5 @@
-import type { Product } from '@fleam/contract'
-import { compareForms } from '@fleam/core'
+import type { Product } from '@fleam/contract/buying'
+import { compareForms } from '@fleam/core/buying'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router-dom'
 import { useForms, useProducts } from '../../data/buying-queries.ts'

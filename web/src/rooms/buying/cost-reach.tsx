@@ -1,4 +1,4 @@
-import type { TrueCost } from '@fleam/core'
+import type { TrueCost } from '@fleam/core/buying'
 import css from './cost-reach.module.css'
 
 const WIDTH = 180

@@ -1,4 +1,4 @@
-import type { PriceIssue, PriceIssueCode } from '@fleam/contract'
+import type { PriceIssue, PriceIssueCode } from '@fleam/contract/price-row'
 
 const WORDS: Readonly<Record<PriceIssueCode, string>> = {
   unreadable: 'is no whole list: a quote is opened and not closed',

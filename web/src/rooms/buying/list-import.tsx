@@ -1,4 +1,4 @@
-import type { PriceMapping, RememberedMapping } from '@fleam/contract'
+import type { PriceMapping, RememberedMapping } from '@fleam/contract/price-columns'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import type { NumberedLine } from '@fleam/contract'
+import type { NumberedLine } from '@fleam/contract/price-list'
 import Button from 'react-bootstrap/Button'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { priceWords } from '../../parts/price-words.ts'

@@ -1,5 +1,6 @@
 import { TextDecoder as NodeDecoder } from 'node:util'
-import { goodLines, guessMapping, readPriceList } from '@fleam/contract'
+import { guessMapping } from '@fleam/contract/price-columns'
+import { goodLines, readPriceList } from '@fleam/contract/price-list'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'

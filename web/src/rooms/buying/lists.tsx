@@ -1,4 +1,4 @@
-import { decodeText } from '@fleam/contract'
+import { decodeText } from '@fleam/contract/decode-text'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type ImportResult, usePriceFeed, usePullFeed, useRememberedMappings } from '../../data/buying-queries.ts'

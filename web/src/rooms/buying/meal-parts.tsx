@@ -1,4 +1,5 @@
-import { type DinnersOfPart, explain, type MealView, type WholeForm } from '@fleam/core'
+import type { DinnersOfPart, MealView, WholeForm } from '@fleam/core/buying'
+import { explain } from '@fleam/core/explanation'
 import Table from 'react-bootstrap/Table'
 import { dateWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'

@@ -2,12 +2,12 @@ import { DEFERS_TO } from '@fleam/catalogue'
 import {
   type DinnersOfPart,
   dinnersOf,
-  explain,
   explainMeals,
   type MealView,
   mealView,
   type WholeForm,
-} from '@fleam/core'
+} from '@fleam/core/buying'
+import { explain } from '@fleam/core/explanation'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'

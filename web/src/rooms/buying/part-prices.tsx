@@ -1,4 +1,4 @@
-import { explainPartPrice, type PartedValue } from '@fleam/core'
+import { explainPartPrice, type PartedValue } from '@fleam/core/buying'
 import Table from 'react-bootstrap/Table'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,4 +1,6 @@
-import { appraise, explain, explainParted, type PartedFigure, type PartedValue } from '@fleam/core'
+import { appraise } from '@fleam/core/appraisal'
+import { explainParted, type PartedFigure, type PartedValue } from '@fleam/core/buying'
+import { explain } from '@fleam/core/explanation'
 import { useState } from 'react'
 import Table from 'react-bootstrap/Table'
 import figureCss from '../../parts/figure.module.css'

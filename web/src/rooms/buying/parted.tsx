@@ -1,4 +1,4 @@
-import { type PartedValue, partedValue, rankParted, type WholeForm } from '@fleam/core'
+import { type PartedValue, partedValue, rankParted, type WholeForm } from '@fleam/core/buying'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'

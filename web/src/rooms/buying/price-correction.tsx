@@ -1,5 +1,5 @@
-import type { ArticlePrice } from '@fleam/contract'
-import { parsePriceText } from '@fleam/core'
+import type { ArticlePrice } from '@fleam/contract/buying'
+import { parsePriceText } from '@fleam/core/units'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

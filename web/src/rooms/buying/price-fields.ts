@@ -1,4 +1,4 @@
-import { PRICE_UNITS } from '@fleam/core'
+import { PRICE_UNITS } from '@fleam/core/fabrication'
 import { z } from 'zod'
 
 const maybeNumber = z.number({ error: 'Check this number, or leave it empty.' }).nullable()

@@ -1,4 +1,4 @@
-import type { ArticlePrice } from '@fleam/contract'
+import type { ArticlePrice } from '@fleam/contract/buying'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { ArticleHistory } from '../../data/buying-queries.ts'

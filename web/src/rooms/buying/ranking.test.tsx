@@ -1,4 +1,4 @@
-import { compareForms } from '@fleam/core'
+import { compareForms } from '@fleam/core/buying'
 import { screen, within } from '@testing-library/react'
 import { estimate, quote, readyForm, wholeForm } from '../../../../core/test/forms.ts'
 import { renderPart, touch } from '../../../test/render.tsx'

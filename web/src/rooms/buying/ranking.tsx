@@ -4,7 +4,7 @@ import {
   explainTrueCost,
   type TrueCost,
   type TrueCostFigure,
-} from '@fleam/core'
+} from '@fleam/core/buying'
 import { Link } from 'react-router-dom'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'

@@ -1,15 +1,8 @@
-import {
-  appraise,
-  explain,
-  explainByFactor,
-  type FabricationDocument,
-  isSamePrice,
-  type PriceChange,
-  priceOn,
-  recost,
-  reprice,
-  VERDICT_WORDS,
-} from '@fleam/core'
+import { appraise, reprice } from '@fleam/core/appraisal'
+import { explainByFactor, isSamePrice, type PriceChange, priceOn, recost } from '@fleam/core/buying'
+import { explain } from '@fleam/core/explanation'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import { VERDICT_WORDS } from '@fleam/core/wording'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import type { ArticleHistory } from '../../data/buying-queries.ts'

@@ -1,4 +1,7 @@
-import { type PriceIssue, type PriceMapping, readTable, rowsOfList } from '@fleam/contract'
+import type { PriceMapping } from '@fleam/contract/price-columns'
+import { readTable } from '@fleam/contract/price-list'
+import { rowsOfList } from '@fleam/contract/price-list-edit'
+import type { PriceIssue } from '@fleam/contract/price-row'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,6 @@
-import { type PriceIssue, type PriceMapping, rowsOfList, withCell } from '@fleam/contract'
+import type { PriceMapping } from '@fleam/contract/price-columns'
+import { rowsOfList, withCell } from '@fleam/contract/price-list-edit'
+import type { PriceIssue } from '@fleam/contract/price-row'
 import { useRef, useState } from 'react'
 import { ApiProblem } from '../../data/api.ts'
 import { type ImportResult, useInvalidatePrices } from '../../data/buying-queries.ts'

@@ -1,6 +1,6 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import type { Item, Style } from '@fleam/contract'
-import { settleStyle } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { settleStyle } from '@fleam/core/style'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'

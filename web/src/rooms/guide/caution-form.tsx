@@ -1,6 +1,6 @@
 import type { Caution } from '@fleam/catalogue'
-import type { CautionOverride } from '@fleam/contract'
-import { DEFAULT_COLD_LIMITS } from '@fleam/core'
+import type { CautionOverride } from '@fleam/contract/style'
+import { DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

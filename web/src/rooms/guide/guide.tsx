@@ -1,4 +1,4 @@
-import type { Item, StyleFile } from '@fleam/contract'
+import type { Item, StyleFile } from '@fleam/contract/style'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,5 +1,5 @@
 import { CAUTIONS } from '@fleam/catalogue'
-import { TOOLS } from '@fleam/core'
+import { TOOLS } from '@fleam/core/style'
 import { useId } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Controller } from 'react-hook-form'

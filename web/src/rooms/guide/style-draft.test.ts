@@ -1,5 +1,5 @@
-import type { Item, Style } from '@fleam/contract'
-import { shareLeft } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { shareLeft } from '@fleam/core/style'
 import {
   copyOfItem,
   copyOfStyle,

@@ -1,6 +1,6 @@
 import { factsOf } from '@fleam/catalogue'
-import type { Item, Style, StylePile, StyleStep } from '@fleam/contract'
-import { ledTo, withOwnPiles } from '@fleam/core'
+import type { Item, Style, StylePile, StyleStep } from '@fleam/contract/style'
+import { ledTo, withOwnPiles } from '@fleam/core/style'
 
 /** A copy under another name, as the kitchen's own: its ids are made on the device. It gives the same products. */
 export const copyOfStyle = (style: Style, newId: () => string, name: string): Style => ({

@@ -1,5 +1,5 @@
-import type { Item, Style } from '@fleam/contract'
-import { choicesOf, shareLeft } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { choicesOf, shareLeft } from '@fleam/core/style'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'

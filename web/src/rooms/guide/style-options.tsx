@@ -1,5 +1,5 @@
-import type { Style } from '@fleam/contract'
-import { type Chosen, choicesOf, type StyleChoice } from '@fleam/core'
+import type { Style } from '@fleam/contract/style'
+import { type Chosen, choicesOf, type StyleChoice } from '@fleam/core/style'
 import { type Format, useFormat } from '../../parts/use-format.ts'
 import css from './style-options.module.css'
 

@@ -1,5 +1,5 @@
-import type { Item, Style } from '@fleam/contract'
-import { type Chosen, settleStyle } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { type Chosen, settleStyle } from '@fleam/core/style'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useLocation, useNavigate } from 'react-router-dom'

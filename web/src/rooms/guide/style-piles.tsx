@@ -1,4 +1,4 @@
-import { expectedUnitWeight, type SettledStyle, type StylePile } from '@fleam/core'
+import { expectedUnitWeight, type SettledStyle, type StylePile } from '@fleam/core/style'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './style-piles.module.css'

@@ -1,5 +1,5 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import type { StylePile, StyleStep } from '@fleam/core'
+import type { StylePile, StyleStep } from '@fleam/core/style'
 import cautionsCss from '../../parts/cautions.module.css'
 import { type CautionWhere, useKitchenCautions } from '../../parts/cautions.ts'
 import { pileNames } from '../../parts/pile-names.ts'

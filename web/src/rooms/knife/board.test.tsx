@@ -1,4 +1,4 @@
-import { judgeCuts, type PortionRequest, shapeOf } from '@fleam/core'
+import { judgeCuts, type PortionRequest, shapeOf } from '@fleam/core/portioning'
 import { fireEvent, screen } from '@testing-library/react'
 import { useState } from 'react'
 import { LARCH_HALT, renderPart } from '../../../test/render.tsx'

@@ -1,4 +1,5 @@
-import { type JudgedCuts, type JudgedPart, MM_PER_INCH, type Piece, type PortionRequest, shapeOf } from '@fleam/core'
+import { type JudgedCuts, type JudgedPart, type Piece, type PortionRequest, shapeOf } from '@fleam/core/portioning'
+import { MM_PER_INCH } from '@fleam/core/units'
 import { useId, useMemo, useRef } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import { useWidth } from '../../parts/use-width.ts'

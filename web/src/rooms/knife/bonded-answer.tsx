@@ -1,4 +1,10 @@
-import { type BondedFigure, type BondedPlan, type BondedRequest, explainBonded, judgeCuts } from '@fleam/core'
+import {
+  type BondedFigure,
+  type BondedPlan,
+  type BondedRequest,
+  explainBonded,
+  judgeCuts,
+} from '@fleam/core/portioning'
 import type { ReactNode } from 'react'
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'

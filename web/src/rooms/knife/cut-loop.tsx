@@ -1,5 +1,6 @@
-import type { KnifeLines } from '@fleam/contract'
-import { type JudgedPart, summarise } from '@fleam/core'
+import type { KnifeLines } from '@fleam/contract/portioning'
+import type { JudgedPart } from '@fleam/core/portioning'
+import { summarise } from '@fleam/core/statistics'
 import { memo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'

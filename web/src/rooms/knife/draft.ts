@@ -1,5 +1,5 @@
 import type { ItemShape } from '@fleam/catalogue'
-import { KNIFE_LINES_FORMAT, type KnifeLines, portionRequest } from '@fleam/contract'
+import { KNIFE_LINES_FORMAT, type KnifeLines, portionRequest } from '@fleam/contract/portioning'
 import {
   afterCut,
   girthsAlong,
@@ -8,7 +8,7 @@ import {
   type PortionRequest,
   pieceFromTemplate,
   USUAL_TOGETHER,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 import { measuredPiece, shapeById, wholePiece } from '../../parts/measured-piece.ts'
 
 /** Shares of the length at which a tape is usually laid. */

@@ -1,5 +1,5 @@
-import type { KnifeLines } from '@fleam/contract'
-import { addTape, MAX_GIRTHS, MIN_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core'
+import type { KnifeLines } from '@fleam/contract/portioning'
+import { addTape, MAX_GIRTHS, MIN_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core/portioning'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { LengthField } from '../../parts/length-field.tsx'

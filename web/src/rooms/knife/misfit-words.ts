@@ -1,4 +1,4 @@
-import type { JudgedPart, MisfitReason } from '@fleam/core'
+import type { JudgedPart, MisfitReason } from '@fleam/core/portioning'
 
 const WORDS: Readonly<Record<MisfitReason, string>> = {
   'too-light': 'too light',

@@ -1,4 +1,4 @@
-import type { JudgedCuts } from '@fleam/core'
+import type { JudgedCuts } from '@fleam/core/portioning'
 import { useFormat } from '../../parts/use-format.ts'
 import { misfitWords } from './misfit-words.ts'
 import css from './misfits.module.css'

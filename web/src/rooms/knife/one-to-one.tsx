@@ -1,4 +1,5 @@
-import { MM_PER_INCH, type PortionRequest, shapeOf } from '@fleam/core'
+import { type PortionRequest, shapeOf } from '@fleam/core/portioning'
+import { MM_PER_INCH } from '@fleam/core/units'
 import { memo } from 'react'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './one-to-one.module.css'

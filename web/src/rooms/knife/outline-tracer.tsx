@@ -1,5 +1,5 @@
-import type { KnifeLines } from '@fleam/contract'
-import { findOutline, type OutlineMarks, outlineFromMarks, type Pixels } from '@fleam/core'
+import type { KnifeLines } from '@fleam/contract/portioning'
+import { findOutline, type OutlineMarks, outlineFromMarks, type Pixels } from '@fleam/core/portioning'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { LengthField } from '../../parts/length-field.tsx'

@@ -1,4 +1,5 @@
-import type { KnifeLines } from '@fleam/contract'
+import type { KnifeLines } from '@fleam/contract/portioning'
+import type { MeasuringWay } from '@fleam/core/facts'
 import {
   explainBelly,
   explainCameOff,
@@ -7,10 +8,9 @@ import {
   type JudgedCuts,
   type JudgedPart,
   type MeasuredPortion,
-  type MeasuringWay,
   type PartFigure,
   type PortionRequest,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
 import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'

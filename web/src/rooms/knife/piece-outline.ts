@@ -1,4 +1,4 @@
-import type { Shape } from '@fleam/core'
+import type { Shape } from '@fleam/core/portioning'
 
 /** The outline is drawn by stations so far apart, mm. */
 const FINE = 4

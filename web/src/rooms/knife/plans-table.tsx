@@ -8,7 +8,7 @@ import {
   judgeCuts,
   type PortionPlan,
   type PortionRequest,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 import { memo, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'

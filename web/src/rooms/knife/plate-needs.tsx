@@ -1,4 +1,4 @@
-import type { PlatingRequest } from '@fleam/core'
+import type { PlatingRequest } from '@fleam/core/plating'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'

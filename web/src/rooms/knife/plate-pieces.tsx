@@ -1,4 +1,4 @@
-import type { PlatePiece } from '@fleam/core'
+import type { PlatePiece } from '@fleam/core/plating'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,4 +1,5 @@
-import { documentOf, type PlatePiece, type PlatingRequest } from '@fleam/core'
+import { documentOf } from '@fleam/core/fabrication'
+import type { PlatePiece, PlatingRequest } from '@fleam/core/plating'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

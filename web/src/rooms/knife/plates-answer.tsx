@@ -1,4 +1,4 @@
-import { explainPlate, explainPlating, type PlatePiece, type Plating } from '@fleam/core'
+import { explainPlate, explainPlating, type PlatePiece, type Plating } from '@fleam/core/plating'
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,5 +1,5 @@
-import type { KnifeLines } from '@fleam/contract'
-import { type PortionProduct, USUAL_TOGETHER } from '@fleam/core'
+import type { KnifeLines } from '@fleam/contract/portioning'
+import { type PortionProduct, USUAL_TOGETHER } from '@fleam/core/portioning'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'

@@ -1,4 +1,4 @@
-import type { PortionProduct } from '@fleam/core'
+import type { PortionProduct } from '@fleam/core/portioning'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { LengthField } from '../../parts/length-field.tsx'

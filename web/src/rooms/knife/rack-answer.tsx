@@ -8,7 +8,7 @@ import {
   type RackRequest,
   type RibRef,
   rackCuts,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'

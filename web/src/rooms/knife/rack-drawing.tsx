@@ -1,4 +1,4 @@
-import { type Rack, type RackPlan, rackCuts } from '@fleam/core'
+import { type Rack, type RackPlan, rackCuts } from '@fleam/core/portioning'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './rack-drawing.module.css'
 

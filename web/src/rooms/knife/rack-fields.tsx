@@ -1,4 +1,4 @@
-import type { Rack } from '@fleam/core'
+import type { Rack } from '@fleam/core/portioning'
 import { LengthField } from '../../parts/length-field.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
 import { useFormat } from '../../parts/use-format.ts'

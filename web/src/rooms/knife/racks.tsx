@@ -1,6 +1,6 @@
 import { USUAL_RACK } from '@fleam/catalogue'
-import { rackRequest, racksRequested } from '@fleam/contract'
-import { RACK_STYLES, type Rack, type RackRequest, type RackStyle } from '@fleam/core'
+import { rackRequest, racksRequested } from '@fleam/contract/portioning'
+import { RACK_STYLES, type Rack, type RackRequest, type RackStyle } from '@fleam/core/portioning'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

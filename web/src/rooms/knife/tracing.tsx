@@ -1,4 +1,4 @@
-import type { OutlineMarks, PicturePoint } from '@fleam/core'
+import type { OutlineMarks, PicturePoint } from '@fleam/core/portioning'
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
 import css from './tracing.module.css'
 

@@ -1,5 +1,5 @@
-import type { PortionPlan, PortionRequest } from '@fleam/core'
-import { planVariants } from '@fleam/core'
+import type { PortionPlan, PortionRequest } from '@fleam/core/portioning'
+import { planVariants } from '@fleam/core/portioning'
 import { useEffect, useState } from 'react'
 import { workAside } from '../../workers/core-client.ts'
 

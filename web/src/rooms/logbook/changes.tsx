@@ -1,5 +1,6 @@
-import type { LogbookChanges } from '@fleam/contract'
-import { attributionWords, explainChange, explainChangeMoney } from '@fleam/core'
+import type { LogbookChanges } from '@fleam/contract/logbook'
+import { explainChange, explainChangeMoney } from '@fleam/core/logbook'
+import { attributionWords } from '@fleam/core/wording'
 import { useLogbookChanges } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,4 +1,4 @@
-import type { ChartLimits } from '@fleam/core'
+import type { ChartLimits } from '@fleam/core/logbook'
 import { useNavigate } from 'react-router-dom'
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import { dayWords } from '../../parts/dates.ts'

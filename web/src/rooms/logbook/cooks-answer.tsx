@@ -1,5 +1,5 @@
-import type { LogbookLearning } from '@fleam/contract'
-import { explainImprovement, explainPractice } from '@fleam/core'
+import type { LogbookLearning } from '@fleam/contract/logbook-findings'
+import { explainImprovement, explainPractice } from '@fleam/core/logbook'
 import { useLogbookLearning } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,5 +1,5 @@
-import type { LogbookDoubts } from '@fleam/contract'
-import { doubtWords } from '@fleam/core'
+import type { LogbookDoubts } from '@fleam/contract/logbook'
+import { doubtWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'
 import { useLeaveOut, useLogbookDoubts, useSettleDoubt } from '../../data/logbook-queries.ts'

@@ -1,4 +1,4 @@
-import type { RecordsImported } from '@fleam/contract'
+import type { RecordsImported } from '@fleam/contract/logbook'
 import { useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'

@@ -1,6 +1,6 @@
 import { RIGOR_STATES } from '@fleam/catalogue'
-import type { LogbookSummaryAnswer } from '@fleam/contract'
-import { type LogbookGroup, sizeClassOf } from '@fleam/core'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import { type LogbookGroup, sizeClassOf } from '@fleam/core/logbook'
 import { monthWords } from '../../parts/dates.ts'
 import type { Format } from '../../parts/use-format.ts'
 

@@ -6,7 +6,7 @@ import {
   LOGBOOK_GROUPS,
   type LogbookGroup,
   type SpreadMean,
-} from '@fleam/core'
+} from '@fleam/core/logbook'
 import Form from 'react-bootstrap/Form'
 import { useLogbookSummary } from '../../data/logbook-queries.ts'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'

@@ -1,5 +1,6 @@
-import type { LogbookRecord, LogbookSummaryAnswer } from '@fleam/contract'
-import { appraise, keptBeam, twinBeam } from '@fleam/core'
+import type { LogbookRecord, LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import { appraise } from '@fleam/core/appraisal'
+import { keptBeam, twinBeam } from '@fleam/core/beam'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { RECORD } from '../../../test/bench.ts'

@@ -1,4 +1,4 @@
-import type { Explanation } from '@fleam/core'
+import type { Explanation } from '@fleam/core/explanation'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 

@@ -1,5 +1,5 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract'
-import { explainAgainst, type LogbookGroup } from '@fleam/core'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import { explainAgainst, type LogbookGroup } from '@fleam/core/logbook'
 import type { Format } from '../../parts/use-format.ts'
 import { memberWords } from './group-words.ts'
 import { MaybeOpened } from './maybe-opened.tsx'

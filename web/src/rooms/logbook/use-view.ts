@@ -1,5 +1,6 @@
-import { LOGBOOK_SORTS, type LogbookFilters, type LogbookSort } from '@fleam/contract'
-import { addDays, LOGBOOK_GROUPS, type LogbookGroup, parseDay } from '@fleam/core'
+import { LOGBOOK_SORTS, type LogbookFilters, type LogbookSort } from '@fleam/contract/logbook'
+import { addDays, parseDay } from '@fleam/core/calendar'
+import { LOGBOOK_GROUPS, type LogbookGroup } from '@fleam/core/logbook'
 import { useCallback, useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router-dom'
 import type { RecordsAsked } from '../../data/logbook-queries.ts'

@@ -1,4 +1,4 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
 import { Brought, BroughtMoney, lostIn } from '../../parts/brought.tsx'
 import css from './logbook.module.css'
 

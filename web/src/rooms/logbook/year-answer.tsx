@@ -1,5 +1,5 @@
-import type { LogbookSeasons, LogbookTurns } from '@fleam/contract'
-import { explainOddWeek, explainPortionMoney } from '@fleam/core'
+import type { LogbookSeasons, LogbookTurns } from '@fleam/contract/logbook-findings'
+import { explainOddWeek, explainPortionMoney } from '@fleam/core/logbook'
 import { useLogbookSeasons, useLogbookTurns } from '../../data/logbook-queries.ts'
 import { LOST_AS } from '../../parts/brought.tsx'
 import { dayWords, monthOfYearWords } from '../../parts/dates.ts'

@@ -1,4 +1,4 @@
-import type { LogbookSeries } from '@fleam/contract'
+import type { LogbookSeries } from '@fleam/contract/logbook'
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router-dom'
 import { useLogbookSeries } from '../../data/logbook-queries.ts'

@@ -3,7 +3,6 @@ import {
   explainPlanCost,
   explainPlanTotal,
   explainSaved,
-  limitWords,
   type OrderPlan,
   PLAN_AIMS,
   type PlanAim,
@@ -11,11 +10,8 @@ import {
   type PlanTotals,
   planLines,
   planTotals,
-  planWords,
-  provenWords,
-  surenessWords,
-  uncutWords,
-} from '@fleam/core'
+} from '@fleam/core/planning'
+import { limitWords, planWords, provenWords, surenessWords, uncutWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'

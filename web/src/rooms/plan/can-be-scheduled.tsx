@@ -1,16 +1,10 @@
-import { asAccepted, daysAway, type Plan, planJobs, workCooks } from '@fleam/contract'
-import {
-  explainSchedule,
-  fullestDay,
-  lessOn,
-  minutesSince,
-  type OrderPlan,
-  type PlanDraft,
-  type Schedule,
-  taskNames,
-  USUAL_WORK,
-  workPlan,
-} from '@fleam/core'
+import { daysAway, planJobs, workCooks } from '@fleam/contract/plan-jobs'
+import { asAccepted } from '@fleam/contract/plan-work'
+import type { Plan } from '@fleam/contract/planning'
+import { minutesSince } from '@fleam/core/calendar'
+import { lessOn, type OrderPlan, type PlanDraft } from '@fleam/core/planning'
+import { explainSchedule, fullestDay, type Schedule, USUAL_WORK, workPlan } from '@fleam/core/scheduling'
+import { taskNames } from '@fleam/core/wording'
 import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../data/kitchen-context.ts'

@@ -1,4 +1,4 @@
-import { explainCutMinutes } from '@fleam/core'
+import { explainCutMinutes } from '@fleam/core/planning'
 import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'

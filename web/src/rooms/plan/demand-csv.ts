@@ -1,4 +1,5 @@
-import { parseDay, parseNumber } from '@fleam/core'
+import { parseDay } from '@fleam/core/calendar'
+import { parseNumber } from '@fleam/core/units'
 import Papa from 'papaparse'
 
 export interface DemandLine {

@@ -1,4 +1,4 @@
-import { type AskedOf, daysOf, demandOf, type PlanDraft, type PlanGoods } from '@fleam/core'
+import { type AskedOf, daysOf, demandOf, type PlanDraft, type PlanGoods } from '@fleam/core/planning'
 import { type ChangeEvent, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'

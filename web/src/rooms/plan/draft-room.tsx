@@ -1,4 +1,4 @@
-import type { Plan } from '@fleam/contract'
+import type { Plan } from '@fleam/contract/planning'
 import {
   explainUnsure,
   type OrderPlan,
@@ -7,7 +7,7 @@ import {
   type PlanGoods,
   type UsualWays,
   valueIn,
-} from '@fleam/core'
+} from '@fleam/core/planning'
 import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,12 +1,6 @@
-import {
-  evaluate,
-  explainCutPortion,
-  explainLeft,
-  explainReadyPortion,
-  leftWords,
-  mendWords,
-  uncutWords,
-} from '@fleam/core'
+import { evaluate } from '@fleam/core/explanation'
+import { explainCutPortion, explainLeft, explainReadyPortion } from '@fleam/core/planning'
+import { leftWords, mendWords, uncutWords } from '@fleam/core/wording'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Explained, OpenFigure } from '../../parts/figure.tsx'

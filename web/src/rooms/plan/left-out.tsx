@@ -1,4 +1,4 @@
-import type { DraftPin, PlanGoods } from '@fleam/core'
+import type { DraftPin, PlanGoods } from '@fleam/core/planning'
 import Button from 'react-bootstrap/Button'
 import { dayWords } from '../../parts/dates.ts'
 import type { Pinning } from './plan-parts.ts'

@@ -1,5 +1,6 @@
-import type { PlanRow } from '@fleam/contract'
-import { addDays, daysBetween, draftLater, type PlanDraft } from '@fleam/core'
+import type { PlanRow } from '@fleam/contract/planning'
+import { addDays, daysBetween } from '@fleam/core/calendar'
+import { draftLater, type PlanDraft } from '@fleam/core/planning'
 
 const WEEK = 7
 /** Enough in nine weeks of ten, unless somebody says otherwise. */

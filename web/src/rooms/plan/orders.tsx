@@ -1,4 +1,6 @@
-import { type Day, explainOrder, type OrderLine, orderText, type PlanLines } from '@fleam/core'
+import type { Day } from '@fleam/core/calendar'
+import { explainOrder, type OrderLine, type PlanLines } from '@fleam/core/planning'
+import { orderText } from '@fleam/core/wording'
 import Papa from 'papaparse'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

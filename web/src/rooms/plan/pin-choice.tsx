@@ -1,4 +1,5 @@
-import type { Day, DraftPin } from '@fleam/core'
+import type { Day } from '@fleam/core/calendar'
+import type { DraftPin } from '@fleam/core/planning'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Dropdown from 'react-bootstrap/Dropdown'

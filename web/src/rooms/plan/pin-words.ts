@@ -1,4 +1,4 @@
-import type { DraftPin } from '@fleam/core'
+import type { DraftPin } from '@fleam/core/planning'
 
 /** `none`, `at least 6 packs`; null where nothing is held. */
 export function heldWords(held: Pick<DraftPin, 'atLeast' | 'atMost'> | undefined, unit: string): string | null {

@@ -1,4 +1,4 @@
-import { planLines } from '@fleam/core'
+import { planLines } from '@fleam/core/planning'
 import { useMemo } from 'react'
 import { Limits } from './answer.tsx'
 import { Cutting } from './cutting.tsx'

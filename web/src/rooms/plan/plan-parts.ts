@@ -1,4 +1,4 @@
-import type { DraftPin, OrderPlan, PlanLines } from '@fleam/core'
+import type { DraftPin, OrderPlan, PlanLines } from '@fleam/core/planning'
 import type { PlanBasis } from './use-plan-run.ts'
 
 /** Holds something of the plan; none where it cannot be changed any more. */

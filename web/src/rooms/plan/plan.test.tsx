@@ -1,5 +1,6 @@
-import type { Plan } from '@fleam/contract'
-import { planOrders, planRequest, type Schedule } from '@fleam/core'
+import type { Plan } from '@fleam/contract/planning'
+import { planOrders, planRequest } from '@fleam/core/planning'
+import type { Schedule } from '@fleam/core/scheduling'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'
 import { loadMixedSolver } from '../../../../core/test/solver.ts'

@@ -1,4 +1,4 @@
-import type { OrderPlan, PlanDraft } from '@fleam/core'
+import type { OrderPlan, PlanDraft } from '@fleam/core/planning'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'

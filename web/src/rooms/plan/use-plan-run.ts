@@ -11,7 +11,7 @@ import {
   planTotals,
   trueAims,
   type UsualWays,
-} from '@fleam/core'
+} from '@fleam/core/planning'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { planAside } from '../../workers/plan-client.ts'

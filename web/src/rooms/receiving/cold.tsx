@@ -1,5 +1,5 @@
-import type { Lot } from '@fleam/contract'
-import { stockInOrder } from '@fleam/core'
+import type { Lot } from '@fleam/contract/receiving'
+import { stockInOrder } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'

@@ -1,4 +1,4 @@
-import { otherLabelWeight, repeatedLabels } from '@fleam/core'
+import { otherLabelWeight, repeatedLabels } from '@fleam/core/receiving'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'

@@ -1,5 +1,5 @@
 import { DEFERS_TO, type ReceivingCheck, receivingChecksFor, type Species } from '@fleam/catalogue'
-import type { LotCheck } from '@fleam/contract'
+import type { LotCheck } from '@fleam/contract/receiving'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'

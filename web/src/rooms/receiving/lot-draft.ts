@@ -1,5 +1,7 @@
-import { type ExpectedLine, type Lot, type LotCase, type LotCheck, lotEditOf } from '@fleam/contract'
-import { type CaseLabel, deliveryClaim, labelAgainstLot, readCaseLabel } from '@fleam/core'
+import { lotEditOf } from '@fleam/contract/edit'
+import type { ExpectedLine } from '@fleam/contract/planning'
+import type { Lot, LotCase, LotCheck } from '@fleam/contract/receiving'
+import { type CaseLabel, deliveryClaim, labelAgainstLot, readCaseLabel } from '@fleam/core/receiving'
 import type { LotRequest } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'
 

@@ -1,5 +1,5 @@
-import type { LotTrace } from '@fleam/contract'
-import { deliveryClaim, isSentBack, lotBalance } from '@fleam/core'
+import type { LotTrace } from '@fleam/contract/receiving'
+import { deliveryClaim, isSentBack, lotBalance } from '@fleam/core/receiving'
 import { useItems } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { priceWords } from '../../parts/price-words.ts'

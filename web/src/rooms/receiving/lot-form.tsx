@@ -1,4 +1,4 @@
-import type { PriceUnit } from '@fleam/core'
+import type { PriceUnit } from '@fleam/core/fabrication'
 import { Controller, type FieldPath, useWatch } from 'react-hook-form'
 import { useFormsOfItem } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'

@@ -1,5 +1,5 @@
-import type { LotTrace } from '@fleam/contract'
-import { pileWeight } from '@fleam/core'
+import type { LotTrace } from '@fleam/contract/receiving'
+import { pileWeight } from '@fleam/core/fabrication'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { fabricationPath } from '../../data/queries.ts'

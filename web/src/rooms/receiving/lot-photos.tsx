@@ -1,4 +1,4 @@
-import type { LotTrace } from '@fleam/contract'
+import type { LotTrace } from '@fleam/contract/receiving'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'

@@ -1,5 +1,6 @@
-import { type LotTrace, lotEditOf } from '@fleam/contract'
-import { isSentBack } from '@fleam/core'
+import { lotEditOf } from '@fleam/contract/edit'
+import type { LotTrace } from '@fleam/contract/receiving'
+import { isSentBack } from '@fleam/core/receiving'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useParams } from 'react-router-dom'

@@ -1,5 +1,5 @@
-import type { Lot, LotRow } from '@fleam/contract'
-import { deliveryClaim, SHORT_SHARE } from '@fleam/core'
+import type { Lot, LotRow } from '@fleam/contract/receiving'
+import { deliveryClaim, SHORT_SHARE } from '@fleam/core/receiving'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'

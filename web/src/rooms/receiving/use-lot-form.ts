@@ -1,4 +1,4 @@
-import { labelMismatch } from '@fleam/core'
+import { labelMismatch } from '@fleam/core/receiving'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect } from 'react'
 import { type Resolver, type UseFormReturn, useForm } from 'react-hook-form'

@@ -1,4 +1,4 @@
-import type { Quote } from '@fleam/core'
+import type { Quote } from '@fleam/core/buying'
 import { useEffect, useRef } from 'react'
 import { useWatch } from 'react-hook-form'
 import type { LotFormState } from './use-lot-form.ts'

@@ -1,4 +1,4 @@
-import { LONGEST_COOK_NAME, MAX_COOKS } from '@fleam/core'
+import { LONGEST_COOK_NAME, MAX_COOKS } from '@fleam/core/limits'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

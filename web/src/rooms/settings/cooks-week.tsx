@@ -1,5 +1,6 @@
-import { type Cook, type CookWeekIssue, cookWeekCsv, readCookWeek } from '@fleam/contract'
-import { hoursOfWeek, SKILLS, type Skill } from '@fleam/core'
+import { type CookWeekIssue, cookWeekCsv, readCookWeek } from '@fleam/contract/cook-week-csv'
+import type { Cook } from '@fleam/contract/kitchen'
+import { hoursOfWeek, SKILLS, type Skill } from '@fleam/core/scheduling'
 import { type ChangeEvent, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import ButtonGroup from 'react-bootstrap/ButtonGroup'

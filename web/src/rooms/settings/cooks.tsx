@@ -1,5 +1,5 @@
-import type { Cook } from '@fleam/contract'
-import { LONGEST_COOK_NAME } from '@fleam/core'
+import type { Cook } from '@fleam/contract/kitchen'
+import { LONGEST_COOK_NAME } from '@fleam/core/limits'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import { LIGHT_PLATES } from '@fleam/core'
+import { LIGHT_PLATES } from '@fleam/core/buying'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,5 +1,6 @@
-import type { FabricationRow } from '@fleam/contract'
-import { leadingComparison, VERDICT_WORDS } from '@fleam/core'
+import type { FabricationRow } from '@fleam/contract/fabrication'
+import { leadingComparison } from '@fleam/core/comparison'
+import { VERDICT_WORDS } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { AppraisedContext, appraisalOf, useAppraisal } from '../../parts/appraised-context.ts'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'

@@ -1,4 +1,4 @@
-import { addDays } from '@fleam/core'
+import { addDays } from '@fleam/core/calendar'
 import { Link } from 'react-router-dom'
 import { useLogbookSummary, useLogbookTotal } from '../../data/logbook-queries.ts'
 import { Brought } from '../../parts/brought.tsx'

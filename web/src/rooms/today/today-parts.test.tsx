@@ -1,5 +1,5 @@
-import type { FabricationRow } from '@fleam/contract'
-import type { FabricationDocument } from '@fleam/core'
+import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { LARCH_HALT, renderPart } from '../../../test/render.tsx'

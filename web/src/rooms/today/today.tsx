@@ -1,4 +1,4 @@
-import type { FabricationRow } from '@fleam/contract'
+import type { FabricationRow } from '@fleam/contract/fabrication'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useFabrications } from '../../data/queries.ts'

@@ -1,4 +1,7 @@
-import { type Comparison, explain, type PriceChange, turnedVerdict, VERDICT_WORDS } from '@fleam/core'
+import { type PriceChange, turnedVerdict } from '@fleam/core/buying'
+import type { Comparison } from '@fleam/core/comparison'
+import { explain } from '@fleam/core/explanation'
+import { VERDICT_WORDS } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { type TurnedRow, useTurned } from '../../data/buying-queries.ts'
 import { dayWords } from '../../parts/dates.ts'

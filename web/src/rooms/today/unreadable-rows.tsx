@@ -1,4 +1,4 @@
-import type { UnreadableRow } from '@fleam/contract'
+import type { UnreadableRow } from '@fleam/contract/unreadable'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useStrikeUnreadable, useUnreadable } from '../../data/unreadable-queries.ts'

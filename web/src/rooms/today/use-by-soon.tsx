@@ -1,4 +1,4 @@
-import { stockInOrder } from '@fleam/core'
+import { stockInOrder } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'

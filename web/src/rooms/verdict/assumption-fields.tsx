@@ -1,15 +1,14 @@
-import type { Assumptions } from '@fleam/contract'
+import type { Assumptions } from '@fleam/contract/what-if'
 import {
-  ALLOCATION_WORDS,
   ALLOCATIONS,
   type Allocation,
   CREDIT_POLICIES,
   type CreditPolicy,
   type LabourEntry,
-  POLICY_WORDS,
   type PriceUnit,
   type Purchase,
-} from '@fleam/core'
+} from '@fleam/core/fabrication'
+import { ALLOCATION_WORDS, POLICY_WORDS } from '@fleam/core/wording'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'
 import { PriceUnitOptions } from '../../parts/price-units.tsx'

@@ -1,4 +1,5 @@
-import { editOf, type FabricationRecord } from '@fleam/contract'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { BatchCurve } from '@fleam/core'
+import type { BatchCurve } from '@fleam/core/forecasting'
 import {
   CartesianGrid,
   Legend,

@@ -1,12 +1,6 @@
-import {
-  type Comparison,
-  type FigureRef,
-  invoicePrice,
-  labourMinutes,
-  leadingComparison,
-  plateYield,
-  type Quantity,
-} from '@fleam/core'
+import { type Comparison, leadingComparison, plateYield } from '@fleam/core/comparison'
+import { invoicePrice, labourMinutes } from '@fleam/core/costing'
+import type { FigureRef, Quantity } from '@fleam/core/explanation'
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'

@@ -1,4 +1,6 @@
-import { ALLOCATION_WORDS, type AssumptionChange, type CreditPolicy, POLICY_WORDS } from '@fleam/core'
+import type { AssumptionChange } from '@fleam/core/explanation'
+import type { CreditPolicy } from '@fleam/core/fabrication'
+import { ALLOCATION_WORDS, POLICY_WORDS } from '@fleam/core/wording'
 import type { Format } from '../../parts/use-format.ts'
 
 const WORDS: Readonly<Record<AssumptionChange['what'], string>> = {

@@ -1,14 +1,14 @@
-import type { Item } from '@fleam/contract'
+import type { Item } from '@fleam/contract/style'
 import {
   type BuyingForm,
   type ChoiceForm,
   choiceForms,
-  evaluate,
   type SideBySide,
   type SideBySideRequest,
   sideOf,
   type WholeForm,
-} from '@fleam/core'
+} from '@fleam/core/buying'
+import { evaluate } from '@fleam/core/explanation'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,4 +1,5 @@
-import { checkClaim, type FigureRef } from '@fleam/core'
+import type { FigureRef } from '@fleam/core/explanation'
+import { checkClaim } from '@fleam/core/fabrication'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Figure } from '../../parts/figure.tsx'
 import css from './claim-strip.module.css'

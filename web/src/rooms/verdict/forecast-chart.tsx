@@ -1,4 +1,4 @@
-import type { Forecast } from '@fleam/core'
+import type { Forecast } from '@fleam/core/forecasting'
 import { Bar, BarChart, Cell, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
 import css from './forecast.module.css'
 

@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract'
-import { type ForecastModel, ForecastRun, forecastOf, type Spreads } from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { type ForecastModel, ForecastRun, forecastOf, type Spreads } from '@fleam/core/forecasting'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'

@@ -1,17 +1,18 @@
-import type { FabricationRecord, ForecastEvidence } from '@fleam/contract'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import { appraise } from '@fleam/core/appraisal'
+import { leadingComparison } from '@fleam/core/comparison'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import {
-  appraise,
   evenShareOfPile,
-  type FabricationDocument,
   type Forecast,
   type ForecastFigure,
   forecastFigure,
   forecastModel,
-  leadingComparison,
   spreadsFrom,
   TESTS_FOR_OWN,
   testsToSettle,
-} from '@fleam/core'
+} from '@fleam/core/forecasting'
 import { lazy, memo, Suspense, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useEvidence } from '../../data/queries.ts'

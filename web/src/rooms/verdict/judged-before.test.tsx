@@ -1,4 +1,4 @@
-import { appraise } from '@fleam/core'
+import { appraise } from '@fleam/core/appraisal'
 import { act, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'

@@ -1,5 +1,7 @@
-import type { Assumptions, FabricationRecord } from '@fleam/contract'
-import { isSamePrice, type LabourEntry, type LabourSource, type PriceSource } from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { Assumptions } from '@fleam/contract/what-if'
+import { isSamePrice } from '@fleam/core/buying'
+import type { LabourEntry, LabourSource, PriceSource } from '@fleam/core/fabrication'
 
 /** Where labour that is tried out is from: the record's as long as it is the same, else somebody typed it. */
 export const labourFromOf = (record: FabricationRecord, labour: readonly LabourEntry[]): LabourSource =>

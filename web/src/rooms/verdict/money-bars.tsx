@@ -1,12 +1,7 @@
-import {
-  leadingComparison,
-  type MoneyPart,
-  type MoneyPartName,
-  minorDigits,
-  moneyBars,
-  moneyPartFigure,
-  roundParts,
-} from '@fleam/core'
+import { type MoneyPart, type MoneyPartName, moneyBars } from '@fleam/core/appraisal'
+import { leadingComparison } from '@fleam/core/comparison'
+import { moneyPartFigure } from '@fleam/core/explanation'
+import { minorDigits, roundParts } from '@fleam/core/units'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import css from './money-bars.module.css'

@@ -1,4 +1,5 @@
-import { type Appraisal, minorDigits, roundParts } from '@fleam/core'
+import type { Appraisal } from '@fleam/core/appraisal'
+import { minorDigits, roundParts } from '@fleam/core/units'
 
 /** The parts of the net cost, rounded so that they add up to it on the screen. */
 export function moneyParts({ cost }: Appraisal, currency: string) {

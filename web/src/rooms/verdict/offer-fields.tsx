@@ -1,4 +1,4 @@
-import type { PlannedOffer, PlannedPile, PriceUnit } from '@fleam/core'
+import type { PlannedOffer, PlannedPile, PriceUnit } from '@fleam/core/fabrication'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { NumberField } from '../../parts/number-field.tsx'

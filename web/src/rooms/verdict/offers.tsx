@@ -1,4 +1,5 @@
-import { type Comparison, orderedPieces, VERDICT_WORDS } from '@fleam/core'
+import { type Comparison, orderedPieces } from '@fleam/core/comparison'
+import { VERDICT_WORDS } from '@fleam/core/wording'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 

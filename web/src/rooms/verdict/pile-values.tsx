@@ -1,4 +1,5 @@
-import { type PlannedPile, pricePerKg, pricePerWeight } from '@fleam/core'
+import type { PlannedPile } from '@fleam/core/fabrication'
+import { pricePerKg, pricePerWeight } from '@fleam/core/units'
 import { memo } from 'react'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { NumberField } from '../../parts/number-field.tsx'

@@ -1,4 +1,4 @@
-import type { PileResult } from '@fleam/core'
+import type { PileResult } from '@fleam/core/costing'
 import { memo } from 'react'
 import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'

@@ -1,4 +1,6 @@
-import { CREDIT_POLICIES, type CreditPolicy, leadingComparison, POLICY_WORDS, VERDICT_WORDS } from '@fleam/core'
+import { leadingComparison } from '@fleam/core/comparison'
+import { CREDIT_POLICIES, type CreditPolicy } from '@fleam/core/fabrication'
+import { POLICY_WORDS, VERDICT_WORDS } from '@fleam/core/wording'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import css from './policies.module.css'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
 import { fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { step } from '../../../test/bench.ts'

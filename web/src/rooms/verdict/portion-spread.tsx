@@ -1,13 +1,13 @@
-import type { FabricationRecord } from '@fleam/contract'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { PileResult } from '@fleam/core/costing'
+import type { Pile } from '@fleam/core/fabrication'
 import {
   givenAwayAWeek,
-  type Pile,
-  type PileResult,
   type PortionFigure,
   portionControl,
   portionFigure,
   servedWeight,
-} from '@fleam/core'
+} from '@fleam/core/portion-control'
 import { useState } from 'react'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'

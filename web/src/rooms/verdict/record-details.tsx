@@ -1,5 +1,6 @@
-import { editOf, type FabricationRecord } from '@fleam/contract'
-import { MAX_UNITS } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { MAX_UNITS } from '@fleam/core/limits'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
 import { act, screen, within } from '@testing-library/react'
 import { RECORD } from '../../../test/bench.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'

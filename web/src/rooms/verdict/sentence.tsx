@@ -1,5 +1,5 @@
 import { type Species, WHOLE_WORDS } from '@fleam/catalogue'
-import { type SentencePart, verdictSentence } from '@fleam/core'
+import { type SentencePart, verdictSentence } from '@fleam/core/wording'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import css from './sentence.module.css'

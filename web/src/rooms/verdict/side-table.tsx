@@ -1,4 +1,5 @@
-import { type BuyingForm, evaluate, SIDE_FIGURES, type SideBySide, type SideFigure } from '@fleam/core'
+import { type BuyingForm, SIDE_FIGURES, type SideBySide, type SideFigure } from '@fleam/core/buying'
+import { evaluate } from '@fleam/core/explanation'
 import Table from 'react-bootstrap/Table'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'

@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract'
-import { measuredStep, stepWorth } from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { measuredStep, stepWorth } from '@fleam/core/style'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useEvidence } from '../../data/queries.ts'

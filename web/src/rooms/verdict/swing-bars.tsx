@@ -1,4 +1,4 @@
-import type { Forecast, ForecastInput, Swing } from '@fleam/core'
+import type { Forecast, ForecastInput, Swing } from '@fleam/core/forecasting'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import type { Format } from '../../parts/use-format.ts'
 import css from './swing-bars.module.css'

@@ -1,4 +1,5 @@
-import type { FigureRef, LabourSource } from '@fleam/core'
+import type { FigureRef } from '@fleam/core/explanation'
+import type { LabourSource } from '@fleam/core/fabrication'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
 import { LABOUR_SOURCE_WORDS } from '../../parts/labour-question.tsx'

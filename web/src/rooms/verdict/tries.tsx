@@ -1,16 +1,10 @@
-import type { FabricationRecord } from '@fleam/contract'
-import {
-  checkClaim,
-  labourMinutes,
-  leadingComparison,
-  minutesPerPortion,
-  pricePerKg,
-  pricePerWeight,
-  recost,
-  reprice,
-  shownDifference,
-  yearly,
-} from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { reprice } from '@fleam/core/appraisal'
+import { recost } from '@fleam/core/buying'
+import { leadingComparison, minutesPerPortion, yearly } from '@fleam/core/comparison'
+import { labourMinutes } from '@fleam/core/costing'
+import { checkClaim } from '@fleam/core/fabrication'
+import { pricePerKg, pricePerWeight, shownDifference } from '@fleam/core/units'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router-dom'
 import { useMovedPrices } from '../../data/buying-queries.ts'

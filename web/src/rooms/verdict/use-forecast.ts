@@ -1,4 +1,4 @@
-import type { Forecast, ForecastModel, Spreads } from '@fleam/core'
+import type { Forecast, ForecastModel, Spreads } from '@fleam/core/forecasting'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { forecastAside } from '../../workers/core-client.ts'
 

@@ -1,4 +1,6 @@
-import { type Assumptions, assumptionsOf, type FabricationRecord, type WhatIf } from '@fleam/contract'
+import { assumptionsOf } from '@fleam/contract/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { Assumptions, WhatIf } from '@fleam/contract/what-if'
 import { useCallback, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router-dom'
 

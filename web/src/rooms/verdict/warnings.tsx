@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract'
-import { editOf } from '@fleam/contract'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
 import Button from 'react-bootstrap/Button'
 import { useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'

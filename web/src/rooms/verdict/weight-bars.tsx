@@ -1,4 +1,4 @@
-import type { PortionControl } from '@fleam/core'
+import type { PortionControl } from '@fleam/core/portion-control'
 import css from './weight-bars.module.css'
 
 interface WeightBarsProps {

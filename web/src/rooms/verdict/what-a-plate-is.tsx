@@ -1,5 +1,5 @@
-import type { Product } from '@fleam/contract'
-import type { PlateSaid, ProductPlate } from '@fleam/core'
+import type { Product } from '@fleam/contract/buying'
+import type { PlateSaid, ProductPlate } from '@fleam/core/buying'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useUpdatePlate } from '../../data/buying-queries.ts'

@@ -1,11 +1,10 @@
-import type { Assumptions, FabricationRecord } from '@fleam/contract'
-import {
-  assumptionChanges,
-  type FabricationDocument,
-  invoicePrice,
-  leadingComparison,
-  VERDICT_WORDS,
-} from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { Assumptions } from '@fleam/contract/what-if'
+import { leadingComparison } from '@fleam/core/comparison'
+import { invoicePrice } from '@fleam/core/costing'
+import { assumptionChanges } from '@fleam/core/explanation'
+import type { FabricationDocument } from '@fleam/core/fabrication'
+import { VERDICT_WORDS } from '@fleam/core/wording'
 import type { ReactNode } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

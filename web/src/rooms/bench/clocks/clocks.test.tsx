@@ -1,4 +1,4 @@
-import type { Mark, MarkKind } from '@fleam/core'
+import type { Mark, MarkKind } from '@fleam/core/facts'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { mark as madeMark } from '../../../../../core/test/facts.ts'
 import { benchWith } from '../../../../test/bench.ts'

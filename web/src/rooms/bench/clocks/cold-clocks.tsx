@@ -1,4 +1,5 @@
-import { type ColdLoad, outWords, overWords } from '@fleam/core'
+import type { ColdLoad } from '@fleam/core/fabrication'
+import { outWords, overWords } from '@fleam/core/wording'
 import { Refrigerator, Snowflake } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'

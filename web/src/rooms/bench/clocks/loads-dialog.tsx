@@ -1,4 +1,4 @@
-import type { ColdLoad } from '@fleam/core'
+import type { ColdLoad } from '@fleam/core/fabrication'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
 import Table from 'react-bootstrap/Table'

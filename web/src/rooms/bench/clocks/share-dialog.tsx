@@ -1,5 +1,7 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
-import { givenSteps, type LinePart, labourClocks, lineParts, stepMinutes, unitsOfCooks } from '@fleam/core'
+import { labourClocks } from '@fleam/core/fabrication'
+import { stepMinutes } from '@fleam/core/style'
+import { givenSteps, type LinePart, lineParts, unitsOfCooks } from '@fleam/core/weighing'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'

@@ -1,4 +1,4 @@
-import { givenSteps } from '@fleam/core'
+import { givenSteps } from '@fleam/core/weighing'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import type { Bench } from '../state/use-bench.ts'

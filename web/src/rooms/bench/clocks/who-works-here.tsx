@@ -1,4 +1,5 @@
-import { givenSteps, labourClocks } from '@fleam/core'
+import { labourClocks } from '@fleam/core/fabrication'
+import { givenSteps } from '@fleam/core/weighing'
 import { CirclePause, CirclePlay } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../../data/kitchen-context.ts'

@@ -1,16 +1,8 @@
-import type { FabricationRecord } from '@fleam/contract'
-import {
-  DEFAULT_LIMITS,
-  type FabricationDocument,
-  type PlannedPile,
-  parseCountedWeight,
-  parseWeights,
-  pilesFromReadings,
-  type Reading,
-  type WeighingCheck,
-  type WeightUnit,
-  weighingChecks,
-} from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { DEFAULT_LIMITS, type FabricationDocument, type PlannedPile, pilesFromReadings } from '@fleam/core/fabrication'
+import type { Reading } from '@fleam/core/facts'
+import { parseCountedWeight, parseWeights, type WeightUnit } from '@fleam/core/units'
+import { type WeighingCheck, weighingChecks } from '@fleam/core/weighing'
 
 /** What one box of a card says: its weights, or a total with its number of pieces; or what of it is no weight. */
 export type BoxResult = { ok: true; taken: { grams: number; pieces: number | null }[] } | { ok: false; refused: string }

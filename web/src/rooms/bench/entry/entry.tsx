@@ -1,5 +1,6 @@
-import type { FabricationState } from '@fleam/contract'
-import { bareUnitFor, expectedWeight, pilesInStepOrder } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import { expectedWeight } from '@fleam/core/fabrication'
+import { bareUnitFor, pilesInStepOrder } from '@fleam/core/weighing'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,5 @@
-import { editOf, type FabricationRow } from '@fleam/contract'
+import { editOf } from '@fleam/contract/edit'
+import type { FabricationRow } from '@fleam/contract/fabrication'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router-dom'

@@ -1,4 +1,4 @@
-import { type LossCause, likelyCauses, type PileOutcome } from '@fleam/core'
+import { type LossCause, likelyCauses, type PileOutcome } from '@fleam/core/weighing'
 
 /** The cause that a number key names: for the first pile without one, among its likely causes. Null where it names none. */
 export function causeByDigit(

@@ -1,12 +1,5 @@
-import {
-  type LabourAnswer,
-  type LabourDoubt,
-  LOSS_CAUSES,
-  type LossCause,
-  likelyCauses,
-  type PileOutcome,
-  type WeighingCheck,
-} from '@fleam/core'
+import type { LabourAnswer, LabourDoubt } from '@fleam/core/fabrication'
+import { LOSS_CAUSES, type LossCause, likelyCauses, type PileOutcome, type WeighingCheck } from '@fleam/core/weighing'
 import { useEffect, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'

@@ -1,14 +1,6 @@
-import { editOf } from '@fleam/contract'
-import {
-  DEFAULT_LIMITS,
-  invoiceDoubt,
-  labourAnswered,
-  labourAtEnd,
-  labourClocks,
-  labourDoubt,
-  nextPile,
-  outsideRange,
-} from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import { DEFAULT_LIMITS, labourAnswered, labourAtEnd, labourClocks, labourDoubt } from '@fleam/core/fabrication'
+import { invoiceDoubt, nextPile, outsideRange } from '@fleam/core/weighing'
 import { useState } from 'react'
 import { useNavigate } from 'react-router-dom'
 import { useUpdateFabrication } from '../../../data/queries.ts'

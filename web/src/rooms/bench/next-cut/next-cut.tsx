@@ -1,4 +1,4 @@
-import { MM_PER_INCH } from '@fleam/core'
+import { MM_PER_INCH } from '@fleam/core/units'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,19 +1,19 @@
 import { type ItemShape, shapeById } from '@fleam/catalogue'
-import type { LaidPiece } from '@fleam/contract'
+import type { LaidPiece } from '@fleam/contract/fact'
+import { nextOrder } from '@fleam/core/facts'
 import {
   afterCut,
   howFarOff,
   marginFor,
   type NextCut,
   nextCutOf,
-  nextOrder,
   ownThicknessPerMm,
   type Piece,
   type PortionRequest,
   pieceFromTemplate,
   productsOfPiles,
   USUAL_TOGETHER,
-} from '@fleam/core'
+} from '@fleam/core/portioning'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { readSetting } from '../../../data/settings.ts'
 import { useMeasuredCuts } from '../../../outbox/measured-cuts.ts'

@@ -1,4 +1,5 @@
-import { explainCounted, isUncounted, piecesIn } from '@fleam/core'
+import { isUncounted, piecesIn } from '@fleam/core/fabrication'
+import { explainCounted } from '@fleam/core/weighing'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { OpenFigure } from '../../../parts/figure.tsx'

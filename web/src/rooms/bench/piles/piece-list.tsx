@@ -1,4 +1,6 @@
-import { boundOf, explainPieceMean, type PieceBound, type PileResult, piecesIn } from '@fleam/core'
+import { boundOf, type PieceBound, type PileResult } from '@fleam/core/costing'
+import { explainPieceMean } from '@fleam/core/explanation'
+import { piecesIn } from '@fleam/core/fabrication'
 import Button from 'react-bootstrap/Button'
 import type { StandingReading } from '../../../outbox/merge.ts'
 import { useAppraised } from '../../../parts/appraised-context.ts'

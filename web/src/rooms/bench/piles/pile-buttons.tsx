@@ -1,4 +1,4 @@
-import type { PlannedPile } from '@fleam/core'
+import type { PlannedPile } from '@fleam/core/fabrication'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'

@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract'
-import type { PileClass, PlannedPile } from '@fleam/core'
+import { editOf } from '@fleam/contract/edit'
+import type { PileClass, PlannedPile } from '@fleam/core/fabrication'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import { PILE_CLASSES, type PlannedPile } from '@fleam/core'
+import { PILE_CLASSES, type PlannedPile } from '@fleam/core/fabrication'
 import { z } from 'zod'
 
 const maybe = z.number({ error: 'Check this, or leave it empty.' }).nullable()

@@ -1,4 +1,5 @@
-import { expectedWeight, type PileResult, type PlannedPile } from '@fleam/core'
+import type { PileResult } from '@fleam/core/costing'
+import { expectedWeight, type PlannedPile } from '@fleam/core/fabrication'
 import { useMemo } from 'react'
 import { useAppraised } from '../../../parts/appraised-context.ts'
 import type { Format } from '../../../parts/use-format.ts'

@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract'
-import type { PlannedPile } from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { PlannedPile } from '@fleam/core/fabrication'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'
 import { forgetBoard, useBoardFacts } from '../../../../test/board-facts.ts'

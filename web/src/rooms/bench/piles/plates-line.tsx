@@ -1,4 +1,4 @@
-import { explainPlating } from '@fleam/core'
+import { explainPlating } from '@fleam/core/plating'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import type { NumberedPlates } from '@fleam/contract'
+import type { NumberedPlates } from '@fleam/contract/fact'
 import {
   numbersOf,
   type PlatePiece,
@@ -7,7 +7,7 @@ import {
   plateOfPiles,
   platesAsWeighed,
   platingByNumbers,
-} from '@fleam/core'
+} from '@fleam/core/plating'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { readSetting } from '../../../data/settings.ts'
 import { workAside } from '../../../workers/core-client.ts'

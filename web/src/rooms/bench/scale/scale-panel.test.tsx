@@ -1,5 +1,5 @@
-import type { ScaleReading } from '@fleam/contract'
-import type { PlannedPile } from '@fleam/core'
+import type { ScaleReading } from '@fleam/contract/scale-line'
+import type { PlannedPile } from '@fleam/core/fabrication'
 import { fireEvent, screen } from '@testing-library/react'
 import { benchWith, RECORD, shown } from '../../../../test/bench.ts'
 import { renderPart, touch } from '../../../../test/render.tsx'

@@ -1,5 +1,6 @@
-import type { ScaleView } from '@fleam/core'
-import { bareUnitFor, parseCountedWeight } from '@fleam/core'
+import { parseCountedWeight } from '@fleam/core/units'
+import type { ScaleView } from '@fleam/core/weighing'
+import { bareUnitFor } from '@fleam/core/weighing'
 import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

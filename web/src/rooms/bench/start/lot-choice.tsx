@@ -1,5 +1,5 @@
-import type { Item } from '@fleam/contract'
-import { stockInOrder } from '@fleam/core'
+import type { Item } from '@fleam/contract/style'
+import { stockInOrder } from '@fleam/core/receiving'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router-dom'
 import { useLots } from '../../../data/buying-queries.ts'

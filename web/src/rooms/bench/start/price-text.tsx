@@ -1,4 +1,4 @@
-import { parsePriceText } from '@fleam/core'
+import { parsePriceText } from '@fleam/core/units'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import type { UseFormReturn } from 'react-hook-form'

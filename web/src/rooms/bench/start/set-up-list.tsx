@@ -1,5 +1,6 @@
-import type { Item, Style } from '@fleam/contract'
-import { settleStyle, setUpList, TOOL_WORDS } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { settleStyle, setUpList } from '@fleam/core/style'
+import { TOOL_WORDS } from '@fleam/core/wording'
 import { MoreFields } from '../../../parts/form-fields.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './start-fields.ts'

@@ -1,5 +1,6 @@
-import type { Item } from '@fleam/contract'
-import { type Price, type StartDoubt, startDoubts } from '@fleam/core'
+import type { Item } from '@fleam/contract/style'
+import type { Price } from '@fleam/core/fabrication'
+import { type StartDoubt, startDoubts } from '@fleam/core/weighing'
 import Button from 'react-bootstrap/Button'
 import { PER_WORDS } from '../../../parts/price-words.ts'
 import { useFormat } from '../../../parts/use-format.ts'

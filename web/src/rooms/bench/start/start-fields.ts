@@ -1,4 +1,6 @@
-import { MAX_UNITS, PRICE_UNITS, RHYTHMS } from '@fleam/core'
+import { PRICE_UNITS } from '@fleam/core/fabrication'
+import { MAX_UNITS } from '@fleam/core/limits'
+import { RHYTHMS } from '@fleam/core/weighing'
 import { z } from 'zod'
 
 const weight = (missing: string) => z.number({ error: missing }).gt(0, missing)

@@ -1,4 +1,4 @@
-import type { WeightUnit } from '@fleam/core'
+import type { WeightUnit } from '@fleam/core/units'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

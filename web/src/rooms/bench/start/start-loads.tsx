@@ -1,5 +1,6 @@
-import type { Item, Style } from '@fleam/contract'
-import { batchLoads, explainLoads, settleStyle } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { settleStyle } from '@fleam/core/style'
+import { batchLoads, explainLoads } from '@fleam/core/weighing'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
 import { OpenFigure } from '../../../parts/figure.tsx'
 import { useFormat } from '../../../parts/use-format.ts'

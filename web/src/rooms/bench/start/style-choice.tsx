@@ -1,5 +1,6 @@
-import type { Item, Style } from '@fleam/contract'
-import { type Chosen, choicesOf, type Rhythm } from '@fleam/core'
+import type { Item, Style } from '@fleam/contract/style'
+import { type Chosen, choicesOf } from '@fleam/core/style'
+import type { Rhythm } from '@fleam/core/weighing'
 import Form from 'react-bootstrap/Form'
 import { SearchChoice } from '../../../parts/search-choice.tsx'
 import { useFormat } from '../../../parts/use-format.ts'

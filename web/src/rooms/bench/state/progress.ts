@@ -1,14 +1,7 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
-import type { FabricationRecord } from '@fleam/contract'
-import {
-  type ColdLoads,
-  countsOf,
-  nextPile,
-  type PlannedPile,
-  type SequenceInput,
-  unitOnBoard,
-  weighingsOf,
-} from '@fleam/core'
+import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { ColdLoads, PlannedPile } from '@fleam/core/fabrication'
+import { countsOf, nextPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core/weighing'
 import type { StandingReading } from '../../../outbox/merge.ts'
 
 /** Where a fabrication stands: what is weighed, and what the order of the steps asks for next. */

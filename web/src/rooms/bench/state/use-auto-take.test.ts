@@ -1,4 +1,4 @@
-import type { ScaleView } from '@fleam/core'
+import type { ScaleView } from '@fleam/core/weighing'
 import { act, renderHook } from '@testing-library/react'
 import { useAutoTake } from './use-auto-take.ts'
 

@@ -1,4 +1,4 @@
-import { SAME_LOAD_GRAMS, type ScaleView } from '@fleam/core'
+import { SAME_LOAD_GRAMS, type ScaleView } from '@fleam/core/weighing'
 import { useEffect, useRef } from 'react'
 
 /** A load must lie still for so long before it is taken by itself: long enough to pull the hand away. */

@@ -1,5 +1,5 @@
-import type { ScaleReading } from '@fleam/contract'
-import { EMPTY_GRAMS, SAME_LOAD_GRAMS, type ScaleView, stillTaken, viewOf } from '@fleam/core'
+import type { ScaleReading } from '@fleam/contract/scale-line'
+import { EMPTY_GRAMS, SAME_LOAD_GRAMS, type ScaleView, stillTaken, viewOf } from '@fleam/core/weighing'
 import { useEffect, useState } from 'react'
 import { useScale } from '../../../data/scale.ts'
 import { readSetting, writeSetting } from '../../../data/settings.ts'

@@ -1,4 +1,5 @@
-import type { FabricationState, ScaleReading, ScaleStatus } from '@fleam/contract'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { ScaleReading, ScaleStatus } from '@fleam/contract/scale-line'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { act, renderHook } from '@testing-library/react'
 import type { ReactNode } from 'react'

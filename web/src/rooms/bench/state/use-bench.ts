@@ -1,5 +1,6 @@
-import type { FabricationState } from '@fleam/contract'
-import { type PlannedPile, type ScaleView, type SequenceInput, unitOnBoard } from '@fleam/core'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import type { PlannedPile } from '@fleam/core/fabrication'
+import { type ScaleView, type SequenceInput, unitOnBoard } from '@fleam/core/weighing'
 import { useMemo } from 'react'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { tareScale } from '../../../data/scale.ts'

@@ -1,4 +1,5 @@
-import { DEFAULT_LIMITS, nextPile, type SequenceInput, type WeighingCheck, weighingChecks } from '@fleam/core'
+import { DEFAULT_LIMITS } from '@fleam/core/fabrication'
+import { nextPile, type SequenceInput, type WeighingCheck, weighingChecks } from '@fleam/core/weighing'
 import { useMemo, useState } from 'react'
 import type { LiveFabrication } from './use-live-fabrication.ts'
 

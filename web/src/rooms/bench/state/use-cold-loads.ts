@@ -1,4 +1,5 @@
-import { type ColdLimits, type ColdLoads, givenSteps, labourClocks } from '@fleam/core'
+import { type ColdLimits, type ColdLoads, labourClocks } from '@fleam/core/fabrication'
+import { givenSteps } from '@fleam/core/weighing'
 import { useKitchenCautions } from '../../../parts/cautions.ts'
 import { coldBatch } from '../../../parts/cold-batch.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'

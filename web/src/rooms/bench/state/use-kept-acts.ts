@@ -1,4 +1,4 @@
-import { type Fact, factsInForce } from '@fleam/core'
+import { type Fact, factsInForce } from '@fleam/core/facts'
 import { useMemo } from 'react'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { type FactDraft, newFact, outbox } from '../../../outbox/page-outbox.ts'

@@ -1,17 +1,14 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import { type CookName, documentOf, type FabricationDocument } from '@fleam/core/fabrication'
 import {
   type BoardPart,
-  type CookName,
-  countsOf,
-  documentOf,
-  expectedDocument,
-  type FabricationDocument,
   type Mark,
   type Reading,
   type StandingBoard,
   standingBoard,
   standingMarks,
-} from '@fleam/core'
+} from '@fleam/core/facts'
+import { countsOf, expectedDocument } from '@fleam/core/weighing'
 import { useMemo } from 'react'
 import { useCooks } from '../../../data/queries.ts'
 import { merge, type StandingReading } from '../../../outbox/merge.ts'

@@ -1,4 +1,5 @@
-import { looksLike, type PlannedPile, pileBySize, type ScaleView } from '@fleam/core'
+import type { PlannedPile } from '@fleam/core/fabrication'
+import { looksLike, pileBySize, type ScaleView } from '@fleam/core/weighing'
 import { type BenchScaleState, useBenchScale } from './use-bench-scale.ts'
 import { type ContainersState, useContainersOfPiles } from './use-container.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'

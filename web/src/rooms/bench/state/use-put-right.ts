@@ -1,4 +1,4 @@
-import type { PlannedPile } from '@fleam/core'
+import type { PlannedPile } from '@fleam/core/fabrication'
 import { useState } from 'react'
 import type { StandingReading } from '../../../outbox/merge.ts'
 import type { Format } from '../../../parts/use-format.ts'

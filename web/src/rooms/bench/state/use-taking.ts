@@ -1,4 +1,6 @@
-import { boundOf, isUncounted, type PlannedPile, SAME_LOAD_GRAMS } from '@fleam/core'
+import { boundOf } from '@fleam/core/costing'
+import { isUncounted, type PlannedPile } from '@fleam/core/fabrication'
+import { SAME_LOAD_GRAMS } from '@fleam/core/weighing'
 import type { Format } from '../../../parts/use-format.ts'
 import type { BenchSettings } from './bench-settings.ts'
 import { useAutoTake } from './use-auto-take.ts'

@@ -1,12 +1,5 @@
-import {
-  givenSteps,
-  nextPile,
-  nextStepFor,
-  type PlannedPile,
-  piecesIn,
-  type SequenceInput,
-  unitOnBoard,
-} from '@fleam/core'
+import { type PlannedPile, piecesIn } from '@fleam/core/fabrication'
+import { givenSteps, nextPile, nextStepFor, type SequenceInput, unitOnBoard } from '@fleam/core/weighing'
 import { useMemo, useState } from 'react'
 import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'
 import type { LiveFabrication } from './use-live-fabrication.ts'

@@ -1,4 +1,4 @@
-import type { WeighingCheck } from '@fleam/core'
+import type { WeighingCheck } from '@fleam/core/weighing'
 import { screen } from '@testing-library/react'
 import { benchWith } from '../../../../test/bench.ts'
 import { renderPart, touch } from '../../../../test/render.tsx'

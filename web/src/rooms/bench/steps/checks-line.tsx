@@ -1,4 +1,4 @@
-import type { WeighingCheck } from '@fleam/core'
+import type { WeighingCheck } from '@fleam/core/weighing'
 import Button from 'react-bootstrap/Button'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { Bench } from '../state/use-bench.ts'

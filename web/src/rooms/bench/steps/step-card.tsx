@@ -1,5 +1,6 @@
-import type { FabricationStep } from '@fleam/contract'
-import { givenSteps, stepWorth } from '@fleam/core'
+import type { FabricationStep } from '@fleam/contract/fabrication'
+import { stepWorth } from '@fleam/core/style'
+import { givenSteps } from '@fleam/core/weighing'
 import { lazy, Suspense, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../../data/kitchen-context.ts'

@@ -1,5 +1,5 @@
-import type { FabricationStep } from '@fleam/contract'
-import { givenSteps } from '@fleam/core'
+import type { FabricationStep } from '@fleam/contract/fabrication'
+import { givenSteps } from '@fleam/core/weighing'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
 import { useCooks } from '../../../data/queries.ts'

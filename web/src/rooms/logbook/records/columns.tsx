@@ -1,5 +1,6 @@
-import type { LogbookRecord } from '@fleam/contract'
-import { beamOf, explainRecordMinutes, explainRecordYield } from '@fleam/core'
+import type { LogbookRecord } from '@fleam/contract/logbook'
+import { beamOf } from '@fleam/core/beam'
+import { explainRecordMinutes, explainRecordYield } from '@fleam/core/logbook'
 import { Link } from 'react-router-dom'
 import type { DataColumn } from '../../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../../parts/dates.ts'

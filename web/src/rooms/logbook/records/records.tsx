@@ -1,4 +1,4 @@
-import type { LogbookRecord } from '@fleam/contract'
+import type { LogbookRecord } from '@fleam/contract/logbook'
 import { type KeyboardEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,5 +1,5 @@
-import type { SupplierCard } from '@fleam/contract'
-import { explainAgainst, explainMean, explainRecordsCost, trueCostPerKg } from '@fleam/core'
+import type { SupplierCard } from '@fleam/contract/supplier-card'
+import { explainAgainst, explainMean, explainRecordsCost, trueCostPerKg } from '@fleam/core/logbook'
 import Table from 'react-bootstrap/Table'
 import { type Format, useFormat } from '../../../parts/use-format.ts'
 import { MaybeOpened } from '../maybe-opened.tsx'

@@ -1,5 +1,5 @@
-import { cuttingBeside } from '@fleam/contract'
-import { type OrderPlan, planLines } from '@fleam/core'
+import { cuttingBeside } from '@fleam/contract/rest-of-plan'
+import { type OrderPlan, planLines } from '@fleam/core/planning'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'

@@ -1,4 +1,4 @@
-import type { PlanDraft } from '@fleam/core'
+import type { PlanDraft } from '@fleam/core/planning'
 import { useState } from 'react'
 import { z } from 'zod'
 import { readSetting, writeSetting } from '../../../data/settings.ts'

@@ -1,4 +1,4 @@
-import { comesOn, daysOf, hoursHeld, hoursOn, rateOf } from '@fleam/core'
+import { comesOn, daysOf, hoursHeld, hoursOn, rateOf } from '@fleam/core/planning'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../../parts/dates.ts'

@@ -1,4 +1,4 @@
-import type { ChangeableField } from '@fleam/core'
+import type { ChangeableField } from '@fleam/core/planning'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Table from 'react-bootstrap/Table'

@@ -1,4 +1,4 @@
-import type { ChangeableField } from '@fleam/core'
+import type { ChangeableField } from '@fleam/core/planning'
 import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useFormat } from '../../../parts/use-format.ts'

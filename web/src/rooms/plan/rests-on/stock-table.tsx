@@ -1,4 +1,4 @@
-import { addDays } from '@fleam/core'
+import { addDays } from '@fleam/core/calendar'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -5,7 +5,7 @@ import {
   type Known,
   type PlanGoods,
   saidIn,
-} from '@fleam/core'
+} from '@fleam/core/planning'
 import { NumberField } from '../../../parts/number-field.tsx'
 import css from '../plan.module.css'
 import type { DraftState } from '../use-plan-draft.ts'

@@ -1,12 +1,12 @@
 import {
-  clockWords,
   type HeldTask,
   type PlacedTask,
   SCHEDULE_FIGURES,
   type Schedule,
   type ScheduleRequest,
   scheduleFaults,
-} from '@fleam/core'
+} from '@fleam/core/scheduling'
+import { clockWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'
 import { FIGURE_WORDS, FigureOfSchedule } from './figures.tsx'

@@ -1,4 +1,4 @@
-import { type FollowedTask, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core'
+import { type FollowedTask, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core/scheduling'
 import { daysWithWork, firstShown, hoursShown, rowsOf, tasksOn } from './day-shown.ts'
 
 const task = (start: number, end: number, cook: string | null = 'm'): FollowedTask => ({

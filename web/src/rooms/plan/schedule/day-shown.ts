@@ -1,4 +1,4 @@
-import { type FollowedTask, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core'
+import { type FollowedTask, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core/scheduling'
 import { isIn, type Lane } from './moved.ts'
 
 const HOUR = 60

@@ -1,4 +1,5 @@
-import { addDays, type Day, type FollowedTask, MINUTES_OF_A_DAY } from '@fleam/core'
+import { addDays, type Day } from '@fleam/core/calendar'
+import { type FollowedTask, MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import { dayWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import { daysWithWork, hoursShown, tasksOn } from './day-shown.ts'

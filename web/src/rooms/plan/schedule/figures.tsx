@@ -5,7 +5,7 @@ import {
   type ScheduleFigure,
   type ScheduleRequest,
   scheduleMinutes,
-} from '@fleam/core'
+} from '@fleam/core/scheduling'
 import { OpenFigure } from '../../../parts/figure.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from './schedule.module.css'

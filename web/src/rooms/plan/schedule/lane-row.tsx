@@ -1,12 +1,6 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core'
-import {
-  clockWords,
-  type FollowedTask,
-  type PlannedJob,
-  type ScheduleFault,
-  taskWords,
-  type WorkPlan,
-} from '@fleam/core'
+import type { FollowedTask, PlannedJob, ScheduleFault, WorkPlan } from '@fleam/core/scheduling'
+import { clockWords, taskWords } from '@fleam/core/wording'
 import type { KeyboardEvent } from 'react'
 import { isIn, type Lane, laneKey } from './moved.ts'
 import css from './schedule.module.css'

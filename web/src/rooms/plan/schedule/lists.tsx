@@ -1,13 +1,6 @@
-import {
-  addDays,
-  clockWords,
-  type Day,
-  MINUTES_OF_A_DAY,
-  ON_DUTY,
-  type PlacedTask,
-  type PlannedJob,
-  type WorkPlan,
-} from '@fleam/core'
+import { addDays, type Day } from '@fleam/core/calendar'
+import { MINUTES_OF_A_DAY, ON_DUTY, type PlacedTask, type PlannedJob, type WorkPlan } from '@fleam/core/scheduling'
+import { clockWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { kitchenPath } from '../../../data/paths.ts'

@@ -1,4 +1,4 @@
-import type { PlacedTask, ScheduleRequest } from '@fleam/core'
+import type { PlacedTask, ScheduleRequest } from '@fleam/core/scheduling'
 
 /** A row of the timeline: a cook, or one unit of a station. */
 export type Lane = { kind: 'cook'; name: string } | { kind: 'unit'; station: string; number: number }

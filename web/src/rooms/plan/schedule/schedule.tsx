@@ -1,4 +1,7 @@
-import type { Cook, Item, Plan, StylesWork } from '@fleam/contract'
+import type { StylesWork } from '@fleam/contract/kept-schedule'
+import type { Cook } from '@fleam/contract/kitchen'
+import type { Plan } from '@fleam/contract/planning'
+import type { Item } from '@fleam/contract/style'
 import { Link, useParams } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'
 import { useCooks, useItems } from '../../../data/queries.ts'

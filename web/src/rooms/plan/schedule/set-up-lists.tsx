@@ -1,5 +1,6 @@
-import type { SetUp } from '@fleam/contract'
-import { addDays, type Day, setUpLines } from '@fleam/core'
+import type { SetUp } from '@fleam/contract/set-ups'
+import { addDays, type Day } from '@fleam/core/calendar'
+import { setUpLines } from '@fleam/core/wording'
 import { dayWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from './schedule.module.css'

@@ -1,4 +1,4 @@
-import type { WorkSettings } from '@fleam/core'
+import type { WorkSettings } from '@fleam/core/scheduling'
 import { FoldedPart, useOpenParts } from '../../../parts/folded.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
 import css from './schedule.module.css'

@@ -1,5 +1,6 @@
-import type { StylesWork } from '@fleam/contract'
-import { DEFAULT_COLD_LIMITS, type PlannedJob, type StyleWork, thawHours } from '@fleam/core'
+import type { StylesWork } from '@fleam/contract/kept-schedule'
+import { DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
+import { type PlannedJob, type StyleWork, thawHours } from '@fleam/core/scheduling'
 import Form from 'react-bootstrap/Form'
 import { useUpdateStyleWork } from '../../../data/schedule-queries.ts'
 import { FoldedPart, useOpenParts } from '../../../parts/folded.tsx'

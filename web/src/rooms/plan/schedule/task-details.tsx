@@ -1,11 +1,5 @@
-import {
-  clockWords,
-  faultWords,
-  type PlacedTask,
-  type PlannedJob,
-  type ScheduleFault,
-  type WorkPlan,
-} from '@fleam/core'
+import type { PlacedTask, PlannedJob, ScheduleFault, WorkPlan } from '@fleam/core/scheduling'
+import { clockWords, faultWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 
 import css from './schedule.module.css'

@@ -1,4 +1,4 @@
-import type { KeptSchedule } from '@fleam/contract'
+import type { KeptSchedule } from '@fleam/contract/kept-schedule'
 import {
   cookIdOf,
   cookOfTask,
@@ -10,8 +10,8 @@ import {
   type Schedule,
   scheduleFaults,
   soonestPlaces,
-  taskNames,
-} from '@fleam/core'
+} from '@fleam/core/scheduling'
+import { taskNames } from '@fleam/core/wording'
 import { useEffect, useRef, useState } from 'react'
 import { type Lane, moved } from './moved.ts'
 import { useKeptSchedule } from './use-kept-schedule.ts'

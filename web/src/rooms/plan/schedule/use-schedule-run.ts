@@ -1,4 +1,4 @@
-import type { HeldTask, Schedule, ScheduleCost, ScheduleRequest } from '@fleam/core'
+import type { HeldTask, Schedule, ScheduleCost, ScheduleRequest } from '@fleam/core/scheduling'
 import { useEffect, useRef, useState } from 'react'
 import { scheduleAside } from '../../../workers/plan-client.ts'
 

@@ -1,14 +1,10 @@
-import {
-  type Cook,
-  type Item,
-  type KeptSchedule,
-  keptTasks,
-  type Plan,
-  planJobs,
-  type StylesWork,
-  workCooks,
-} from '@fleam/contract'
-import { followTasks, minutesSince, type PlannedJob, placedAsBegun, withBegun, workPlan } from '@fleam/core'
+import type { KeptSchedule, StylesWork } from '@fleam/contract/kept-schedule'
+import type { Cook } from '@fleam/contract/kitchen'
+import { keptTasks, planJobs, workCooks } from '@fleam/contract/plan-jobs'
+import type { Plan } from '@fleam/contract/planning'
+import type { Item } from '@fleam/contract/style'
+import { minutesSince } from '@fleam/core/calendar'
+import { followTasks, type PlannedJob, placedAsBegun, withBegun, workPlan } from '@fleam/core/scheduling'
 import { useMemo } from 'react'
 import { useKitchen } from '../../../data/kitchen-context.ts'
 import { useNow } from '../../../parts/use-now.ts'

@@ -1,5 +1,6 @@
-import type { Plan, StylesWork } from '@fleam/contract'
-import { type PlannedJob, USUAL_WORK, usualStyleWork } from '@fleam/core'
+import type { StylesWork } from '@fleam/contract/kept-schedule'
+import type { Plan } from '@fleam/contract/planning'
+import { type PlannedJob, USUAL_WORK, usualStyleWork } from '@fleam/core/scheduling'
 import { fireEvent, screen } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart } from '../../../../test/render.tsx'
 import { answerWith } from '../../../../test/server.ts'
