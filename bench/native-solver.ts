@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { orderPlanModel, type Programme } from '@fleam/core/planning'
+import { orderPlanModel } from '@fleam/core/planning'
+import type { Programme } from '@fleam/core/solving'
 
 /** Debian's solver of integer programmes (package coinor-cbc): native, where ours is WebAssembly. */
 export const NATIVE = 'cbc'

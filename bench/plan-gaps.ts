@@ -9,10 +9,9 @@ import {
   orderPlanModel,
   type PlanDraft,
   planRequest,
-  type SolveMixed,
-  solveMixedWith,
   solveOrderPlan,
 } from '@fleam/core/planning'
+import { type SolveProgramme, solveWith } from '@fleam/core/solving'
 import loadHighs from 'highs'
 import { isNativeThere, NATIVE, solveNatively } from './native-solver.ts'
 import { report } from './report.ts'
@@ -53,11 +52,11 @@ const percent = (share: number) => `${(share * 100).toFixed(2)} %`
 
 /** How sure plans of a kitchen's size are after ten seconds, beside a native solver; and how large they are. */
 export async function benchPlanGaps(url: string): Promise<void> {
-  const solve = solveMixedWith(await loadHighs())
+  const solve = solveWith(await loadHighs())
   const folder = mkdtempSync(join(tmpdir(), 'gaps-'))
   for (const { name, request } of await plansOf(url)) {
     let nodes = 0
-    const counted: SolveMixed = (programme, options) => {
+    const counted: SolveProgramme = (programme, options) => {
       const solved = solve(programme, options)
       nodes += solved.nodes
       return solved
@@ -65,7 +64,7 @@ export async function benchPlanGaps(url: string): Promise<void> {
     const began = performance.now()
     const ours = solveOrderPlan(orderPlanModel(request), { solve: counted, seconds: SECONDS })
     const took = performance.now() - began
-    const rootOnly: SolveMixed = (programme, options) => solve(programme, { ...options, mostNodes: 1 })
+    const rootOnly: SolveProgramme = (programme, options) => solve(programme, { ...options, mostNodes: 1 })
     const root = solveOrderPlan(orderPlanModel(request), { solve: rootOnly, seconds: SECONDS, isProofNeeded: true })
     const { programme } = orderPlanModel(request)
     const best = ours?.cost.best ?? Number.NaN

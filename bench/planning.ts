@@ -2,7 +2,8 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { orderPlanRequest } from '@fleam/contract/order-plan'
-import { orderPlanModel, solveMixedWith, solveOrderPlan } from '@fleam/core/planning'
+import { orderPlanModel, solveOrderPlan } from '@fleam/core/planning'
+import { solveWith } from '@fleam/core/solving'
 import loadHighs from 'highs'
 import { isNativeThere, NATIVE, solveNatively } from './native-solver.ts'
 import { median, report } from './report.ts'
@@ -18,7 +19,7 @@ export async function benchPlanning(): Promise<void> {
     process.stdout.write(`order plans: ${NATIVE} is not installed, nothing to measure beside\n`)
     return
   }
-  const solve = solveMixedWith(await loadHighs())
+  const solve = solveWith(await loadHighs())
   const folder = mkdtempSync(join(tmpdir(), 'plans-'))
   const cases = JSON.parse(readFileSync(CASES, 'utf8')) as { name: string; input: unknown }[]
   for (const { name, input } of cases) {

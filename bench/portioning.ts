@@ -1,5 +1,6 @@
-import { type PlatingRequest, platePieces, solveWith } from '@fleam/core/plating'
+import { type PlatingRequest, platePieces } from '@fleam/core/plating'
 import { type PortionRequest, planPortions, shapeOf } from '@fleam/core/portioning'
+import { solveWith } from '@fleam/core/solving'
 import { randomLcg, randomNormal } from 'd3-random'
 import loadHighs from 'highs'
 import { quantile, report } from './report.ts'

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { scheduleRequest } from '@fleam/contract/schedule'
-import { solveMixedWith } from '@fleam/core/planning'
 import { planSchedule, type ScheduleRequest, type ScheduleTask } from '@fleam/core/scheduling'
+import { solveWith } from '@fleam/core/solving'
 import loadHighs from 'highs'
 import { median, report } from './report.ts'
 
@@ -12,7 +12,7 @@ const ROUNDS = 3
 
 /** Schedules of the cases: when there is one at all, when it ends, and what a plain rule of thumb comes to beside it. */
 export async function benchScheduling(): Promise<void> {
-  const solve = solveMixedWith(await loadHighs())
+  const solve = solveWith(await loadHighs())
   const cases = JSON.parse(readFileSync(CASES, 'utf8')) as { name: string; input: unknown }[]
   for (const { name, input } of cases) {
     const request = scheduleRequest.parse(input)

@@ -3,15 +3,9 @@ import type { Cook, Kitchen } from '@fleam/contract/kitchen'
 import { planJobs, workCooks } from '@fleam/contract/plan-jobs'
 import type { Plan } from '@fleam/contract/planning'
 import type { Item } from '@fleam/contract/style'
-import {
-  type OrderPlan,
-  type PlanDraft,
-  type PlanGoods,
-  planOrders,
-  planRequest,
-  solveMixedWith,
-} from '@fleam/core/planning'
+import { type OrderPlan, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import { cookIdOf, placedInOrder, planSchedule, USUAL_WORK, workPlan } from '@fleam/core/scheduling'
+import { solveWith } from '@fleam/core/solving'
 import { taskNames } from '@fleam/core/wording'
 import loadHighs from 'highs'
 import type { Client } from './client.ts'
@@ -29,7 +23,7 @@ const HOUR = 60
 /** The answer of the solver to a plan of the demo. */
 export async function answerPlan(draft: PlanDraft, goods: PlanGoods, currency: string): Promise<OrderPlan> {
   const { request } = planRequest(draft, goods, currency)
-  return planOrders(request, solveMixedWith(await loadHighs()), { seconds: SECONDS })
+  return planOrders(request, solveWith(await loadHighs()), { seconds: SECONDS })
 }
 
 interface Scheduled {
@@ -61,7 +55,7 @@ export async function schedulePlan({ client, path, plan, script }: Scheduled): P
     ...{ from: accepted.draft.from, days: accepted.draft.days, settings: schedule.settings, now: 0 },
     cooks: workCooks(cooks, { away: [], days: schedule.days }),
   })
-  const solve = solveMixedWith(await loadHighs())
+  const solve = solveWith(await loadHighs())
   const made = planSchedule(work.request, solve, { seconds: SCHEDULE_SECONDS, patience: PATIENCE_MS })
   const nameOf = taskNames(work, jobs)
   const tasks = placedInOrder(work, made.tasks).map(({ cook, ...task }) => ({

@@ -1,31 +1,27 @@
 import type { Work, WorkName } from '@fleam/contract/work'
-import { platePieces, type SolveProgramme } from '@fleam/core/plating'
+import { platePieces } from '@fleam/core/plating'
 import { type PortionRequest, planBonded, planPortions, planRacks } from '@fleam/core/portioning'
+import type { SolveProgramme } from '@fleam/core/solving'
 
 const COARSE = 2
 
 /** A solver that tries everything: enough for the few plates of a page's test. */
-const solve: SolveProgramme = (programme) => {
-  const worth = new Map(
-    [...programme.matchAll(/([\d.]+) (x\d+)/g)].map(([, amount, name]) => [name as string, Number(amount)]),
-  )
-  const limits = [...programme.matchAll(/p\d+: (.+) <= 1/g)].map(([, row]) => (row as string).split(' + '))
-  const names = [...worth.keys()]
-  let best: string[] = []
-  let most = 0
-  const go = (at: number, taken: string[], sum: number) => {
-    if (sum > most) {
-      most = sum
+const solve: SolveProgramme = ({ rows, costs: { length } }, { costs }) => {
+  let best: number[] = []
+  let least = 0
+  const go = (from: number, taken: number[], cost: number) => {
+    if (cost < least) {
+      least = cost
       best = taken
     }
-    for (let next = at; next < names.length; next++) {
-      const name = names[next] as string
-      const isFree = limits.every((row) => !row.includes(name) || !row.some((each) => taken.includes(each)))
-      if (isFree) go(next + 1, [...taken, name], sum + (worth.get(name) as number))
+    for (let next = from; next < length; next++) {
+      const isFree = rows.every(({ columns }) => !columns.includes(next) || !columns.some((own) => taken.includes(own)))
+      if (isFree) go(next + 1, [...taken, next], cost + (costs[next] as number))
     }
   }
   go(0, [], 0)
-  return { isOptimal: true, values: new Map(best.map((name) => [name, 1])) }
+  const values = Float64Array.from({ length }, (_, column) => (best.includes(column) ? 1 : 0))
+  return { isProven: true, values, best: least, bound: least, gap: 0, nodes: 0 }
 }
 
 /** What the worker would answer, at once. */

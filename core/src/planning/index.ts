@@ -67,6 +67,4 @@ export type {
 export type { UsualWays } from './plain-plans.ts'
 
 export { planFor, planOrders } from './plan-orders.ts'
-export type { ProgrammeProgress, SolveMixed } from './programme.ts'
-export { Programme, solveMixedWith } from './programme.ts'
 export { solvePlan as solveOrderPlan } from './solve-plan.ts'

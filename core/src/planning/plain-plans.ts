@@ -1,5 +1,5 @@
+import type { Programme, SolveProgramme } from '../solving/index.ts'
 import type { PlanModel } from './model/index.ts'
-import type { Programme, SolveMixed } from './programme.ts'
 
 /** What was cut and bought ready before, by the names of the request: a week that was accepted. */
 export interface UsualWays {
@@ -8,7 +8,7 @@ export interface UsualWays {
 }
 
 export interface PlainOptions {
-  solve: SolveMixed
+  solve: SolveProgramme
   /** For all of them. */
   seconds: number
   /** How it was done before; null where nobody knows. */

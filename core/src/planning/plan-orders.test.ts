@@ -2,12 +2,13 @@ import { orderPlanRequest } from '@fleam/contract/order-plan'
 import fc from 'fast-check'
 import cases from '../../cases/order-plan.json'
 import { brokenRules } from '../../test/check-plan.ts'
-import { loadMixedSolver } from '../../test/solver.ts'
-import { countedYield, type OrderPlan, type OrderPlanRequest, planOrders, type SolveMixed } from './index.ts'
+import { loadSolver } from '../../test/solver.ts'
+import type { SolveProgramme } from '../solving/index.ts'
+import { countedYield, type OrderPlan, type OrderPlanRequest, planOrders } from './index.ts'
 
-let solve: SolveMixed
+let solve: SolveProgramme
 beforeAll(async () => {
-  solve = await loadMixedSolver()
+  solve = await loadSolver()
 })
 
 const read = (said: unknown): OrderPlanRequest => orderPlanRequest.parse(said)
@@ -78,7 +79,7 @@ const little = (changes: Partial<Record<keyof OrderPlanRequest, unknown>> = {}):
   })
 
 /** A search that finds foolish plans alone: first the dearest that is not short, then it hands back what it was given. */
-function foolish(): SolveMixed {
+function foolish(): SolveProgramme {
   let calls = 0
   return (programme, options) => {
     calls += 1

@@ -1,10 +1,10 @@
+import type { ProgrammeProgress, SolveProgramme } from '../solving/index.ts'
 import { costsFor, type PlanAim, requestFor } from './aims.ts'
 import { MEAN_SERVICE } from './counted-yield.ts'
 import { limitName, usedUp } from './limits.ts'
 import { modelOf } from './model/index.ts'
 import type { OrderPlan, OrderPlanRequest, PlanLimit, PlanPin } from './order-plan.ts'
 import type { UsualWays } from './plain-plans.ts'
-import type { ProgrammeProgress, SolveMixed } from './programme.ts'
 import { type Decided, readPlan } from './read-plan.ts'
 import { solvePlan } from './solve-plan.ts'
 import { SERVICE_DRAWS, tryService } from './try-service.ts'
@@ -37,7 +37,7 @@ interface Made extends Decided {
 interface MakeOptions {
   pins?: readonly PlanPin[]
   onProgress?: PlanOptions['onProgress'] | undefined
-  solve: SolveMixed
+  solve: SolveProgramme
   seconds: number
   aim?: PlanAim
   isProofNeeded?: boolean
@@ -70,7 +70,7 @@ function makePlan(
  */
 export function planOrders(
   request: OrderPlanRequest,
-  solve: SolveMixed,
+  solve: SolveProgramme,
   { seconds = SECONDS, pins = [], usual = null, onProgress, onPlan }: PlanOptions = {},
 ): OrderPlan {
   const ends = Date.now() + seconds * 1000
@@ -110,7 +110,7 @@ export function planOrders(
 export function planFor(
   aim: PlanAim,
   request: OrderPlanRequest,
-  solve: SolveMixed,
+  solve: SolveProgramme,
   { seconds = SECONDS, pins = [] }: PlanOptions = {},
 ): OrderPlan | null {
   const made = makePlan(request, { solve, seconds, pins, aim })

@@ -1,6 +1,6 @@
+import type { ProgrammeProgress, Solved, SolveProgramme } from '../solving/index.ts'
 import type { PlanModel } from './model/index.ts'
 import { cheapestPlain, type UsualWays } from './plain-plans.ts'
-import type { ProgrammeProgress, Solved, SolveMixed } from './programme.ts'
 
 /** A model solved: first the least shortage, among those the least cost. */
 export interface SolvedPlan {
@@ -11,7 +11,7 @@ export interface SolvedPlan {
 }
 
 export interface SolveOptions {
-  solve: SolveMixed
+  solve: SolveProgramme
   seconds: number
   onProgress?: ((progress: ProgrammeProgress) => void) | undefined
   /** A plan that is not proven is of no use: it is held against no other. */

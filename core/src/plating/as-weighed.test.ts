@@ -2,6 +2,7 @@ import { randomLcg, randomNormal } from 'd3-random'
 import { loadSolver } from '../../test/solver.ts'
 import { evaluate } from '../explanation/index.ts'
 import type { PlannedPile } from '../fabrication/index.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import {
   explainPlate,
   explainPlating,
@@ -13,7 +14,6 @@ import {
   platePieces,
   platesAsWeighed,
   platingByNumbers,
-  type SolveProgramme,
 } from './index.ts'
 
 let solve: SolveProgramme

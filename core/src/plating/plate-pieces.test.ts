@@ -2,8 +2,9 @@ import { randomLcg, randomNormal } from 'd3-random'
 import fc from 'fast-check'
 import cases from '../../cases/plating.json'
 import { loadSolver } from '../../test/solver.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import { leastDeviation, mostPlates } from './bounds.ts'
-import { type Plating, type PlatingRequest, PlatingRun, platePieces, type SolveProgramme } from './index.ts'
+import { type Plating, type PlatingRequest, PlatingRun, platePieces } from './index.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

@@ -1,3 +1,4 @@
+import { Programme, type SolveProgramme, type Term } from '../solving/index.ts'
 import {
   ANY_KIND,
   type PlatePiece,
@@ -6,34 +7,6 @@ import {
   type PlatingRequest,
   weightOfSet,
 } from './plate.ts'
-
-/** What a solver of integer programmes answers; how it comes by it is not this module's business. */
-export interface ProgrammeAnswer {
-  isOptimal: boolean
-  /** Values of the unknowns by name; those that are not named are zero. */
-  values: ReadonlyMap<string, number>
-}
-
-/** Solves an integer programme written in the LP file format, within so many seconds. */
-export type SolveProgramme = (programme: string, seconds: number) => ProgrammeAnswer
-
-interface Solver {
-  solve: (
-    programme: string,
-    options: { mip_rel_gap: number; time_limit: number },
-  ) => { Status: string; Columns: Readonly<Record<string, object>> }
-}
-
-/** A loaded solver as this module asks for it: to the proven best, or to the end of its time. */
-export const solveWith =
-  (solver: Solver): SolveProgramme =>
-  (programme, seconds) => {
-    const { Status, Columns } = solver.solve(programme, { mip_rel_gap: 0, time_limit: seconds })
-    const values = new Map(
-      Object.entries(Columns).map(([name, column]) => [name, 'Primal' in column ? Number(column.Primal) : 0]),
-    )
-    return { isOptimal: Status === 'Optimal', values }
-  }
 
 /** More plates than this are not written down as a programme. */
 const MAX_SETS = 20_000
@@ -78,23 +51,22 @@ export function possibleSets({ pieces, plate }: PlatingRequest, reach: number): 
  * The programme that takes most plates, and of those the nearest to their target. Relaxed, a plate may be
  * taken in part: where the answer is whole all the same, and it mostly is, it is the best there is.
  */
-function programmeOf({ pieces, plate }: PlatingRequest, sets: readonly PlateSet[], isRelaxed: boolean): string {
+function programmeOf(
+  { pieces, plate }: PlatingRequest,
+  sets: readonly PlateSet[],
+  isRelaxed: boolean,
+): { programme: Programme; costs: number[] } {
+  const programme = new Programme()
   // One plate more outweighs all distances that the others can have.
   const plateWorth = reachOf(plate) * pieces.length + 1
-  const rows: string[][] = pieces.map(() => [])
-  const terms = sets.map((set, at) => {
-    for (const piece of set) rows[piece]?.push(`x${at}`)
-    return `${plateWorth - Math.abs(weightOfSet(pieces, set) - plate.target)} x${at}`
+  const rows: Term[][] = pieces.map(() => [])
+  const costs = sets.map((set) => {
+    const column = programme.column({ upper: 1, isWhole: !isRelaxed })
+    for (const piece of set) rows[piece]?.push([column, 1])
+    return Math.abs(weightOfSet(pieces, set) - plate.target) - plateWorth
   })
-  const limits = rows.flatMap((row, at) => (row.length > 0 ? [` p${at}: ${row.join(' + ')} <= 1`] : []))
-  return [
-    'Maximize',
-    ` worth: ${terms.join('\n + ')}`,
-    'Subject To',
-    ...limits,
-    ...(isRelaxed ? [] : ['Binary', ` ${sets.map((_, at) => `x${at}`).join('\n ')}`]),
-    'End',
-  ].join('\n')
+  for (const row of rows) if (row.length > 0) programme.row(row, Number.NEGATIVE_INFINITY, 1)
+  return { programme, costs }
 }
 
 const reachOf = ({ low, target, high }: PlateRequest) => Math.max(high - target, target - low, 0)
@@ -108,8 +80,13 @@ export function bestSets(
   { solve, seconds }: { solve: SolveProgramme; seconds: number },
 ): PlateSet[] | null {
   if (sets.length === 0) return []
-  const relaxed = solve(programmeOf(request, sets, true), seconds)
-  const isWhole = [...relaxed.values.values()].every((value) => value < WHOLE || value > 1 - WHOLE)
-  const answer = relaxed.isOptimal && isWhole ? relaxed : solve(programmeOf(request, sets, false), seconds)
-  return answer.isOptimal ? sets.filter((_, at) => (answer.values.get(`x${at}`) ?? 0) > 0.5) : null
+  const solved = (isRelaxed: boolean) => {
+    const { programme, costs } = programmeOf(request, sets, isRelaxed)
+    const { isProven, values } = solve(programme, { seconds, costs })
+    return isProven ? values : null
+  }
+  const relaxed = solved(true)
+  const isWhole = relaxed?.every((value) => value < WHOLE || value > 1 - WHOLE) ?? false
+  const values = isWhole ? relaxed : solved(false)
+  return values && sets.filter((_, at) => (values[at] ?? 0) > 0.5)
 }

@@ -1,7 +1,7 @@
 import { LOIN } from '../../test/loin.ts'
 import { loadSolver } from '../../test/solver.ts'
 import { evaluate } from '../explanation/index.ts'
-import type { SolveProgramme } from '../plating/index.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import {
   type BondedRequest,
   explainBlade,

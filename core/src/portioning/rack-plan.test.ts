@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { loadSolver } from '../../test/solver.ts'
-import type { SolveProgramme } from '../plating/index.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import { planRacks, type Rack, type RackRequest, ribWeights } from './index.ts'
 import { meatTo } from './rack.ts'
 

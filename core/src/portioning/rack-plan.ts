@@ -1,4 +1,5 @@
-import { bestPlates, type SolveProgramme } from '../plating/index.ts'
+import { bestPlates } from '../plating/index.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import { gradedBoundaries } from './graded.ts'
 import {
   isBetter,

@@ -2,13 +2,13 @@ import { scheduleRequest } from '@fleam/contract/schedule'
 import fc from 'fast-check'
 import cases from '../../cases/schedule.json'
 import { brokenScheduleRules } from '../../test/check-schedule.ts'
-import { loadMixedSolver } from '../../test/solver.ts'
-import type { SolveMixed } from '../planning/index.ts'
+import { loadSolver } from '../../test/solver.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import { planSchedule, type ScheduleRequest, type ScheduleTask } from './index.ts'
 
-let solve: SolveMixed
+let solve: SolveProgramme
 beforeAll(async () => {
-  solve = await loadMixedSolver()
+  solve = await loadSolver()
 })
 
 const read = (said: object): ScheduleRequest => scheduleRequest.parse({ format: 'fleam/schedule', version: 1, ...said })

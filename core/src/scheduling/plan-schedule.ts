@@ -1,4 +1,4 @@
-import type { SolveMixed } from '../planning/index.ts'
+import type { SolveProgramme } from '../solving/index.ts'
 import { cleanBound, earliestEnds, impossibleTasks, lateBound } from './bounds.ts'
 import { costOf, isBetter, type ScheduleCost } from './cost.ts'
 import type { Placing } from './place.ts'
@@ -32,7 +32,7 @@ const SAME = 1e-6
  */
 export function planSchedule(
   request: ScheduleRequest,
-  solve: SolveMixed,
+  solve: SolveProgramme,
   { seconds = SECONDS, patience = PATIENCE_MS.open, held = [], seed = SEED, onProgress }: ScheduleOptions = {},
 ): Schedule {
   const shop = shopOf(request, held)
@@ -83,7 +83,7 @@ function searched(
 }
 
 /** Times worked out exactly for the orders that are as late and as clean as the best. */
-function timed(shop: Shop, search: Search, solve: SolveMixed): Found {
+function timed(shop: Shop, search: Search, solve: SolveProgramme): Found {
   let best = search.best
   for (const { placing } of search.candidates) {
     const moved = bestTimes(shop, placing, solve)

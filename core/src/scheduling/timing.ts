@@ -1,4 +1,4 @@
-import { Programme, type SolveMixed } from '../planning/index.ts'
+import { Programme, type SolveProgramme } from '../solving/index.ts'
 import type { Placing } from './place.ts'
 import { sequencesOf, shiftOf } from './settle.ts'
 import type { Shop } from './shop.ts'
@@ -12,7 +12,7 @@ const SECONDS = 2
  * The best times of an order: who does what where, and what comes before what, stays; late minutes stay the fewest, and
  * food is held the least. A linear programme over starts. Null where it is not solved, or something has no place.
  */
-export function bestTimes(shop: Shop, placing: Placing, solve: SolveMixed): Placing | null {
+export function bestTimes(shop: Shop, placing: Placing, solve: SolveProgramme): Placing | null {
   const { tasks, horizon, cleanAt } = shop
   if (!placing.starts.every(Number.isFinite)) return null
   const programme = new Programme()

@@ -1,17 +1,10 @@
-import { type SolveMixed, solveMixedWith } from '@fleam/core/planning'
-import { type SolveProgramme, solveWith } from '@fleam/core/plating'
+import { type SolveProgramme, solveWith } from '@fleam/core/solving'
 import loadHighs from 'highs'
 
 let loading: ReturnType<typeof loadHighs> | null = null
 
-/** The solver, loaded once. */
-function load(): ReturnType<typeof loadHighs> {
+/** The solver of mixed-integer programmes, loaded once. */
+export async function loadSolver(): Promise<SolveProgramme> {
   loading ??= loadHighs()
-  return loading
+  return solveWith(await loading)
 }
-
-/** The solver of integer programmes in words. */
-export const loadSolver = async (): Promise<SolveProgramme> => solveWith(await load())
-
-/** The solver of mixed-integer programmes in numbers. */
-export const loadMixedSolver = async (): Promise<SolveMixed> => solveMixedWith(await load())

@@ -9,7 +9,7 @@ import { platePieces } from '@fleam/core/plating'
 import { planBonded, planPortions, planRacks } from '@fleam/core/portioning'
 import { planSchedule, type Schedule, type ScheduleRequest } from '@fleam/core/scheduling'
 import { type PriceListRead, type PriceListRequest, readSentPriceList } from './read-price-list.ts'
-import { loadMixedSolver, loadSolver } from './solver.ts'
+import { loadSolver } from './solver.ts'
 
 /** A document that was read from its text, or why it is none. */
 export type ReadDocument =
@@ -34,8 +34,8 @@ const DO: {
   'portion-plan': planPortions,
   'bonded-plan': planBonded,
   'rack-plan': async (input) => planRacks(input, await loadSolver()),
-  'order-plan': async (input) => planOrders(input, await loadMixedSolver()),
-  schedule: async (input) => planSchedule(input, await loadMixedSolver()),
+  'order-plan': async (input) => planOrders(input, await loadSolver()),
+  schedule: async (input) => planSchedule(input, await loadSolver()),
   plating: async (input) => platePieces(input, await loadSolver()),
   'read-document': readDocument,
   'read-price-list': readSentPriceList,

@@ -10,7 +10,7 @@ import { addDays } from '@fleam/core/calendar'
 import { type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import { v7 as newId } from 'uuid'
 import { addSupplier, createPrice, openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
-import { loadMixedSolver } from '../compute/solver.ts'
+import { loadSolver } from '../compute/solver.ts'
 
 let test_: TestApp
 let kitchen: Kitchen
@@ -43,7 +43,7 @@ const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
 
 async function answerFor(said: PlanDraft) {
   const { request, pins } = planRequest(said, goods, kitchen.currency)
-  return planOrders(request, await loadMixedSolver(), { pins, seconds: 10 })
+  return planOrders(request, await loadSolver(), { pins, seconds: 10 })
 }
 
 beforeAll(async () => {
@@ -243,7 +243,7 @@ test('what is left of a plan is planned anew in its place: its work is dropped, 
     ).body as PlanGoods
   const accept = async (plan: Plan, of: PlanDraft, own: PlanGoods) => {
     const { request, pins } = planRequest(of, own, kitchen.currency)
-    const answer = planOrders(request, await loadMixedSolver(), { pins, seconds: 10 })
+    const answer = planOrders(request, await loadSolver(), { pins, seconds: 10 })
     const body = { version: plan.version, draft: of, goods: own, answer }
     return { answer, ...(await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), body)) }
   }

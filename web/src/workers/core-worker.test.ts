@@ -4,7 +4,7 @@ import { sixChickens } from '../../../core/test/documents.ts'
 import type { WorkerReply, WorkerRequest } from './protocol.ts'
 
 jest.mock('./load-solver.ts', () => ({
-  loadSolver: async () => () => ({ isOptimal: false, values: new Map() }),
+  loadSolver: async () => () => ({ isProven: false, values: null, best: 0, bound: 0, gap: 0, nodes: 0 }),
 }))
 
 const model = forecastModel(sixChickens(), 0) as ForecastModel

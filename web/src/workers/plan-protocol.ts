@@ -1,5 +1,6 @@
-import type { AskedPlan, OrderPlan, PlanAim, ProgrammeProgress, UsualWays } from '@fleam/core/planning'
+import type { AskedPlan, OrderPlan, PlanAim, UsualWays } from '@fleam/core/planning'
 import type { HeldTask, Schedule, ScheduleCost, ScheduleRequest } from '@fleam/core/scheduling'
+import type { ProgrammeProgress } from '@fleam/core/solving'
 import type { JobTold } from './job-worker.ts'
 
 /** A plan that a page asks for: the time is for the plan and what stands beside it. */

@@ -1,6 +1,6 @@
 import '../no-eval.ts'
 import { PLAN_AIMS, planFor, planOrders } from '@fleam/core/planning'
-import { loadMixedSolver } from './load-solver.ts'
+import { loadSolver } from './load-solver.ts'
 import type { PlanAsked, PlanTold } from './plan-protocol.ts'
 
 const tell = (told: PlanTold) => self.postMessage(told)
@@ -13,7 +13,7 @@ const FURTHER_SECONDS = 60
 
 /** The solver runs to its end: whoever does not want to wait ends the worker. */
 async function make({ request, pins, usual, seconds }: PlanAsked): Promise<void> {
-  const solve = await loadMixedSolver()
+  const solve = await loadSolver()
   const began = performance.now()
   const looked = () => (performance.now() - began) / 1000
   let alone = 0

@@ -1,6 +1,6 @@
 import '../no-eval.ts'
 import { planSchedule } from '@fleam/core/scheduling'
-import { loadMixedSolver } from './load-solver.ts'
+import { loadSolver } from './load-solver.ts'
 import type { ScheduleAsked, ScheduleTold } from './plan-protocol.ts'
 
 /** Who waits for it takes a good one soon before a better one later. */
@@ -16,7 +16,7 @@ async function make({ request, held, seconds }: ScheduleAsked): Promise<void> {
   }
   tell({
     type: 'schedule',
-    schedule: planSchedule(request, await loadMixedSolver(), { held, seconds, patience: PATIENCE_MS, onProgress }),
+    schedule: planSchedule(request, await loadSolver(), { held, seconds, patience: PATIENCE_MS, onProgress }),
   })
   tell({ type: 'done' })
 }

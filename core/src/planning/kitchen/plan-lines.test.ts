@@ -1,6 +1,7 @@
 import { draft, goodsOf } from '../../../test/plan-kitchen.ts'
-import { loadMixedSolver } from '../../../test/solver.ts'
+import { loadSolver } from '../../../test/solver.ts'
 import { evaluate } from '../../explanation/index.ts'
+import type { SolveProgramme } from '../../solving/index.ts'
 import {
   formatFor,
   leftWords,
@@ -11,7 +12,7 @@ import {
   provenWords,
   uncutWords,
 } from '../../wording/index.ts'
-import { type OrderPlan, planFor, planOrders, type SolveMixed } from '../index.ts'
+import { type OrderPlan, planFor, planOrders } from '../index.ts'
 import { planCostParts } from './explain-plan.ts'
 import {
   explainCutMinutes,
@@ -30,9 +31,9 @@ import {
   planTotals,
 } from './index.ts'
 
-let solve: SolveMixed
+let solve: SolveProgramme
 beforeAll(async () => {
-  solve = await loadMixedSolver()
+  solve = await loadSolver()
 })
 
 const lot = {

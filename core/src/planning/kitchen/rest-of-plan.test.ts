@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { draft, goodsOf } from '../../../test/plan-kitchen.ts'
-import { loadMixedSolver } from '../../../test/solver.ts'
+import { loadSolver } from '../../../test/solver.ts'
 import { addDays } from '../../calendar/index.ts'
 import { planOrders } from '../plan-orders.ts'
 import type { GoodsComing } from './goods.ts'
@@ -70,7 +70,7 @@ describe('what is on its way', () => {
   const planned = async (changes: Partial<typeof asked> = {}) => {
     const of = { ...asked, ...changes }
     const { request } = planRequest(of, coming, 'EUR')
-    const answer = planOrders(request, await loadMixedSolver(), { seconds: 5 })
+    const answer = planOrders(request, await loadSolver(), { seconds: 5 })
     return { request, answer, work: plannedWork(planLines(answer, coming, of), coming, of) }
   }
 

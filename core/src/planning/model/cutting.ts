@@ -1,6 +1,6 @@
+import type { Term } from '../../solving/index.ts'
 import { countedYield } from '../counted-yield.ts'
 import type { PlanCut } from '../order-plan.ts'
-import type { Term } from '../programme.ts'
 import { type Draft, NONE_BELOW, once } from './draft.ts'
 import type { PlanModel } from './plan-model.ts'
 

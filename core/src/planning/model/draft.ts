@@ -1,6 +1,6 @@
 import { type Day, daysBetween } from '../../calendar/index.ts'
+import { Programme, type Term } from '../../solving/index.ts'
 import type { OrderPlanRequest, PlanProduct, PlanStock, PlanSupplier } from '../order-plan.ts'
-import { Programme, type Term } from '../programme.ts'
 import { boundsOf, type PlanBounds } from './bounds.ts'
 import type { PlanModel, ProductSupply, WholeSupply } from './plan-model.ts'
 

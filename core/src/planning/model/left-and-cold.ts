@@ -1,4 +1,4 @@
-import type { Term } from '../programme.ts'
+import type { Term } from '../../solving/index.ts'
 import { type Draft, merged, NONE_BELOW, once } from './draft.ts'
 import type { PlanModel } from './plan-model.ts'
 

@@ -1,5 +1,5 @@
+import type { Programme, Term } from '../../solving/index.ts'
 import type { PlanCut, PlanReady, PlanSupplier, PlanWhole } from '../order-plan.ts'
-import type { Programme, Term } from '../programme.ts'
 
 /** Units of a whole that may be cut: of a delivery, or of stock. `flows` are columns by the place of the day. */
 export interface WholeSupply {

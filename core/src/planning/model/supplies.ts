@@ -1,5 +1,5 @@
+import type { Term } from '../../solving/index.ts'
 import type { PlanReady } from '../order-plan.ts'
-import type { Term } from '../programme.ts'
 import { type Draft, merged, NONE_ABOVE, NONE_BELOW, once } from './draft.ts'
 import type { PlanModel } from './plan-model.ts'
 

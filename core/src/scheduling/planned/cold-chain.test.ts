@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { brokenScheduleRules } from '../../../test/check-schedule.ts'
-import { loadMixedSolver } from '../../../test/solver.ts'
+import { loadSolver } from '../../../test/solver.ts'
 import { DEFAULT_COLD_LIMITS } from '../../fabrication/index.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import type { PlacedTask } from '../schedule.ts'
@@ -97,7 +97,7 @@ describe('nothing is out of the cold for longer than it may be', () => {
   })
 
   test('in any kitchen, whoever stands where', async () => {
-    const solve = await loadMixedSolver()
+    const solve = await loadSolver()
     let scheduled = 0
     fc.assert(
       fc.property(kitchens, (kitchen) => {
@@ -173,7 +173,7 @@ describe('nothing is out of the cold for longer than it may be', () => {
 })
 
 test('of schedules that are equally late and clean the one is made whose work is done its slack before it is due', async () => {
-  const solve = await loadMixedSolver()
+  const solve = await loadSolver()
   const plan = (slack: number) =>
     workPlan([job({ units: 1, minutes: 30 })], {
       ...{ from: '2026-12-05', days: 1, cooks: cooks(1), now: 0 },

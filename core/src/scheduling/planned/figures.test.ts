@@ -1,5 +1,5 @@
 import cases from '../../../cases/schedule.json'
-import { loadMixedSolver } from '../../../test/solver.ts'
+import { loadSolver } from '../../../test/solver.ts'
 import { evaluate } from '../../explanation/index.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import type { ScheduleRequest } from '../schedule.ts'
@@ -20,7 +20,7 @@ test.each(cases.slice(0, 4).map((each) => [each.name, each] as const))(
   '%s: what is shown of a schedule is what the search says of it, and opens to it',
   async (_name, each) => {
     const request = requestOf(each)
-    const made = planSchedule(request, await loadMixedSolver(), { seconds: 1, patience: 300 })
+    const made = planSchedule(request, await loadSolver(), { seconds: 1, patience: 300 })
     const told = { late: made.lateMinutes, clean: made.cleanMinutes, hold: made.holdMinutes }
     for (const figure of SCHEDULE_FIGURES) {
       const minutes = scheduleMinutes(request, made.tasks, figure)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { brokenScheduleRules } from '../../../test/check-schedule.ts'
-import { loadMixedSolver } from '../../../test/solver.ts'
+import { loadSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import {
   MINUTES_OF_A_DAY,
@@ -36,7 +36,7 @@ describe('what stands on a stove', () => {
   })
 
   test('is put on and taken off while somebody is on duty, in any kitchen', async () => {
-    const solve = await loadMixedSolver()
+    const solve = await loadSolver()
     let watched = 0
     fc.assert(
       fc.property(kitchens, ({ stocks, confit, begins, open, stoves }) => {

@@ -1,5 +1,5 @@
 import { brokenScheduleRules } from '../../../test/check-schedule.ts'
-import { loadMixedSolver } from '../../../test/solver.ts'
+import { loadSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import type { HeldTask, PlacedTask } from '../schedule.ts'
 import { followTasks, type JobProgress, soonestPlaces } from './follow.ts'
@@ -141,7 +141,7 @@ describe('tasks of planned work', () => {
 
   test('it can be scheduled, and what is scheduled breaks no rule', async () => {
     const asked = plan([job(), job({ id: 'char', species: 'fish', units: 6, minutes: 61 })])
-    const schedule = planSchedule(asked.request, await loadMixedSolver(), { seconds: 1 })
+    const schedule = planSchedule(asked.request, await loadSolver(), { seconds: 1 })
     expect(schedule.lateMinutes).toBe(0)
     expect(brokenScheduleRules(asked.request, schedule)).toEqual([])
     expect(scheduleFaults(asked.request, schedule.tasks)).toEqual([])
@@ -396,7 +396,7 @@ describe('the schedule follows the bench', () => {
       followTasks(tasks, () => progress, now),
     )
     expect(held).toEqual([{ id: 'duck cut 1', start, cook: 'Marit', unit: 1 }])
-    const schedule = planSchedule(request, await loadMixedSolver(), { seconds: 1, held })
+    const schedule = planSchedule(request, await loadSolver(), { seconds: 1, held })
     expect(schedule.tasks[0]).toMatchObject({ start, end: start + 40, cook: 'Marit' })
     expect(schedule.tasks.slice(1, 3).every((task) => task.start >= now)).toBe(true)
   })

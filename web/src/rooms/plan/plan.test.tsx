@@ -3,7 +3,7 @@ import { planOrders, planRequest } from '@fleam/core/planning'
 import type { Schedule } from '@fleam/core/scheduling'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'
-import { loadMixedSolver } from '../../../../core/test/solver.ts'
+import { loadSolver } from '../../../../core/test/solver.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
 import type { PlanAsked, PlanTold, ScheduleAsked, ScheduleTold } from '../../workers/plan-protocol.ts'
@@ -54,7 +54,7 @@ const paused = () => act(() => new Promise((resolve) => setTimeout(resolve, 450)
 const tell = (told: PlanTold) => act(async () => hear(told))
 const answer = async () => {
   const { request, pins } = planRequest(plan.draft, goods, 'EUR')
-  return planOrders(request, await loadMixedSolver(), { pins, seconds: 10 })
+  return planOrders(request, await loadSolver(), { pins, seconds: 10 })
 }
 
 async function room() {

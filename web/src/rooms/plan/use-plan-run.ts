@@ -4,7 +4,6 @@ import {
   type PlanDraft,
   type PlanGoods,
   type PlansByAim,
-  type ProgrammeProgress,
   planInPlaceOf,
   planKnownBetter,
   planRequest,
@@ -12,6 +11,7 @@ import {
   trueAims,
   type UsualWays,
 } from '@fleam/core/planning'
+import type { ProgrammeProgress } from '@fleam/core/solving'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { planAside } from '../../workers/plan-client.ts'

@@ -52,7 +52,7 @@ export interface Solved extends ProgrammeProgress {
 }
 
 /** Solves a programme to its least cost; how it comes by it is not this module's business. */
-export type SolveMixed = (programme: Programme, options: ProgrammeOptions) => Solved
+export type SolveProgramme = (programme: Programme, options: ProgrammeOptions) => Solved
 
 interface SolverModel {
   options: { set: (values: Readonly<Record<string, number | boolean | string>>) => unknown }
@@ -73,8 +73,8 @@ interface Solver {
 }
 
 /** A loaded solver as this module asks for it. */
-export const solveMixedWith =
-  (solver: object): SolveMixed =>
+export const solveWith =
+  (solver: object): SolveProgramme =>
   (programme, { seconds, costs, start = null, onProgress, mostNodes }) => {
     const { createModel, constants } = solver as Solver
     const model = createModel.call(solver, dataOf(programme, costs))
