@@ -1,2 +1,2 @@
-export type { ProgrammeOptions, ProgrammeProgress, Solved, SolveProgramme, Term } from './programme.ts'
+export type { ProgrammeProgress, Solved, SolveProgramme, Term } from './programme.ts'
 export { Programme, solveWith } from './programme.ts'
