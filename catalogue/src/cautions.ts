@@ -1,4 +1,5 @@
-import type { Caution, CautionPlace, Species } from './schema.ts'
+import type { Species } from '@fleam/core/style'
+import type { Caution, CautionPlace } from './schema.ts'
 
 /** The sentence that stands wherever a caution does. */
 export const DEFERS_TO = 'Defaults only. Your local code, your kitchen’s approved plan and licensed practice decide.'

@@ -23,7 +23,6 @@ export type {
   Caution,
   CautionPlace,
   DrawingName,
-  Species,
   StylePile,
 } from './schema.ts'
 export { DRAWINGS } from './schema.ts'

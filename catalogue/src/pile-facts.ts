@@ -1,6 +1,5 @@
 import type { PileKind } from '@fleam/core/fabrication'
-import type { PileFacts } from '@fleam/core/style'
-import type { Species } from './schema.ts'
+import type { PileFacts, Species } from '@fleam/core/style'
 
 /** Animals as far as keeping and cooking differ: lamb is cooked as a roast. */
 export type Animal = Species | 'lamb'

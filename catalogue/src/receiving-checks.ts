@@ -1,5 +1,5 @@
+import type { Species } from '@fleam/core/style'
 import { RIGOR_STATES } from './rigor.ts'
-import type { Species } from './schema.ts'
 
 /** One thing to look at before the driver leaves: right or a fault with one tap, or a number. */
 export interface ReceivingCheck {

@@ -1,8 +1,6 @@
-import type { NamedPile, NamedStyle } from '@fleam/core/style'
+import type { NamedPile, NamedStyle, Species } from '@fleam/core/style'
 
 export type StylePile = NamedPile
-
-export type Species = 'poultry' | 'fish' | 'red-meat'
 
 /** Where a caution stands: at a step, beside the board all the time, at receiving, in a cooking note, on a label. */
 export type CautionPlace = 'step' | 'board' | 'receiving' | 'cooking' | 'label'

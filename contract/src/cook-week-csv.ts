@@ -1,4 +1,4 @@
-import { SKILLS, type Skill } from '@fleam/core/scheduling'
+import { SPECIES, type Species } from '@fleam/core/style'
 import Papa from 'papaparse'
 import { fromInert, inert } from './inert.ts'
 import type { Cook, CookWeeks } from './kitchen.ts'
@@ -66,14 +66,14 @@ export function readCookWeek(
 
 type Tell = (column: Header, message: string) => void
 
-function skillsIn(text: string, tell: Tell): Skill[] | null {
+function skillsIn(text: string, tell: Tell): Species[] | null {
   if (text === '' || text.toLowerCase() === 'all') return null
   return text
     .toLowerCase()
     .split(/[\s,;]+/)
     .flatMap((word) => {
-      const skill = SKILLS.find((each) => each === word)
-      if (!skill) tell('skills', `${word} is none of ${SKILLS.join(', ')}`)
+      const skill = SPECIES.find((each) => each === word)
+      if (!skill) tell('skills', `${word} is none of ${SPECIES.join(', ')}`)
       return skill ?? []
     })
 }

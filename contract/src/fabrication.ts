@@ -11,6 +11,7 @@ import {
 } from '@fleam/core/fabrication'
 import { MAX_UNITS } from '@fleam/core/limits'
 import { DOUBT_KINDS } from '@fleam/core/logbook'
+import { SPECIES } from '@fleam/core/style'
 import { LOSS_CAUSES, RHYTHMS } from '@fleam/core/weighing'
 import { z } from 'zod'
 import {
@@ -39,7 +40,7 @@ import {
   share,
   signedMoney,
 } from './numbers.ts'
-import { SPECIES, styleStep } from './style.ts'
+import { styleStep } from './style.ts'
 
 export const plannedPile = z
   .strictObject({

@@ -1,6 +1,7 @@
 import { LIGHT_PLATES } from '@fleam/core/buying'
 import { LONGEST_COOK_NAME } from '@fleam/core/limits'
-import { MINUTES_OF_A_DAY, SKILLS } from '@fleam/core/scheduling'
+import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
+import { SPECIES } from '@fleam/core/style'
 import { z } from 'zod'
 import { offerOfPile } from './fabrication-document.ts'
 import { currency, id, money, name, notes } from './numbers.ts'
@@ -56,7 +57,7 @@ const week = z
   .max(MAX_SHIFTS)
   .nullable()
 /** What a cook may cut; null where nobody said, which is everything. */
-const skills = z.array(z.enum(SKILLS)).max(SKILLS.length).nullable()
+const skills = z.array(z.enum(SPECIES)).max(SPECIES.length).nullable()
 
 export const cook = z
   .strictObject({

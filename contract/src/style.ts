@@ -1,5 +1,5 @@
 import { PILE_CLASSES, PILE_KINDS } from '@fleam/core/fabrication'
-import { shareLeft, TOOLS } from '@fleam/core/style'
+import { SPECIES, shareLeft, TOOLS } from '@fleam/core/style'
 import { z } from 'zod'
 import { valueSignMessage } from './fabrication-document.ts'
 import {
@@ -259,8 +259,6 @@ export const style = z
 export type Style = z.infer<typeof style>
 export type StylePile = Style['piles'][number]
 export type StyleStep = Style['steps'][number]
-
-export const SPECIES = ['poultry', 'fish', 'red-meat'] as const
 
 const itemFields = {
   name,

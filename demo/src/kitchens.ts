@@ -1,5 +1,6 @@
 import type { Price } from '@fleam/core/fabrication'
-import type { CookShift, Skill } from '@fleam/core/scheduling'
+import type { CookShift } from '@fleam/core/scheduling'
+import type { Species } from '@fleam/core/style'
 
 /** What piles are worth, by their name. */
 export type PileValues = Readonly<Record<string, { valuePerKg: number; usedShare?: number; processingPerKg?: number }>>
@@ -12,7 +13,7 @@ export interface KitchenScript {
   timeZone: string
   wagePerHour: number
   /** Hours at the board by day of the week, Monday first; null where nobody says. */
-  cooks: readonly { name: string; wagePerHour: number; week: CookShift[] | null; skills?: Skill[] }[]
+  cooks: readonly { name: string; wagePerHour: number; week: CookShift[] | null; skills?: Species[] }[]
   /** What this kitchen says the piles of its cut styles are worth, by the name of the style and of the pile. */
   values: Readonly<Record<string, PileValues>>
   offer: { supplier: string; name: string; pile: string; price: Price; pieces?: number; pieceWeight: number }

@@ -1,6 +1,7 @@
-import { type Caution, type CautionPlace, cautionById, cautionsFor, type Species } from '@fleam/catalogue'
+import { type Caution, type CautionPlace, cautionById, cautionsFor } from '@fleam/catalogue'
 import type { CautionOverride } from '@fleam/contract/style'
 import { type ColdLimits, DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
+import type { Species } from '@fleam/core/style'
 import { useCautionOverrides } from '../data/style-queries.ts'
 import { useFormat } from './use-format.ts'
 

@@ -1,9 +1,9 @@
+import { SPECIES } from '../../style/index.ts'
 import type { HeldTask, ScheduleTask } from '../schedule.ts'
 import type { FollowedTask, KeptTask } from './follow.ts'
 import { type JobTask, jobTasks } from './job-tasks.ts'
 import { isAtBoard, isOnDuty, ON_DUTY } from './kinds.ts'
 import { dutyShifts } from './pots.ts'
-import { SKILLS } from './week.ts'
 import { MINUTES_OF_A_DAY, ownSkill, type PlannedJob, shiftsOfDay, type WorkOptions, type WorkPlan } from './work.ts'
 
 /**
@@ -26,7 +26,7 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
       cooks: [
         ...cooks.map((cook) => ({
           name: cook.id,
-          skills: [ownSkill(cook.id), ...(cook.skills ?? SKILLS)],
+          skills: [ownSkill(cook.id), ...(cook.skills ?? SPECIES)],
           shifts: Array.from({ length: days }, (_, at) => at).flatMap((at) =>
             shiftsOfDay(cook, at, options).map(([begins, ends]): [number, number] => [
               at * MINUTES_OF_A_DAY + begins,
@@ -42,7 +42,7 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
         ...(settings.stoves > 0 ? [{ name: 'stove', count: settings.stoves }] : []),
       ],
       species: {
-        order: [...SKILLS],
+        order: [...SPECIES],
         cleanDown: settings.cleanDown,
         against: settings.against,
         cleanAt: Array.from({ length: days }, (_, at) => (at + 1) * MINUTES_OF_A_DAY),

@@ -1,9 +1,5 @@
 import { type Explanation, plus, value } from '../../explanation/index.ts'
 
-/** What a cook may be trusted with: in the order in which a board is cleaned least. */
-export const SKILLS = ['fish', 'red-meat', 'poultry'] as const
-export type Skill = (typeof SKILLS)[number]
-
 /** One stretch at the board of a usual week: day 1 is Monday, minutes from its midnight. */
 export interface CookShift {
   day: number

@@ -1,11 +1,12 @@
 import { type Day, weekdayOf } from '../../calendar/index.ts'
+import type { Species } from '../../style/index.ts'
 import type { HeldTask, ScheduleRequest } from '../schedule.ts'
 import type { JobStep } from './board-way.ts'
 import type { JobProgress } from './follow.ts'
 import type { WorkKind } from './kinds.ts'
 import type { WorkSettings } from './settings.ts'
 import type { StyleWork } from './style-work.ts'
-import { type CookShift, type Skill, shiftsOn, usualWeek } from './week.ts'
+import { type CookShift, shiftsOn, usualWeek } from './week.ts'
 
 export const MINUTES_OF_A_DAY = 1440
 
@@ -16,7 +17,7 @@ export interface PlannedJob {
   styleId: string
   /** What it is called: `Duck: breasts and confit legs`. */
   name: string
-  species: 'fish' | 'red-meat' | 'poultry'
+  species: Species
   unitName: { one: string; many: string }
   units: number
   day: Day
@@ -48,7 +49,7 @@ export interface PlannedJob {
 export interface WorkCook {
   id: string
   /** What they may cut; null where nobody said, which is everything. */
-  skills: readonly Skill[] | null
+  skills: readonly Species[] | null
   /** A usual week at the board; null where nobody said. */
   week: readonly CookShift[] | null
   /** Days of the plan, from 0, on which it is otherwise than in the week, and what they are there. */

@@ -1,5 +1,6 @@
-import { DEFERS_TO, type ReceivingCheck, receivingChecksFor, type Species } from '@fleam/catalogue'
+import { DEFERS_TO, type ReceivingCheck, receivingChecksFor } from '@fleam/catalogue'
 import type { LotCheck } from '@fleam/contract/receiving'
+import type { Species } from '@fleam/core/style'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'

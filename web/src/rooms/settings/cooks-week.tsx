@@ -1,6 +1,7 @@
 import { type CookWeekIssue, cookWeekCsv, readCookWeek } from '@fleam/contract/cook-week-csv'
 import type { Cook } from '@fleam/contract/kitchen'
-import { hoursOfWeek, SKILLS, type Skill } from '@fleam/core/scheduling'
+import { hoursOfWeek } from '@fleam/core/scheduling'
+import { SPECIES, type Species } from '@fleam/core/style'
 import { type ChangeEvent, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import ButtonGroup from 'react-bootstrap/ButtonGroup'
@@ -13,7 +14,7 @@ import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './settings.module.css'
 
-const SKILL_WORDS: Readonly<Record<Skill, string>> = { fish: 'fish', 'red-meat': 'meat', poultry: 'birds' }
+const SKILL_WORDS: Readonly<Record<Species, string>> = { fish: 'fish', 'red-meat': 'meat', poultry: 'birds' }
 
 /** Who is at the board when in a usual week, and may cut what: plans and schedules take it from here. */
 export function CooksWeek() {
@@ -56,18 +57,18 @@ export function CooksWeek() {
 }
 
 /** What a cook may cut; all of it counts as nobody having said. */
-function Skills({ cook, onChange }: { cook: Cook; onChange: (skills: Skill[] | null) => void }) {
-  const own = cook.skills ?? SKILLS
+function Skills({ cook, onChange }: { cook: Cook; onChange: (skills: Species[] | null) => void }) {
+  const own = cook.skills ?? SPECIES
   return (
     <ButtonGroup size="sm" aria-label={`What ${cook.name} may cut`} className={css.skills}>
-      {SKILLS.map((skill) => (
+      {SPECIES.map((skill) => (
         <Button
           key={skill}
           variant={own.includes(skill) ? 'dark' : 'outline-dark'}
           aria-pressed={own.includes(skill)}
           onClick={() => {
-            const next = SKILLS.filter((each) => own.includes(each) !== (each === skill))
-            onChange(next.length === SKILLS.length ? null : next)
+            const next = SPECIES.filter((each) => own.includes(each) !== (each === skill))
+            onChange(next.length === SPECIES.length ? null : next)
           }}
         >
           {SKILL_WORDS[skill]}

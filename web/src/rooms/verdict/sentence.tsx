@@ -1,4 +1,5 @@
-import { type Species, WHOLE_WORDS } from '@fleam/catalogue'
+import { WHOLE_WORDS } from '@fleam/catalogue'
+import type { Species } from '@fleam/core/style'
 import { type SentencePart, verdictSentence } from '@fleam/core/wording'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'

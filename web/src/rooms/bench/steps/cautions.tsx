@@ -1,4 +1,5 @@
-import { DEFERS_TO, type Species } from '@fleam/catalogue'
+import { DEFERS_TO } from '@fleam/catalogue'
+import type { Species } from '@fleam/core/style'
 import css from '../../../parts/cautions.module.css'
 import { type CautionWhere, useKitchenCautions } from '../../../parts/cautions.ts'
 
