@@ -1,4 +1,4 @@
-import type { FormPile, Quote, ReadyForm, WholeForm } from '../src/buying/index.ts'
+import type { BuyingRequest, FormPile, Quote, ReadyForm, WholeForm } from '../src/buying/index.ts'
 import type { Estimate } from '../src/forecasting/index.ts'
 
 export const estimate = (value: number, halfWidth = 0): Estimate => ({ basis: 'own', tests: 5, value, halfWidth })
@@ -64,3 +64,13 @@ export const readyForm = (changes: Partial<ReadyForm> = {}): ReadyForm => ({
   handlingMinutesPerPiece: 0.2,
   ...changes,
 })
+
+/** Twenty plates of 250 g of supremes. */
+export const TWENTY_PLATES = {
+  product: 'supremes',
+  plates: 20,
+  plateWeight: 250,
+  lightPlates: 'whole',
+  wagePerHour: 20,
+  currency: 'EUR',
+} as const satisfies BuyingRequest

@@ -1,17 +1,9 @@
 import fc from 'fast-check'
-import { estimate, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { estimate, quote, readyForm, TWENTY_PLATES as request, wholeForm } from '../../test/forms.ts'
 import { appraise } from '../appraisal/index.ts'
 import { documentOfOrder, offerOfForm, orderForPlates } from './form-document.ts'
 import type { Order } from './index.ts'
 
-const request = {
-  product: 'supremes',
-  plates: 20,
-  plateWeight: 250,
-  lightPlates: 'whole' as const,
-  wagePerHour: 20,
-  currency: 'EUR',
-}
 const order: Order = { pieces: 6, packs: null, weight: 12_000, goods: 36, isRaised: false }
 
 describe('the fabrication of an order', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { sixChickens } from '../../test/documents.ts'
-import { estimate, formPile, quote, readyForm, wholeForm } from '../../test/forms.ts'
+import { estimate, formPile, quote, readyForm, TWENTY_PLATES as request, wholeForm } from '../../test/forms.ts'
 import { appraise } from '../appraisal/index.ts'
 import { pricePerPiece } from '../comparison/index.ts'
 import { evaluate } from '../explanation/index.ts'
@@ -8,14 +8,6 @@ import type { Offer } from '../fabrication/index.ts'
 import { offerOfForm } from './form-document.ts'
 import { canTellApart, compareForms, explainTrueCost, type TrueCost } from './index.ts'
 
-const request = {
-  product: 'supremes',
-  plates: 20,
-  plateWeight: 250,
-  lightPlates: 'whole' as const,
-  wagePerHour: 20,
-  currency: 'EUR',
-}
 const only = (form: Parameters<typeof compareForms>[0][number]) => compareForms([form], request).ranked[0] as TrueCost
 
 describe('something whole', () => {

@@ -1,17 +1,9 @@
 import { compareForms } from '@fleam/core/buying'
 import { screen, within } from '@testing-library/react'
-import { estimate, quote, readyForm, wholeForm } from '../../../../core/test/forms.ts'
+import { estimate, quote, readyForm, TWENTY_PLATES as request, wholeForm } from '../../../../core/test/forms.ts'
 import { renderPart, touch } from '../../../test/render.tsx'
 import { Ranking } from './ranking.tsx'
 
-const request = {
-  product: 'supremes',
-  plates: 20,
-  plateWeight: 250,
-  lightPlates: 'whole' as const,
-  wagePerHour: 20,
-  currency: 'EUR',
-}
 const show = (...forms: Parameters<typeof compareForms>[0][number][]) =>
   renderPart(<Ranking comparison={compareForms(forms, request)} request={request} />)
 const sure = (id: string, amount: number, halfWidth: number) => {
