@@ -186,6 +186,28 @@ describe.each(rounds)('round %s', () => {
     expect(answers[2]?.status).toBe(kept.status === 200 ? 400 : 200)
   })
 
+  test('of two plans that are to stand in the place of one, one does', async () => {
+    const { id, plan } = await draftPlan()
+    const { draft, goods, answer } = plan
+    await ask('POST', `/plans/${id}/acceptance`, { version: 1, draft, goods, answer })
+    const rest = { ...draft, replaces: id }
+    const heirs = [newId(), newId()]
+    for (const heir of heirs) await ask('POST', '/plans', { id: heir, name: `Rest ${heir}`, draft: rest })
+    const answers = await race(
+      ...heirs.map((heir): [Method, string, unknown] => [
+        'POST',
+        `/plans/${heir}/acceptance`,
+        { version: 1, draft: rest, goods, answer },
+      ]),
+    )
+    expect(statuses(answers)).toEqual([200, 400])
+    const kept = await Promise.all(heirs.map((heir) => get<Plan>(`/plans/${heir}`)))
+    expect(kept.filter(({ accepted }) => accepted !== null)).toHaveLength(1)
+    // What waited of the old plan waits no more, once.
+    const waiting = (await get<Plan>(`/plans/${id}`)).accepted?.planned.map(({ isDropped }) => isDropped)
+    expect(waiting).toEqual([true])
+  })
+
   test('an acceptance that is withdrawn as its work begins and its goods come takes neither with it', async () => {
     const { id, plan } = await draftPlan()
     const { draft, goods, answer } = plan
