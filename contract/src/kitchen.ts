@@ -38,7 +38,7 @@ export const kitchenSetUp = z.strictObject({
 export const kitchenEdit = kitchenSetUp
   .omit({ id: true, currency: true })
   // A change says all of it: what is left out would fall back unseen.
-  .extend({ decimalMark, lightPlates })
+  .extend({ decimalMark, lightPlates: lightPlates.optional().meta({ description: 'left out: as it was' }) })
   .meta({ id: 'KitchenEdit' })
 export type KitchenEdit = z.infer<typeof kitchenEdit>
 export const kitchen = kitchenSetUp.extend({ decimalMark, lightPlates }).meta({ id: 'Kitchen' })

@@ -47,9 +47,12 @@ export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
 
 /** Changes what a kitchen says of itself; what was weighed and bought stays as it is. */
 export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<Kitchen> {
-  await store.updateKitchen(scope, edit)
+  // Who wrote to kitchens before they said what a light plate is leaves that as it is.
+  const { lightPlates = scope.kitchen.lightPlates, ...rest } = edit
+  const changed = { ...rest, lightPlates }
+  await store.updateKitchen(scope, changed)
   // Requests share what is known of a kitchen for some seconds: they know it at once.
-  return Object.assign(scope.kitchen, edit)
+  return Object.assign(scope.kitchen, changed)
 }
 
 /** Changes a cook's name and wage: records keep the wage that was paid. */

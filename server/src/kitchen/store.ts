@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract/kitchen'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenOffer } from '@fleam/contract/kitchen'
 import { type Database, parsedJsonOf } from '../database/index.ts'
 import { offerOfRow, rowOfOffer } from '../offer/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
@@ -13,8 +13,8 @@ export async function insertKitchen(scope: Scope): Promise<void> {
   await scope.database.models.Kitchen.create(scope.kitchen, within(scope))
 }
 
-export async function updateKitchen(scope: Scope, edit: KitchenEdit): Promise<void> {
-  await scope.database.models.Kitchen.update(edit, { where: { id: scope.kitchen.id }, ...within(scope) })
+export async function updateKitchen(scope: Scope, columns: Omit<Kitchen, 'id' | 'currency'>): Promise<void> {
+  await scope.database.models.Kitchen.update(columns, { where: { id: scope.kitchen.id }, ...within(scope) })
 }
 
 export async function cooks(scope: Scope): Promise<Cook[]> {
