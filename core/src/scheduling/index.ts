@@ -21,6 +21,8 @@ export {
   cookIdOf,
   cookMinutes,
   cookOfTask,
+  cuttingMinutes,
+  explainCutting,
   explainHoursLeft,
   explainSchedule,
   followTasks,

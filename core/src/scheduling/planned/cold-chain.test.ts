@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { brokenScheduleRules } from '../../../test/check-schedule.ts'
+import { job, work } from '../../../test/planned-work.ts'
 import { loadSolver } from '../../../test/solver.ts'
 import { DEFAULT_COLD_LIMITS } from '../../fabrication/index.ts'
 import { planSchedule } from '../plan-schedule.ts'
@@ -10,7 +11,6 @@ import {
   type PlannedJob,
   scheduleFaults,
   USUAL_WORK,
-  usualStyleWork,
   type WorkCook,
   type WorkPlan,
   workPlan,
@@ -22,13 +22,12 @@ const cooks = (count: number): WorkCook[] =>
     ...{ id: `cook ${at + 1}`, skills: null, days: {} },
     week: [1, 2, 3, 4, 5, 6, 7].map((day) => ({ day, ...HOURS })),
   }))
-const job = (changes: Partial<PlannedJob>): PlannedJob => ({
-  ...{ id: 'turkey', itemId: 'turkey', styleId: 'parts', name: 'Turkey: parts', species: 'poultry' },
-  ...{ unitName: { one: 'bird', many: 'birds' }, units: 20, day: '2026-12-03', minutes: 370, setUp: 10, cookId: null },
-  ...{ serves: '2026-12-05', portions: 40, unitGrams: 9000, needsSaw: false, minutesBy: {}, comes: null },
-  ...{ progress: null, steps: [], work: usualStyleWork({ isBonded: false, hasBones: false }, USUAL_WORK) },
-  ...changes,
-})
+const turkey = (changes: Partial<PlannedJob>): PlannedJob =>
+  job({
+    ...{ id: 'turkey', itemId: 'turkey', styleId: 'parts', name: 'Turkey: parts', units: 20, minutes: 370 },
+    ...{ serves: '2026-12-05', portions: 40, unitGrams: 9000, work: work(false, false) },
+    ...changes,
+  })
 const steps = (minutes: readonly number[]) =>
   minutes.map((own, at) => ({ id: `step ${at + 1}`, title: `Step ${at + 1}`, minutes: own }))
 
@@ -45,7 +44,7 @@ interface Kitchen {
 }
 
 const kitchenOf = ({ units, each, minutes, line, carriers, temperHours, boards, team, stretch }: Kitchen) => {
-  const own = job({ units, minutes: units * each + 10, steps: steps(minutes) })
+  const own = turkey({ units, minutes: units * each + 10, steps: steps(minutes) })
   const work = { ...own.work, line, carriers, temperHours }
   const settings = { ...USUAL_WORK, boards, boardMinutes: stretch }
   return workPlan([{ ...own, work }], { from: '2026-12-02', days: 4, cooks: cooks(team), settings, now: 0 })
@@ -175,7 +174,7 @@ describe('nothing is out of the cold for longer than it may be', () => {
 test('of schedules that are equally late and clean the one is made whose work is done its slack before it is due', async () => {
   const solve = await loadSolver()
   const plan = (slack: number) =>
-    workPlan([job({ units: 1, minutes: 30 })], {
+    workPlan([turkey({ units: 1, minutes: 30 })], {
       ...{ from: '2026-12-05', days: 1, cooks: cooks(1), now: 0 },
       settings: { ...USUAL_WORK, slack, service: 15 * 60, buffer: 0 },
     })

@@ -3,7 +3,7 @@ import { loadSolver } from '../../../test/solver.ts'
 import { evaluate } from '../../explanation/index.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import type { ScheduleRequest } from '../schedule.ts'
-import { explainSchedule, SCHEDULE_FIGURES, scheduleMinutes } from './figures.ts'
+import { cuttingMinutes, explainCutting, explainSchedule, SCHEDULE_FIGURES, scheduleMinutes } from './figures.ts'
 
 const requestOf = ({ input }: (typeof cases)[number]): ScheduleRequest => ({
   ...input,
@@ -30,3 +30,15 @@ test.each(cases.slice(0, 4).map((each) => [each.name, each] as const))(
     }
   },
 )
+
+test('minutes of cutting are those of loads alone, and open to them', () => {
+  const tasks = [
+    { id: 'load 1', kind: 'cut' as const, start: 480, end: 510 },
+    { id: 'load 2', kind: 'cut' as const, start: 500, end: 512.5 },
+    { id: 'pack', kind: 'pack' as const, start: 520, end: 530 },
+  ]
+  expect(cuttingMinutes(tasks)).toBe(42.5)
+  const formula = explainCutting(tasks, (id) => id)
+  expect(formula && evaluate(formula.expression)).toBe(42.5)
+  expect(explainCutting(tasks.slice(2), (id) => id)).toBeNull()
+})

@@ -1,6 +1,7 @@
 import { type Explanation, plus, value } from '../../explanation/index.ts'
 import { heldUntilDue } from '../cost.ts'
 import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
+import type { WorkKind } from './kinds.ts'
 
 export const SCHEDULE_FIGURES = ['late', 'clean', 'hold'] as const
 export type ScheduleFigure = (typeof SCHEDULE_FIGURES)[number]
@@ -50,6 +51,21 @@ export function explainSchedule(
     expression: plus(...parts.map(({ id, minutes }) => value(nameOf(id), minutes, 'minutes'))),
     note: NOTES[figure],
   }
+}
+
+/** A task of a schedule as far as its minutes at the board go. */
+type CuttingTask = Pick<PlacedTask, 'id' | 'start' | 'end'> & { kind: WorkKind }
+
+const isCutting = ({ kind }: CuttingTask): boolean => kind === 'cut'
+
+/** Minutes that cooks cut in some tasks, together. */
+export const cuttingMinutes = (tasks: readonly CuttingTask[]): number =>
+  tasks.filter(isCutting).reduce((sum, { start, end }) => sum + end - start, 0)
+
+/** The formula of it, task by task; null where nothing is cut. */
+export function explainCutting(tasks: readonly CuttingTask[], nameOf: (id: string) => string): Explanation | null {
+  const terms = tasks.filter(isCutting).map(({ id, start, end }) => value(nameOf(id), end - start, 'minutes'))
+  return terms.length === 0 ? null : { title: 'Cutting', quantity: 'minutes', expression: plus(...terms) }
 }
 
 function waiting({ tasks }: ScheduleRequest, placed: readonly PlacedTask[], figure: 'late' | 'hold'): Part[] {

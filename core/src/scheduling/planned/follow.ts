@@ -71,7 +71,12 @@ function followJob(tasks: readonly KeptTask[], progress: JobProgress | null, now
   const later = progress !== null && progress.end !== null && cuts.length > 0 ? progress.end - cutEnd : null
   return [
     ...(progress ? followCuts(cuts, progress, now) : cuts.map(waiting)),
-    ...tasks.filter(({ kind }) => !isAtBoard(kind)).map((task) => followOther(task, { progress, later, now })),
+    ...tasks
+      .filter(({ kind }) => !isAtBoard(kind))
+      .map((task) => {
+        const handTask = tasks.find(({ kind }) => kind === HAND_BEFORE[task.kind]) ?? null
+        return followOther(task, { progress, later, now, handTask })
+      }),
   ]
 }
 
@@ -112,10 +117,12 @@ interface OtherOptions {
   /** Minutes by which the cutting ended later than it was placed; null while it is not over. */
   later: number | null
   now: number
+  /** What a hand does right before it; null where nobody does anything. */
+  handTask: KeptTask | null
 }
 
 /** What a hand told; else what passes by itself begins when the cutting is over, and ends when its time is. */
-function followOther(task: KeptTask, { progress, later, now }: OtherOptions): FollowedTask {
+function followOther(task: KeptTask, { progress, later, now, handTask }: OtherOptions): FollowedTask {
   const { begun, done, cook, kind } = task
   const length = task.end - task.start
   const passing = (start: number): FollowedTask => {
@@ -128,11 +135,20 @@ function followOther(task: KeptTask, { progress, later, now }: OtherOptions): Fo
   }
   if (begun !== null) return passing(begun)
   if (cook !== null) return waiting(task)
+  // A pot that nobody has put on does not boil, whatever the time is.
+  if (handTask) return handTask.done === null ? waiting(task) : passing(handTask.done + task.start - handTask.end)
   if (!BEFORE_CUTTING.includes(kind)) return later === null ? waiting(task) : passing(task.start + later)
   // What was to happen before the cutting is over once that has begun.
   return progress === null
     ? waiting(task)
     : { ...passing(Math.min(task.start, progress.start - length)), state: 'done' }
+}
+
+/** What passes by itself once a hand has done something. */
+const HAND_BEFORE: Partial<Record<WorkKind, WorkKind>> = {
+  confit: 'confit-on',
+  chill: 'confit-off',
+  stock: 'stock-on',
 }
 
 const BEFORE_CUTTING: readonly WorkKind[] = ['thaw', 'dry', 'temper']

@@ -1,30 +1,18 @@
 import fc from 'fast-check'
 import { brokenScheduleRules } from '../../../test/check-schedule.ts'
+import { job, work } from '../../../test/planned-work.ts'
 import { loadSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
-import {
-  MINUTES_OF_A_DAY,
-  ON_DUTY,
-  type PlannedJob,
-  USUAL_WORK,
-  usualStyleWork,
-  type WorkCook,
-  workPlan,
-} from './index.ts'
+import { MINUTES_OF_A_DAY, ON_DUTY, type PlannedJob, USUAL_WORK, type WorkCook, workPlan } from './index.ts'
 import { isWatched, KEPT_WARM_MINUTES, PUT_ON_WITHIN } from './pots.ts'
 
 const week = [1, 2, 3, 4, 5, 6, 7].map((day) => ({ day, from: 480, until: 720 }))
 const cooks: WorkCook[] = ['Marit', 'Bruno'].map((id) => ({ id, skills: null, days: {}, week }))
-const job = (id: string, hours: { stock: number; confit: number }): PlannedJob => ({
-  ...{ id, itemId: 'duck', styleId: 'halves', name: 'Duck: breasts and legs', species: 'poultry' },
-  ...{ unitName: { one: 'bird', many: 'birds' }, units: 4, day: '2026-12-02', minutes: 50, setUp: 10, cookId: null },
-  ...{ serves: null, portions: 8, unitGrams: 2400, needsSaw: false, minutesBy: {}, comes: null, progress: null },
-  ...{ steps: [] },
-  work: {
-    ...usualStyleWork({ isBonded: false, hasBones: true }, USUAL_WORK),
-    ...{ stockHours: hours.stock, confitHours: hours.confit },
-  },
-})
+const duck = (id: string, hours: { stock: number; confit: number }): PlannedJob =>
+  job({
+    ...{ id, units: 4, day: '2026-12-02', minutes: 50, serves: null, portions: 8 },
+    work: { ...work(false, true), stockHours: hours.stock, confitHours: hours.confit },
+  })
 
 describe('what stands on a stove', () => {
   const kitchens = fc.record({
@@ -41,7 +29,7 @@ describe('what stands on a stove', () => {
     fc.assert(
       fc.property(kitchens, ({ stocks, confit, begins, open, stoves }) => {
         const settings = { ...USUAL_WORK, begins, closes: Math.min(MINUTES_OF_A_DAY, begins + open), stoves }
-        const jobs = stocks.map((stock, at) => job(`duck ${at}`, { stock, confit }))
+        const jobs = stocks.map((stock, at) => duck(`duck ${at}`, { stock, confit }))
         const plan = workPlan(jobs, { from: '2026-12-02', days: 4, cooks, settings, now: 0 })
         const made = planSchedule(plan.request, solve, { seconds: 0.2, patience: 80 })
         // Where the days are short and the stoves few some of it may have no time; that is told.
@@ -76,7 +64,7 @@ describe('what stands on a stove', () => {
   })
 
   test('takes nothing of the cooks’ hours at the board', () => {
-    const plan = workPlan([job('duck', { stock: 6, confit: 0 })], {
+    const plan = workPlan([duck('duck', { stock: 6, confit: 0 })], {
       ...{ from: '2026-12-02', days: 4, cooks, settings: USUAL_WORK, now: 0 },
     })
     const onDuty = plan.request.cooks.find(({ name }) => name === ON_DUTY)
