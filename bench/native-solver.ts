@@ -38,8 +38,9 @@ function nativeBest(
   const options = ['-ratio', '0', '-sec', String(seconds), '-solve', '-solution', answer]
   const { stdout } = spawnSync(NATIVE, [file, ...options], { encoding: 'utf8' })
   const best = Number(/objective value\s+(\S+)/.exec(readFileSync(answer, 'utf8'))?.[1] ?? Number.NaN)
-  const told = /Lower bound:\s+(\S+)/.exec(stdout)?.[1]
-  return { best, bound: told === undefined ? best : Number(told) }
+  // It tells a bound where it ran out of time, and none where the answer is proven.
+  const lowerBound = /Lower bound:\s+(\S+)/.exec(stdout)?.[1]
+  return { best, bound: lowerBound === undefined ? best : Number(lowerBound) }
 }
 
 /** A programme in the LP format. */

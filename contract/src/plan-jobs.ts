@@ -123,8 +123,8 @@ export const keptTasks = (
 /** Days of a schedule on which cooks who are away do nothing, as it is said of them in the plan. */
 export const daysAway = ({ away, from, days }: Pick<PlanDraft, 'away' | 'from' | 'days'>): KeptSchedule['days'] =>
   away.flatMap(({ cookId, day }) => {
-    const at = daysBetween(from, day)
-    return at < 0 || at >= days ? [] : [{ cookId, day: at, shifts: [] }]
+    const place = daysBetween(from, day)
+    return place < 0 || place >= days ? [] : [{ cookId, day: place, shifts: [] }]
   })
 
 /** The cooks who are there, with their week. */

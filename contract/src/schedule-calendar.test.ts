@@ -34,6 +34,13 @@ test('a cook’s calendar has their tasks alone, by the same ids each time', () 
   expect(events.map(({ summary, uid }) => [summary, uid])).toEqual([['Duck, c', '2026-10-24 c']])
 })
 
+test('what falls to whoever is on duty stands in every cook’s calendar, and says so', () => {
+  const strain = { ...task('strain', 0, null), kind: 'stock-off' as const }
+  const ofBruno = eventsOf(scheduleCalendar([task('a', 0), strain], { cookId: 'b', ...VIENNA }))
+  expect(ofBruno.map(({ summary }) => summary)).toEqual(['Whoever is on duty: Duck, strain'])
+  expect(eventsOf(scheduleCalendar([strain], { cookId: null, ...VIENNA }))).toHaveLength(1)
+})
+
 test('without anything to do it is an empty calendar', () => {
   expect(eventsOf(scheduleCalendar([], { cookId: null, nameOf, from: '', timeZone: 'Europe/Vienna' }))).toEqual([])
 })

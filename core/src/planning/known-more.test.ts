@@ -11,12 +11,12 @@ const plan = (total: number, bound: number, changes: Partial<OrderPlan> = {}): O
 })
 
 test('a further search that found nothing cheaper raises what is known of the plan, and never lowers it', () => {
-  const own = plan(100, 90)
-  expect(planKnownBetter(own, plan(105, 95))).toMatchObject({ status: 'within-gap', bound: 95, gap: 0.05 })
-  expect(planKnownBetter(own, plan(105, 80))).toMatchObject({ bound: 90, gap: 0.1 })
+  const found = plan(100, 90)
+  expect(planKnownBetter(found, plan(105, 95))).toMatchObject({ status: 'within-gap', bound: 95, gap: 0.05 })
+  expect(planKnownBetter(found, plan(105, 80))).toMatchObject({ bound: 90, gap: 0.1 })
   // No bound lies above a plan that is there.
-  expect(planKnownBetter(own, plan(120, 110))).toMatchObject({ bound: 100, gap: 0 })
-  expect(planKnownBetter(own, plan(100, 100, { status: 'optimal' }))).toMatchObject({ status: 'optimal', gap: 0 })
+  expect(planKnownBetter(found, plan(120, 110))).toMatchObject({ bound: 100, gap: 0 })
+  expect(planKnownBetter(found, plan(100, 100, { status: 'optimal' }))).toMatchObject({ status: 'optimal', gap: 0 })
 })
 
 test('a cheaper plan in the place of another is as sure as the search was, and keeps what was found beside it', () => {

@@ -1,7 +1,6 @@
 import type { Product } from '@fleam/contract/buying'
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
-import type { DaySchedule, StylesWork } from '@fleam/contract/kept-schedule'
 import type { Kitchen } from '@fleam/contract/kitchen'
 import type { LogbookPage } from '@fleam/contract/logbook'
 import type { ExpectedLine, Plan, PlannedFabrication, PlanRow } from '@fleam/contract/planning'
@@ -9,7 +8,8 @@ import type { Item } from '@fleam/contract/style'
 import { addDays } from '@fleam/core/calendar'
 import { type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import { v7 as newId } from 'uuid'
-import { addSupplier, createPrice, openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
+import { send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'
+import { FIRST, openPlanKitchen, type PlanKitchen } from '../../test/plan-kitchen.ts'
 import { loadSolver } from '../compute/solver.ts'
 
 let test_: TestApp
@@ -17,83 +17,15 @@ let kitchen: Kitchen
 let product: Product
 let goods: PlanGoods
 let supplierId: string
-const path = (suffix: string, owner = kitchen.id) => `/api/kitchens/${owner}${suffix}`
-const today = new Date().toISOString().slice(0, 10)
-const FIRST = addDays(today, 1)
-
-const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
-  from: FIRST,
-  days: 3,
-  covers: [{ day: addDays(FIRST, 1), covers: 40 }],
-  menu: [{ productId: product.id, share: 0.3 }],
-  portions: [],
-  hours: [],
-  away: [],
-  deliveries: [],
-  stock: [],
-  lotsLeft: [],
-  replaces: null,
-  coming: [],
-  changes: [],
-  pins: [],
-  coldSpace: null,
-  service: 0.5,
-  ...changes,
-})
-
-async function answerFor(said: PlanDraft) {
-  const { request, pins } = planRequest(said, goods, kitchen.currency)
-  return planOrders(request, await loadSolver(), { pins, seconds: 10 })
-}
+let path: PlanKitchen['path']
+let draft: PlanKitchen['draft']
+let answerFor: PlanKitchen['answerFor']
+let create: PlanKitchen['create']
 
 beforeAll(async () => {
-  test_ = await openTestApp()
-  kitchen = await setUpKitchen(test_)
-  supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
-  const price = {
-    item: 'Chicken, eviscerated',
-    product: null,
-    pieceWeight: 2100,
-    packPieces: 6,
-    packWeight: null,
-    usableShare: null,
-    handlingMinutesPerPiece: null,
-    delivery: null,
-    minimumOrder: null,
-    from: '2026-01-01',
-    until: null,
-    supplier: 'Ostravale Poultry Yard',
-  } as const
-  await createPrice(test_, kitchen, {
-    ...price,
-    code: 'C6',
-    name: 'Crate of six',
-    kind: 'whole',
-    price: { amount: 39, per: 'case' },
-  })
-  const known: Product[] = (await send(test_, 'GET', path('/products'))).body
-  product = known.find(({ name }) => name.endsWith('supremes')) as Product
-  await createPrice(test_, kitchen, {
-    ...price,
-    code: 'S20',
-    name: 'Supremes, twenty',
-    kind: 'ready',
-    item: null,
-    product: product.name,
-    price: { amount: 120, per: 'case' },
-    pieceWeight: 280,
-    packPieces: 20,
-  })
-  goods = (await send(test_, 'GET', path(`/plan-goods?products=${product.id}`))).body
+  ;({ test: test_, kitchen, product, goods, supplierId, path, draft, answerFor, create } = await openPlanKitchen())
 })
 afterAll(() => test_.close())
-
-const create = async (said = draft()) => {
-  const plan = { id: newId(), name: 'Thursday', draft: said }
-  const { status, body } = await send(test_, 'POST', path('/plans'), plan)
-  expect(status).toBe(201)
-  return body as Plan
-}
 
 test('what a plan rests on: every way to make and to buy a product, with where each value is from', () => {
   expect(goods.wholes).toMatchObject([
@@ -294,110 +226,6 @@ test('what is left of a plan is planned anew in its place: its work is dropped, 
   const none = { ...rest, replaces: newId() }
   const noPlan = await accept(await create(none), none, own)
   expect([noPlan.status, noPlan.body.issues[0].path]).toEqual([400, 'draft.replaces'])
-})
-
-test('a schedule is kept with its plan: who begins what when is said of what is planned', async () => {
-  const settings = {
-    ...{ boards: 2, saws: 1, stoves: 2, begins: 480, service: 1080, buffer: 30, boardMinutes: 30, packMinutes: 10 },
-    ...{ setHours: 8, stockHours: 6, cleanDown: 10, against: 20 },
-  }
-  const cook = { id: newId(), name: 'Thessaly', wagePerHour: 21.4, week: null, skills: null }
-  await send(test_, 'POST', path('/cooks'), cook)
-  const plan = await create()
-  const put = (version: number, tasks: object[]) =>
-    send(test_, 'PUT', path(`/plans/${plan.id}/schedule`), {
-      version,
-      schedule: { settings, late: [], days: [], tasks },
-    })
-  expect((await put(1, [])).body.issues[0].message).toBe('is not accepted: there is nothing to do yet')
-  const answer = await answerFor(draft())
-  const accepted = await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), {
-    version: 1,
-    draft: draft(),
-    goods,
-    answer,
-  })
-  const planned = (accepted.body as Plan).accepted?.planned[0]
-  const task = (id: string, start: number, kind = 'cut') => ({
-    ...{ id, jobId: planned?.id, what: 'Supremes', kind, upTo: kind === 'cut' ? 3 : null },
-    ...{ start, end: start + 30, cookId: cook.id, station: null },
-  })
-  const kept = await put(2, [task('b', 1440 + 520, 'pack'), task('a', 1440 + 490)])
-  expect((kept.body as Plan).schedule?.tasks).toHaveLength(2)
-  expect((kept.body as Plan).accepted?.planned[0]).toMatchObject({
-    begins: { day: addDays(FIRST, 1), minute: 490, cookId: cook.id },
-    cookId: null,
-  })
-  const calendar = (suffix: string) =>
-    test_.app.inject({ method: 'GET', url: path(`/plans/${plan.id}/schedule.ics${suffix}`) })
-  const own = await calendar(`?cook=${cook.id}`)
-  expect(own.headers['content-type']).toContain('text/calendar')
-  expect(own.body.match(/BEGIN:VEVENT/g)).toHaveLength(2)
-  expect((await calendar(`?cook=${newId()}`)).statusCode).toBe(404)
-  const paper = (query: string) =>
-    test_.app.inject({ method: 'GET', url: path(`/plans/${plan.id}/schedule.pdf${query}`) })
-  const sizes = { '': /595\.28 841\.89/, '?paper=LETTER': /612 792/, [`?cook=${cook.id}&paper=A4`]: /595\.28 841\.89/ }
-  for (const [query, size] of Object.entries(sizes)) {
-    const printed = await paper(query)
-    expect([printed.statusCode, printed.headers['content-type']]).toEqual([200, 'application/pdf'])
-    expect(printed.rawPayload.toString('latin1')).toMatch(size)
-  }
-  expect((await paper(`?cook=${newId()}`)).statusCode).toBe(404)
-  expect((await put(2, [])).status).toBe(409)
-  await followed({ plan, cookId: cook.id, day: addDays(FIRST, 1) })
-  const standing = async () => (await send(test_, 'GET', path('/schedules'))).body
-  expect(await standing()).toEqual([{ planId: plan.id, lateMinutes: 0 }])
-  // It serves on the second day, half an hour before six: packed at seven it is an hour and a half late.
-  await put(3, [task(`${planned?.id} pack 1`, 1440 + 1110, 'pack')])
-  expect(await standing()).toEqual([{ planId: plan.id, lateMinutes: 90 }])
-  await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=4`))
-  expect(await standing()).toEqual([])
-  expect((await send(test_, 'GET', path(`/plans/${plan.id}`))).body.schedule).toBeNull()
-})
-
-/** What hands tell moves the tasks of a day, without meeting what is changed in the room of the schedule. */
-async function followed({ plan, cookId, day }: { plan: Plan; cookId: string; day: string }) {
-  const dayNow = async (): Promise<DaySchedule> =>
-    (await send(test_, 'GET', path(`/day-schedule?day=${day}`))).body as DaySchedule
-  const { tasks } = await dayNow()
-  expect(tasks.map(({ id, state, start, end }) => [id, state, start, end])).toEqual([
-    ['a', 'waiting', 490, 520],
-    ['b', 'waiting', 520, 550],
-  ])
-  expect(tasks[0]).toMatchObject({ planId: plan.id, what: 'Supremes', cookId, fabricationId: null })
-  const tell = (told: object) => send(test_, 'PUT', path(`/plans/${plan.id}/told`), told)
-  const at = (minute: string) => `${day}T${minute}:00.000Z`
-  const done = await tell({ taskId: 'b', begunAt: at('08:00'), doneAt: at('08:12') })
-  expect([done.status, done.body.told, done.body.version]).toEqual([
-    200,
-    [{ taskId: 'b', begunAt: at('08:00'), doneAt: at('08:12') }],
-    3,
-  ])
-  // By the clock of the kitchen it is an hour later in winter.
-  expect((await dayNow()).tasks.find(({ id }) => id === 'b')).toMatchObject({ state: 'done', start: 540, end: 552 })
-  expect((await tell({ taskId: 'z', begunAt: null, doneAt: null })).body.issues[0].path).toBe('taskId')
-  expect((await tell({ taskId: 'b', begunAt: at('09:00'), doneAt: at('08:12') })).body.issues[0].path).toBe('doneAt')
-  await tell({ taskId: 'b', begunAt: null, doneAt: null })
-  expect((await dayNow()).tasks.every(({ state }) => state === 'waiting')).toBe(true)
-}
-
-test('what a style takes before and after the board is kept with it', async () => {
-  const plan = await create()
-  const answer = await answerFor(draft())
-  await send(test_, 'POST', path(`/plans/${plan.id}/acceptance`), { version: 1, draft: draft(), goods, answer })
-  const read = async () => (await send(test_, 'GET', path(`/plans/${plan.id}/work`))).body as StylesWork
-  const [known] = await read()
-  expect(known).toMatchObject({ work: null, minutesBy: [] })
-  const work = {
-    ...{ isFrozen: true, dryHours: 12, temperHours: 0, setHours: 0, cureHours: 0 },
-    ...{ confitHours: 0, chillHours: 0, stockHours: 6, line: 3, carriers: 1 },
-  }
-  const put = (styleId: string | undefined, said: object) => send(test_, 'PUT', path(`/styles/${styleId}/work`), said)
-  expect((await put(known?.styleId, work)).body).toEqual(work)
-  expect((await read())[0]?.work).toEqual(work)
-  expect((await put(known?.styleId, { ...work, line: 0 })).body.issues[0].path).toBe('line')
-  expect((await put(newId(), work)).status).toBe(404)
-  await send(test_, 'DELETE', path(`/plans/${plan.id}/acceptance?version=2`))
 })
 
 test('an acceptance that nothing came of is taken back whole', async () => {

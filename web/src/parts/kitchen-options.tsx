@@ -10,7 +10,7 @@ export const UnitOptions = () => (
 export const LightPlateOptions = () => (
   <>
     <option value="whole">a whole plate</option>
-    <option value="by-weight">counted by its weight</option>
+    <option value="by-weight">the part of a plate it weighs</option>
   </>
 )
 

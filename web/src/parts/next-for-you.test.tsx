@@ -104,3 +104,17 @@ test('somebody whose work is over is told so', async () => {
   await shown([task('1')])
   expect(screen.getByText('Nothing more for today.')).toBeTruthy()
 })
+
+test('what falls to whoever is on duty is on every device, and the first who does it says so', async () => {
+  const sent = await shown([
+    task('pot', { kind: 'stock-on', cookId: null, station: null, what: 'put the bones on' }),
+    task('own', { cookId: 'b' }),
+  ])
+  for (const name of ['Marit', 'Bruno']) {
+    await choose(name)
+    expect(screen.getByText(/put the bones on/).textContent).toContain('whoever is on duty')
+  }
+  await touch(screen.getByRole('button', { name: 'Begin' }))
+  await answered()
+  expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({ taskId: 'pot', doneAt: null })
+})

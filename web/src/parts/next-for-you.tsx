@@ -1,4 +1,5 @@
 import type { DayTask } from '@fleam/contract/kept-schedule'
+import { isOnDuty } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
@@ -20,7 +21,10 @@ export function NextForYou() {
   const cooks = useCooks()
   const [cookId, setCookId] = useState(() => readSetting(SETTING))
   const tasks = schedule.data?.tasks ?? []
-  const own = tasks.filter((task) => cookId !== null && task.cookId === cookId && task.state !== 'done')
+  // What falls to whoever is on duty falls to everybody: the first who does it says so.
+  const own = tasks.filter(
+    (task) => cookId !== null && (task.cookId === cookId || isOnDuty(task.kind)) && task.state !== 'done',
+  )
   if (tasks.length === 0) return null
   return (
     <section aria-labelledby="next-for-you">
@@ -62,6 +66,7 @@ function NextTask({ task }: { task: DayTask }) {
           {clockWords(task.start)} to {clockWords(task.end)}
         </strong>{' '}
         {task.what}
+        {isOnDuty(task.kind) ? <span className="quiet">, whoever is on duty</span> : null}
         {task.station ? (
           <span className="quiet">
             , {task.station.name} {task.station.number}

@@ -141,11 +141,11 @@ function withUse(products: readonly GoodsProduct[], ways: readonly GoodsWay[]): 
     })
   }
   return products.map((product) => {
-    const own = product.unit === 'kg' ? used.get(product.id) : undefined
-    if (!own) return product
+    const kilosByPile = product.unit === 'kg' ? used.get(product.id) : undefined
+    if (!kilosByPile) return product
     return {
       ...product,
-      usedPerWeek: { value: [...own.values()].reduce((sum, kilos) => sum + kilos, 0), source: 'own' },
+      usedPerWeek: { value: [...kilosByPile.values()].reduce((sum, kilos) => sum + kilos, 0), source: 'own' },
     }
   })
 }

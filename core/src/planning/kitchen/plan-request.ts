@@ -197,9 +197,8 @@ const forbiddenOf = ({ wholes, ready }: PlanGoods, supplierId: string, day: Day 
  * at least. Where nobody knows that, as much as can come of what is asked for.
  */
 function usedOver(id: string, goods: PlanGoods, draft: PlanDraft): number {
-  const known = goods.products.find((product) => product.id === id)?.usedPerWeek ?? null
-  const said = saidIn(draft, { kind: 'product', id, field: 'usedPerWeek' })
-  const perWeek = said ?? known?.value ?? null
+  const typed = saidIn(draft, { kind: 'product', id, field: 'usedPerWeek' })
+  const perWeek = typed ?? goods.products.find((product) => product.id === id)?.usedPerWeek?.value ?? null
   if (perWeek === null) return mostOver(id, goods, draft)
   return Math.min(WITHOUT_LIMIT, perWeek * Math.max(1, draft.days / DAYS_PER_WEEK))
 }

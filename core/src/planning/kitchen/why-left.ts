@@ -8,8 +8,7 @@ import { valueIn } from './values.ts'
  * Why something is left over: it comes beside what is cut for something else, packs or birds are whole, or it was there
  * before the plan.
  */
-export const WHY_LEFT = ['beside', 'pack', 'unit', 'there'] as const
-export type WhyLeft = (typeof WHY_LEFT)[number]
+export type WhyLeft = 'beside' | 'pack' | 'unit' | 'there'
 
 /** Less than this of a portion or a kilo is not what is left. */
 const NONE = 1e-4
@@ -27,15 +26,15 @@ export function whyLeft(
     used.reduce((sum, { source, quantity }) => sum + (source.kind === kind ? quantity : 0), 0)
   const bought = goods.ready.reduce((sum, ready) => {
     if (ready.productId !== id) return sum
-    const packs = plan.orders.flatMap(({ lines }) => lines).filter((line) => line.name === ready.name)
-    const of = valueIn(draft, { kind: 'ready', id: ready.id, field: 'quantity' }, ready.quantity).value
-    return sum + packs.reduce((all, line) => all + line.packs, 0) * of
+    const lines = plan.orders.flatMap((order) => order.lines).filter((line) => line.name === ready.name)
+    const perPack = valueIn(draft, { kind: 'ready', id: ready.id, field: 'quantity' }, ready.quantity).value
+    return sum + lines.reduce((packs, line) => packs + line.packs, 0) * perPack
   }, 0)
   const cut = plan.cutting.reduce((sum, { cut: cutName, units }) => {
-    const own = goods.cuts.find((each) => each.name === cutName)
-    const given = own?.yields.find(({ productId }) => productId === id)
-    if (!own || !given) return sum
-    const quantity = valueIn(draft, { kind: 'yield', id: own.id, productId: id, field: 'quantity' }, given.quantity)
+    const way = goods.cuts.find(({ name: wayName }) => wayName === cutName)
+    const given = way?.yields.find(({ productId }) => productId === id)
+    if (!way || !given) return sum
+    const quantity = valueIn(draft, { kind: 'yield', id: way.id, productId: id, field: 'quantity' }, given.quantity)
     return sum + units * countedYield({ ...given, product: name, quantity: quantity.value }, plan.service.asked)
   }, 0)
   const whys: WhyLeft[] = [

@@ -117,16 +117,16 @@ export function addOrderRules({ orders, programme }: Draft): void {
 
 /**
  * What may serve some days in a row gives what they ask for. The flows say so already, portion by portion; said of whole
- * packs and birds, the search sees what has to be rounded up (a third of its time on a week of five products).
+ * packs and birds, the search sees what has to be rounded up.
  */
 export function addStretches({ products, demands, programme }: Draft): void {
   for (const product of new Set(demands.map((demand) => demand.product))) {
-    const own = demands.filter((demand) => demand.product === product).sort((one, other) => one.day - other.day)
-    for (const first of own) {
-      for (const last of own) {
+    const ofProduct = demands.filter((demand) => demand.product === product)
+    for (const first of ofProduct) {
+      for (const last of ofProduct) {
         if (last.day < first.day) continue
         const isWithin = (day: number) => day >= first.day && day <= last.day
-        const asked = own.filter(({ day }) => isWithin(day))
+        const asked = ofProduct.filter(({ day }) => isWithin(day))
         const serving = products.filter(
           (supply) => supply.product === product && [...supply.uses.keys()].some(isWithin),
         )

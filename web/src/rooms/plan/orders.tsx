@@ -59,7 +59,7 @@ function OrderCard({ order, pinning }: { order: Order; pinning: Pinning | null }
         <h3>
           {order.supplier}, {dayWords(order.day)}
         </h3>
-        {pinning ? <OtherOrder order={order} setPin={pinning.setPin} /> : null}
+        {pinning ? <ChangeOrder order={order} setPin={pinning.setPin} /> : null}
       </div>
       <Table className="list-table">
         <tbody>
@@ -94,7 +94,7 @@ function OrderCard({ order, pinning }: { order: Order; pinning: Pinning | null }
 }
 
 /** The whole order on another day, or with somebody else. */
-function OtherOrder({ order, setPin }: { order: Order; setPin: Pinning['setPin'] }) {
+function ChangeOrder({ order, setPin }: { order: Order; setPin: Pinning['setPin'] }) {
   const leaveOut = (day: Day | null) =>
     setPin({ kind: 'supplier', id: order.supplierId, day, atLeast: null, atMost: 0 })
   return (
@@ -102,9 +102,9 @@ function OtherOrder({ order, setPin }: { order: Order; setPin: Pinning['setPin']
       <Dropdown.Toggle
         size="sm"
         variant="outline-dark"
-        aria-label={`Order from ${order.supplier} on ${dayWords(order.day)} otherwise`}
+        aria-label={`Change the order from ${order.supplier} on ${dayWords(order.day)}`}
       >
-        Otherwise
+        Change
       </Dropdown.Toggle>
       <Dropdown.Menu>
         <Dropdown.Item onClick={() => leaveOut(order.day)}>Another day than {dayWords(order.day)}</Dropdown.Item>

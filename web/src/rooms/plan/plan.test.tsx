@@ -209,6 +209,42 @@ test('a line is held by touch, and what it rests on is said otherwise for this p
   expect(screen.getAllByText('for this plan').length).toBeGreaterThan(0)
 })
 
+test('an order goes to another day or to somebody else, and what is left out can be allowed again', async () => {
+  await room()
+  await tell({ type: 'plan', plan: await answer(), isWhole: true, seconds: 3 })
+  const change = async (choice: string | RegExp) => {
+    await touch(screen.getByRole('button', { name: /^Change the order from Ostravale Poultry Yard/ }))
+    await touch(screen.getByText(choice))
+    await paused()
+  }
+  await change(/^Another day than/)
+  const [day] = asked?.pins ?? []
+  expect(day).toMatchObject({ kind: 'whole', day: '2026-12-03', atMost: 0 })
+  await touch(screen.getByRole('button', { name: 'Ostravale Poultry Yard on Thu 3 Dec: allow again' }))
+  await change('Another supplier')
+  // Both articles that they bring, on any day.
+  expect(asked?.pins.map(({ kind, day: on }) => [kind, on])).toEqual([
+    ['whole', null],
+    ['whole', null],
+  ])
+  await touch(screen.getByRole('button', { name: 'Ostravale Poultry Yard: allow again' }))
+  await paused()
+  expect(asked?.pins).toEqual([])
+})
+
+test('a cut that is left out on a day can be allowed again', async () => {
+  await room()
+  await tell({ type: 'plan', plan: await answer(), isWhole: true, seconds: 3 })
+  const board = screen.getByRole('region', { name: 'At the board' })
+  await touch(within(board).getAllByRole('button', { name: /^Fix amount/ })[0] as HTMLElement)
+  await touch(within(board).getByText(/^Another day than/))
+  await paused()
+  expect(asked?.pins).toMatchObject([{ kind: 'cut', atMost: 0, day: expect.any(String) }])
+  await touch(within(board).getByRole('button', { name: /: allow again$/ }))
+  await paused()
+  expect(asked?.pins).toEqual([])
+})
+
 test('a plan that cannot keep to what is pinned says so, and what failed is told', async () => {
   await room()
   const made = await answer()
@@ -312,6 +348,7 @@ test('plans are listed with how far they came; without any the first step is tol
         },
       ],
     },
+    [`GET ${BASE}/schedules`]: { body: [{ planId: 'y', lateMinutes: 42 }] },
   })
   renderPart(<Plans />)
   await answered()
@@ -320,6 +357,8 @@ test('plans are listed with how far they came; without any the first step is tol
   expect(last.textContent).toMatch(/€888\.00 at most 4(\.0)?\s% above the cheapest possible/)
   expect(last.textContent).toContain('2 portions short')
   expect(last.textContent).toContain('1 should have been cut before today')
+  const late = within(last).getByRole('link', { name: /42.* late in its schedule/ })
+  expect(late.getAttribute('href')).toBe('/plan/y/schedule')
   expect(last.textContent).toContain(
     '3 of 4 order lines came, 2 of 3 fabrications finished; the next delivery is on Fri 4',
   )

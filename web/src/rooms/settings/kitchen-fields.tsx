@@ -70,11 +70,11 @@ export function KitchenFields() {
           hint="for work that no cook is named for"
         />
         <Form.Group controlId="settings-light-plates">
-          <Form.Label>A portion within its bounds, but light</Form.Label>
+          <Form.Label>A light portion is counted as</Form.Label>
           <Form.Select {...register('lightPlates')}>
             <LightPlateOptions />
           </Form.Select>
-          <Form.Text>as true cost and plans count it</Form.Text>
+          <Form.Text>within its bounds; in true costs and plans</Form.Text>
         </Form.Group>
         <Form.Group controlId="settings-address">
           <Form.Label>Address, for claims</Form.Label>

@@ -52,3 +52,13 @@ test('without a schedule it says what would bring one', async () => {
   await wall([])
   expect(screen.getByText('Nothing is scheduled for today')).toBeTruthy()
 })
+
+test('what falls to whoever is on duty in the next hours is told with its time, until it is done', async () => {
+  await wall([
+    task('ducks'),
+    task('put the bones on', { kind: 'stock-on', cookId: null, start: 650, end: 655 }),
+    task('strain the pot', { kind: 'stock-off', cookId: null, start: 1300, end: 1310 }),
+    task('take it out', { kind: 'confit-off', cookId: null, start: 610, end: 620, state: 'done' }),
+  ])
+  expect(screen.getByText(/^Whoever is on duty/).textContent).toBe('Whoever is on duty: 10:50 put the bones on')
+})

@@ -19,7 +19,7 @@ import { NumberField } from '../../../parts/number-field.tsx'
 import { Failed, Loading } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from '../plan.module.css'
-import { useSaidOfRest } from './use-said-of-rest.ts'
+import { useRestChanges } from './use-rest-changes.ts'
 
 const MAX_NAME = 120
 const MINUTES_PER_HOUR = 60
@@ -59,7 +59,7 @@ function Rest({ plan, accepted, cooks }: RestProps) {
   const today = dayIn(timeZone, now)
   const create = useCreatePlan()
   const navigate = useNavigate()
-  const { coming, away, setComing, setAway, forget } = useSaidOfRest(plan.id, today)
+  const { coming, away, setComing, setAway, forget } = useRestChanges(plan.id, today)
   const lines = accepted.expected.filter(isOnItsWay)
   const say = (own: Coming) =>
     setComing([...coming.filter(({ expectedLineId }) => expectedLineId !== own.expectedLineId), own])
@@ -74,7 +74,7 @@ function Rest({ plan, accepted, cooks }: RestProps) {
       ...{ ...draft, coming: coming.filter(({ expectedLineId }) => lines.some(({ id }) => id === expectedLineId)) },
       ...(isToday
         ? {
-            hours: [...others, { day: today, hours }],
+            hours: [...others, { day: today, hours: hours * accepted.goods.boardShare.value }],
             away: [...draft.away.filter(({ day }) => day !== today), ...away.map((cookId) => ({ cookId, day: today }))],
           }
         : {}),

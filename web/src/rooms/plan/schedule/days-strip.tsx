@@ -1,10 +1,10 @@
 import { addDays, type Day } from '@fleam/core/calendar'
-import { type FollowedTask, MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
+import { cuttingMinutes, type FollowedTask, MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import { dayWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 import { daysWithWork, hoursShown, tasksOn } from './day-shown.ts'
 import type { LanesProps } from './lane-row.tsx'
-import { isIn, lanesOf } from './moved.ts'
+import { isIn, laneKey, lanesOf } from './moved.ts'
 import css from './schedule.module.css'
 
 interface DaysStripProps extends Pick<LanesProps, 'work' | 'jobs' | 'faults'> {
@@ -46,8 +46,7 @@ export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onCh
             </div>
           )
         }
-        const cutting = own.filter(({ kind }) => kind === 'cut')
-        const minutes = cutting.reduce((sum, task) => sum + task.end - task.start, 0)
+        const minutes = cuttingMinutes(own)
         const place = (at: number) => `${((at - day * MINUTES_OF_A_DAY - first) / (last - first)) * 100}%`
         return (
           <button
@@ -59,12 +58,12 @@ export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onCh
           >
             {words}
             <span className="quiet">
-              {cutting.length > 0 ? `${format.quantity(minutes, 'minutes')} of cutting` : 'no cutting'}
+              {minutes > 0 ? `${format.quantity(minutes, 'minutes')} of cutting` : 'no cutting'}
             </span>
             {own.some(({ id }) => late.has(id)) ? <span className={css.stripLate}>late</span> : null}
             <span className={css.stripRows} aria-hidden>
               {lanes.map((lane) => (
-                <span key={lane.kind === 'cook' ? lane.name : ''} className={css.stripRow}>
+                <span key={laneKey(lane)} className={css.stripRow}>
                   {own
                     .filter((task) => isIn(lane, task))
                     .map(({ id, start, end }) => (

@@ -189,6 +189,24 @@ test('a bar is moved by keys, to another cook too, and a rule that breaks is tol
   expect(tasks()[0]?.cookId).toBe('Bruno')
 })
 
+test('all days stand in a strip with what is cut on each, and the day that is shown opens to its loads', async () => {
+  await room(kept)
+  const days = within(screen.getByRole('group', { name: 'Day' }))
+  expect(days.getByRole('button').textContent).toMatch(/^Thu 3 Dec30\smin of cutting$/)
+  expect(days.getAllByText('nothing')).toHaveLength(3)
+  expect(days.getByRole('button').getAttribute('aria-pressed')).toBe('true')
+  await touch(screen.getByRole('button', { name: /^30\smin$/ }))
+  expect(screen.getByText('Cutting')).toBeTruthy()
+})
+
+test('what is done on a stove when nobody is on duty is told, with what would mend it', async () => {
+  const settings = { ...USUAL_WORK, begins: 480, closes: 600 }
+  await room({ ...kept, schedule: { ...(kept.schedule as KeptSchedule), settings } })
+  const alert = screen.getByText(/^Nobody is on duty when this is done/)
+  expect(alert.textContent).toContain('from 8:00 to 10:00: bones in the pot')
+  expect(alert.textContent).toContain('leave nothing that is hot alone')
+})
+
 test('a bar that was moved a moment before the room is left is kept', async () => {
   const sent = answerWith({ [PUT]: { body: { ...plan, version: 4 } } })
   const { unmount } = renderPart(

@@ -1,13 +1,15 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import type { Plan } from '@fleam/contract/planning'
 import { addDays, type Day } from '@fleam/core/calendar'
-import type { FollowedTask } from '@fleam/core/scheduling'
+import { cuttingMinutes, explainCutting, type FollowedTask } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import ButtonGroup from 'react-bootstrap/ButtonGroup'
 import { dayWords } from '../../../parts/dates.ts'
+import { OpenFigure } from '../../../parts/figure.tsx'
 import { TaskActions } from '../../../parts/next-for-you.tsx'
+import { useFormat } from '../../../parts/use-format.ts'
 import { daysWithWork, firstShown, hoursShown, rowsOf, tasksOn } from './day-shown.ts'
 import { DaysStrip } from './days-strip.tsx'
 import { LaneRow, type LanesProps, STEP } from './lane-row.tsx'
@@ -24,7 +26,8 @@ interface TimelineProps extends LanesProps {
 
 /** One day as bars in a row for each cook or each board; a bar is moved by touch or by the arrow keys. */
 export function Timeline(props: TimelineProps) {
-  const { from, days, work, placed, now } = props
+  const format = useFormat()
+  const { from, days, work, placed, now, nameOf } = props
   const [by, setBy] = useState<Lane['kind']>('cook')
   const [chosen, setChosen] = useState<number | null>(null)
   const [openId, setOpenId] = useState<string | null>(null)
@@ -35,6 +38,12 @@ export function Timeline(props: TimelineProps) {
   return (
     <section aria-labelledby="timeline" className="no-print">
       <h2 id="timeline">{dayWords(addDays(from, day))}</h2>
+      <p>
+        <OpenFigure explain={() => explainCutting(own, nameOf)} format={format}>
+          {format.quantity(cuttingMinutes(own), 'minutes')}
+        </OpenFigure>{' '}
+        of cutting
+      </p>
       <DaysStrip {...props} chosen={day} onChoose={setChosen} />
       <div className={css.choices}>
         <Choice name="Rows" choices={ROWS} chosen={by} onChoose={setBy} />
