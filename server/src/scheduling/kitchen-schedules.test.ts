@@ -1,6 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
 import type { DaySchedule, StylesWork } from '@fleam/contract/kept-schedule'
-import type { Kitchen } from '@fleam/contract/kitchen'
 import type { Plan } from '@fleam/contract/planning'
 import { addDays } from '@fleam/core/calendar'
 import type { PlanGoods } from '@fleam/core/planning'
