@@ -66,6 +66,18 @@ test('a device knows whose it is, and shows their next three tasks without those
   expect(screen.getByRole('listitem').textContent).toContain('Duck, other')
 })
 
+test('of what falls to whoever is on duty only the next stands among a cook’s own tasks', async () => {
+  const pot = (id: string, start: number) => task(id, { kind: 'stock-on', cookId: null, start, end: start + 10 })
+  await shown([
+    ...[pot('pot1', 400), pot('pot2', 410), pot('pot3', 420)],
+    ...[task('1', { start: 430 }), task('2', { start: 440 }), task('3', { start: 450 })],
+  ])
+  await choose('Marit')
+  expect(screen.getAllByRole('listitem').map((each) => /Duck, (\w+)/.exec(each.textContent ?? '')?.[1])).toEqual([
+    ...['pot1', '1', '2', '3'],
+  ])
+})
+
 test('what waits to be cut says where its meat lies', async () => {
   const planned = { id: 'job', itemId: 'duck', lotId: null }
   answerWith({

@@ -21,10 +21,7 @@ export function NextForYou() {
   const cooks = useCooks()
   const [cookId, setCookId] = useState(() => readSetting(SETTING))
   const tasks = schedule.data?.tasks ?? []
-  // What falls to whoever is on duty falls to everybody: the first who does it says so.
-  const own = tasks.filter(
-    (task) => cookId !== null && (task.cookId === cookId || isOnDuty(task.kind)) && task.state !== 'done',
-  )
+  const own = cookId === null ? [] : nextOf(tasks, cookId)
   if (tasks.length === 0) return null
   return (
     <section aria-labelledby="next-for-you">
@@ -49,12 +46,20 @@ export function NextForYou() {
       </div>
       {cookId !== null && own.length === 0 ? <p>Nothing more for today.</p> : null}
       <ol className={css.next}>
-        {own.slice(0, SHOWN).map((task) => (
+        {own.map((task) => (
           <NextTask key={task.id} task={task} />
         ))}
       </ol>
     </section>
   )
+}
+
+/** The next tasks of a cook, and of those that fall to whoever is on duty the next: the first who does it says so. */
+function nextOf(tasks: readonly DayTask[], cookId: string): DayTask[] {
+  const open = tasks.filter(({ state }) => state !== 'done')
+  const own = open.filter((task) => task.cookId === cookId).slice(0, SHOWN)
+  const onDuty = open.find(({ kind }) => isOnDuty(kind))
+  return onDuty ? [...own, onDuty].sort((one, other) => one.start - other.start) : own
 }
 
 function NextTask({ task }: { task: DayTask }) {
