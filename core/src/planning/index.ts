@@ -56,7 +56,7 @@ export {
   trueAims,
   valueIn,
 } from './kitchen/index.ts'
-export { planInPlaceOf, planKnownBetter } from './known-more.ts'
+export { furtherFound, isGapKnown, planInPlaceOf, planKnownBetter } from './known-more.ts'
 
 export { modelOf as orderPlanModel } from './model/index.ts'
 export type {

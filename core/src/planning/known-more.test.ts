@@ -1,4 +1,5 @@
-import { planInPlaceOf, planKnownBetter } from './index.ts'
+import { furtherFound, isGapKnown, planInPlaceOf, planKnownBetter } from './index.ts'
+import { unknownGap } from './known-more.ts'
 import type { OrderPlan } from './order-plan.ts'
 
 const plan = (total: number, bound: number, changes: Partial<OrderPlan> = {}): OrderPlan => ({
@@ -35,4 +36,30 @@ test('a cheaper plan in the place of another is as sure as the search was, and k
     cost: { total: 95 },
   })
   expect(planInPlaceOf(plan(100, 99), plan(95, 40)).gap).toBe(0)
+})
+
+const DEMAND = [
+  { product: 'supreme', day: '2026-12-03', quantity: 20 },
+  { product: 'leg', day: '2026-12-03', quantity: 2 },
+]
+const short = (product: string, quantity: number): OrderPlan['short'] => [
+  { product, day: '2026-12-03', quantity, because: [] },
+]
+
+test('less short comes before less money, by the share of what is asked', () => {
+  const found = plan(100, 90, { short: short('leg', 1) })
+  const found10 = plan(150, 90, { short: short('supreme', 9) })
+  expect(furtherFound(found, found10, DEMAND)).toBe('less-short')
+  expect(furtherFound(found, plan(100, 90, { short: short('supreme', 11) }), DEMAND)).toBe('worse')
+  expect(furtherFound(found, plan(20, 20, { short: short('supreme', 11) }), DEMAND)).toBe('worse')
+  expect(furtherFound(found, plan(99, 90, { short: short('supreme', 10) }), DEMAND)).toBe('cheaper')
+  expect(furtherFound(found, plan(101, 90, { short: short('leg', 1) }), DEMAND)).toBe('as-good')
+})
+
+test('a gap that nobody knows stays so whatever the plan costs', () => {
+  for (const total of [40, 0, -12]) {
+    expect(isGapKnown(unknownGap(total))).toBe(false)
+    expect(unknownGap(total).bound).toBeLessThanOrEqual(total)
+  }
+  expect(isGapKnown(plan(100, 90))).toBe(true)
 })

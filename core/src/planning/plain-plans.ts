@@ -23,6 +23,8 @@ export interface Valued {
 
 /** A plain plan has at least so many seconds, also where none are left: a plan that is late is better than a foolish one. */
 const LEAST_SECONDS = 0.5
+/** So many times their time, and no more of them are begun. */
+const LATEST = 2
 /** All ready, nothing ready, as before, and two of them pruned; the products come on top. */
 const OTHERS = 5
 
@@ -34,13 +36,19 @@ const OTHERS = 5
 export function cheapestPlain(model: PlanModel, found: Float64Array, { solve, seconds, usual }: PlainOptions): Valued {
   const { programme, cuts, ready, demands } = model
   const products = [...new Set(demands.map(({ product }) => product))]
-  const each = { solve, seconds: Math.max(LEAST_SECONDS, seconds / (OTHERS + products.length)) }
-  const within = (upper: ReadonlyMap<number, number>) => restricted(model, upper, each)
+  const { moneyCosts: costs } = model
+  const each = { solve, seconds: Math.max(LEAST_SECONDS, seconds / (OTHERS + products.length)), costs }
+  // On a busy machine a solver hears late that its time is over: the plans that are left are not waited for.
+  const ends = Date.now() + LATEST * Math.max(seconds, LEAST_SECONDS * (OTHERS + products.length)) * 1000
+  const within = (upper: ReadonlyMap<number, number>): Valued | null => {
+    const values = Date.now() > ends ? null : restricted(model, upper, each)
+    return values && valued(model, values)
+  }
   /** The cheapest with no cuts but these. */
   const withCuts = (isAllowed: (name: string) => boolean, isReadyAllowed: (name: string) => boolean = () => true) =>
     within(
       new Map([
-        ...cuts.flatMap(({ cut, units, setUp }) => (isAllowed(cut.name) ? [] : noneOf(units, setUp))),
+        ...cuts.flatMap((own) => (isAllowed(own.cut.name) ? [] : noneOf(own.units, own.setUp))),
         ...ready.flatMap(({ ready: { name }, packs }) => (isReadyAllowed(name) ? [] : noneOf(packs))),
       ]),
     )
@@ -92,9 +100,13 @@ function productByProduct(
   return best
 }
 
+/** What the columns come to at their costs. */
+export const sumOf = (costs: readonly number[], values: Float64Array): number =>
+  costs.reduce((sum, cost, column) => sum + cost * (values[column] as number), 0)
+
 const valued = ({ moneyCosts }: PlanModel, values: Float64Array): Valued => ({
   values,
-  money: moneyCosts.reduce((sum, cost, at) => sum + cost * (values[at] as number), 0),
+  money: sumOf(moneyCosts, values),
 })
 
 const cheapest = ([first, ...others]: readonly Valued[]): Valued =>
@@ -104,18 +116,20 @@ const cheapest = ([first, ...others]: readonly Valued[]): Valued =>
 const noMoreThan = ({ isWhole }: Programme, values: Float64Array) =>
   new Map(isWhole.flatMap((whole, column) => (whole ? [[column, Math.round(values[column] as number)] as const] : [])))
 
-/** The cheapest plan that was found with some columns held below a bound; null where there is none. */
-function restricted(
-  model: PlanModel,
+/** Bounds of a model in which nothing is cut. */
+export const noneCut = ({ cuts }: Pick<PlanModel, 'cuts'>): ReadonlyMap<number, number> =>
+  new Map(cuts.flatMap(({ units, setUp }) => noneOf(units, setUp)))
+
+/** The best values that were found with some columns held below a bound; null where there are none. */
+export function restricted(
+  { programme }: Pick<PlanModel, 'programme'>,
   upper: ReadonlyMap<number, number>,
-  { solve, seconds }: Pick<PlainOptions, 'solve' | 'seconds'>,
-): Valued | null {
-  const { programme, moneyCosts } = model
+  { solve, seconds, costs }: Pick<PlainOptions, 'solve' | 'seconds'> & { costs: readonly number[] },
+): Float64Array | null {
   const before = [...programme.upper]
   for (const [column, most] of upper) programme.upper[column] = Math.min(before[column] as number, most)
   try {
-    const { values } = solve(programme, { seconds, costs: moneyCosts })
-    return values && valued(model, values)
+    return solve(programme, { seconds, costs }).values
   } finally {
     for (const [column] of upper) programme.upper[column] = before[column] as number
   }

@@ -111,6 +111,37 @@ test('a search that ends too soon answers no worse than all ready, and buys noth
   expect(plan.gap).toBeCloseTo((plan.cost.total - plan.bound) / plan.cost.total, 9)
 })
 
+/** A search that ends with everything short, before that is proven; whatever is asked afterwards it answers. */
+function hasty(): SolveProgramme {
+  let calls = 0
+  return (programme, options) => {
+    calls += 1
+    if (calls > 1) return solve(programme, options)
+    const most = solve(programme, { ...options, costs: options.costs.map((cost) => -cost) })
+    return { ...most, best: -most.best, bound: 0, isProven: false, gap: 1 }
+  }
+}
+
+test('a search for the least shortage that ends too soon leaves no more short than all ready', () => {
+  const plan = planOrders(little(), hasty())
+  expect(plan.short).toEqual([])
+  expect(plan.status).toBe('optimal')
+  expect(plan.cost.total).toBeCloseTo(planOrders(little(), solve).cost.total, 6)
+})
+
+test('where less may be short than was found, nobody says how far the cost is above the least', () => {
+  // Ready goods serve four of fourteen: how many more could be cut here the search did not come to see.
+  const request = little({
+    ready: [{ name: 'ready supremes', supplier: 'house', product: 'supreme', quantity: 4, price: 24, mostPacks: 1 }],
+  })
+  const plan = planOrders(request, hasty())
+  expect(plan).toMatchObject({ status: 'within-gap', gap: 1 })
+  expect(plan.short.map(({ product }) => product)).toEqual(['supreme'])
+  expect(plan.short[0]?.quantity).toBeCloseTo(10, 4)
+  expect(rulesBroken(request, plan)).toEqual([])
+  expect(planOrders(request, solve).short).toEqual([])
+})
+
 /** Two products: one is far cheaper cut here, the other far cheaper ready. */
 function mixed(): OrderPlanRequest {
   const one = little()

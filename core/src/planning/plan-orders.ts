@@ -1,6 +1,7 @@
 import type { ProgrammeProgress, SolveProgramme } from '../solving/index.ts'
 import { costsFor, type PlanAim, requestFor } from './aims.ts'
 import { MEAN_SERVICE } from './counted-yield.ts'
+import { unknownGap } from './known-more.ts'
 import { limitName, usedUp } from './limits.ts'
 import { modelOf } from './model/index.ts'
 import type { OrderPlan, OrderPlanRequest, PlanLimit, PlanPin } from './order-plan.ts'
@@ -58,6 +59,9 @@ function makePlan(
   const { isProven } = solved.cost
   if (aim === 'labour' || aim === 'waste') {
     return { ...decided, shortage: solved.short, isProven, bound: decided.cost.total, gap: solved.cost.gap }
+  }
+  if (!solved.isShortProven) {
+    return { ...decided, shortage: solved.short, isProven: false, ...unknownGap(decided.cost.total) }
   }
   const bound = isProven ? decided.cost.total : Math.min(solved.cost.bound, decided.cost.total)
   const gap = isProven ? 0 : Math.abs(decided.cost.total - bound) / Math.max(Math.abs(decided.cost.total), SAME)

@@ -1,5 +1,12 @@
 import type { Day } from '../calendar/index.ts'
-import type { OrderPlan, PlanAim, PlanLimit, PlanLines, WhyLeft } from '../planning/index.ts'
+import {
+  isGapKnown,
+  type OrderPlan,
+  type PlanAim,
+  type PlanLimit,
+  type PlanLines,
+  type WhyLeft,
+} from '../planning/index.ts'
 import type { Format } from './format.ts'
 
 /** How a day is said: `Thu 3 Dec`. */
@@ -121,7 +128,11 @@ export function mendWords(because: readonly PlanLimit[], sayDay: SayDay): string
 
 /** How sure it is that nothing costs less than a plan, where its price stands. */
 export const surenessWords = ({ status, gap }: Pick<OrderPlan, 'status' | 'gap'>, format: Format): string =>
-  status === 'optimal' ? 'cheapest possible' : `at most ${format.share(gap)} above the cheapest possible`
+  status === 'optimal'
+    ? 'cheapest possible'
+    : isGapKnown({ gap })
+      ? `at most ${format.share(gap)} above the cheapest possible`
+      : 'not known how good it is'
 
 /** The same as a sentence: what the plan was made for, and how long was looked where it is not proven. */
 export function provenWords(

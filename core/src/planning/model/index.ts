@@ -4,7 +4,7 @@ import { Draft } from './draft.ts'
 import { addCold, addLeft } from './left-and-cold.ts'
 import { addPins } from './pins.ts'
 import type { PlanModel } from './plan-model.ts'
-import { addOrderRules, addReady, addServing, addStock, addStretches, addWholes } from './supplies.ts'
+import { addOrderRules, addReady, addServing, addStock, addWholes } from './supplies.ts'
 
 export type { PlanModel, ProductSupply, WholeSupply } from './plan-model.ts'
 
@@ -17,7 +17,6 @@ export function modelOf(request: OrderPlanRequest, pins: readonly PlanPin[] = []
   addStock(draft)
   addOrderRules(draft)
   addServing(draft)
-  addStretches(draft)
   const left = addLeft(draft)
   addCold(draft)
   const { programme, wholes, products, orders, demands } = draft

@@ -1,6 +1,5 @@
-import type { Term } from '../../solving/index.ts'
 import type { PlanReady } from '../order-plan.ts'
-import { type Draft, merged, NONE_ABOVE, NONE_BELOW, once } from './draft.ts'
+import { type Draft, NONE_ABOVE, NONE_BELOW, once } from './draft.ts'
 import type { PlanModel } from './plan-model.ts'
 
 /** Wholes that are delivered, whole packs of them, and wholes in stock. */
@@ -112,30 +111,6 @@ export function addOrderRules({ orders, programme }: Draft): void {
     for (const { packs, most } of lines) programme.row([...once([packs]), [isOrdered, -most]], NONE_BELOW, 0)
     const worth = lines.map(({ packs, price }) => [packs, price] as const)
     programme.row([...worth, [isOrdered, -supplier.minimum]], 0, NONE_ABOVE)
-  }
-}
-
-/**
- * What may serve some days in a row gives what they ask for. The flows say so already, portion by portion; said of whole
- * packs and birds, the search sees what has to be rounded up.
- */
-export function addStretches({ products, demands, programme }: Draft): void {
-  for (const product of new Set(demands.map((demand) => demand.product))) {
-    const ofProduct = demands.filter((demand) => demand.product === product)
-    for (const first of ofProduct) {
-      for (const last of ofProduct) {
-        if (last.day < first.day) continue
-        const isWithin = (day: number) => day >= first.day && day <= last.day
-        const asked = ofProduct.filter(({ day }) => isWithin(day))
-        const serving = products.filter(
-          (supply) => supply.product === product && [...supply.uses.keys()].some(isWithin),
-        )
-        const there = serving.reduce((sum, { quantity }) => sum + quantity, 0)
-        const made = serving.flatMap((supply): Term[] => (supply.made ? [supply.made] : []))
-        const wanted = asked.reduce((sum, demand) => sum + demand.asked, 0)
-        programme.row([...merged(made), ...once(asked.map(({ short }) => short))], wanted - there, NONE_ABOVE)
-      }
-    }
   }
 }
 

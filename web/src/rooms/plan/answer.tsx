@@ -38,7 +38,7 @@ export function Answer({ run, shown, aim, onAim, seconds, onSeconds }: AnswerPro
   return (
     <section aria-label="Answer" className={made && !run.isCurrent ? css.stale : ''}>
       {made && shown ? <Sentence made={made} shown={shown} aim={aim} /> : null}
-      {run.better && made ? <Better run={run} from={made.plan} to={run.better} /> : null}
+      {made ? <Better run={run} made={made} /> : null}
       {state === 'waiting' && !made ? (
         <p className="quiet">Say below who eats what: then it is told what to buy and what to cut.</p>
       ) : null}
@@ -53,16 +53,34 @@ export function Answer({ run, shown, aim, onAim, seconds, onSeconds }: AnswerPro
   )
 }
 
-/** A cheaper plan was found while this one was read: it is offered, not put in its place. */
-function Better({ run, from, to }: { run: PlanRun; from: OrderPlan; to: OrderPlan }) {
+/** A better plan was found while this one was read: it is offered, not put in its place. */
+function Better({ run, made }: { run: PlanRun; made: Made }) {
   const format = useFormat()
+  if (!run.better) return null
+  const { plan: to, by } = run.better
+  const [was, is] = [made.plan.cost.total, to.cost.total]
+  const short = (plan: OrderPlan) => (
+    <OpenFigure explain={() => explainPlanTotal(plan, 'short', made)} format={format}>
+      {format.quantity(planTotals(plan, made.goods, made.draft).short, 'count')}
+    </OpenFigure>
+  )
   return (
     <p role="status" className={css.better}>
-      A cheaper plan was found: {format.money(to.cost.total)} instead of {format.money(from.cost.total)},{' '}
-      <OpenFigure explain={() => explainSaved('the plan that is shown', from.cost.total, to)} format={format}>
-        {format.money(from.cost.total - to.cost.total)}
-      </OpenFigure>{' '}
-      less, {surenessWords(to, format)}.{' '}
+      {by === 'less-short' ? (
+        <>
+          A plan that leaves less short was found: {short(to)} instead of {short(made.plan)}, for {format.money(is)}{' '}
+          instead of {format.money(was)}
+        </>
+      ) : (
+        <>
+          A cheaper plan was found: {format.money(is)} instead of {format.money(was)},{' '}
+          <OpenFigure explain={() => explainSaved('the plan that is shown', was, to)} format={format}>
+            {format.money(was - is)}
+          </OpenFigure>{' '}
+          less
+        </>
+      )}
+      , {surenessWords(to, format)}.{' '}
       <Button size="sm" onClick={run.takeBetter}>
         Show it
       </Button>

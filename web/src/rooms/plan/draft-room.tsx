@@ -1,6 +1,7 @@
 import type { Plan } from '@fleam/contract/planning'
 import {
   explainUnsure,
+  isGapKnown,
   type OrderPlan,
   type PlanAim,
   type PlanDraft,
@@ -177,11 +178,17 @@ function Accept({ plan, canAccept, onAccept }: AcceptProps) {
       </Button>
       {isAsking ? (
         <p role="alert">
-          It may cost{' '}
-          <OpenFigure explain={() => explainUnsure(plan)} format={format}>
-            {format.money(plan.cost.total - plan.bound)}
-          </OpenFigure>{' '}
-          more than the cheapest possible: time ran out before that was known.{' '}
+          {isGapKnown(plan) ? (
+            <>
+              It may cost{' '}
+              <OpenFigure explain={() => explainUnsure(plan)} format={format}>
+                {format.money(plan.cost.total - plan.bound)}
+              </OpenFigure>{' '}
+              more than the cheapest possible: time ran out before that was known.
+            </>
+          ) : (
+            'Nobody knows how good it is: time ran out before that was known.'
+          )}{' '}
           <Button size="sm" variant="outline-dark" disabled={!canAccept} onClick={onAccept}>
             Accept it all the same
           </Button>{' '}

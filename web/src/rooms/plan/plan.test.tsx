@@ -175,6 +175,27 @@ test('a plan that may be far from the cheapest says so, asks before it is accept
   })
 })
 
+test('a plan of which nobody knows how good it is asks too, and one that leaves less short is offered before a cheaper one', async () => {
+  await room()
+  const made = await answer()
+  const short = (quantity: number) => [
+    { product: 'Chicken: supremes', day: '2026-12-04', quantity, because: ['no-source'] },
+  ]
+  const unknown = { ...made, status: 'within-gap' as const, gap: 1, bound: 0, short: short(6) }
+  await tell({ type: 'plan', plan: unknown, isWhole: true, seconds: 9.8 })
+  await touch(screen.getByRole('button', { name: 'Accept this plan' }))
+  expect(screen.getByRole('alert').textContent).toContain('Nobody knows how good it is')
+  // More short and cheaper is no better plan.
+  await tell({ type: 'better', plan: { ...made, short: short(9), cost: { ...made.cost, total: 1 } }, seconds: 69 })
+  expect(screen.queryByRole('button', { name: 'Show it' })).toBeNull()
+  expect(screen.getByText(/Not known how good it is/)).toBeTruthy()
+  const dearer = { ...made, short: short(2), cost: { ...made.cost, total: made.cost.total + 30 } }
+  await tell({ type: 'better', plan: dearer, seconds: 70 })
+  expect(screen.getByText(/A plan that leaves less short was found/).textContent).toMatch(/found: 2\D+instead of 6/)
+  await touch(screen.getByRole('button', { name: 'Show it' }))
+  expect(screen.getByText(/Cheapest possible\./)).toBeTruthy()
+})
+
 test('covers that are changed are kept, and the plan is made again', async () => {
   const sent = await room()
   fireEvent.change(screen.getByLabelText('Covers on Thu 3 Dec'), { target: { value: '20' } })

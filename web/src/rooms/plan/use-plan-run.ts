@@ -1,5 +1,6 @@
 import {
   type AskedPlan,
+  furtherFound,
   type OrderPlan,
   type PlanDraft,
   type PlanGoods,
@@ -38,8 +39,8 @@ export interface PlanRun {
   /** What was made answers what is asked now. */
   isCurrent: boolean
   state: 'waiting' | 'running' | 'beside' | 'further' | 'done' | 'stopped' | 'failed'
-  /** A cheaper plan that was found while this one was read. */
-  better: OrderPlan | null
+  /** What was found while the plan was read: one that leaves less short, or costs less. */
+  better: { plan: OrderPlan; by: 'less-short' | 'cheaper' } | null
   takeBetter: () => void
   progress: ProgrammeProgress | null
   failure: string | null
@@ -49,9 +50,6 @@ export interface PlanRun {
 
 /** Whoever types is not answered letter by letter. */
 const PAUSE_MS = 350
-
-/** Money that is worth telling of. */
-const CHEAPER = 0.005
 
 /** With more plans for aims; one that costs less than the plan that was made for its cost takes its place. */
 function withAims(made: Made, more: PlansByAim): Made {
@@ -135,11 +133,11 @@ export function usePlanRun({
       breakOff.current = () => {}
     }
   }, [key, round])
-  const isCheaper = made !== null && better !== null && better.plan.cost.total < made.plan.cost.total - CHEAPER
+  const by = made && better && furtherFound(made.plan, better.plan, made.asked.request.demand)
   return {
-    made: made && better && !isCheaper ? withBound(made, better) : made,
+    made: made && better && by === 'as-good' ? withBound(made, better) : made,
     isCurrent: made !== null && made.asked === asked,
-    better: isCheaper ? better.plan : null,
+    better: better && (by === 'less-short' || by === 'cheaper') ? { plan: better.plan, by } : null,
     takeBetter: () => {
       if (better) setMade((known) => known && withAims({ ...known, ...better }, { cost: better.plan }))
       setBetter(null)
