@@ -225,7 +225,8 @@ export const recordVersions = z.array(recordVersion).meta({ id: 'RecordVersions'
 export type RecordVersion = z.infer<typeof recordVersion>
 
 /** What happened at one bench since the last event: facts of every device, and the record's version. */
-export type FabricationNews = Pick<FabricationState, 'facts'> & { version: number }
+export const fabricationNews = fabricationState.pick({ facts: true }).extend({ version: z.number() }).nullable()
+export type FabricationNews = NonNullable<z.infer<typeof fabricationNews>>
 
 export const fabricationRow = z.object({
   id,

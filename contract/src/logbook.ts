@@ -250,12 +250,13 @@ export const logbookFile = z
   .meta({ id: 'LogbookFile' })
 
 /** How many records of a file were kept, and how many were there already. */
-export interface RecordsImported {
-  kept: number
-  known: number
+export const recordsImported = z.object({
+  kept: z.number(),
+  known: z.number(),
   /** Of those that were kept, how many say the same as a record that was here under another id. */
-  alike: number
-}
+  alike: z.number(),
+})
+export type RecordsImported = z.infer<typeof recordsImported>
 
 /** A record that cannot be right, why, and what it is. */
 const doubt = z.object({

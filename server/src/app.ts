@@ -30,7 +30,7 @@ import {
   withSchemas,
 } from './http/index.ts'
 import { kitchenRoutes } from './kitchen/index.ts'
-import { logbookRoutes } from './logbook/index.ts'
+import { logbookRoutes, logbookViewRoutes } from './logbook/index.ts'
 import { importRoutes, logbookImportRoutes, startRoutes } from './new-records/index.ts'
 import { kitchenPlanRoutes, planningRoutes } from './planning/index.ts'
 import { platingRoutes } from './plating/index.ts'
@@ -157,9 +157,9 @@ export async function buildApp({
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
-    healthRoutes(server, database, disk)
+    healthRoutes(database, disk)(server, scopeOf)
     factRoutes(server, database, scopeOf, (scope, ids) => lateFacts.note(scope, ids))
-    scaleRoutes(server, scale, scopeOf)
+    scaleRoutes(scale)(server, scopeOf)
     // Told step by step: compressing it would hold the steps back.
     await scope.register(async (inside) => {
       takeTurns(inside, 1)
@@ -175,7 +175,7 @@ export async function buildApp({
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     readDocumentsAside(scope, compute)
-    appraisalRoutes(server, compute)
+    appraisalRoutes(compute)(server, scopeOf)
     await scope.register(async (inside) => {
       if (background) keepBodiesWhole(inside)
       else takeTurns(inside, 1)
@@ -187,18 +187,18 @@ export async function buildApp({
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
-    portioningRoutes(server, compute)
-    platingRoutes(server, compute)
-    planningRoutes(server, compute)
-    schedulingRoutes(server, compute)
-    lastDayRoutes(server)
+    portioningRoutes(compute)(server, scopeOf)
+    platingRoutes(compute)(server, scopeOf)
+    planningRoutes(compute)(server, scopeOf)
+    schedulingRoutes(compute)(server, scopeOf)
+    lastDayRoutes(server, scopeOf)
   })
   await app.register(async (scope) => {
     const server = withSchemas(scope, tellOdd, onOddAnswer !== undefined)
     scope.addHook('onRequest', secureAnswer)
     await scope.register(compress)
     takeTurns(scope, AT_ONCE)
-    kitchenRoutes(server, database, scopeOf, clock)
+    kitchenRoutes(database, clock)(server, scopeOf)
     styleRoutes(server, scopeOf)
     supplierRoutes(server, scopeOf)
     containerRoutes(server, scopeOf)
@@ -209,6 +209,7 @@ export async function buildApp({
     receivingRoutes(server, scopeOf)
     forecastingRoutes(server, scopeOf)
     logbookRoutes(server, scopeOf)
+    logbookViewRoutes(server, scopeOf)
     supplierCardRoutes(server, scopeOf)
     whatIfRoutes(server, scopeOf)
     kitchenPlanRoutes(server, scopeOf)

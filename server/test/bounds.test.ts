@@ -1,7 +1,7 @@
+import { priceListBody } from '@fleam/contract/buying/operations'
 import { fact } from '@fleam/contract/fact'
 import { loggedRecord } from '@fleam/contract/logbook'
 import { z } from 'zod'
-import { priceListBody } from '../src/compute/index.ts'
 import { openTestApp, type TestApp } from './harness.ts'
 
 /** A schema as JSON: where a number has no bound or a list no length is read off it. */

@@ -1,2 +1,2 @@
 export { Compute } from './compute.ts'
-export { type PriceListRequest, priceListBody } from './read-price-list.ts'
+export type { PriceListRequest } from './read-price-list.ts'

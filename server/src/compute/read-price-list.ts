@@ -1,20 +1,10 @@
-import { type PriceMapping, priceMapping } from '@fleam/contract/price-columns'
+import { priceListBody } from '@fleam/contract/buying/operations'
+import type { PriceMapping } from '@fleam/contract/price-columns'
 import { goodLines, readPriceList } from '@fleam/contract/price-list'
 import type { PriceIssue, PriceListContext } from '@fleam/contract/price-row'
 import { issuesOf, type Problem } from '@fleam/contract/problem'
 import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
-import { z } from 'zod'
-
-/** Letters of a list: as many as the largest request has. */
-const LONGEST_LIST = 8_000_000
-
-/** What a price list is sent as: its text, and which column is what. */
-export const priceListBody = z.strictObject({
-  csv: z.string().max(LONGEST_LIST),
-  mapping: priceMapping,
-  /** `all` takes every row or none; `good` those that are right, and tells of the others. */
-  takes: z.enum(['all', 'good']).default('all'),
-})
+import type { z } from 'zod'
 
 export interface PriceListRequest {
   /** The body of a request as it came, or a list that was fetched. */

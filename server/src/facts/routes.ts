@@ -1,13 +1,12 @@
-import { factsKept, factsSent, measuredCuts } from '@fleam/contract/fact'
+import { factOperations } from '@fleam/contract/facts/operations'
 import type { Fact } from '@fleam/core/facts'
 import type { Database } from '../database/index.ts'
-import { fabricationParams, kitchenParams, type Server, sendEvents } from '../http/index.ts'
+import { type Server, sendEvents } from '../http/index.ts'
 import type { Scope, Scopes } from '../scope/index.ts'
+import { serve } from '../serve/index.ts'
 import { FactFeed } from './feed.ts'
 import { FactLog } from './log.ts'
 import { latestCuts, requireVersion } from './store.ts'
-
-const tags = ['facts']
 
 /** Told the records of facts that were kept; nothing waits for what it does. */
 type OnKept = (scope: Scope, fabricationIds: readonly string[]) => void
@@ -17,25 +16,13 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes, onK
   const log = new FactLog(database)
   const feed = new FactFeed(database)
   app.addHook('onClose', async () => feed.close())
+  handlers(log, feed, onKept)(app, scopeOf)
+}
 
-  app.post(
-    '/api/kitchens/:kitchenId/facts',
-    {
-      schema: {
-        operationId: 'createFacts',
-        summary: 'Keeps what was done at a bench: weighings, moves, takings back, clocks, measured cuts',
-        description:
-          'Each of the list is kept, known already or refused by itself. Where none of it is kept, the refusal is the answer.',
-        refuses: ['id-taken', 'pile-unknown'],
-        tags,
-        params: kitchenParams,
-        body: factsSent,
-        response: { 200: factsKept },
-      },
-    },
-    async (request) => {
-      const { facts } = request.body
-      const scope = await scopeOf(request, 'bench')
+const handlers = (log: FactLog, feed: FactFeed, onKept: OnKept) =>
+  serve(factOperations, {
+    createFacts: async ({ scope, body }) => {
+      const { facts } = body
       const answer = await log.append(scope, facts)
       const refused = new Set(answer.refused.map(({ at }) => at))
       const kept = facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at))
@@ -46,39 +33,9 @@ export function factRoutes(app: Server, database: Database, scopeOf: Scopes, onK
       )
       return answer
     },
-  )
-
-  app.get(
-    '/api/kitchens/:kitchenId/fabrications/:id/stream',
-    {
-      schema: {
-        operationId: 'followFabrication',
-        summary: 'Tells what any device does at this bench, as it happens',
-        mediaType: 'text/event-stream',
-        tags,
-        params: fabricationParams,
-        description:
-          'Server-sent events: what any device did at this bench since, as facts with ids, and the version of the record. `null` says that some may have been missed: fetch the fabrication again.',
-      },
+    followFabrication: async ({ scope, params, request, reply }) => {
+      await requireVersion(scope, params.fabricationId)
+      return sendEvents(request, reply, (send) => feed.follow(scope.kitchen.id, params.fabricationId, send))
     },
-    async (request, reply) => {
-      const scope = await scopeOf(request, 'bench')
-      await requireVersion(scope, request.params.id)
-      return sendEvents(request, reply, (send) => feed.follow(scope.kitchen.id, request.params.id, send))
-    },
-  )
-
-  app.get(
-    '/api/kitchens/:kitchenId/measured-cuts',
-    {
-      schema: {
-        operationId: 'listMeasuredCuts',
-        summary: 'The latest measured cuts, from which lines learn',
-        tags,
-        params: kitchenParams,
-        response: { 200: measuredCuts },
-      },
-    },
-    async (request) => latestCuts(await scopeOf(request, 'bench')),
-  )
-}
+    listMeasuredCuts: ({ scope }) => latestCuts(scope),
+  })

@@ -1,21 +1,10 @@
-import { orderPlan, orderPlanRequest } from '@fleam/contract/order-plan'
+import { orderPlanOperations } from '@fleam/contract/planning/operations'
 import type { Compute } from '../compute/index.ts'
-import { clientGone, type Server } from '../http/index.ts'
+import { clientGone } from '../http/index.ts'
+import { serve } from '../serve/index.ts'
 
 /** Stateless: demand in, what to order and how to cut it out. */
-export function planningRoutes(app: Server, compute: Compute): void {
-  app.post(
-    '/api/order-plan',
-    {
-      schema: {
-        operationId: 'planOrders',
-        summary: 'What to order and how to cut it, for the least shortage and then the least cost',
-        refuses: ['cancelled'],
-        tags: ['planning'],
-        body: orderPlanRequest,
-        response: { 200: orderPlan },
-      },
-    },
-    (request, reply) => compute.do('order-plan', request.body, clientGone(reply)),
-  )
-}
+export const planningRoutes = (compute: Compute) =>
+  serve(orderPlanOperations, {
+    planOrders: ({ body, reply }) => compute.do('order-plan', body, clientGone(reply)),
+  })

@@ -1,21 +1,10 @@
-import { plating, platingRequest } from '@fleam/contract/plating'
+import { platingOperations } from '@fleam/contract/plating/operations'
 import type { Compute } from '../compute/index.ts'
-import { clientGone, type Server } from '../http/index.ts'
+import { clientGone } from '../http/index.ts'
+import { serve } from '../serve/index.ts'
 
 /** Stateless: weighed pieces in, plates out. */
-export function platingRoutes(app: Server, compute: Compute): void {
-  app.post(
-    '/api/plating',
-    {
-      schema: {
-        operationId: 'matchPlates',
-        summary: 'Weighed pieces onto plates',
-        refuses: ['cancelled'],
-        tags: ['plating'],
-        body: platingRequest,
-        response: { 200: plating },
-      },
-    },
-    (request, reply) => compute.do('plating', request.body, clientGone(reply)),
-  )
-}
+export const platingRoutes = (compute: Compute) =>
+  serve(platingOperations, {
+    matchPlates: ({ body, reply }) => compute.do('plating', body, clientGone(reply)),
+  })

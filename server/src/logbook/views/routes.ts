@@ -1,57 +1,9 @@
-import { type LogbookView, logbookView, logbookViews } from '@fleam/contract/logbook-findings'
-import { createOnce, fabricationParams, kitchenParams, type Server } from '../../http/index.ts'
-import type { Scope, Scopes } from '../../scope/index.ts'
+import { logbookViewOperations } from '@fleam/contract/logbook/operations'
+import type { LogbookView } from '@fleam/contract/logbook-findings'
+import { createOnce } from '../../http/index.ts'
+import type { Scope } from '../../scope/index.ts'
+import { serve } from '../../serve/index.ts'
 import * as store from './store.ts'
-
-const tags = ['logbook']
-
-/** Views of the logbook that a kitchen keeps under a name. */
-export function logbookViewRoutes(app: Server, scopeOf: Scopes): void {
-  const base = '/api/kitchens/:kitchenId/logbook/views'
-  app.get(
-    base,
-    {
-      schema: {
-        operationId: 'listLogbookViews',
-        summary: 'Views of the logbook that are kept under a name',
-        tags,
-        params: kitchenParams,
-        response: { 200: logbookViews },
-      },
-    },
-    async (request) => store.views(await scopeOf(request)),
-  )
-
-  app.post(
-    base,
-    {
-      schema: {
-        operationId: 'createLogbookView',
-        summary: 'Keeps a view of the logbook; one of a name that is there takes its place',
-        refuses: ['id-taken'],
-        tags,
-        params: kitchenParams,
-        body: logbookView,
-        response: { 201: logbookViews },
-      },
-    },
-    async (request, reply) => reply.status(201).send(await createView(await scopeOf(request), request.body)),
-  )
-
-  app.delete(
-    `${base}/:id`,
-    {
-      schema: {
-        operationId: 'deleteLogbookView',
-        summary: 'Forgets a view of the logbook',
-        tags,
-        params: fabricationParams,
-        response: { 200: logbookViews },
-      },
-    },
-    async (request) => store.deleteView(await scopeOf(request), request.params.id),
-  )
-}
 
 async function createView(scope: Scope, view: LogbookView): Promise<LogbookView[]> {
   const named = await createOnce({
@@ -63,3 +15,10 @@ async function createView(scope: Scope, view: LogbookView): Promise<LogbookView[
   if (named.search !== view.search) await store.updateView(scope, view)
   return store.views(scope)
 }
+
+/** Views of the logbook that a kitchen keeps under a name. */
+export const logbookViewRoutes = serve(logbookViewOperations, {
+  listLogbookViews: ({ scope }) => store.views(scope),
+  createLogbookView: ({ scope, body }) => createView(scope, body),
+  deleteLogbookView: ({ scope, params }) => store.deleteView(scope, params.viewId),
+})

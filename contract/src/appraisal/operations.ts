@@ -1,0 +1,14 @@
+import { appraisal } from '../appraisal.ts'
+import { fabricationDocument } from '../fabrication-document.ts'
+import { operations } from '../operation.ts'
+
+export const appraisalOperations = operations('appraisal', {
+  appraise: {
+    method: 'POST',
+    path: '/api/appraise',
+    summary: 'Yields, costs, comparisons and what would turn them, of a document',
+    body: fabricationDocument,
+    answer: appraisal,
+    refuses: ['cancelled'],
+  },
+})

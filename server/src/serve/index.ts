@@ -1,0 +1,2 @@
+export { inlineFile, savedFile, savedJson } from './file.ts'
+export { serve } from './serve.ts'
