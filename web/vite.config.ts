@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { listBuiltFiles } from './build/list-built-files.ts'
+import { operationAddresses } from './build/operation-addresses.ts'
 import { preloadFonts } from './build/preload-fonts.ts'
 import { scopedName } from './build/scoped-name.ts'
 
@@ -9,7 +10,7 @@ const WORKER = 'service-worker.js'
 const FIRST_ROOMS = ['/today/today.tsx', '/bench/bench.tsx', '/bench/start/start.tsx']
 
 export default defineConfig({
-  plugins: [react(), preloadFonts(), listBuiltFiles(WORKER, FIRST_ROOMS)],
+  plugins: [react(), operationAddresses(), preloadFonts(), listBuiltFiles(WORKER, FIRST_ROOMS)],
   css: {
     modules: { localsConvention: 'camelCase', generateScopedName: scopedName },
     preprocessorOptions: {

@@ -167,6 +167,7 @@ export const articleHistory = z
     records: z.array(z.object({ id, document: fabricationDocument })),
   })
   .meta({ id: 'ArticleHistory' })
+export type ArticleHistory = z.infer<typeof articleHistory>
 
 const estimate = z.object({
   basis: z.enum(['own', 'blended', 'assumed']),
@@ -262,4 +263,5 @@ export type MovedPrices = z.infer<typeof movedPrices>
 
 /** A verdict that new prices have turned. */
 export const turnedRow = z.object({ id, document: fabricationDocument, changes: movedPrices })
+export type TurnedRow = z.infer<typeof turnedRow>
 export const turnedRows = z.array(turnedRow)

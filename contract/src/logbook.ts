@@ -248,6 +248,7 @@ export const logbookFile = z
     records: z.array(z.unknown()).min(1).max(MAX_IMPORTED),
   })
   .meta({ id: 'LogbookFile' })
+export type LogbookFile = z.infer<typeof logbookFile>
 
 /** How many records of a file were kept, and how many were there already. */
 export const recordsImported = z.object({

@@ -1,6 +1,10 @@
+import { scaleOperations } from '@fleam/contract/scale/operations'
 import { answerWith, problemOf } from '../../test/server.ts'
 import { wordsOf } from '../parts/states.tsx'
-import { ApiProblem, getJson, isOffline, Offline, postJson } from './api.ts'
+import { ApiProblem, call, isOffline, Offline } from './api.ts'
+
+const { readScale, loadStandIn } = scaleOperations
+const load = { body: { grams: 640 } }
 
 const caught = (promise: Promise<unknown>) =>
   promise.then(
@@ -9,30 +13,33 @@ const caught = (promise: Promise<unknown>) =>
   )
 
 test('an answer comes back as it is', async () => {
-  const asked = answerWith({ 'GET /api/x': { body: { a: 1 } } })
-  expect(await getJson('/api/x')).toEqual({ a: 1 })
-  expect(asked).toEqual([{ method: 'GET', path: '/api/x', body: undefined }])
+  const status = { connected: false, address: null, reading: null }
+  const asked = answerWith({ 'POST /api/scale/stand-in': { body: status } })
+  expect(await call(loadStandIn, load)).toEqual(status)
+  expect(asked).toEqual([{ method: 'POST', path: '/api/scale/stand-in', body: { grams: 640 } }])
 })
 
 test('a refusal keeps its code, fields and what was kept', async () => {
-  answerWith({ 'POST /api/x': problemOf('invalid-input', 400, [{ path: 'purchase.purge', message: 'is too much' }]) })
-  const error = await caught(postJson('/api/x', {}))
+  answerWith({
+    'POST /api/scale/stand-in': problemOf('invalid-input', 400, [{ path: 'purchase.purge', message: 'is too much' }]),
+  })
+  const error = await caught(call(loadStandIn, load))
   expect(error).toBeInstanceOf(ApiProblem)
   expect(isOffline(error)).toBe(false)
   expect(wordsOf(error)).toEqual({ title: 'A refusal', lines: ['purchase.purge is too much', 'Nothing was changed.'] })
 })
 
 test('a cut network and a database that is away are the same to a cook', async () => {
-  answerWith({ 'GET /api/away': problemOf('database-away', 503) })
-  for (const error of [await caught(getJson('/api/cut')), await caught(getJson('/api/away'))]) {
+  answerWith({ 'GET /api/scale': problemOf('database-away', 503) })
+  for (const error of [await caught(call(loadStandIn, load)), await caught(call(readScale, {}))]) {
     expect(isOffline(error)).toBe(true)
     expect(wordsOf(error).lines[0]).toContain('kept on this device')
   }
 })
 
 test('a scale that is away is a refusal, not a cut', async () => {
-  answerWith({ 'POST /api/scale': problemOf('scale-away', 503) })
-  expect(isOffline(await caught(postJson('/api/scale', {})))).toBe(false)
+  answerWith({ 'POST /api/scale/stand-in': problemOf('scale-away', 503) })
+  expect(isOffline(await caught(call(loadStandIn, load)))).toBe(false)
 })
 
 test('a proxy’s own words count as away, other pages as a mistake', async () => {
@@ -44,9 +51,9 @@ test('a proxy’s own words count as away, other pages as a mistake', async () =
     })) as unknown as typeof fetch
   }
   reply(502)
-  expect(await caught(getJson('/'))).toBeInstanceOf(Offline)
+  expect(await caught(call(readScale, {}))).toBeInstanceOf(Offline)
   reply(404)
-  expect(isOffline(await caught(getJson('/')))).toBe(false)
+  expect(isOffline(await caught(call(readScale, {})))).toBe(false)
 })
 
 test('anything else says that Fleam made a mistake', () => {

@@ -1,3 +1,5 @@
+import { type InputOf, type OperationRequest, requestOf, requireAnswer } from '@fleam/contract/client'
+import type { AnswerOf, Operation } from '@fleam/contract/operation'
 import type { Problem } from '@fleam/contract/problem'
 
 /** A refusal of the server, as it said it. */
@@ -21,15 +23,15 @@ export const isOffline = (error: unknown): boolean =>
 
 const TIMEOUT_MS = 15_000
 
-async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
-  const response = await fetch(path, {
+async function sendJson({ method, address, body }: OperationRequest): Promise<unknown> {
+  const response = await fetch(address, {
     method,
     signal: AbortSignal.timeout(TIMEOUT_MS),
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   }).catch((error: Error) => {
     throw new Offline(error.message)
   })
-  if (response.ok) return (await response.json()) as T
+  if (response.ok) return response.json()
   throw await problemOf(response)
 }
 
@@ -41,7 +43,8 @@ async function problemOf(response: Response): Promise<Error> {
   return response.status >= 500 ? new Offline(`status ${response.status}`) : new Error(`status ${response.status}`)
 }
 
-export const getJson = <T>(path: string) => request<T>('GET', path)
-export const postJson = <T>(path: string, body: unknown) => request<T>('POST', path, body)
-export const putJson = <T>(path: string, body: unknown) => request<T>('PUT', path, body)
-export const deleteJson = <T>(path: string) => request<T>('DELETE', path)
+/** Asks for an operation: throws `ApiProblem` where it is refused, and `Offline` where nobody answers. */
+export async function call<O extends Operation>(operation: O, input: InputOf<O>): Promise<AnswerOf<O>> {
+  const answer = await sendJson(requestOf(operation, input))
+  return process.env.NODE_ENV === 'development' ? requireAnswer(operation, answer) : (answer as AnswerOf<O>)
+}

@@ -1,8 +1,10 @@
+import { addressOf } from '@fleam/contract/client'
 import type { FabricationNews, FabricationState } from '@fleam/contract/fabrication'
+import { factOperations } from '@fleam/contract/facts/operations'
 import { type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useKitchen } from './kitchen-context.ts'
-import { fabricationKey, fabricationPath } from './queries.ts'
+import { fabricationQuery } from './queries.ts'
 import { streamWhileSeen } from './seen-stream.ts'
 
 /** A state with news added: facts that it has already are left as they are. */
@@ -25,9 +27,10 @@ export function useBenchStream(fabricationId: string): void {
   const kitchen = useKitchen()
   const queries = useQueryClient()
   useEffect(() => {
-    const key = fabricationKey(kitchen.id, fabricationId)
+    const key = fabricationQuery(kitchen.id, fabricationId).queryKey
+    const address = addressOf(factOperations.followFabrication, { kitchenId: kitchen.id, fabricationId })
     return streamWhileSeen(() => {
-      const source = new EventSource(`${fabricationPath(kitchen.id, fabricationId)}/stream`)
+      const source = new EventSource(address)
       // What happened before the stream was open is fetched once it is: so nothing falls between the two.
       source.onopen = () => void queries.invalidateQueries({ queryKey: key })
       source.onmessage = (event) => takeNews(queries, key, JSON.parse(event.data as string) as FabricationNews | null)

@@ -1,69 +1,60 @@
-import type {
-  Article,
-  ArticlePrice,
-  ArticleRows,
-  MovedPrices,
-  PriceAdded,
-  PriceCorrection,
-  Product,
-  StruckPrice,
-  Supplier,
-} from '@fleam/contract/buying'
-import type { RememberedMapping } from '@fleam/contract/price-columns'
-import type { PriceIssue } from '@fleam/contract/price-row'
-import type { Lot, LotEdit, LotPhoto, LotRow, LotTrace } from '@fleam/contract/receiving'
-import type { BuyingForm, ProductPlate, WholeForm } from '@fleam/core/buying'
-import type { FabricationDocument } from '@fleam/core/fabrication'
-import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
-import { getJson, postJson, putJson } from './api.ts'
+import type { PriceAdded, PriceCorrection, Supplier } from '@fleam/contract/buying'
+import { buyingOperations, priceListOperations } from '@fleam/contract/buying/operations'
+import { planOperations } from '@fleam/contract/planning/operations'
+import type { LotEdit, LotPhoto } from '@fleam/contract/receiving'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
+import { supplierOperations } from '@fleam/contract/supplier/operations'
+import type { ProductPlate } from '@fleam/core/buying'
+import { keepPreviousData, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useKitchen } from './kitchen-context.ts'
-import { kitchenPath } from './paths.ts'
+import { answerQuery, kitchenQuery, useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
 import { supplierIdOf } from './supplier-id.ts'
 
+const { listProducts, listForms, listArticles, readArticle, readMovedPrices, listTurnedVerdicts } = buyingOperations
+const { updatePlate, createPrice, updatePrice } = buyingOperations
+const { listSuppliers, updateSupplier, mergeSuppliers } = supplierOperations
+
+/** The answer before stays until another is there. */
+const KEPT = { placeholderData: keepPreviousData }
+
 /** Everything that rests on prices is asked for anew when one changes. */
-const buyingKey = (id: string, ...rest: unknown[]) => ['kitchen', id, 'buying', ...rest]
-const lotsKey = (id: string, ...rest: unknown[]) => ['kitchen', id, 'lots', ...rest]
+export const useInvalidatePrices = () => useInvalidate('buying', listSuppliers, planOperations.readPlanGoods)
 
-function useBuying<T>(path: string, options: { isOn?: boolean } = {}) {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: buyingKey(id, path),
-    queryFn: () => getJson<T>(`${kitchenPath(id)}${path}`),
-    placeholderData: keepPreviousData,
-    enabled: options.isOn ?? true,
-  })
-}
-
-export const useProducts = () => useBuying<Product[]>('/products')
+export const useProducts = () => useAnswer(listProducts, {}, KEPT)
 
 /** Says what a plate of a product is. */
 export function useUpdatePlate(productId: string) {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return useMutation({
-    mutationFn: (plate: ProductPlate | null) =>
-      putJson<Product[]>(`${kitchenPath(id)}/products/${productId}/plate`, { plate }),
-    onSuccess: (products) => queries.setQueryData([...buyingKey(id), '/products'], products),
-  })
+  const keep = useKeepAnswer(listProducts)
+  return useChange(
+    updatePlate,
+    (plate: ProductPlate | null) => ({ productId, body: { plate } }),
+    (products) => keep({}, products),
+  )
 }
 
 export const useForms = (product: string) =>
-  useBuying<BuyingForm[]>(`/forms?product=${product}`, { isOn: product !== '' })
-export const useFormsOfItem = (item: string) => useBuying<WholeForm[]>(`/forms?item=${item}`, { isOn: item !== '' })
+  useAnswer(listForms, { query: { product } }, { ...KEPT, enabled: product !== '' })
+/** The forms of an item: whole ones, all of them. */
+export function useFormsOfItem(item: string) {
+  const { id } = useKitchen()
+  return useQuery({
+    ...kitchenQuery(id, listForms, { query: { item } }),
+    ...KEPT,
+    select: (forms) => forms.filter((form) => form.kind === 'whole'),
+    enabled: item !== '',
+  })
+}
 
 /** The forms of several products, in their order; empty while one is asked for. */
-export function useFormsOfProducts(products: readonly string[]): BuyingForm[][] {
+export function useFormsOfProducts(products: readonly string[]) {
   const { id } = useKitchen()
   return useQueries({
-    queries: products.map((product) => {
-      const path = `/forms?product=${product}`
-      return { queryKey: buyingKey(id, path), queryFn: () => getJson<BuyingForm[]>(`${kitchenPath(id)}${path}`) }
-    }),
+    queries: products.map((product) => kitchenQuery(id, listForms, { query: { product } })),
     combine: (answers) => answers.map((answer) => answer.data ?? []),
   })
 }
 
-export const useSuppliers = () => useBuying<Supplier[]>('/suppliers')
+export const useSuppliers = () => useAnswer(listSuppliers, {}, KEPT)
 
 export interface ArticleQuery {
   words: string
@@ -74,169 +65,101 @@ export interface ArticleQuery {
 export const ARTICLES_ON_A_PAGE = 50
 
 export const useArticles = ({ words, isTied, offset }: ArticleQuery) =>
-  useBuying<ArticleRows>(
-    `/articles?words=${encodeURIComponent(words)}&tied=${isTied}&limit=${ARTICLES_ON_A_PAGE}&offset=${offset}`,
+  useAnswer(
+    listArticles,
+    { query: { words, tied: isTied ? 'true' : 'false', limit: ARTICLES_ON_A_PAGE, offset } },
+    KEPT,
   )
 
-export interface ArticleHistory {
-  article: Article
-  prices: ArticlePrice[]
-  /** Prices that were struck out: they count nowhere. */
-  struck: StruckPrice[]
-  records: { id: string; document: FabricationDocument }[]
-}
 /** Strikes a price out, or puts another in its place; whatever rests on prices is asked for anew. */
 export function useUpdatePrice(articleId: string) {
   const queries = useQueryClient()
   const { id } = useKitchen()
-  return useMutation({
-    mutationFn: ({ priceId, ...correction }: PriceCorrection & { priceId: string }) =>
-      postJson<ArticleHistory>(`${kitchenPath(id)}/prices/${priceId}/correct`, correction),
-    onSuccess: (history) => {
+  const keep = useKeepAnswer(readArticle)
+  return useChange(
+    updatePrice,
+    ({ priceId, ...body }: PriceCorrection & { priceId: string }) => ({ priceId, body }),
+    (history) => {
       void queries.invalidateQueries({ queryKey: ['kitchen', id] })
-      queries.setQueryData(buyingKey(id, `/articles/${articleId}`), history)
+      keep({ articleId }, history)
     },
-  })
+  )
 }
 
-export const useArticle = (articleId: string) => useBuying<ArticleHistory>(`/articles/${articleId}`)
+export const useArticle = (articleId: string) => useAnswer(readArticle, { articleId }, KEPT)
 
-export interface TurnedRow {
-  id: string
-  document: FabricationDocument
-  changes: MovedPrices
-}
 export const useMovedPrices = (fabricationId: string, isOn: boolean) =>
-  useBuying<MovedPrices>(`/fabrications/${fabricationId}/moved-prices`, { isOn })
-export const useTurned = () => useBuying<TurnedRow[]>('/turned')
-
-export function useInvalidatePrices() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return () => queries.invalidateQueries({ queryKey: buyingKey(id) })
-}
+  useAnswer(readMovedPrices, { fabricationId }, { ...KEPT, enabled: isOn })
+export const useTurned = () => useAnswer(listTurnedVerdicts, {}, KEPT)
 
 /** A price by hand, its supplier by the name that was typed. */
 export type PriceRequest = Omit<PriceAdded, 'supplierId'> & { supplier: string }
 
 export function useCreatePrice() {
   const { id } = useKitchen()
-  return useMutation({
-    mutationFn: async ({ supplier, ...price }: PriceRequest) =>
-      postJson<ImportResult>(`${kitchenPath(id)}/prices`, { ...price, supplierId: await supplierIdOf(id, supplier) }),
-    onSuccess: useInvalidatePrices(),
-  })
+  return useChange(
+    createPrice,
+    async ({ supplier, ...price }: PriceRequest) => ({
+      body: { ...price, supplierId: await supplierIdOf(id, supplier) },
+    }),
+    useInvalidatePrices(),
+  )
 }
 
-export function useUpdateSupplier() {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (supplier: Supplier) => putJson<Supplier[]>(`${kitchenPath(id)}/suppliers`, supplier),
-    onSuccess: useInvalidatePrices(),
-  })
-}
+export const useUpdateSupplier = () => useChange(updateSupplier, (body: Supplier) => ({ body }), useInvalidatePrices())
 
 /** Makes one supplier of two. */
 export function useMergeSuppliers() {
   const { id } = useKitchen()
   const queries = useQueryClient()
-  return useMutation({
-    mutationFn: ({ from, into }: { from: string; into: string }) =>
-      postJson<Supplier[]>(`${kitchenPath(id)}/suppliers/${from}/merge`, { into }),
+  return useChange(
+    mergeSuppliers,
+    ({ from, into }: { from: string; into: string }) => ({ supplierId: from, body: { into } }),
     // Lots and records bear another name now, too.
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id] }),
-  })
-}
-
-/** What an import or a pull of the feed has done. */
-export interface ImportResult {
-  rows: number
-  newArticles: number
-  changedArticles: number
-  newPrices: number
-  known: number
-  /** What is wrong with rows that were not taken. */
-  skipped: PriceIssue[]
+    () => queries.invalidateQueries({ queryKey: ['kitchen', id] }),
+  )
 }
 
 /** Which column of each supplier's list was which the last time; old answers do, where there is no network. */
-export function useRememberedMappings() {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: [...buyingKey(id), 'mappings'],
-    queryFn: () => getJson<RememberedMapping[]>(`${kitchenPath(id)}/price-list-mappings`),
-  })
-}
+export const useRememberedMappings = () => useAnswer(priceListOperations.listMappings, {})
 
-export const usePriceFeed = () =>
-  useQuery({ queryKey: ['price-feed'], queryFn: () => getJson<{ address: string | null }>('/api/price-feed') })
+export const usePriceFeed = () => useQuery(answerQuery(priceListOperations.readPriceFeed, {}))
 
-export function usePullFeed() {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: () => postJson<ImportResult>(`${kitchenPath(id)}/price-lists/from-feed`, {}),
-    onSuccess: useInvalidatePrices(),
-  })
-}
+export const usePullFeed = () => useChange(priceListOperations.pullPriceFeed, () => ({}), useInvalidatePrices())
 
-export function useLots(words = '') {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: lotsKey(id, 'list', words),
-    queryFn: () => getJson<LotRow[]>(`${kitchenPath(id)}/lots?words=${encodeURIComponent(words)}`),
-    placeholderData: keepPreviousData,
-  })
-}
+const { listLots, readLot, receiveLot, updateLot, createPhoto } = receivingOperations
 
-export function useLot(lotId: string | null) {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: lotsKey(id, lotId),
-    queryFn: () => getJson<LotTrace>(`${kitchenPath(id)}/lots/${lotId}`),
-    enabled: lotId !== null,
-  })
-}
+export const useLots = (words = '') => useAnswer(listLots, { query: { words } }, KEPT)
 
-function useForgetLots() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return () => {
-    void queries.invalidateQueries({ queryKey: ['kitchen', id, 'plans'] })
-    return queries.invalidateQueries({ queryKey: lotsKey(id) })
-  }
-}
+export const useLot = (lotId: string | null) => useAnswer(readLot, { lotId: lotId ?? '' }, { enabled: lotId !== null })
 
 /** A delivery, its supplier by the name that was typed. */
 export type LotRequest = Omit<LotEdit, 'supplierId'> & { supplier: string }
 
-export function useReceive() {
+function useEditOf() {
   const { id } = useKitchen()
-  return useMutation({
-    mutationFn: async ({ supplier, ...lot }: LotRequest) =>
-      postJson<Lot>(`${kitchenPath(id)}/lots`, { ...lot, supplierId: await supplierIdOf(id, supplier) }),
-    onSuccess: useForgetLots(),
-  })
+  return async (lot: LotEdit | LotRequest): Promise<LotEdit> => {
+    if ('supplierId' in lot) return lot
+    const { supplier, ...rest } = lot
+    return { ...rest, supplierId: await supplierIdOf(id, supplier) }
+  }
+}
+
+const useForgetLots = () => useInvalidate('receiving', 'planning')
+
+export function useReceive() {
+  const editOf = useEditOf()
+  return useChange(receiveLot, async (lot: LotRequest) => ({ body: await editOf(lot) }), useForgetLots())
 }
 
 export function useUpdateLot() {
-  const { id } = useKitchen()
-  const editOf = async ({ supplier, ...lot }: LotRequest): Promise<LotEdit> => ({
-    ...lot,
-    supplierId: await supplierIdOf(id, supplier),
-  })
-  return useMutation({
-    mutationFn: async (lot: LotEdit | LotRequest) => {
-      const edit = 'supplierId' in lot ? lot : await editOf(lot)
-      return putJson<Lot>(`${kitchenPath(id)}/lots/${lot.id}`, edit)
-    },
-    onSuccess: useForgetLots(),
-  })
+  const editOf = useEditOf()
+  return useChange(
+    updateLot,
+    async (lot: LotEdit | LotRequest) => ({ lotId: lot.id, body: await editOf(lot) }),
+    useForgetLots(),
+  )
 }
 
-export function useCreatePhoto(lotId: string) {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (photo: LotPhoto) => postJson(`${kitchenPath(id)}/lots/${lotId}/photos`, photo),
-    onSuccess: useForgetLots(),
-  })
-}
+export const useCreatePhoto = (lotId: string) =>
+  useChange(createPhoto, (body: LotPhoto) => ({ lotId, body }), useForgetLots())

@@ -1,3 +1,5 @@
+import { type InputOf, requestOf } from '@fleam/contract/client'
+import type { AnswerOf, Operation } from '@fleam/contract/operation'
 import type { Problem } from '@fleam/contract/problem'
 import { ApiProblem, Offline } from './api.ts'
 
@@ -10,9 +12,14 @@ export interface Following {
 }
 
 /** Sends something that takes long, and follows what is told of it line by line. */
-export async function followSteps<T>(path: string, body: unknown, { onProgress, signal }: Following): Promise<T> {
-  const response = await fetch(path, {
-    method: 'POST',
+export async function followSteps<O extends Operation>(
+  operation: O,
+  input: InputOf<O>,
+  { onProgress, signal }: Following,
+): Promise<AnswerOf<O>> {
+  const { method, address, body } = requestOf(operation, input)
+  const response = await fetch(address, {
+    method,
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
     signal,
@@ -21,7 +28,7 @@ export async function followSteps<T>(path: string, body: unknown, { onProgress, 
   })
   if (!response.ok) throw new ApiProblem((await response.json()) as Problem)
   for await (const line of linesOf(response)) {
-    const step = JSON.parse(line) as Step<T>
+    const step = JSON.parse(line) as Step<AnswerOf<O>>
     if ('progress' in step) onProgress(step.progress.done, step.progress.of)
     else if ('problem' in step) throw new ApiProblem(step.problem)
     else return step.result

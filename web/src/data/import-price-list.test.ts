@@ -30,7 +30,7 @@ async function take() {
   const steps: string[] = []
   const onProgress = (done: number, of: number) => steps.push(`${done} of ${of}`)
   const signal = new AbortController().signal
-  const outcome = await importPriceList({ path: '/x', csv: 'a', mapping, takes: 'good', onProgress, signal }).catch(
+  const outcome = await importPriceList({ kitchenId: 'x', csv: 'a', mapping, takes: 'good', onProgress, signal }).catch(
     (error: Error) => error,
   )
   return { steps, outcome }

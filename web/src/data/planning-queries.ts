@@ -1,154 +1,86 @@
 import type { ScheduleEdit } from '@fleam/contract/kept-schedule'
-import type {
-  ExpectedLine,
-  Plan,
-  PlanAccepted,
-  PlanEdit,
-  PlannedEdit,
-  PlannedFabrication,
-  PlanRow,
-} from '@fleam/contract/planning'
-import type { PlanGoods } from '@fleam/core/planning'
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { deleteJson, getJson, postJson, putJson } from './api.ts'
-import { useKitchen } from './kitchen-context.ts'
-import { kitchenPath } from './paths.ts'
+import type { Plan, PlanAccepted, PlanEdit, PlannedEdit } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
+import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
+import { keepPreviousData } from '@tanstack/react-query'
+import { useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
 
-const plansKey = (id: string, ...rest: unknown[]) => ['kitchen', id, 'plans', ...rest]
-
-export function usePlans() {
-  const { id } = useKitchen()
-  return useQuery({ queryKey: plansKey(id), queryFn: () => getJson<PlanRow[]>(`${kitchenPath(id)}/plans`) })
-}
+const { listPlans, readPlan, readPlanGoods, createPlan, updatePlan, deletePlan, acceptPlan, withdrawPlan } =
+  planOperations
+const { listExpected, updateExpected, listPlanned, updatePlanned } = planOperations
 
 /** How often a schedule that somebody looks at is asked what has begun and what is finished. */
 const LIVE_MS = 15_000
 
-export function usePlan(planId: string, { isLive = false, isWanted = true } = {}) {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: plansKey(id, 'one', planId),
-    queryFn: () => getJson<Plan>(`${kitchenPath(id)}/plans/${planId}`),
-    enabled: isWanted,
-    refetchInterval: isLive ? LIVE_MS : false,
-  })
-}
+export const usePlans = () => useAnswer(listPlans, {})
+
+export const usePlan = (planId: string, { isLive = false, isWanted = true } = {}) =>
+  useAnswer(readPlan, { planId }, { enabled: isWanted, refetchInterval: isLive ? LIVE_MS : false })
 
 /** What a plan of some products can rest on; while others are asked for, what was known before. */
-export function usePlanGoods(productIds: readonly string[], replaces: string | null) {
-  const { id } = useKitchen()
-  const products = [...productIds].sort().join(',')
-  return useQuery({
-    queryKey: ['kitchen', id, 'buying', 'plan-goods', products, replaces],
-    queryFn: () =>
-      getJson<PlanGoods>(
-        `${kitchenPath(id)}/plan-goods?products=${products}${replaces === null ? '' : `&replaces=${replaces}`}`,
-      ),
-    placeholderData: keepPreviousData,
-  })
-}
+export const usePlanGoods = (productIds: readonly string[], replaces: string | null) =>
+  useAnswer(
+    readPlanGoods,
+    { query: { products: [...productIds].sort().join(','), replaces } },
+    { placeholderData: keepPreviousData },
+  )
 
 /** Puts a plan where every room reads it; what is expected and planned is asked for anew. */
 function useKeepPlan() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
+  const keep = useKeepAnswer(readPlan)
+  const invalidate = useInvalidate(listPlans, listExpected, listPlanned)
   return (plan: Plan) => {
-    queries.setQueryData(plansKey(id, 'one', plan.id), plan)
-    void queries.invalidateQueries({ queryKey: plansKey(id), exact: true })
-    for (const part of ['expected', 'planned']) void queries.invalidateQueries({ queryKey: plansKey(id, part) })
+    keep({ planId: plan.id }, plan)
+    void invalidate()
   }
 }
 
-export function useCreatePlan() {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (plan: Pick<Plan, 'id' | 'name' | 'draft'>) => postJson<Plan>(`${kitchenPath(id)}/plans`, plan),
-    onSuccess: useKeepPlan(),
-  })
-}
+export const useCreatePlan = () =>
+  useChange(createPlan, (body: Pick<Plan, 'id' | 'name' | 'draft'>) => ({ body }), useKeepPlan())
 
-export function useUpdatePlan(planId: string) {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (edit: PlanEdit) => putJson<Plan>(`${kitchenPath(id)}/plans/${planId}`, edit),
-    onSuccess: useKeepPlan(),
-  })
-}
+export const useUpdatePlan = (planId: string) =>
+  useChange(updatePlan, (body: PlanEdit) => ({ planId, body }), useKeepPlan())
 
 export function useDeletePlan() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return useMutation({
-    mutationFn: (planId: string) => deleteJson<PlanRow[]>(`${kitchenPath(id)}/plans/${planId}`),
-    onSuccess: (rows) => queries.setQueryData(plansKey(id), rows),
-  })
+  const keep = useKeepAnswer(listPlans)
+  return useChange(
+    deletePlan,
+    (planId: string) => ({ planId }),
+    (rows) => keep({}, rows),
+  )
 }
 
-export function useAcceptPlan(planId: string) {
-  const { id } = useKitchen()
-  const path = `${kitchenPath(id)}/plans/${planId}/acceptance`
-  const onSuccess = useKeepPlan()
+export const useAcceptPlan = (planId: string) => {
+  const keep = useKeepPlan()
   return {
-    accept: useMutation({ mutationFn: (accepted: PlanAccepted) => postJson<Plan>(path, accepted), onSuccess }),
-    withdraw: useMutation({
-      mutationFn: (version: number) => deleteJson<Plan>(`${path}?version=${version}`),
-      onSuccess,
-    }),
+    accept: useChange(acceptPlan, (body: PlanAccepted) => ({ planId, body }), keep),
+    withdraw: useChange(withdrawPlan, (version: number) => ({ planId, query: { version } }), keep),
   }
 }
 
 /** Lines of orders that are expected, and those that should have come. */
-export function useExpected() {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: plansKey(id, 'expected'),
-    queryFn: () => getJson<ExpectedLine[]>(`${kitchenPath(id)}/expected`),
-  })
-}
+export const useExpected = () => useAnswer(listExpected, {})
 
 /** Keeps who does what when. */
-export function useUpdateSchedule(planId: string) {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (edit: ScheduleEdit) => putJson<Plan>(`${kitchenPath(id)}/plans/${planId}/schedule`, edit),
-    onSuccess: useKeepPlan(),
-  })
-}
+export const useUpdateSchedule = (planId: string) =>
+  useChange(kitchenScheduleOperations.updateSchedule, (body: ScheduleEdit) => ({ planId, body }), useKeepPlan())
 
-export function useUpdateExpected() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return useMutation({
-    mutationFn: ({ lineId, arrived }: { lineId: string; arrived: number | null }) =>
-      putJson<ExpectedLine>(`${kitchenPath(id)}/expected/${lineId}`, { arrived }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: plansKey(id) }),
-  })
-}
+export const useUpdateExpected = () =>
+  useChange(
+    updateExpected,
+    ({ lineId, arrived }: { lineId: string; arrived: number | null }) => ({ lineId, body: { arrived } }),
+    useInvalidate('planning'),
+  )
 
 /** Planned fabrications that wait to be cut. */
-export function usePlanned() {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: plansKey(id, 'planned'),
-    queryFn: () => getJson<PlannedFabrication[]>(`${kitchenPath(id)}/planned`),
-  })
-}
+export const usePlanned = () => useAnswer(listPlanned, {})
 
 /** The planned fabrication that a record was; none where nobody planned it. */
-export function usePlannedOf(fabricationId: string) {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: plansKey(id, 'planned-of', fabricationId),
-    queryFn: () => getJson<PlannedFabrication[]>(`${kitchenPath(id)}/planned?fabrication=${fabricationId}`),
-  })
-}
+export const usePlannedOf = (fabricationId: string) => useAnswer(listPlanned, { query: { fabrication: fabricationId } })
 
-export function useUpdatePlanned() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return useMutation({
-    mutationFn: ({ plannedId, ...edit }: PlannedEdit & { plannedId: string }) =>
-      putJson<PlannedFabrication>(`${kitchenPath(id)}/planned/${plannedId}`, edit),
-    onSuccess: () => queries.invalidateQueries({ queryKey: plansKey(id) }),
-  })
-}
+export const useUpdatePlanned = () =>
+  useChange(
+    updatePlanned,
+    ({ plannedId, ...body }: PlannedEdit & { plannedId: string }) => ({ plannedId, body }),
+    useInvalidate('planning'),
+  )

@@ -1,110 +1,71 @@
-import type {
-  FabricationEdit,
-  FabricationRow,
-  FabricationStart,
-  FabricationState,
-  RecordVersion,
-} from '@fleam/contract/fabrication'
-import type { ForecastEvidence } from '@fleam/contract/forecasting'
-import type { Health } from '@fleam/contract/health'
+import type { FabricationEdit, FabricationStart, FabricationState } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { forecastingOperations } from '@fleam/contract/forecasting/operations'
+import { healthOperations } from '@fleam/contract/health/operations'
 import type { Cook, Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
-import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { getJson, postJson, putJson } from './api.ts'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { importOperations, startOperations } from '@fleam/contract/new-records/operations'
+import { styleOperations } from '@fleam/contract/style/operations'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { call } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'
-import { kitchenPath } from './paths.ts'
+import { answerQuery, useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
 import { supplierIdOf } from './supplier-id.ts'
 
-export { kitchenPath }
+const { listFabrications, readFabrication, updateFabrication, listVersions } = fabricationOperations
 
 /** The bench hears of other devices by events; this is how often it looks all the same. */
 const BENCH_REFRESH_MS = 30_000
-
-export const fabricationPath = (kitchenId: string, id: string) => `${kitchenPath(kitchenId)}/fabrications/${id}`
-export const fabricationKey = (kitchenId: string, id: string) => ['kitchen', kitchenId, 'fabrication', id]
-const listKey = (kitchenId: string) => ['kitchen', kitchenId, 'fabrications']
-
 /** How often it is asked whether the server has room, while somebody looks. */
 const HEALTH_MS = 10_000
 
 /** True while the disk of the server is full. */
 export function useDiskFull(): boolean {
   const health = useQuery({
-    queryKey: ['health'],
-    queryFn: () => getJson<Health>('/api/health'),
+    ...answerQuery(healthOperations.readHealth, {}),
     refetchInterval: HEALTH_MS,
     retry: false,
   })
   return health.data?.disk === 'full'
 }
 
-export const kitchensQuery = queryOptions({
-  queryKey: ['kitchens'],
-  queryFn: () => getJson<Kitchen[]>('/api/kitchens'),
-})
+export const kitchensQuery = answerQuery(kitchenOperations.listKitchens, {})
 export const useKitchens = () => useQuery(kitchensQuery)
 
-export function useItems() {
-  const { id } = useKitchen()
-  return useQuery({ queryKey: ['kitchen', id, 'items'], queryFn: () => getJson<Item[]>(`${kitchenPath(id)}/items`) })
-}
-
-export function useCooks() {
-  const { id } = useKitchen()
-  return useQuery({ queryKey: ['kitchen', id, 'cooks'], queryFn: () => getJson<Cook[]>(`${kitchenPath(id)}/cooks`) })
-}
+export const useItems = () => useAnswer(styleOperations.listItems, {})
+export const useCooks = () => useAnswer(kitchenOperations.listCooks, {})
 
 /** The latest records, open ones first; so many of them, or as many as the server lists. */
-export function useFabrications(limit?: number, { everyMs }: { everyMs?: number } = {}) {
-  const { id } = useKitchen()
-  const search = limit === undefined ? '' : `?limit=${limit}`
-  return useQuery({
-    queryKey: [...listKey(id), limit ?? 'all'],
-    queryFn: () => getJson<FabricationRow[]>(`${kitchenPath(id)}/fabrications${search}`),
-    ...(everyMs === undefined ? {} : { refetchInterval: everyMs }),
-  })
-}
+export const useFabrications = (limit?: number, { everyMs = undefined as number | undefined } = {}) =>
+  useAnswer(
+    listFabrications,
+    limit === undefined ? {} : { query: { limit } },
+    everyMs === undefined ? {} : { refetchInterval: everyMs },
+  )
 
-export const fabricationQuery = (kitchenId: string, id: string) =>
-  queryOptions({
-    queryKey: fabricationKey(kitchenId, id),
-    queryFn: () => getJson<FabricationState>(fabricationPath(kitchenId, id)),
-  })
+export const fabricationQuery = (kitchenId: string, fabricationId: string) =>
+  answerQuery(readFabrication, { kitchenId, fabricationId })
 
-export function useFabrication(id: string, { isLive = false } = {}) {
-  const kitchen = useKitchen()
-  return useQuery({
-    ...fabricationQuery(kitchen.id, id),
-    refetchInterval: isLive ? BENCH_REFRESH_MS : false,
-  })
-}
+export const useFabrication = (fabricationId: string, { isLive = false } = {}) =>
+  useAnswer(readFabrication, { fabricationId }, { refetchInterval: isLive ? BENCH_REFRESH_MS : false })
 
 /** What the forecast of a record can rest on. */
-export function useEvidence(id: string) {
-  const kitchen = useKitchen()
-  return useQuery({
-    queryKey: [...fabricationKey(kitchen.id, id), 'evidence'],
-    queryFn: () => getJson<ForecastEvidence>(`${fabricationPath(kitchen.id, id)}/evidence`),
-  })
-}
+export const useEvidence = (fabricationId: string) => useAnswer(forecastingOperations.readEvidence, { fabricationId })
 
 /** A record as it was before each change, newest first; read anew at each version of it. */
-export function useVersions(id: string, version: number) {
-  const kitchen = useKitchen()
-  return useQuery({
-    queryKey: [...fabricationKey(kitchen.id, id), 'versions', version],
-    queryFn: () => getJson<RecordVersion[]>(`${fabricationPath(kitchen.id, id)}/versions`),
-  })
+export function useVersions(fabricationId: string, version: number) {
+  const { id: kitchenId } = useKitchen()
+  const query = answerQuery(listVersions, { kitchenId, fabricationId })
+  return useQuery({ ...query, queryKey: [...query.queryKey, version] })
 }
 
 /** Puts a state that the server answered with where every room reads it. */
 function useKeepState() {
-  const queries = useQueryClient()
-  const { id } = useKitchen()
+  const keep = useKeepAnswer(readFabrication)
+  const invalidate = useInvalidate(listFabrications, 'logbook', 'planning')
   return (state: FabricationState) => {
-    queries.setQueryData(fabricationKey(id, state.record.id), state)
-    void queries.invalidateQueries({ queryKey: listKey(id) })
-    for (const part of ['logbook', 'plans']) void queries.invalidateQueries({ queryKey: ['kitchen', id, part] })
+    keep({ fabricationId: state.record.id }, state)
+    void invalidate()
   }
 }
 
@@ -113,32 +74,21 @@ export type StartRequest = Omit<FabricationStart, 'supplierId'> & { supplier: st
 
 export function useStartFabrication() {
   const { id } = useKitchen()
-  return useMutation({
-    mutationFn: async ({ supplier, ...start }: StartRequest) =>
-      postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, {
-        ...start,
-        supplierId: supplier === null ? null : await supplierIdOf(id, supplier),
-      }),
-    onSuccess: useKeepState(),
-  })
+  return useChange(
+    startOperations.startFabrication,
+    async ({ supplier, ...start }: StartRequest) => ({
+      body: { ...start, supplierId: supplier === null ? null : await supplierIdOf(id, supplier) },
+    }),
+    useKeepState(),
+  )
 }
 
 /** Starts what was planned, with its supplier by its id. */
-export function useStartPlanned() {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (start: FabricationStart) => postJson<FabricationState>(`${kitchenPath(id)}/fabrications`, start),
-    onSuccess: useKeepState(),
-  })
-}
+export const useStartPlanned = () =>
+  useChange(startOperations.startFabrication, (body: FabricationStart) => ({ body }), useKeepState())
 
-export function useUpdateFabrication(fabricationId: string) {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (edit: FabricationEdit) => putJson<FabricationState>(fabricationPath(id, fabricationId), edit),
-    onSuccess: useKeepState(),
-  })
-}
+export const useUpdateFabrication = (fabricationId: string) =>
+  useChange(updateFabrication, (body: FabricationEdit) => ({ fabricationId, body }), useKeepState())
 
 export interface ImportRequest {
   id: string
@@ -147,17 +97,13 @@ export interface ImportRequest {
   names?: Readonly<Record<string, string>>
 }
 
-export function useImportDocument() {
-  const { id } = useKitchen()
-  return useMutation({
-    mutationFn: (request: ImportRequest) =>
-      postJson<FabricationState>(
-        `${kitchenPath(id)}/fabrications/import?${new URLSearchParams({ ...request.names, id: request.id })}`,
-        request.document,
-      ),
-    onSuccess: useKeepState(),
-  })
-}
+export const useImportDocument = () =>
+  useChange(
+    importOperations.importDocument,
+    // What is sent was read from a file: the server says field by field what is wrong with it.
+    ({ id, document, names }: ImportRequest) => ({ query: { ...names, id }, body: document as never }),
+    useKeepState(),
+  )
 
 export interface SetUpRequest {
   kitchen: Kitchen
@@ -168,9 +114,9 @@ export function useSetUpKitchen() {
   const queries = useQueryClient()
   return useMutation({
     mutationFn: async ({ kitchen, cooks }: SetUpRequest) => {
-      await postJson<Kitchen>('/api/kitchens', kitchen)
-      for (const cook of cooks) await postJson<Cook>(`${kitchenPath(kitchen.id)}/cooks`, cook)
+      await call(kitchenOperations.setUpKitchen, { body: kitchen })
+      for (const cook of cooks) await call(kitchenOperations.createCook, { kitchenId: kitchen.id, body: cook })
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchens'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: kitchensQuery.queryKey }),
   })
 }

@@ -8,7 +8,7 @@ const MAX_RETRIES = 2
 /** What was read last stays readable on this device for so long. */
 const REMEMBERED_MS = 7 * 24 * 3600 * 1000
 /** Changed with the shape of what is remembered, so that an older page's memory is let go. */
-const SHAPE = '12'
+const SHAPE = '13'
 /** How often what was read is written down; this device's own weighings are in the outbox at once. */
 const WRITE_MS = 4_000
 /** A page that has just been opened writes sooner, so long: a tab that dies soon after its first visit comes back. */

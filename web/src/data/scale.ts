@@ -1,8 +1,11 @@
+import { addressOf } from '@fleam/contract/client'
+import { scaleOperations } from '@fleam/contract/scale/operations'
 import type { ScaleStatus } from '@fleam/contract/scale-line'
 import { useSyncExternalStore } from 'react'
-import { postJson } from './api.ts'
-import { kitchenPath } from './paths.ts'
+import { call } from './api.ts'
 import { streamWhileSeen } from './seen-stream.ts'
+
+const { followScale, commandScale, loadStandIn: putOnStandIn } = scaleOperations
 
 const AWAY: ScaleStatus = { connected: false, address: null, reading: null }
 
@@ -29,7 +32,7 @@ class ScaleStream {
 
   /** The browser opens the stream again by itself after a cut; until then the scale counts as away. */
   #open(): EventSource {
-    const source = new EventSource('/api/scale/stream')
+    const source = new EventSource(addressOf(followScale, {}))
     source.onmessage = (event) => this.#tell(JSON.parse(event.data as string) as ScaleStatus)
     source.onerror = () => this.#tell({ ...AWAY, address: this.#status.address })
     return source
@@ -46,7 +49,8 @@ const stream = new ScaleStream()
 export const useScale = (): ScaleStatus => useSyncExternalStore(stream.subscribe, stream.status)
 
 /** Tares the scale from a bench where weighing goes on. */
-export const tareScale = ({ kitchenId, fabricationId }: { kitchenId: string; fabricationId: string }) =>
-  postJson<ScaleStatus>(`${kitchenPath(kitchenId)}/fabrications/${fabricationId}/scale-commands`, { command: 'tare' })
+export const tareScale = (bench: { kitchenId: string; fabricationId: string }) =>
+  call(commandScale, { ...bench, body: { command: 'tare' } })
+
 /** Puts a load on the simulated scale; 0 lifts it off. */
-export const loadStandIn = (grams: number) => postJson<ScaleStatus>('/api/scale/stand-in', { grams })
+export const loadStandIn = (grams: number) => call(putOnStandIn, { body: { grams } })

@@ -1,29 +1,28 @@
-import type { Cook, CookEdit, Kitchen, KitchenEdit } from '@fleam/contract/kitchen'
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { postJson, putJson } from './api.ts'
-import { useKitchen } from './kitchen-context.ts'
-import { kitchenPath } from './paths.ts'
+import type { Cook, CookEdit, KitchenEdit } from '@fleam/contract/kitchen'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { useQueryClient } from '@tanstack/react-query'
+import { useChange, useInvalidate } from './operations.ts'
+import { kitchensQuery } from './queries.ts'
 
 /** Changes what the kitchen says of itself; every room reads it anew. */
 export function useUpdateKitchen() {
-  const { id } = useKitchen()
   const queries = useQueryClient()
-  return useMutation({
-    mutationFn: (edit: KitchenEdit) => putJson<Kitchen>(kitchenPath(id), edit),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchens'] }),
-  })
+  return useChange(
+    kitchenOperations.updateKitchen,
+    (body: KitchenEdit) => ({ body }),
+    () => queries.invalidateQueries({ queryKey: kitchensQuery.queryKey }),
+  )
 }
 
 /** Adds a cook, or changes the name and the wage of one. */
 export function useUpdateCooks() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  const onSuccess = () => queries.invalidateQueries({ queryKey: ['kitchen', id, 'cooks'] })
-  const path = `${kitchenPath(id)}/cooks`
-  const add = useMutation({ mutationFn: (cook: Cook) => postJson<Cook>(path, cook), onSuccess })
-  const change = useMutation({
-    mutationFn: ({ id: cookId, ...edit }: CookEdit & { id: string }) => putJson<Cook>(`${path}/${cookId}`, edit),
-    onSuccess,
-  })
-  return { add, change }
+  const onSuccess = useInvalidate(kitchenOperations.listCooks)
+  return {
+    add: useChange(kitchenOperations.createCook, (body: Cook) => ({ body }), onSuccess),
+    change: useChange(
+      kitchenOperations.updateCook,
+      ({ id: cookId, ...body }: CookEdit & { id: string }) => ({ cookId, body }),
+      onSuccess,
+    ),
+  }
 }

@@ -1,97 +1,86 @@
+import { cautionOperations } from '@fleam/contract/cautions/operations'
+import { containerOperations } from '@fleam/contract/containers/operations'
 import type { CautionOverride, Container, Item, ItemEdit, Style, StyleFile } from '@fleam/contract/style'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { deleteJson, getJson, postJson, putJson } from './api.ts'
+import { styleOperations } from '@fleam/contract/style/operations'
+import { useMutation } from '@tanstack/react-query'
+import { call } from './api.ts'
 import { useKitchen } from './kitchen-context.ts'
-import { kitchenPath } from './queries.ts'
+import { useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
 
-/** Runs a change of the kitchen's items or styles, and reads them again. */
-function useItemsChange<T, W>(change: (path: string, request: W) => Promise<T>) {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  return useMutation({
-    mutationFn: (request: W) => change(kitchenPath(id), request),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['kitchen', id, 'items'] }),
-  })
-}
+const { listItems, createItem, updateItem, createStyle, updateStyle, importStyle, topUpFromCatalogue } = styleOperations
+
+const useItemsAgain = () => useInvalidate(listItems)
 
 export const useUpdateStyle = () =>
-  useItemsChange((path, style: Style) => putJson<Style>(`${path}/styles/${style.id}`, style))
+  useChange(updateStyle, (style: Style) => ({ styleId: style.id, body: style }), useItemsAgain())
 
 /**
  * Archives a style, or takes it back into use, as it stands on the server. What this page shows may be what the
  * device remembers of an earlier visit, and this choice depends on nothing else in the style.
  */
-export const useArchiveStyle = () =>
-  useItemsChange(async (path, { styleId, isArchived }: { styleId: string; isArchived: boolean }) => {
-    const items = await getJson<Item[]>(`${path}/items`)
-    const current = items.flatMap((item) => item.styles).find((style) => style.id === styleId)
-    return putJson<Style>(`${path}/styles/${styleId}`, { ...current, isArchived })
+export function useArchiveStyle() {
+  const { id: kitchenId } = useKitchen()
+  return useMutation({
+    mutationFn: async ({ styleId, isArchived }: { styleId: string; isArchived: boolean }) => {
+      const items = await call(listItems, { kitchenId })
+      const current = items.flatMap((item) => item.styles).find((style) => style.id === styleId)
+      return call(updateStyle, { kitchenId, styleId, body: { ...current, isArchived } as Style })
+    },
+    onSuccess: useItemsAgain(),
   })
+}
 
 export const useCreateStyle = () =>
-  useItemsChange((path, { itemId, style }: { itemId: string; style: Style }) =>
-    postJson<Style>(`${path}/items/${itemId}/styles`, style),
+  useChange(
+    createStyle,
+    ({ itemId, style }: { itemId: string; style: Style }) => ({ itemId, body: style }),
+    useItemsAgain(),
   )
 
-export const useCreateItem = () => useItemsChange((path, item: Item) => postJson<Item>(`${path}/items`, item))
+export const useCreateItem = () => useChange(createItem, (body: Item) => ({ body }), useItemsAgain())
 
 export const useUpdateItem = () =>
-  useItemsChange((path, { id, edit }: { id: string; edit: ItemEdit }) => putJson<Item>(`${path}/items/${id}`, edit))
+  useChange(updateItem, ({ id, edit }: { id: string; edit: ItemEdit }) => ({ itemId: id, body: edit }), useItemsAgain())
 
 export const useImportStyle = () =>
-  useItemsChange((path, { id, file }: { id: string; file: StyleFile }) =>
-    postJson<Style>(`${path}/styles/import?id=${id}`, file),
+  useChange(
+    importStyle,
+    ({ id, file }: { id: string; file: StyleFile }) => ({ query: { id }, body: file }),
+    useItemsAgain(),
   )
 
-export const useTopUpFromCatalogue = () =>
-  useItemsChange((path) => postJson<Item[]>(`${path}/items/from-catalogue`, {}))
+export const useTopUpFromCatalogue = () => useChange(topUpFromCatalogue, () => ({}), useItemsAgain())
 
-const containersKey = (id: string) => ['kitchen', id, 'containers']
+const { listContainers, createContainer, deleteContainer } = containerOperations
 
-export function useContainers() {
-  const { id } = useKitchen()
-  return useQuery({ queryKey: containersKey(id), queryFn: () => getJson<Container[]>(`${kitchenPath(id)}/containers`) })
-}
+export const useContainers = () => useAnswer(listContainers, {})
 
 export function useUpdateContainers() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  const onSuccess = (containers: Container[]) => queries.setQueryData(containersKey(id), containers)
-  const path = `${kitchenPath(id)}/containers`
-  const create = useMutation({ mutationFn: (request: Container) => postJson<Container[]>(path, request), onSuccess })
-  const remove = useMutation({
-    mutationFn: (request: string) => deleteJson<Container[]>(`${path}/${request}`),
-    onSuccess,
-  })
-  return { create, remove }
+  const keep = useKeepAnswer(listContainers)
+  const keepAll = (containers: Container[]) => keep({}, containers)
+  return {
+    create: useChange(createContainer, (body: Container) => ({ body }), keepAll),
+    remove: useChange(deleteContainer, (containerId: string) => ({ containerId }), keepAll),
+  }
 }
 
-const cautionsKey = (id: string) => ['kitchen', id, 'cautions']
+const { listCautions, updateCaution, deleteCautionOverride } = cautionOperations
 
 /** Cautions as the kitchen's own plan has them. */
-export function useCautionOverrides() {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: cautionsKey(id),
-    queryFn: () => getJson<CautionOverride[]>(`${kitchenPath(id)}/cautions`),
-  })
-}
+export const useCautionOverrides = () => useAnswer(listCautions, {})
 
 export function useUpdateCautions() {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  const onSuccess = (overrides: CautionOverride[]) => queries.setQueryData(cautionsKey(id), overrides)
-  const path = `${kitchenPath(id)}/cautions`
-  const override = useMutation({
-    mutationFn: (request: CautionOverride) => putJson<CautionOverride[]>(`${path}/${request.cautionId}`, request),
-    onSuccess,
-  })
-  const restore = useMutation({
-    mutationFn: ({ cautionId, ...where }: Pick<CautionOverride, 'cautionId' | 'itemId' | 'styleId' | 'step'>) => {
-      const said = Object.entries(where).flatMap(([name, id]) => (id === null ? [] : [[name, id]]))
-      return deleteJson<CautionOverride[]>(`${path}/${cautionId}?${new URLSearchParams(said)}`)
-    },
-    onSuccess,
-  })
-  return { override, restore }
+  const keep = useKeepAnswer(listCautions)
+  const keepAll = (overrides: CautionOverride[]) => keep({}, overrides)
+  return {
+    override: useChange(updateCaution, (body: CautionOverride) => ({ cautionId: body.cautionId, body }), keepAll),
+    restore: useChange(
+      deleteCautionOverride,
+      ({ cautionId, ...query }: Pick<CautionOverride, 'cautionId' | 'itemId' | 'styleId' | 'step'>) => ({
+        cautionId,
+        query: query as never,
+      }),
+      keepAll,
+    ),
+  }
 }

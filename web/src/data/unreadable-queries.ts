@@ -1,33 +1,24 @@
 import type { UnreadableRow } from '@fleam/contract/unreadable'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { deleteJson, getJson } from './api.ts'
-import { useKitchen } from './kitchen-context.ts'
-import { kitchenPath } from './paths.ts'
+import { unreadableOperations } from '@fleam/contract/unreadable/operations'
+import { useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
+
+const { listUnreadable, strikeUnreadable } = unreadableOperations
 
 /** It is rare and takes a look at every list: asked for now and then. */
 const FRESH_MS = 10 * 60_000
 
-const unreadableKey = (id: string) => ['kitchen', id, 'unreadable']
-
 /** What the lists of the kitchen leave out because it cannot be read. */
-export function useUnreadable() {
-  const { id } = useKitchen()
-  return useQuery({
-    queryKey: unreadableKey(id),
-    queryFn: () => getJson<UnreadableRow[]>(`${kitchenPath(id)}/unreadable`),
-    staleTime: FRESH_MS,
-  })
-}
+export const useUnreadable = () => useAnswer(listUnreadable, {}, { staleTime: FRESH_MS })
 
 export function useStrikeUnreadable() {
-  const { id } = useKitchen()
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: ({ kind, id: rowId }: UnreadableRow) =>
-      deleteJson<UnreadableRow[]>(`${kitchenPath(id)}/unreadable/${kind}/${rowId}`),
-    onSuccess: (rows) => {
-      client.setQueryData(unreadableKey(id), rows)
-      return client.invalidateQueries({ queryKey: ['kitchen', id, 'plans'] })
+  const keep = useKeepAnswer(listUnreadable)
+  const invalidate = useInvalidate('planning')
+  return useChange(
+    strikeUnreadable,
+    ({ kind, id }: UnreadableRow) => ({ kind, rowId: id }),
+    (rows) => {
+      keep({}, rows)
+      return invalidate()
     },
-  })
+  )
 }

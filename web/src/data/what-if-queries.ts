@@ -1,22 +1,16 @@
 import type { WhatIf } from '@fleam/contract/what-if'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { deleteJson, getJson, putJson } from './api.ts'
-import { useKitchen } from './kitchen-context.ts'
-import { fabricationKey, fabricationPath } from './queries.ts'
+import { whatIfOperations } from '@fleam/contract/what-if/operations'
+import { useAnswer, useChange, useKeepAnswer } from './operations.ts'
+
+const { listWhatIfs, createWhatIf, deleteWhatIf } = whatIfOperations
 
 /** What was tried out on a record and kept beside it. */
 export function useWhatIfs(fabricationId: string) {
-  const { id } = useKitchen()
-  const queries = useQueryClient()
-  const path = `${fabricationPath(id, fabricationId)}/what-ifs`
-  const queryKey = [...fabricationKey(id, fabricationId), 'what-ifs']
-  const keepAnswer = { onSuccess: (kept: WhatIf[]) => queries.setQueryData(queryKey, kept) }
+  const keep = useKeepAnswer(listWhatIfs)
+  const keepAll = (kept: WhatIf[]) => keep({ fabricationId }, kept)
   return {
-    kept: useQuery({ queryKey, queryFn: () => getJson<WhatIf[]>(path) }),
-    create: useMutation({
-      mutationFn: (whatIf: WhatIf) => putJson<WhatIf[]>(`${path}/${whatIf.id}`, whatIf),
-      ...keepAnswer,
-    }),
-    remove: useMutation({ mutationFn: (gone: string) => deleteJson<WhatIf[]>(`${path}/${gone}`), ...keepAnswer }),
+    kept: useAnswer(listWhatIfs, { fabricationId }),
+    create: useChange(createWhatIf, (body: WhatIf) => ({ fabricationId, whatIfId: body.id, body }), keepAll),
+    remove: useChange(deleteWhatIf, (whatIfId: string) => ({ fabricationId, whatIfId }), keepAll),
   }
 }

@@ -1,10 +1,10 @@
+import { factOperations } from '@fleam/contract/facts/operations'
 import { type MeasuredCut, type MeasuringWay, standingCuts } from '@fleam/core/facts'
 import type { MeasuredPortion } from '@fleam/core/portioning'
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useMemo } from 'react'
-import { getJson } from '../data/api.ts'
 import { useKitchen } from '../data/kitchen-context.ts'
-import { kitchenPath } from '../data/queries.ts'
+import { answerQuery } from '../data/operations.ts'
 import { newFact, outbox, useOutbox } from './page-outbox.ts'
 
 type CutDraft = Omit<MeasuredCut, 'kind' | 'id' | 'order' | 'takenAt'>
@@ -23,8 +23,7 @@ export function useMeasuredCuts(): MeasuredCutsState {
   const { id: kitchenId } = useKitchen()
   const { waiting, stored } = useOutbox()
   const { data: known } = useQuery({
-    queryKey: ['kitchen', kitchenId, 'measured-cuts'],
-    queryFn: () => getJson<MeasuredCut[]>(`${kitchenPath(kitchenId)}/measured-cuts`),
+    ...answerQuery(factOperations.listMeasuredCuts, { kitchenId }),
     refetchOnReconnect: true,
   })
   const cuts = useMemo(() => {

@@ -1,10 +1,9 @@
-import type { FactsKept } from '@fleam/contract/fact'
+import { factOperations } from '@fleam/contract/facts/operations'
 import type { Fact } from '@fleam/core/facts'
 import { wholeMilligrams } from '@fleam/core/units'
 import { useSyncExternalStore } from 'react'
 import { v7 as newId } from 'uuid'
-import { ApiProblem, isOffline, postJson } from '../data/api.ts'
-import { kitchenPath } from '../data/paths.ts'
+import { ApiProblem, call, isOffline } from '../data/api.ts'
 import { readSetting, settingNames, writeSetting } from '../data/settings.ts'
 import { factsOfOldCuts, oldCutsIn } from './old-entries.ts'
 import { Outbox, type Send } from './outbox.ts'
@@ -12,7 +11,7 @@ import { openOutboxStore } from './store.ts'
 
 const send: Send = async (kitchenId, facts) => {
   try {
-    const { refused } = await postJson<FactsKept>(`${kitchenPath(kitchenId)}/facts`, { facts })
+    const { refused } = await call(factOperations.createFacts, { kitchenId, body: { facts: [...facts] } })
     return { kind: 'stored', refused: refused.map(({ at, detail }) => ({ at, reason: detail })) }
   } catch (error) {
     if (error instanceof ApiProblem && !isOffline(error) && error.problem.status < 500) {

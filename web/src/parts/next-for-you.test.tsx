@@ -84,7 +84,7 @@ test('what waits to be cut says where its meat lies', async () => {
     [`GET ${BASE}/day-schedule`]: { body: { day: '2026-12-03', tasks: [task('1'), task('2', { jobId: 'later' })] } },
     [`GET ${BASE}/cooks`]: { body: COOKS },
     [`GET ${BASE}/planned`]: { body: [planned, { ...planned, id: 'later', itemId: 'goose' }] },
-    [`GET ${BASE}/lots?words=`]: { body: [lotRow('OY-7', 'duck', '2199-12-02')] },
+    [`GET ${BASE}/lots`]: { body: [lotRow('OY-7', 'duck', '2199-12-02')] },
   })
   localStorage.setItem('fleam.cook-of-this-device', 'm')
   renderPart(<NextForYou />)

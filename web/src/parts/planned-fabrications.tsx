@@ -1,5 +1,5 @@
 import type { PlannedFabrication } from '@fleam/contract/planning'
-import type { LotTrace } from '@fleam/contract/receiving'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
 import { unitsFromLot } from '@fleam/core/receiving'
 import { clockWords } from '@fleam/core/wording'
 import { useState } from 'react'
@@ -7,9 +7,8 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
-import { getJson } from '../data/api.ts'
+import { call } from '../data/api.ts'
 import { useKitchen } from '../data/kitchen-context.ts'
-import { kitchenPath } from '../data/paths.ts'
 import { usePlanned, useUpdatePlanned } from '../data/planning-queries.ts'
 import { useCooks, useItems, useStartPlanned } from '../data/queries.ts'
 import { dayIn, dayWords } from './dates.ts'
@@ -115,7 +114,10 @@ function useBegin(planned: PlannedFabrication) {
     setAsking(true)
     setFailure(null)
     try {
-      const { lot, usedWeight } = await getJson<LotTrace>(`${kitchenPath(kitchen.id)}/lots/${planned.lotId}`)
+      const { lot, usedWeight } = await call(receivingOperations.readLot, {
+        kitchenId: kitchen.id,
+        lotId: planned.lotId ?? '',
+      })
       const bought = unitsFromLot(lot, usedWeight, planned.units)
       if (!bought || lot.standing !== 'accepted') {
         // Something has to be said first: the form asks for it.

@@ -1,8 +1,8 @@
+import type { PriceImport } from '@fleam/contract/buying/operations'
 import type { PriceMapping, RememberedMapping } from '@fleam/contract/price-columns'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import type { ImportResult } from '../../data/buying-queries.ts'
 import type { Takes } from '../../data/import-price-list.ts'
 import { dateWords } from '../../parts/dates.ts'
 import { Progress } from '../../parts/progress.tsx'
@@ -22,7 +22,7 @@ const SHOWN_ROWS = 8
 
 interface ListImportProps {
   list: ChosenList
-  onTaken: (result: ImportResult, isAll: boolean) => void
+  onTaken: (result: PriceImport, isAll: boolean) => void
   onLeave: () => void
 }
 

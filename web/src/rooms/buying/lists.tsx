@@ -1,7 +1,10 @@
+import type { PriceImport } from '@fleam/contract/buying/operations'
+import { buyingOperations } from '@fleam/contract/buying/operations'
+import { addressOf } from '@fleam/contract/client'
 import { decodeText } from '@fleam/contract/decode-text'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import { type ImportResult, usePriceFeed, usePullFeed, useRememberedMappings } from '../../data/buying-queries.ts'
+import { usePriceFeed, usePullFeed, useRememberedMappings } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayIn } from '../../parts/dates.ts'
@@ -14,7 +17,7 @@ export function Component() {
   const { timeZone } = useKitchen()
   const [list, setList] = useState<ChosenList | null>(null)
   const [refusal, setRefusal] = useState('')
-  const [done, setDone] = useState<ImportResult | null>(null)
+  const [done, setDone] = useState<PriceImport | null>(null)
   const remembered = useRememberedMappings()
   const input = useRef<HTMLInputElement>(null)
   const take = async (file: File | undefined) => {
@@ -44,7 +47,7 @@ export function Component() {
             onChange={(event) => void take(event.target.files?.[0]).finally(() => (event.target.value = ''))}
           />
           <Button onClick={() => input.current?.click()}>Choose a CSV file</Button>
-          <a className="btn btn-outline-dark" href="/api/price-list-template.csv" download>
+          <a className="btn btn-outline-dark" href={addressOf(buyingOperations.readPriceListTemplate, {})} download>
             Empty template
           </a>
         </>
@@ -81,9 +84,9 @@ export function Component() {
 const count = (amount: number, one: string, many: string) =>
   `${amount.toLocaleString('en')} ${amount === 1 ? one : many}`
 
-const rowsLeft = ({ skipped }: ImportResult) => count(new Set(skipped.map(({ row }) => row)).size, 'row is', 'rows are')
+const rowsLeft = ({ skipped }: PriceImport) => count(new Set(skipped.map(({ row }) => row)).size, 'row is', 'rows are')
 
-const Taken = ({ result }: { result: ImportResult }) => (
+const Taken = ({ result }: { result: PriceImport }) => (
   <p role="status">
     <strong>Imported.</strong> {count(result.newPrices, 'new price', 'new prices')},{' '}
     {count(result.newArticles, 'new article', 'new articles')}

@@ -83,7 +83,8 @@ describe('the price book', () => {
       prices: 3,
     })),
   })
-  const query = (words: string, offset: number) => `/articles?words=${words}&tied=true&limit=50&offset=${offset}`
+  const query = (words: string, offset: number) =>
+    `/articles?${words && `words=${words}&`}tied=true&limit=50&offset=${offset}`
 
   test('says what each article costs today and how many prices it has had, page by page', async () => {
     await show(<Prices />, {

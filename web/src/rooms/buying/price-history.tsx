@@ -1,7 +1,6 @@
-import type { ArticlePrice } from '@fleam/contract/buying'
+import type { ArticleHistory, ArticlePrice } from '@fleam/contract/buying'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
-import type { ArticleHistory } from '../../data/buying-queries.ts'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dateWords, instantWords } from '../../parts/dates.ts'
 import { quoteWords } from '../../parts/price-words.ts'

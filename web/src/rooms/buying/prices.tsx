@@ -1,10 +1,11 @@
+import { buyingOperations } from '@fleam/contract/buying/operations'
+import { addressOf } from '@fleam/contract/client'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Link } from 'react-router-dom'
 import { ARTICLES_ON_A_PAGE, useArticles } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../parts/dates.ts'
@@ -33,7 +34,11 @@ export function Component() {
           <Button variant={isAdding ? 'outline-dark' : 'primary'} onClick={() => setAdding(!isAdding)}>
             {isAdding ? 'Cancel' : 'Add a price'}
           </Button>
-          <a className="btn btn-outline-dark" href={`${kitchenPath(id)}/price-list.csv`} download>
+          <a
+            className="btn btn-outline-dark"
+            href={addressOf(buyingOperations.exportPriceList, { kitchenId: id })}
+            download
+          >
             Export as CSV
           </a>
         </>

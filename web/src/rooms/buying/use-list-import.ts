@@ -1,12 +1,12 @@
+import type { PriceImport } from '@fleam/contract/buying/operations'
 import type { PriceMapping } from '@fleam/contract/price-columns'
 import { rowsOfList, withCell } from '@fleam/contract/price-list-edit'
 import type { PriceIssue } from '@fleam/contract/price-row'
 import { useRef, useState } from 'react'
 import { ApiProblem } from '../../data/api.ts'
-import { type ImportResult, useInvalidatePrices } from '../../data/buying-queries.ts'
+import { useInvalidatePrices } from '../../data/buying-queries.ts'
 import { importPriceList, type Takes } from '../../data/import-price-list.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/queries.ts'
 
 export interface ListImportState {
   /** The list as it is now: cells that were mended, rows that were taken left out. */
@@ -22,10 +22,7 @@ export interface ListImportState {
 }
 
 /** Taking a list into the price book: what was not taken stays, to be mended and taken after the others. */
-export function useListImport(
-  before: string,
-  onTaken: (result: ImportResult, isAll: boolean) => void,
-): ListImportState {
+export function useListImport(before: string, onTaken: (result: PriceImport, isAll: boolean) => void): ListImportState {
   const kitchen = useKitchen()
   const [csv, setCsv] = useState(before)
   const [bookIssues, setBookIssues] = useState<readonly PriceIssue[]>([])
@@ -47,7 +44,7 @@ export function useListImport(
       const onProgress = (done: number, of: number) => setProgress({ done, of })
       const { signal } = leaving.current
       const result = await importPriceList({
-        path: kitchenPath(kitchen.id),
+        kitchenId: kitchen.id,
         ...{ csv, mapping, takes, onProgress, signal },
       })
       await invalidatePrices()

@@ -1,11 +1,12 @@
+import { addressOf } from '@fleam/contract/client'
 import type { Item, Style } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { type Chosen, settleStyle } from '@fleam/core/style'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useLocation, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/queries.ts'
 import { useArchiveStyle, useCreateStyle } from '../../data/style-queries.ts'
 import { AnimalDrawing } from '../../parts/animal-drawing.tsx'
 import { Failed } from '../../parts/states.tsx'
@@ -95,7 +96,11 @@ function StyleActions({ item, style }: { item: Item; style: Style }) {
       >
         {style.isArchived ? 'Use it again' : 'Archive it'}
       </Button>
-      <a className="btn btn-outline-dark" href={`${kitchenPath(kitchenId)}/styles/${style.id}/style.json`} download>
+      <a
+        className="btn btn-outline-dark"
+        href={addressOf(styleOperations.exportStyle, { kitchenId, styleId: style.id })}
+        download
+      >
         Export
       </a>
       <Link className="btn btn-outline-dark" to={`/card/${style.id}`}>

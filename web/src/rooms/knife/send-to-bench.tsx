@@ -1,5 +1,5 @@
 import { editOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
 import type { KnifeLines } from '@fleam/contract/portioning'
 import { nextOrder } from '@fleam/core/facts'
 import type { Piece } from '@fleam/core/portioning'
@@ -9,9 +9,8 @@ import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
-import { getJson, putJson } from '../../data/api.ts'
+import { call } from '../../data/api.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/paths.ts'
 import { useFabrications, useItems } from '../../data/queries.ts'
 import { newFact, outbox } from '../../outbox/page-outbox.ts'
 import { newPile } from '../../parts/new-pile.ts'
@@ -58,20 +57,22 @@ function useBenchesFor(shape: string): { id: string; words: string }[] {
     .map(({ id, document }) => ({ id, words: `${document.item}, ${document.style.toLowerCase()}` }))
 }
 
+const { readFabrication, updateFabrication } = fabricationOperations
+
 function useSend(draft: KnifeLines, rest: Piece) {
   const kitchen = useKitchen()
   const navigate = useNavigate()
   return useMutation({
     mutationFn: async (fabricationId: string) => {
-      const path = `${kitchenPath(kitchen.id)}/fabrications/${fabricationId}`
-      const { record, facts } = await getJson<FabricationState>(path)
+      const of = { kitchenId: kitchen.id, fabricationId }
+      const { record, facts } = await call(readFabrication, of)
       const missing = draft.products.filter(({ name }) => !record.piles.some((pile) => pile.name === name))
       if (missing.length > 0) {
         const added = missing.map(({ name, target, low, high }) => ({
           ...newPile(newId()),
           ...{ name, target, low, high, class: 'primary' as const, weighing: 'pieces' as const },
         }))
-        await putJson(path, editOf(record, { piles: [...record.piles, ...added] }))
+        await call(updateFabrication, { ...of, body: editOf(record, { piles: [...record.piles, ...added] }) })
       }
       const { weight, length, profile, biasAngle } = rest
       const state = {

@@ -1,11 +1,12 @@
-import type { RecordsImported } from '@fleam/contract/logbook'
+import { addressOf } from '@fleam/contract/client'
+import type { LogbookFile, RecordsImported } from '@fleam/contract/logbook'
+import { logbookOperations } from '@fleam/contract/logbook/operations'
+import { logbookImportOperations } from '@fleam/contract/new-records/operations'
 import { useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { followSteps } from '../../data/follow-steps.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { logbookFilePath } from '../../data/logbook-queries.ts'
-import { kitchenPath } from '../../data/queries.ts'
 import { JsonFileButton } from '../../parts/json-file-button.tsx'
 import { Progress } from '../../parts/progress.tsx'
 import type { LogbookView } from './use-view.ts'
@@ -19,7 +20,7 @@ export function Files({ view }: { view: LogbookView }) {
     <div className="form-actions no-print">
       <a
         className="btn btn-outline-dark"
-        href={logbookFilePath(id, { ...view.filters, words, counted })}
+        href={addressOf(logbookOperations.exportLogbook, { kitchenId: id, query: { ...view.filters, words, counted } })}
         download="logbook.json"
       >
         These records as JSON
@@ -72,7 +73,13 @@ function useRecordsImport() {
     try {
       const onProgress = (done: number, of: number) => setProgress({ done, of: Math.max(1, of) })
       const following = { onProgress, signal: leaving.current.signal }
-      setResult(await followSteps<RecordsImported>(`${kitchenPath(id)}/logbook/import`, file, following))
+      setResult(
+        await followSteps(
+          logbookImportOperations.importLogbook,
+          { kitchenId: id, body: file as LogbookFile },
+          following,
+        ),
+      )
       await queries.invalidateQueries({ queryKey: ['kitchen', id] })
     } catch (failure) {
       if ((failure as Error).name !== 'AbortError') setError(failure)

@@ -1,7 +1,9 @@
+import { addressOf } from '@fleam/contract/client'
+import { logbookOperations } from '@fleam/contract/logbook/operations'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { periodPath, useLogbookSummary } from '../../data/logbook-queries.ts'
+import { useLogbookSummary } from '../../data/logbook-queries.ts'
 import { dayIn } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { Changes } from './changes.tsx'
@@ -33,7 +35,10 @@ export function Component() {
         {view.filters.from && view.filters.to ? (
           <a
             className="btn btn-outline-dark no-print"
-            href={periodPath(id, view.filters.from, view.filters.to)}
+            href={addressOf(logbookOperations.readPeriod, {
+              kitchenId: id,
+              query: { from: view.filters.from, to: view.filters.to },
+            })}
             target="_blank"
             rel="noreferrer"
           >

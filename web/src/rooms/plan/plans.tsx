@@ -1,13 +1,13 @@
 import type { PlanRow } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
 import { addDays } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
 import { surenessWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
-import { getJson } from '../../data/api.ts'
+import { call } from '../../data/api.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/paths.ts'
 import { useCreatePlan, usePlans } from '../../data/planning-queries.ts'
 import { useSchedulesStanding } from '../../data/schedule-queries.ts'
 import { dayIn, dayWords } from '../../parts/dates.ts'
@@ -34,7 +34,7 @@ function Plans({ rows }: { rows: readonly PlanRow[] }) {
     create.mutate({ id: newId(), name, draft }, { onSuccess: ({ id }) => navigate(`/plan/${id}`) })
   const from = nextFrom(rows, dayIn(kitchen.timeZone, new Date()))
   const again = async (row: PlanRow) => {
-    const { draft } = await getJson<{ draft: PlanDraft }>(`${kitchenPath(kitchen.id)}/plans/${row.id}`)
+    const { draft } = await call(planOperations.readPlan, { kitchenId: kitchen.id, planId: row.id })
     const next = againFrom(draft, from)
     begin(row.name.slice(0, MAX_NAME), next)
   }

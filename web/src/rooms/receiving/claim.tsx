@@ -1,5 +1,7 @@
 import { faultWords } from '@fleam/catalogue'
+import { addressOf } from '@fleam/contract/client'
 import type { Lot, LotTrace } from '@fleam/contract/receiving'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
 import { lotClaim } from '@fleam/core/receiving'
 import { minorDigits, roundParts } from '@fleam/core/units'
 import Button from 'react-bootstrap/Button'
@@ -7,7 +9,6 @@ import Table from 'react-bootstrap/Table'
 import { Link, useParams } from 'react-router-dom'
 import { useLot, useSuppliers } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
 import { dayWords } from '../../parts/dates.ts'
 import { Explained } from '../../parts/figure.tsx'
@@ -18,6 +19,8 @@ import { useFormat } from '../../parts/use-format.ts'
 import css from './claim.module.css'
 import lotPhotosCss from './lot-photos.module.css'
 import { measuredWords } from './measured-words.ts'
+
+const { readPhoto, exportClaim, printClaim } = receivingOperations
 
 /** A sheet for the supplier: what is missing, what is wrong, what it comes to. */
 export function Component() {
@@ -49,7 +52,11 @@ function ClaimSheet({ trace }: { trace: LotTrace }) {
         {trace.photos.length > 0 ? (
           <div className={lotPhotosCss.lotPhotos}>
             {trace.photos.map((photo) => (
-              <img key={photo.id} src={`${kitchenPath(id)}/lots/${lot.id}/photos/${photo.id}`} alt="of this delivery" />
+              <img
+                key={photo.id}
+                src={addressOf(readPhoto, { kitchenId: id, lotId: lot.id, photoId: photo.id })}
+                alt="of this delivery"
+              />
             ))}
           </div>
         ) : null}
@@ -62,14 +69,14 @@ function ClaimSheet({ trace }: { trace: LotTrace }) {
 /** The sheet on paper and as files. */
 function SheetActions({ lotId }: { lotId: string }) {
   const { id } = useKitchen()
-  const sheet = `${kitchenPath(id)}/lots/${lotId}/claim`
+  const of = { kitchenId: id, lotId }
   return (
     <span className="form-actions no-print">
       <Button onClick={() => window.print()}>Print</Button>
-      <a className="btn btn-outline-dark" href={`${sheet}.csv`} download>
+      <a className="btn btn-outline-dark" href={addressOf(exportClaim, of)} download>
         As CSV
       </a>
-      <a className="btn btn-outline-dark" href={`${sheet}.pdf`} target="_blank" rel="noreferrer">
+      <a className="btn btn-outline-dark" href={addressOf(printClaim, of)} target="_blank" rel="noreferrer">
         As PDF
       </a>
     </span>

@@ -1,8 +1,9 @@
+import { addressOf } from '@fleam/contract/client'
 import type { LotTrace } from '@fleam/contract/receiving'
+import { sheetOperations } from '@fleam/contract/sheet/operations'
 import { pileWeight } from '@fleam/core/fabrication'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { fabricationPath } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { useFormat } from '../../parts/use-format.ts'
 
@@ -31,7 +32,11 @@ export function LotMade({ trace: { fabrications } }: { trace: LotTrace }) {
             {status === 'closed' ? (
               <>
                 {' · '}
-                <a href={`${fabricationPath(kitchen.id, id)}/sheet.pdf`} target="_blank" rel="noreferrer">
+                <a
+                  href={addressOf(sheetOperations.readSheet, { kitchenId: kitchen.id, fabricationId: id })}
+                  target="_blank"
+                  rel="noreferrer"
+                >
                   PDF
                 </a>
               </>

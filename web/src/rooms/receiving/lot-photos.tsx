@@ -1,10 +1,11 @@
+import { addressOf } from '@fleam/contract/client'
 import type { LotTrace } from '@fleam/contract/receiving'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'
 import { useCreatePhoto } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/queries.ts'
 import { Failed } from '../../parts/states.tsx'
 import css from './lot-photos.module.css'
 import { smallJpeg } from './small-jpeg.ts'
@@ -46,7 +47,7 @@ export function LotPhotos({ trace: { lot, photos } }: { trace: LotTrace }) {
         {photos.map((photo, at) => (
           <img
             key={photo.id}
-            src={`${kitchenPath(id)}/lots/${lot.id}/photos/${photo.id}`}
+            src={addressOf(receivingOperations.readPhoto, { kitchenId: id, lotId: lot.id, photoId: photo.id })}
             alt={`The delivery, ${at + 1} of ${photos.length}`}
           />
         ))}

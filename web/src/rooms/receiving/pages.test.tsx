@@ -76,7 +76,7 @@ describe('deliveries', () => {
       code: 'F',
       checks: [{ checkId: 'skin', isFault: true, value: null, note: null, worth: null }],
     })
-    await show(<Receiving />, { '/lots?words=': [short, faulty, lot({ code: 'R' })] })
+    await show(<Receiving />, { '/lots': [short, faulty, lot({ code: 'R' })] })
     const [first, second, third] = rows()
     expect(first).toMatch(/200\sg short$/)
     expect(second).toMatch(/1 fault$/)
@@ -84,14 +84,14 @@ describe('deliveries', () => {
   })
 
   test('that are not there yet say what to do when one comes', async () => {
-    await show(<Receiving />, { '/lots?words=': [] })
+    await show(<Receiving />, { '/lots': [] })
     expect(screen.getByText('Nothing has been received yet')).toBeTruthy()
   })
 
   test('in the cold stand by their last day, and what is finished is gone', async () => {
     await show(<Cold />, {
       '/items': ITEMS,
-      '/lots?words=': [
+      '/lots': [
         lot({ code: 'LATE' }),
         lot({ code: 'OVER', useBy: '2020-01-01' }),
         lot({ code: 'GONE', isFinished: true }),
@@ -103,7 +103,7 @@ describe('deliveries', () => {
   })
 
   test('an empty cold says so', async () => {
-    await show(<Cold />, { '/items': ITEMS, '/lots?words=': [] })
+    await show(<Cold />, { '/items': ITEMS, '/lots': [] })
     expect(screen.getByText('Nothing raw is in the cold')).toBeTruthy()
   })
 })

@@ -23,7 +23,7 @@ const lot = (code: string, useBy: string | null, usedWeight = 0) =>
 
 async function show(lots: LotRow[]) {
   answerWith({
-    [`${BASE}/lots?words=`]: { body: lots },
+    [`${BASE}/lots`]: { body: lots },
     [`${BASE}/items`]: { body: [{ id: 'i', name: 'Duck', species: 'poultry' }] },
   } as never)
   await act(async () => {

@@ -1,13 +1,18 @@
+import { addressOf } from '@fleam/contract/client'
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { sheetOperations } from '@fleam/contract/sheet/operations'
 import Button from 'react-bootstrap/Button'
 import { useNavigate } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { fabricationPath, useUpdateFabrication } from '../../data/queries.ts'
+import { useUpdateFabrication } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { AssumptionFields } from './assumption-fields.tsx'
 import type { TryOut } from './use-try-out.ts'
 import css from './verdict.module.css'
+
+const { exportDocument, exportPiles, readAppraisal } = fabricationOperations
 
 interface AssumptionsProps {
   record: FabricationRecord
@@ -20,8 +25,8 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
   const kitchen = useKitchen()
   const navigate = useNavigate()
   const change = useUpdateFabrication(record.id)
-  const path = fabricationPath(kitchen.id, record.id)
-  const sheet = `${path}/sheet.pdf${tryOut.opened ? `?what-if=${tryOut.opened.id}` : ''}`
+  const of = { kitchenId: kitchen.id, fabricationId: record.id }
+  const sheet = addressOf(sheetOperations.readSheet, { ...of, query: { 'what-if': tryOut.opened?.id } })
   const weighMore = () => {
     if (record.status === 'open') navigate(`/bench/${record.id}`)
     else change.mutate(editOf(record, { status: 'open' }), { onSuccess: () => navigate(`/bench/${record.id}`) })
@@ -44,13 +49,13 @@ export function Assumptions({ record, tryOut }: AssumptionsProps) {
         <Button variant="outline-dark" onClick={weighMore}>
           Weigh more
         </Button>
-        <a className="btn btn-outline-dark" href={`${path}/document.json`} download>
+        <a className="btn btn-outline-dark" href={addressOf(exportDocument, of)} download>
           Record as JSON
         </a>
-        <a className="btn btn-outline-dark" href={`${path}/piles.csv`} download>
+        <a className="btn btn-outline-dark" href={addressOf(exportPiles, of)} download>
           Piles as CSV
         </a>
-        <a className="btn btn-outline-dark" href={`${path}/appraisal.json`} download>
+        <a className="btn btn-outline-dark" href={addressOf(readAppraisal, of)} download>
           All figures as JSON
         </a>
         {tryOut.isEdited ? null : (

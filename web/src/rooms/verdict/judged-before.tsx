@@ -1,11 +1,10 @@
 import type { FabricationRecord } from '@fleam/contract/fabrication'
-import type { KeptJudgement } from '@fleam/contract/judgement'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
 import { judgementOf } from '@fleam/core/appraisal'
 import { judgementWords } from '@fleam/core/wording'
 import { useQuery } from '@tanstack/react-query'
-import { getJson } from '../../data/api.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { kitchenPath } from '../../data/paths.ts'
+import { kitchenQuery } from '../../data/operations.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './warnings.module.css'
@@ -15,9 +14,10 @@ export function JudgedBefore({ record }: { record: FabricationRecord }) {
   const { id } = useKitchen()
   const { appraisal } = useAppraised()
   const format = useFormat(record.currency)
+  const query = kitchenQuery(id, fabricationOperations.readJudgement, { fabricationId: record.id })
   const before = useQuery({
-    queryKey: ['kitchen', id, 'judgement', record.id, record.version],
-    queryFn: () => getJson<KeptJudgement | null>(`${kitchenPath(id)}/fabrications/${record.id}/judgement`),
+    ...query,
+    queryKey: [...query.queryKey, record.version],
     enabled: record.status === 'closed',
   })
   const words = before.data ? judgementWords(before.data, judgementOf(appraisal), format) : null

@@ -12,7 +12,7 @@ test('offers what is in the cold, what must go first at the top, and no lot; not
     lotRow('early', 'chicken', '2199-12-02', 'quarantined'),
     lotRow('gone', 'chicken', '2199-12-01', 'refused'),
   ]
-  answerWith({ [`GET /api/kitchens/${LARCH_HALT.id}/lots?words=`]: { body: lots } })
+  answerWith({ [`GET /api/kitchens/${LARCH_HALT.id}/lots`]: { body: lots } })
   renderPart(<LotChoice item={item} lotId={null} />)
   const field = await screen.findByLabelText('From the cold')
   expect([...field.children].map((option) => option.textContent?.split(',')[0])).toEqual([

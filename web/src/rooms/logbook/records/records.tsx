@@ -1,9 +1,11 @@
+import { addressOf } from '@fleam/contract/client'
 import type { LogbookRecord } from '@fleam/contract/logbook'
+import { logbookOperations } from '@fleam/contract/logbook/operations'
 import { type KeyboardEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../../data/kitchen-context.ts'
-import { logbookFilePath, useLogbookRecords } from '../../../data/logbook-queries.ts'
+import { useLogbookRecords } from '../../../data/logbook-queries.ts'
 import { type DataColumn, DataTable } from '../../../parts/data-table/data-table.tsx'
 import { dayWords } from '../../../parts/dates.ts'
 import { Failed, Loading } from '../../../parts/states.tsx'
@@ -133,7 +135,7 @@ function Chosen({ chosen, view, onNone }: ChosenProps) {
       </Button>
       <a
         className="btn btn-outline-dark"
-        href={logbookFilePath(id, { id: [...chosen], words: '', counted: 'all' })}
+        href={addressOf(logbookOperations.exportLogbook, { kitchenId: id, query: { id: [...chosen], counted: 'all' } })}
         download="logbook.json"
       >
         As JSON

@@ -1,12 +1,15 @@
+import { addressOf } from '@fleam/contract/client'
+import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
 import { addDays, type Day } from '@fleam/core/calendar'
 import { MINUTES_OF_A_DAY, ON_DUTY, type PlacedTask, type PlannedJob, type WorkPlan } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../../data/kitchen-context.ts'
-import { kitchenPath } from '../../../data/paths.ts'
 import { dayWords } from '../../../parts/dates.ts'
 
 import css from './schedule.module.css'
+
+const { subscribeSchedule, printSchedule } = kitchenScheduleOperations
 
 interface ListsProps {
   planId: string
@@ -30,10 +33,10 @@ export function Lists({ planId, from, work, jobs, placed, nameOf, cookName }: Li
   }
   /** Where a calendar finds it, again and again: one cook's, or that of all. */
   const calendarOf = (cookId: string | null) =>
-    `${kitchenPath(kitchenId)}/plans/${planId}/schedule.ics${cookId ? `?cook=${cookId}` : ''}`
+    addressOf(subscribeSchedule, { kitchenId, planId, query: { cook: cookId ?? undefined } })
   /** Prep list, lists by cook and set-up lists as PDF; or the list of one cook. */
-  const paperOf = (paper: string, cookId: string | null = null) =>
-    `${kitchenPath(kitchenId)}/plans/${planId}/schedule.pdf?paper=${paper}${cookId ? `&cook=${cookId}` : ''}`
+  const paperOf = (paper: 'A4' | 'LETTER', cookId: string | null = null) =>
+    addressOf(printSchedule, { kitchenId, planId, query: { paper, cook: cookId ?? undefined } })
   return (
     <section aria-labelledby="lists">
       <h2 id="lists">Lists</h2>

@@ -1,11 +1,11 @@
 import type { KeptSchedule } from '@fleam/contract/kept-schedule'
 import { daysAway } from '@fleam/contract/plan-jobs'
 import type { Plan } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
 import { USUAL_WORK } from '@fleam/core/scheduling'
 import { useEffect, useRef, useState } from 'react'
-import { ApiProblem, getJson } from '../../../data/api.ts'
+import { ApiProblem, call } from '../../../data/api.ts'
 import { useKitchen } from '../../../data/kitchen-context.ts'
-import { kitchenPath } from '../../../data/paths.ts'
 import { useUpdateSchedule } from '../../../data/planning-queries.ts'
 import { useKeptSoon } from '../use-kept-soon.ts'
 
@@ -58,7 +58,7 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
     retry: () => save.reset(),
     isOvertaken,
     showTheirs: async () => {
-      const theirs = await getJson<Plan>(`${kitchenPath(id)}/plans/${plan.id}`)
+      const theirs = await call(planOperations.readPlan, { kitchenId: id, planId: plan.id })
       version.current = theirs.version
       const shown = { ...said, ...theirs.schedule }
       setSaid(shown)

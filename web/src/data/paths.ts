@@ -1,1 +1,0 @@
-export const kitchenPath = (kitchenId: string) => `/api/kitchens/${kitchenId}`
