@@ -259,7 +259,6 @@ export const movedPrices = z
     ]),
   )
   .meta({ id: 'MovedPrices' })
-export type MovedPrices = z.infer<typeof movedPrices>
 
 /** A verdict that new prices have turned. */
 export const turnedRow = z.object({ id, document: fabricationDocument, changes: movedPrices })

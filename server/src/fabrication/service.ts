@@ -48,8 +48,6 @@ export async function requireDocument(scope: Scope, id: string): Promise<Fabrica
   return documentOf(record, facts, { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) })
 }
 
-export const MAX_LISTED = 200
-
 export async function latest(scope: Scope, limit: number): Promise<FabricationRow[]> {
   const states = await store.latestStates(scope, limit)
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }

@@ -16,7 +16,7 @@ export {
 } from './problems.ts'
 export { answerOwnPagesOnly } from './reach.ts'
 export type { OddAnswer, OnOddAnswer, Server } from './schemas.ts'
-export { fabricationParams, kitchenParams, readAside, requireReadable, withSchemas } from './schemas.ts'
+export { readAside, requireReadable, withSchemas } from './schemas.ts'
 export { secureAnswer } from './security.ts'
 export { takeTurns } from './take-turns.ts'
 export type { Steps } from './tell-steps.ts'

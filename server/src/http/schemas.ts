@@ -1,4 +1,4 @@
-import { id, NOT_OF_OUR_TIME } from '@fleam/contract/numbers'
+import { NOT_OF_OUR_TIME } from '@fleam/contract/numbers'
 import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
 import type { FastifyInstance } from 'fastify'
 import type { ZodTypeProvider } from 'fastify-type-provider-zod'
@@ -63,6 +63,3 @@ export function requireReadable(schema: z.ZodType, whole: unknown): void {
   const result = schema.safeParse(whole)
   if (!result.success) throw invalidInput(result.error)
 }
-
-export const kitchenParams = z.object({ kitchenId: id })
-export const fabricationParams = z.object({ kitchenId: id, id })
