@@ -1,14 +1,15 @@
-import type { KeptSchedule, StylesWork } from '@fleam/contract/kept-schedule'
-import type { Cook, Kitchen } from '@fleam/contract/kitchen'
+import type { KeptSchedule } from '@fleam/contract/kept-schedule'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { planJobs, workCooks } from '@fleam/contract/plan-jobs'
 import type { Plan } from '@fleam/contract/planning'
-import type { Item } from '@fleam/contract/style'
+import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { type OrderPlan, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import { cookIdOf, placedInOrder, planSchedule, USUAL_WORK, workPlan } from '@fleam/core/scheduling'
 import { solveWith } from '@fleam/core/solving'
 import { taskNames } from '@fleam/core/wording'
 import loadHighs from 'highs'
-import type { Client } from './client.ts'
+import type { KitchenClient } from './client.ts'
 import type { PlanScript } from './plans.ts'
 import { addPlanned, namesIn, toPortable } from './portable.ts'
 import type { ShippedPlan } from './shipped-plans.ts'
@@ -27,20 +28,20 @@ export async function answerPlan(draft: PlanDraft, goods: PlanGoods, currency: s
 }
 
 interface Scheduled {
-  client: Client
-  path: string
+  client: KitchenClient
   plan: Plan
   script: PlanScript
 }
 
 /** The schedule of an accepted plan, as a chef would make it the day before. */
-export async function schedulePlan({ client, path, plan, script }: Scheduled): Promise<KeptSchedule> {
+export async function schedulePlan({ client, plan, script }: Scheduled): Promise<KeptSchedule> {
   const { accepted } = plan
   if (!accepted) throw new Error(`${plan.name} is not accepted`)
-  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
-  const cooks = (await client.get<Cook[]>(`${path}/cooks`)) ?? []
-  const { timeZone } = (await client.get<Kitchen>(path)) as Kitchen
-  const works = (await client.get<StylesWork>(`${path}/plans/${plan.id}/work`)) ?? []
+  const { call, kitchenId } = client
+  const items = await call(styleOperations.listItems, { kitchenId })
+  const cooks = await call(kitchenOperations.listCooks, { kitchenId })
+  const { timeZone } = await call(kitchenOperations.readKitchen, { kitchenId })
+  const works = await call(kitchenScheduleOperations.readPlanWork, { kitchenId, planId: plan.id })
   const { days: onDays, hours } = script.allHands ?? { days: [], hours: 0 }
   const schedule: KeptSchedule = {
     settings: { ...USUAL_WORK, boards: script.line ? script.line.cooks : USUAL_WORK.boards },
@@ -66,10 +67,10 @@ export async function schedulePlan({ client, path, plan, script }: Scheduled): P
 }
 
 /** A plan as it ships: what was accepted and scheduled of it, without ids and dates of this kitchen. */
-export async function shipPlan(client: Client, path: string, { name, accepted, schedule }: Plan): Promise<ShippedPlan> {
+export async function shipPlan(client: KitchenClient, { name, accepted, schedule }: Plan): Promise<ShippedPlan> {
   if (!accepted) throw new Error(`${name} is not accepted`)
   const { goods, answer, planned, draft } = accepted
-  const names = await namesIn(client, path)
+  const names = await namesIn(client)
   addPlanned(names, planned, draft.from)
   return { name, ...(toPortable({ goods, answer, schedule }, names, draft.from) as Omit<ShippedPlan, 'name'>) }
 }

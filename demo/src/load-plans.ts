@@ -1,24 +1,32 @@
-import type { Product } from '@fleam/contract/buying'
+import { buyingOperations } from '@fleam/contract/buying/operations'
 import { editOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { factOperations } from '@fleam/contract/facts/operations'
 import type { KeptSchedule } from '@fleam/contract/kept-schedule'
+import { startOperations } from '@fleam/contract/new-records/operations'
 import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
+import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
 import type { Item } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { addDays } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
 import { USUAL_WORK, usualStyleWork } from '@fleam/core/scheduling'
 import { randomLcg } from 'd3-random'
-import type { Client } from './client.ts'
+import { createOnce, found, type KitchenClient } from './client.ts'
 import { type Place, type PlanSource, shippedSource } from './plan-source.ts'
 import { draftOf, PLANS } from './plans.ts'
 import { type DemoKitchen, idSource, playSession } from './scenario.ts'
+
+const { readPlan, createPlan, acceptPlan, updateExpected } = planOperations
+const { updateSchedule, updateStyleWork, updateToldTask } = kitchenScheduleOperations
 
 const SEED = 17
 const PACK_MS = 10 * 60_000
 
 interface Loading {
-  client: Client
-  path: string
+  client: KitchenClient
   kitchen: DemoKitchen
   now: Date
   source: PlanSource
@@ -28,23 +36,23 @@ const dayOf = (now: Date) => now.toISOString().slice(0, 10)
 
 /** Plans of the kitchen: a week that is under way, a feast, and a week that nobody has accepted yet. */
 export async function loadPlans(
-  client: Client,
-  path: string,
+  client: KitchenClient,
   kitchen: DemoKitchen,
   now: Date,
   source: PlanSource = shippedSource,
 ): Promise<void> {
   const newId = idSource(randomLcg(SEED))
-  const loading: Loading = { client, path, kitchen, now, source }
-  const products = (await client.get<Product[]>(`${path}/products`)) ?? []
+  const { call, kitchenId } = client
+  const loading: Loading = { client, kitchen, now, source }
+  const products = await call(buyingOperations.listProducts, { kitchenId })
   for (const script of PLANS) {
     const id = newId()
-    const place: Place = { client, path, script }
+    const place: Place = { client, script }
     const plan =
-      (await client.get<Plan>(`${path}/plans/${id}`)) ??
-      (await client.send<Plan>('POST', `${path}/plans`, {
-        ...{ id, name: script.name },
-        draft: draftOf(script, products, dayOf(now)),
+      (await found(call(readPlan, { kitchenId, planId: id }))) ??
+      (await call(createPlan, {
+        kitchenId,
+        body: { id, name: script.name, draft: draftOf(script, products, dayOf(now)) },
       }))
     if (!script.isAccepted) continue
     const accepted = plan.accepted ? plan : await accept(loading, place, plan)
@@ -56,39 +64,38 @@ async function accept({ source }: Loading, at: Place, plan: Plan): Promise<Plan>
   const { goods, answer } = await source.answer(at, plan.draft)
   // What is in the cold today was not there when the week was planned.
   const draft: PlanDraft = { ...plan.draft, lotsLeft: goods.stock.map(({ lotId }) => lotId) }
-  const acceptance = { version: plan.version, draft, goods, answer }
-  return at.client.send<Plan>('POST', `${at.path}/plans/${plan.id}/acceptance`, acceptance)
+  const { call, kitchenId } = at.client
+  return call(acceptPlan, { kitchenId, planId: plan.id, body: { version: plan.version, draft, goods, answer } })
 }
 
 async function schedule({ source }: Loading, at: Place, plan: Plan): Promise<Plan> {
   await updateLineWork(at, plan)
-  const { version } = plan
-  return at.client.send<Plan>('PUT', `${at.path}/plans/${plan.id}/schedule`, {
-    version,
-    schedule: await source.schedule(at, plan),
-  })
+  const { call, kitchenId } = at.client
+  const body = { version: plan.version, schedule: await source.schedule(at, plan) }
+  return call(updateSchedule, { kitchenId, planId: plan.id, body })
 }
 
 /** Says that the styles of a plan are cut by a line, with helpers who carry. */
-async function updateLineWork({ client, path, script }: Place, { accepted }: Plan): Promise<void> {
+async function updateLineWork({ client, script }: Place, { accepted }: Plan): Promise<void> {
   if (!script.line || !accepted) return
-  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  const { call, kitchenId } = client
+  const items = await call(styleOperations.listItems, { kitchenId })
   for (const styleId of new Set(accepted.planned.map((planned) => planned.styleId))) {
     const style = items.flatMap(({ styles }) => styles).find(({ id }) => id === styleId)
     const hasBones = style?.piles.some(({ kind }) => kind === 'bones') ?? false
     const work = usualStyleWork({ isBonded: false, hasBones }, USUAL_WORK)
     const { cooks, carriers } = script.line
-    await client.send('PUT', `${path}/styles/${styleId}/work`, { ...work, line: cooks, carriers })
+    await call(updateStyleWork, { kitchenId, styleId, body: { ...work, line: cooks, carriers } })
   }
 }
 
 /** What lies before today has come and is cut; one bird of one delivery was missing. */
 async function fulfil(loading: Loading, { accepted, schedule }: Plan): Promise<void> {
   if (!accepted) return
-  const { client, path } = loading
+  const { call, kitchenId } = loading.client
   const today = dayOf(loading.now)
   const lotOf = new Map<string, LotOfLine>()
-  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  const items = await call(styleOperations.listItems, { kitchenId })
   const isPast = ({ day }: { day: string }) => day < today
   // One of a single piece would be none at all.
   const short = accepted.expected.find((line) => isPast(line) && line.kind === 'whole' && line.units > 1)
@@ -98,7 +105,7 @@ async function fulfil(loading: Loading, { accepted, schedule }: Plan): Promise<v
     if (lot) lotOf.set(line.id, lot)
     if (lot || line.arrived !== null) continue
     if (line.kind === 'ready') {
-      await client.send('PUT', `${path}/expected/${line.id}`, { arrived: line.packs })
+      await call(updateExpected, { kitchenId, lineId: line.id, body: { arrived: line.packs } })
       continue
     }
     const chance = chanceOf(LINES, at)
@@ -142,15 +149,19 @@ interface Received {
   item: Item | undefined
 }
 
-async function receive({ client, path }: Loading, line: ExpectedLine, { lot, newId, isShort, item }: Received) {
+async function receive(
+  { client: { call, kitchenId } }: Loading,
+  line: ExpectedLine,
+  { lot, newId, isShort, item }: Received,
+) {
   const pieces = line.units - (isShort ? 1 : 0)
   const grams = Math.round(pieces * (item?.unitWeight.usual ?? 1000))
-  await client.send('POST', `${path}/lots`, {
+  const body = {
     ...lot,
     itemId: line.itemId,
     supplierId: line.supplierId,
     gtin: null,
-    price: { amount: ((line.price * line.packs) / grams) * 1000, per: 'kg' },
+    price: { amount: ((line.price * line.packs) / grams) * 1000, per: 'kg' as const },
     extras: null,
     pieces,
     receivedOn: line.day,
@@ -162,19 +173,20 @@ async function receive({ client, path }: Loading, line: ExpectedLine, { lot, new
     expectedLineId: line.id,
     cases: [{ id: newId(), label: null, serial: '1', invoiceWeight: grams, weighed: grams }],
     checks: [],
-  })
+  }
+  await call(receivingOperations.receiveLot, { kitchenId, body })
 }
 
 /** What was cut was packed after it. */
 async function packed(
-  { client, path }: Loading,
+  { client: { call, kitchenId } }: Loading,
   { id, planId }: PlannedFabrication,
   { tasks, endedAt }: { tasks: KeptSchedule['tasks']; endedAt: string },
 ): Promise<void> {
   const doneAt = new Date(new Date(endedAt).getTime() + PACK_MS).toISOString()
   for (const task of tasks) {
     if (task.jobId !== id || task.kind !== 'pack') continue
-    await client.send('PUT', `${path}/plans/${planId}/told`, { taskId: task.id, begunAt: endedAt, doneAt })
+    await call(updateToldTask, { kitchenId, planId, body: { taskId: task.id, begunAt: endedAt, doneAt } })
   }
 }
 
@@ -184,7 +196,8 @@ async function cut(
   planned: PlannedFabrication,
   { lot, item, random, newId }: { lot: LotOfLine | null; item: Item | undefined } & ReturnType<typeof chanceOf>,
 ): Promise<string | null> {
-  const { client, path, kitchen, now } = loading
+  const { client, kitchen, now } = loading
+  const { call, kitchenId } = client
   const { cooks } = kitchen.script
   const cookAt = Math.floor(random() * cooks.length)
   const daysAgo = Math.round((now.getTime() - new Date(`${planned.day}T08:00:00Z`).getTime()) / 86_400_000)
@@ -206,7 +219,7 @@ async function cut(
   )
   // Somebody else began it meanwhile.
   if (planned.fabricationId !== null && planned.fabricationId !== session.id) return null
-  const { record } = await client.create<FabricationState>(`${path}/fabrications`, {
+  const started = {
     id: session.id,
     styleId: planned.styleId,
     units: planned.units,
@@ -225,21 +238,24 @@ async function cut(
     plannedId: planned.id,
     date: session.date,
     startedAt: session.startedAt,
-  })
-  const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id
+  }
+  const { record } = await createOnce(call(startOperations.startFabrication, { kitchenId, body: started }), () =>
+    call(fabricationOperations.readFabrication, { kitchenId, fabricationId: session.id }),
+  )
+  const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id as string
   const facts = session.weighings.map(({ pile, ...weighing }, at) => ({
-    kind: 'reading',
+    kind: 'reading' as const,
     ...weighing,
     order: at + 1,
     fabricationId: session.id,
     pileId: pileId(pile),
-    source: 'scale',
+    source: 'scale' as const,
   }))
-  await client.send('POST', `${path}/facts`, { facts })
+  await call(factOperations.createFacts, { kitchenId, body: { facts } })
   if (record.status === 'open' && record.version === 1) {
     const labour = record.labour.map((entry) => ({ ...entry, minutes: session.minutes }))
-    const closed = editOf(record, { labour, labourFrom: 'timed', status: 'closed' })
-    await client.send('PUT', `${path}/fabrications/${session.id}`, closed)
+    const body = editOf(record, { labour, labourFrom: 'timed', status: 'closed' })
+    await call(fabricationOperations.updateFabrication, { kitchenId, fabricationId: session.id, body })
   }
   return session.weighings.at(-1)?.takenAt ?? null
 }

@@ -1,15 +1,22 @@
-import type { Supplier } from '@fleam/contract/buying'
+import { buyingOperations, priceListOperations } from '@fleam/contract/buying/operations'
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { factOperations } from '@fleam/contract/facts/operations'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { LOGBOOK_FORMAT } from '@fleam/contract/logbook'
+import { logbookImportOperations, startOperations } from '@fleam/contract/new-records/operations'
 import { guessMapping } from '@fleam/contract/price-columns'
 import { readTable } from '@fleam/contract/price-list'
 import type { LotEdit } from '@fleam/contract/receiving'
-import type { Item, Style } from '@fleam/contract/style'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
+import type { Style } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
+import { supplierOperations } from '@fleam/contract/supplier/operations'
 import { addDays, minutesSince } from '@fleam/core/calendar'
 import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import { v7 as newId } from 'uuid'
-import { Client } from './client.ts'
+import { createOnce, found, type KitchenClient, kitchenClient } from './client.ts'
 import { CHICKEN_STYLE, type KitchenScript } from './kitchens.ts'
 import { loadPlans } from './load-plans.ts'
 import { pastRecords } from './past-records.ts'
@@ -17,101 +24,102 @@ import type { PlanSource } from './plan-source.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 import { type DemoKitchen, type DemoLot, type DemoSession, scenario } from './scenario.ts'
 
-const STALE = 409
+const { readFabrication, updateFabrication } = fabricationOperations
+const { listSuppliers, updateSupplier } = supplierOperations
 
 /** Loads the demo kitchens once, through the API. Broken off, it goes on where it stopped. */
 export async function loadDemo(url: string, now: Date, plans?: PlanSource): Promise<void> {
-  const client = new Client(url)
   const kitchens = scenario(now)
   const last = kitchens.at(-1)
   const lastSession = last?.sessions.at(-1)
-  const known = await client.get<FabricationState>(`/api/kitchens/${last?.id}/fabrications/${lastSession?.id}`)
+  if (!last || !lastSession) return
+  const { call, kitchenId } = kitchenClient(url, last.id)
+  const known = await found(call(readFabrication, { kitchenId, fabricationId: lastSession.id }))
   if (known?.record.status === 'closed') return
-  for (const kitchen of kitchens) await loadKitchen(client, kitchen, now, plans)
+  for (const kitchen of kitchens) await loadKitchen(kitchenClient(url, kitchen.id), kitchen, now, plans)
 }
 
-async function loadKitchen(client: Client, kitchen: DemoKitchen, now: Date, plans?: PlanSource): Promise<void> {
+async function loadKitchen(client: KitchenClient, kitchen: DemoKitchen, now: Date, plans?: PlanSource): Promise<void> {
   const { id, script, cookIds, offerId, sessions } = kitchen
   const { name, currency, units, timeZone, wagePerHour, cooks, offer } = script
-  await client.create('/api/kitchens', { id, name, currency, units, timeZone, wagePerHour })
-  const path = `/api/kitchens/${id}`
-  for (const [at, cook] of cooks.entries())
-    await client.send('POST', `${path}/cooks`, { id: cookIds[at], ...cook }, [STALE])
-  const styles = await valueStyles(client, path, script)
+  const { call, kitchenId } = client
+  await createOnce(
+    call(kitchenOperations.setUpKitchen, { body: { id, name, currency, units, timeZone, wagePerHour } }),
+    () => call(kitchenOperations.readKitchen, { kitchenId }),
+  )
+  for (const [at, cook] of cooks.entries()) {
+    const body = { id: cookIds[at] as string, ...cook }
+    await createOnce<unknown>(call(kitchenOperations.createCook, { kitchenId, body }), async () => null)
+  }
+  const styles = await valueStyles(client, script)
   const { supplier, pile, ...offered } = offer
   const chicken = styles.get(CHICKEN_STYLE)
   const pileId = chicken?.piles.find((each) => each.name === pile)?.id
-  const supplierId = await supplierIdOf(client, path, supplier)
-  await client.send(
-    'POST',
-    `${path}/offers`,
-    {
-      id: offerId,
-      styleId: chicken?.id,
-      supplierId,
-      offer: {
-        ...offered,
-        pileId,
-        usableShare: 0.97,
-        handlingMinutesPerPiece: 0.2,
-        ratePerHour: wagePerHour,
-        extras: 0,
-      },
-    },
-    [STALE],
-  )
-  if (script.hasPriceBook) await loadBuying(client, path, kitchen, now)
-  if (script.hasHistory) await loadHistory(client, path, now)
+  const supplierId = await supplierIdOf(client, supplier)
+  const valued = { usableShare: 0.97, handlingMinutesPerPiece: 0.2, ratePerHour: wagePerHour, extras: 0 }
+  const body = {
+    id: offerId,
+    styleId: chicken?.id ?? '',
+    supplierId,
+    offer: { ...offered, pileId: pileId ?? '', ...valued },
+  }
+  await createOnce<unknown>(call(kitchenOperations.createOffer, { kitchenId, body }), async () => null)
+  if (script.hasPriceBook) await loadBuying(client, kitchen, now)
+  if (script.hasHistory) await loadHistory(client, now)
   for (const session of sessions) {
     const cook = cooks.findIndex((each) => each.name === session.script.cook)
     const style = styles.get(session.script.style ?? CHICKEN_STYLE)
     const lot = session.script.event === 'half-done' ? kitchen.lots[0] : undefined
-    if (style) await loadSession(client, path, style, cookIds[cook] ?? null, session, lot)
+    if (style) await loadSession(client, style, cookIds[cook] ?? null, session, lot)
   }
-  if (script.hasPriceBook) await loadPlans(client, path, kitchen, now, plans)
+  if (script.hasPriceBook) await loadPlans(client, kitchen, now, plans)
 }
 
 /** The months before, as documents of another day. */
-async function loadHistory(client: Client, path: string, now: Date): Promise<void> {
+async function loadHistory(client: KitchenClient, now: Date): Promise<void> {
+  const { call, kitchenId } = client
   const records = pastRecords(dayAfter(now, 0))
   // They are taken in all or none.
-  if (await client.get(`${path}/fabrications/${records.at(-1)?.id}`)) return
+  if (await found(call(readFabrication, { kitchenId, fabricationId: records.at(-1)?.id ?? '' }))) return
   for (const supplier of new Set(records.flatMap(({ document }) => document.meta?.supplier ?? []))) {
-    await supplierIdOf(client, path, supplier)
+    await supplierIdOf(client, supplier)
   }
-  await client.send('POST', `${path}/logbook/import`, { format: LOGBOOK_FORMAT, version: 1, records })
+  await call(logbookImportOperations.importLogbook, {
+    kitchenId,
+    body: { format: LOGBOOK_FORMAT, version: 1, records },
+  })
 }
 
 /** The supplier of a name, added where it is not there yet. */
-async function supplierIdOf(client: Client, path: string, name: string): Promise<string> {
-  const suppliers = await client.send<Supplier[]>('PUT', `${path}/suppliers`, { id: newId(), name })
+async function supplierIdOf({ call, kitchenId }: KitchenClient, name: string): Promise<string> {
+  const suppliers = await call(updateSupplier, { kitchenId, body: { id: newId(), name } })
   return suppliers.find((each) => each.name === name)?.id as string
 }
 
 /** Prices as one list, the suppliers' terms, and what is in the cold. */
-async function loadBuying(client: Client, path: string, { lots, script }: DemoKitchen, now: Date): Promise<void> {
+async function loadBuying(client: KitchenClient, { lots, script }: DemoKitchen, now: Date): Promise<void> {
+  const { call, kitchenId } = client
   // Broken off after the prices, it goes on without them: their days have moved with today.
-  const known = await client.get<{ total: number }>(`${path}/articles?limit=1`)
-  if (!known?.total) await loadPrices(client, path, now)
-  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+  const known = await call(buyingOperations.listArticles, { kitchenId, query: { limit: 1 } })
+  if (known.total === 0) await loadPrices(client, now)
+  const items = await call(styleOperations.listItems, { kitchenId })
   for (const lot of lots) {
     const itemId = items.find((item) => item.name === lot.script.item)?.id as string
-    const supplierId = await supplierIdOf(client, path, lot.script.supplier)
+    const supplierId = await supplierIdOf(client, lot.script.supplier)
     // Its days have moved with today where it is there already.
-    await client.send('POST', `${path}/lots`, lotOf(lot, { itemId, supplierId }, dayInKitchen(now, script.timeZone)), [
-      STALE,
-    ])
+    const body = lotOf(lot, { itemId, supplierId }, dayInKitchen(now, script.timeZone))
+    await createOnce<unknown>(call(receivingOperations.receiveLot, { kitchenId, body }), async () => null)
   }
 }
 
-async function loadPrices(client: Client, path: string, now: Date): Promise<void> {
+async function loadPrices({ call, kitchenId }: KitchenClient, now: Date): Promise<void> {
   const csv = priceBook(now)
   const mapping = guessMapping(readTable(csv, 1).headers, dayAfter(now, 0))
-  await client.send('POST', `${path}/price-lists`, { csv, mapping })
-  const suppliers = (await client.get<Supplier[]>(`${path}/suppliers`)) ?? []
+  await call(priceListOperations.importPriceList, { kitchenId, body: { csv, mapping } })
+  const suppliers = await call(listSuppliers, { kitchenId })
   for (const supplier of suppliers) {
     const terms = SUPPLIER_TERMS.find((each) => each.name === supplier.name)
-    if (terms) await client.send('PUT', `${path}/suppliers`, { ...supplier, ...terms })
+    if (terms) await call(updateSupplier, { kitchenId, body: { ...supplier, ...terms } })
   }
 }
 
@@ -157,8 +165,8 @@ function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierI
 }
 
 /** Says what the piles of this kitchen's styles are worth; returns the styles by name. */
-async function valueStyles(client: Client, path: string, script: KitchenScript): Promise<Map<string, Style>> {
-  const items = (await client.get<Item[]>(`${path}/items`)) ?? []
+async function valueStyles({ call, kitchenId }: KitchenClient, script: KitchenScript): Promise<Map<string, Style>> {
+  const items = await call(styleOperations.listItems, { kitchenId })
   const styles = new Map<string, Style>()
   for (const [name, values] of Object.entries(script.values)) {
     const style = items.flatMap((item) => item.styles).find((each) => each.name === name)
@@ -169,21 +177,22 @@ async function valueStyles(client: Client, path: string, script: KitchenScript):
       usedShare: values[pile.name]?.usedShare ?? null,
       processingPerKg: values[pile.name]?.processingPerKg ?? null,
     }))
-    styles.set(name, await client.send<Style>('PUT', `${path}/styles/${style.id}`, { ...style, piles }))
+    const body = { ...style, piles }
+    styles.set(name, await call(styleOperations.updateStyle, { kitchenId, styleId: style.id, body }))
   }
   return styles
 }
 
 async function loadSession(
-  client: Client,
-  path: string,
+  client: KitchenClient,
   style: Style,
   cookId: string | null,
   session: DemoSession,
   lot: DemoLot | undefined,
 ) {
   const { script } = session
-  const { record } = await client.create<FabricationState>(`${path}/fabrications`, {
+  const { call, kitchenId } = client
+  const started = {
     id: session.id,
     styleId: style.id,
     units: script.birds,
@@ -197,24 +206,27 @@ async function loadSession(
       extras: script.extras,
     },
     cookId,
-    supplierId: await supplierIdOf(client, path, script.supplier),
+    supplierId: await supplierIdOf(client, script.supplier),
     lot: lot?.script.code ?? null,
     lotId: lot?.id ?? null,
     date: session.date,
     startedAt: session.startedAt,
-  })
-  const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id
+  }
+  const { record } = await createOnce(call(startOperations.startFabrication, { kitchenId, body: started }), () =>
+    call(readFabrication, { kitchenId, fabricationId: session.id }),
+  )
+  const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id as string
   const facts = session.weighings.map(({ pile, ...weighing }, at) => ({
-    kind: 'reading',
+    kind: 'reading' as const,
     ...weighing,
     order: at + 1,
     fabricationId: session.id,
     pileId: pileId(pile),
-    source: 'scale',
+    source: 'scale' as const,
   }))
-  await client.send('POST', `${path}/facts`, { facts })
+  await call(factOperations.createFacts, { kitchenId, body: { facts } })
   if (record.status === 'open' && record.version === 1)
-    await client.send('PUT', `${path}/fabrications/${session.id}`, asItEnded(record, session))
+    await call(updateFabrication, { kitchenId, fabricationId: session.id, body: asItEnded(record, session) })
 }
 
 function asItEnded(record: FabricationState['record'], session: DemoSession) {

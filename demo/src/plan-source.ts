@@ -1,7 +1,7 @@
 import type { KeptSchedule } from '@fleam/contract/kept-schedule'
 import type { Plan } from '@fleam/contract/planning'
 import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core/planning'
-import type { Client } from './client.ts'
+import type { KitchenClient } from './client.ts'
 import type { PlanScript } from './plans.ts'
 import { addPlanned, fromPortable, namesIn } from './portable.ts'
 import { shippedPlans } from './shipped-plans.ts'
@@ -14,19 +14,18 @@ export interface PlanSource {
 }
 
 export interface Place {
-  client: Client
-  path: string
+  client: KitchenClient
   script: PlanScript
 }
 
 /** The answers that ship, as they are in the kitchen that is loaded. */
 export const shippedSource: PlanSource = {
-  answer: async ({ client, path, script }, draft) => {
+  answer: async ({ client, script }, draft) => {
     const { goods, answer } = shippedOf(script)
-    return fromPortable({ goods, answer }, await namesIn(client, path), draft.from)
+    return fromPortable({ goods, answer }, await namesIn(client), draft.from)
   },
-  schedule: async ({ client, path, script }, { accepted }) => {
-    const names = await namesIn(client, path)
+  schedule: async ({ client, script }, { accepted }) => {
+    const names = await namesIn(client)
     const from = accepted?.draft.from ?? ''
     addPlanned(names, accepted?.planned ?? [], from)
     return fromPortable(shippedOf(script).schedule, names, from)

@@ -1,10 +1,11 @@
-import type { ArticleRows, Product, Supplier } from '@fleam/contract/buying'
-import type { Cook } from '@fleam/contract/kitchen'
+import { buyingOperations } from '@fleam/contract/buying/operations'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import type { PlannedFabrication } from '@fleam/contract/planning'
-import type { LotRow } from '@fleam/contract/receiving'
-import type { Item } from '@fleam/contract/style'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
+import { styleOperations } from '@fleam/contract/style/operations'
+import { supplierOperations } from '@fleam/contract/supplier/operations'
 import { addDays, daysBetween } from '@fleam/core/calendar'
-import type { Client } from './client.ts'
+import type { KitchenClient } from './client.ts'
 
 /** Everything of a kitchen that a plan points at, by names that are the same in every kitchen that loads the demo. */
 export type Names = Map<string, string>
@@ -16,22 +17,24 @@ const TOKEN = /\{([^{}]+)\}/g
 const DAY_TOKEN = /^\{day ([+-]?\d+)\}$/
 
 /** Names by id of what the plans of a kitchen point at. */
-export async function namesIn(client: Client, path: string): Promise<Names> {
-  const list = async <T>(rest: string) => (await client.get<T[]>(`${path}/${rest}`)) ?? []
+export async function namesIn({ call, kitchenId }: KitchenClient): Promise<Names> {
   const names: Names = new Map()
-  for (const { id, name } of await list<Supplier>('suppliers')) names.set(id, `supplier ${name}`)
-  for (const { id, name } of await list<Product>('products')) names.set(id, `product ${name}`)
-  for (const { id, name } of await list<Cook>('cooks')) names.set(id, `cook ${name}`)
-  for (const item of await list<Item>('items')) {
+  for (const { id, name } of await call(supplierOperations.listSuppliers, { kitchenId }))
+    names.set(id, `supplier ${name}`)
+  for (const { id, name } of await call(buyingOperations.listProducts, { kitchenId })) names.set(id, `product ${name}`)
+  for (const { id, name } of await call(kitchenOperations.listCooks, { kitchenId })) names.set(id, `cook ${name}`)
+  for (const item of await call(styleOperations.listItems, { kitchenId })) {
     names.set(item.id, `item ${item.name}`)
     for (const style of item.styles) {
       names.set(style.id, `style ${item.name}: ${style.name}`)
       for (const { id, name } of style.piles) names.set(id, `pile ${item.name}: ${style.name}: ${name}`)
     }
   }
-  const articles = await client.get<ArticleRows>(`${path}/articles?limit=200`)
-  for (const { article } of articles?.rows ?? []) names.set(article.id, `article ${article.supplier} ${article.code}`)
-  for (const { lot } of await list<LotRow>('lots')) if (lot.code !== null) names.set(lot.id, `lot ${lot.code}`)
+  const { rows } = await call(buyingOperations.listArticles, { kitchenId, query: { limit: 200 } })
+  for (const { article } of rows) names.set(article.id, `article ${article.supplier} ${article.code}`)
+  for (const { lot } of await call(receivingOperations.listLots, { kitchenId })) {
+    if (lot.code !== null) names.set(lot.id, `lot ${lot.code}`)
+  }
   return names
 }
 
