@@ -2,11 +2,22 @@ import { fork } from 'node:child_process'
 import { once } from 'node:events'
 import { setTimeout } from 'node:timers/promises'
 import { fileURLToPath } from 'node:url'
-import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
+import { appraisalOperations } from '@fleam/contract/appraisal/operations'
+import { priceListOperations } from '@fleam/contract/buying/operations'
+import { addressOf, type InputOf, type OperationRequest, requestOf } from '@fleam/contract/client'
+import type { FabricationState } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { factOperations } from '@fleam/contract/facts/operations'
+import { callAt } from '@fleam/contract/fetch-client'
 import type { Kitchen } from '@fleam/contract/kitchen'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { logbookOperations } from '@fleam/contract/logbook/operations'
+import { importOperations, logbookImportOperations } from '@fleam/contract/new-records/operations'
+import type { Operation } from '@fleam/contract/operation'
 import { guessMapping } from '@fleam/contract/price-columns'
 import { readTable } from '@fleam/contract/price-list'
 import type { Item } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
 import type { FabricationDocument, Pile } from '@fleam/core/fabrication'
 import { v7 as newId } from 'uuid'
 import { fillLogbook, oneFile } from './fill-logbook.ts'
@@ -22,19 +33,28 @@ const WARM_UP_MS = 1_500
 
 const pieces = (count: number) => Array.from({ length: count }, (_, at) => 200 + (at % 160) / 2)
 
-interface Heavy {
+interface Heavy extends OperationRequest {
   what: string
-  method?: string
-  path: string
-  body?: string
 }
+
+/** A request of an operation, whatever its body is: some are to be refused. */
+const heavy = <O extends Operation>(
+  what: string,
+  operation: O,
+  input: Omit<InputOf<O>, 'body'>,
+  body?: unknown,
+): Heavy => ({
+  what,
+  ...requestOf(operation, input as InputOf<O>),
+  body,
+})
 
 /** What a client may ask that takes long or is large, each as large as it is taken. */
 function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heavy[] {
-  const path = `/api/kitchens/${kitchen.id}`
+  const kitchenId = kitchen.id
   const document = (count: number) => {
     const [{ weight: _weight, portions: _portions, ...first }, ...rest] = plain.piles as [Pile, ...Pile[]]
-    return JSON.stringify({ ...plain, piles: [{ ...first, pieces: pieces(count) }, ...rest], meta: {} })
+    return { ...plain, piles: [{ ...first, pieces: pieces(count) }, ...rest], meta: {} }
   }
   const many = (count: number, each: (at: number) => object) => Array.from({ length: count }, (_, at) => each(at))
   const rows = many(20_000, (at) => ({ at })).map(
@@ -42,71 +62,76 @@ function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heav
   )
   const csv = ['supplier;article number;article;price;unit', ...rows].join('\n')
   const mapping = guessMapping(readTable(csv, 1).headers, '2026-11-24')
-  const none = 'item=none&style=none&supplier=none&cook=none'
+  const { appraise } = appraisalOperations
+  const { importPriceList } = priceListOperations
+  // The client that asks puts an id of its own in.
+  const none = { id: '', item: 'none', style: 'none', supplier: 'none', cook: 'none' } as const
+  const imported = (what: string, body: unknown) =>
+    heavy(what, importOperations.importDocument, { kitchenId, query: none }, body)
   return [
-    { what: 'all items read', method: 'GET', path: `${path}/items` },
-    { what: 'the list of records read', method: 'GET', path: `${path}/fabrications` },
-    { what: 'appraisals of 10,000 pieces', path: '/api/appraise', body: document(9_900) },
-    {
-      what: 'appraisals of 190 piles of 700 pieces',
-      path: '/api/appraise',
-      body: JSON.stringify({
+    heavy('all items read', styleOperations.listItems, { kitchenId }),
+    heavy('the list of records read', fabricationOperations.listFabrications, { kitchenId }),
+    heavy('appraisals of 10,000 pieces', appraise, {}, document(9_900)),
+    heavy(
+      'appraisals of 190 piles of 700 pieces',
+      appraise,
+      {},
+      {
         ...plain,
         piles: [...plain.piles, ...many(190, (at) => ({ name: `p${at}`, class: 'primary', pieces: pieces(700) }))],
-      }),
-    },
-    { what: 'documents taken in, 10,000 pieces', path: `${path}/fabrications/import?${none}`, body: document(9_900) },
-    {
-      what: 'documents of 199 piles, 10,000 pieces each',
-      path: `${path}/fabrications/import?${none}`,
-      body: JSON.stringify({
-        ...plain,
-        piles: many(60, (at) => ({ name: `p${at}`, class: 'primary', pieces: pieces(10_000) })),
-      }),
-    },
-    {
-      what: '50,000 unknown fields',
-      path: '/api/appraise',
-      body: JSON.stringify(Object.fromEntries(many(50_000, () => ({})).map((_, at) => [`field${at}`, at]))),
-    },
-    {
-      what: 'an item of a megabyte of words',
-      path: `${path}/items`,
-      body: JSON.stringify({
+      },
+    ),
+    imported('documents taken in, 10,000 pieces', document(9_900)),
+    imported('documents of 199 piles, 10,000 pieces each', {
+      ...plain,
+      piles: many(60, (at) => ({ name: `p${at}`, class: 'primary', pieces: pieces(10_000) })),
+    }),
+    heavy(
+      '50,000 unknown fields',
+      appraise,
+      {},
+      Object.fromEntries(many(50_000, () => ({})).map((_, at) => [`field${at}`, at])),
+    ),
+    heavy(
+      'an item of a megabyte of words',
+      styleOperations.createItem,
+      { kitchenId },
+      {
         ...item,
         id: newId(),
         styles: many(40, () => ({ ...item.styles[0], id: newId() })),
-      }),
-    },
-    {
-      what: 'price lists with a cell of 7 MB',
-      path: `${path}/price-lists`,
-      body: JSON.stringify({ csv: `${csv.slice(0, 200)}\n${'x'.repeat(7_000_000)}`, mapping }),
-    },
-    { what: 'price lists of 20,000 rows', path: `${path}/price-lists`, body: JSON.stringify({ csv, mapping }) },
+      },
+    ),
+    heavy(
+      'price lists with a cell of 7 MB',
+      importPriceList,
+      { kitchenId },
+      {
+        csv: `${csv.slice(0, 200)}\n${'x'.repeat(7_000_000)}`,
+        mapping,
+      },
+    ),
+    heavy('price lists of 20,000 rows', importPriceList, { kitchenId }, { csv, mapping }),
   ]
 }
 
 /** What may be asked of a logbook of twenty thousand records. */
 function logbookHeavies(kitchenId: string): Heavy[] {
-  const path = `/api/kitchens/${kitchenId}`
-  const read = (what: string, rest: string): Heavy => ({
-    what: `${what}, 20,000 records`,
-    method: 'GET',
-    path: path + rest,
-  })
+  const all = { kitchenId }
+  const { readPeriod, listDoubts, listSeasons, listLearning, listChanges } = logbookOperations
+  const { summariseLogbook, exportLogbook, recountLogbook } = logbookOperations
   return [
-    read('pages of three years', '/logbook/period.pdf?from=2023-11-01&to=2026-12-01'),
-    read('doubts', '/logbook/doubts'),
-    read('seasons', '/logbook/seasons'),
-    read('learning', '/logbook/learning'),
-    read('what changed', '/logbook/changes'),
-    read('a summary by cook', '/logbook/summary?group=cook'),
-    read('the list of records', '/fabrications'),
-    read('files of a year', '/logbook/records.json?from=2026-01-01'),
-    { what: 'recounts of 20,000 records', path: `${path}/logbook/recount` },
-    { what: 'imports of 2,000 records', path: `${path}/logbook/import`, body: oneFile() },
-  ]
+    heavy('pages of three years', readPeriod, { ...all, query: { from: '2023-11-01', to: '2026-12-01' } }),
+    heavy('doubts', listDoubts, all),
+    heavy('seasons', listSeasons, all),
+    heavy('learning', listLearning, all),
+    heavy('what changed', listChanges, all),
+    heavy('a summary by cook', summariseLogbook, { ...all, query: { group: 'cook' } }),
+    heavy('the list of records', fabricationOperations.listFabrications, all),
+    heavy('files of a year', exportLogbook, { ...all, query: { from: '2026-01-01' } }),
+    heavy('recounts', recountLogbook, all),
+    heavy('imports of 2,000 records', logbookImportOperations.importLogbook, all, oneFile()),
+  ].map((asked) => ({ ...asked, what: `${asked.what}, 20,000 records` }))
 }
 
 /** Milliseconds that each weighing took, one after the other, for as long as `isOver` says no. */
@@ -129,7 +154,7 @@ async function weighings(url: string, kitchenId: string, state: FabricationState
       ],
     })
     const start = performance.now()
-    const response = await fetch(`${url}/api/kitchens/${kitchenId}/facts`, {
+    const response = await fetch(`${url}${addressOf(factOperations.createFacts, { kitchenId })}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body,
@@ -144,21 +169,27 @@ async function weighings(url: string, kitchenId: string, state: FabricationState
 
 /** Weighings while eight clients at once ask for what takes long: how long each weighing waits. */
 export async function benchBeside(url: string): Promise<void> {
-  const get = async <T>(path: string) => (await (await fetch(url + path)).json()) as T
-  const [kitchen] = (await get<Kitchen[]>('/api/kitchens')) as [Kitchen]
-  const rows = await get<FabricationRow[]>(`/api/kitchens/${kitchen.id}/fabrications`)
-  const openId = rows.find((row) => row.status === 'open')?.id as string
-  const state = await get<FabricationState>(`/api/kitchens/${kitchen.id}/fabrications/${openId}`)
-  const [item] = (await get<Item[]>(`/api/kitchens/${kitchen.id}/items`)) as [Item]
-  const closedId = rows.find((row) => row.status === 'closed')?.id as string
-  const document = await get<FabricationDocument>(`/api/kitchens/${kitchen.id}/fabrications/${closedId}/document.json`)
+  const call = callAt(url)
+  const [kitchen] = (await call(kitchenOperations.listKitchens, {})) as [Kitchen]
+  const kitchenId = kitchen.id
+  const rows = await call(fabricationOperations.listFabrications, { kitchenId })
+  const idOf = (status: 'open' | 'closed') => rows.find((row) => row.status === status)?.id as string
+  const state = await call(fabricationOperations.readFabrication, { kitchenId, fabricationId: idOf('open') })
+  const [item] = (await call(styleOperations.listItems, { kitchenId })) as [Item]
+  const document = await call(fabricationOperations.exportDocument, { kitchenId, fabricationId: idOf('closed') })
   const alone = await weighings(url, kitchen.id, state)
   const past = await fillLogbook(url)
-  for (const { what, method = 'POST', path, body = null } of [
+  for (const { what, method, address, body } of [
     ...logbookHeavies(past.id),
     ...heavies(kitchen, item, { ...document, meta: {} }),
   ]) {
-    const work: HeavyWork = { url, method, path, body, atOnce: AT_ONCE }
+    const work: HeavyWork = {
+      url,
+      method,
+      address,
+      body: body === undefined ? null : JSON.stringify(body),
+      atOnce: AT_ONCE,
+    }
     const asking = fork(fileURLToPath(new URL('./heavy-client.ts', import.meta.url)), { execArgv: ['--import', 'tsx'] })
     asking.send(work)
     await setTimeout(WARM_UP_MS)

@@ -1,8 +1,13 @@
 import { PassThrough } from 'node:stream'
 import { setTimeout as sleep } from 'node:timers/promises'
+import { addressOf } from '@fleam/contract/client'
 import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { factOperations } from '@fleam/contract/facts/operations'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { startOperations } from '@fleam/contract/new-records/operations'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { chromium, type Page } from '@playwright/test'
 import Fastify from 'fastify'
 import { v7 as newId } from 'uuid'
@@ -123,17 +128,17 @@ async function startBare() {
 }
 
 /** A turkey batch of its own, so that the demo's half-done birds stay as they are. */
-async function openFabrication(url: string): Promise<{ kitchenId: string; path: string; state: FabricationState }> {
-  const get = async <T>(path: string) => (await (await fetch(url + path)).json()) as T
-  const [kitchen] = await get<Kitchen[]>('/api/kitchens')
-  const [item] = await get<Item[]>(`/api/kitchens/${kitchen?.id}/items`)
+async function openFabrication(url: string): Promise<{ kitchenId: string; state: FabricationState }> {
+  const call = callAt(url)
+  const [kitchen] = await call(kitchenOperations.listKitchens, {})
+  const kitchenId = kitchen?.id as string
+  const [item] = await call(styleOperations.listItems, { kitchenId })
   const now = new Date().toISOString()
-  const response = await fetch(`${url}/api/kitchens/${kitchen?.id}/fabrications`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
+  const state = await call(startOperations.startFabrication, {
+    kitchenId,
+    body: {
       id: newId(),
-      styleId: item?.styles[0]?.id,
+      styleId: item?.styles[0]?.id as string,
       units: 4000,
       purchase: { price: { amount: 3, per: 'kg' }, invoiceWeight: 8_400_000, pieces: 4000 },
       cookId: null,
@@ -141,11 +146,9 @@ async function openFabrication(url: string): Promise<{ kitchenId: string; path: 
       lot: null,
       date: now.slice(0, 10),
       startedAt: now,
-    }),
+    },
   })
-  const state = (await response.json()) as FabricationState
-  const kitchenId = kitchen?.id as string
-  return { kitchenId, path: `/api/kitchens/${kitchenId}/fabrications/${state.record.id}`, state }
+  return { kitchenId, state }
 }
 
 interface Frames {
@@ -182,8 +185,9 @@ async function watchFrames(page: Page): Promise<() => Promise<Frames>> {
 
 /** Twelve devices at one bench, five readings a second each, and the page of a thirteenth while they stream. */
 export async function benchDevices(url: string): Promise<void> {
-  const { kitchenId, path, state } = await openFabrication(url)
+  const { kitchenId, state } = await openFabrication(url)
   const fabricationId = state.record.id
+  const of = { kitchenId, fabricationId }
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -195,11 +199,16 @@ export async function benchDevices(url: string): Promise<void> {
   const stopFrames = await watchFrames(page)
   const pileId = state.record.piles[0]?.id as string
   const ours = await listenAndSend(
-    { postUrl: `${url}/api/kitchens/${kitchenId}/facts`, streamUrl: `${url}${path}/stream`, fabricationId, pileId },
+    {
+      postUrl: `${url}${addressOf(factOperations.createFacts, { kitchenId })}`,
+      streamUrl: `${url}${addressOf(factOperations.followFabrication, of)}`,
+      fabricationId,
+      pileId,
+    },
     SECONDS,
   )
   const frames = await stopFrames()
-  const stored = ((await (await fetch(url + path)).json()) as FabricationState).facts.length
+  const stored = (await callAt(url)(fabricationOperations.readFabrication, of)).facts.length
   const blank = await browser.newPage()
   const stopBlank = await watchFrames(blank)
   const bare = await startBare()

@@ -1,4 +1,8 @@
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { LOGBOOK_FORMAT } from '@fleam/contract/logbook'
+import { logbookImportOperations } from '@fleam/contract/new-records/operations'
+import { supplierOperations } from '@fleam/contract/supplier/operations'
 import { addDays } from '@fleam/core/calendar'
 import { pastRecords } from '@fleam/demo'
 import { v7 as newId } from 'uuid'
@@ -19,16 +23,6 @@ function* files(): Generator<{ id: string; document: ReturnType<typeof pastRecor
   }
 }
 
-export async function send(url: string, method: string, body?: unknown): Promise<string> {
-  const response = await fetch(url, {
-    method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  })
-  const text = await response.text()
-  if (!response.ok || text.includes('"problem"')) throw new Error(text.slice(0, 500))
-  return text
-}
-
 interface FilledLogbook {
   id: string
   cookId: string
@@ -38,27 +32,29 @@ interface FilledLogbook {
 
 /** A kitchen with twenty thousand closed records, over years. */
 export async function fillLogbook(url: string): Promise<FilledLogbook> {
-  const id = newId()
-  const kitchen = `${url}/api/kitchens/${id}`
-  const said = { currency: 'EUR', units: 'metric', timeZone: 'Europe/Vienna', wagePerHour: 21.4 }
-  await send(`${url}/api/kitchens`, 'POST', { id, name: 'Twenty thousand', ...said })
+  const call = callAt(url)
+  const kitchenId = newId()
+  const setUp = { currency: 'EUR', units: 'metric' as const, timeZone: 'Europe/Vienna', wagePerHour: 21.4 }
+  await call(kitchenOperations.setUpKitchen, { body: { id: kitchenId, name: 'Twenty thousand', ...setUp } })
   const marit = newId()
   for (const name of ['Marit', 'Ondine', 'Casimir', 'Thessaly', 'Bruno']) {
-    const cook = name === 'Marit' ? marit : newId()
-    await send(`${kitchen}/cooks`, 'POST', { id: cook, name, wagePerHour: 21.4 })
+    const id = name === 'Marit' ? marit : newId()
+    await call(kitchenOperations.createCook, { kitchenId, body: { id, name, wagePerHour: 21.4 } })
   }
   for (const name of ['Ostravale Poultry Yard', 'Brindlemere Meats', 'Skerrow Quay Fish']) {
-    await send(`${kitchen}/suppliers`, 'PUT', { id: newId(), name })
+    await call(supplierOperations.updateSupplier, { kitchenId, body: { id: newId(), name } })
   }
   const imports: number[] = []
   for (const records of files()) {
     const start = performance.now()
-    await send(`${kitchen}/logbook/import`, 'POST', { format: LOGBOOK_FORMAT, version: 1, records })
+    await call(logbookImportOperations.importLogbook, {
+      kitchenId,
+      body: { format: LOGBOOK_FORMAT, version: 1, records },
+    })
     imports.push(performance.now() - start)
   }
-  return { id, cookId: marit, imports }
+  return { id: kitchenId, cookId: marit, imports }
 }
 
 /** A file of records that no kitchen has yet. */
-export const oneFile = (): string =>
-  JSON.stringify({ format: LOGBOOK_FORMAT, version: 1, records: files().next().value })
+export const oneFile = () => ({ format: LOGBOOK_FORMAT, version: 1, records: files().next().value })

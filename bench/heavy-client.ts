@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid'
 export interface HeavyWork {
   url: string
   method: string
-  path: string
+  address: string
   body: string | null
   atOnce: number
 }
@@ -13,10 +13,10 @@ const statuses = new Map<number, number>()
 /** What is under way when it is over is broken off, as by clients that leave. */
 const over = new AbortController()
 
-async function ask({ url, method, path, body }: HeavyWork): Promise<void> {
+async function ask({ url, method, address, body }: HeavyWork): Promise<void> {
   while (!over.signal.aborted) {
     // A document is another record each time.
-    const own = path.includes('/fabrications/import') ? `${path}&id=${newId()}` : path
+    const own = address.replace('?item=none', `?id=${newId()}&item=none`)
     const response = await fetch(url + own, {
       method,
       signal: over.signal,

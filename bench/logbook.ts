@@ -1,9 +1,14 @@
-import type { LogbookPage } from '@fleam/contract/logbook'
+import { addressOf, type InputOf } from '@fleam/contract/client'
+import { callAt } from '@fleam/contract/fetch-client'
+import { logbookOperations } from '@fleam/contract/logbook/operations'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { addDays } from '@fleam/core/calendar'
 import { chromium, type Page } from '@playwright/test'
 import mysql from 'mysql2/promise'
-import { A_FILE, fillLogbook, RECORDS, send } from './fill-logbook.ts'
+import { A_FILE, fillLogbook, RECORDS } from './fill-logbook.ts'
 import { quantile, report } from './report.ts'
+
+const { listLogbook, summariseLogbook, readChart } = logbookOperations
 
 const ROUNDS = 30
 /** Of what nobody waits for on the first screen. */
@@ -23,19 +28,21 @@ async function millisecondsOf(work: () => Promise<unknown>): Promise<number[]> {
 
 /** Twenty thousand records: importing them, and every answer of the logbook beside the bare SQL of the same answer. */
 export async function benchLogbook(url: string, databaseUrl: string): Promise<void> {
-  const { id, cookId: marit, imports } = await fillLogbook(url)
-  const kitchen = `${url}/api/kitchens/${id}`
+  const { id: kitchenId, cookId: marit, imports } = await fillLogbook(url)
+  const call = callAt(url)
+  const records = (query: NonNullable<InputOf<typeof listLogbook>['query']>) =>
+    addressOf(listLogbook, { kitchenId, query })
+  const summary = (query: NonNullable<InputOf<typeof summariseLogbook>['query']>) =>
+    addressOf(summariseLogbook, { kitchenId, query })
   const seconds = quantile(imports, 0.5) / 1000
   report(`import of ${A_FILE} records`, `${seconds.toFixed(1)} s`, 'aim 30 s', seconds / 30, 'ratio to the aim')
 
   const connection = await mysql.createConnection({ uri: databaseUrl.replace(/^mariadb:/, 'mysql:') })
-  const get = async <T>(path: string): Promise<T> => JSON.parse(await send(`${kitchen}${path}`, 'GET')) as T
-  let cursor = ''
-  for (let page = 0; page < 20; page++)
-    cursor =
-      (await get<LogbookPage>(`/logbook/records?cursor=${cursor}`.replace('?cursor=&', '?').replace(/\?cursor=$/, '')))
-        .next ?? ''
-  const of = `fabrication_figures g WHERE g.kitchen_id = '${id}'`
+  let cursor: string | undefined
+  for (let page = 0; page < 20; page++) {
+    cursor = (await call(listLogbook, { kitchenId, query: { cursor } })).next ?? undefined
+  }
+  const of = `fabrication_figures g WHERE g.kitchen_id = '${kitchenId}'`
   const wide = `SELECT f.*, g.*, b.beam FROM (SELECT g.kitchen_id, g.fabrication_id FROM ${of}`
   const whole = `) AS page JOIN fabrication_figures g USING (kitchen_id, fabrication_id)
     JOIN fabrications f ON f.kitchen_id = g.kitchen_id AND f.id = g.fabrication_id
@@ -46,16 +53,16 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
     SUM(g.primary_weight), AVG(g.portion_yield), VAR_POP(g.portion_yield), AVG(g.minutes_per_unit),
     VAR_POP(g.minutes_per_unit), SUM(g.spent), SUM(g.saved), SUM(g.given_away), SUM(g.waste), SUM(g.unused),
     SUM(g.demoted), SUM(g.unaccounted) FROM ${of} AND g.is_counted GROUP BY 1, 2, 3`
-  const items = await get<{ id: string; name: string; styles: { id: string; name: string }[] }[]>('/items')
+  const items = await call(styleOperations.listItems, { kitchenId })
   const hake = items.find((item) => item.name.startsWith('Hake'))
   const style = hake?.styles[0]?.id
   const quarter = addDays(new Date().toISOString().slice(0, 10), -90)
-  const asked: readonly [what: string, path: string, sql: readonly string[]][] = [
-    ['the first page', '/logbook/records', [page, count]],
-    ['the twentieth page', `/logbook/records?cursor=${cursor}`, [page.replace('LIMIT 51', 'LIMIT 1000, 51'), count]],
+  const asked: readonly [what: string, address: string, sql: readonly string[]][] = [
+    ['the first page', records({}), [page, count]],
+    ['the twentieth page', records({ cursor }), [page.replace('LIMIT 51', 'LIMIT 1000, 51'), count]],
     [
       'a filter and its first page',
-      `/logbook/records?item=${hake?.id}&sort=saved`,
+      records({ item: hake?.id, sort: 'saved' }),
       [
         `${wide} AND g.item_key = '${hake?.id}' ORDER BY g.saved DESC, g.fabrication_id DESC LIMIT 51${whole}`,
         `${count} AND g.item_key = '${hake?.id}'`,
@@ -63,22 +70,22 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
     ],
     [
       'words and their first page',
-      '/logbook/records?words=marit',
+      records({ words: 'marit' }),
       [
         `${wide} AND (g.cook_key = '${marit}' OR g.written LIKE '%marit%') ORDER BY g.date DESC, g.fabrication_id DESC LIMIT 51${whole}`,
         `${count} AND (g.cook_key = '${marit}' OR g.written LIKE '%marit%')`,
       ],
     ],
-    ['a summary by cook', '/logbook/summary?group=cook', [sums('g.cook_no')]],
-    ['a summary by week', '/logbook/summary?group=week', [sums('YEARWEEK(g.date, 3)')]],
+    ['a summary by cook', summary({ group: 'cook' }), [sums('g.cook_no')]],
+    ['a summary by week', summary({ group: 'week' }), [sums('YEARWEEK(g.date, 3)')]],
     [
       'a summary of a quarter',
-      `/logbook/summary?group=item&from=${quarter}`,
+      summary({ group: 'item', from: quarter }),
       [sums('g.item_no').replace('g.is_counted', `g.is_counted AND g.date >= '${quarter}'`)],
     ],
     [
       'a control chart',
-      `/logbook/chart?item=${hake?.id}&style=${style}`,
+      addressOf(readChart, { kitchenId, query: { item: hake?.id as string, style: style as string } }),
       [
         `SELECT g.fabrication_id, g.date, g.portion_yield, g.causes, g.is_baseline FROM ${of}
          AND g.item_key = '${hake?.id}' AND g.style_key = '${style}' AND g.is_counted ORDER BY g.date, g.fabrication_id`,
@@ -88,9 +95,9 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox'] })
   const browsed = await browser.newPage()
   await browsed.goto(`${url}/settings`)
-  for (const [what, path, sql] of asked) {
+  for (const [what, address, sql] of asked) {
     const [ours, bare] = [
-      await atBrowser(browsed, `${kitchen}${path}`),
+      await atBrowser(browsed, `${url}${address}`),
       await millisecondsOf(() => Promise.all(sql.map((each) => connection.query(each)))),
     ]
     const [a, b] = [quantile(ours, 0.95), quantile(bare, 0.95)]
@@ -102,10 +109,11 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
       AIM,
     )
   }
-  for (const path of ['doubts', 'changes', 'learning', 'seasons', 'turns']) {
-    const ours = await atBrowser(browsed, `${kitchen}/logbook/${path}`, FEW)
+  const { listDoubts, listChanges, listLearning, listSeasons, listTurns } = logbookOperations
+  for (const operation of [listDoubts, listChanges, listLearning, listSeasons, listTurns]) {
+    const ours = await atBrowser(browsed, `${url}${addressOf(operation, { kitchenId })}`, FEW)
     const value = quantile(ours, 0.5)
-    report(`${RECORDS} records: ${path}`, `${value.toFixed(0)} ms`, 'none', value / 1000, 'ratio to a second')
+    report(`${RECORDS} records: ${operation.id}`, `${value.toFixed(0)} ms`, 'none', value / 1000, 'ratio to a second')
   }
   await browser.close()
   await connection.end()

@@ -1,8 +1,9 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Plan, PlanRow } from '@fleam/contract/planning'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { planOperations } from '@fleam/contract/planning/operations'
 import {
   daysOf,
   type OrderPlanRequest,
@@ -21,11 +22,11 @@ const SECONDS = 10
 
 /** The demo's weeks, and three products with short days and little room in the cold. */
 async function plansOf(url: string): Promise<{ name: string; request: OrderPlanRequest }[]> {
-  const get = async <T>(path: string): Promise<T> => (await fetch(`${url}/api/kitchens${path}`)).json() as Promise<T>
+  const call = callAt(url)
   const plans: { name: string; request: OrderPlanRequest }[] = []
-  for (const { id, currency } of await get<Kitchen[]>('')) {
-    for (const row of await get<PlanRow[]>(`/${id}/plans`)) {
-      const { name, accepted } = await get<Plan>(`/${id}/plans/${row.id}`)
+  for (const { id: kitchenId, currency } of await call(kitchenOperations.listKitchens, {})) {
+    for (const row of await call(planOperations.listPlans, { kitchenId })) {
+      const { name, accepted } = await call(planOperations.readPlan, { kitchenId, planId: row.id })
       if (!accepted) continue
       const { draft, goods } = accepted
       plans.push({ name, request: planRequest(draft, goods, currency).request })

@@ -1,5 +1,6 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { PlanRow } from '@fleam/contract/planning'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { planOperations } from '@fleam/contract/planning/operations'
 import { chromium, type Page } from '@playwright/test'
 import { median, quantile, report } from './report.ts'
 
@@ -41,10 +42,10 @@ async function dragBar(page: Page): Promise<number[]> {
 
 /** Opening a kept plan, accepting one and having its schedule, and dragging a bar, in a browser. */
 export async function benchPlanRoom(url: string): Promise<void> {
-  const get = async <T>(path: string): Promise<T> => (await fetch(`${url}/api/kitchens${path}`)).json() as Promise<T>
-  const [kitchen] = await get<Kitchen[]>('')
+  const call = callAt(url)
+  const [kitchen] = await call(kitchenOperations.listKitchens, {})
   if (!kitchen) return
-  const rows = await get<PlanRow[]>(`/${kitchen.id}/plans`)
+  const rows = await call(planOperations.listPlans, { kitchenId: kitchen.id })
   const [kept, draft] = [
     rows.find(({ planned, acceptedAt }) => acceptedAt && planned > 1),
     rows.find((row) => !row.acceptedAt),

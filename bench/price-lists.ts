@@ -1,5 +1,8 @@
-import type { Product } from '@fleam/contract/buying'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { buyingOperations, priceListOperations } from '@fleam/contract/buying/operations'
+import { addressOf } from '@fleam/contract/client'
+import { callAt } from '@fleam/contract/fetch-client'
+import { healthOperations } from '@fleam/contract/health/operations'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { guessMapping } from '@fleam/contract/price-columns'
 import { readTable } from '@fleam/contract/price-list'
 import { type BuyingForm, compareForms } from '@fleam/core/buying'
@@ -55,20 +58,13 @@ async function timed(work: () => Promise<unknown>): Promise<number> {
 
 /** A large price list taken in, beside the bare driver inserting the same cells; then a product's comparison opened. */
 export async function benchPriceLists(url: string, databaseUrl: string): Promise<void> {
-  const [kitchen] = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
-  const path = `${url}/api/kitchens/${kitchen?.id}`
+  const call = callAt(url)
+  const [kitchen] = await call(kitchenOperations.listKitchens, {})
+  const kitchenId = kitchen?.id as string
   const rows = largeList()
   const csv = csvOf(rows)
   const mapping = guessMapping(readTable(csv, 1).headers, '2026-11-24')
-  const send = async () => {
-    const response = await fetch(`${path}/price-lists`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ csv, mapping }),
-    })
-    const last = (await response.text()).trim().split('\n').at(-1) as string
-    if (!last.includes('"result"')) throw new Error(last.slice(0, 400))
-  }
+  const send = () => call(priceListOperations.importPriceList, { kitchenId, body: { csv, mapping } })
   const first = await timed(send)
   const bare = await bareInsert(databaseUrl, rows)
   const line = (ms: number) => `${(ms / 1000).toFixed(2)} s`
@@ -84,11 +80,13 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   const again = await timed(send)
   report('the same list again: nothing changes', line(again), `bare driver ${line(bare)}`, again / bare, '')
 
-  const all = (await (await fetch(`${path}/products`)).json()) as Product[]
+  const all = await call(buyingOperations.listProducts, { kitchenId })
   const product = all.find((each) => each.name === 'Chicken: supremes')
   if (!product) throw new Error('The demo kitchen has no supremes')
+  const formsAt = `${url}${addressOf(buyingOperations.listForms, { kitchenId, query: { product: product.id } })}`
   const open = async () => {
-    const forms = (await (await fetch(`${path}/forms?product=${product.id}`)).json()) as BuyingForm[]
+    // As a page reads it, whose answers are not checked.
+    const forms = (await (await fetch(formsAt)).json()) as BuyingForm[]
     compareForms(forms, REQUEST)
     return forms
   }
@@ -96,7 +94,7 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   const health: number[] = []
   for (let at = 0; at < COMPARISONS; at++) {
     opened.push(await timed(open))
-    health.push(await timed(async () => (await fetch(`${url}/api/health`)).json()))
+    health.push(await timed(async () => (await fetch(`${url}${addressOf(healthOperations.readHealth, {})}`)).json()))
   }
   report(
     `comparison of ${(await open()).length} forms opened after it, p50`,

@@ -1,5 +1,8 @@
-import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { addressOf } from '@fleam/contract/client'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { factOperations } from '@fleam/contract/facts/operations'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import autocannon from 'autocannon'
 import Fastify from 'fastify'
 import mysql from 'mysql2/promise'
@@ -17,12 +20,12 @@ interface Target {
 }
 
 async function openTarget(url: string): Promise<Target> {
-  const get = async <T>(path: string) => (await (await fetch(url + path)).json()) as T
-  const [kitchen] = await get<Kitchen[]>('/api/kitchens')
+  const call = callAt(url)
+  const [kitchen] = await call(kitchenOperations.listKitchens, {})
   const kitchenId = kitchen?.id as string
-  const rows = await get<FabricationRow[]>(`/api/kitchens/${kitchenId}/fabrications`)
+  const rows = await call(fabricationOperations.listFabrications, { kitchenId })
   const fabricationId = rows.find((row) => row.status === 'open')?.id as string
-  const { record } = await get<FabricationState>(`/api/kitchens/${kitchenId}/fabrications/${fabricationId}`)
+  const { record } = await call(fabricationOperations.readFabrication, { kitchenId, fabricationId })
   return { kitchenId, fabricationId, pileId: record.piles[0]?.id as string }
 }
 
@@ -84,7 +87,7 @@ export async function benchReadings(url: string, databaseUrl: string): Promise<v
   const bare = Fastify()
   bare.post('/', () => ({ kept: [] }))
   const bareUrl = await bare.listen({ port: 0, host: '127.0.0.1' })
-  const path = `${url}/api/kitchens/${target.kitchenId}/facts`
+  const path = `${url}${addressOf(factOperations.createFacts, { kitchenId: target.kitchenId })}`
   for (const connections of CONNECTIONS) {
     const [api, driver, route]: [number[], number[], number[]] = [[], [], []]
     // In turn, so that a slow minute of the machine falls on all of them.

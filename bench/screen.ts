@@ -2,8 +2,9 @@ import { connect } from 'node:net'
 import { createInterface } from 'node:readline'
 import { PassThrough } from 'node:stream'
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { FabricationRow } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { chromium, type Page } from '@playwright/test'
 import Fastify from 'fastify'
 import type { Emitter } from './emitter.ts'
@@ -78,8 +79,9 @@ async function startBare(scalePort: number) {
 }
 
 async function benchPath(url: string): Promise<string> {
-  const [kitchen] = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
-  const rows = (await (await fetch(`${url}/api/kitchens/${kitchen?.id}/fabrications`)).json()) as FabricationRow[]
+  const call = callAt(url)
+  const [kitchen] = await call(kitchenOperations.listKitchens, {})
+  const rows = await call(fabricationOperations.listFabrications, { kitchenId: kitchen?.id as string })
   return `/bench/${rows.find((row) => row.status === 'open')?.id}`
 }
 

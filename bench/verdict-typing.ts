@@ -1,4 +1,6 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { importOperations } from '@fleam/contract/new-records/operations'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import { chromium, type Page } from '@playwright/test'
 import { v7 as newId } from 'uuid'
@@ -68,16 +70,15 @@ document.getElementById('price').oninput = (event) => {
 
 /** Typing in a verdict with sixty piles: every figure follows; beside it a bare page with as many numbers. */
 export async function benchVerdictTyping(url: string): Promise<void> {
-  const [kitchen] = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
+  const call = callAt(url)
+  const [kitchen] = await call(kitchenOperations.listKitchens, {})
   const id = newId()
-  // What it names is of no kitchen, and is to stay that way.
-  const names = 'item=none&style=none&supplier=none&cook=none'
-  const taken = await fetch(`${url}/api/kitchens/${kitchen?.id}/fabrications/import?id=${id}&${names}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(largeRecord()),
+  await call(importOperations.importDocument, {
+    kitchenId: kitchen?.id as string,
+    // What it names is of no kitchen, and is to stay that way.
+    query: { id, item: 'none', style: 'none', supplier: 'none', cook: 'none' },
+    body: largeRecord(),
   })
-  if (!taken.ok) throw new Error(await taken.text())
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

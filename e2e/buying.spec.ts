@@ -1,3 +1,5 @@
+import { addressOf } from '@fleam/contract/client'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
 import { expect, test } from './house.ts'
 import { choose, larchHalt, putOn, stateOf } from './kitchen.ts'
 
@@ -145,8 +147,9 @@ test('from a case label to a fabrication of its lot, and back from what was made
   await page.getByRole('link', { name: 'Claim sheet' }).click()
   await expect(page.getByRole('table')).toContainText('€0.37')
   await expect(page.getByText('skin torn')).toBeVisible()
-  const { id } = await larchHalt(request)
-  expect(await (await request.get(`/api/kitchens/${id}/lots/${record.lotId}/claim.csv`)).text()).toContain('skin torn')
+  const { id: kitchenId } = await larchHalt(request)
+  const claim = addressOf(receivingOperations.exportClaim, { kitchenId, lotId: record.lotId ?? '' })
+  expect(await (await request.get(claim)).text()).toContain('skin torn')
 })
 
 test('what is in the cold stands in the order of its last days', async ({ page }) => {

@@ -1,8 +1,8 @@
-import type { ArticleRows } from '@fleam/contract/buying'
-import type { LotRow } from '@fleam/contract/receiving'
+import { buyingOperations } from '@fleam/contract/buying/operations'
+import { receivingOperations } from '@fleam/contract/receiving/operations'
 import type { APIRequestContext } from '@playwright/test'
 import { checkRooms } from './check-rooms.ts'
-import { larchHalt } from './kitchen.ts'
+import { callBy, larchHalt } from './kitchen.ts'
 
 // Their colours are those of the rooms that are looked at in the dark too.
 checkRooms(
@@ -27,12 +27,14 @@ checkRooms(
 )
 
 async function articleOf(request: APIRequestContext): Promise<string | undefined> {
-  const { id } = await larchHalt(request)
-  const { rows } = (await (await request.get(`/api/kitchens/${id}/articles?words=tenderloin`)).json()) as ArticleRows
+  const { id: kitchenId } = await larchHalt(request)
+  const query = { words: 'tenderloin' }
+  const { rows } = await callBy(request)(buyingOperations.listArticles, { kitchenId, query })
   return rows[0]?.article.id
 }
 
 async function lotOf(request: APIRequestContext): Promise<string | undefined> {
-  const { id } = await larchHalt(request)
-  return ((await (await request.get(`/api/kitchens/${id}/lots?words=duck`)).json()) as LotRow[])[0]?.lot.id
+  const { id: kitchenId } = await larchHalt(request)
+  const [row] = await callBy(request)(receivingOperations.listLots, { kitchenId, query: { words: 'duck' } })
+  return row?.lot.id
 }

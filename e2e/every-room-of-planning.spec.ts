@@ -1,11 +1,11 @@
-import type { PlanRow } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
 import type { APIRequestContext } from '@playwright/test'
 import { checkRooms } from './check-rooms.ts'
-import { larchHalt } from './kitchen.ts'
+import { callBy, larchHalt } from './kitchen.ts'
 
 async function planOf(request: APIRequestContext, name: string): Promise<string | undefined> {
-  const { id } = await larchHalt(request)
-  const rows: PlanRow[] = await (await request.get(`/api/kitchens/${id}/plans`)).json()
+  const { id: kitchenId } = await larchHalt(request)
+  const rows = await callBy(request)(planOperations.listPlans, { kitchenId })
   return rows.find((row) => row.name === name)?.id
 }
 

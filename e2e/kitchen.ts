@@ -1,29 +1,43 @@
+import { requestOf, requireAnswer } from '@fleam/contract/client'
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import type { Call } from '@fleam/contract/fetch-client'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { ScaleStatus } from '@fleam/contract/scale-line'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { scaleOperations } from '@fleam/contract/scale/operations'
 import type { Item } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
 import type { Reading } from '@fleam/core/facts'
 import { type APIRequestContext, expect, type Locator, type Page } from '@playwright/test'
 
+/** Asks for operations beside the page; every answer is checked. */
+export const callBy =
+  (request: APIRequestContext): Call =>
+  async (operation, input) => {
+    const { method, address, body } = requestOf(operation, input)
+    const response = await request.fetch(address, { method, ...(body === undefined ? {} : { data: body }) })
+    return requireAnswer(operation, await response.json())
+  }
+
 export async function larchHalt(request: APIRequestContext): Promise<Kitchen> {
-  const kitchens = (await (await request.get('/api/kitchens')).json()) as Kitchen[]
+  const kitchens = await callBy(request)(kitchenOperations.listKitchens, {})
   return kitchens.find((kitchen) => kitchen.name === 'Larch Halt') as Kitchen
 }
 
 export async function fabrications(request: APIRequestContext): Promise<FabricationRow[]> {
-  const { id } = await larchHalt(request)
-  return (await request.get(`/api/kitchens/${id}/fabrications`)).json()
+  const { id: kitchenId } = await larchHalt(request)
+  return callBy(request)(fabricationOperations.listFabrications, { kitchenId })
 }
 
 export async function items(request: APIRequestContext): Promise<Item[]> {
-  const { id } = await larchHalt(request)
-  return (await request.get(`/api/kitchens/${id}/items`)).json()
+  const { id: kitchenId } = await larchHalt(request)
+  return callBy(request)(styleOperations.listItems, { kitchenId })
 }
 
 export async function stateOf(request: APIRequestContext, id: string): Promise<FabricationState> {
-  const kitchen = await larchHalt(request)
-  return (await request.get(`/api/kitchens/${kitchen.id}/fabrications/${id}`)).json()
+  const { id: kitchenId } = await larchHalt(request)
+  return callBy(request)(fabricationOperations.readFabrication, { kitchenId, fabricationId: id })
 }
 
 /** The readings of a state, in the order of the work; those that were taken back too. */
@@ -81,11 +95,11 @@ export async function startBirds(page: Page, birds: number, invoice: string): Pr
 
 /** The hands: puts something on the simulated scale and waits until it has settled. Not an action at the screen. */
 export async function putOn(request: APIRequestContext, grams: number): Promise<void> {
-  await request.post('/api/scale/stand-in', { data: { grams } })
+  await callBy(request)(scaleOperations.loadStandIn, { body: { grams } })
   await expect
     .poll(
       async () => {
-        const { reading } = (await (await request.get('/api/scale')).json()) as ScaleStatus
+        const { reading } = await callBy(request)(scaleOperations.readScale, {})
         return reading?.state === 'stable' ? Math.round(reading.grams) : null
       },
       { intervals: [40] },
@@ -95,16 +109,20 @@ export async function putOn(request: APIRequestContext, grams: number): Promise<
 
 /** Sets the scale to zero at a bench, opened again where it was finished. */
 export async function zeroScale(request: APIRequestContext, fabricationId: string): Promise<void> {
-  const path = `/api/kitchens/${(await larchHalt(request)).id}/fabrications/${fabricationId}`
-  const { record } = (await (await request.get(path)).json()) as FabricationState
-  if (record.status === 'closed') await request.put(path, { data: editOf(record, { status: 'open' }) })
-  await request.post(`${path}/scale-commands`, { data: { command: 'zero' } })
+  const call = callBy(request)
+  const of = { kitchenId: (await larchHalt(request)).id, fabricationId }
+  const { record } = await call(fabricationOperations.readFabrication, of)
+  if (record.status === 'closed') {
+    await call(fabricationOperations.updateFabrication, { ...of, body: editOf(record, { status: 'open' }) })
+  }
+  await call(scaleOperations.commandScale, { ...of, body: { command: 'zero' } })
 }
 
 /** Lifts off what lies there; nobody waits for an empty plate to come to rest. */
 async function liftOff(request: APIRequestContext): Promise<void> {
-  await request.post('/api/scale/stand-in', { data: { grams: 0 } })
-  const shown = async () => ((await (await request.get('/api/scale')).json()) as ScaleStatus).reading?.grams
+  const call = callBy(request)
+  await call(scaleOperations.loadStandIn, { body: { grams: 0 } })
+  const shown = async () => (await call(scaleOperations.readScale, {})).reading?.grams
   await expect.poll(shown, { intervals: [40] }).toBeLessThan(2)
 }
 

@@ -1,6 +1,9 @@
+import { addressOf } from '@fleam/contract/client'
+import { startOperations } from '@fleam/contract/new-records/operations'
+import { platingOperations } from '@fleam/contract/plating/operations'
 import type { APIRequestContext } from '@playwright/test'
 import { expect, test } from './house.ts'
-import { items, larchHalt, tile, typeWeight } from './kitchen.ts'
+import { callBy, items, larchHalt, tile, typeWeight } from './kitchen.ts'
 
 test('a loin is planned on the board, a line dragged, and the cuts follow the scale', async ({ page, browser }) => {
   await page.goto('/knife')
@@ -48,7 +51,7 @@ test('plates are matched in the page by the solver, with no other machine asked'
   }
   await expect(page.getByText('No better way is possible.')).toBeVisible({ timeout: 20_000 })
   await expect(page.getByRole('heading', { name: '11 weighed' })).toBeVisible()
-  expect(asked.filter((path) => path.startsWith('/api/plating'))).toEqual([])
+  expect(asked.filter((path) => path.startsWith(addressOf(platingOperations.matchPlates, {})))).toEqual([])
 })
 
 test('on paper the plan is alone, and its strip is one to one', async ({ page }) => {
@@ -76,10 +79,11 @@ async function startLoin(request: APIRequestContext, id: string): Promise<void> 
   const kitchen = await larchHalt(request)
   const loin = (await items(request)).find((item) => item.name.startsWith('Beef tenderloin'))
   const style = loin?.styles.find((each) => each.name === 'Steaks throughout')
-  await request.post(`/api/kitchens/${kitchen.id}/fabrications`, {
-    data: {
+  await callBy(request)(startOperations.startFabrication, {
+    kitchenId: kitchen.id,
+    body: {
       id,
-      styleId: style?.id,
+      styleId: style?.id ?? '',
       units: 1,
       purchase: { price: { amount: 40, per: 'kg' }, invoiceWeight: 2600 },
       cookId: null,

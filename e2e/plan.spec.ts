@@ -1,11 +1,18 @@
+import type { Call } from '@fleam/contract/fetch-client'
 import type { Cook } from '@fleam/contract/kitchen'
-import type { Plan, PlannedFabrication, PlanRow } from '@fleam/contract/planning'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { startOperations } from '@fleam/contract/new-records/operations'
+import type { Plan } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
+import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
 import { addDays, daysBetween, minutesSince } from '@fleam/core/calendar'
 import { MINUTES_OF_A_DAY, USUAL_WORK } from '@fleam/core/scheduling'
-import type { APIRequestContext } from '@playwright/test'
 import { v7 } from 'uuid'
 import { expect, test } from './house.ts'
-import { choose, larchHalt } from './kitchen.ts'
+import { callBy, choose, larchHalt } from './kitchen.ts'
+
+const { readPlan, listPlans, createPlan, acceptPlan, listPlanned } = planOperations
+const { updateSchedule } = kitchenScheduleOperations
 
 test('a week is planned, answered, accepted, taken in at the door and started at the bench', async ({
   page,
@@ -39,8 +46,9 @@ test('a week is planned, answered, accepted, taken in at the door and started at
 
   await page.getByRole('button', { name: 'Accept this plan' }).click()
   await expect(page.getByRole('heading', { name: 'Two dinners' })).toBeVisible()
-  const { id } = await larchHalt(request)
-  const read = async (): Promise<Plan> => (await request.get(`/api/kitchens/${id}/plans/${planId}`)).json()
+  const call = callBy(request)
+  const { id: kitchenId } = await larchHalt(request)
+  const read = () => call(readPlan, { kitchenId, planId })
   // Its name stands above the draft too: what the server has says when it is accepted.
   await expect.poll(async () => (await read()).accepted?.planned.length ?? 0).toBeGreaterThan(0)
   const plan = await read()
@@ -59,7 +67,7 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   await expect(page.getByLabel('How many')).toHaveValue(String(planned?.units))
   await page.getByRole('button', { name: 'Start weighing' }).click()
   await page.waitForURL(/\/bench\/[0-9a-f-]{36}$/)
-  const left: PlannedFabrication[] = await (await request.get(`/api/kitchens/${id}/planned`)).json()
+  const left = await call(listPlanned, { kitchenId })
   expect(left.some((each) => each.id === planned?.id)).toBe(false)
   await page.goto(`/plan/${planId}`)
   await expect(page.getByRole('link', { name: 'on the board' })).toBeVisible()
@@ -80,7 +88,7 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   const [hour, minute] = (/, (\d+):(\d+) to /.exec(after ?? '') ?? []).slice(1).map(Number) as [number, number]
   await expect
     .poll(async () => {
-      const kept: Plan = await (await request.get(`/api/kitchens/${id}/plans/${planId}`)).json()
+      const kept = await read()
       const packed = kept.schedule?.tasks.find(({ kind }) => kind === 'pack')
       return Math.round(packed?.start ?? -1) % (24 * 60)
     })
@@ -92,33 +100,32 @@ test('a week is planned, answered, accepted, taken in at the door and started at
 })
 
 /** The same plan once more, from today on. */
-async function acceptedFrom(request: APIRequestContext, base: string, { accepted, name }: Plan): Promise<Plan> {
+async function acceptedFrom(call: Call, kitchenId: string, { accepted, name }: Plan): Promise<Plan> {
   const from = accepted?.draft.from ?? ''
   const shift = daysBetween(from, new Date().toISOString().slice(0, 10))
   const text = JSON.stringify(accepted).replace(/(?<=")\d{4}-\d{2}-\d{2}(?=")/g, (day) => addDays(day, shift))
   const { draft, goods, answer } = JSON.parse(text)
-  const id = v7()
-  await request.post(`${base}/plans`, { data: { id, name: `${name} again`, draft } })
-  await request.post(`${base}/plans/${id}/acceptance`, { data: { version: 1, draft, goods, answer } })
+  const planId = v7()
+  await call(createPlan, { kitchenId, body: { id: planId, name: `${name} again`, draft } })
+  await call(acceptPlan, { kitchenId, planId, body: { version: 1, draft, goods, answer } })
   const schedule = { settings: USUAL_WORK, late: [], days: [], tasks: [] }
-  const kept = await request.put(`${base}/plans/${id}/schedule`, { data: { version: 2, schedule } })
-  return kept.json()
+  return call(updateSchedule, { kitchenId, planId, body: { version: 2, schedule } })
 }
 
 test('what begins at the bench and what a hand tells moves the bars, on a cookâ€™s device and on the wall', async ({
   page,
   request,
 }) => {
-  const { id } = await larchHalt(request)
-  const base = `/api/kitchens/${id}`
-  const rows: PlanRow[] = await (await request.get(`${base}/plans`)).json()
-  const weekId = rows.find(({ name }) => name === 'The week')?.id
-  const week: Plan = await (await request.get(`${base}/plans/${weekId}`)).json()
+  const call = callBy(request)
+  const { id: kitchenId } = await larchHalt(request)
+  const rows = await call(listPlans, { kitchenId })
+  const weekId = rows.find(({ name }) => name === 'The week')?.id ?? ''
+  const week = await call(readPlan, { kitchenId, planId: weekId })
   const isOver = week.accepted?.planned.every(({ real, isDropped }) => real !== null || isDropped)
   // At the end of the week nothing of it is left to cut.
-  const plan = isOver ? await acceptedFrom(request, base, week) : week
+  const plan = isOver ? await acceptedFrom(call, kitchenId, week) : week
   const planned = plan.accepted?.planned.find(({ real, isDropped }) => real === null && !isDropped)
-  const [cook] = (await (await request.get(`${base}/cooks`)).json()) as [Cook]
+  const [cook] = (await call(kitchenOperations.listCooks, { kitchenId })) as [Cook]
   if (!planned || !plan.schedule || !plan.accepted) throw new Error('The week has nothing left to cut')
 
   // One load of it and its packing are today's, whatever day of the week it is.
@@ -129,13 +136,9 @@ test('what begins at the bench and what a hand tells moves the bars, on a cookâ€
     ...{ upTo: kind === 'cut' ? planned.units : null, start: today + start, end: today + start + 30 },
     ...{ cookId: cook.id, station: null },
   })
-  const kept = await request.put(`${base}/plans/${plan.id}/schedule`, {
-    data: {
-      version: plan.version,
-      schedule: { ...plan.schedule, tasks: [task('cut', 1380), task('pack', 1410)] },
-    },
-  })
-  expect(kept.ok()).toBe(true)
+  const tasks = [task('cut', 1380), task('pack', 1410)]
+  const body = { version: plan.version, schedule: { ...plan.schedule, tasks } }
+  await call(updateSchedule, { kitchenId, planId: plan.id, body })
 
   await page.goto('/')
   await page.getByLabel('Whose device this is').selectOption({ label: cook.name })
@@ -143,8 +146,9 @@ test('what begins at the bench and what a hand tells moves the bars, on a cookâ€
   await expect(next).toHaveCount(2)
   await expect(next.first()).toContainText('23:00 to 23:30 Dinner, cut')
 
-  const started = await request.post(`${base}/fabrications`, {
-    data: {
+  await call(startOperations.startFabrication, {
+    kitchenId,
+    body: {
       ...{ id: v7(), styleId: planned.styleId, units: planned.units, cookId: cook.id, supplierId: planned.supplierId },
       purchase: {
         price: null,
@@ -158,7 +162,6 @@ test('what begins at the bench and what a hand tells moves the bars, on a cookâ€
       ...{ date: new Date().toISOString().slice(0, 10), startedAt: new Date().toISOString() },
     },
   })
-  expect(await started.text()).toContain(planned.styleId)
   // Nobody touches this page: it follows by itself, behind whatever else the first look at Today works out.
   await expect(next.first().getByRole('link', { name: 'Go on weighing' })).toBeVisible({ timeout: 60_000 })
   await page.goto('/wall')
@@ -169,8 +172,9 @@ test('what begins at the bench and what a hand tells moves the bars, on a cookâ€
   await page.goto('/')
   await next.nth(1).getByRole('button', { name: 'Done' }).click()
   await expect(next).toHaveCount(1)
-  const after: Plan = await (await request.get(`${base}/plans/${plan.id}`)).json()
+  const after = await call(readPlan, { kitchenId, planId: plan.id })
   expect(after.told.find(({ taskId }) => taskId === `${planned.id} pack 1`)?.doneAt).not.toBeNull()
   // The other tests find the week as it was.
-  await request.put(`${base}/plans/${plan.id}/schedule`, { data: { version: after.version, schedule: plan.schedule } })
+  const asBefore = { version: after.version, schedule: plan.schedule }
+  await call(updateSchedule, { kitchenId, planId: plan.id, body: asBefore })
 })

@@ -1,8 +1,10 @@
-import type { Appraisal } from '@fleam/core/appraisal'
+import { appraisalOperations } from '@fleam/contract/appraisal/operations'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
 import { invoicePrice } from '@fleam/core/costing'
 import type { Page } from '@playwright/test'
 import { expect, test } from './house.ts'
 import {
+  callBy,
   larchHalt,
   nextOnScale,
   putOn,
@@ -61,8 +63,10 @@ test('six chickens from the invoice to the verdict, one touch for each weighing'
   expect(readings.map((each) => each.grams)).toEqual([...supremes, ...WHOLE_PILES.map(([, grams]) => grams)])
   expect(record.status).toBe('closed')
   const kitchen = await larchHalt(request)
-  const document = await (await request.get(`/api/kitchens/${kitchen.id}/fabrications/${id}/document.json`)).json()
-  const appraisal = (await (await request.post('/api/appraise', { data: document })).json()) as Appraisal
+  const call = callBy(request)
+  const of = { kitchenId: kitchen.id, fabricationId: id }
+  const document = await call(fabricationOperations.exportDocument, of)
+  const appraisal = await call(appraisalOperations.appraise, { body: document })
   const [comparison] = appraisal.comparisons
   const sentence = page.getByRole('heading', { level: 1 })
   await expect(sentence).toContainText(`costs €${comparison?.costPerPortion?.toFixed(2)} a portion`)

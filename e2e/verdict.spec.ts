@@ -1,12 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { forecastingOperations } from '@fleam/contract/forecasting/operations'
 import { appraise } from '@fleam/core/appraisal'
 import { leadingComparison } from '@fleam/core/comparison'
-import type { FabricationDocument } from '@fleam/core/fabrication'
 import { type ForecastModel, ForecastRun, forecastModel, forecastOf, spreadsFrom } from '@fleam/core/forecasting'
 import { expect, test } from './house.ts'
-import { fabrications, larchHalt } from './kitchen.ts'
+import { callBy, fabrications, larchHalt } from './kitchen.ts'
 
 async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Promise<string> {
   // Other tests of the same house finish fabrications that come to no verdict.
@@ -157,15 +156,15 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
   await page.goto(`/verdict/${id}`)
   const section = page.getByRole('region', { name: 'How sure is it' })
   await expect(section.locator('.forecast_forecast-sentence')).toBeVisible()
-  const kitchen = await larchHalt(page.request)
-  const base = `/api/kitchens/${kitchen.id}/fabrications/${id}`
-  const document = (await (await page.request.get(`${base}/document.json`)).json()) as FabricationDocument
-  const evidence = (await (await page.request.get(`${base}/evidence`)).json()) as ForecastEvidence
+  const call = callBy(page.request)
+  const of = { kitchenId: (await larchHalt(page.request)).id, fabricationId: id }
+  const document = await call(fabricationOperations.exportDocument, of)
+  const evidence = await call(forecastingOperations.readEvidence, of)
   const { piles, comparisons } = appraise(document)
   const at = leadingComparison(piles, comparisons) as number
   const model = forecastModel(document, at) as ForecastModel
   const offer = document.offers?.[at]
-  const { record } = (await (await page.request.get(base)).json()) as FabricationState
+  const { record } = await call(fabricationOperations.readFabrication, of)
   const pileId = record.piles.find((pile) => pile.name === offer?.pile)?.id ?? ''
   const spreads = spreadsFrom(model, {
     yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),

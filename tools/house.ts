@@ -1,6 +1,8 @@
 import type { ChildProcess } from 'node:child_process'
 import { join, resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
+import { addressOf } from '@fleam/contract/client'
+import { healthOperations } from '@fleam/contract/health/operations'
 import { buildServer, builtProgram } from './build-server.ts'
 import { prepareDataFolder } from './data-folder.ts'
 import { requireGivenDatabase } from './given-database.ts'
@@ -188,7 +190,7 @@ export class House {
   }
 
   async #isHealthy(): Promise<boolean> {
-    return fetch(`${this.url}/api/health`).then(
+    return fetch(`${this.url}${addressOf(healthOperations.readHealth, {})}`).then(
       (response) => response.ok,
       () => false,
     )

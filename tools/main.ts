@@ -1,6 +1,10 @@
 import { createInterface } from 'node:readline'
 import { Readable } from 'node:stream'
 import type { ReadableStream } from 'node:stream/web'
+import { requestOf } from '@fleam/contract/client'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { logbookOperations } from '@fleam/contract/logbook/operations'
 import { check, test } from './checks.ts'
 import { DEFAULT_PORT, House, type HouseOptions } from './house.ts'
 import { stopRunning } from './running.ts'
@@ -34,9 +38,9 @@ async function run(isDemo: boolean): Promise<void> {
 /** Makes the figures that are kept beside records anew, on the Fleam that runs. */
 async function recount(): Promise<void> {
   const url = new House(options(false)).url
-  const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as { id: string; name: string }[]
-  for (const { id, name } of kitchens) {
-    const answer = await fetch(`${url}/api/kitchens/${id}/logbook/recount`, { method: 'POST' })
+  for (const { id: kitchenId, name } of await callAt(url)(kitchenOperations.listKitchens, {})) {
+    const { method, address } = requestOf(logbookOperations.recountLogbook, { kitchenId })
+    const answer = await fetch(`${url}${address}`, { method })
     if (!answer.ok || !answer.body) throw new Error(await answer.text())
     for await (const line of createInterface({ input: Readable.fromWeb(answer.body as ReadableStream) })) {
       const { progress, result, problem } = JSON.parse(line)

@@ -1,7 +1,8 @@
 import { rmSync } from 'node:fs'
-import type { FabricationRow } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { chromium, type Locator, type Page } from '@playwright/test'
 import { House } from './house.ts'
 import { findFreePort } from './ports.ts'
@@ -81,12 +82,13 @@ async function scanCase(page: Page): Promise<void> {
 }
 
 async function shotsOf(url: string): Promise<Shot[]> {
-  const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
-  const larch = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')
-  const rows = (await (await fetch(`${url}/api/kitchens/${larch?.id}/fabrications`)).json()) as FabricationRow[]
+  const call = callAt(url)
+  const kitchens = await call(kitchenOperations.listKitchens, {})
+  const kitchenId = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')?.id as string
+  const rows = await call(fabricationOperations.listFabrications, { kitchenId })
   const bench = `/bench/${rows.find((row) => row.status === 'open')?.id}`
   const verdict = `/verdict/${rows.find((row) => row.status === 'closed')?.id}`
-  const items = (await (await fetch(`${url}/api/kitchens/${larch?.id}/items`)).json()) as Item[]
+  const items = await call(styleOperations.listItems, { kitchenId })
   const styleOf = (name: string) => items.flatMap((item) => item.styles).find((style) => style.name === name)?.id
   const rack = `/guide/${styleOf('Frenched, thin fat')}`
   const putOn = (grams: number) => async (page: Page) => {

@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { healthOperations } from '@fleam/contract/health/operations'
 import { roomIn } from './data-folder.ts'
 import { ask, Devices, openKitchen } from './faults/devices.ts'
 import { House } from './house.ts'
@@ -121,7 +122,7 @@ testWithOwnDisk(
       await devices.start(6)
       await until(() => devices.acknowledged.size > 50, { timeoutMs: 20_000, everyMs: 10 })
       fill(filler)
-      const refused = async () => (await ask(house.url, 'GET', '/api/health'))?.body.disk === 'full'
+      const refused = async () => (await ask(house.url, healthOperations.readHealth, {}))?.body.disk === 'full'
       await until(refused, { timeoutMs: BACK_MS, everyMs: 50 })
       const isTold = () => devices.answers.has('503 disk-full')
       await until(isTold, { timeoutMs: 60_000, everyMs: 50 })
@@ -131,7 +132,7 @@ testWithOwnDisk(
       await until(() => devices.acknowledged.size > start + 20, { timeoutMs: BACK_MS, everyMs: 10 })
       await devices.stop()
       expect(await devices.check()).toEqual({ lost: 0, doubled: 0, strange: 0 })
-      expect((await ask(house.url, 'GET', '/api/health'))?.body.disk).toBe('room')
+      expect((await ask(house.url, healthOperations.readHealth, {}))?.body.disk).toBe('room')
     } finally {
       void devices.stop()
       await house.stop()

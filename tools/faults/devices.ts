@@ -1,7 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Item, Style } from '@fleam/contract/style'
+import { type InputOf, requestOf } from '@fleam/contract/client'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { factOperations } from '@fleam/contract/facts/operations'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import { startOperations } from '@fleam/contract/new-records/operations'
+import type { AnswerOf, Operation } from '@fleam/contract/operation'
+import type { Style } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
 import type { Reading } from '@fleam/core/facts'
 import { v7 as newId } from 'uuid'
 
@@ -19,10 +25,11 @@ interface Bench {
   pileId: string
 }
 
-/** Sends JSON and answers with the status and the body; null where nobody answered in time. */
-export async function ask(url: string, method: string, path: string, body?: unknown) {
+/** Asks for an operation, and answers with the status and the body; null where nobody answered in time. */
+export async function ask<O extends Operation>(url: string, operation: O, input: InputOf<O>) {
+  const { method, address, body } = requestOf(operation, input)
   try {
-    const response = await fetch(url + path, {
+    const response = await fetch(url + address, {
       method,
       signal: AbortSignal.timeout(ANSWER_MS),
       ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
@@ -38,12 +45,12 @@ const PATIENCE_MS = 30_000
 const AGAIN_MS = 200
 
 /** Asks until it is answered with success, as somebody at a desk does while a server comes up; what is created has its id. */
-export async function must<T>(url: string, method: string, path: string, body?: unknown): Promise<T> {
+export async function must<O extends Operation>(url: string, operation: O, input: InputOf<O>): Promise<AnswerOf<O>> {
   const end = Date.now() + PATIENCE_MS
   for (;;) {
-    const answer = await ask(url, method, path, body)
-    if (answer !== null && answer.status < 300) return answer.body as T
-    if (Date.now() > end) throw new Error(`${method} ${path}: ${JSON.stringify(answer)?.slice(0, 300)}`)
+    const answer = await ask(url, operation, input)
+    if (answer !== null && answer.status < 300) return answer.body as AnswerOf<O>
+    if (Date.now() > end) throw new Error(`${operation.id}: ${JSON.stringify(answer)?.slice(0, 300)}`)
     await sleep(AGAIN_MS)
   }
 }
@@ -56,9 +63,9 @@ interface OpenKitchen {
 /** Opens a kitchen to weigh in. */
 export async function openKitchen(url: string): Promise<OpenKitchen> {
   const kitchenId = randomUUID()
-  const setUp = { name: `Faults ${kitchenId.slice(0, 8)}`, currency: 'EUR', units: 'metric', timeZone: 'UTC' }
-  await must(url, 'POST', '/api/kitchens', { id: kitchenId, ...setUp, wagePerHour: 20 })
-  const [item] = await must<Item[]>(url, 'GET', `/api/kitchens/${kitchenId}/items`)
+  const setUp = { name: `Faults ${kitchenId.slice(0, 8)}`, currency: 'EUR', units: 'metric' as const, timeZone: 'UTC' }
+  await must(url, kitchenOperations.setUpKitchen, { body: { id: kitchenId, ...setUp, wagePerHour: 20 } })
+  const [item] = await must(url, styleOperations.listItems, { kitchenId })
   return { kitchenId, style: item?.styles[0] as Style }
 }
 
@@ -96,23 +103,18 @@ export class Devices {
 
   async #nextBench(): Promise<Bench> {
     const { kitchenId, style } = this.#kitchen as OpenKitchen
-    const request = {
+    const body = {
       id: newId(),
       styleId: style.id,
       units: 6,
-      purchase: { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12_600 },
+      purchase: { price: { amount: 3.1, per: 'kg' as const }, invoiceWeight: 12_600 },
       cookId: null,
       supplierId: null,
       lot: null,
       date: '2026-11-26',
       startedAt: new Date().toISOString(),
     }
-    const { record } = await must<FabricationState>(
-      this.#url,
-      'POST',
-      `/api/kitchens/${kitchenId}/fabrications`,
-      request,
-    )
+    const { record } = await must(this.#url, startOperations.startFabrication, { kitchenId, body })
     const bench = { kitchenId, fabricationId: record.id, pileId: record.piles[0]?.id as string }
     this.#benches.push(bench)
     return bench
@@ -140,9 +142,9 @@ export class Devices {
   }
 
   async #sendUntilKept(reading: Reading): Promise<void> {
-    const path = `/api/kitchens/${this.#kitchen?.kitchenId}/facts`
+    const { kitchenId } = this.#kitchen as OpenKitchen
     for (;;) {
-      const answer = await ask(this.#url, 'POST', path, { facts: [reading] })
+      const answer = await ask(this.#url, factOperations.createFacts, { kitchenId, body: { facts: [reading] } })
       const told = answer ? [answer.status, answer.body.code].join(' ').trim() : 'no answer'
       this.answers.set(told, (this.answers.get(told) ?? 0) + 1)
       if (answer?.status === 200 && answer.body.kept.includes(reading.id)) {
@@ -170,8 +172,7 @@ export class Devices {
   async check(): Promise<{ lost: number; doubled: number; strange: number }> {
     const there = new Map<string, number>()
     for (const { kitchenId, fabricationId } of this.#benches) {
-      const path = `/api/kitchens/${kitchenId}/fabrications/${fabricationId}`
-      const state = await must<FabricationState>(this.#url, 'GET', path)
+      const state = await must(this.#url, fabricationOperations.readFabrication, { kitchenId, fabricationId })
       for (const { id } of state.facts) there.set(id, (there.get(id) ?? 0) + 1)
     }
     return {

@@ -2,6 +2,8 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { gunzipSync } from 'node:zlib'
+import { addressOf } from '@fleam/contract/client'
+import { healthOperations } from '@fleam/contract/health/operations'
 import mysql from 'mysql2/promise'
 import { findFreePort } from '../ports.ts'
 import { startPrivateDatabase } from '../private-database.ts'
@@ -39,7 +41,7 @@ export async function cutMigrations(parent: string, afterMs: number): Promise<Cu
   const kitchen = new Kitchen(folder, await findFreePort())
   kitchen.start()
   const isUp = () =>
-    fetch(`${kitchen.url}/api/health`).then(
+    fetch(`${kitchen.url}${addressOf(healthOperations.readHealth, {})}`).then(
       () => true,
       () => false,
     )

@@ -1,6 +1,8 @@
 import { type ChildProcess, spawn } from 'node:child_process'
 import { join, resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
+import { addressOf } from '@fleam/contract/client'
+import { healthOperations } from '@fleam/contract/health/operations'
 import { runningOn, stopRunning } from '../running.ts'
 
 /** Fleam as a kitchen runs it, with its supervisor as a process of its own. */
@@ -27,7 +29,7 @@ export class Kitchen {
 
   /** Whether it answers and its schema is up to date. */
   isReady(): Promise<boolean> {
-    return fetch(`${this.url}/api/health`).then(
+    return fetch(`${this.url}${addressOf(healthOperations.readHealth, {})}`).then(
       (answer) => answer.ok,
       () => false,
     )

@@ -1,7 +1,10 @@
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Plan, PlanRow } from '@fleam/contract/planning'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { importOperations, logbookImportOperations } from '@fleam/contract/new-records/operations'
+import { planOperations } from '@fleam/contract/planning/operations'
 import type { Item } from '@fleam/contract/style'
+import type { FabricationDocument } from '@fleam/core/fabrication'
 import { v7 as newId } from 'uuid'
 import { ask, must } from './devices.ts'
 
@@ -13,18 +16,19 @@ export interface OfficeWork {
   halfDone: () => Promise<string | null>
 }
 
+const { listFabrications, readFabrication, updateFabrication, listVersions } = fabricationOperations
+const { createPlan, acceptPlan, readPlan, listPlans } = planOperations
+
 const RECORDS = 120
 
 export interface Office {
   url: string
-  path: string
+  kitchenId: string
   item: Item
 }
 
-const get = <T>({ url, path }: Office, rest: string) => must<T>(url, 'GET', path + rest)
-
 /** A closed record of the office as a document: what is taken in, corrected and put back. */
-const documentOf = ({ item }: Office) => ({
+const documentOf = ({ item }: Office): FabricationDocument => ({
   format: 'fleam/fabrication',
   version: 1,
   currency: 'EUR',
@@ -32,19 +36,23 @@ const documentOf = ({ item }: Office) => ({
   style: item.styles[0]?.name as string,
   purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12_600, pieces: 6 },
   labour: [],
-  piles: item.styles[0]?.piles.map(({ name, class: own }) => ({ name, class: own, weight: 1_000 })),
+  piles: (item.styles[0]?.piles ?? []).map(({ name, class: own }) => ({ name, class: own, weight: 1_000 })),
   creditPolicy: 'used',
   allocation: 'weight',
 })
 
 function importing(office: Office): OfficeWork {
+  const { url, kitchenId } = office
   const records = Array.from({ length: RECORDS }, () => ({ id: newId(), document: documentOf(office) }))
   return {
     begin: () =>
-      ask(office.url, 'POST', `${office.path}/logbook/import`, { format: 'fleam/logbook', version: 1, records }),
+      ask(url, logbookImportOperations.importLogbook, {
+        kitchenId,
+        body: { format: 'fleam/logbook', version: 1, records },
+      }),
     halfDone: async () => {
       const ids = new Set(records.map(({ id }) => id))
-      const rows = await get<{ id: string }[]>(office, '/fabrications')
+      const rows = await must(url, listFabrications, { kitchenId })
       const kept = rows.filter(({ id }) => ids.has(id)).length
       return kept === 0 || kept === RECORDS ? null : `${kept} of ${RECORDS} records were imported`
     },
@@ -53,22 +61,22 @@ function importing(office: Office): OfficeWork {
 
 /** A correction of a record, and a correction that puts it back as it was: figures are those of the version that stands. */
 async function correcting(office: Office, isRestored: boolean): Promise<OfficeWork> {
-  const id = newId()
-  const names = 'item=none&style=none&supplier=none&cook=none'
-  await must(office.url, 'POST', `${office.path}/fabrications/import?id=${id}&${names}`, documentOf(office))
-  const state = async () => (await get<FabricationState>(office, `/fabrications/${id}`)).record
-  const change = (record: FabricationState['record'], amount: number) =>
-    ask(office.url, 'PUT', `${office.path}/fabrications/${id}`, {
-      ...editOf(record),
-      purchase: { ...record.purchase, price: { amount, per: 'kg' } },
-    })
+  const { url, kitchenId } = office
+  const of = { kitchenId, fabricationId: newId() }
+  const query = { id: of.fabricationId, item: 'none', style: 'none', supplier: 'none', cook: 'none' } as const
+  await must(url, importOperations.importDocument, { kitchenId, query, body: documentOf(office) })
+  const state = async () => (await must(url, readFabrication, of)).record
+  const change = (record: FabricationState['record'], amount: number) => {
+    const purchase = { ...record.purchase, price: { amount, per: 'kg' as const } }
+    return ask(url, updateFabrication, { ...of, body: { ...editOf(record), purchase } })
+  }
   if (isRestored) await change(await state(), 5)
   const before = await state()
   return {
     begin: () => change(before, isRestored ? 4.35 : 5),
     halfDone: async () => {
       const { version, purchase } = await state()
-      const versions = await get<unknown[]>(office, `/fabrications/${id}/versions`)
+      const versions = await must(url, listVersions, of)
       const isNew = version > before.version
       const amount = isNew === isRestored ? 4.35 : 5
       if (versions.length !== version - 1) return `version ${version} has ${versions.length} before it`
@@ -78,25 +86,35 @@ async function correcting(office: Office, isRestored: boolean): Promise<OfficeWo
 }
 
 /** A plan without any goods is accepted: it is there with its answer, or is a draft. */
-async function accepting(office: Office): Promise<OfficeWork> {
-  const id = newId()
+async function accepting({ url, kitchenId }: Office): Promise<OfficeWork> {
+  const planId = newId()
   const draft = {
     ...{ from: '2026-12-07', days: 2, covers: [], menu: [], portions: [], hours: [], deliveries: [], stock: [] },
     ...{ lotsLeft: [], changes: [], pins: [], coldSpace: null, service: 0.5 },
   }
   const none = { wholes: 0, ready: 0, delivery: 0, labour: 0, consumables: 0, disposal: 0, surplus: 0, total: 0 }
   const answer = {
-    ...{ status: 'optimal', bound: 0, gap: 0, cost: none, orders: [], cutting: [], use: [], left: [], uncut: [] },
+    ...{
+      status: 'optimal' as const,
+      bound: 0,
+      gap: 0,
+      cost: none,
+      orders: [],
+      cutting: [],
+      use: [],
+      left: [],
+      uncut: [],
+    },
     ...{ short: [], beside: { allReady: null, allCut: null }, limits: [] },
     service: { asked: 0.5, met: 1, all: 1, draws: 1, premium: null },
   }
   const goods = { products: [], suppliers: [], wholes: [], cuts: [], ready: [], stock: [], cooks: [], wagePerHour: 20 }
-  await must(office.url, 'POST', `${office.path}/plans`, { id, name: 'Cut off', draft })
+  await must(url, createPlan, { kitchenId, body: { id: planId, name: 'Cut off', draft } })
   return {
-    begin: () => ask(office.url, 'POST', `${office.path}/plans/${id}/acceptance`, { version: 1, draft, goods, answer }),
+    begin: () => ask(url, acceptPlan, { kitchenId, planId, body: { version: 1, draft, goods, answer } }),
     halfDone: async () => {
-      const { version, accepted } = await get<Plan>(office, `/plans/${id}`)
-      const row = (await get<PlanRow[]>(office, '/plans')).find((each) => each.id === id)
+      const { version, accepted } = await must(url, readPlan, { kitchenId, planId })
+      const row = (await must(url, listPlans, { kitchenId })).find(({ id }) => id === planId)
       const isWhole = (accepted !== null) === (version === 2) && (row?.acceptedAt !== null) === (accepted !== null)
       return isWhole ? null : `a plan at version ${version} is ${accepted ? 'accepted' : 'a draft'}`
     },

@@ -1,6 +1,7 @@
 import { rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Item } from '@fleam/contract/style'
+import { styleOperations } from '@fleam/contract/style/operations'
 import { findFreePort } from '../ports.ts'
 import { until } from '../processes.ts'
 import { Devices, must, openKitchen } from './devices.ts'
@@ -102,9 +103,8 @@ const KILLED_WITHIN = 'killed within '
 /** A kitchen of its own for the office: what devices weigh is in another one. */
 async function openOffice(url: string): Promise<Office> {
   const { kitchenId } = await openKitchen(url)
-  const path = `/api/kitchens/${kitchenId}`
-  const [item] = await must<[Item]>(url, 'GET', `${path}/items`)
-  return { url, path, item }
+  const [item] = await must(url, styleOperations.listItems, { kitchenId })
+  return { url, kitchenId, item: item as Item }
 }
 
 /** Faults, one after the other, while devices weigh; then everything is read back. */

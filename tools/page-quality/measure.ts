@@ -1,8 +1,9 @@
 import { execFileSync } from 'node:child_process'
 import { existsSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import type { FabricationRow } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import { callAt } from '@fleam/contract/fetch-client'
+import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { chromium } from '@playwright/test'
 import { House } from '../house.ts'
 import { findFreePort } from '../ports.ts'
@@ -16,9 +17,10 @@ type Category = keyof typeof AIMS
 const CATEGORIES = Object.keys(AIMS) as Category[]
 
 async function roomsOf(url: string): Promise<Record<string, string>> {
-  const kitchens = (await (await fetch(`${url}/api/kitchens`)).json()) as Kitchen[]
-  const larch = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')
-  const rows = (await (await fetch(`${url}/api/kitchens/${larch?.id}/fabrications`)).json()) as FabricationRow[]
+  const call = callAt(url)
+  const kitchens = await call(kitchenOperations.listKitchens, {})
+  const kitchenId = kitchens.find((kitchen) => kitchen.name === 'Larch Halt')?.id as string
+  const rows = await call(fabricationOperations.listFabrications, { kitchenId })
   return {
     Today: '/',
     Buying: '/buying',
