@@ -1,5 +1,5 @@
 import type { Plan } from '@fleam/contract/planning'
-import { planOrders, planRequest } from '@fleam/core/planning'
+import { type OrderPlan, planOrders, planRequest } from '@fleam/core/planning'
 import type { Schedule } from '@fleam/core/scheduling'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'
@@ -50,11 +50,17 @@ const answers = {
   [`POST ${BASE}/plans/${plan.id}/acceptance`]: { body: plan },
 }
 
-const paused = () => act(() => new Promise((resolve) => setTimeout(resolve, 450)))
+// Nobody waits for those who type: the clock is put forward.
+beforeEach(() => void jest.useFakeTimers({ advanceTimers: true }))
+afterEach(() => void jest.useRealTimers())
+const paused = () => act(() => jest.advanceTimersByTimeAsync(450))
 const tell = (told: PlanTold) => act(async () => hear(told))
+let solved: OrderPlan | null = null
+/** The solver's answer to the plan, the same for every test. */
 const answer = async () => {
   const { request, pins } = planRequest(plan.draft, goods, 'EUR')
-  return planOrders(request, await loadSolver(), { pins, seconds: 10 })
+  solved ??= planOrders(request, await loadSolver(), { pins, seconds: 10 })
+  return solved
 }
 
 async function room() {
@@ -201,7 +207,7 @@ test('covers that are changed are kept, and the plan is made again', async () =>
   fireEvent.change(screen.getByLabelText('Covers on Thu 3 Dec'), { target: { value: '20' } })
   await paused()
   expect(asked?.request.demand.map(({ quantity }) => quantity)).toEqual([6, 12])
-  await act(() => new Promise((resolve) => setTimeout(resolve, 400)))
+  await act(() => jest.advanceTimersByTimeAsync(400))
   await answered()
   expect(sent.find(({ method }) => method === 'PUT')?.body).toMatchObject({
     version: 1,

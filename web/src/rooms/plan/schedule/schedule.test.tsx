@@ -12,7 +12,7 @@ import { moved } from './moved.ts'
 import { ScheduleRoom } from './schedule-room.tsx'
 
 // The plan's first day is the next one.
-beforeEach(() => setClock('2026-12-01T09:00:00Z'))
+beforeEach(() => void jest.useFakeTimers({ now: new Date('2026-12-01T09:00:00Z'), advanceTimers: true }))
 afterEach(() => jest.useRealTimers())
 
 let asked: ScheduleAsked | null = null
@@ -116,7 +116,7 @@ const schedule: Schedule = {
 }
 /** What is changed is kept a moment later. */
 const keptNow = async () => {
-  await act(() => new Promise((resolve) => setTimeout(resolve, 450)))
+  await act(() => jest.advanceTimersByTimeAsync(450))
   await answered()
 }
 const tell = (told: ScheduleTold) => act(async () => hear(told))
