@@ -53,19 +53,22 @@ const percent = (share: number) => `${(share * 100).toFixed(2)} %`
 
 /** How sure plans of a kitchen's size are after ten seconds, beside a native solver; and how large they are. */
 export async function benchPlanGaps(url: string): Promise<void> {
-  const solve = solveWith(await loadHighs())
+  const solve = solveWith(await loadHighs(), () => performance.now())
   const folder = mkdtempSync(join(tmpdir(), 'gaps-'))
   for (const { name, request } of await plansOf(url)) {
     let nodes = 0
-    const counted: SolveProgramme = (programme, options) => {
-      const solved = solve(programme, options)
+    const counted = Object.assign((...asked: Parameters<SolveProgramme>) => {
+      const solved = solve(...asked)
       nodes += solved.nodes
       return solved
-    }
+    }, solve)
     const began = performance.now()
     const ours = solveOrderPlan(orderPlanModel(request), { solve: counted, seconds: SECONDS })
     const took = performance.now() - began
-    const rootOnly: SolveProgramme = (programme, options) => solve(programme, { ...options, mostNodes: 1 })
+    const rootOnly = Object.assign(
+      (...[programme, options]: Parameters<SolveProgramme>) => solve(programme, { ...options, mostNodes: 1 }),
+      solve,
+    )
     const root = solveOrderPlan(orderPlanModel(request), { solve: rootOnly, seconds: SECONDS, isProofNeeded: true })
     const { programme } = orderPlanModel(request)
     const best = ours?.cost.best ?? Number.NaN

@@ -19,7 +19,7 @@ export async function benchPlanning(): Promise<void> {
     process.stdout.write(`order plans: ${NATIVE} is not installed, nothing to measure beside\n`)
     return
   }
-  const solve = solveWith(await loadHighs())
+  const solve = solveWith(await loadHighs(), () => performance.now())
   const folder = mkdtempSync(join(tmpdir(), 'plans-'))
   const cases = JSON.parse(readFileSync(CASES, 'utf8')) as { name: string; input: unknown }[]
   for (const { name, input } of cases) {

@@ -12,7 +12,7 @@ const ROUNDS = 3
 
 /** Schedules of the cases: when there is one at all, when it ends, and what a plain rule of thumb comes to beside it. */
 export async function benchScheduling(): Promise<void> {
-  const solve = solveWith(await loadHighs())
+  const solve = solveWith(await loadHighs(), () => performance.now())
   const cases = JSON.parse(readFileSync(CASES, 'utf8')) as { name: string; input: unknown }[]
   for (const { name, input } of cases) {
     const request = scheduleRequest.parse(input)

@@ -24,7 +24,11 @@ const HOUR = 60
 /** The answer of the solver to a plan of the demo. */
 export async function answerPlan(draft: PlanDraft, goods: PlanGoods, currency: string): Promise<OrderPlan> {
   const { request } = planRequest(draft, goods, currency)
-  return planOrders(request, solveWith(await loadHighs()), { seconds: SECONDS })
+  return planOrders(
+    request,
+    solveWith(await loadHighs(), () => performance.now()),
+    { seconds: SECONDS },
+  )
 }
 
 interface Scheduled {
@@ -56,7 +60,7 @@ export async function schedulePlan({ client, plan, script }: Scheduled): Promise
     ...{ from: accepted.draft.from, days: accepted.draft.days, settings: schedule.settings, now: 0 },
     cooks: workCooks(cooks, { away: [], days: schedule.days }),
   })
-  const solve = solveWith(await loadHighs())
+  const solve = solveWith(await loadHighs(), () => performance.now())
   const made = planSchedule(work.request, solve, { seconds: SCHEDULE_SECONDS, patience: PATIENCE_MS })
   const nameOf = taskNames(work, jobs)
   const tasks = placedInOrder(work, made.tasks).map(({ cook, ...task }) => ({

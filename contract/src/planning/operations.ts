@@ -35,6 +35,7 @@ const goodsQuery = z.strictObject({
   products: z
     .string()
     .max(40 * MAX_PRODUCTS)
+    .default('')
     .transform((text) => text.split(',').filter((each) => each !== ''))
     .pipe(z.array(id).max(MAX_PRODUCTS)),
   /** The accepted plan of which what is left is planned: it holds nothing, and what it ordered is on its way. */

@@ -39,9 +39,9 @@ export function cheapestPlain(model: PlanModel, found: Float64Array, { solve, se
   const { moneyCosts: costs } = model
   const each = { solve, seconds: Math.max(LEAST_SECONDS, seconds / (OTHERS + products.length)), costs }
   // On a busy machine a solver hears late that its time is over: the plans that are left are not waited for.
-  const ends = Date.now() + LATEST * Math.max(seconds, LEAST_SECONDS * (OTHERS + products.length)) * 1000
+  const ends = solve.nowMs() + LATEST * Math.max(seconds, LEAST_SECONDS * (OTHERS + products.length)) * 1000
   const within = (upper: ReadonlyMap<number, number>): Valued | null => {
-    const values = Date.now() > ends ? null : restricted(model, upper, each)
+    const values = solve.nowMs() > ends ? null : restricted(model, upper, each)
     return values && valued(model, values)
   }
   /** The cheapest with no cuts but these. */

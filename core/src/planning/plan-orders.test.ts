@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import cases from '../../cases/order-plan.json'
 import { brokenRules } from '../../test/check-plan.ts'
 import { loadSolver } from '../../test/solver.ts'
-import type { SolveProgramme } from '../solving/index.ts'
+import type { Solved, SolveProgramme } from '../solving/index.ts'
 import { countedYield, type OrderPlan, type OrderPlanRequest, planOrders } from './index.ts'
 
 let solve: SolveProgramme
@@ -78,10 +78,14 @@ const little = (changes: Partial<Record<keyof OrderPlanRequest, unknown>> = {}):
     ...changes,
   })
 
+/** Another search in place of the solver's, by the same clock. */
+const inItsPlace = (search: (...asked: Parameters<SolveProgramme>) => Solved): SolveProgramme =>
+  Object.assign(search, { nowMs: solve.nowMs })
+
 /** A search that finds foolish plans alone: first the dearest that is not short, then it hands back what it was given. */
 function foolish(): SolveProgramme {
   let calls = 0
-  return (programme, options) => {
+  return inItsPlace((programme, options) => {
     calls += 1
     if (calls === 1) {
       const least = solve(programme, options)
@@ -96,7 +100,7 @@ function foolish(): SolveProgramme {
     }
     if (calls === 2) return { values: options.start ?? null, isProven: false, best: 1e6, bound: 0, gap: 1, nodes: 0 }
     return solve(programme, options)
-  }
+  })
 }
 
 test('a search that ends too soon answers no worse than all ready, and buys nothing that it does not use', () => {
@@ -114,12 +118,12 @@ test('a search that ends too soon answers no worse than all ready, and buys noth
 /** A search that ends with everything short, before that is proven; whatever is asked afterwards it answers. */
 function hasty(): SolveProgramme {
   let calls = 0
-  return (programme, options) => {
+  return inItsPlace((programme, options) => {
     calls += 1
     if (calls > 1) return solve(programme, options)
     const most = solve(programme, { ...options, costs: options.costs.map((cost) => -cost) })
     return { ...most, best: -most.best, bound: 0, isProven: false, gap: 1 }
-  }
+  })
 }
 
 test('a search for the least shortage that ends too soon leaves no more short than all ready', () => {
@@ -127,6 +131,26 @@ test('a search for the least shortage that ends too soon leaves no more short th
   expect(plan.short).toEqual([])
   expect(plan.status).toBe('optimal')
   expect(plan.cost.total).toBeCloseTo(planOrders(little(), solve).cost.total, 6)
+})
+
+test('on a machine that hears late that its time is over, plain plans end after twice their time', () => {
+  let now = 0
+  let calls = 0
+  const slow: SolveProgramme = Object.assign(
+    (...[programme, options]: Parameters<SolveProgramme>) => {
+      calls += 1
+      // Seven times as long as it was given; the search for money proves nothing.
+      now += options.seconds * 7000
+      const solved = solve(programme, options)
+      return calls === 2 ? { ...solved, isProven: false, bound: 0 } : solved
+    },
+    { nowMs: () => now },
+  )
+  const plan = planOrders(mixed(), slow, { seconds: 10 })
+  expect(plan.status).toBe('within-gap')
+  // The search for shortage and for money, and of the plain plans those that began in time; nothing beside it.
+  expect(calls).toBeLessThanOrEqual(5)
+  expect(now).toBeLessThan(80_000)
 })
 
 test('where less may be short than was found, nobody says how far the cost is above the least', () => {

@@ -77,8 +77,8 @@ export function planOrders(
   solve: SolveProgramme,
   { seconds = SECONDS, pins = [], usual = null, onProgress, onPlan }: PlanOptions = {},
 ): OrderPlan {
-  const ends = Date.now() + seconds * 1000
-  const secondsLeft = () => (ends - Date.now()) / 1000
+  const ends = solve.nowMs() + seconds * 1000
+  const secondsLeft = () => (ends - solve.nowMs()) / 1000
   const plan = makePlan(request, { solve, seconds: seconds * PLAN_SHARE, pins, usual, onProgress })
   if (!plan) return refused(request)
   const alone = answerOf(request, plan)

@@ -35,7 +35,7 @@ const NO_SHORTAGE = 1e-7
 export function solvePlan(model: PlanModel, options: SolveOptions): SolvedPlan | null {
   const { solve, seconds, onProgress, isProofNeeded = false, usual = null } = options
   const { programme, shortCosts, moneyCosts } = model
-  const began = Date.now()
+  const began = solve.nowMs()
   const { values: found, ...searched } = solve(programme, { seconds: seconds * SHORT_SHARE, costs: shortCosts })
   if (!found) return null
   const first = leastShort(model, { ...searched, values: found }, options)
@@ -43,7 +43,7 @@ export function solvePlan(model: PlanModel, options: SolveOptions): SolvedPlan |
   const isShortProven = short === 0 || first.isProven
   const release = holdShortage(model, short)
   try {
-    const left = Math.max(seconds * (1 - SHORT_SHARE), seconds - (Date.now() - began) / 1000)
+    const left = Math.max(seconds * (1 - SHORT_SHARE), seconds - (solve.nowMs() - began) / 1000)
     const start = first.values
     const progress = onProgress ? { onProgress } : {}
     const cost = solve(programme, { seconds: left * SEARCH_SHARE, costs: moneyCosts, start, ...progress })

@@ -42,7 +42,7 @@ export function planSchedule(
   if (impossible.length > 0) return nothing(bound, impossible)
   if (request.tasks.length === 0) return { ...nothing(bound, []), status: 'proven' }
   const least = { late: bound.lateMinutes, clean: cleanBound(shop) }
-  const search = searched(shop, least, { seconds, patience, seed, onProgress })
+  const search = searched(shop, least, { seconds, patience, seed, onProgress, nowMs: solve.nowMs })
   const best = timed(shop, search, solve)
   if (best.cost.broken > SAME) return nothing(bound, withoutPlace(shop, best.placing))
   const { late, clean, hold } = best.cost
@@ -66,18 +66,21 @@ function searched(
     patience,
     seed,
     onProgress,
-  }: Required<Pick<ScheduleOptions, 'seconds' | 'patience' | 'seed'>> & Pick<ScheduleOptions, 'onProgress'>,
+    nowMs,
+  }: Required<Pick<ScheduleOptions, 'seconds' | 'patience' | 'seed'>> &
+    Pick<ScheduleOptions, 'onProgress'> &
+    Pick<SolveProgramme, 'nowMs'>,
 ): Search {
   const search = new Search(shop, seed)
-  const began = performance.now()
+  const began = nowMs()
   let improved = began
   for (;;) {
-    const now = performance.now()
+    const now = nowMs()
     const { broken, late, clean } = search.best.cost
     const isLeast = broken <= SAME && late <= least.late + SAME && clean <= least.clean + SAME
     const waits = isLeast ? Math.min(patience, PATIENCE_MS.bound) : patience
     if (now - began > seconds * 1000 || now - improved > waits) return search
-    if (search.walk(SLICE_MS)) improved = performance.now()
+    if (search.walk(SLICE_MS, nowMs)) improved = nowMs()
     if (onProgress?.(search.best.cost) === false) return search
   }
 }

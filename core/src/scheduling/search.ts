@@ -59,12 +59,12 @@ export class Search {
   }
 
   /** Walks for some time; answers whether a better one was found. */
-  walk(milliseconds: number): boolean {
-    const until = performance.now() + milliseconds
+  walk(milliseconds: number, nowMs: () => number): boolean {
+    const until = nowMs() + milliseconds
     let isImproved = false
     do {
       for (let tries = 0; tries < TRIES_A_LOOK; tries++) isImproved = this.#step() || isImproved
-    } while (performance.now() < until)
+    } while (nowMs() < until)
     return isImproved
   }
 

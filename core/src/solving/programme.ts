@@ -52,7 +52,11 @@ export interface Solved extends ProgrammeProgress {
 }
 
 /** Solves a programme to its least cost; how it comes by it is not this module's business. */
-export type SolveProgramme = (programme: Programme, options: ProgrammeOptions) => Solved
+export interface SolveProgramme {
+  (programme: Programme, options: ProgrammeOptions): Solved
+  /** Milliseconds since some moment: by this clock, and no other, searches know when their time is over. */
+  nowMs: () => number
+}
 
 interface SolverModel {
   options: { set: (values: Readonly<Record<string, number | boolean | string>>) => unknown }
@@ -72,10 +76,10 @@ interface Solver {
   constants: { modelStatus: { optimal: number }; callbackType: { mipLogging: number } }
 }
 
-/** A loaded solver as this module asks for it. */
-export const solveWith =
-  (solver: object): SolveProgramme =>
-  (programme, { seconds, costs, start = null, onProgress, mostNodes }) => {
+/** A loaded solver and a clock as the computation asks for them: it reads none of its own. */
+export function solveWith(solver: object, nowMs: () => number): SolveProgramme {
+  const solve = (programme: Programme, options: ProgrammeOptions): Solved => {
+    const { seconds, costs, start = null, onProgress, mostNodes } = options
     const { createModel, constants } = solver as Solver
     const model = createModel.call(solver, dataOf(programme, costs))
     try {
@@ -99,6 +103,8 @@ export const solveWith =
       model.dispose()
     }
   }
+  return Object.assign(solve, { nowMs })
+}
 
 function answerOf(model: SolverModel, programme: Programme, costs: readonly number[], isProven: boolean): Solved {
   const values = model.getSolution().colValue

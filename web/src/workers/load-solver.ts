@@ -7,5 +7,5 @@ let loading: ReturnType<typeof loadHighs> | null = null
 /** The solver of mixed-integer programmes, fetched and compiled once. */
 export async function loadSolver(): Promise<SolveProgramme> {
   loading ??= loadHighs({ locateFile: () => solverAddress })
-  return solveWith(await loading)
+  return solveWith(await loading, () => performance.now())
 }

@@ -1,4 +1,5 @@
 import type { Plan } from '@fleam/contract/planning'
+import { planOperations } from '@fleam/contract/planning/operations'
 import { type OrderPlan, planOrders, planRequest } from '@fleam/core/planning'
 import type { Schedule } from '@fleam/core/scheduling'
 import { act, fireEvent, screen, within } from '@testing-library/react'
@@ -44,6 +45,7 @@ const plan: Plan = {
   told: [],
 }
 const answers = {
+  [`GET ${BASE}/plan-goods`]: { body: goods },
   [`GET ${BASE}/plan-goods?`]: { body: goods },
   [`GET ${BASE}/products`]: { body: [{ id: 'thighs', name: 'Chicken: thighs' }] },
   [`PUT ${BASE}/plans/${plan.id}`]: { body: { ...plan, version: 2 } },
@@ -200,6 +202,16 @@ test('a plan of which nobody knows how good it is asks too, and one that leaves 
   expect(screen.getByText(/A plan that leaves less short was found/).textContent).toMatch(/found: 2\D+instead of 6/)
   await touch(screen.getByRole('button', { name: 'Show it' }))
   expect(screen.getByText(/Cheapest possible\./)).toBeTruthy()
+})
+
+test('a draft without any dish says what to do, and asks for goods as the API takes it', async () => {
+  const sent = answerWith(answers)
+  renderPart(<DraftRoom plan={{ ...plan, draft: { ...plan.draft, menu: [] } }} />)
+  await answered()
+  expect(screen.getByText(/Say below who eats what/)).toBeTruthy()
+  const { path } = sent.find(({ path: at }) => at.includes('/plan-goods')) as { path: string }
+  const query = Object.fromEntries(new URL(path, 'http://x').searchParams)
+  expect(planOperations.readPlanGoods.query.parse(query)).toEqual({ products: [], replaces: null })
 })
 
 test('covers that are changed are kept, and the plan is made again', async () => {
