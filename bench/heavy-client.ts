@@ -16,8 +16,8 @@ const over = new AbortController()
 async function ask({ url, method, address, body }: HeavyWork): Promise<void> {
   while (!over.signal.aborted) {
     // A document is another record each time.
-    const own = address.replace('?item=none', `?id=${newId()}&item=none`)
-    const response = await fetch(url + own, {
+    const addressOfNew = address.replace('?item=none', `?id=${newId()}&item=none`)
+    const response = await fetch(url + addressOfNew, {
       method,
       signal: over.signal,
       ...(body === null ? {} : { headers: { 'content-type': 'application/json' }, body }),

@@ -7,6 +7,7 @@ import { callAt, RefusedCall } from './fetch-client.ts'
 import { kitchenOperations } from './kitchen/operations.ts'
 import { logbookOperations } from './logbook/operations.ts'
 import { paramsOf } from './operation.ts'
+import { PROBLEMS, type Problem, type ProblemCode } from './problem.ts'
 import { unreadableOperations } from './unreadable/operations.ts'
 
 const KITCHEN = '019b76da-a861-7000-8000-000000000001'
@@ -44,6 +45,11 @@ test('an answer that is not as its operation says is found out', () => {
   expect(() => requireAnswer(kitchenOperations.listKitchens, [{ id: 3 }])).toThrow('listKitchens does not answer as it')
 })
 
+const problemOf = (code: ProblemCode): Problem => {
+  const { status, title } = PROBLEMS[code]
+  return { type: `/problems/${code}`, title, status, code, detail: 'because', issues: [], kept: 'Nothing was changed.' }
+}
+
 describe('a client of a running Fleam', () => {
   const answers: Record<string, { status?: number; text: string }> = {}
   const asked: string[] = []
@@ -65,11 +71,13 @@ describe('a client of a running Fleam', () => {
     expect(await call(buyingOperations.exportPriceList, { kitchenId: KITCHEN })).toBe('supplier;price')
     answers[`${path}/logbook/recount`] = { text: '{"progress":{"done":1,"of":2}}\n{"result":{"records":2}}\n' }
     expect(await call(logbookOperations.recountLogbook, { kitchenId: KITCHEN })).toEqual({ records: 2 })
-    answers[`${path}/logbook/recount`] = { text: '{"progress":{}}\n{"problem":{"status":409,"code":"cancelled"}}' }
+    answers[`${path}/logbook/recount`] = {
+      text: `{"progress":{}}\n${JSON.stringify({ problem: problemOf('cancelled') })}`,
+    }
     const broken = await call(logbookOperations.recountLogbook, { kitchenId: KITCHEN }).catch((error) => error)
     expect(broken).toBeInstanceOf(RefusedCall)
     expect(broken).toMatchObject({ status: 409, problem: { code: 'cancelled' } })
-    answers[path] = { status: 404, text: '{"code":"not-found"}' }
+    answers[path] = { status: 404, text: JSON.stringify(problemOf('not-found')) }
     expect(await call(kitchenOperations.readKitchen, { kitchenId: KITCHEN }).catch((error) => error)).toMatchObject({
       problem: { code: 'not-found' },
     })
@@ -78,6 +86,8 @@ describe('a client of a running Fleam', () => {
   test('says so where somebody else answers, or Fleam not as it says', async () => {
     const proxy = await call(priceListOperations.readPriceFeed, {}).catch((error) => error)
     expect(proxy).toMatchObject({ status: 502, problem: null })
+    answers['/api/price-feed'] = { status: 500, text: '{half a word' }
+    expect(await call(priceListOperations.readPriceFeed, {}).catch((error) => error)).toMatchObject({ problem: null })
     answers['/api/price-feed'] = { text: '{"address":3}' }
     await expect(call(priceListOperations.readPriceFeed, {})).rejects.toThrow(
       'readPriceFeed does not answer as it says',

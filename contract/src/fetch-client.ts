@@ -1,10 +1,18 @@
 import { z } from 'zod'
 import { type InputOf, requestOf, requireAnswer } from './client.ts'
 import type { AnswerOf, Operation } from './operation.ts'
-import type { Problem } from './problem.ts'
+import { type Problem, problem } from './problem.ts'
 
 /** Asks for an operation; throws `RefusedCall` where it is refused. */
 export type Call = <O extends Operation>(operation: O, input: InputOf<O>) => Promise<AnswerOf<O>>
+
+function readJson(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
 
 /** An operation was refused; without a problem where something else than Fleam answered. */
 export class RefusedCall extends Error {
@@ -14,7 +22,7 @@ export class RefusedCall extends Error {
   constructor(operation: Operation, status: number, text: string) {
     super(`${operation.id} was answered with ${status}: ${text.slice(0, 500)}`)
     this.status = status
-    this.problem = text.startsWith('{') ? (JSON.parse(text) as Problem) : null
+    this.problem = problem.safeParse(readJson(text)).data ?? null
   }
 }
 

@@ -34,8 +34,8 @@ export async function loadDemo(url: string, now: Date, plans?: PlanSource): Prom
   const lastSession = last?.sessions.at(-1)
   if (!last || !lastSession) return
   const { call, kitchenId } = kitchenClient(url, last.id)
-  const known = await found(call(readFabrication, { kitchenId, fabricationId: lastSession.id }))
-  if (known?.record.status === 'closed') return
+  const lastRecord = await found(call(readFabrication, { kitchenId, fabricationId: lastSession.id }))
+  if (lastRecord?.record.status === 'closed') return
   for (const kitchen of kitchens) await loadKitchen(kitchenClient(url, kitchen.id), kitchen, now, plans)
 }
 
@@ -100,8 +100,8 @@ async function supplierIdOf({ call, kitchenId }: KitchenClient, name: string): P
 async function loadBuying(client: KitchenClient, { lots, script }: DemoKitchen, now: Date): Promise<void> {
   const { call, kitchenId } = client
   // Broken off after the prices, it goes on without them: their days have moved with today.
-  const known = await call(buyingOperations.listArticles, { kitchenId, query: { limit: 1 } })
-  if (known.total === 0) await loadPrices(client, now)
+  const articles = await call(buyingOperations.listArticles, { kitchenId, query: { limit: 1 } })
+  if (articles.total === 0) await loadPrices(client, now)
   const items = await call(styleOperations.listItems, { kitchenId })
   for (const lot of lots) {
     const itemId = items.find((item) => item.name === lot.script.item)?.id as string

@@ -5,6 +5,10 @@ import { openTestApp, type TestApp } from './harness.ts'
 
 const CONTRACT = join(import.meta.dirname ?? __dirname, '../../contract/src')
 
+/** A table of operations, among what else a capability says of them. */
+const isTable = (value: object): value is Readonly<Record<string, Operation>> =>
+  Object.values(value).every((entry) => typeof entry?.path === 'string' && typeof entry.method === 'string')
+
 /** Every operation of every capability. */
 async function allOperations(): Promise<Operation[]> {
   const capabilities = readdirSync(CONTRACT, { withFileTypes: true }).filter((entry) => entry.isDirectory())
@@ -12,8 +16,9 @@ async function allOperations(): Promise<Operation[]> {
     capabilities.map(({ name }) => import(`../../contract/src/${name}/operations.ts`) as Promise<object>),
   )
   return modules
-    .flatMap((module) => Object.entries(module).filter(([name]) => name.endsWith('Operations')))
-    .flatMap(([, table]) => Object.values(table as Record<string, Operation>))
+    .flatMap((module) => Object.values(module) as object[])
+    .filter(isTable)
+    .flatMap((table) => Object.values(table))
 }
 
 let test_: TestApp

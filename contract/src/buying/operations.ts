@@ -17,7 +17,7 @@ import { priceIssue } from '../price-row.ts'
 
 const MAX_LISTED = 200
 const MAX_OFFSET = 10_000_000
-const query = z.object({
+const articlesQuery = z.object({
   words: z.string().max(200).default(''),
   tied: z.enum(['true', 'false']).default('false'),
   limit: z.coerce.number().int().min(1).max(MAX_LISTED).default(50),
@@ -40,7 +40,7 @@ export const buyingOperations = operations('buying', {
     method: 'GET',
     path: '/api/kitchens/:kitchenId/articles',
     summary: 'The price book, page by page',
-    query,
+    query: articlesQuery,
     answer: articleRows,
   },
   readArticle: {

@@ -1,5 +1,27 @@
 import { z } from 'zod'
-import { logbookView, logbookViews } from '../logbook-findings.ts'
+import {
+  chartQuery,
+  logbookChanges,
+  logbookDoubts,
+  logbookExportQuery,
+  logbookPage,
+  logbookSeries,
+  logbookSummary,
+  recordsQuery,
+  summaryQuery,
+} from '../logbook.ts'
+import {
+  curveQuery,
+  logbookCurve,
+  logbookFilters,
+  logbookLearning,
+  logbookSeasons,
+  logbookTurns,
+  logbookView,
+  logbookViews,
+  periodQuery,
+} from '../logbook-findings.ts'
+import { file, operations, steps } from '../operation.ts'
 
 export const logbookViewOperations = operations('logbook', {
   listLogbookViews: {
@@ -24,28 +46,6 @@ export const logbookViewOperations = operations('logbook', {
     answer: logbookViews,
   },
 })
-
-import {
-  chartQuery,
-  logbookChanges,
-  logbookDoubts,
-  logbookExportQuery,
-  logbookPage,
-  logbookSeries,
-  logbookSummary,
-  recordsQuery,
-  summaryQuery,
-} from '../logbook.ts'
-import {
-  curveQuery,
-  logbookCurve,
-  logbookFilters,
-  logbookLearning,
-  logbookSeasons,
-  logbookTurns,
-  periodQuery,
-} from '../logbook-findings.ts'
-import { file, operations, steps } from '../operation.ts'
 
 export const logbookOperations = operations('logbook', {
   summariseLogbook: {

@@ -1,19 +1,7 @@
-import { orderPlan, orderPlanRequest } from '../order-plan.ts'
-
-export const orderPlanOperations = operations('planning', {
-  planOrders: {
-    method: 'POST',
-    path: '/api/order-plan',
-    summary: 'What to order and how to cut it, for the least shortage and then the least cost',
-    body: orderPlanRequest,
-    answer: orderPlan,
-    refuses: ['cancelled'],
-  },
-})
-
 import { z } from 'zod'
 import { id } from '../numbers.ts'
 import { operations } from '../operation.ts'
+import { orderPlan, orderPlanRequest } from '../order-plan.ts'
 import {
   arrival,
   expectedLine,
@@ -29,6 +17,17 @@ import {
   planRows as planRowsAnswer,
 } from '../planning.ts'
 
+export const orderPlanOperations = operations('planning', {
+  planOrders: {
+    method: 'POST',
+    path: '/api/order-plan',
+    summary: 'What to order and how to cut it, for the least shortage and then the least cost',
+    body: orderPlanRequest,
+    answer: orderPlan,
+    refuses: ['cancelled'],
+  },
+})
+
 const MAX_PRODUCTS = 60
 /** Ids in one word, apart by commas. */
 const goodsQuery = z.strictObject({
@@ -36,13 +35,14 @@ const goodsQuery = z.strictObject({
     .string()
     .max(40 * MAX_PRODUCTS)
     .default('')
-    .transform((text) => text.split(',').filter((each) => each !== ''))
+    .transform((text) => text.split(',').filter((productId) => productId !== ''))
     .pipe(z.array(id).max(MAX_PRODUCTS)),
   /** The accepted plan of which what is left is planned: it holds nothing, and what it ordered is on its way. */
   replaces: id.nullable().default(null),
 })
 const MAX_VERSION = 1_000_000_000
-const at = z.strictObject({ version: z.coerce.number().int().min(1).max(MAX_VERSION) })
+/** The version at which a plan was read. */
+const versionQuery = z.strictObject({ version: z.coerce.number().int().min(1).max(MAX_VERSION) })
 
 export const planOperations = operations('planning', {
   readPlanGoods: {
@@ -99,7 +99,7 @@ export const planOperations = operations('planning', {
     method: 'DELETE',
     path: '/api/kitchens/:kitchenId/plans/:planId/acceptance',
     summary: 'Takes an acceptance back, as long as nothing came of it',
-    query: at,
+    query: versionQuery,
     answer: plan,
     refuses: ['stale-version'],
   },

@@ -1,3 +1,8 @@
+import { z } from 'zod'
+import { daySchedule, scheduleEdit, schedulesStanding, stylesWork, styleWork, toldTask } from '../kept-schedule.ts'
+import { day, id } from '../numbers.ts'
+import { file, operations } from '../operation.ts'
+import { plan } from '../planning.ts'
 import { schedule, scheduleRequest } from '../schedule.ts'
 
 export const scheduleOperations = operations('planning', {
@@ -10,12 +15,6 @@ export const scheduleOperations = operations('planning', {
     refuses: ['cancelled'],
   },
 })
-
-import { z } from 'zod'
-import { daySchedule, scheduleEdit, schedulesStanding, stylesWork, styleWork, toldTask } from '../kept-schedule.ts'
-import { day, id } from '../numbers.ts'
-import { file, operations } from '../operation.ts'
-import { plan } from '../planning.ts'
 
 export const kitchenScheduleOperations = operations('planning', {
   updateSchedule: {

@@ -37,11 +37,11 @@ export function cheapestPlain(model: PlanModel, found: Float64Array, { solve, se
   const { programme, cuts, ready, demands } = model
   const products = [...new Set(demands.map(({ product }) => product))]
   const { moneyCosts: costs } = model
-  const each = { solve, seconds: Math.max(LEAST_SECONDS, seconds / (OTHERS + products.length)), costs }
+  const solving = { solve, seconds: Math.max(LEAST_SECONDS, seconds / (OTHERS + products.length)), costs }
   // On a busy machine a solver hears late that its time is over: the plans that are left are not waited for.
   const ends = solve.nowMs() + LATEST * Math.max(seconds, LEAST_SECONDS * (OTHERS + products.length)) * 1000
   const within = (upper: ReadonlyMap<number, number>): Valued | null => {
-    const values = solve.nowMs() > ends ? null : restricted(model, upper, each)
+    const values = solve.nowMs() > ends ? null : restricted(model, upper, solving)
     return values && valued(model, values)
   }
   /** The cheapest with no cuts but these. */

@@ -21,7 +21,7 @@ export function NextForYou() {
   const cooks = useCooks()
   const [cookId, setCookId] = useState(() => readSetting(SETTING))
   const tasks = schedule.data?.tasks ?? []
-  const own = cookId === null ? [] : nextOf(tasks, cookId)
+  const next = cookId === null ? [] : nextOf(tasks, cookId)
   if (tasks.length === 0) return null
   return (
     <section aria-labelledby="next-for-you">
@@ -44,9 +44,9 @@ export function NextForYou() {
         </Form.Select>
         <Link to="/wall">All cooks on the wall</Link>
       </div>
-      {cookId !== null && own.length === 0 ? <p>Nothing more for today.</p> : null}
+      {cookId !== null && next.length === 0 ? <p>Nothing more for today.</p> : null}
       <ol className={css.next}>
-        {own.map((task) => (
+        {next.map((task) => (
           <NextTask key={task.id} task={task} />
         ))}
       </ol>
