@@ -59,6 +59,11 @@ function Better({ run, made }: { run: PlanRun; made: Made }) {
   if (!run.better) return null
   const { plan: to, by } = run.better
   const [was, is] = [made.plan.cost.total, to.cost.total]
+  const cost = (plan: OrderPlan) => (
+    <OpenFigure explain={() => explainPlanCost(plan, made.asked, 'total')} format={format}>
+      {format.money(plan.cost.total)}
+    </OpenFigure>
+  )
   const short = (plan: OrderPlan) => (
     <OpenFigure explain={() => explainPlanTotal(plan, 'short', made)} format={format}>
       {format.quantity(planTotals(plan, made.goods, made.draft).short, 'count')}
@@ -68,12 +73,12 @@ function Better({ run, made }: { run: PlanRun; made: Made }) {
     <p role="status" className={css.better}>
       {by === 'less-short' ? (
         <>
-          A plan that leaves less short was found: {short(to)} instead of {short(made.plan)}, for {format.money(is)}{' '}
-          instead of {format.money(was)}
+          A plan that leaves less short was found: {short(to)} instead of {short(made.plan)}, for {cost(to)} instead of{' '}
+          {cost(made.plan)}
         </>
       ) : (
         <>
-          A cheaper plan was found: {format.money(is)} instead of {format.money(was)},{' '}
+          A cheaper plan was found: {cost(to)} instead of {cost(made.plan)},{' '}
           <OpenFigure explain={() => explainSaved('the plan that is shown', was, to)} format={format}>
             {format.money(was - is)}
           </OpenFigure>{' '}
