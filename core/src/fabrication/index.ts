@@ -35,4 +35,4 @@ export { expectedWeight, isUncounted, piecesIn, pilesFromReadings } from './read
 export type { FabricationPlan, PlannedOffer, PriceSource } from './record.ts'
 export { documentOf, PRICE_SOURCES, RECORD_STATUSES, WEIGHT_SOURCES } from './record.ts'
 export type { Balance, Limits, WeightsResult } from './weights.ts'
-export { DEFAULT_LIMITS, weigh } from './weights.ts'
+export { BALANCES, DEFAULT_LIMITS, weigh } from './weights.ts'

@@ -14,7 +14,8 @@ export interface Limits {
 
 export const DEFAULT_LIMITS: Limits = { over: 0.005, lost: 0.03, short: 0.005, even: 0.02 }
 
-export type Balance = 'ok' | 'over' | 'lost'
+export const BALANCES = ['ok', 'over', 'lost'] as const
+export type Balance = (typeof BALANCES)[number]
 
 export interface WeightsResult {
   ap: number

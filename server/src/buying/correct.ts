@@ -20,7 +20,7 @@ export function updatePrice(scope: Scope, priceId: string, { why, replacement }:
       })
     }
     await Prices.update(
-      { struckAt: inside.clock.now(), struckBy: inside.actor, struckWhy: why },
+      { struckAt: inside.clock.now().toISOString(), struckBy: inside.actor, struckWhy: why },
       { where, ...within(inside) },
     )
     if (replacement) await addInstead(inside, price.articleId, price.source, replacement)

@@ -101,7 +101,7 @@ interface NewRows {
 
 async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): Promise<void> {
   const { id: kitchenId } = scope.kitchen
-  const now = scope.clock.now()
+  const recordedAt = scope.clock.now().toISOString()
   await insertMany(
     scope,
     'Article',
@@ -114,7 +114,7 @@ async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): 
   await insertMany(
     scope,
     'ArticlePrice',
-    prices.map(({ articleId, price }) => rowOfPrice(kitchenId, articleId, price, now)),
+    prices.map(({ articleId, price }) => rowOfPrice(kitchenId, articleId, { ...price, recordedAt })),
   )
 }
 

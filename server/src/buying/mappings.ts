@@ -15,7 +15,7 @@ export async function rememberedMappings(scope: Scope): Promise<RememberedMappin
   const names = new Map((await suppliers(scope)).map(({ id, name }) => [id, name]))
   return rows.flatMap(({ supplierId, mapping, usedAt }) => {
     const supplier = names.get(supplierId)
-    return supplier === undefined ? [] : [{ supplierId, supplier, mapping, usedAt: usedAt.toISOString() }]
+    return supplier === undefined ? [] : [{ supplierId, supplier, mapping, usedAt }]
   })
 }
 
@@ -26,7 +26,7 @@ export async function rememberMapping(
   supplierIds: readonly string[],
 ): Promise<void> {
   if (supplierIds.length > MAX_SUPPLIERS) return
-  const usedAt = scope.clock.now()
+  const usedAt = scope.clock.now().toISOString()
   for (const supplierId of supplierIds) {
     const row = { kitchenId: scope.kitchen.id, supplierId, mapping, usedAt }
     await scope.database.models.SupplierMapping.upsert(row, within(scope))

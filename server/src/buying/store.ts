@@ -42,7 +42,7 @@ async function pricedWhere(
   })
   return rows.map((row) => ({
     article: articleOfRow(row),
-    prices: (row.prices ?? []).map((price) => priceOfRow(price.get())),
+    prices: (row.prices ?? []).map((price) => priceOfRow(price)),
   }))
 }
 
@@ -148,7 +148,7 @@ export async function struckPrices(scope: Scope, articleId: string): Promise<Str
   })
   return rows.map((row) => ({
     ...priceOfRow(row),
-    struckAt: (row.struckAt as Date).toISOString(),
+    struckAt: row.struckAt as string,
     struckBy: row.struckBy ?? 'office',
     struckWhy: row.struckWhy ?? '',
   }))

@@ -24,11 +24,39 @@ export function openDatabase(url: string): Database {
     logging: false,
     pool: { max: MAX_CONNECTIONS, min: 0, acquire: ACQUIRE_TIMEOUT_MS, idle: 30_000 },
     // DECIMAL arrives as the nearest double: what the core computes with.
-    dialectOptions: { connectTimeout: CONNECT_TIMEOUT_MS, charset: 'utf8mb4', decimalNumbers: true },
+    dialectOptions: { connectTimeout: CONNECT_TIMEOUT_MS, charset: 'utf8mb4', decimalNumbers: true, typeCast },
     define: { underscored: true, timestamps: false },
     retry: { max: 0 },
   })
   return { sequelize, models: defineModels(sequelize) }
+}
+
+/** What the driver hands over of a field: its type, and its text. */
+interface DriverField {
+  type: string
+  /** Characters that it is shown with: 1 for a BOOLEAN, which is a TINYINT(1). */
+  length: number
+  string: () => string | null
+}
+
+/** Instants, days and booleans arrive as the contract has them: UTC in ISO 8601, `2026-11-24`, true and false. */
+function typeCast(field: DriverField, next: () => unknown): unknown {
+  switch (field.type) {
+    case 'DATETIME':
+    case 'TIMESTAMP': {
+      const text = field.string()
+      return text === null ? null : new Date(`${text.replace(' ', 'T')}Z`).toISOString()
+    }
+    case 'DATE':
+      return field.string()
+    case 'TINY': {
+      const text = field.string()
+      if (text === null) return null
+      return field.length === 1 ? text === '1' : Number(text)
+    }
+    default:
+      return next()
+  }
 }
 
 const AWAY_CODES = new Set([

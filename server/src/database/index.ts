@@ -1,16 +1,28 @@
-/** The front door of the database: its connection, its models, its migrations. */
+/** The front door of the database: its connection, its models and tables, its migrations. */
 export { databaseAttributes } from './attributes.ts'
 export type { Database } from './connection.ts'
 export { databaseCode, isDatabaseAway, isDiskFull, openDatabase } from './connection.ts'
 export { migrate, migrationState, UnusableDatabase } from './migrate.ts'
-export type { ArticleModel } from './models/article.ts'
-export type { ArticlePriceModel } from './models/article-price.ts'
+export type { ArticleModel } from './models/buying.ts'
+export { articlePriceTable, articleTable, supplierTable } from './models/buying.ts'
 export type { FabricationModel } from './models/fabrication.ts'
-export type { FactModel } from './models/fact.ts'
-export type { ItemModel } from './models/item.ts'
-export type { LotModel } from './models/lot.ts'
-export type { OfferColumns } from './models/offer-columns.ts'
-export type { OrderPlanModel } from './models/order-plan.ts'
-export { parsedJsonOf } from './models/parsed-json.ts'
-export type { StyleModel } from './models/style.ts'
-export type { StylePileModel } from './models/style-pile.ts'
+export {
+  fabricationBoardTable,
+  fabricationConsumableTable,
+  fabricationLabourTable,
+  fabricationOfferTable,
+  fabricationPileTable,
+  fabricationTable,
+  fabricationVersionTable,
+  whatIfTable,
+} from './models/fabrication.ts'
+export type { FactRow } from './models/facts.ts'
+export { factTable } from './models/facts.ts'
+export { cookTable, kitchenOfferTable } from './models/kitchen.ts'
+export type { OrderPlanModel } from './models/planning.ts'
+export { expectedLineTable, orderPlanTable, plannedFabricationTable, toldTaskTable } from './models/planning.ts'
+export type { LotModel } from './models/receiving.ts'
+export { lotCaseTable, lotCheckTable, lotTable } from './models/receiving.ts'
+export { itemTable, stylePileTable, styleTable } from './models/style.ts'
+export { parsedJsonOf } from './parsed-json.ts'
+export type { TableRow } from './table.ts'

@@ -84,7 +84,7 @@ describe('starting', () => {
     const { record } = await startSixChickens(test_, fresh)
     expect(record.piles[0]?.valuePerKg).toBe(12.5)
     // The same pile, which has another id in another record.
-    expect(record.offers).toEqual([{ ...offers[0], pileId: record.piles[0]?.id }])
+    expect(record.offers).toEqual([{ ...offers[0], articleId: null, pileId: record.piles[0]?.id }])
   })
 
   test('refuses a style or a cook of nowhere', async () => {

@@ -1,6 +1,6 @@
 import { type FabricationRecord, type FabricationState, fabricationRecord } from '@fleam/contract/fabrication'
 import type { Fact } from '@fleam/core/facts'
-import { rowOfFact } from '../facts/index.ts'
+import { factTable } from '../database/index.ts'
 import { requireReadable } from '../http/index.ts'
 import { insertMany, inTransaction, type Scope } from '../scope/index.ts'
 import { insertFigures, keepFigures } from './figures.ts'
@@ -15,7 +15,7 @@ export async function insertState(scope: Scope, record: FabricationRecord, facts
     await insertMany(
       inside,
       'Fact',
-      facts.map((fact) => rowOfFact(scope.kitchen.id, fact)),
+      facts.map((fact) => factTable.toRow(scope.kitchen.id, fact)),
     )
     // As it is read again: the database keeps nine decimals. The weighings are those that were just stored.
     const kept = record.status === 'closed' ? await store.recordById(inside, record.id) : null
@@ -34,7 +34,7 @@ export function insertStates(scope: Scope, states: readonly FabricationState[]):
     await insertMany(
       inside,
       'Fact',
-      states.flatMap(({ facts }) => facts.map((fact) => rowOfFact(scope.kitchen.id, fact))),
+      states.flatMap(({ facts }) => facts.map((fact) => factTable.toRow(scope.kitchen.id, fact))),
     )
     // As they are read again: the database keeps nine decimals.
     const kept = await store.statesByIds(

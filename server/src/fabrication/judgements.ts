@@ -54,5 +54,5 @@ export async function judgementById(scope: Scope, fabricationId: string): Promis
     raw: true,
     ...within(scope),
   })
-  return row && { ...row, isKept: Boolean(row.isKept) }
+  return row
 }

@@ -1,10 +1,10 @@
 import type { FabricationEdit, FabricationRecord, FabricationState, RecordVersion } from '@fleam/contract/fabrication'
 import { type FindOptions, literal, Op, type Order } from 'sequelize'
-import type { FabricationModel } from '../database/index.ts'
+import { type FabricationModel, fabricationVersionTable } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'
 import { eachReadable, inTransaction, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 import { partsOf, type RecordParts } from './parts.ts'
-import { editableColumns, recordOfRow, rowOfRecord, rowsOfLists, rowsOfPiles } from './rows.ts'
+import { recordOfRow, rowOfRecord, rowsOfLists, rowsOfPiles } from './rows.ts'
 
 const NEWEST: Order = [
   ['startedAt', 'DESC'],
@@ -179,10 +179,10 @@ export async function updateRecord(scope: Scope, record: FabricationRecord): Pro
   const { Fabrication, FabricationConsumable, FabricationLabour, FabricationOffer, FabricationPile } =
     scope.database.models
   const where = ofKitchen(scope, { fabricationId: record.id })
-  await Fabrication.update(
-    { ...editableColumns(record), version: record.version },
-    { where: ofKitchen(scope, { id: record.id }), ...within(scope) },
-  )
+  await Fabrication.update(rowOfRecord(scope.kitchen.id, record), {
+    where: ofKitchen(scope, { id: record.id }),
+    ...within(scope),
+  })
   const piles = rowsOfPiles(scope.kitchen.id, record)
   const known = await FabricationPile.findAll({ attributes: ['id'], where, raw: true, ...within(scope) })
   const isKnown = new Set(known.map(({ id }) => id))
@@ -203,7 +203,7 @@ export async function updateRecord(scope: Scope, record: FabricationRecord): Pro
 export async function insertVersion(scope: Scope, { version, ...before }: FabricationEdit, id: string): Promise<void> {
   const { kitchen, actor, clock } = scope
   await scope.database.models.FabricationVersion.create(
-    { kitchenId: kitchen.id, fabricationId: id, version, replacedAt: clock.now(), actor, record: before },
+    { kitchenId: kitchen.id, fabricationId: id, version, replacedAt: clock.now().toISOString(), actor, record: before },
     within(scope),
   )
 }
@@ -216,12 +216,7 @@ export async function versionsOf(scope: Scope, fabricationId: string, limit: num
     limit,
     ...within(scope),
   })
-  return rows.map(({ version, replacedAt, actor, record }) => ({
-    version,
-    replacedAt: replacedAt.toISOString(),
-    actor,
-    record,
-  }))
+  return rows.map(fabricationVersionTable.fromRow)
 }
 
 /** Holds the record against other edits until the transaction ends, and tells its version; null if it is not there. */

@@ -1,7 +1,6 @@
 import type { FabricationNews } from '@fleam/contract/fabrication'
 import type { Fact } from '@fleam/core/facts'
-import type { Database } from '../database/index.ts'
-import { factOfRow } from './rows.ts'
+import { type Database, factTable } from '../database/index.ts'
 import { arrivedAt, type BenchKey, versionsOf } from './store.ts'
 
 /** What follows one bench is told together, at most this often. */
@@ -141,7 +140,7 @@ export class FactFeed {
       followed.version = version
       const news = this.#waitingOf(followed)
       news.version = version
-      news.facts.push(...fresh.map(factOfRow))
+      news.facts.push(...fresh.map(factTable.fromRow))
       this.#flushSoon()
       this.#forgetOld(followed)
     }

@@ -1,10 +1,9 @@
 import type { FactsKept, NotAFact } from '@fleam/contract/fact'
 import type { Fact } from '@fleam/core/facts'
-import { type Database, databaseAttributes, databaseCode } from '../database/index.ts'
+import { type Database, databaseAttributes, databaseCode, factTable } from '../database/index.ts'
 import { notFound } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { KnownCooks } from './known-cooks.ts'
-import { factOfRow, rowOfFact } from './rows.ts'
 import { isSameFact } from './same-fact.ts'
 import { SharedInserts } from './shared-inserts.ts'
 import { Sorting, TAKEN } from './sorting.ts'
@@ -66,7 +65,7 @@ export class FactLog {
   }
 
   #insert({ kitchen }: Scope, facts: readonly Fact[]): Promise<void> {
-    return this.#inserts.insert(facts.map((fact) => this.#attributes.valuesOf(rowOfFact(kitchen.id, fact))))
+    return this.#inserts.insert(facts.map((fact) => this.#attributes.valuesOf(factTable.toRow(kitchen.id, fact))))
   }
 
   /** In the order in which one may point at another, so that one that points at what is not there fails alone. */
@@ -99,7 +98,7 @@ async function sortKnown(scope: Scope, sorting: Sorting): Promise<void> {
   for (const each of missing) {
     const row = known.get(each.id)
     if (!row) continue
-    if (isSameFact(factOfRow(row), each)) sorting.settle(each.id)
+    if (isSameFact(factTable.fromRow(row), each)) sorting.settle(each.id)
     else sorting.refuse(each.id, 'id-taken', 'id', TAKEN, 'is taken')
   }
 }

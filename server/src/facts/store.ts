@@ -1,11 +1,8 @@
 import { byOrder, type Fact, type MeasuredCut, standingCuts } from '@fleam/core/facts'
-import { type InferAttributes, Op } from 'sequelize'
-import type { FactModel } from '../database/index.ts'
+import { Op } from 'sequelize'
+import { type FactRow, factTable } from '../database/index.ts'
 import { notFound } from '../http/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
-import { factOfRow } from './rows.ts'
-
-type FactRow = InferAttributes<FactModel>
 
 /** Rows of these ids. */
 export async function rowsById(scope: Scope, ids: readonly string[]): Promise<Map<string, FactRow>> {
@@ -26,19 +23,6 @@ export const pilesOf = (scope: Scope, fabricationIds: readonly string[]) =>
     ...within(scope),
   })
 
-/** What a reading has; the other columns are of other kinds and empty. */
-const OF_A_READING = [
-  'id',
-  'fabricationId',
-  'kind',
-  'orderNo',
-  'takenAt',
-  'pileId',
-  'grams',
-  'source',
-  'cookId',
-  'pieces',
-] as const
 /** When it arrived is for the feed, and whose it is was asked for. */
 const NOT_OF_A_FACT = ['kitchenId', 'receivedAt'] as const
 
@@ -51,7 +35,7 @@ export async function factsOf(scope: Scope, fabricationIds: readonly string[]): 
   // Most of what is done is weighed. Asking for half the columns of those rows takes half the time.
   const [readings, others] = await Promise.all([
     Facts.findAll({
-      attributes: [...OF_A_READING],
+      attributes: factTable.attributesOf('reading'),
       where: { ...where, kind: 'reading' },
       raw: true,
       ...within(scope),
@@ -63,7 +47,7 @@ export async function factsOf(scope: Scope, fabricationIds: readonly string[]): 
       ...within(scope),
     }),
   ])
-  for (const row of [...readings, ...others]) facts.get(row.fabricationId as string)?.push(factOfRow(row))
+  for (const row of [...readings, ...others]) facts.get(row.fabricationId as string)?.push(factTable.fromRow(row))
   for (const each of facts.values()) each.sort(byOrder)
   return facts
 }
@@ -132,14 +116,14 @@ export async function latestCuts(scope: Scope): Promise<MeasuredCut[]> {
     raw: true,
     ...within(scope),
   })
-  const standing = new Set(standingCuts([...rows, ...voids].map(factOfRow)).map((cut) => cut.id))
+  const standing = new Set(standingCuts([...rows, ...voids].map(factTable.fromRow)).map((cut) => cut.id))
   const counts = new Map<string, number>()
   return rows.flatMap((row) => {
     const group = `${row.way} ${row.shape}`
     const count = counts.get(group) ?? 0
     if (!standing.has(row.id) || count >= MAX_READ) return []
     counts.set(group, count + 1)
-    return [factOfRow(row) as MeasuredCut]
+    return [factTable.fromRow(row) as MeasuredCut]
   })
 }
 

@@ -1,6 +1,5 @@
 import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenOffer } from '@fleam/contract/kitchen'
-import { type Database, parsedJsonOf } from '../database/index.ts'
-import { offerOfRow, rowOfOffer } from '../offer/index.ts'
+import { cookTable, type Database, kitchenOfferTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export const kitchens = ({ models }: Database): Promise<Kitchen[]> =>
@@ -19,13 +18,12 @@ export async function updateKitchen(scope: Scope, columns: Omit<Kitchen, 'id' | 
 
 export async function cooks(scope: Scope): Promise<Cook[]> {
   const rows = await scope.database.models.Cook.findAll({
-    attributes: { exclude: ['kitchenId'] },
     where: ofKitchen(scope),
     order: ['name'],
     raw: true,
     ...within(scope),
   })
-  return rows.map((row) => ({ ...row, week: parsedJsonOf(row.week), skills: parsedJsonOf(row.skills) }))
+  return rows.map(cookTable.fromRow)
 }
 
 export async function insertCook(scope: Scope, cook: Cook): Promise<void> {
@@ -48,15 +46,13 @@ export async function offers(scope: Scope): Promise<KitchenOffer[]> {
     raw: true,
     ...within(scope),
   })
-  return rows.map((row) => ({
-    id: row.id,
-    styleId: row.styleId,
-    supplierId: row.supplierId,
-    offer: offerOfRow(row),
+  return rows.map(kitchenOfferTable.fromRow).map(({ id, styleId, supplierId, ...offer }) => ({
+    ...{ id, styleId, supplierId },
+    offer,
   }))
 }
 
-export async function insertOffer(scope: Scope, { offer, ...each }: KitchenOffer): Promise<void> {
-  const row = { ...each, kitchenId: scope.kitchen.id, ...rowOfOffer(offer) }
-  await scope.database.models.KitchenOffer.create(row, within(scope))
+export async function insertOffer(scope: Scope, { offer, ...keys }: KitchenOffer): Promise<void> {
+  const row = kitchenOfferTable.toRow({ ...keys, ...offer })
+  await scope.database.models.KitchenOffer.create(ofKitchen(scope, row), within(scope))
 }

@@ -4,10 +4,8 @@ import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'
 
-interface DoubtRow
-  extends Omit<DoubtRecord, 'isSettled' | 'pricePerKg' | 'piles' | 'twice' | 'settled' | 'unitWeight'> {
+interface DoubtRow extends Omit<DoubtRecord, 'pricePerKg' | 'piles' | 'twice' | 'settled' | 'unitWeight'> {
   units: number | null
-  isSettled: number
   priceFrom: string
   pricePer: string
   priceAmount: number
@@ -58,10 +56,9 @@ export async function doubtRecords(scope: Scope, item: string): Promise<DoubtRec
   ])
   const byRecord = new Map<string, DoubtPile[]>(rows.map(({ id }) => [id, []]))
   for (const { id, ...pile } of piles) byRecord.get(id)?.push(pile)
-  return rows.map(({ isSettled, priceFrom, pricePer, priceAmount, twice, settled, units, ...row }) => ({
+  return rows.map(({ priceFrom, pricePer, priceAmount, twice, settled, units, ...row }) => ({
     ...row,
     unitWeight: units === null ? null : row.ap / units,
-    isSettled: Boolean(isSettled),
     pricePerKg: paidPerKg(priceFrom, pricePer, priceAmount),
     piles: byRecord.get(row.id) ?? [],
     settled: parsedJsonOf(settled) as DoubtRecord['settled'],

@@ -50,8 +50,9 @@ const EXACT = {
 
 type RecordRow = Omit<
   LogbookRecord,
-  'money' | 'planned' | 'isCounted' | 'item' | 'style' | 'cook' | 'supplier' | keyof typeof EXACT
-> & { isCounted: number } & PlannedRow &
+  'money' | 'planned' | 'item' | 'style' | 'cook' | 'supplier' | keyof typeof EXACT
+> &
+  PlannedRow &
   Record<NamedKind, string> &
   Record<keyof typeof EXACT, string | null>
 
@@ -180,10 +181,7 @@ async function whereFound(scope: Scope, query: LogbookExportQuery): Promise<Wher
   return { sql: [where.sql, ...conditions].join(' '), values }
 }
 
-function recordOfRow(
-  { isCounted, planId, plan, plannedUnits, plannedMinutes, ...row }: RecordRow,
-  names: Names,
-): LogbookRecord {
+function recordOfRow({ planId, plan, plannedUnits, plannedMinutes, ...row }: RecordRow, names: Names): LogbookRecord {
   const exact = (name: keyof typeof EXACT) => Number(row[name])
   const maybe = (name: keyof typeof EXACT) => (row[name] === null ? null : exact(name))
   const { spent, saved, givenAway, waste, unused, demoted, unaccounted, ...record } = row
@@ -193,7 +191,6 @@ function recordOfRow(
     style: nameOf(names, 'style', row.style),
     cook: nameOf(names, 'cook', row.cook),
     supplier: nameOf(names, 'supplier', row.supplier),
-    isCounted: Boolean(isCounted),
     beam: parsedJsonOf(row.beam),
     planned:
       planId === null || plan === null

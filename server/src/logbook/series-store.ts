@@ -29,14 +29,13 @@ export interface SeriesPoint extends ChartPoint {
 /** Counted records of an item and style, in the order of their days. */
 export async function seriesOf(scope: Scope, query: ChartQuery): Promise<SeriesPoint[]> {
   const where = whereOf(scope, query)
-  const rows = await scope.database.sequelize.query<Omit<SeriesPoint, 'isNewBaseline'> & { isNewBaseline: number }>(
+  return scope.database.sequelize.query<SeriesPoint>(
     `SELECT figures.fabrication_id AS id, CAST(figures.date AS CHAR) AS day, figures.portion_yield AS value,
        figures.causes AS causes, figures.is_baseline AS isNewBaseline
      FROM fabrication_figures AS figures WHERE ${where.sql} AND figures.is_counted
      ORDER BY figures.date, figures.fabrication_id`,
     { type: QueryTypes.SELECT, replacements: where.values, ...within(scope) },
   )
-  return rows.map((row) => ({ ...row, isNewBaseline: Boolean(row.isNewBaseline) }))
 }
 
 /** Shares of the piles of some records. */

@@ -9,7 +9,7 @@ interface Row {
   id: string
   name: string
   draft: unknown
-  acceptedAt: Date | null
+  acceptedAt: string | null
   total: number | null
   status: string | null
   gap: number | null
@@ -61,7 +61,7 @@ export async function planRows(scope: Scope): Promise<PlanRow[]> {
     ({ id, name, draft, acceptedAt, ...row }) => {
       const { from, days } = planRow.pick({ from: true, days: true }).parse(parsedJsonOf(draft))
       return {
-        ...{ id, name, from, days, acceptedAt: acceptedAt ? new Date(acceptedAt).toISOString() : null },
+        ...{ id, name, from, days, acceptedAt },
         planned: Number(plannedOf.get(id)?.all ?? 0),
         finished: Number(plannedOf.get(id)?.done ?? 0),
         expected: Number(expectedOf.get(id)?.all ?? 0),

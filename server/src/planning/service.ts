@@ -117,9 +117,9 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
   requireKeepable({ expected, planned: work })
   return changePlan(scope, id, version, async (inside, kept) => {
     if (kept.accepted) refuse('id', 'is accepted already')
-    const at = inside.clock.now()
+    const acceptedAt = inside.clock.now().toISOString()
     await replaceRest(inside, accepted)
-    await store.updatePlan(inside, id, { acceptedAt: at, accepted, draft, version: version + 1 })
+    await store.updatePlan(inside, id, { acceptedAt, accepted, draft, version: version + 1 })
     try {
       await store.insertExpected(inside, expected)
       await store.insertPlanned(inside, work)

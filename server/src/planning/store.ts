@@ -3,7 +3,13 @@ import type { ExpectedLine, Plan, PlanAccepted, PlannedEdit, PlannedFabrication 
 import { daysBetween } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
 import { Op, type Order, type WhereOptions } from 'sequelize'
-import type { OrderPlanModel } from '../database/index.ts'
+import {
+  expectedLineTable,
+  type OrderPlanModel,
+  orderPlanTable,
+  plannedFabricationTable,
+  toldTaskTable,
+} from '../database/index.ts'
 import { eachReadable, ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
 
 /** The newest plans that a list shows. */
@@ -23,13 +29,8 @@ export async function planById(scope: Scope, id: string, { isLocked = false } = 
   if (!row) return null
   const { acceptedAt, accepted } = row
   return {
-    id: row.id,
-    name: row.name,
-    version: row.version,
-    draft: row.draft,
-    createdAt: row.createdAt.toISOString(),
-    updatedAt: row.updatedAt.toISOString(),
-    accepted: acceptedAt && accepted ? { at: acceptedAt.toISOString(), ...accepted } : null,
+    ...orderPlanTable.fromRow(row),
+    accepted: acceptedAt && accepted ? { at: acceptedAt, ...accepted } : null,
     schedule: readSchedule(scope, row),
   }
 }
@@ -60,32 +61,24 @@ function readSchedule(scope: Scope, row: OrderPlanModel): KeptSchedule | null {
 }
 
 export async function insertPlan(scope: Scope, { id, name, draft }: Pick<Plan, 'id' | 'name' | 'draft'>) {
-  const now = scope.clock.now()
-  const row = {
-    id,
-    kitchenId: scope.kitchen.id,
-    name,
-    draft,
-    version: 1,
-    acceptedAt: null,
-    accepted: null,
-    schedule: null,
-  }
-  await scope.database.models.OrderPlan.create({ ...row, createdAt: now, updatedAt: now }, within(scope))
+  const now = scope.clock.now().toISOString()
+  const plan = { id, name, draft, version: 1, acceptedAt: null, accepted: null, schedule: null }
+  const row = { ...plan, createdAt: now, updatedAt: now }
+  await scope.database.models.OrderPlan.create(ofKitchen(scope, row), within(scope))
 }
 
 type PlanColumns = Partial<{
   name: string
   draft: PlanDraft
   version: number
-  acceptedAt: Date | null
+  acceptedAt: string | null
   accepted: Pick<PlanAccepted, 'draft' | 'goods' | 'answer'> | null
   schedule: Plan['schedule']
 }>
 
 export async function updatePlan(scope: Scope, id: string, columns: PlanColumns): Promise<void> {
   await scope.database.models.OrderPlan.update(
-    { ...columns, updatedAt: scope.clock.now() },
+    { ...columns, updatedAt: scope.clock.now().toISOString() },
     { where: ofKitchen(scope, { id }), ...within(scope) },
   )
 }
@@ -137,23 +130,10 @@ export async function expectedLines(scope: Scope, where: WhereOptions): Promise<
     ] as Order,
     ...within(scope),
   })
-  return rows.map((row) => ({
-    id: row.id,
-    planId: row.planId,
-    plan: row.plan?.name ?? '',
-    supplierId: row.supplierId,
-    supplier: row.supplier?.name ?? '',
-    day: row.day,
-    kind: row.kind,
-    articleId: row.articleId,
-    itemId: row.itemId,
-    name: row.name,
-    packs: row.packs,
-    units: row.units,
-    price: row.price,
-    arrived: row.arrived,
-    lots: (row.lots ?? []).map(({ id, code, pieces }) => ({ id, code, pieces })),
-  }))
+  return rows.map((row) => {
+    const lots = (row.lots ?? []).map(({ id, code, pieces }) => ({ id, code, pieces: pieces ?? null }))
+    return { ...expectedLineTable.fromRow(row), plan: row.plan?.name ?? '', supplier: row.supplier?.name ?? '', lots }
+  })
 }
 
 /** Lines of orders of a plan: its own, and those of the plans in whose place it stands. */
@@ -223,27 +203,13 @@ export async function plannedWhere(
     ...within(scope),
   })
   return rows.map((row) => {
-    const style = row.style as unknown as { name: string; itemId: string; item?: { name: string } } | undefined
+    const { style } = row
     return {
-      id: row.id,
-      planId: row.planId,
+      ...plannedFabricationTable.fromRow(row),
       plan: row.plan?.name ?? '',
-      styleId: row.styleId,
       style: style?.name ?? '',
       itemId: style?.itemId ?? '',
       item: style?.item?.name ?? '',
-      articleId: row.articleId,
-      supplierId: row.supplierId,
-      day: row.day,
-      units: row.units,
-      minutes: row.minutes,
-      portions: row.portions,
-      money: row.money,
-      cookId: row.cookId,
-      lotId: row.lotId,
-      expectedLineId: row.expectedLineId,
-      isDropped: Boolean(row.isDropped),
-      fabricationId: row.fabricationId,
     }
   })
 }
@@ -376,8 +342,5 @@ export async function toldOf(scope: Scope, planIds: readonly string[]): Promise<
     where: ofKitchen(scope, { planId: [...planIds] }),
     ...within(scope),
   })
-  return rows.map(({ planId, taskId, begunAt, doneAt }) => ({
-    ...{ planId, taskId },
-    ...{ begunAt: begunAt?.toISOString() ?? null, doneAt: doneAt?.toISOString() ?? null },
-  }))
+  return rows.map((row) => ({ ...toldTaskTable.fromRow(row), planId: row.planId }))
 }

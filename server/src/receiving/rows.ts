@@ -1,72 +1,15 @@
-import type { Lot, LotEdit } from '@fleam/contract/receiving'
-import type { LotModel } from '../database/index.ts'
+import type { Lot } from '@fleam/contract/receiving'
+import { type LotModel, lotCaseTable, lotCheckTable, lotTable } from '../database/index.ts'
 
 /** A lot from its row with its cases and checks, and the names of its item and supplier. */
-export const lotOfRow = (row: LotModel): Lot => ({
-  id: row.id,
-  version: row.version,
-  itemId: row.itemId,
-  item: row.itemRow?.name ?? row.item,
-  supplierId: row.supplierId,
-  supplier: row.supplier?.name ?? '',
-  code: row.code,
-  gtin: row.gtin,
-  price: { amount: row.priceAmount, per: row.pricePer },
-  extras: row.extras,
-  pieces: row.pieces,
-  receivedOn: row.receivedOn,
-  productionDate: row.productionDate,
-  useBy: row.useBy,
-  openedOn: row.openedOn,
-  isFinished: Boolean(row.isFinished),
-  standing: row.standing,
-  standingReason: row.standingReason,
-  standingById: row.standingById,
-  standingBy: row.standingByRow?.name ?? null,
-  invoiceNumber: row.invoiceNumber,
-  orderNumber: row.orderNumber,
-  articleNumber: row.articleNumber,
-  expectedLineId: row.expectedLineId,
-  notes: row.notes,
-  cases: (row.cases ?? []).map(({ id, label, serial, invoiceWeight, weighed }) => ({
-    id,
-    label,
-    serial,
-    invoiceWeight,
-    weighed,
-  })),
-  checks: (row.checks ?? []).map(({ checkId, isFault, value, note, worth }) => ({
-    checkId,
-    isFault: Boolean(isFault),
-    value,
-    note,
-    worth,
-  })),
-})
-
-/** Columns of a lot; `item` is the item's name as it is now. */
-export const lotColumns = (lot: LotEdit, item: string) => ({
-  version: lot.version,
-  itemId: lot.itemId,
-  item,
-  supplierId: lot.supplierId,
-  code: lot.code,
-  gtin: lot.gtin,
-  priceAmount: lot.price.amount,
-  pricePer: lot.price.per,
-  extras: lot.extras,
-  pieces: lot.pieces,
-  receivedOn: lot.receivedOn,
-  productionDate: lot.productionDate,
-  useBy: lot.useBy,
-  openedOn: lot.openedOn,
-  isFinished: lot.isFinished,
-  standing: lot.standing,
-  standingReason: lot.standingReason,
-  standingById: lot.standingById,
-  invoiceNumber: lot.invoiceNumber,
-  orderNumber: lot.orderNumber,
-  articleNumber: lot.articleNumber,
-  expectedLineId: lot.expectedLineId,
-  notes: lot.notes,
-})
+export function lotOfRow(row: LotModel): Lot {
+  const lot = lotTable.fromRow(row)
+  return {
+    ...lot,
+    item: row.itemRow?.name ?? lot.item,
+    supplier: row.supplier?.name ?? '',
+    standingBy: row.standingByRow?.name ?? null,
+    cases: (row.cases ?? []).map(lotCaseTable.fromRow),
+    checks: (row.checks ?? []).map(lotCheckTable.fromRow),
+  }
+}

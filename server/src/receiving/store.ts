@@ -1,8 +1,9 @@
 import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract/receiving'
 import { literal, Op, type Order, where as sqlWhere } from 'sequelize'
+import { lotTable } from '../database/index.ts'
 import { usedOfLots } from '../fabrication/index.ts'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'
-import { lotColumns, lotOfRow } from './rows.ts'
+import { lotOfRow } from './rows.ts'
 
 /** Newest deliveries that a list shows. */
 const MAX_LISTED = 500
@@ -68,8 +69,9 @@ export async function lotById(scope: Scope, id: string): Promise<Lot | null> {
 
 export async function insertLot(scope: Scope, lot: LotEdit, item: string): Promise<void> {
   const { Lot: Lots } = scope.database.models
-  const createdAt = scope.clock.now()
-  await Lots.create({ id: lot.id, kitchenId: scope.kitchen.id, createdAt, ...lotColumns(lot, item) }, within(scope))
+  const { cases: _cases, checks: _checks, ...fields } = lot
+  const row = lotTable.toRow({ ...fields, item, createdAt: scope.clock.now().toISOString() })
+  await Lots.create(ofKitchen(scope, row), within(scope))
   await insertLists(scope, lot)
 }
 
@@ -89,7 +91,7 @@ async function insertLists(scope: Scope, lot: LotEdit): Promise<void> {
 /** Writes a changed lot; the caller has locked and compared its version. */
 export async function replaceLot(scope: Scope, lot: LotEdit, item: string): Promise<void> {
   const { Lot: Lots, LotCase, LotCheck } = scope.database.models
-  await Lots.update(lotColumns(lot, item), { where: ofKitchen(scope, { id: lot.id }), ...within(scope) })
+  await Lots.update(lotTable.toRow({ ...lot, item }), { where: ofKitchen(scope, { id: lot.id }), ...within(scope) })
   const parts = { where: ofKitchen(scope, { lotId: lot.id }), ...within(scope) }
   await LotCase.destroy(parts)
   await LotCheck.destroy(parts)
@@ -115,16 +117,15 @@ export async function photos(scope: Scope, lotId: string) {
     order: ['takenAt', 'id'],
     ...within(scope),
   })
-  return rows.map((row) => ({ id: row.id, takenAt: row.takenAt.toISOString() }))
+  return rows.map(({ id, takenAt }) => ({ id, takenAt }))
 }
 
 export interface WrittenPhoto extends Omit<LotPhoto, 'picture'> {
   picture: Buffer
 }
 
-export async function insertPhoto(scope: Scope, lotId: string, { id, picture, takenAt }: WrittenPhoto): Promise<void> {
-  const row = { id, kitchenId: scope.kitchen.id, lotId, picture, takenAt: new Date(takenAt) }
-  await scope.database.models.LotPhoto.create(row, within(scope))
+export async function insertPhoto(scope: Scope, lotId: string, photo: WrittenPhoto): Promise<void> {
+  await scope.database.models.LotPhoto.create(ofKitchen(scope, { ...photo, lotId }), within(scope))
 }
 
 /** How many pictures there are. */

@@ -43,15 +43,12 @@ export async function saveStyleWork(scope: Scope, styleId: string, work: StyleWo
 }
 
 /** Keeps what a hand told of a task; what is told to wait again is forgotten. */
-export async function saveTold(scope: Scope, planId: string, { taskId, begunAt, doneAt }: ToldTask): Promise<void> {
+export async function saveTold(scope: Scope, planId: string, told: ToldTask): Promise<void> {
   const { ToldTask } = scope.database.models
+  const { taskId, begunAt, doneAt } = told
   if (begunAt === null && doneAt === null) {
     await ToldTask.destroy({ where: ofKitchen(scope, { planId, taskId }), ...within(scope) })
     return
   }
-  const at = (instant: string | null) => (instant === null ? null : new Date(instant))
-  await ToldTask.upsert(
-    { kitchenId: scope.kitchen.id, planId, taskId, begunAt: at(begunAt), doneAt: at(doneAt) },
-    within(scope),
-  )
+  await ToldTask.upsert(ofKitchen(scope, { ...told, planId }), within(scope))
 }

@@ -18,13 +18,9 @@ export async function insertMany(
   const { columns, valuesOf } = databaseAttributes<never>(model as never, table === 'Fact' ? ['receivedAt'] : [])
   for (let from = 0; from < rows.length; from += ROWS_A_TURN) {
     await scope.database.sequelize.query(`INSERT INTO ${model.getTableName()} (${columns.join(',')}) VALUES ?`, {
-      replacements: [rows.slice(from, from + ROWS_A_TURN).map((row) => valuesOf(row as never).map(withMilliseconds))],
+      replacements: [rows.slice(from, from + ROWS_A_TURN).map((row) => valuesOf(row))],
       ...within(scope),
     })
     await nextTurn()
   }
 }
-
-/** An instant as the database reads it; left to the writer of statements it would lose its milliseconds. */
-const withMilliseconds = (value: unknown): unknown =>
-  value instanceof Date ? value.toISOString().replace('T', ' ').replace('Z', '') : value

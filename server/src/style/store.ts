@@ -1,91 +1,22 @@
 import type { Item, ItemEdit, Style } from '@fleam/contract/style'
-import { type ItemModel, parsedJsonOf, type StyleModel, type StylePileModel } from '../database/index.ts'
+import { itemTable, stylePileTable, styleTable, type TableRow } from '../database/index.ts'
 import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 
-type StylePile = Style['piles'][number]
-
-const pileOfRow = ({ target, low, high, ...row }: StylePileModel['_attributes']): StylePile => ({
-  id: row.id,
-  name: row.name,
-  class: row.class,
-  kind: row.kind,
-  boneShare: row.boneShare,
-  cookingLoss: row.cookingLoss,
-  chilledDays: row.chilledDays,
-  frozenMonths: row.frozenMonths,
-  weighing: row.weighing,
-  expectedShare: row.expectedShare,
-  portionsPerUnit: row.portionsPerUnit,
-  bounds: target === null || low === null || high === null ? null : { target, low, high },
-  landmark: row.landmark,
-  region: row.region,
-  valuePerKg: row.valuePerKg,
-  usedShare: row.usedShare,
-  processingPerKg: row.processingPerKg,
-  productId: row.productId,
-})
-
-const rowsOfPiles = (kitchenId: string, style: Style) =>
-  style.piles.map(({ bounds, ...pile }, position) => ({
-    ...pile,
-    kitchenId,
-    styleId: style.id,
-    position,
-    target: bounds?.target ?? null,
-    low: bounds?.low ?? null,
-    high: bounds?.high ?? null,
-  }))
-
 interface StyleRow {
-  row: StyleModel['_attributes']
-  piles: StylePileModel['_attributes'][]
+  row: TableRow<typeof styleTable>
+  piles: TableRow<typeof stylePileTable>[]
 }
 
+const rowsOfPiles = (kitchenId: string, { id: styleId, piles }: Style) =>
+  piles.map((pile, position) => ({ ...stylePileTable.toRow({ ...pile, styleId, position }), kitchenId }))
+
 const styleOfRow = ({ row, piles }: StyleRow): Style => ({
-  id: row.id,
-  version: row.version,
-  isArchived: Boolean(row.isArchived),
-  name: row.name,
-  minutesPerUnit: row.minutesPerUnit,
-  piles: piles.map(pileOfRow),
-  steps: parsedJsonOf(row.steps),
-  options: parsedJsonOf(row.options),
-  consumables: parsedJsonOf(row.consumables),
+  ...styleTable.fromRow(row),
+  piles: piles.map(stylePileTable.fromRow),
 })
 
-const styleColumns = ({ name, minutesPerUnit, steps, options, consumables, isArchived }: Style) => ({
-  name,
-  minutesPerUnit,
-  steps,
-  options,
-  consumables,
-  isArchived,
-})
-
-const itemColumns = ({ unitName, unitWeight, ...item }: ItemEdit) => ({
-  name: item.name,
-  species: item.species,
-  drawing: item.drawing,
-  shape: item.shape,
-  unitOne: unitName.one,
-  unitMany: unitName.many,
-  unitLow: unitWeight.low,
-  unitUsual: unitWeight.usual,
-  unitHigh: unitWeight.high,
-  landmarks: item.landmarks,
-  isArchived: item.isArchived,
-})
-
-const itemOfRow = (row: ItemModel['_attributes'], styles: readonly StyleRow[]): Item => ({
-  id: row.id,
-  name: row.name,
-  species: row.species,
-  drawing: row.drawing,
-  shape: row.shape,
-  unitName: { one: row.unitOne, many: row.unitMany },
-  unitWeight: { low: row.unitLow, usual: row.unitUsual, high: row.unitHigh },
-  landmarks: parsedJsonOf(row.landmarks),
-  isArchived: Boolean(row.isArchived),
+const itemOfRow = (row: TableRow<typeof itemTable>, styles: readonly StyleRow[]): Item => ({
+  ...itemTable.fromRow(row),
   styles: styles.filter(({ row: style }) => style.itemId === row.id).map(styleOfRow),
 })
 
@@ -150,12 +81,8 @@ export function insertItems(scope: Scope, added: readonly Item[]): Promise<void>
   return inTransaction(scope, async (inside) => {
     const { Item: Items, Style: Styles, StylePile } = inside.database.models
     const last: number | null = await Items.max('position', { where: ofKitchen(inside), ...within(inside) })
-    const rows = added.map((item, at) => ({
-      id: item.id,
-      kitchenId,
-      position: (last ?? -1) + 1 + at,
-      ...itemColumns(item),
-    }))
+    const next = (last ?? -1) + 1
+    const rows = added.map((item, index) => ({ ...itemTable.toRow({ ...item, position: next + index }), kitchenId }))
     await Items.bulkCreate(rows, within(inside))
     const styles = added.flatMap((item) => item.styles.map((style, position) => ({ item, style, position })))
     await Styles.bulkCreate(
@@ -170,12 +97,8 @@ export function insertItems(scope: Scope, added: readonly Item[]): Promise<void>
 }
 
 const rowOfStyle = (kitchenId: string, itemId: string, style: Style, position: number) => ({
-  id: style.id,
+  ...styleTable.toRow({ ...style, itemId, position }),
   kitchenId,
-  itemId,
-  position,
-  version: style.version,
-  ...styleColumns(style),
 })
 
 export async function insertStyle(scope: Scope, itemId: string, style: Style, position: number): Promise<void> {
@@ -199,14 +122,12 @@ export async function lockStyle(scope: Scope, id: string): Promise<number | null
 /** Writes what the kitchen says of a style; records made before keep their own copy. */
 export async function replaceStyle(scope: Scope, style: Style): Promise<void> {
   const { Style: Styles, StylePile } = scope.database.models
-  await Styles.update(
-    { ...styleColumns(style), version: style.version },
-    { where: ofKitchen(scope, { id: style.id }), ...within(scope) },
-  )
+  const where = ofKitchen(scope, { id: style.id })
+  await Styles.update(styleTable.toRow(style), { where, ...within(scope) })
   await StylePile.destroy({ where: ofKitchen(scope, { styleId: style.id }), ...within(scope) })
   await StylePile.bulkCreate(rowsOfPiles(scope.kitchen.id, style), within(scope))
 }
 
 export async function replaceItem(scope: Scope, id: string, edit: ItemEdit): Promise<void> {
-  await scope.database.models.Item.update(itemColumns(edit), { where: ofKitchen(scope, { id }), ...within(scope) })
+  await scope.database.models.Item.update(itemTable.toRow(edit), { where: ofKitchen(scope, { id }), ...within(scope) })
 }

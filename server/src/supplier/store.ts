@@ -1,29 +1,25 @@
 import type { Supplier } from '@fleam/contract/buying'
-import { parsedJsonOf } from '../database/index.ts'
+import { supplierTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export async function suppliers(scope: Scope): Promise<Supplier[]> {
   const rows = await scope.database.models.Supplier.findAll({
-    attributes: { exclude: ['kitchenId'] },
     where: ofKitchen(scope),
     order: ['name'],
     raw: true,
     ...within(scope),
   })
-  return rows.map(supplierOf)
+  return rows.map(supplierTable.fromRow)
 }
-
-const supplierOf = (row: Supplier): Supplier => ({ ...row, deliveryDays: parsedJsonOf(row.deliveryDays) })
 
 /** The supplier of a name, whatever its capitals; null where there is none. */
 export async function supplierNamed(scope: Scope, name: string): Promise<Supplier | null> {
   const row = await scope.database.models.Supplier.findOne({
-    attributes: { exclude: ['kitchenId'] },
     where: ofKitchen(scope, { name }),
     raw: true,
     ...within(scope),
   })
-  return row && supplierOf(row)
+  return row && supplierTable.fromRow(row)
 }
 
 export async function insertSuppliers(scope: Scope, added: readonly Supplier[]): Promise<void> {
@@ -46,14 +42,13 @@ export async function supplierAdded(scope: Scope, id: string, name: string): Pro
   await Suppliers.bulkCreate([row], { ignoreDuplicates: true, ...within(scope) })
   // What was committed since this transaction began is seen only by a read that locks.
   const added = await Suppliers.findOne({
-    attributes: { exclude: ['kitchenId'] },
     where: ofKitchen(scope, { name }),
     ...(scope.transaction ? { lock: scope.transaction.LOCK.SHARE } : {}),
     raw: true,
     ...within(scope),
   })
   if (!added) throw new Error('A supplier that was added is not there')
-  return supplierOf(added)
+  return supplierTable.fromRow(added)
 }
 
 export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier): Promise<void> {

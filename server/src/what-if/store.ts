@@ -1,4 +1,5 @@
 import type { WhatIf } from '@fleam/contract/what-if'
+import { whatIfTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export async function whatIfs(scope: Scope, fabricationId: string): Promise<WhatIf[]> {
@@ -7,18 +8,11 @@ export async function whatIfs(scope: Scope, fabricationId: string): Promise<What
     order: ['createdAt', 'id'],
     ...within(scope),
   })
-  return rows.map(({ id, name, assumptions, createdAt }) => ({
-    id,
-    name,
-    assumptions,
-    createdAt: createdAt.toISOString(),
-  }))
+  return rows.map(whatIfTable.fromRow)
 }
 
 export async function insertWhatIf(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<void> {
-  const { id, name, assumptions, createdAt } = whatIf
-  const row = { id, kitchenId: scope.kitchen.id, fabricationId, name, assumptions, createdAt: new Date(createdAt) }
-  await scope.database.models.WhatIf.create(row, within(scope))
+  await scope.database.models.WhatIf.create(ofKitchen(scope, { ...whatIf, fabricationId }), within(scope))
 }
 
 export async function updateWhatIf(scope: Scope, { id, name, assumptions }: WhatIf): Promise<void> {

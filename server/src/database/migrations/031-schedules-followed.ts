@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { parsedJsonOf } from '../models/parsed-json.ts'
+import { parsedJsonOf } from '../parsed-json.ts'
 import { runSteps } from '../steps.ts'
 
 const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin'

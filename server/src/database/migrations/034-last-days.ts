@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { parsedJsonOf } from '../models/parsed-json.ts'
+import { parsedJsonOf } from '../parsed-json.ts'
 import { runSteps } from '../steps.ts'
 
 /** Days that an opened lot keeps, as the days before were worked out. */

@@ -1,5 +1,5 @@
 import { QueryTypes, type Sequelize } from 'sequelize'
-import { parsedJsonOf } from '../models/parsed-json.ts'
+import { parsedJsonOf } from '../parsed-json.ts'
 
 /** A plan as it is kept: what was said of it, and what was accepted, with the goods that it rests on. */
 interface KeptPlan<Draft, Goods> {

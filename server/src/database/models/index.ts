@@ -1,38 +1,13 @@
 import type { Sequelize } from 'sequelize'
-import { defineArticle } from './article.ts'
-import { defineArticlePrice } from './article-price.ts'
-import { defineCautionOverride } from './caution-override.ts'
-import { defineContainer } from './container.ts'
-import { defineCook } from './cook.ts'
-import { defineExpectedLine } from './expected-line.ts'
-import { defineFabrication } from './fabrication.ts'
-import { defineFabricationBeam } from './fabrication-beam.ts'
-import { defineFabricationBoard } from './fabrication-board.ts'
-import { defineFabricationFigures } from './fabrication-figures.ts'
-import { defineFabricationConsumable, defineFabricationLabour, defineFabricationOffer } from './fabrication-lists.ts'
-import { defineFabricationPile } from './fabrication-pile.ts'
-import { defineFabricationPileFigures } from './fabrication-pile-figures.ts'
-import { defineFabricationVersion } from './fabrication-version.ts'
-import { defineFact } from './fact.ts'
-import { defineItem } from './item.ts'
-import { defineJudgement } from './judgement.ts'
-import { defineKitchen } from './kitchen.ts'
-import { defineKitchenOffer } from './kitchen-offer.ts'
-import { defineLogbookView } from './logbook-view.ts'
-import { defineLot } from './lot.ts'
-import { defineLotCase } from './lot-case.ts'
-import { defineLotCheck } from './lot-check.ts'
-import { defineLotPhoto } from './lot-photo.ts'
-import { defineOrderPlan } from './order-plan.ts'
-import { definePlannedFabrication } from './planned-fabrication.ts'
-import { defineProduct } from './product.ts'
-import { defineStyle } from './style.ts'
-import { defineStylePile } from './style-pile.ts'
-import { defineStyleWork } from './style-work.ts'
-import { defineSupplier } from './supplier.ts'
-import { defineSupplierMapping } from './supplier-mapping.ts'
-import { defineToldTask } from './told-task.ts'
-import { defineWhatIf } from './what-if.ts'
+import * as buying from './buying.ts'
+import * as fabrication from './fabrication.ts'
+import { factTable } from './facts.ts'
+import * as figures from './figures.ts'
+import * as kitchen from './kitchen.ts'
+import { logbookViewTable } from './logbook.ts'
+import * as planning from './planning.ts'
+import * as receiving from './receiving.ts'
+import * as style from './style.ts'
 
 /** A model for every table. The tables themselves are made by the migrations. */
 export function defineModels(database: Sequelize): Models {
@@ -44,42 +19,45 @@ export function defineModels(database: Sequelize): Models {
 export type Models = ReturnType<typeof modelsOf>
 
 const modelsOf = (database: Sequelize) => ({
-  Article: defineArticle(database),
-  ArticlePrice: defineArticlePrice(database),
-  CautionOverride: defineCautionOverride(database),
-  Container: defineContainer(database),
-  Cook: defineCook(database),
-  ExpectedLine: defineExpectedLine(database),
-  Fabrication: defineFabrication(database),
-  FabricationBeam: defineFabricationBeam(database),
-  Judgement: defineJudgement(database),
-  FabricationBoard: defineFabricationBoard(database),
-  FabricationConsumable: defineFabricationConsumable(database),
-  FabricationFigures: defineFabricationFigures(database),
-  FabricationLabour: defineFabricationLabour(database),
-  FabricationOffer: defineFabricationOffer(database),
-  FabricationPile: defineFabricationPile(database),
-  FabricationPileFigures: defineFabricationPileFigures(database),
-  FabricationVersion: defineFabricationVersion(database),
-  Fact: defineFact(database),
-  Item: defineItem(database),
-  Kitchen: defineKitchen(database),
-  KitchenOffer: defineKitchenOffer(database),
-  LogbookView: defineLogbookView(database),
-  Lot: defineLot(database),
-  LotCase: defineLotCase(database),
-  LotCheck: defineLotCheck(database),
-  LotPhoto: defineLotPhoto(database),
-  OrderPlan: defineOrderPlan(database),
-  PlannedFabrication: definePlannedFabrication(database),
-  Product: defineProduct(database),
-  Style: defineStyle(database),
-  StylePile: defineStylePile(database),
-  StyleWork: defineStyleWork(database),
-  Supplier: defineSupplier(database),
-  SupplierMapping: defineSupplierMapping(database),
-  ToldTask: defineToldTask(database),
-  WhatIf: defineWhatIf(database),
+  Article: buying.articleTable.define<buying.ArticleModel>(database, 'Article'),
+  ArticlePrice: buying.articlePriceTable.define(database, 'ArticlePrice'),
+  CautionOverride: style.cautionOverrideTable.define(database, 'CautionOverride'),
+  Container: style.containerTable.define(database, 'Container'),
+  Cook: kitchen.cookTable.define(database, 'Cook'),
+  ExpectedLine: planning.expectedLineTable.define<planning.ExpectedLineModel>(database, 'ExpectedLine'),
+  Fabrication: fabrication.fabricationTable.define<fabrication.FabricationModel>(database, 'Fabrication'),
+  FabricationBeam: figures.fabricationBeamTable.define(database, 'FabricationBeam'),
+  FabricationBoard: fabrication.fabricationBoardTable.define(database, 'FabricationBoard'),
+  FabricationConsumable: fabrication.fabricationConsumableTable.define(database, 'FabricationConsumable'),
+  FabricationFigures: figures.fabricationFiguresTable.define(database, 'FabricationFigures'),
+  FabricationLabour: fabrication.fabricationLabourTable.define(database, 'FabricationLabour'),
+  FabricationOffer: fabrication.fabricationOfferTable.define(database, 'FabricationOffer'),
+  FabricationPile: fabrication.fabricationPileTable.define(database, 'FabricationPile'),
+  FabricationPileFigures: figures.fabricationPileFiguresTable.define(database, 'FabricationPileFigures'),
+  FabricationVersion: fabrication.fabricationVersionTable.define(database, 'FabricationVersion'),
+  Fact: factTable.define(database),
+  Item: style.itemTable.define<style.ItemModel>(database, 'Item'),
+  Judgement: figures.judgementTable.define(database, 'Judgement'),
+  Kitchen: kitchen.kitchenTable.define<kitchen.KitchenModel>(database, 'Kitchen'),
+  KitchenOffer: kitchen.kitchenOfferTable.define(database, 'KitchenOffer'),
+  LogbookView: logbookViewTable.define(database, 'LogbookView'),
+  Lot: receiving.lotTable.define<receiving.LotModel>(database, 'Lot'),
+  LotCase: receiving.lotCaseTable.define(database, 'LotCase'),
+  LotCheck: receiving.lotCheckTable.define(database, 'LotCheck'),
+  LotPhoto: receiving.lotPhotoTable.define(database, 'LotPhoto'),
+  OrderPlan: planning.orderPlanTable.define(database, 'OrderPlan'),
+  PlannedFabrication: planning.plannedFabricationTable.define<planning.PlannedFabricationModel>(
+    database,
+    'PlannedFabrication',
+  ),
+  Product: style.productTable.define(database, 'Product'),
+  Style: style.styleTable.define<style.StyleModel>(database, 'Style'),
+  StylePile: style.stylePileTable.define<style.StylePileModel>(database, 'StylePile'),
+  StyleWork: planning.styleWorkTable.define(database, 'StyleWork'),
+  Supplier: buying.supplierTable.define(database, 'Supplier'),
+  SupplierMapping: buying.supplierMappingTable.define(database, 'SupplierMapping'),
+  ToldTask: planning.toldTaskTable.define(database, 'ToldTask'),
+  WhatIf: fabrication.whatIfTable.define(database, 'WhatIf'),
 })
 
 function associate(models: Models): void {

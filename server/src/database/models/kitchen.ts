@@ -1,24 +1,19 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { InferAttributes, InferCreationAttributes, Model, Sequelize } from 'sequelize'
-import { id, longWords, quantity, words } from './columns.ts'
+import { offerOfPile } from '@fleam/contract/fabrication-document'
+import { cook, type Kitchen, kitchen, kitchenOffer } from '@fleam/contract/kitchen'
+import type { Model } from 'sequelize'
+import { z } from 'zod'
+import { type ModelOf, table } from '../table.ts'
 
-export interface KitchenModel
-  extends Model<InferAttributes<KitchenModel>, InferCreationAttributes<KitchenModel>>,
-    Kitchen {}
+/** Kitchens, which are of no other kitchen. */
+export const kitchenTable = table('kitchens', kitchen, { isOfKitchen: false })
+export type KitchenModel = Model<Kitchen, Kitchen> & Kitchen
 
-export const defineKitchen = (database: Sequelize) =>
-  database.define<KitchenModel>(
-    'Kitchen',
-    {
-      id: id(),
-      name: words(),
-      currency: words(3),
-      units: words(10),
-      decimalMark: words(10),
-      timeZone: words(64),
-      wagePerHour: quantity(),
-      lightPlates: words(10),
-      address: longWords(),
-    },
-    { tableName: 'kitchens' },
-  )
+export const cookTable = table('cooks', cook)
+export type CookModel = ModelOf<typeof cookTable>
+
+/** Ready-portioned offers that were entered once, beside the price book. */
+export const kitchenOfferTable = table(
+  'offers',
+  kitchenOffer.omit({ offer: true }).extend(z.object(offerOfPile.shape).shape),
+  { parts: ['price'] },
+)

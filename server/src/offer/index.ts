@@ -1,1 +1,0 @@
-export { offerOfRow, present, rowOfOffer } from './rows.ts'
