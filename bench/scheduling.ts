@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { scheduleRequest } from '@fleam/contract/schedule'
-import { planSchedule, type ScheduleRequest, type ScheduleTask } from '@fleam/core/scheduling'
+import { planSchedule, type ScheduleRequest, type ScheduleTask, scheduleRequest } from '@fleam/core/scheduling'
 import { solveWith } from '@fleam/core/solving'
 import loadHighs from 'highs'
 import { median, report } from './report.ts'

@@ -1,8 +1,6 @@
 import type { BuyingForm, FormPile, Quote } from '@fleam/core/buying'
-import { PILE_CLASSES } from '@fleam/core/fabrication'
+import { fabricationDocument, PILE_CLASSES, price } from '@fleam/core/fabrication'
 import type { Estimate } from '@fleam/core/forecasting'
-import { z } from 'zod'
-import { fabricationDocument, price } from './fabrication-document.ts'
 import {
   count,
   day,
@@ -19,7 +17,8 @@ import {
   share,
   signedMoney,
   weekday,
-} from './numbers.ts'
+} from '@fleam/core/values'
+import { z } from 'zod'
 
 /** A supplier with its terms. */
 export const supplier = z

@@ -1,74 +1,28 @@
 import {
   ALLOCATIONS,
   CREDIT_POLICIES,
+  consumable,
+  fabricationDocument,
   LABOUR_SOURCES,
-  PILE_CLASSES,
-  PILE_KINDS,
-  type PlannedPile,
+  labourEntry,
   PRICE_SOURCES,
+  pileRuleIssues,
+  plannedOffer,
+  plannedPile,
+  purchase,
   RECORD_STATUSES,
+  startPurchase,
   WEIGHT_SOURCES,
 } from '@fleam/core/fabrication'
+import { mark } from '@fleam/core/facts'
 import { MAX_UNITS } from '@fleam/core/limits'
 import { DOUBT_KINDS } from '@fleam/core/logbook'
 import { SPECIES } from '@fleam/core/style'
+import { currency, day, grams, id, instant, name, notes, positiveCount, positiveGrams } from '@fleam/core/values'
 import { LOSS_CAUSES, RHYTHMS } from '@fleam/core/weighing'
 import { z } from 'zod'
-import {
-  consumable,
-  fabricationDocument,
-  labourEntry,
-  pileRuleIssues,
-  plannedOffer,
-  purchase,
-  startPurchase,
-  valueSignMessage,
-} from './fabrication-document.ts'
-import { fact, mark } from './fact.ts'
-import {
-  count,
-  currency,
-  day,
-  grams,
-  id,
-  instant,
-  money,
-  name,
-  notes,
-  positiveCount,
-  positiveGrams,
-  share,
-  signedMoney,
-} from './numbers.ts'
+import { fact } from './fact.ts'
 import { styleStep } from './style.ts'
-
-export const plannedPile = z
-  .strictObject({
-    id,
-    /** The pile of the style that it was planned by; null or absent where it came from a document. */
-    stylePileId: id.nullable().optional(),
-    name,
-    class: z.enum(PILE_CLASSES),
-    /** What is in it, as the style had it; null or absent where nobody said. */
-    kind: z.enum(PILE_KINDS).nullable().optional(),
-    /** What cooking takes of it, as the style had it; null or absent where nobody said. */
-    cookingLoss: share.nullable().optional(),
-    weighing: z.enum(['pieces', 'whole']),
-    expectedShare: share.nullable(),
-    /** Portions that one piece is; null or absent for one. */
-    portionsPerPiece: z.number().min(0.1).max(20).nullable().optional(),
-    portions: count.nullable(),
-    target: positiveGrams.nullable(),
-    low: grams.nullable(),
-    high: grams.nullable(),
-    valuePerKg: signedMoney.nullable(),
-    usedShare: share.nullable(),
-    processingPerKg: money.nullable(),
-  })
-  .superRefine((value, context) => {
-    const sign = valueSignMessage(value)
-    if (sign) context.addIssue({ code: 'custom', path: ['valuePerKg'], message: sign })
-  }) satisfies z.ZodType<PlannedPile>
 
 const MAX_ROWS = 200
 

@@ -1,75 +1,13 @@
-import { BOARD_PARTS, type Fact, MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from '@fleam/core/facts'
-import { HEAVIEST_GRAMS, LAST_ORDER } from '@fleam/core/limits'
-import { wholeMilligrams } from '@fleam/core/units'
+import { fact as anyFact, MAX_PLATES, MEASURING_WAYS } from '@fleam/core/facts'
+import { LAST_ORDER } from '@fleam/core/limits'
+import { grams, id, positiveGrams } from '@fleam/core/values'
 import { z } from 'zod'
-import { grams, id, instant, money, positiveCount, positiveGrams } from './numbers.ts'
 import { plateRequest } from './plating.ts'
 import { biasAngle, portionProduct, positiveMm, stations } from './portioning.ts'
 import { PROBLEMS, type ProblemCode } from './problem.ts'
 
-/** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
-const weighed = z
-  .number()
-  .overwrite(wholeMilligrams)
-  .gt(0)
-  .max(HEAVIEST_GRAMS)
-  .meta({ description: 'grams, whole milligrams' })
-
-/** Pieces of one weighing. */
-const MAX_PIECES = 10_000
-
-const made = { id, order: z.number().int().min(1).max(LAST_ORDER), takenAt: instant }
-const madeAtBench = { ...made, fabricationId: id }
-
-/** One weighing. */
-export const reading = z
-  .strictObject({
-    kind: z.literal('reading'),
-    ...madeAtBench,
-    pileId: id,
-    grams: weighed,
-    source: z.enum(READING_SOURCES),
-    /** Who weighed it; null where nobody said. */
-    cookId: id.nullable().default(null),
-    /** How many pieces were weighed together; null where nobody said. */
-    pieces: positiveCount.max(MAX_PIECES).nullable().default(null),
-  })
-  .meta({ id: 'Reading' })
-
-/** Something that is taken back: a reading, a move, a mark, a measured cut. */
-export const factVoid = z
-  .strictObject({ kind: z.literal('void'), ...made, fabricationId: id.nullable(), factId: id })
-  .meta({ id: 'FactVoid' })
-
-/** A weighing that belongs to another pile; of several the last holds. */
-export const readingMove = z
-  .strictObject({ kind: z.literal('move'), ...madeAtBench, readingId: id, pileId: id })
-  .meta({ id: 'ReadingMove' })
-
-/** How many pieces a weighing is of, said after it; of several the last holds. */
-export const pieceCount = z
-  .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces: positiveCount.max(MAX_PIECES) })
-  .meta({ id: 'PieceCount' })
-
-/** A clock started or paused, a load out of the cold or back in it, a step done or given to a cook. */
-export const mark = z
-  .strictObject({
-    kind: z.literal('mark'),
-    ...madeAtBench,
-    mark: z.enum(MARK_KINDS),
-    cookId: id.nullable().default(null),
-    ratePerHour: money.nullable().default(null),
-    step: z.string().max(60).nullable().default(null),
-    /** Which load came out of the cold or went back, from 1; null for all that is on the board. */
-    load: positiveCount.max(MAX_PIECES).nullable().default(null),
-    /** Birds, fish, loins or racks that came out with it. */
-    units: positiveCount.max(MAX_PIECES).nullable().default(null),
-  })
-  .meta({ id: 'Mark' })
-
-/** Most cuts of one piece, and most plates of one batch. */
+/** Most cuts of one piece. */
 const MAX_CUTS = 200
-const MAX_PLATES = 10_000
 
 /** A piece laid on the board to be cut along its length, and what was cut off it. */
 const laidPiece = z.strictObject({
@@ -106,49 +44,18 @@ export type NumberedPlates = z.infer<typeof numberedPlates>
 
 const BOARD_STATES = { 'next-cut': laidPiece.nullable(), plates: numberedPlates.nullable() } as const
 
-/** What lies on the board of each part; of several the last holds, null is nothing. */
-const boardState = z
-  .strictObject({ kind: z.literal('board'), ...madeAtBench, part: z.enum(BOARD_PARTS), state: z.unknown() })
-  .superRefine(({ part, state }, context) => {
-    for (const issue of BOARD_STATES[part].safeParse(state).error?.issues ?? []) {
-      context.addIssue({ code: 'custom', path: ['state', ...issue.path], message: issue.message })
-    }
-  })
-  .meta({ id: 'BoardState' })
-
-/** The number of the plate that a piece was given as it was weighed, from 0. */
-const plateNumber = z
-  .strictObject({
-    kind: z.literal('plate'),
-    ...madeAtBench,
-    readingId: id,
-    number: z.number().int().min(0).max(MAX_PLATES),
-  })
-  .meta({ id: 'PlateNumber' })
-
-/** A portion that was planned and then weighed: it tells how far off a way of measuring is. */
-export const measuredCut = z
-  .strictObject({
-    kind: z.literal('measured-cut'),
-    ...made,
-    fabricationId: id.nullable().default(null),
-    readingId: id.nullable().default(null),
-    way: z.enum(MEASURING_WAYS),
-    /** Id of the usual shape of the piece. */
-    shape: z.string().min(1).max(60),
-    planned: weighed,
-    weighed,
-  })
-  .meta({ id: 'MeasuredCut' })
-export const measuredCuts = z.array(measuredCut)
-
 /**
  * What happens at a bench, as it is made on the device, kept in its outbox, sent, stored, told to the other
  * devices and merged: one form for all of them. Sending one twice changes nothing.
  */
-export const fact = z
-  .discriminatedUnion('kind', [reading, factVoid, readingMove, pieceCount, mark, boardState, plateNumber, measuredCut])
-  .meta({ id: 'Fact' }) satisfies z.ZodType<Fact>
+export const fact = anyFact
+  .superRefine((sent, context) => {
+    if (sent.kind !== 'board') return
+    for (const issue of BOARD_STATES[sent.part].safeParse(sent.state).error?.issues ?? []) {
+      context.addIssue({ code: 'custom', path: ['state', ...issue.path], message: issue.message })
+    }
+  })
+  .meta({ id: 'Fact' })
 
 const MAX_SENT = 500
 

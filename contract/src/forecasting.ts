@@ -1,5 +1,5 @@
+import { day, id, minutes, money, name, positiveCount, positiveGrams } from '@fleam/core/values'
 import { z } from 'zod'
-import { day, id, minutes, money, name, positiveCount, positiveGrams } from './numbers.ts'
 
 /** Records of the same style and prices of the last year that the forecast of a record can rest on. */
 export const forecastEvidence = z

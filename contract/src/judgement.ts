@@ -1,6 +1,6 @@
 import type { Judgement } from '@fleam/core/appraisal'
+import { count } from '@fleam/core/values'
 import { z } from 'zod'
-import { count } from './numbers.ts'
 
 /** What a record was judged at when it was closed, and by which formulas; null for one that is open. */
 export const keptJudgement = z

@@ -1,33 +1,13 @@
 import { MAX_PLAN_DAYS, MAX_SCHEDULE_MINUTES } from '@fleam/core/limits'
-import { MINUTES_OF_A_DAY, type StyleWork, USUAL_WORK, WORK_KINDS, type WorkSettings } from '@fleam/core/scheduling'
+import { minuteOfDay, styleWork, WORK_KINDS, workSettings } from '@fleam/core/scheduling'
+import { count, day, id, instant, minutes, name, positiveCount } from '@fleam/core/values'
 import { z } from 'zod'
-import { count, day, id, instant, minutes, name, positiveCount } from './numbers.ts'
 
 const MAX_TASKS = 400
-const MAX_HOURS = 240
-const MAX_LINE = 12
-const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
 /** From the first day of a plan. */
 const minuteOfPlan = z.number().min(0).max(MAX_SCHEDULE_MINUTES)
 const taskId = z.string().max(80)
 const station = z.strictObject({ name, number: positiveCount }).nullable()
-
-const workSettings = z.strictObject({
-  boards: positiveCount.max(40),
-  saws: count.max(40),
-  stoves: count.max(40),
-  begins: minuteOfDay,
-  service: minuteOfDay,
-  closes: minuteOfDay.default(USUAL_WORK.closes),
-  buffer: minuteOfDay,
-  slack: minuteOfDay.default(USUAL_WORK.slack),
-  boardMinutes: minuteOfDay,
-  packMinutes: minuteOfDay,
-  setHours: z.number().min(0).max(72),
-  stockHours: z.number().min(0).max(72),
-  cleanDown: minuteOfDay,
-  against: minuteOfDay,
-}) satisfies z.ZodType<WorkSettings>
 
 /** Who does what when, as it was made or moved by hand; minutes from the first day of the plan. */
 export const keptSchedule = z.strictObject({
@@ -93,23 +73,6 @@ export const toldTask = z
   .meta({ id: 'ToldTask' })
 export const toldTasks = z.array(toldTask)
 export type ToldTask = z.infer<typeof toldTask>
-
-const hours = z.number().min(0).max(MAX_HOURS)
-/** What a style takes before and after the board. */
-export const styleWork = z
-  .strictObject({
-    isFrozen: z.boolean(),
-    dryHours: hours,
-    temperHours: hours,
-    setHours: hours,
-    cureHours: hours,
-    confitHours: hours,
-    chillHours: hours,
-    stockHours: hours,
-    line: positiveCount.max(MAX_LINE),
-    carriers: count.max(MAX_LINE),
-  })
-  .meta({ id: 'StyleWork' }) satisfies z.ZodType<StyleWork>
 
 /** What is known of the work of styles: what the kitchen said of each, and minutes of a unit by cooks who cut it often. */
 export const stylesWork = z

@@ -1,10 +1,10 @@
 import { LIGHT_PLATES } from '@fleam/core/buying'
+import { offerOfPile } from '@fleam/core/fabrication'
 import { LONGEST_COOK_NAME } from '@fleam/core/limits'
-import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
+import { minuteOfDay } from '@fleam/core/scheduling'
 import { SPECIES } from '@fleam/core/style'
+import { currency, id, money, name, notes } from '@fleam/core/values'
 import { z } from 'zod'
-import { offerOfPile } from './fabrication-document.ts'
-import { currency, id, money, name, notes } from './numbers.ts'
 
 function isTimeZone(zone: string): boolean {
   try {
@@ -45,7 +45,6 @@ export const kitchen = kitchenSetUp.extend({ decimalMark, lightPlates }).meta({ 
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 
-const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
 const MAX_SHIFTS = 28
 /** Stretches at the board in a usual week, day 1 is Monday; null where nobody said. */
 const week = z

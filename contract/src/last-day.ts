@@ -1,6 +1,6 @@
 import { KEEPING_REFUSALS } from '@fleam/core/cold-store'
+import { day as anyDay, grams } from '@fleam/core/values'
 import { z } from 'zod'
-import { day as anyDay, grams } from './numbers.ts'
 
 const LAST_YEAR = 2199
 /** A day from which years can be counted on without leaving the calendar. */

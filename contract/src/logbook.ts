@@ -1,9 +1,14 @@
-import { LABOUR_SOURCES, PILE_CLASSES, PRICE_SOURCES, WEIGHT_SOURCES } from '@fleam/core/fabrication'
+import {
+  fabricationDocument,
+  LABOUR_SOURCES,
+  PILE_CLASSES,
+  PRICE_SOURCES,
+  WEIGHT_SOURCES,
+} from '@fleam/core/fabrication'
 import { DOUBT_KINDS, LOGBOOK_GROUPS } from '@fleam/core/logbook'
+import { day, id, name } from '@fleam/core/values'
 import { LOSS_CAUSES } from '@fleam/core/weighing'
 import { z } from 'zod'
-import { fabricationDocument } from './fabrication-document.ts'
-import { day, id, name } from './numbers.ts'
 
 const MAX_CHOSEN = 200
 /** One of something, or several of it: `cook=…&cook=…`. */

@@ -1,5 +1,5 @@
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { id } from './numbers.ts'
 import type { ProblemCode } from './problem.ts'
 
 /** An answer that is no JSON: a page, a table, a picture. */

@@ -1,6 +1,6 @@
 import type { Plating, PlatingRequest } from '@fleam/core/plating'
+import { grams, name, positiveCount, positiveGrams } from '@fleam/core/values'
 import { z } from 'zod'
-import { grams, name, positiveCount, positiveGrams } from './numbers.ts'
 
 const MAX_PIECES = 600
 const MAX_ON_PLATE = 12

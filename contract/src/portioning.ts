@@ -8,8 +8,8 @@ import {
   type Station,
   weightAgainstMeasures,
 } from '@fleam/core/portioning'
+import { count, grams, id, money, name, positiveGrams } from '@fleam/core/values'
 import { z } from 'zod'
-import { count, grams, id, money, name, positiveGrams } from './numbers.ts'
 
 const MAX_MM = 5000
 const MAX_STATIONS = 200

@@ -1,8 +1,18 @@
-import { RECORD_STATUSES } from '@fleam/core/fabrication'
+import { fabricationDocument, price, RECORD_STATUSES } from '@fleam/core/fabrication'
 import { hasRightCheckDigit, LOT_STANDINGS, type LotStanding } from '@fleam/core/receiving'
+import {
+  day,
+  grams,
+  gramsInAll,
+  id,
+  instant,
+  money,
+  name,
+  notes,
+  positiveCount,
+  positiveGrams,
+} from '@fleam/core/values'
 import { z } from 'zod'
-import { fabricationDocument, price } from './fabrication-document.ts'
-import { day, grams, gramsInAll, id, instant, money, name, notes, positiveCount, positiveGrams } from './numbers.ts'
 
 /** One case of a lot: what its label or the invoice says, and what the scale said. */
 export const lotCase = z.strictObject({

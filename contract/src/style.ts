@@ -1,7 +1,5 @@
-import { PILE_CLASSES, PILE_KINDS } from '@fleam/core/fabrication'
+import { PILE_CLASSES, PILE_KINDS, valueSignMessage } from '@fleam/core/fabrication'
 import { SPECIES, shareLeft, TOOLS } from '@fleam/core/style'
-import { z } from 'zod'
-import { valueSignMessage } from './fabrication-document.ts'
 import {
   count,
   currency,
@@ -14,7 +12,8 @@ import {
   positiveGrams,
   share,
   signedMoney,
-} from './numbers.ts'
+} from '@fleam/core/values'
+import { z } from 'zod'
 
 const MAX_WORDS = 600
 const words = z.string().trim().max(MAX_WORDS)

@@ -1,5 +1,5 @@
+import { day, id, name } from '@fleam/core/values'
 import { z } from 'zod'
-import { day, id, name } from './numbers.ts'
 
 const figure = z.number()
 const count = z.number().int()

@@ -1,5 +1,5 @@
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { id } from './numbers.ts'
 
 export const UNREADABLE_KINDS = ['plan', 'schedule', 'fabrication'] as const
 

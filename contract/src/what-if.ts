@@ -1,6 +1,6 @@
+import { id, instant, name } from '@fleam/core/values'
 import { z } from 'zod'
 import { assumptionFields, plannedPileIssues } from './fabrication.ts'
-import { id, instant, name } from './numbers.ts'
 
 /** Everything a verdict rests on that is not a weighing. */
 export const assumptions = z.strictObject(assumptionFields).superRefine(plannedPileIssues)

@@ -1,5 +1,5 @@
+import { fabricationDocument } from '@fleam/core/fabrication'
 import { appraisal } from '../appraisal.ts'
-import { fabricationDocument } from '../fabrication-document.ts'
 import { operations } from '../operation.ts'
 
 export const appraisalOperations = operations('appraisal', {

@@ -1,3 +1,4 @@
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
 import {
   articleHistory,
@@ -10,7 +11,6 @@ import {
   products,
   turnedRows,
 } from '../buying.ts'
-import { id } from '../numbers.ts'
 import { file, operations, steps } from '../operation.ts'
 import { priceMapping, rememberedMappings } from '../price-columns.ts'
 import { priceIssue } from '../price-row.ts'

@@ -1,7 +1,7 @@
+import { fabricationDocument } from '@fleam/core/fabrication'
 import { z } from 'zod'
 import { appraisal } from '../appraisal.ts'
 import { fabricationEdit, fabricationRows, fabricationState, recordVersions } from '../fabrication.ts'
-import { fabricationDocument } from '../fabrication-document.ts'
 import { keptJudgement } from '../judgement.ts'
 import { file, operations } from '../operation.ts'
 

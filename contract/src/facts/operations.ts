@@ -1,5 +1,7 @@
+import { measuredCut } from '@fleam/core/facts'
+import { z } from 'zod'
 import { fabricationNews } from '../fabrication.ts'
-import { factsKept, factsSent, measuredCuts } from '../fact.ts'
+import { factsKept, factsSent } from '../fact.ts'
 import { events, operations } from '../operation.ts'
 
 export const factOperations = operations('facts', {
@@ -27,7 +29,7 @@ export const factOperations = operations('facts', {
     method: 'GET',
     path: '/api/kitchens/:kitchenId/measured-cuts',
     summary: 'The latest measured cuts, from which lines learn',
-    answer: measuredCuts,
+    answer: z.array(measuredCut),
     actor: 'bench',
   },
 })

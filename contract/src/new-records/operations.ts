@@ -1,8 +1,8 @@
+import { fabricationDocument } from '@fleam/core/fabrication'
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
 import { fabricationStart, fabricationState } from '../fabrication.ts'
-import { fabricationDocument } from '../fabrication-document.ts'
 import { logbookFile, recordsImported } from '../logbook.ts'
-import { id } from '../numbers.ts'
 import { operations, steps } from '../operation.ts'
 
 const decided = id.or(z.literal('none'))

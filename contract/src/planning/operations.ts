@@ -1,7 +1,7 @@
+import { orderPlan, orderPlanRequest, planGoods } from '@fleam/core/planning'
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { id } from '../numbers.ts'
 import { operations } from '../operation.ts'
-import { orderPlan, orderPlanRequest } from '../order-plan.ts'
 import {
   arrival,
   expectedLine,
@@ -10,7 +10,6 @@ import {
   planAccepted,
   planCreated,
   planEdit,
-  planGoods,
   plannedEdit,
   plannedFabrication,
   plannedFabrications,

@@ -1,5 +1,5 @@
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { id } from '../numbers.ts'
 import { file, operations } from '../operation.ts'
 import { lot, lotEdit, lotPhoto, lotRows, lotTrace } from '../receiving.ts'
 

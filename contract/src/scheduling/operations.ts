@@ -1,9 +1,9 @@
+import { schedule, scheduleRequest, styleWork } from '@fleam/core/scheduling'
+import { day, id } from '@fleam/core/values'
 import { z } from 'zod'
-import { daySchedule, scheduleEdit, schedulesStanding, stylesWork, styleWork, toldTask } from '../kept-schedule.ts'
-import { day, id } from '../numbers.ts'
+import { daySchedule, scheduleEdit, schedulesStanding, stylesWork, toldTask } from '../kept-schedule.ts'
 import { file, operations } from '../operation.ts'
 import { plan } from '../planning.ts'
-import { schedule, scheduleRequest } from '../schedule.ts'
 
 export const scheduleOperations = operations('planning', {
   planSchedule: {

@@ -1,5 +1,5 @@
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { id } from '../numbers.ts'
 import { file, operations } from '../operation.ts'
 
 const query = z.object({ 'what-if': id.optional() })

@@ -1,5 +1,5 @@
+import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { id } from '../numbers.ts'
 import { operations } from '../operation.ts'
 import { item, itemEdit, items, style, styleFile } from '../style.ts'
 

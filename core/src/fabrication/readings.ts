@@ -1,34 +1,6 @@
 import type { Reading } from '../facts/index.ts'
-import type { Pile, PileClass, PileKind } from './document.ts'
-
-/** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
-export type Weighing = 'pieces' | 'whole'
-
-/** A pile as planned for a fabrication, before anything lies on it. */
-export interface PlannedPile {
-  id: string
-  /** The pile of the style that it was planned by, where it was. */
-  stylePileId?: string | null | undefined
-  name: string
-  class: PileClass
-  /** What is in it, where somebody said it. */
-  kind?: PileKind | null | undefined
-  /** What cooking takes of the raw weight, 0 to 1, where somebody said it. */
-  cookingLoss?: number | null | undefined
-  weighing: Weighing
-  /** Share of AP that the style expects, 0 to 1; null where nothing is known. */
-  expectedShare: number | null
-  /** Portions that one piece is: half of one, or several; one where nobody said. */
-  portionsPerPiece?: number | null | undefined
-  /** Portions in a pile weighed whole; pieces to expect in one weighed piece by piece. */
-  portions: number | null
-  target: number | null
-  low: number | null
-  high: number | null
-  valuePerKg: number | null
-  usedShare: number | null
-  processingPerKg: number | null
-}
+import type { Pile } from './document.ts'
+import type { PlannedPile } from './planned.ts'
 
 /** What of a reading says how many pieces it is of. */
 type WeighedPieces = Pick<Reading, 'grams'> & Partial<Pick<Reading, 'pieces' | 'source'>>

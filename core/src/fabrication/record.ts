@@ -1,24 +1,10 @@
 import { type Fact, type Reading, standingReadings } from '../facts/index.ts'
-import {
-  type Allocation,
-  type Consumable,
-  type CreditPolicy,
-  DOCUMENT_FORMAT,
-  DOCUMENT_VERSION,
-  type FabricationDocument,
-  type LabourEntry,
-  type Offer,
-  type Purchase,
-} from './document.ts'
+import type { Consumable, FabricationDocument, LabourEntry, Purchase } from './document.ts'
+import { type Allocation, type CreditPolicy, DOCUMENT_FORMAT, DOCUMENT_VERSION } from './kinds.ts'
 import { type LabourSource, labourSoFar } from './labour.ts'
 import type { CookName } from './marks.ts'
-import { type PlannedPile, pilesFromReadings } from './readings.ts'
-
-/** An offer as a kitchen keeps it: for a pile of its own, with the article of its price book that it is. */
-export interface PlannedOffer extends Omit<Offer, 'pile'> {
-  pileId: string
-  articleId?: string | null | undefined
-}
+import type { PlannedOffer, PlannedPile } from './planned.ts'
+import { pilesFromReadings } from './readings.ts'
 
 /** Open at a bench; closed, with its verdict; abandoned: its weighings stay with it, and it counts nowhere. */
 export const RECORD_STATUSES = ['open', 'closed', 'abandoned'] as const

@@ -2,7 +2,7 @@ import { sixChickens } from '../../test/documents.ts'
 import { factVoid, reading } from '../../test/facts.ts'
 import { appraise } from '../appraisal/index.ts'
 import { type Expression, evaluate, explain } from '../explanation/index.ts'
-import { pileWeight, usedShareOf } from './document.ts'
+import { pileWeight, usedShareOf } from './pile.ts'
 import { documentOf, type FabricationPlan } from './record.ts'
 import { balanceOf, DEFAULT_LIMITS, weigh } from './weights.ts'
 

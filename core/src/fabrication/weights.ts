@@ -1,4 +1,5 @@
-import { type FabricationDocument, pileWeight, usedShareOf } from './document.ts'
+import type { FabricationDocument } from './document.ts'
+import { pileWeight, usedShareOf } from './pile.ts'
 
 /** Limits that a kitchen may set for itself; all are shares. */
 export interface Limits {

@@ -1,112 +1,139 @@
-/** Where the weight of a reading came from. */
-export const READING_SOURCES = ['scale', 'typed', 'imported'] as const
-export type ReadingSource = (typeof READING_SOURCES)[number]
+import { z } from 'zod'
+import { HEAVIEST_GRAMS, LAST_ORDER } from '../limits/index.ts'
+import { wholeMilligrams } from '../units/index.ts'
+import { id, instant, money, positiveCount } from '../values/index.ts'
+import { BOARD_PARTS, MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from './kinds.ts'
 
-/**
- * What a cook says beside the weighings: a clock started or paused, a load out of the cold or back in it, a step done or
- * given to a cook.
- */
-export const MARK_KINDS = ['labour-start', 'labour-pause', 'cold-out', 'cold-in', 'step-done', 'step-given'] as const
-export type MarkKind = (typeof MARK_KINDS)[number]
+/** A net weight in grams, above zero: brought to whole milligrams, so that it is the same number wherever it is kept. */
+const weighed = z
+  .number()
+  .overwrite(wholeMilligrams)
+  .gt(0)
+  .max(HEAVIEST_GRAMS)
+  .meta({ description: 'grams, whole milligrams' })
 
-/** Ways to know the shape of a piece. */
-export const MEASURING_WAYS = ['template', 'girths', 'outline'] as const
-export type MeasuringWay = (typeof MEASURING_WAYS)[number]
+/** Pieces of one weighing. */
+const MAX_PIECES = 10_000
+const pieces = positiveCount.max(MAX_PIECES)
+const cookId = id.nullable().default(null)
 
-interface Made {
-  id: string
+const made = {
+  id,
   /**
    * Place in the order of the work: one more than the highest that its device knew. Of facts that two devices
    * made without knowing of each other the id decides; no device's clock does.
    */
-  order: number
-  /** UTC instant by the device's clock: what it says is shown and measured, and orders nothing. */
-  takenAt: string
+  order: z.number().int().min(1).max(LAST_ORDER),
+  /** By the device's clock: what it says is shown and measured, and orders nothing. */
+  takenAt: instant,
 }
+const madeAtBench = { ...made, fabricationId: id }
 
-interface MadeAtBench extends Made {
-  fabricationId: string
-}
+/** One weighing, net. */
+export const reading = z
+  .strictObject({
+    kind: z.literal('reading'),
+    ...madeAtBench,
+    pileId: id,
+    grams: weighed,
+    source: z.enum(READING_SOURCES),
+    /** Who weighed it; null where nobody said. */
+    cookId,
+    /** How many pieces were weighed together; null where nobody said. */
+    pieces: pieces.nullable().default(null),
+  })
+  .meta({ id: 'Reading' })
+export type Reading = z.infer<typeof reading>
 
-/** A weighing, net, in grams of whole milligrams. */
-export interface Reading extends MadeAtBench {
-  kind: 'reading'
-  pileId: string
-  grams: number
-  source: ReadingSource
-  /** Who weighed it; null where nobody said. */
-  cookId: string | null
-  /** How many pieces were weighed together; null where nobody said. */
-  pieces: number | null
-}
+/** Something that is taken back: a reading, a move, a mark, a measured cut. */
+const factVoid = z
+  .strictObject({ kind: z.literal('void'), ...made, fabricationId: id.nullable(), factId: id })
+  .meta({ id: 'FactVoid' })
+export type FactVoid = z.infer<typeof factVoid>
 
-/** A fact that is taken back. */
-export interface FactVoid extends Made {
-  kind: 'void'
-  fabricationId: string | null
-  factId: string
-}
+/** A weighing that belongs to another pile; of several the last holds. */
+const readingMove = z
+  .strictObject({ kind: z.literal('move'), ...madeAtBench, readingId: id, pileId: id })
+  .meta({ id: 'ReadingMove' })
+export type ReadingMove = z.infer<typeof readingMove>
 
-/** A reading that belongs to another pile than it was taken onto; of several moves the last holds. */
-export interface ReadingMove extends MadeAtBench {
-  kind: 'move'
-  readingId: string
-  pileId: string
-}
+/** How many pieces a weighing is of, said after it; of several the last holds. */
+const pieceCount = z
+  .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces })
+  .meta({ id: 'PieceCount' })
+export type PieceCount = z.infer<typeof pieceCount>
 
-/** How many pieces a reading is of, said after it was taken; of several the last holds. */
-export interface PieceCount extends MadeAtBench {
-  kind: 'count'
-  readingId: string
-  pieces: number
-}
-
-export interface Mark extends MadeAtBench {
-  kind: 'mark'
-  mark: MarkKind
-  /** Whose clock it is, who did the step, or to whom it is given; null where nobody said, or for anybody. */
-  cookId: string | null
-  /** What an hour of that cook costs; null but for a clock that starts. */
-  ratePerHour: number | null
-  /** Id of the step; null but for a step that is done or given. */
-  step: string | null
-  /** Which load of the batch came out of the cold or went back, from 1; null for all that is on the board. */
-  load: number | null
-  /** Birds, fish, loins or racks that came out with it; null where nobody said. */
-  units: number | null
-}
-
-/** What of a bench lies there until somebody says otherwise: the piece that is cut, and what a plate takes. */
-export const BOARD_PARTS = ['next-cut', 'plates'] as const
-export type BoardPart = (typeof BOARD_PARTS)[number]
+/** A clock started or paused, a load out of the cold or back in it, a step done or given to a cook. */
+export const mark = z
+  .strictObject({
+    kind: z.literal('mark'),
+    ...madeAtBench,
+    mark: z.enum(MARK_KINDS),
+    /** Whose clock it is, who did the step, or to whom it is given; null where nobody said, or for anybody. */
+    cookId,
+    /** What an hour of that cook costs; null but for a clock that starts. */
+    ratePerHour: money.nullable().default(null),
+    /** Id of the step; null but for a step that is done or given. */
+    step: z.string().max(60).nullable().default(null),
+    /** Which load of the batch came out of the cold or went back, from 1; null for all that is on the board. */
+    load: pieces.nullable().default(null),
+    /** Birds, fish, loins or racks that came out with it; null where nobody said. */
+    units: pieces.nullable().default(null),
+  })
+  .meta({ id: 'Mark' })
+export type Mark = z.infer<typeof mark>
 
 /** What lies on the board, so that every device leads the same knife: of several of a part the last holds. */
-export interface BoardState extends MadeAtBench {
-  kind: 'board'
-  part: BoardPart
-  /** As the contract says of its part; null where nothing lies there. */
-  state: unknown
-}
+const boardState = z
+  .strictObject({
+    kind: z.literal('board'),
+    ...madeAtBench,
+    part: z.enum(BOARD_PARTS),
+    /** As the contract says of its part; null where nothing lies there. */
+    state: z.unknown(),
+  })
+  .meta({ id: 'BoardState' })
+export type BoardState = z.infer<typeof boardState>
+
+/** Most plates of one batch. */
+export const MAX_PLATES = 10_000
 
 /** The number of the plate that a piece was given as it was weighed, from 0. */
-export interface PlateNumber extends MadeAtBench {
-  kind: 'plate'
-  readingId: string
-  number: number
-}
+const plateNumber = z
+  .strictObject({
+    kind: z.literal('plate'),
+    ...madeAtBench,
+    readingId: id,
+    number: z.number().int().min(0).max(MAX_PLATES),
+  })
+  .meta({ id: 'PlateNumber' })
 
-/** A portion that was planned and then weighed, grams: it tells how far off a way of measuring is. */
-export interface MeasuredCut extends Made {
-  kind: 'measured-cut'
-  fabricationId: string | null
-  /** The reading that weighed it, where it was weighed at a bench. */
-  readingId: string | null
-  way: MeasuringWay
-  /** Id of the usual shape of the piece. */
-  shape: string
-  planned: number
-  weighed: number
-}
+/** A portion that was planned and then weighed: it tells how far off a way of measuring is. */
+export const measuredCut = z
+  .strictObject({
+    kind: z.literal('measured-cut'),
+    ...made,
+    fabricationId: id.nullable().default(null),
+    /** The reading that weighed it, where it was weighed at a bench. */
+    readingId: id.nullable().default(null),
+    way: z.enum(MEASURING_WAYS),
+    /** Id of the usual shape of the piece. */
+    shape: z.string().min(1).max(60),
+    planned: weighed,
+    weighed,
+  })
+  .meta({ id: 'MeasuredCut' })
+export type MeasuredCut = z.infer<typeof measuredCut>
 
 /** Something that was done: made once, on a device, kept, sent, stored and never changed. */
-export type Fact = Reading | FactVoid | ReadingMove | PieceCount | Mark | BoardState | PlateNumber | MeasuredCut
+export const fact = z.discriminatedUnion('kind', [
+  reading,
+  factVoid,
+  readingMove,
+  pieceCount,
+  mark,
+  boardState,
+  plateNumber,
+  measuredCut,
+])
+export type Fact = z.infer<typeof fact>

@@ -1,17 +1,7 @@
-export type {
-  BoardPart,
-  Fact,
-  FactVoid,
-  Mark,
-  MarkKind,
-  MeasuredCut,
-  MeasuringWay,
-  PieceCount,
-  Reading,
-  ReadingMove,
-  ReadingSource,
-} from './fact.ts'
-export { BOARD_PARTS, MARK_KINDS, MEASURING_WAYS, READING_SOURCES } from './fact.ts'
+export type { Fact, FactVoid, Mark, MeasuredCut, PieceCount, Reading, ReadingMove } from './fact.ts'
+export { fact, MAX_PLATES, mark, measuredCut } from './fact.ts'
+export type { BoardPart, MarkKind, MeasuringWay, ReadingSource } from './kinds.ts'
+export { MEASURING_WAYS } from './kinds.ts'
 export type { StandingBoard } from './standing.ts'
 export {
   byOrder,

@@ -1,5 +1,6 @@
 import { LAST_ORDER } from '../limits/index.ts'
-import type { BoardPart, BoardState, Fact, Mark, MeasuredCut, Reading } from './fact.ts'
+import type { BoardState, Fact, Mark, MeasuredCut, Reading } from './fact.ts'
+import type { BoardPart } from './kinds.ts'
 
 /** Before or after in the order of the work, whatever the devices' clocks say. */
 export const byOrder = (a: Pick<Fact, 'id' | 'order'>, b: Pick<Fact, 'id' | 'order'>): number =>

@@ -24,7 +24,6 @@ export type {
 } from './kitchen/index.ts'
 export {
   boardShare,
-  CHANGEABLE,
   comesAs,
   comesOn,
   daysOf,
@@ -40,12 +39,15 @@ export {
   explainReadyPortion,
   explainSaved,
   explainUnsure,
+  goodsName,
   hoursHeld,
   hoursOn,
   kilosByDay,
   kitchenGoods,
   lessOn,
   missing,
+  planDraft,
+  planGoods,
   planLines,
   plannedWork,
   planRequest,
@@ -64,6 +66,7 @@ export type {
   OrderPlanRequest,
   PlanLimit,
 } from './order-plan.ts'
+export { orderPlan, orderPlanRequest } from './order-plan.ts'
 export type { UsualWays } from './plain-plans.ts'
 
 export { planFor, planOrders } from './plan-orders.ts'

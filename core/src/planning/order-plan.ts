@@ -1,106 +1,198 @@
-import type { Day } from '../calendar/index.ts'
+import { z } from 'zod'
+import { addDays, type Day } from '../calendar/index.ts'
+import { MAX_ANSWER_LINES, MAX_QUANTITY } from '../limits/index.ts'
+import { count, currency, day, type FixedLists, minutes, money, name, quantity, sum } from '../values/index.ts'
+
+export const ORDER_PLAN_FORMAT = 'fleam/order-plan'
+
+const MAX_DAYS = 31
+const MAX_LISTED = 300
+const MAX_DEMANDS = 2_000
+const MAX_YIELDS = 40
+const MAX_KEEPS = 400
+const DEFAULT_PACKS = 1_000
+const DEFAULT_UNITS = 10_000
+const HOURS_OF_A_DAY = 24 * 50
+const LONGEST_REASON = 400
+
+const positive = z.number().positive().max(MAX_QUANTITY)
+const some = quantity.default(0)
+const price = money.default(0)
+const keepsDays = z.number().int().min(1).max(MAX_KEEPS)
+const most = (usual: number) => z.number().int().min(0).max(MAX_QUANTITY).default(usual)
+const listed = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_LISTED)
 
 /** Something that is served, or comes beside it. Quantities are in its unit: portions, kilos. */
-export interface PlanProduct {
-  name: string
-  unit: string
+const product = z.strictObject({
+  name,
+  unit: name,
   /** Days on which it may serve, the first counted. */
-  keepsDays: number
+  keepsDays,
   /** Cold space of one. */
-  cold: number
+  cold: some,
   /** Money that one more than is served is worth, for so many of them; the others cost `disposal` each. */
-  surplusValue: number
-  surplusUpTo: number
-  disposal: number
-}
-
-export interface PlanDemand {
-  product: string
-  day: Day
-  quantity: number
-}
-
-export interface PlanSupplier {
-  name: string
-  delivers: readonly Day[]
-  /** Money of a delivery, and what one has to be worth at least. */
-  charge: number
-  minimum: number
-}
-
-/** A whole bird, fish or cut as it is bought: `price` money for a pack of so many. */
-export interface PlanWhole {
-  name: string
-  supplier: string
-  pack: number
-  price: number
-  /** A delivery. */
-  mostPacks: number
-  keepsDays: number
-  cold: number
-}
+  surplusValue: price,
+  surplusUpTo: some,
+  disposal: price,
+})
 
 /** What one unit of a cut gives of a product; the spread between records, and how many there were. */
-export interface PlanYield {
-  product: string
-  quantity: number
-  sd: number
-  tests: number
+const givenYield = z.strictObject({
+  product: name,
+  quantity,
+  sd: some,
+  tests: z.number().int().min(0).max(MAX_QUANTITY).default(0),
   /** Degrees of freedom of the spread; one less than the records where nothing is said. */
-  df: number | null
-}
+  df: z.number().positive().max(MAX_QUANTITY).nullable().default(null),
+})
 
-export interface PlanCut {
-  name: string
-  whole: string
-  /** Minutes of one unit, and once on each day that it is cut. */
-  minutes: number
-  setUp: number
-  consumables: number
+const cut = z.strictObject({
+  name,
+  whole: name,
+  /** Of one unit, and once on each day that it is cut. */
+  minutes,
+  setUp: minutes.default(0),
+  consumables: price,
   /** Days before what it gives may serve. */
-  restDays: number
-  mostPerDay: number
-  yields: readonly PlanYield[]
-}
-
-/** A pack that is bought ready: `quantity` of the product for `price`. */
-export interface PlanReady {
-  name: string
-  supplier: string
-  product: string
-  quantity: number
-  price: number
-  mostPacks: number
-}
+  restDays: z.number().int().min(0).max(MAX_KEEPS).default(0),
+  mostPerDay: most(DEFAULT_UNITS),
+  yields: z.array(givenYield).min(1).max(MAX_YIELDS),
+})
 
 /** What is there before the plan: of a product or a whole, until a day. */
-export interface PlanStock {
-  product: string | null
-  whole: string | null
-  quantity: number
-  useBy: Day
-  /** The day on which it comes; it is there from the first day on where nobody says. */
-  from?: Day
+const stock = z.strictObject({
+  product: name.nullable().default(null),
+  whole: name.nullable().default(null),
+  quantity,
+  useBy: day,
+})
+
+const fields = z.strictObject({
+  format: z.literal(ORDER_PLAN_FORMAT),
+  version: z.literal(1),
+  currency,
+  /** Consecutive. */
+  days: z.array(day).min(1).max(MAX_DAYS),
+  products: listed(product).min(1),
+  demand: z.array(z.strictObject({ product: name, day, quantity })).max(MAX_DEMANDS),
+  /** `charge` is the money of a delivery, `minimum` what one has to be worth at least. */
+  suppliers: listed(z.strictObject({ name, delivers: z.array(day).max(MAX_DAYS), charge: price, minimum: price })),
+  /** Whole birds, fish or cuts as they are bought: `price` money for a pack of so many. */
+  wholes: listed(
+    z.strictObject({
+      name,
+      supplier: name,
+      pack: positive,
+      price: money,
+      /** Of a delivery. */
+      mostPacks: most(DEFAULT_PACKS),
+      keepsDays,
+      cold: some,
+    }),
+  ),
+  cuts: listed(cut),
+  /** Packs that are bought ready: `quantity` of the product for `price`. */
+  ready: listed(
+    z.strictObject({
+      name,
+      supplier: name,
+      product: name,
+      quantity: positive,
+      price: money,
+      mostPacks: most(DEFAULT_PACKS),
+    }),
+  ).default([]),
+  stock: listed(stock).default([]),
+  /** Money an hour, and hours of each day. */
+  labour: z.strictObject({ ratePerHour: money, hours: z.array(z.number().min(0).max(HOURS_OF_A_DAY)).max(MAX_DAYS) }),
+  /** Null where the cold has no limit. */
+  coldSpace: quantity.nullable().default(null),
+  /** In this share of cases a cut gives at least what is planned. */
+  service: z.number().min(0.5).lt(1).default(0.5),
+})
+
+type Fields = z.infer<typeof fields>
+type Refuse = (path: (string | number)[], message: string) => void
+
+function refuseDays({ days, demand, labour }: Fields, refuse: Refuse): void {
+  days.forEach((each, at) => {
+    const before = days[at - 1]
+    // A day that the calendar does not have is refused by itself, and has none after it.
+    if (before === undefined || !day.safeParse(before).success) return
+    if (each !== addDays(before, 1)) refuse(['days', at], 'must be the day after the one before')
+  })
+  demand.forEach((each, at) => {
+    if (!days.includes(each.day)) refuse(['demand', at, 'day'], 'is none of the days')
+  })
+  if (labour.hours.length !== days.length) refuse(['labour', 'hours'], `must be ${days.length}, one for each day`)
 }
 
-export interface OrderPlanRequest {
-  currency: string
-  /** Consecutive. */
-  days: readonly Day[]
-  products: readonly PlanProduct[]
-  demand: readonly PlanDemand[]
-  suppliers: readonly PlanSupplier[]
-  wholes: readonly PlanWhole[]
-  cuts: readonly PlanCut[]
-  ready: readonly PlanReady[]
-  stock: readonly PlanStock[]
-  /** Money an hour, and hours of each day. */
-  labour: { ratePerHour: number; hours: readonly number[] }
-  /** Null where the cold has no limit. */
-  coldSpace: number | null
-  /** In this share of cases a cut gives at least what is planned: 0.5 to below 1. */
-  service: number
+/** Goods that are ordered share their names: a line of an order says no more. */
+function refuseTwice({ products, suppliers, wholes, cuts, ready }: Fields, refuse: Refuse): void {
+  const ordered = new Set<string>()
+  const lists = { products, suppliers, cuts, wholes, ready }
+  for (const [list, each] of Object.entries(lists)) {
+    const known = list === 'wholes' || list === 'ready' ? ordered : new Set<string>()
+    each.forEach((one, at) => {
+      if (known.has(one.name)) refuse([list, at, 'name'], 'is there twice')
+      known.add(one.name)
+    })
+  }
 }
+
+function refuseUnknown(given: Fields, refuse: Refuse): void {
+  const namesOf = (list: readonly { name: string }[]) => new Set(list.map((each) => each.name))
+  const known = { product: namesOf(given.products), supplier: namesOf(given.suppliers), whole: namesOf(given.wholes) }
+  const look = (kind: keyof typeof known, path: (string | number)[], value: string) => {
+    if (!known[kind].has(value)) refuse([...path, kind], `is no ${kind} of this plan`)
+  }
+  given.demand.forEach((each, at) => {
+    look('product', ['demand', at], each.product)
+  })
+  given.wholes.forEach((each, at) => {
+    look('supplier', ['wholes', at], each.supplier)
+  })
+  given.cuts.forEach((each, at) => {
+    look('whole', ['cuts', at], each.whole)
+    const seen = new Set<string>()
+    each.yields.forEach((one, place) => {
+      look('product', ['cuts', at, 'yields', place], one.product)
+      if (seen.has(one.product)) refuse(['cuts', at, 'yields', place, 'product'], 'is there twice')
+      seen.add(one.product)
+    })
+  })
+  given.ready.forEach((each, at) => {
+    look('supplier', ['ready', at], each.supplier)
+    look('product', ['ready', at], each.product)
+  })
+  given.stock.forEach((each, at) => {
+    if ((each.product === null) === (each.whole === null)) refuse(['stock', at], 'must be of a product or of a whole')
+    if (each.product !== null) look('product', ['stock', at], each.product)
+    if (each.whole !== null) look('whole', ['stock', at], each.whole)
+  })
+}
+
+/** What has to be served when, and what it may be made of. */
+export const orderPlanRequest = fields
+  .superRefine((given, context) => {
+    const refuse: Refuse = (path, message) => context.addIssue({ code: 'custom', path, message })
+    refuseDays(given, refuse)
+    refuseTwice(given, refuse)
+    refuseUnknown(given, refuse)
+  })
+  .meta({ id: 'OrderPlanRequest' })
+type Sent = FixedLists<Fields>
+export type PlanProduct = Sent['products'][number]
+export type PlanDemand = Sent['demand'][number]
+export type PlanSupplier = Sent['suppliers'][number]
+export type PlanWhole = Sent['wholes'][number]
+export type PlanCut = Sent['cuts'][number]
+export type PlanYield = PlanCut['yields'][number]
+export type PlanReady = Sent['ready'][number]
+/** With the day on which it comes; it is there from the first day on where nobody says. */
+export type PlanStock = Sent['stock'][number] & { readonly from?: Day }
+/** What a plan is made of; a file says besides in what format it is. */
+export type OrderPlanRequest = Omit<Sent, 'format' | 'version' | 'stock'> & { readonly stock: readonly PlanStock[] }
 
 /** Pinned: of something ordered or cut at least and at most so many packs or units; 0 at most forbids it. */
 export interface PlanPin {
@@ -112,61 +204,96 @@ export interface PlanPin {
   atMost: number | null
 }
 
-export type UseSource =
-  | { kind: 'cut'; cut: string; day: Day }
-  | { kind: 'ready'; name: string; day: Day }
+const figure = sum
+const lines = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_ANSWER_LINES)
+const place = z.number().int().min(0).max(MAX_LISTED)
+const unitCount = z.number().int().min(0).max(MAX_QUANTITY)
+const source = z.union([
+  z.strictObject({ kind: z.literal('cut'), cut: name, day }),
+  z.strictObject({ kind: z.literal('ready'), name, day }),
   /** `at` is the place in `stock`. */
-  | { kind: 'stock'; at: number }
-export type WholeSource = { kind: 'delivery'; day: Day } | { kind: 'stock'; at: number }
+  z.strictObject({ kind: z.literal('stock'), at: place }),
+])
+export type UseSource = z.infer<typeof source>
+const wholeSource = [
+  z.strictObject({ kind: z.literal('delivery'), day }),
+  z.strictObject({ kind: z.literal('stock'), at: place }),
+] as const
+export type WholeSource = z.infer<(typeof wholeSource)[number]>
+const units = { units: figure }
 
-/** Money; `total` is the sum with the surplus taken off. */
-export interface PlanCost {
-  wholes: number
-  ready: number
-  delivery: number
-  labour: number
-  consumables: number
-  disposal: number
-  surplus: number
-  total: number
-}
-
-/** A limit that is used up, and what loosening it would bring: less shortage, or money where the shortage stays. */
-export interface PlanLimit {
-  limit: 'labour' | 'cold' | 'most-packs' | 'most-per-day' | 'minimum' | 'delivery-day'
-  /** Of what; null for labour and cold. */
-  name: string | null
-  day: Day | null
-  oneMore: string
-  saves: number | null
-  shorter: number
-}
-
-/** How the plan does in seeded draws. */
-export interface PlanService {
-  asked: number
-  /** The lowest share of draws over the demands planned in full, and that in which every one is met. */
-  met: number
-  all: number
-  draws: number
-  /** What it costs above the plan at the mean; null where that has another shortage. */
-  premium: number | null
-}
-
-export interface OrderPlan {
-  status: 'optimal' | 'within-gap' | 'refused'
-  /** The total cannot be below it; how far the plan may be from the best, as a share. */
-  bound: number
-  gap: number
-  cost: PlanCost
-  orders: { supplier: string; day: Day; lines: { name: string; packs: number }[]; charge: number }[]
-  cutting: { cut: string; day: Day; units: number; minutes: number; from: (WholeSource & { units: number })[] }[]
-  use: { product: string; day: Day; quantity: number; source: UseSource }[]
-  left: { product: string; quantity: number; valued: number; disposed: number }[]
-  uncut: { whole: string; source: WholeSource; units: number }[]
-  short: { product: string; day: Day; quantity: number; because: string[] }[]
-  /** Cost of the same demand with no cut, and with no ready good; null where that leaves another shortage. */
-  beside: { allReady: number | null; allCut: number | null }
-  limits: PlanLimit[]
-  service: PlanService
-}
+/** What to order and how to cut it, and how far that may be from the best. */
+export const orderPlan = z
+  .object({
+    status: z.enum(['optimal', 'within-gap', 'refused']),
+    /** The total cannot be below it; how far the plan may be from the best, as a share. */
+    bound: figure,
+    gap: figure,
+    /** Money; `total` is the sum with the surplus taken off. */
+    cost: z.object({
+      wholes: figure,
+      ready: figure,
+      delivery: figure,
+      labour: figure,
+      consumables: figure,
+      disposal: figure,
+      surplus: figure,
+      total: figure,
+    }),
+    orders: lines(
+      z.object({
+        supplier: name,
+        day,
+        lines: lines(z.object({ name, packs: unitCount })),
+        charge: figure,
+      }),
+    ),
+    cutting: lines(
+      z.object({
+        cut: name,
+        day,
+        units: unitCount,
+        minutes: figure,
+        from: lines(z.union([wholeSource[0].extend(units), wholeSource[1].extend(units)])),
+      }),
+    ),
+    use: lines(z.object({ product: name, day, quantity: figure, source })),
+    left: lines(z.object({ product: name, quantity: figure, valued: figure, disposed: figure })),
+    uncut: lines(z.object({ whole: name, source: z.union(wholeSource), units: figure })),
+    short: lines(
+      z.object({
+        product: name,
+        day,
+        quantity: figure,
+        because: z.array(z.string().max(LONGEST_REASON)).max(MAX_LISTED),
+      }),
+    ),
+    /** Cost of the same demand with no cut, and with no ready good; null where that leaves another shortage. */
+    beside: z.object({ allReady: figure.nullable(), allCut: figure.nullable() }),
+    /** Limits that are used up, and what loosening each would bring: less shortage, or money where that stays. */
+    limits: lines(
+      z.object({
+        limit: z.enum(['labour', 'cold', 'most-packs', 'most-per-day', 'minimum', 'delivery-day']),
+        /** Of what; null for labour and cold. */
+        name: name.nullable(),
+        day: day.nullable(),
+        oneMore: z.string().max(LONGEST_REASON),
+        saves: figure.nullable(),
+        shorter: figure,
+      }),
+    ),
+    /** How the plan does in seeded draws. */
+    service: z.object({
+      asked: figure,
+      /** The lowest share of draws over the demands planned in full, and that in which every one is met. */
+      met: figure,
+      all: figure,
+      draws: count,
+      /** What it costs above the plan at the mean; null where that has another shortage. */
+      premium: figure.nullable(),
+    }),
+  })
+  .meta({ id: 'OrderPlan' })
+export type OrderPlan = z.infer<typeof orderPlan>
+export type PlanCost = OrderPlan['cost']
+export type PlanLimit = OrderPlan['limits'][number]

@@ -1,10 +1,10 @@
-import { orderPlanRequest } from '@fleam/contract/order-plan'
 import fc from 'fast-check'
 import cases from '../../cases/order-plan.json'
 import { brokenRules } from '../../test/check-plan.ts'
 import { loadSolver } from '../../test/solver.ts'
 import type { Solved, SolveProgramme } from '../solving/index.ts'
 import { countedYield, type OrderPlan, type OrderPlanRequest, planOrders } from './index.ts'
+import { orderPlanRequest } from './order-plan.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

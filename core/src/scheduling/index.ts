@@ -31,6 +31,7 @@ export {
   hoursOfWeek,
   isOnDuty,
   MINUTES_OF_A_DAY,
+  minuteOfDay,
   ON_DUTY,
   placedAsBegun,
   placedAsTheyAre,
@@ -41,12 +42,14 @@ export {
   shiftBy,
   shiftsOfDay,
   soonestPlaces,
+  styleWork,
   thawHours,
   USUAL_WORK,
   usualStyleWork,
   WORK_KINDS,
   withBegun,
   workPlan,
+  workSettings,
 } from './planned/index.ts'
 export type {
   HeldTask,
@@ -55,3 +58,4 @@ export type {
   ScheduleRequest,
   ScheduleTask,
 } from './schedule.ts'
+export { schedule, scheduleRequest } from './schedule.ts'

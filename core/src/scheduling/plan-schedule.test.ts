@@ -1,10 +1,10 @@
-import { scheduleRequest } from '@fleam/contract/schedule'
 import fc from 'fast-check'
 import cases from '../../cases/schedule.json'
 import { brokenScheduleRules } from '../../test/check-schedule.ts'
 import { loadSolver } from '../../test/solver.ts'
 import type { SolveProgramme } from '../solving/index.ts'
 import { planSchedule, type ScheduleRequest, type ScheduleTask } from './index.ts'
+import { scheduleRequest } from './schedule.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

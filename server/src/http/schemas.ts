@@ -1,5 +1,5 @@
-import { NOT_OF_OUR_TIME } from '@fleam/contract/numbers'
 import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
+import { NOT_OF_OUR_TIME } from '@fleam/core/values'
 import type { FastifyInstance } from 'fastify'
 import type { ZodTypeProvider } from 'fastify-type-provider-zod'
 import { z } from 'zod'

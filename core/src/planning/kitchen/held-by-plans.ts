@@ -1,7 +1,7 @@
 import { addDays, type Day } from '../../calendar/index.ts'
 import type { OrderPlan } from '../order-plan.ts'
-import type { PlanDraft } from './draft.ts'
 import type { HeldByPlans, PlanGoods } from './goods.ts'
+import type { PlanDraft } from './plan-draft.ts'
 import { valueIn } from './values.ts'
 
 /** An accepted plan as far as its cold goes. */

@@ -1,6 +1,6 @@
 import type { Day } from '../../calendar/index.ts'
 import type { OrderPlan } from '../order-plan.ts'
-import type { PlanDraft } from './draft.ts'
+import type { PlanDraft } from './plan-draft.ts'
 
 /** Of a day that is too full so much is planned again: packing and cleaning take the rest. */
 const SHARE_OF_A_DAY = 0.85

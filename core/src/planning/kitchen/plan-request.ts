@@ -1,8 +1,10 @@
 import { type Day, weekdayOf } from '../../calendar/index.ts'
 import type { OrderPlanRequest, PlanPin } from '../order-plan.ts'
-import { type ChangeableField, type ChangeableKind, daysOf, demandOf, type PlanDraft } from './draft.ts'
+import type { ChangeableField, ChangeableKind } from './changeable.ts'
+import { daysOf, demandOf } from './draft.ts'
 import type { GoodsCook, Known, PlanGoods } from './goods.ts'
 import { hoursHeld, kilosHeld } from './held-by-plans.ts'
+import type { PlanDraft } from './plan-draft.ts'
 import { stockOf } from './stock.ts'
 import { saidIn, valueIn } from './values.ts'
 

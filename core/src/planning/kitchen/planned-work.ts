@@ -1,6 +1,6 @@
 import type { Day } from '../../calendar/index.ts'
-import type { PlanDraft } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
+import type { PlanDraft } from './plan-draft.ts'
 import type { CuttingLine, PlanLines } from './plan-lines.ts'
 import { rateOf } from './plan-request.ts'
 import { valueIn } from './values.ts'

@@ -1,6 +1,7 @@
 import { addDays, type Day, daysBetween } from '../../calendar/index.ts'
-import { demandOf, type PlanDraft } from './draft.ts'
+import { demandOf } from './draft.ts'
 import type { PlanGoods } from './goods.ts'
+import type { PlanDraft } from './plan-draft.ts'
 import { valueIn } from './values.ts'
 
 /** Portions that were made or came on a day. */

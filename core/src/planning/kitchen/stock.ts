@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../../calendar/index.ts'
-import type { PlanDraft } from './draft.ts'
 import type { GoodsComing, PlanGoods } from './goods.ts'
+import type { PlanDraft } from './plan-draft.ts'
 import { valueIn } from './values.ts'
 
 /** Something that is there for a plan, or on its way to it. */

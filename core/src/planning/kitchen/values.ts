@@ -1,5 +1,6 @@
-import type { ChangeableField, ChangeableKind, PlanDraft } from './draft.ts'
+import type { ChangeableField, ChangeableKind } from './changeable.ts'
 import type { Known } from './goods.ts'
+import type { PlanDraft } from './plan-draft.ts'
 
 export interface ValueOf {
   kind: ChangeableKind

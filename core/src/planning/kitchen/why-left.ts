@@ -1,7 +1,7 @@
 import { countedYield } from '../counted-yield.ts'
 import type { OrderPlan } from '../order-plan.ts'
-import type { PlanDraft } from './draft.ts'
 import type { GoodsProduct, PlanGoods } from './goods.ts'
+import type { PlanDraft } from './plan-draft.ts'
 import { valueIn } from './values.ts'
 
 /**

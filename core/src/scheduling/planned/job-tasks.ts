@@ -4,16 +4,9 @@ import type { ScheduleTask } from '../schedule.ts'
 import { type BoardWay, boardWay, CARRY_MINUTES } from './board-way.ts'
 import { ON_DUTY, type WorkKind } from './kinds.ts'
 import { isWatched, KEPT_WARM_MINUTES, PUT_ON_MINUTES, PUT_ON_WITHIN, TAKE_OFF_MINUTES } from './pots.ts'
+import { MINUTES_OF_A_DAY } from './settings.ts'
 import { thawHours } from './style-work.ts'
-import {
-  MINUTES_OF_A_DAY,
-  ownSkill,
-  type PlannedJob,
-  shiftsOfDay,
-  type WorkCook,
-  type WorkOptions,
-  type WorkTask,
-} from './work.ts'
+import { ownSkill, type PlannedJob, shiftsOfDay, type WorkCook, type WorkOptions, type WorkTask } from './work.ts'
 
 export interface JobTask {
   task: ScheduleTask

@@ -4,7 +4,8 @@ import type { FollowedTask, KeptTask } from './follow.ts'
 import { type JobTask, jobTasks } from './job-tasks.ts'
 import { isAtBoard, isOnDuty, ON_DUTY } from './kinds.ts'
 import { dutyShifts } from './pots.ts'
-import { MINUTES_OF_A_DAY, ownSkill, type PlannedJob, shiftsOfDay, type WorkOptions, type WorkPlan } from './work.ts'
+import { MINUTES_OF_A_DAY } from './settings.ts'
+import { ownSkill, type PlannedJob, shiftsOfDay, type WorkOptions, type WorkPlan } from './work.ts'
 
 /**
  * The tasks of planned work: what goes before, each job in loads that are back in the cold in time, and what comes after

@@ -1,5 +1,5 @@
-import type { WorkSettings } from './settings.ts'
-import { MINUTES_OF_A_DAY } from './work.ts'
+import { MINUTES_OF_A_DAY } from './settings.ts'
+import type { WorkSettings } from './work-shapes.ts'
 
 /** Assumed: what a pot takes of whoever is on duty, when it is put on and when it is strained or emptied and cooled. */
 export const PUT_ON_MINUTES = 5

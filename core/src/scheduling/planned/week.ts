@@ -1,4 +1,5 @@
 import { type Explanation, plus, value } from '../../explanation/index.ts'
+import { MINUTES_OF_A_DAY } from './settings.ts'
 
 /** One stretch at the board of a usual week: day 1 is Monday, minutes from its midnight. */
 export interface CookShift {
@@ -9,7 +10,6 @@ export interface CookShift {
 
 const DAYS = [1, 2, 3, 4, 5, 6, 7] as const
 const ASSUMED_MINUTES = 8 * 60
-const MINUTES_OF_A_DAY = 1440
 
 /** Stretches of one day of the week, in order; those that meet are one. */
 export function shiftsOn(day: number, week: readonly CookShift[]): [from: number, until: number][] {

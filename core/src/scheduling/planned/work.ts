@@ -4,11 +4,8 @@ import type { HeldTask, ScheduleRequest } from '../schedule.ts'
 import type { JobStep } from './board-way.ts'
 import type { JobProgress } from './follow.ts'
 import type { WorkKind } from './kinds.ts'
-import type { WorkSettings } from './settings.ts'
-import type { StyleWork } from './style-work.ts'
 import { type CookShift, shiftsOn, usualWeek } from './week.ts'
-
-export const MINUTES_OF_A_DAY = 1440
+import type { StyleWork, WorkSettings } from './work-shapes.ts'
 
 /** A planned fabrication, or one that is on the board, as far as its minutes go. */
 export interface PlannedJob {

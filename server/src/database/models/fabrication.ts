@@ -1,6 +1,6 @@
-import { fabricationRecord, plannedPile, recordVersion } from '@fleam/contract/fabrication'
-import { consumable, labourEntry, plannedOffer, purchase } from '@fleam/contract/fabrication-document'
+import { fabricationRecord, recordVersion } from '@fleam/contract/fabrication'
 import { whatIf } from '@fleam/contract/what-if'
+import { consumable, labourEntry, plannedOffer, plannedPile, purchase } from '@fleam/core/fabrication'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'
 import type { SupplierModel } from './buying.ts'

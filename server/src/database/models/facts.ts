@@ -1,5 +1,4 @@
-import { fact } from '@fleam/contract/fact'
-import type { Fact } from '@fleam/core/facts'
+import { type Fact, fact } from '@fleam/core/facts'
 import type { Model, ModelStatic, Sequelize } from 'sequelize'
 import { type Column, rowCodec } from '../columns.ts'
 import { defineModel } from '../table.ts'

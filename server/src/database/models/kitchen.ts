@@ -1,5 +1,5 @@
-import { offerOfPile } from '@fleam/contract/fabrication-document'
 import { cook, type Kitchen, kitchen, kitchenOffer } from '@fleam/contract/kitchen'
+import { offerOfPile } from '@fleam/core/fabrication'
 import type { Model } from 'sequelize'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'

@@ -1,5 +1,6 @@
-import { keptSchedule, styleWork, toldTask } from '@fleam/contract/kept-schedule'
+import { keptSchedule, toldTask } from '@fleam/contract/kept-schedule'
 import { expectedLine, plan, plannedFabrication } from '@fleam/contract/planning'
+import { styleWork } from '@fleam/core/scheduling'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'
 import type { SupplierModel } from './buying.ts'

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import {
   FIRST_YEAR,
   HEAVIEST_GRAMS,
@@ -7,14 +8,13 @@ import {
   MAX_QUANTITY,
   MAX_SUM,
   SMALLEST_QUANTITY,
-} from '@fleam/core/limits'
-import { z } from 'zod'
+} from '../limits/index.ts'
 
 const MAX_COUNT = 1_000_000
 
-/** Grams, zero to a hundred tonnes. NaN, infinity and text are refused with the field's path. */
 /** A sum of weights, each of which has its own limit. */
 export const gramsInAll = z.number().min(0).meta({ description: 'grams' })
+/** Grams, zero to a hundred tonnes. NaN, infinity and text are refused with the field's path. */
 export const grams = z.number().min(0).max(HEAVIEST_GRAMS).meta({ description: 'grams' })
 export const positiveGrams = z
   .number()
