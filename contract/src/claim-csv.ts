@@ -1,6 +1,6 @@
+import { inert } from '@fleam/core/csv'
 import { lotClaim } from '@fleam/core/receiving'
 import Papa from 'papaparse'
-import { inert } from './inert.ts'
 import type { Lot } from './receiving.ts'
 
 /** A fault in the words of the claim. */

@@ -1,6 +1,6 @@
+import { fromInert, inert } from '@fleam/core/csv'
 import { SPECIES, type Species } from '@fleam/core/style'
 import Papa from 'papaparse'
-import { fromInert, inert } from './inert.ts'
 import type { Cook, CookWeeks } from './kitchen.ts'
 
 const HEADERS = ['cook', 'skills', 'day', 'from', 'until'] as const

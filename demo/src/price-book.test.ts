@@ -1,6 +1,5 @@
 import { CATALOGUE } from '@fleam/catalogue'
-import { guessMapping } from '@fleam/contract/price-columns'
-import { readPriceList, readTable } from '@fleam/contract/price-list'
+import { guessMapping, readPriceList, readTable } from '@fleam/core/price-lists'
 import { LOTS } from './lots.ts'
 import { priceBook, SUPPLIER_TERMS } from './price-book.ts'
 

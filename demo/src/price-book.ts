@@ -1,5 +1,6 @@
-import type { PriceListLine, Supplier } from '@fleam/contract/buying'
-import { priceListCsv } from '@fleam/contract/price-list-csv'
+import type { Supplier } from '@fleam/contract/buying'
+import type { PriceListLine } from '@fleam/core/price-lists'
+import { priceListCsv } from '@fleam/core/price-lists'
 
 /** An article of the made-up suppliers with its price month by month, the last of them today's. */
 interface BookArticle {

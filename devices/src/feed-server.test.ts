@@ -1,5 +1,5 @@
 import type { AddressInfo } from 'node:net'
-import { readTable } from '@fleam/contract/price-list'
+import { readTable } from '@fleam/core/price-lists'
 import { startFeedServer } from './feed-server.ts'
 import { listOfDay } from './price-feed.ts'
 

@@ -1,5 +1,5 @@
-import type { PriceListLine } from '@fleam/contract/buying'
-import { priceListCsv } from '@fleam/contract/price-list-csv'
+import type { PriceListLine } from '@fleam/core/price-lists'
+import { priceListCsv } from '@fleam/core/price-lists'
 import { randomLcg } from 'd3-random'
 
 /** What the simulated wholesalers publish, with the price around which each moves. All of it is made up. */

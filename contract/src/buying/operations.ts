@@ -1,3 +1,4 @@
+import { priceIssue, priceMapping, rememberedMappings } from '@fleam/core/price-lists'
 import { id } from '@fleam/core/values'
 import { z } from 'zod'
 import {
@@ -12,8 +13,6 @@ import {
   turnedRows,
 } from '../buying.ts'
 import { file, operations, steps } from '../operation.ts'
-import { priceMapping, rememberedMappings } from '../price-columns.ts'
-import { priceIssue } from '../price-row.ts'
 
 const MAX_LISTED = 200
 const MAX_OFFSET = 10_000_000

@@ -1,4 +1,4 @@
-import type { ArticleRows, PriceListLine, Product, Supplier } from '@fleam/contract/buying'
+import type { ArticleRows, Product, Supplier } from '@fleam/contract/buying'
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
@@ -6,6 +6,7 @@ import type { Item } from '@fleam/contract/style'
 import type { Appraisal } from '@fleam/core/appraisal'
 import { type BuyingForm, compareForms, type TrueCost } from '@fleam/core/buying'
 import type { FabricationDocument } from '@fleam/core/fabrication'
+import type { PriceListLine } from '@fleam/core/price-lists'
 import { v7 as newId } from 'uuid'
 import {
   addSupplier,

@@ -1,5 +1,6 @@
-import type { ArticlePrice, ArticleRows, StruckPrice } from '@fleam/contract/buying'
+import type { ArticleRows, StruckPrice } from '@fleam/contract/buying'
 import type { BuyingForm } from '@fleam/core/buying'
+import type { ArticlePrice } from '@fleam/core/price-lists'
 import { v7 as newId } from 'uuid'
 import { createPrice, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

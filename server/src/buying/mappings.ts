@@ -1,4 +1,4 @@
-import type { PriceMapping, RememberedMapping } from '@fleam/contract/price-columns'
+import type { PriceMapping, RememberedMapping } from '@fleam/core/price-lists'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 import { suppliers } from '../supplier/index.ts'
 

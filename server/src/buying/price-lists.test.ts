@@ -1,7 +1,6 @@
 import { createServer } from 'node:http'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import { guessMapping, PRICE_COLUMNS, type RememberedMapping } from '@fleam/contract/price-columns'
-import { readTable } from '@fleam/contract/price-list'
+import { guessMapping, PRICE_COLUMNS, type RememberedMapping, readTable } from '@fleam/core/price-lists'
 import { until } from '../../../tools/processes.ts'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 import { buildApp } from '../index.ts'

@@ -1,5 +1,5 @@
 import { buyingOperations } from '@fleam/contract/buying/operations'
-import { priceListCsv } from '@fleam/contract/price-list-csv'
+import { priceListCsv } from '@fleam/core/price-lists'
 import { dayOf } from '../scope/index.ts'
 import { savedFile, serve } from '../serve/index.ts'
 import { updatePlate } from '../style/index.ts'

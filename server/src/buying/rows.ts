@@ -1,4 +1,4 @@
-import type { Article, ArticlePrice, PriceListLine } from '@fleam/contract/buying'
+import type { Article, ArticlePrice, PriceListLine } from '@fleam/core/price-lists'
 import { type ArticleModel, articlePriceTable, articleTable, type TableRow } from '../database/index.ts'
 
 /** An article with the names of what it is tied to. */

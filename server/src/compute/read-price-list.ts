@@ -1,9 +1,8 @@
 import { priceListBody } from '@fleam/contract/buying/operations'
-import type { PriceMapping } from '@fleam/contract/price-columns'
-import { goodLines, readPriceList } from '@fleam/contract/price-list'
-import type { PriceIssue, PriceListContext } from '@fleam/contract/price-row'
 import { issuesOf, type Problem } from '@fleam/contract/problem'
 import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
+import type { PriceIssue, PriceListContext, PriceMapping } from '@fleam/core/price-lists'
+import { goodLines, readPriceList } from '@fleam/core/price-lists'
 import type { z } from 'zod'
 
 export interface PriceListRequest {

@@ -1,6 +1,6 @@
 import { fabricationOperations } from '@fleam/contract/fabrication/operations'
-import { pilesCsv } from '@fleam/contract/piles-csv'
 import { appraise } from '@fleam/core/appraisal'
+import { pilesCsv } from '@fleam/core/csv'
 import { savedFile, savedJson, serve } from '../serve/index.ts'
 import * as service from './service.ts'
 

@@ -1,5 +1,5 @@
 import { priceListOperations } from '@fleam/contract/buying/operations'
-import type { PriceMapping } from '@fleam/contract/price-columns'
+import type { PriceMapping } from '@fleam/core/price-lists'
 import { type Following, followSteps } from './follow-steps.ts'
 
 /** Every row or none, or those that are right. */

@@ -1,8 +1,8 @@
 import '../no-eval.ts'
-import { goodLines, readPriceList } from '@fleam/contract/price-list'
 import { ForecastRun, forecastOf } from '@fleam/core/forecasting'
 import { type Plating, type PlatingRequest, PlatingRun } from '@fleam/core/plating'
 import { planBonded, planPortions, planRacks } from '@fleam/core/portioning'
+import { goodLines, readPriceList } from '@fleam/core/price-lists'
 import type { WorkerReply, WorkerRequest } from './protocol.ts'
 
 type RequestOf<T extends WorkerRequest['type']> = Extract<WorkerRequest, { type: T }>

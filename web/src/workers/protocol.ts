@@ -1,8 +1,6 @@
-import type { PriceListLine } from '@fleam/contract/buying'
-import type { PriceMapping } from '@fleam/contract/price-columns'
-import type { PriceIssue, PriceListContext } from '@fleam/contract/price-row'
 import type { Work, WorkName } from '@fleam/contract/work'
 import type { Forecast, ForecastModel, Spreads } from '@fleam/core/forecasting'
+import type { PriceIssue, PriceListContext, PriceListLine, PriceMapping } from '@fleam/core/price-lists'
 
 /** What the page asks of the worker: each request has a number, and its answers the same. */
 export type WorkerRequest =

@@ -1,5 +1,5 @@
-import { article, articlePrice, supplier } from '@fleam/contract/buying'
-import { rememberedMapping } from '@fleam/contract/price-columns'
+import { supplier } from '@fleam/contract/buying'
+import { article, articlePrice, rememberedMapping } from '@fleam/core/price-lists'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'
 import type { ItemModel, ProductModel } from './style.ts'

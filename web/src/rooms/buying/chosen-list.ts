@@ -1,5 +1,10 @@
-import { fittingMappings, guessMapping, type PriceMapping, type RememberedMapping } from '@fleam/contract/price-columns'
-import { readTable } from '@fleam/contract/price-list'
+import {
+  fittingMappings,
+  guessMapping,
+  type PriceMapping,
+  type RememberedMapping,
+  readTable,
+} from '@fleam/core/price-lists'
 
 /** A file that was chosen, as text. */
 export interface ChosenList {

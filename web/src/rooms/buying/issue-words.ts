@@ -1,4 +1,4 @@
-import type { PriceIssue, PriceIssueCode } from '@fleam/contract/price-row'
+import type { PriceIssue, PriceIssueCode } from '@fleam/core/price-lists'
 
 const WORDS: Readonly<Record<PriceIssueCode, string>> = {
   unreadable: 'is no whole list: a quote is opened and not closed',

@@ -1,5 +1,5 @@
 import type { PriceImport } from '@fleam/contract/buying/operations'
-import type { PriceMapping, RememberedMapping } from '@fleam/contract/price-columns'
+import type { PriceMapping, RememberedMapping } from '@fleam/core/price-lists'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import type { NumberedLine } from '@fleam/contract/price-list'
+import type { NumberedLine } from '@fleam/core/price-lists'
 import Button from 'react-bootstrap/Button'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { priceWords } from '../../parts/price-words.ts'

@@ -1,6 +1,5 @@
 import { TextDecoder as NodeDecoder } from 'node:util'
-import { guessMapping } from '@fleam/contract/price-columns'
-import { goodLines, readPriceList } from '@fleam/contract/price-list'
+import { goodLines, guessMapping, readPriceList } from '@fleam/core/price-lists'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'

@@ -1,7 +1,7 @@
 import type { PriceImport } from '@fleam/contract/buying/operations'
 import { buyingOperations } from '@fleam/contract/buying/operations'
 import { addressOf } from '@fleam/contract/client'
-import { decodeText } from '@fleam/contract/decode-text'
+import { decodeText } from '@fleam/core/csv'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { usePriceFeed, usePullFeed, useRememberedMappings } from '../../data/buying-queries.ts'

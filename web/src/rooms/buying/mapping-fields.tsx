@@ -1,4 +1,4 @@
-import { PRICE_COLUMN_NAMES, PRICE_COLUMNS, type PriceMapping } from '@fleam/contract/price-columns'
+import { PRICE_COLUMN_NAMES, PRICE_COLUMNS, type PriceMapping } from '@fleam/core/price-lists'
 import Form from 'react-bootstrap/Form'
 import { DayField } from '../../parts/day-field.tsx'
 import css from './mapping-fields.module.css'

@@ -1,4 +1,4 @@
-import type { ArticlePrice } from '@fleam/contract/buying'
+import type { ArticlePrice } from '@fleam/core/price-lists'
 import { parsePriceText } from '@fleam/core/units'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'

@@ -1,4 +1,5 @@
-import type { ArticleHistory, ArticlePrice } from '@fleam/contract/buying'
+import type { ArticleHistory } from '@fleam/contract/buying'
+import type { ArticlePrice } from '@fleam/core/price-lists'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'

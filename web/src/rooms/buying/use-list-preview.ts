@@ -1,4 +1,4 @@
-import type { PriceMapping } from '@fleam/contract/price-columns'
+import type { PriceMapping } from '@fleam/core/price-lists'
 import { useEffect, useMemo, useState } from 'react'
 import { useProducts } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'

@@ -1,11 +1,11 @@
-import { parseDay } from '@fleam/core/calendar'
-import type { PriceUnit } from '@fleam/core/fabrication'
-import { LIGHTEST_GRAMS, MAX_MINUTES, MAX_MONEY, SMALLEST_QUANTITY } from '@fleam/core/limits'
-import { parseNumber, parseWeight, type WeightUnit, withoutGroups } from '@fleam/core/units'
 import { z } from 'zod'
-import { ARTICLE_KINDS, type PriceListLine } from './buying.ts'
-import { fromInert } from './inert.ts'
-import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'
+import { parseDay } from '../calendar/index.ts'
+import { fromInert } from '../csv/index.ts'
+import type { PriceUnit } from '../fabrication/index.ts'
+import { LIGHTEST_GRAMS, MAX_MINUTES, MAX_MONEY, SMALLEST_QUANTITY } from '../limits/index.ts'
+import { parseNumber, parseWeight, type WeightUnit, withoutGroups } from '../units/index.ts'
+import { ARTICLE_KINDS, type PriceListLine } from './article.ts'
+import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './columns.ts'
 
 const PRICE_ISSUE_CODES = [
   'unreadable',

@@ -1,6 +1,6 @@
-import { fittingMappings, guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './price-columns.ts'
-import { readTable } from './price-list.ts'
-import { priceListCsv } from './price-list-csv.ts'
+import { fittingMappings, guessMapping, PRICE_COLUMN_NAMES, PRICE_COLUMNS, priceMapping } from './columns.ts'
+import { priceListCsv } from './list-csv.ts'
+import { readTable } from './read-list.ts'
 
 const guess = (...headers: string[]) => guessMapping(headers, '2026-11-24').columns
 

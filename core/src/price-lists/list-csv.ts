@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
-import type { PriceListLine } from './buying.ts'
-import { inert } from './inert.ts'
-import { PRICE_COLUMN_NAMES, PRICE_COLUMNS, type PriceColumn } from './price-columns.ts'
+import { inert } from '../csv/index.ts'
+import type { PriceListLine } from './article.ts'
+import { PRICE_COLUMN_NAMES, PRICE_COLUMNS, type PriceColumn } from './columns.ts'
 
 const cellsOf = (line: PriceListLine): Record<PriceColumn, string | number | null> => ({
   supplier: line.supplier,

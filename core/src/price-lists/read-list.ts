@@ -1,8 +1,8 @@
-import { overlaps } from '@fleam/core/buying'
 import Papa from 'papaparse'
-import type { PriceListLine } from './buying.ts'
-import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './price-columns.ts'
-import { type PriceIssue, type PriceIssueCode, type PriceListContext, RowReader } from './price-row.ts'
+import { overlaps } from '../buying/index.ts'
+import type { PriceListLine } from './article.ts'
+import { PRICE_COLUMNS, type PriceColumn, type PriceMapping } from './columns.ts'
+import { type PriceIssue, type PriceIssueCode, type PriceListContext, RowReader } from './row.ts'
 
 export interface NumberedLine extends PriceListLine {
   row: number

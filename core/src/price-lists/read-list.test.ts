@@ -1,11 +1,10 @@
 import fc from 'fast-check'
-import type { PriceListLine } from './buying.ts'
-import { decodeText } from './decode-text.ts'
-import { fromInert, inert } from './inert.ts'
-import { guessMapping, type PriceMapping } from './price-columns.ts'
-import { goodLines, PriceListReading, readPriceList, readTable } from './price-list.ts'
-import { priceListCsv } from './price-list-csv.ts'
-import { rowsOfList, withCell } from './price-list-edit.ts'
+import { decodeText, fromInert, inert } from '../csv/index.ts'
+import type { PriceListLine } from './article.ts'
+import { guessMapping, type PriceMapping } from './columns.ts'
+import { rowsOfList, withCell } from './edit-list.ts'
+import { priceListCsv } from './list-csv.ts'
+import { goodLines, PriceListReading, readPriceList, readTable } from './read-list.ts'
 
 const context = {
   currency: 'EUR',

@@ -1,6 +1,6 @@
-import { type Appraisal, appraise } from '@fleam/core/appraisal'
-import type { FabricationDocument } from '@fleam/core/fabrication'
 import Papa from 'papaparse'
+import { type Appraisal, appraise } from '../appraisal/index.ts'
+import type { FabricationDocument } from '../fabrication/index.ts'
 import { inert } from './inert.ts'
 
 /** Columns of the CSV of piles and costs, units in the header. Decimal points, unrounded. */

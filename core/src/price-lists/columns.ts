@@ -1,6 +1,6 @@
-import { day, id, instant, name } from '@fleam/core/values'
 import { z } from 'zod'
-import { ARTICLE_KINDS } from './buying.ts'
+import { day, id, instant, name } from '../values/index.ts'
+import { ARTICLE_KINDS } from './article.ts'
 
 /** What a column of a price list may hold, with the header that the template has for it. */
 export const PRICE_COLUMNS = {

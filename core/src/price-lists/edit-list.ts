@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { readTable } from './price-list.ts'
+import { readTable } from './read-list.ts'
 
 const DELIMITER = ';'
 

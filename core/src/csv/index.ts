@@ -1,0 +1,4 @@
+/** Text files of tables: safe for whoever opens them, readable from whoever wrote them. */
+export { decodeText } from './decode-text.ts'
+export { fromInert, inert } from './inert.ts'
+export { pilesCsv } from './piles-csv.ts'
