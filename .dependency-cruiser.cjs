@@ -55,7 +55,7 @@ module.exports = {
       from: { path: '^core/src/', pathNot: TESTS },
       to: {
         dependencyTypes: ['core', 'npm', 'npm-dev'],
-        pathNot: '^node_modules/(jstat|date-fns|d3-random|papaparse|zod)/',
+        pathNot: '^node_modules/(@date-fns/tz|date-fns|d3-random|ical-generator|jstat|papaparse|zod)/',
       },
     },
     {

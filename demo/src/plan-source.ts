@@ -1,6 +1,5 @@
-import type { KeptSchedule } from '@fleam/contract/kept-schedule'
-import type { Plan } from '@fleam/contract/planning'
 import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core/planning'
+import type { KeptSchedule, Plan } from '@fleam/core/plans'
 import type { KitchenClient } from './client.ts'
 import type { PlanScript } from './plans.ts'
 import { addPlanned, fromPortable, namesIn } from './portable.ts'

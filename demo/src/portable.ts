@@ -1,10 +1,10 @@
 import { buyingOperations } from '@fleam/contract/buying/operations'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
-import type { PlannedFabrication } from '@fleam/contract/planning'
 import { receivingOperations } from '@fleam/contract/receiving/operations'
 import { styleOperations } from '@fleam/contract/style/operations'
 import { supplierOperations } from '@fleam/contract/supplier/operations'
 import { addDays, daysBetween } from '@fleam/core/calendar'
+import type { PlannedFabrication } from '@fleam/core/plans'
 import type { KitchenClient } from './client.ts'
 
 /** Everything of a kitchen that a plan points at, by names that are the same in every kitchen that loads the demo. */

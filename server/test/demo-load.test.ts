@@ -1,6 +1,6 @@
 import type { FabricationRow } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Plan, PlannedFabrication, PlanRow } from '@fleam/contract/planning'
+import type { Plan, PlannedFabrication, PlanRow } from '@fleam/core/plans'
 import { loadDemo } from '@fleam/demo'
 import { openTestApp, type TestApp } from './harness.ts'
 

@@ -1,6 +1,6 @@
-import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract/planning'
 import type { Item, Style } from '@fleam/contract/style'
 import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core/planning'
+import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/core/plans'
 import { v7 as newId } from 'uuid'
 
 type Ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', rest: string, payload?: unknown) => Promise<T>

@@ -1,7 +1,7 @@
 import type { Product } from '@fleam/contract/buying'
-import type { Plan } from '@fleam/contract/planning'
 import { addDays } from '@fleam/core/calendar'
 import { type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
+import type { Plan } from '@fleam/core/plans'
 import { v7 as newId } from 'uuid'
 import { loadSolver } from '../src/compute/solver.ts'
 import { addSupplier, createPrice, openTestApp, send, setUpKitchen } from './harness.ts'

@@ -1,7 +1,4 @@
 import { orderPlan, orderPlanRequest, planGoods } from '@fleam/core/planning'
-import { id } from '@fleam/core/values'
-import { z } from 'zod'
-import { operations } from '../operation.ts'
 import {
   arrival,
   expectedLine,
@@ -14,7 +11,10 @@ import {
   plannedFabrication,
   plannedFabrications,
   planRows as planRowsAnswer,
-} from '../planning.ts'
+} from '@fleam/core/plans'
+import { id } from '@fleam/core/values'
+import { z } from 'zod'
+import { operations } from '../operation.ts'
 
 export const orderPlanOperations = operations('planning', {
   planOrders: {

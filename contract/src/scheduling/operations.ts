@@ -1,9 +1,8 @@
+import { daySchedule, plan, scheduleEdit, schedulesStanding, stylesWork, toldTask } from '@fleam/core/plans'
 import { schedule, scheduleRequest, styleWork } from '@fleam/core/scheduling'
 import { day, id } from '@fleam/core/values'
 import { z } from 'zod'
-import { daySchedule, scheduleEdit, schedulesStanding, stylesWork, toldTask } from '../kept-schedule.ts'
 import { file, operations } from '../operation.ts'
-import { plan } from '../planning.ts'
 
 export const scheduleOperations = operations('planning', {
   planSchedule: {

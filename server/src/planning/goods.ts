@@ -1,5 +1,4 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { ExpectedLine } from '@fleam/contract/planning'
 import type { LotRow } from '@fleam/contract/receiving'
 import type { Item } from '@fleam/contract/style'
 import { daysBetween } from '@fleam/core/calendar'
@@ -13,6 +12,7 @@ import {
   kitchenGoods,
   type PlanGoods,
 } from '@fleam/core/planning'
+import type { ExpectedLine } from '@fleam/core/plans'
 import { isSentBack, purchaseFromLot } from '@fleam/core/receiving'
 import { hoursOfWeek } from '@fleam/core/scheduling'
 import { median } from '@fleam/core/statistics'

@@ -1,5 +1,5 @@
-import { type PlanRow, planRow } from '@fleam/contract/planning'
 import { missing } from '@fleam/core/planning'
+import { type PlanRow, planRow } from '@fleam/core/plans'
 import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { dayOf, eachReadable, type Scope, within } from '../scope/index.ts'

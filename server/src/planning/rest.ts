@@ -1,5 +1,5 @@
-import type { ExpectedLine, PlanAccepted } from '@fleam/contract/planning'
 import { comesAs } from '@fleam/core/planning'
+import type { ExpectedLine, PlanAccepted } from '@fleam/core/plans'
 import { Refusal } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'

@@ -1,3 +1,8 @@
+import { appraise } from '@fleam/core/appraisal'
+import { addDays } from '@fleam/core/calendar'
+import { documentOf } from '@fleam/core/fabrication'
+import { standingReadings } from '@fleam/core/facts'
+import { planLines, plannedWork } from '@fleam/core/planning'
 import {
   type ExpectedLine,
   expectedLine,
@@ -7,12 +12,7 @@ import {
   type PlannedEdit,
   type PlannedFabrication,
   plannedFabrication,
-} from '@fleam/contract/planning'
-import { appraise } from '@fleam/core/appraisal'
-import { addDays } from '@fleam/core/calendar'
-import { documentOf } from '@fleam/core/fabrication'
-import { standingReadings } from '@fleam/core/facts'
-import { planLines, plannedWork } from '@fleam/core/planning'
+} from '@fleam/core/plans'
 import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import { unitsDone } from '@fleam/core/weighing'
 import { v7 as newId } from 'uuid'

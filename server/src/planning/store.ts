@@ -1,7 +1,7 @@
-import { type KeptSchedule, keptSchedule, type ToldTask } from '@fleam/contract/kept-schedule'
-import type { ExpectedLine, Plan, PlanAccepted, PlannedEdit, PlannedFabrication } from '@fleam/contract/planning'
 import { daysBetween } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
+import type { ExpectedLine, Plan, PlanAccepted, PlannedEdit, PlannedFabrication } from '@fleam/core/plans'
+import { type KeptSchedule, keptSchedule, type ToldTask } from '@fleam/core/plans'
 import { Op, type Order, type WhereOptions } from 'sequelize'
 import {
   expectedLineTable,

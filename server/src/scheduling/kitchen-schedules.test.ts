@@ -1,7 +1,6 @@
-import type { DaySchedule, StylesWork } from '@fleam/contract/kept-schedule'
-import type { Plan } from '@fleam/contract/planning'
 import { addDays } from '@fleam/core/calendar'
 import type { PlanGoods } from '@fleam/core/planning'
+import type { DaySchedule, Plan, StylesWork } from '@fleam/core/plans'
 import { USUAL_WORK } from '@fleam/core/scheduling'
 import { v7 as newId } from 'uuid'
 import { send, type TestApp } from '../../test/harness.ts'

@@ -1,6 +1,6 @@
-import type { Plan } from '@fleam/contract/planning'
-import { setUpsOf } from '@fleam/contract/set-ups'
 import { addDays } from '@fleam/core/calendar'
+import type { Plan } from '@fleam/core/plans'
+import { setUpsOf } from '@fleam/core/plans'
 import { isOnDuty, MINUTES_OF_A_DAY, ON_DUTY } from '@fleam/core/scheduling'
 import { clockWords, type Format, formatFor, setUpLines } from '@fleam/core/wording'
 import { cooks } from '../kitchen/index.ts'

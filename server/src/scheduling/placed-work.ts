@@ -1,5 +1,5 @@
-import { planJobs, workCooks } from '@fleam/contract/plan-jobs'
-import type { Plan } from '@fleam/contract/planning'
+import type { Plan } from '@fleam/core/plans'
+import { planJobs, workCooks } from '@fleam/core/plans'
 import { cookOfTask, workPlan } from '@fleam/core/scheduling'
 import { cooks } from '../kitchen/index.ts'
 import type { Scope } from '../scope/index.ts'

@@ -1,14 +1,6 @@
-import type {
-  DaySchedule,
-  KeptSchedule,
-  ScheduleEdit,
-  SchedulesStanding,
-  ToldTask,
-} from '@fleam/contract/kept-schedule'
-import { jobProgress } from '@fleam/contract/plan-jobs'
-import type { Plan } from '@fleam/contract/planning'
-import { scheduleCalendar } from '@fleam/contract/schedule-calendar'
 import { addDays, daysBetween, minutesSince } from '@fleam/core/calendar'
+import type { DaySchedule, KeptSchedule, Plan, ScheduleEdit, SchedulesStanding, ToldTask } from '@fleam/core/plans'
+import { jobProgress, scheduleCalendar } from '@fleam/core/plans'
 import {
   cookIdOf,
   cookOfTask,

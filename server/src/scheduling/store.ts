@@ -1,4 +1,4 @@
-import type { StylesWork, ToldTask } from '@fleam/contract/kept-schedule'
+import type { StylesWork, ToldTask } from '@fleam/core/plans'
 import { cookMinutes, type StyleWork } from '@fleam/core/scheduling'
 import { Op } from 'sequelize'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'

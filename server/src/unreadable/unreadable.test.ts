@@ -1,6 +1,6 @@
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Plan, PlanRow } from '@fleam/contract/planning'
 import type { UnreadableRow } from '@fleam/contract/unreadable'
+import type { Plan, PlanRow } from '@fleam/core/plans'
 import { USUAL_WORK } from '@fleam/core/scheduling'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'

@@ -1,7 +1,6 @@
-import type { ScheduleEdit } from '@fleam/contract/kept-schedule'
-import type { Plan, PlanAccepted, PlanEdit, PlannedEdit } from '@fleam/contract/planning'
 import { planOperations } from '@fleam/contract/planning/operations'
 import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
+import type { Plan, PlanAccepted, PlanEdit, PlannedEdit, ScheduleEdit } from '@fleam/core/plans'
 import { keepPreviousData } from '@tanstack/react-query'
 import { useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
 

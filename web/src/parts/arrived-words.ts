@@ -1,4 +1,4 @@
-import type { ExpectedLine } from '@fleam/contract/planning'
+import type { ExpectedLine } from '@fleam/core/plans'
 
 interface Arrived {
   words: string

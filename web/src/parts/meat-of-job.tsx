@@ -1,4 +1,4 @@
-import type { PlannedFabrication } from '@fleam/contract/planning'
+import type { PlannedFabrication } from '@fleam/core/plans'
 import { stockInOrder } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'
 import { useLots } from '../data/buying-queries.ts'

@@ -1,4 +1,4 @@
-import type { DayTask } from '@fleam/contract/kept-schedule'
+import type { DayTask } from '@fleam/core/plans'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { lotRow } from '../../test/lots.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../test/render.tsx'

@@ -1,4 +1,4 @@
-import type { DayTask } from '@fleam/contract/kept-schedule'
+import type { DayTask } from '@fleam/core/plans'
 import { isOnDuty } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { useState } from 'react'

@@ -1,5 +1,5 @@
-import type { PlannedFabrication } from '@fleam/contract/planning'
 import { receivingOperations } from '@fleam/contract/receiving/operations'
+import type { PlannedFabrication } from '@fleam/core/plans'
 import { unitsFromLot } from '@fleam/core/receiving'
 import { clockWords } from '@fleam/core/wording'
 import { useState } from 'react'

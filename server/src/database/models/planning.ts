@@ -1,5 +1,4 @@
-import { keptSchedule, toldTask } from '@fleam/contract/kept-schedule'
-import { expectedLine, plan, plannedFabrication } from '@fleam/contract/planning'
+import { expectedLine, keptSchedule, plan, plannedFabrication, toldTask } from '@fleam/core/plans'
 import { styleWork } from '@fleam/core/scheduling'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'

@@ -1,6 +1,6 @@
-import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/contract/planning'
-import { isWaiting } from '@fleam/contract/rest-of-plan'
 import { explainPlanCost, planLines, planRequest } from '@fleam/core/planning'
+import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/core/plans'
+import { isWaiting } from '@fleam/core/plans'
 import { planWords, provenWords } from '@fleam/core/wording'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'

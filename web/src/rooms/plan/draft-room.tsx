@@ -1,4 +1,3 @@
-import type { Plan } from '@fleam/contract/planning'
 import {
   explainUnsure,
   isGapKnown,
@@ -9,6 +8,7 @@ import {
   type UsualWays,
   valueIn,
 } from '@fleam/core/planning'
+import type { Plan } from '@fleam/core/plans'
 import { useEffect, useMemo, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

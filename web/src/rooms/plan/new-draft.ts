@@ -1,6 +1,6 @@
-import type { PlanRow } from '@fleam/contract/planning'
 import { addDays, daysBetween } from '@fleam/core/calendar'
 import { draftLater, type PlanDraft } from '@fleam/core/planning'
+import type { PlanRow } from '@fleam/core/plans'
 
 const WEEK = 7
 /** Enough in nine weeks of ten, unless somebody says otherwise. */

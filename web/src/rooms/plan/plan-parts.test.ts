@@ -1,4 +1,4 @@
-import type { ExpectedLine } from '@fleam/contract/planning'
+import type { ExpectedLine } from '@fleam/core/plans'
 import { arrivedWords } from '../../parts/arrived-words.ts'
 import { readDemand } from './demand-csv.ts'
 import { againFrom, emptyDraft, nextFrom } from './new-draft.ts'

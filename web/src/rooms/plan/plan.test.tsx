@@ -1,6 +1,6 @@
-import type { Plan } from '@fleam/contract/planning'
 import { planOperations } from '@fleam/contract/planning/operations'
 import { type OrderPlan, planOrders, planRequest } from '@fleam/core/planning'
+import type { Plan } from '@fleam/core/plans'
 import type { Schedule } from '@fleam/core/scheduling'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'

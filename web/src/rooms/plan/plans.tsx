@@ -1,7 +1,7 @@
-import type { PlanRow } from '@fleam/contract/planning'
 import { planOperations } from '@fleam/contract/planning/operations'
 import { addDays } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
+import type { PlanRow } from '@fleam/core/plans'
 import { surenessWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router-dom'

@@ -1,5 +1,5 @@
-import type { Plan } from '@fleam/contract/planning'
 import type { ChangeableField, ChangeableKind, DraftPin, PlanDraft } from '@fleam/core/planning'
+import type { Plan } from '@fleam/core/plans'
 import { useRef, useState } from 'react'
 import { useUpdatePlan } from '../../data/planning-queries.ts'
 import { useKeptSoon } from './use-kept-soon.ts'

@@ -1,4 +1,4 @@
-import type { ExpectedLine } from '@fleam/contract/planning'
+import type { ExpectedLine } from '@fleam/core/plans'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'

@@ -1,6 +1,6 @@
 import { lotEditOf } from '@fleam/contract/edit'
-import type { ExpectedLine } from '@fleam/contract/planning'
 import type { Lot, LotCase, LotCheck } from '@fleam/contract/receiving'
+import type { ExpectedLine } from '@fleam/core/plans'
 import { type CaseLabel, deliveryClaim, labelAgainstLot, readCaseLabel } from '@fleam/core/receiving'
 import type { LotRequest } from '../../data/buying-queries.ts'
 import { readSetting, writeSetting } from '../../data/settings.ts'

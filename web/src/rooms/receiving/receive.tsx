@@ -1,5 +1,5 @@
 import { hasSafetyFault } from '@fleam/catalogue'
-import type { ExpectedLine } from '@fleam/contract/planning'
+import type { ExpectedLine } from '@fleam/core/plans'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useWatch } from 'react-hook-form'

@@ -1,4 +1,4 @@
-import { isWaiting } from '@fleam/contract/rest-of-plan'
+import { isWaiting } from '@fleam/core/plans'
 import { Link } from 'react-router-dom'
 import { usePlanned } from '../../data/planning-queries.ts'
 

@@ -1,4 +1,4 @@
-import type { DayTask } from '@fleam/contract/kept-schedule'
+import type { DayTask } from '@fleam/core/plans'
 import { screen, within } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, setClock } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'

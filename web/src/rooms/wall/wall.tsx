@@ -1,6 +1,6 @@
-import type { DayTask } from '@fleam/contract/kept-schedule'
 import type { Cook } from '@fleam/contract/kitchen'
 import { minutesSince } from '@fleam/core/calendar'
+import type { DayTask } from '@fleam/core/plans'
 import { isOnDuty } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'

@@ -1,5 +1,5 @@
-import { cuttingBeside } from '@fleam/contract/rest-of-plan'
 import { type OrderPlan, planLines } from '@fleam/core/planning'
+import { cuttingBeside } from '@fleam/core/plans'
 import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'

@@ -1,4 +1,4 @@
-import type { Plan } from '@fleam/contract/planning'
+import type { Plan } from '@fleam/core/plans'
 import { fireEvent, screen } from '@testing-library/react'
 import { draft, goodsOf } from '../../../../../core/test/plan-kitchen.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'

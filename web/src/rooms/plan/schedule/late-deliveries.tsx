@@ -1,6 +1,5 @@
-import type { KeptSchedule } from '@fleam/contract/kept-schedule'
-import type { Plan } from '@fleam/contract/planning'
 import { addDays, type Day, daysBetween } from '@fleam/core/calendar'
+import type { KeptSchedule, Plan } from '@fleam/core/plans'
 import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { dayWords } from '../../../parts/dates.ts'

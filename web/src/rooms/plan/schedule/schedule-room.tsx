@@ -1,7 +1,7 @@
 import type { Cook } from '@fleam/contract/kitchen'
-import { setUpsOf } from '@fleam/contract/set-ups'
 import { addDays } from '@fleam/core/calendar'
 import { DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
+import { setUpsOf } from '@fleam/core/plans'
 import { clockWords, faultWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

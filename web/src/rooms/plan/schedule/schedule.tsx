@@ -1,7 +1,6 @@
-import type { StylesWork } from '@fleam/contract/kept-schedule'
 import type { Cook } from '@fleam/contract/kitchen'
-import type { Plan } from '@fleam/contract/planning'
 import type { Item } from '@fleam/contract/style'
+import type { Plan, StylesWork } from '@fleam/core/plans'
 import { Link, useParams } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'
 import { useCooks, useItems } from '../../../data/queries.ts'

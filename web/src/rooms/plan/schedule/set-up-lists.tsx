@@ -1,5 +1,5 @@
-import type { SetUp } from '@fleam/contract/set-ups'
 import { addDays, type Day } from '@fleam/core/calendar'
+import type { SetUp } from '@fleam/core/plans'
 import { setUpLines } from '@fleam/core/wording'
 import { dayWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'

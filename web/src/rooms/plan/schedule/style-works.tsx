@@ -1,5 +1,5 @@
-import type { StylesWork } from '@fleam/contract/kept-schedule'
 import { DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
+import type { StylesWork } from '@fleam/core/plans'
 import { type PlannedJob, type StyleWork, thawHours } from '@fleam/core/scheduling'
 import Form from 'react-bootstrap/Form'
 import { useUpdateStyleWork } from '../../../data/schedule-queries.ts'

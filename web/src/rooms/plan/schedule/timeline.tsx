@@ -1,6 +1,6 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
-import type { Plan } from '@fleam/contract/planning'
 import { addDays, type Day } from '@fleam/core/calendar'
+import type { Plan } from '@fleam/core/plans'
 import { cuttingMinutes, explainCutting, type FollowedTask } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import { useRef, useState } from 'react'

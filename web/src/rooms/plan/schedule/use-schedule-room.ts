@@ -1,4 +1,4 @@
-import type { KeptSchedule } from '@fleam/contract/kept-schedule'
+import type { KeptSchedule } from '@fleam/core/plans'
 import {
   cookIdOf,
   cookOfTask,

@@ -1,5 +1,4 @@
-import type { StylesWork } from '@fleam/contract/kept-schedule'
-import type { Plan } from '@fleam/contract/planning'
+import type { Plan, StylesWork } from '@fleam/core/plans'
 import { type PlannedJob, USUAL_WORK, usualStyleWork } from '@fleam/core/scheduling'
 import { fireEvent, screen } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart } from '../../../../test/render.tsx'

@@ -1,7 +1,7 @@
-import { addDays, minutesSince } from '@fleam/core/calendar'
-import { type MadePortions, type PlanDraft, type PlanLines, restOfPlan } from '@fleam/core/planning'
-import { MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
-import type { ExpectedLine, Plan, PlannedFabrication } from './planning.ts'
+import { addDays, minutesSince } from '../calendar/index.ts'
+import { type MadePortions, type PlanDraft, type PlanLines, restOfPlan } from '../planning/index.ts'
+import { MINUTES_OF_A_DAY } from '../scheduling/index.ts'
+import type { ExpectedLine, Plan, PlannedFabrication } from './plan.ts'
 
 type Accepted = NonNullable<Plan['accepted']>
 

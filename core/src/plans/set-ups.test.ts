@@ -1,6 +1,6 @@
-import type { PlacedTask, PlannedJob, WorkPlan, WorkTask } from '@fleam/core/scheduling'
+import type { PlacedTask, PlannedJob, WorkPlan, WorkTask } from '../scheduling/index.ts'
+import type { PlanItem } from './item.ts'
 import { setUpsOf } from './set-ups.ts'
-import type { Item } from './style.ts'
 
 const pile = (id: string, expectedShare: number) => ({
   ...{ id, name: id, expectedShare, weighing: 'whole', portionsPerUnit: null, when: null },
@@ -23,7 +23,7 @@ const turkey = {
       ],
     },
   ],
-} as unknown as Item
+} as unknown as PlanItem
 const job = { id: 'feast', name: 'Turkey', itemId: 'turkey', styleId: 'parts' } as PlannedJob
 
 const STEPS_OF_PART = [

@@ -1,5 +1,5 @@
-import { daysBetween, minutesSince } from '@fleam/core/calendar'
-import type { PlanDraft } from '@fleam/core/planning'
+import { daysBetween, minutesSince } from '../calendar/index.ts'
+import type { PlanDraft } from '../planning/index.ts'
 import {
   cookOfTask,
   type JobProgress,
@@ -8,12 +8,11 @@ import {
   type PlannedJob,
   usualStyleWork,
   type WorkCook,
-} from '@fleam/core/scheduling'
-import { settleStyle, stepMinutes } from '@fleam/core/style'
+} from '../scheduling/index.ts'
+import { settleStyle, stepMinutes } from '../style/index.ts'
+import type { PlanItem, PlanStyle } from './item.ts'
 import type { KeptSchedule, StylesWork } from './kept-schedule.ts'
-import type { Cook } from './kitchen.ts'
-import type { Plan, PlannedFabrication } from './planning.ts'
-import type { Item, Style } from './style.ts'
+import type { Plan, PlannedFabrication } from './plan.ts'
 
 type Accepted = NonNullable<Plan['accepted']>
 
@@ -27,7 +26,7 @@ function servesOf({ answer, goods }: Accepted, { styleId, articleId, day }: Plan
 }
 
 export interface JobsOptions {
-  items: readonly Item[]
+  items: readonly PlanItem[]
   works: StylesWork
   schedule: KeptSchedule
   timeZone: string
@@ -80,7 +79,7 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
 }
 
 /** Steps of a style as they are done where nobody chose otherwise, with their minutes of one unit. */
-function jobSteps(style: Style): PlannedJob['steps'] {
+function jobSteps(style: PlanStyle): PlannedJob['steps'] {
   const { steps, minutesPerUnit } = settleStyle(style, {})
   const minutes = stepMinutes(steps, minutesPerUnit)
   return steps.map(({ id, title }, at) => ({ id, title, minutes: minutes[at] as number }))
@@ -129,7 +128,7 @@ export const daysAway = ({ away, from, days }: Pick<PlanDraft, 'away' | 'from' |
 
 /** The cooks who are there, with their week. */
 export const workCooks = (
-  cooks: readonly Cook[],
+  cooks: readonly Pick<WorkCook, 'id' | 'skills' | 'week'>[],
   { away, days }: { away: readonly string[]; days: KeptSchedule['days'] },
 ): WorkCook[] =>
   cooks.flatMap(({ id, skills, week }) => {

@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz'
-import { addDays, type Day } from '@fleam/core/calendar'
-import { isOnDuty, MINUTES_OF_A_DAY } from '@fleam/core/scheduling'
 import ical from 'ical-generator'
+import { addDays, type Day } from '../calendar/index.ts'
+import { isOnDuty, MINUTES_OF_A_DAY } from '../scheduling/index.ts'
 import type { KeptSchedule } from './kept-schedule.ts'
 
 interface CalendarOptions {

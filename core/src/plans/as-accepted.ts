@@ -1,11 +1,11 @@
-import { type OrderPlan, type PlanDraft, type PlanGoods, planLines, plannedWork } from '@fleam/core/planning'
-import type { Plan, PlannedFabrication } from './planning.ts'
-import type { Item } from './style.ts'
+import { type OrderPlan, type PlanDraft, type PlanGoods, planLines, plannedWork } from '../planning/index.ts'
+import type { PlanItem } from './item.ts'
+import type { Plan, PlannedFabrication } from './plan.ts'
 
 /** A plan that is not accepted yet, as it would be: what it cuts waits, and what it orders is expected. */
 export function asAccepted(
   { draft, goods, answer }: { draft: PlanDraft; goods: PlanGoods; answer: OrderPlan },
-  { plan, items }: { plan: Pick<Plan, 'id' | 'name'>; items: readonly Item[] },
+  { plan, items }: { plan: Pick<Plan, 'id' | 'name'>; items: readonly PlanItem[] },
 ): NonNullable<Plan['accepted']> {
   const lines = planLines(answer, goods, draft)
   const waiting = { planId: plan.id, plan: plan.name, cookId: null, isDropped: false, begins: null }

@@ -4,9 +4,9 @@ import {
   type PlannedJob,
   type WorkPlan,
   type WorkTask,
-} from '@fleam/core/scheduling'
-import { type SetUpPile, settleStyle, setUpList, type Tool } from '@fleam/core/style'
-import type { Item } from './style.ts'
+} from '../scheduling/index.ts'
+import { type SetUpPile, settleStyle, setUpList, type Tool } from '../style/index.ts'
+import type { PlanItem } from './item.ts'
 
 /** What comes to a station of one job. */
 export interface JobThere {
@@ -33,7 +33,7 @@ export interface SetUp {
 /** Every station of every day that is worked at, with what to lay out there before the first cut. */
 export function setUpsOf(
   placed: readonly PlacedTask[],
-  { work, jobs, items }: { work: WorkPlan; jobs: readonly PlannedJob[]; items: readonly Item[] },
+  { work, jobs, items }: { work: WorkPlan; jobs: readonly PlannedJob[]; items: readonly PlanItem[] },
 ): SetUp[] {
   const setUps = new Map<string, SetUp>()
   const loads = new Map<string, Set<number>>()
@@ -86,7 +86,7 @@ function addTask(jobs: JobThere[], job: PlannedJob, { units, load, part }: WorkT
 }
 
 /** What one job needs at a station, of a line what its parts need; null where its style is not there any more. */
-function listOf({ job: { itemId, styleId }, units, steps: stepsThere }: JobThere, items: readonly Item[]) {
+function listOf({ job: { itemId, styleId }, units, steps: stepsThere }: JobThere, items: readonly PlanItem[]) {
   const item = items.find(({ id }) => id === itemId)
   const style = item?.styles.find(({ id }) => id === styleId)
   if (!item || !style) return null

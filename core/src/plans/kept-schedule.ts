@@ -1,7 +1,7 @@
-import { MAX_PLAN_DAYS, MAX_SCHEDULE_MINUTES } from '@fleam/core/limits'
-import { minuteOfDay, styleWork, WORK_KINDS, workSettings } from '@fleam/core/scheduling'
-import { count, day, id, instant, minutes, name, positiveCount } from '@fleam/core/values'
 import { z } from 'zod'
+import { MAX_PLAN_DAYS, MAX_SCHEDULE_MINUTES } from '../limits/index.ts'
+import { minuteOfDay, styleWork, WORK_KINDS, workSettings } from '../scheduling/index.ts'
+import { count, day, id, instant, minutes, name, positiveCount } from '../values/index.ts'
 
 const MAX_TASKS = 400
 /** From the first day of a plan. */

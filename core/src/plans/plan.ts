@@ -1,8 +1,8 @@
-import { daysBetween } from '@fleam/core/calendar'
-import { MAX_QUANTITY } from '@fleam/core/limits'
-import { goodsName, orderPlan, planDraft, planGoods } from '@fleam/core/planning'
-import { count, day, id, instant, minutes, money, name, positiveCount, quantity } from '@fleam/core/values'
 import { z } from 'zod'
+import { daysBetween } from '../calendar/index.ts'
+import { MAX_QUANTITY } from '../limits/index.ts'
+import { goodsName, orderPlan, planDraft, planGoods } from '../planning/index.ts'
+import { count, day, id, instant, minutes, money, name, positiveCount, quantity } from '../values/index.ts'
 import { keptSchedule, toldTasks } from './kept-schedule.ts'
 
 const planFields = { id, name, draft: planDraft }
