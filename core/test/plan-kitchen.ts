@@ -1,4 +1,5 @@
 import {
+  emptyDraft,
   type GoodsWay,
   type KitchenGoods,
   kitchenGoods,
@@ -70,21 +71,10 @@ export const goodsOf = (changes: Partial<KitchenGoods> = {}): PlanGoods => kitch
 
 /** Wed 2 to Sat 5 Dec 2026: forty covers on Friday, of which a third takes supremes. */
 export const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
-  from: '2026-12-02',
+  ...emptyDraft('2026-12-02'),
   days: 4,
   covers: [{ day: '2026-12-04', covers: 40 }],
   menu: [{ productId: 'supremes', share: 0.3 }],
-  portions: [],
-  hours: [],
-  away: [],
-  deliveries: [],
-  stock: [],
-  lotsLeft: [],
-  replaces: null,
-  coming: [],
-  changes: [],
-  pins: [],
-  coldSpace: null,
   service: 0.5,
   ...changes,
 })

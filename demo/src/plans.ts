@@ -1,6 +1,6 @@
 import type { Product } from '@fleam/contract/buying'
 import { addDays, weekdayOf } from '@fleam/core/calendar'
-import type { PlanDraft } from '@fleam/core/planning'
+import { emptyDraft, type PlanDraft } from '@fleam/core/planning'
 
 const DAYS_OF_A_WEEK = 7
 
@@ -68,21 +68,10 @@ export function draftOf(
     return product.id
   }
   return {
-    from,
+    ...emptyDraft(from),
     days,
     covers: Object.entries(covers).map(([at, each]) => ({ day: addDays(from, Number(at)), covers: each })),
     menu: Object.entries(menu).map(([name, share]) => ({ productId: idOf(name), share })),
-    portions: [],
-    hours: [],
-    away: [],
-    deliveries: [],
-    stock: [],
-    lotsLeft: [],
-    replaces: null,
-    coming: [],
-    changes: [],
-    pins: [],
-    coldSpace: null,
     service: 0.5,
   }
 }

@@ -1,5 +1,5 @@
 import type { Item, Style } from '@fleam/contract/style'
-import type { OrderPlan, PlanDraft, PlanGoods } from '@fleam/core/planning'
+import { emptyDraft, type OrderPlan, type PlanDraft, type PlanGoods } from '@fleam/core/planning'
 import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/core/plans'
 import { v7 as newId } from 'uuid'
 
@@ -22,21 +22,10 @@ export async function fillPlans(
   { supplierId, cookId, item, style, productId }: Filled,
 ): Promise<{ method: 'DELETE'; rest: string }[]> {
   const draft: PlanDraft = {
-    from: FROM,
+    ...emptyDraft(FROM),
     days: 2,
     covers: [{ day: FROM, covers: 30 }],
     menu: [{ productId, share: 0.2 }],
-    portions: [],
-    hours: [],
-    away: [],
-    deliveries: [],
-    stock: [],
-    lotsLeft: [],
-    replaces: null,
-    coming: [],
-    changes: [],
-    pins: [],
-    coldSpace: null,
     service: 0.5,
   }
   const [articleId, kept, other] = [newId(), newId(), newId()]

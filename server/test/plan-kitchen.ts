@@ -1,6 +1,6 @@
 import type { Product } from '@fleam/contract/buying'
 import { addDays } from '@fleam/core/calendar'
-import { type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
+import { emptyDraft, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import type { Plan } from '@fleam/core/plans'
 import { v7 as newId } from 'uuid'
 import { loadSolver } from '../src/compute/solver.ts'
@@ -52,22 +52,11 @@ export async function openPlanKitchen() {
   const goods: PlanGoods = (await send(test, 'GET', path(`/plan-goods?products=${product.id}`))).body
   /** Three days from tomorrow, twelve portions on the second. */
   const draft = (changes: Partial<PlanDraft> = {}): PlanDraft => ({
-    from: FIRST,
+    ...emptyDraft(FIRST),
     days: 3,
     covers: [{ day: addDays(FIRST, 1), covers: 40 }],
     menu: [{ productId: product.id, share: 0.3 }],
-    ...{
-      portions: [],
-      hours: [],
-      away: [],
-      deliveries: [],
-      stock: [],
-      lotsLeft: [],
-      coming: [],
-      changes: [],
-      pins: [],
-    },
-    ...{ replaces: null, coldSpace: null, service: 0.5 },
+    service: 0.5,
     ...changes,
   })
   return {

@@ -29,6 +29,7 @@ export {
   daysOf,
   demandOf,
   draftLater,
+  emptyDraft,
   explainBill,
   explainCutMinutes,
   explainCutPortion,

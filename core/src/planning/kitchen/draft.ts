@@ -1,6 +1,30 @@
 import { addDays, type Day } from '../../calendar/index.ts'
 import type { PlanDraft } from './plan-draft.ts'
 
+const WEEK = 7
+/** Enough in nine weeks of ten, unless somebody says otherwise. */
+const USUAL_SERVICE = 0.9
+
+/** A plan of the week from a day on that nobody has said anything of. */
+export const emptyDraft = (from: Day): PlanDraft => ({
+  from,
+  days: WEEK,
+  covers: [],
+  menu: [],
+  portions: [],
+  hours: [],
+  away: [],
+  deliveries: [],
+  stock: [],
+  lotsLeft: [],
+  replaces: null,
+  coming: [],
+  changes: [],
+  pins: [],
+  coldSpace: null,
+  service: USUAL_SERVICE,
+})
+
 export const daysOf = ({ from, days }: Pick<PlanDraft, 'from' | 'days'>): Day[] =>
   Array.from({ length: days }, (_, at) => addDays(from, at))
 

@@ -1,7 +1,7 @@
 export { boardShare } from './board-share.ts'
 export type { ChangeableField, ChangeableKind } from './changeable.ts'
 export type { AskedOf } from './draft.ts'
-export { daysOf, demandOf, draftLater } from './draft.ts'
+export { daysOf, demandOf, draftLater, emptyDraft } from './draft.ts'
 export { explainBill, explainCutMinutes, explainLeft, explainOrder } from './explain-lines.ts'
 export { explainPlanCost, PLAN_COST_PARTS } from './explain-plan.ts'
 export type {

@@ -3,28 +3,6 @@ import { draftLater, type PlanDraft } from '@fleam/core/planning'
 import type { PlanRow } from '@fleam/core/plans'
 
 const WEEK = 7
-/** Enough in nine weeks of ten, unless somebody says otherwise. */
-const USUAL_SERVICE = 0.9
-
-/** A plan of the week from a day on that nobody has said anything of. */
-export const emptyDraft = (from: string): PlanDraft => ({
-  from,
-  days: WEEK,
-  covers: [],
-  menu: [],
-  portions: [],
-  hours: [],
-  away: [],
-  deliveries: [],
-  stock: [],
-  lotsLeft: [],
-  replaces: null,
-  coming: [],
-  changes: [],
-  pins: [],
-  coldSpace: null,
-  service: USUAL_SERVICE,
-})
 
 /** The same plan again, whole weeks later, on the first day of its kind that is not before `from`. */
 export function againFrom(draft: PlanDraft, from: string): PlanDraft {

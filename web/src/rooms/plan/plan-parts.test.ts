@@ -1,7 +1,8 @@
+import { emptyDraft } from '@fleam/core/planning'
 import type { ExpectedLine } from '@fleam/core/plans'
 import { arrivedWords } from '../../parts/arrived-words.ts'
 import { readDemand } from './demand-csv.ts'
-import { againFrom, emptyDraft, nextFrom } from './new-draft.ts'
+import { againFrom, nextFrom } from './new-draft.ts'
 import { heldWords } from './pin-words.ts'
 
 describe('a new plan', () => {

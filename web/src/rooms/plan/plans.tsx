@@ -1,6 +1,7 @@
 import { planOperations } from '@fleam/contract/planning/operations'
 import { addDays } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
+import { emptyDraft } from '@fleam/core/planning'
 import type { PlanRow } from '@fleam/core/plans'
 import { surenessWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
@@ -13,7 +14,7 @@ import { useSchedulesStanding } from '../../data/schedule-queries.ts'
 import { dayIn, dayWords } from '../../parts/dates.ts'
 import { Empty, Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
-import { againFrom, emptyDraft, nextFrom } from './new-draft.ts'
+import { againFrom, nextFrom } from './new-draft.ts'
 import css from './plan.module.css'
 
 /** Every plan, the latest first; a new one begins as the last one did. */
