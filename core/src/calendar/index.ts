@@ -1,3 +1,3 @@
 export type { Day } from './days.ts'
 export { addDays, addMonths, daysBetween, mondayOfWeek, parseDay, weekdayOf } from './days.ts'
-export { minutesSince } from './minutes-since.ts'
+export { dayIn, minutesSince } from './in-zone.ts'

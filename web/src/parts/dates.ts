@@ -8,13 +8,6 @@ export function writeDatesAs(units: Kitchen['units']): void {
   locale = units === 'imperial' ? 'en-US' : 'en-GB'
 }
 
-/** The calendar day of a kitchen at an instant, `2026-11-24`. */
-export function dayIn(timeZone: string, instant: Date): string {
-  return new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
-    instant,
-  )
-}
-
 /** `Tue 24 Nov` of a calendar day, `Tue, Nov 24` where pounds are weighed; with its year where it is not this one. */
 export function dayWords(day: string, thisYear = String(new Date().getFullYear())): string {
   const year = day.startsWith(thisYear) ? {} : ({ year: 'numeric' } as const)

@@ -1,3 +1,4 @@
+import { dayIn } from '@fleam/core/calendar'
 import type { PlannedFabrication } from '@fleam/core/plans'
 import { stockInOrder } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'
@@ -5,7 +6,6 @@ import { useLots } from '../data/buying-queries.ts'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { usePlanned } from '../data/planning-queries.ts'
 import { useItems } from '../data/queries.ts'
-import { dayIn } from './dates.ts'
 import { daysLeftWords, stockLots } from './stock-words.ts'
 
 /** Where the meat of a planned job lies: its own lot, else what of it in the cold must go first. */

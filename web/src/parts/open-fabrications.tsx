@@ -1,10 +1,9 @@
 import type { FabricationRow } from '@fleam/contract/fabrication'
-import { minutesSince } from '@fleam/core/calendar'
+import { dayIn, minutesSince } from '@fleam/core/calendar'
 import { clockWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../data/kitchen-context.ts'
 import { AppraisedContext, useAppraisal } from './appraised-context.ts'
-import { dayIn } from './dates.ts'
 import { OneRecord } from './odd-record.tsx'
 import { TwinBeam } from './twin-beam.tsx'
 

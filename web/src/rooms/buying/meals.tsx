@@ -7,13 +7,13 @@ import {
   mealView,
   type WholeForm,
 } from '@fleam/core/buying'
+import { dayIn } from '@fleam/core/calendar'
 import { explain } from '@fleam/core/explanation'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { BuyingRoom } from '../../parts/buying-room.tsx'
-import { dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { firstItem, ItemChoice, WithForms } from '../../parts/item-choice.tsx'

@@ -1,7 +1,8 @@
+import { dayIn } from '@fleam/core/calendar'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { dateWords, dayIn } from '../../parts/dates.ts'
+import { dateWords } from '../../parts/dates.ts'
 import css from './knife.module.css'
 
 const WAYS = [

@@ -1,3 +1,4 @@
+import { dayIn } from '@fleam/core/calendar'
 import {
   explainUnsure,
   isGapKnown,
@@ -15,7 +16,6 @@ import Form from 'react-bootstrap/Form'
 import { Link, useNavigate } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAcceptPlan, useDeletePlan, usePlan, usePlanGoods, usePlans } from '../../data/planning-queries.ts'
-import { dayIn } from '../../parts/dates.ts'
 import { DayField } from '../../parts/day-field.tsx'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'

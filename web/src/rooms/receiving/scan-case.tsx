@@ -1,10 +1,10 @@
+import { dayIn } from '@fleam/core/calendar'
 import type { FormEvent, KeyboardEvent } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { useForm } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../data/kitchen-context.ts'
-import { dayIn } from '../../parts/dates.ts'
 import { scanned, withoutEmpty } from './lot-draft.ts'
 import type { LotFormState } from './use-lot-form.ts'
 

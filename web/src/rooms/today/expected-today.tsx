@@ -1,8 +1,9 @@
+import { dayIn } from '@fleam/core/calendar'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useExpected } from '../../data/planning-queries.ts'
 import { arrivedWords } from '../../parts/arrived-words.ts'
-import { dayIn, dayWords } from '../../parts/dates.ts'
+import { dayWords } from '../../parts/dates.ts'
 
 /** Deliveries of today that are not here yet, and what came short of those that are. */
 export function ExpectedToday() {

@@ -1,9 +1,9 @@
+import { dayIn } from '@fleam/core/calendar'
 import { stockInOrder } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'
 import { useLots } from '../../data/buying-queries.ts'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
-import { dayIn } from '../../parts/dates.ts'
 import { daysLeftWords, stockLots } from '../../parts/stock-words.ts'
 import { useFormat } from '../../parts/use-format.ts'
 

@@ -1,10 +1,10 @@
 import type { Item } from '@fleam/contract/style'
+import { dayIn } from '@fleam/core/calendar'
 import { stockInOrder } from '@fleam/core/receiving'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router-dom'
 import { useLots } from '../../../data/buying-queries.ts'
 import { useKitchen } from '../../../data/kitchen-context.ts'
-import { dayIn } from '../../../parts/dates.ts'
 import { daysLeftWords, stockLots } from '../../../parts/stock-words.ts'
 import { useFormat } from '../../../parts/use-format.ts'
 
