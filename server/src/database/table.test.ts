@@ -1,3 +1,4 @@
+import { container } from '@fleam/contract/style'
 import { DataTypes, type Model, type ModelStatic } from 'sequelize'
 import { z } from 'zod'
 import { openTestApp } from '../../test/harness.ts'
@@ -61,6 +62,22 @@ test('every kind of fact is the same when it was kept, and has nothing in the co
   ] as const
   for (const fact of facts) expect(factTable.fromRow(factTable.toRow('k', fact))).toEqual(fact)
   expect(factTable.toRow('k', facts[4])).toMatchObject({ kitchenId: 'k', targetId: 'x', units: 4, grams: null })
+})
+
+test('a new field of a row is its schema and its column: table, model and values take it from there', async () => {
+  const test_ = await openTestApp()
+  const { sequelize } = test_.database
+  await sequelize.query('CREATE TABLE marked_containers LIKE containers')
+  await sequelize.query('ALTER TABLE marked_containers ADD COLUMN colour VARCHAR(20)')
+  const markedTable = table('marked_containers', container.extend({ colour: z.string().max(20).nullable() }))
+  const Marked = markedTable.define(sequelize, 'MarkedContainer')
+  const id = '01a235f5-1432-7175-bc36-02714dfe61df'
+  const tray = { id, name: 'Tray', grams: 412.5, colour: 'red' }
+  await Marked.create({ ...markedTable.toRow(tray), kitchenId: id })
+  expect((await Marked.findAll()).map(markedTable.fromRow)).toEqual([tray])
+  expect((await Marked.findAll({ where: { colour: 'blue' } })).length).toBe(0)
+  await sequelize.query('DROP TABLE marked_containers')
+  await test_.close()
 })
 
 const KINDS: Record<string, readonly string[]> = {

@@ -34,14 +34,12 @@ export interface Table<Value extends object, Added extends object, Row extends o
 }
 type TableModel<Row extends object> = Model<OwnRow<Row>, OwnRow<Row>> & OwnRow<Row>
 type OwnRow<Row> = Row & { kitchenId: string }
-// biome-ignore lint/suspicious/noExplicitAny: any table, of whatever values.
-type AnyTable = Table<any, any, any>
-type RowIn<T extends AnyTable> = T extends Table<infer _Value, infer _Added, infer Row> ? Row : never
+type RowIn<T> = T extends { fromRow: (row: infer Row extends object) => object } ? Row : never
 
 /** A model of a table, with the rows that may be read with it. */
-export type ModelOf<T extends AnyTable, Associations = unknown> = TableModel<RowIn<T>> & Partial<Associations>
+export type ModelOf<T, Associations = unknown> = TableModel<RowIn<T>> & Partial<Associations>
 /** A row of a table. */
-export type TableRow<T extends AnyTable> = OwnRow<RowIn<T>>
+export type TableRow<T> = OwnRow<RowIn<T>>
 
 type Outputs<Fields extends z.ZodRawShape> = { [Field in keyof Fields]: z.output<Fields[Field]> }
 
