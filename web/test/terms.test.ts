@@ -11,6 +11,9 @@ const ONLY_EXPLAINED = new Set([
   'instead of what',
 ])
 
+/** Terms that are words of any sentence: wrong as a label or a button, which begin with a capital. */
+const WRONG_AS_A_LABEL = new Set(['Back in', 'Can be served', 'In the cold', 'Leave it', 'Plan the rest'])
+
 const rows = readFileSync(join(ROOT, 'docs/terms.md'), 'utf8')
   .split('\n')
   .filter((line) => line.startsWith('| '))
@@ -36,7 +39,10 @@ test('what the list of terms does not say stands in no room', () => {
   const found = sources('web/src').flatMap((file) => {
     const text = shown(readFileSync(file, 'utf8'))
     const holds = (words: string) =>
-      new RegExp(`(?<![\\w-])${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\w’])`).test(text)
+      new RegExp(
+        `(?<![\\w-])${words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\w’])`,
+        WRONG_AS_A_LABEL.has(words) ? '' : 'i',
+      ).test(text)
     return not.filter(holds).map((words) => `${file.slice(ROOT.length + 1)}: ${words}`)
   })
   expect(found).toEqual([])

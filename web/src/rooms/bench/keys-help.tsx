@@ -7,7 +7,7 @@ const KEYS = [
   ['Enter or Space', 'take the weight onto the chosen pile'],
   ['T', 'tare'],
   ['U', 'undo what you did last; Shift and U do it again'],
-  ['N', 'checked: next step'],
+  ['N', 'done, next step'],
   ['g, then a letter', 'another room: t Today, b Bench, v Verdict'],
   ['number pad', '+ next step, − undo, 0 tare, × type a weight, ÷ step before, , finish'],
   ['?', 'this list'],

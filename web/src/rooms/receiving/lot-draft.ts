@@ -94,7 +94,7 @@ export function scanned(draft: LotDraft, text: string, today: string, caseId: st
     const said = mismatch.kind === 'other-lot' ? label.lot : label.gtin
     return {
       ok: false,
-      words: `This case is of ${own} ${said}, the others of ${others}: take it in as a delivery of its own.`,
+      words: `This case is of ${own} ${said}, the others of ${others}: accept it as a delivery of its own.`,
     }
   }
   return { ok: true, draft: withLabel(draft, label, text, caseId) }
