@@ -3,7 +3,7 @@ import { formatISO } from 'date-fns'
 import { type Day, daysBetween } from './days.ts'
 
 const MINUTES_OF_AN_HOUR = 60
-const MINUTES_OF_A_DAY = 24 * MINUTES_OF_AN_HOUR
+export const MINUTES_OF_A_DAY = 24 * MINUTES_OF_AN_HOUR
 
 /** The calendar day at an instant by the clock of a time zone (`Europe/Vienna`), `2026-11-24`. */
 export const dayIn = (timeZone: string, instant: Date): Day =>

@@ -1,3 +1,3 @@
 export type { Day } from './days.ts'
 export { addDays, addMonths, daysBetween, mondayOfWeek, parseDay, weekdayOf } from './days.ts'
-export { dayIn, minutesSince } from './in-zone.ts'
+export { dayIn, MINUTES_OF_A_DAY, minutesSince } from './in-zone.ts'

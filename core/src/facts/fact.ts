@@ -17,7 +17,7 @@ const MAX_PIECES = 10_000
 const pieces = positiveCount.max(MAX_PIECES)
 const cookId = id.nullable().default(null)
 
-const made = {
+const factFields = {
   id,
   /**
    * Place in the order of the work: one more than the highest that its device knew. Of facts that two devices
@@ -27,13 +27,13 @@ const made = {
   /** By the device's clock: what it says is shown and measured, and orders nothing. */
   takenAt: instant,
 }
-const madeAtBench = { ...made, fabricationId: id }
+const benchFactFields = { ...factFields, fabricationId: id }
 
 /** One weighing, net. */
 export const reading = z
   .strictObject({
     kind: z.literal('reading'),
-    ...madeAtBench,
+    ...benchFactFields,
     pileId: id,
     grams: weighed,
     source: z.enum(READING_SOURCES),
@@ -47,19 +47,19 @@ export type Reading = z.infer<typeof reading>
 
 /** Something that is taken back: a reading, a move, a mark, a measured cut. */
 const factVoid = z
-  .strictObject({ kind: z.literal('void'), ...made, fabricationId: id.nullable(), factId: id })
+  .strictObject({ kind: z.literal('void'), ...factFields, fabricationId: id.nullable(), factId: id })
   .meta({ id: 'FactVoid' })
 export type FactVoid = z.infer<typeof factVoid>
 
 /** A weighing that belongs to another pile; of several the last holds. */
 const readingMove = z
-  .strictObject({ kind: z.literal('move'), ...madeAtBench, readingId: id, pileId: id })
+  .strictObject({ kind: z.literal('move'), ...benchFactFields, readingId: id, pileId: id })
   .meta({ id: 'ReadingMove' })
 export type ReadingMove = z.infer<typeof readingMove>
 
 /** How many pieces a weighing is of, said after it; of several the last holds. */
 const pieceCount = z
-  .strictObject({ kind: z.literal('count'), ...madeAtBench, readingId: id, pieces })
+  .strictObject({ kind: z.literal('count'), ...benchFactFields, readingId: id, pieces })
   .meta({ id: 'PieceCount' })
 export type PieceCount = z.infer<typeof pieceCount>
 
@@ -67,7 +67,7 @@ export type PieceCount = z.infer<typeof pieceCount>
 export const mark = z
   .strictObject({
     kind: z.literal('mark'),
-    ...madeAtBench,
+    ...benchFactFields,
     mark: z.enum(MARK_KINDS),
     /** Whose clock it is, who did the step, or to whom it is given; null where nobody said, or for anybody. */
     cookId,
@@ -87,7 +87,7 @@ export type Mark = z.infer<typeof mark>
 const boardState = z
   .strictObject({
     kind: z.literal('board'),
-    ...madeAtBench,
+    ...benchFactFields,
     part: z.enum(BOARD_PARTS),
     /** As the contract says of its part; null where nothing lies there. */
     state: z.unknown(),
@@ -102,7 +102,7 @@ export const MAX_PLATES = 10_000
 const plateNumber = z
   .strictObject({
     kind: z.literal('plate'),
-    ...madeAtBench,
+    ...benchFactFields,
     readingId: id,
     number: z.number().int().min(0).max(MAX_PLATES),
   })
@@ -112,7 +112,7 @@ const plateNumber = z
 export const measuredCut = z
   .strictObject({
     kind: z.literal('measured-cut'),
-    ...made,
+    ...factFields,
     fabricationId: id.nullable().default(null),
     /** The reading that weighed it, where it was weighed at a bench. */
     readingId: id.nullable().default(null),

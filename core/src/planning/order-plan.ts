@@ -20,7 +20,7 @@ const some = quantity.default(0)
 const price = money.default(0)
 const keepsDays = z.number().int().min(1).max(MAX_KEEPS)
 const most = (usual: number) => z.number().int().min(0).max(MAX_QUANTITY).default(usual)
-const listed = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_LISTED)
+const listOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(MAX_LISTED)
 
 /** Something that is served, or comes beside it. Quantities are in its unit: portions, kilos. */
 const product = z.strictObject({
@@ -73,12 +73,12 @@ const fields = z.strictObject({
   currency,
   /** Consecutive. */
   days: z.array(day).min(1).max(MAX_DAYS),
-  products: listed(product).min(1),
+  products: listOf(product).min(1),
   demand: z.array(z.strictObject({ product: name, day, quantity })).max(MAX_DEMANDS),
   /** `charge` is the money of a delivery, `minimum` what one has to be worth at least. */
-  suppliers: listed(z.strictObject({ name, delivers: z.array(day).max(MAX_DAYS), charge: price, minimum: price })),
+  suppliers: listOf(z.strictObject({ name, delivers: z.array(day).max(MAX_DAYS), charge: price, minimum: price })),
   /** Whole birds, fish or cuts as they are bought: `price` money for a pack of so many. */
-  wholes: listed(
+  wholes: listOf(
     z.strictObject({
       name,
       supplier: name,
@@ -90,9 +90,9 @@ const fields = z.strictObject({
       cold: some,
     }),
   ),
-  cuts: listed(cut),
+  cuts: listOf(cut),
   /** Packs that are bought ready: `quantity` of the product for `price`. */
-  ready: listed(
+  ready: listOf(
     z.strictObject({
       name,
       supplier: name,
@@ -102,7 +102,7 @@ const fields = z.strictObject({
       mostPacks: most(DEFAULT_PACKS),
     }),
   ).default([]),
-  stock: listed(stock).default([]),
+  stock: listOf(stock).default([]),
   /** Money an hour, and hours of each day. */
   labour: z.strictObject({ ratePerHour: money, hours: z.array(z.number().min(0).max(HOURS_OF_A_DAY)).max(MAX_DAYS) }),
   /** Null where the cold has no limit. */
@@ -132,19 +132,19 @@ function refuseTwice({ products, suppliers, wholes, cuts, ready }: Fields, refus
   const ordered = new Set<string>()
   const lists = { products, suppliers, cuts, wholes, ready }
   for (const [list, each] of Object.entries(lists)) {
-    const known = list === 'wholes' || list === 'ready' ? ordered : new Set<string>()
+    const taken = list === 'wholes' || list === 'ready' ? ordered : new Set<string>()
     each.forEach((one, at) => {
-      if (known.has(one.name)) refuse([list, at, 'name'], 'is there twice')
-      known.add(one.name)
+      if (taken.has(one.name)) refuse([list, at, 'name'], 'is there twice')
+      taken.add(one.name)
     })
   }
 }
 
 function refuseUnknown(given: Fields, refuse: Refuse): void {
   const namesOf = (list: readonly { name: string }[]) => new Set(list.map((each) => each.name))
-  const known = { product: namesOf(given.products), supplier: namesOf(given.suppliers), whole: namesOf(given.wholes) }
-  const look = (kind: keyof typeof known, path: (string | number)[], value: string) => {
-    if (!known[kind].has(value)) refuse([...path, kind], `is no ${kind} of this plan`)
+  const names = { product: namesOf(given.products), supplier: namesOf(given.suppliers), whole: namesOf(given.wholes) }
+  const look = (kind: keyof typeof names, path: (string | number)[], value: string) => {
+    if (!names[kind].has(value)) refuse([...path, kind], `is no ${kind} of this plan`)
   }
   given.demand.forEach((each, at) => {
     look('product', ['demand', at], each.product)
@@ -205,7 +205,7 @@ export interface PlanPin {
 }
 
 const figure = sum
-const lines = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_ANSWER_LINES)
+const linesOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(MAX_ANSWER_LINES)
 const place = z.number().int().min(0).max(MAX_LISTED)
 const unitCount = z.number().int().min(0).max(MAX_QUANTITY)
 const source = z.union([
@@ -240,27 +240,27 @@ export const orderPlan = z
       surplus: figure,
       total: figure,
     }),
-    orders: lines(
+    orders: linesOf(
       z.object({
         supplier: name,
         day,
-        lines: lines(z.object({ name, packs: unitCount })),
+        lines: linesOf(z.object({ name, packs: unitCount })),
         charge: figure,
       }),
     ),
-    cutting: lines(
+    cutting: linesOf(
       z.object({
         cut: name,
         day,
         units: unitCount,
         minutes: figure,
-        from: lines(z.union([wholeSource[0].extend(units), wholeSource[1].extend(units)])),
+        from: linesOf(z.union([wholeSource[0].extend(units), wholeSource[1].extend(units)])),
       }),
     ),
-    use: lines(z.object({ product: name, day, quantity: figure, source })),
-    left: lines(z.object({ product: name, quantity: figure, valued: figure, disposed: figure })),
-    uncut: lines(z.object({ whole: name, source: z.union(wholeSource), units: figure })),
-    short: lines(
+    use: linesOf(z.object({ product: name, day, quantity: figure, source })),
+    left: linesOf(z.object({ product: name, quantity: figure, valued: figure, disposed: figure })),
+    uncut: linesOf(z.object({ whole: name, source: z.union(wholeSource), units: figure })),
+    short: linesOf(
       z.object({
         product: name,
         day,
@@ -271,7 +271,7 @@ export const orderPlan = z
     /** Cost of the same demand with no cut, and with no ready good; null where that leaves another shortage. */
     beside: z.object({ allReady: figure.nullable(), allCut: figure.nullable() }),
     /** Limits that are used up, and what loosening each would bring: less shortage, or money where that stays. */
-    limits: lines(
+    limits: linesOf(
       z.object({
         limit: z.enum(['labour', 'cold', 'most-packs', 'most-per-day', 'minimum', 'delivery-day']),
         /** Of what; null for labour and cold. */

@@ -13,7 +13,7 @@ const MAX_LISTED = 100
 /** From the plan's beginning. */
 const minute = z.number().min(0).max(MAX_HORIZON)
 const lasts = z.number().min(0).max(MAX_HORIZON)
-const orNull = <T extends z.ZodType>(each: T) => each.nullable().default(null)
+const orNull = <T extends z.ZodType>(value: T) => value.nullable().default(null)
 
 const cook = z.strictObject({
   name,
@@ -70,12 +70,12 @@ function refuseTwice({ cooks, stations, species, tasks }: Fields, refuse: Refuse
     tasks: tasks.map((each) => each.id),
   }
   for (const [list, names] of Object.entries(lists)) {
-    names.forEach((each, at) => {
-      if (names.indexOf(each) < at) refuse([list, at, list === 'tasks' ? 'id' : 'name'], 'is there twice')
+    names.forEach((taken, at) => {
+      if (names.indexOf(taken) < at) refuse([list, at, list === 'tasks' ? 'id' : 'name'], 'is there twice')
     })
   }
-  species.order.forEach((each, at) => {
-    if (species.order.indexOf(each) < at) refuse(['species', 'order', at], 'is there twice')
+  species.order.forEach((kind, at) => {
+    if (species.order.indexOf(kind) < at) refuse(['species', 'order', at], 'is there twice')
   })
 }
 

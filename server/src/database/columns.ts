@@ -51,13 +51,13 @@ export function rowCodec(shape: z.ZodRawShape, { parts = [], as = {} }: ColumnOp
   const fields = Object.entries(shape).map(([name, schema]): Field => {
     if (!parts.includes(name)) return { name, column: columnOf(name, schema) }
     const { inner, isNullable } = unwrapped(schema)
-    const own = Object.entries((inner as z.ZodObject).shape)
+    const partSchemas = Object.entries((inner as z.ZodObject).shape)
     return {
       name,
       isNullable,
-      parts: own.map(([part, each]) => ({
+      parts: partSchemas.map(([part, partSchema]) => ({
         name: part,
-        column: columnOf(`${name}${part[0]?.toUpperCase()}${part.slice(1)}`, each, isNullable),
+        column: columnOf(`${name}${part[0]?.toUpperCase()}${part.slice(1)}`, partSchema, isNullable),
       })),
     }
   })

@@ -51,14 +51,14 @@ test('a change writes the columns that it has, and a row with fewer columns is r
 })
 
 test('every kind of fact is the same when it was kept, and has nothing in the columns of other kinds', () => {
-  const made = { id: 'f', order: 3, takenAt: '2026-12-02T08:00:00.000Z', fabricationId: 'b' }
-  const mark = { kind: 'mark', ...made, mark: 'cold-out', cookId: null, ratePerHour: null, step: null } as const
+  const factFields = { id: 'f', order: 3, takenAt: '2026-12-02T08:00:00.000Z', fabricationId: 'b' }
+  const mark = { kind: 'mark', ...factFields, mark: 'cold-out', cookId: null, ratePerHour: null, step: null } as const
   const facts = [
-    { kind: 'reading', ...made, pileId: 'p', grams: 281, source: 'scale', cookId: null, pieces: 2 },
-    { kind: 'void', ...made, fabricationId: null, factId: 'x' },
+    { kind: 'reading', ...factFields, pileId: 'p', grams: 281, source: 'scale', cookId: null, pieces: 2 },
+    { kind: 'void', ...factFields, fabricationId: null, factId: 'x' },
     { ...mark, load: 2, units: 6 },
-    { kind: 'board', ...made, part: 'plates', state: null },
-    { kind: 'plate', ...made, readingId: 'x', number: 4 },
+    { kind: 'board', ...factFields, part: 'plates', state: null },
+    { kind: 'plate', ...factFields, readingId: 'x', number: 4 },
   ] as const
   for (const fact of facts) expect(factTable.fromRow(factTable.toRow('k', fact))).toEqual(fact)
   expect(factTable.toRow('k', facts[4])).toMatchObject({ kitchenId: 'k', targetId: 'x', units: 4, grams: null })
@@ -77,6 +77,23 @@ test('a new field of a row is its schema and its column: table, model and values
   expect((await Marked.findAll()).map(markedTable.fromRow)).toEqual([tray])
   expect((await Marked.findAll({ where: { colour: 'blue' } })).length).toBe(0)
   await sequelize.query('DROP TABLE marked_containers')
+  await test_.close()
+})
+
+test('instants, days and booleans arrive as the contract has them, also one that no calendar has', async () => {
+  const test_ = await openTestApp()
+  const [rows] = await test_.database.sequelize.query(
+    `SELECT CAST('2026-12-02 08:00:00.25' AS DATETIME(3)) AS instant, CAST('2026-12-02 08:00:00' AS DATETIME) AS whole,
+       CAST('0000-00-00 00:00:00' AS DATETIME(3)) AS none, CAST('2026-12-02' AS DATE) AS day`,
+  )
+  expect(rows).toEqual([
+    {
+      instant: '2026-12-02T08:00:00.250Z',
+      whole: '2026-12-02T08:00:00.000Z',
+      none: '0000-00-00T00:00:00.000Z',
+      day: '2026-12-02',
+    },
+  ])
   await test_.close()
 })
 
@@ -103,16 +120,16 @@ test('every field of a shape has a column that can hold it, and every column tha
   for (const model of Object.values(database.models) as ModelStatic<Model>[]) {
     const name = model.getTableName() as string
     const attributes = Object.values(model.getAttributes())
-    const own = columns.filter((column) => column.name === name)
+    const tableColumns = columns.filter((column) => column.name === name)
     for (const { field, type, allowNull } of attributes) {
-      const column = own.find((column) => column.field === field)
+      const column = tableColumns.find((column) => column.field === field)
       const kinds = KINDS[(type as unknown as { key: string }).key]
       if (!column) wrong.push(`${name}.${field} has no column`)
       else if (!kinds?.includes(column.kind)) wrong.push(`${name}.${field} is ${column.kind}`)
       else if (allowNull && !column.isNullable && column.fallback === null)
         wrong.push(`${name}.${field} may not be null in the table`)
     }
-    for (const { field, isNullable, fallback } of own) {
+    for (const { field, isNullable, fallback } of tableColumns) {
       const isFilled = isNullable || fallback !== null || attributes.some((attribute) => attribute.field === field)
       if (!isFilled) wrong.push(`${name}.${field} is of no field`)
     }

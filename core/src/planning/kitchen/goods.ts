@@ -17,16 +17,16 @@ import {
 export const MAX_LISTED = 300
 /** An article alone, or an article and a style. */
 export const goodsId = z.string().max(73)
-const listed = <T extends z.ZodType>(each: T) => z.array(each).max(MAX_LISTED)
+const listOf = <T extends z.ZodType>(entry: T) => z.array(entry).max(MAX_LISTED)
 /**
  * A value, and where it is from: the kitchen's own records, records and the style blended, assumed; the price book, a
  * supplier's terms, the cooks' week, what stands in the cold; or said for this plan alone.
  */
-const known = z.object({
+const knownValue = z.object({
   value: sum,
   source: z.enum(['own', 'blended', 'assumed', 'price-book', 'terms', 'week', 'cold', 'plan']),
 })
-export type Known = z.infer<typeof known>
+export type Known = z.infer<typeof knownValue>
 export type GoodsSource = Known['source']
 
 const unitName = z.object({ one: name, many: name })
@@ -37,34 +37,34 @@ const weekHours = z.array(z.number().min(0).max(24)).length(7)
 const goodsFields = z
   .object({
     /** Portions of what is served, kilos of what comes beside it. */
-    products: listed(
+    products: listOf(
       z.object({
         id,
         name: goodsName,
         unit: z.enum(['portion', 'kg']),
         /** It goes into the bin: over, it is of no use. */
         isWaste: z.boolean(),
-        keepsDays: known,
+        keepsDays: knownValue,
         /** Kilos of one. */
-        cold: known,
+        cold: knownValue,
         /** Money that one more than is served is worth, and what one thrown away costs. */
-        surplusValue: known,
-        disposal: known,
+        surplusValue: knownValue,
+        disposal: knownValue,
         /** So much of it was of use in the busiest of the last weeks, in its unit; null where nobody knows. */
-        usedPerWeek: known.nullable().default(null),
+        usedPerWeek: knownValue.nullable().default(null),
       }),
     ),
-    suppliers: listed(
+    suppliers: listOf(
       z.object({
         id,
         name,
         /** Days of the week on which it comes, 1 for Monday to 7; null where nobody said: then any. */
         deliveryDays: z.array(weekday).max(7).nullable(),
-        charge: known,
-        minimum: known,
+        charge: knownValue,
+        minimum: knownValue,
       }),
     ),
-    wholes: listed(
+    wholes: listOf(
       z.object({
         /** The article. */
         id,
@@ -75,27 +75,27 @@ const goodsFields = z
         unitName,
         /** Units in the smallest order, and what that costs. */
         pack: quantity,
-        price: known,
-        keepsDays: known,
+        price: knownValue,
+        keepsDays: knownValue,
         /** Kilos of one unit. */
-        cold: known,
+        cold: knownValue,
       }),
     ),
-    cuts: listed(
+    cuts: listOf(
       z.object({
         id: goodsId,
         name: goodsName,
         styleId: id,
         wholeId: id,
-        minutes: known,
-        setUp: known,
-        consumables: known,
-        restDays: known,
-        yields: listed(
+        minutes: knownValue,
+        setUp: knownValue,
+        consumables: knownValue,
+        restDays: knownValue,
+        yields: listOf(
           z.object({
             productId: id,
             /** Of one unit, in the product's unit. */
-            quantity: known,
+            quantity: knownValue,
             /** Grams that lie on one plate of it; null where it is no portion, or was not known when it was planned. */
             carries: grams.nullable().default(null),
             /** Spread between records, its degrees of freedom, and as how many records the mean counts. */
@@ -108,7 +108,7 @@ const goodsFields = z
         ),
       }),
     ),
-    ready: listed(
+    ready: listOf(
       z.object({
         /** The article. */
         id,
@@ -116,16 +116,16 @@ const goodsFields = z
         supplierId: id,
         productId: id,
         /** Portions of one pack, rejects out. */
-        quantity: known,
-        price: known,
+        quantity: knownValue,
+        price: knownValue,
         /** Minutes at the pass for one pack. */
-        handling: known,
+        handling: knownValue,
         /** Grams that lie on one plate of it; null where that was not known when it was planned. */
         carries: grams.nullable().default(null),
       }),
     ),
     /** Lots in the cold that may be cut: units that are free, and those that accepted plans cut. */
-    stock: listed(
+    stock: listOf(
       z.object({
         lotId: id,
         code: name.nullable(),
@@ -136,7 +136,7 @@ const goodsFields = z
       }),
     ),
     /** What is ordered and has not come, of the plan of which what is left is planned. */
-    coming: listed(
+    coming: listOf(
       z.object({
         expectedLineId: id,
         kind: z.enum(['whole', 'ready']),
@@ -150,13 +150,13 @@ const goodsFields = z
       }),
     ).default([]),
     /** Hours at the board by day of the week, Monday first; null where nobody said. */
-    cooks: listed(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
+    cooks: listOf(z.object({ name, wagePerHour: money, hours: weekHours.nullable() })),
     /** What accepted plans take of the days to come: it is there for no other plan. */
     held: z
       .object({
-        plans: listed(name),
-        minutes: listed(z.object({ day, minutes: sum })),
-        kilos: listed(z.object({ day, kilos: sum })),
+        plans: listOf(name),
+        minutes: listOf(z.object({ day, minutes: sum })),
+        kilos: listOf(z.object({ day, kilos: sum })),
       })
       .default({ plans: [], minutes: [], kilos: [] }),
     /** What of the cooks' hours is cutting, and how many schedules tell so; 1 where none do. */

@@ -1,4 +1,4 @@
-export const MINUTES_OF_A_DAY = 24 * 60
+export { MINUTES_OF_A_DAY } from '../../calendar/index.ts'
 
 /** What is assumed of a kitchen that nobody told of. */
 export const USUAL_WORK = {
