@@ -1,6 +1,6 @@
-import type { Item, Style } from '@fleam/contract/style'
 import { emptyDraft, type OrderPlan, type PlanDraft, type PlanGoods } from '@fleam/core/planning'
 import type { ExpectedLine, Plan, PlannedFabrication } from '@fleam/core/plans'
+import type { Item, Style } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 
 type Ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', rest: string, payload?: unknown) => Promise<T>

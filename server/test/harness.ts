@@ -2,13 +2,14 @@ import { randomBytes } from 'node:crypto'
 import type { Supplier } from '@fleam/contract/buying'
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
 import type { Reading } from '@fleam/core/facts'
 import type { PriceListLine } from '@fleam/core/price-lists'
+import type { Item } from '@fleam/core/style'
 import { Sequelize } from 'sequelize'
 import { v7 as newId } from 'uuid'
 import type { z } from 'zod'
-import { buildApp, migrate, openDatabase, ScaleGateway } from '../src/index.ts'
+import { buildApp, openDatabase, ScaleGateway } from '../src/index.ts'
+import { copyTemplate } from './template.ts'
 
 export type TestApp = Awaited<ReturnType<typeof openTestApp>>
 
@@ -32,7 +33,7 @@ export async function openTestApp(
   await admin.query(`CREATE DATABASE ${name}`)
   base.pathname = `/${name}`
   const database = openDatabase(base.href)
-  await migrate(database.sequelize)
+  await copyTemplate(database.sequelize)
   const scale = new ScaleGateway(scaleAddress)
   const incoming: Incoming[] = []
   const app = await buildApp({

@@ -1,6 +1,6 @@
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { withOwnPiles } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../core/test/documents.ts'

@@ -5,6 +5,7 @@ import type { FabricationState } from '@fleam/contract/fabrication'
 import { type PrivateDatabase, startPrivateDatabase } from '../../../tools/private-database.ts'
 import { isAlive, until } from '../../../tools/processes.ts'
 import { openTestApp, send, sendFacts, setUpKitchen, startSixChickens, weighing } from '../../test/harness.ts'
+import { createTemplate } from '../../test/template.ts'
 
 /** A database of its own, because it is killed here. */
 let folder: string
@@ -14,6 +15,7 @@ const everyday = process.env.FLEAM_TEST_DATABASE_URL
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'fleam-kill-'))
   database = await startPrivateDatabase(folder)
+  await createTemplate(database.url)
   process.env.FLEAM_TEST_DATABASE_URL = database.url
 }, 60_000)
 afterAll(async () => {
