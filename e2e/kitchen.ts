@@ -6,9 +6,9 @@ import type { Call } from '@fleam/contract/fetch-client'
 import type { Kitchen } from '@fleam/contract/kitchen'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { scaleOperations } from '@fleam/contract/scale/operations'
-import type { Item } from '@fleam/contract/style'
 import { styleOperations } from '@fleam/contract/style/operations'
 import type { Reading } from '@fleam/core/facts'
+import type { Item } from '@fleam/core/style'
 import { type APIRequestContext, expect, type Locator, type Page } from '@playwright/test'
 
 /** Asks for operations beside the page; every answer is checked. */

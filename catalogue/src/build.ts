@@ -1,7 +1,6 @@
 import type { PileKind } from '@fleam/core/fabrication'
-import type { NamedStep, NamedStyle, StyleOption, Tool } from '@fleam/core/style'
+import type { NamedPile, NamedStep, NamedStyle, StyleOption, Tool } from '@fleam/core/style'
 import { type Animal, factsOf } from './pile-facts.ts'
-import type { StylePile } from './schema.ts'
 
 interface PortionOptions {
   /** The drawing's region it comes from. */
@@ -20,13 +19,13 @@ const USUAL_BOUNDS = 0.12
 /** Piles of an item whose usual unit weighs `usual` grams: portions get their bounds from the share that is expected. */
 export function pilesFor(animal: Animal, usual: number) {
   const portion =
-    (weighing: StylePile['weighing']) =>
+    (weighing: NamedPile['weighing']) =>
     (
       name: string,
       percent: number,
       perUnit: number,
       { region = null, landmark = '', within = USUAL_BOUNDS, bone = 0, loss }: PortionOptions = {},
-    ): StylePile => {
+    ): NamedPile => {
       const target = Math.round((usual * percent) / 100 / perUnit)
       return {
         name,
@@ -48,7 +47,7 @@ export function pilesFor(animal: Animal, usual: number) {
       region: string | null = null,
       landmark = '',
       { bone = 0, loss }: Pick<PortionOptions, 'bone' | 'loss'> = {},
-    ): StylePile => ({
+    ): NamedPile => ({
       name,
       class: pileClass,
       ...factsOf(animal, kind, bone, loss),

@@ -23,7 +23,6 @@ export type {
   Caution,
   CautionPlace,
   DrawingName,
-  StylePile,
 } from './schema.ts'
 export { DRAWINGS } from './schema.ts'
 export type { ItemShape } from './shapes.ts'

@@ -1,6 +1,4 @@
-import type { NamedPile, NamedStyle, Species } from '@fleam/core/style'
-
-export type StylePile = NamedPile
+import type { NamedStyle, Species } from '@fleam/core/style'
 
 /** Where a caution stands: at a step, beside the board all the time, at receiving, in a cooking note, on a label. */
 export type CautionPlace = 'step' | 'board' | 'receiving' | 'cooking' | 'label'

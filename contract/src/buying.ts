@@ -1,22 +1,7 @@
-import type { BuyingForm, FormPile, Quote } from '@fleam/core/buying'
-import { fabricationDocument, PILE_CLASSES, price } from '@fleam/core/fabrication'
-import type { Estimate } from '@fleam/core/forecasting'
+import { buyingForm, productPlate } from '@fleam/core/buying'
+import { fabricationDocument, price } from '@fleam/core/fabrication'
 import { article, articlePrice, priceFields, productName, sizeFields } from '@fleam/core/price-lists'
-import {
-  count,
-  day,
-  grams,
-  id,
-  instant,
-  money,
-  name,
-  notes,
-  positiveCount,
-  positiveGrams,
-  share,
-  signedMoney,
-  weekday,
-} from '@fleam/core/values'
+import { count, day, grams, id, instant, money, name, notes, weekday } from '@fleam/core/values'
 import { z } from 'zod'
 
 /** A supplier with its terms. */
@@ -89,71 +74,8 @@ export const articleHistory = z
   .meta({ id: 'ArticleHistory' })
 export type ArticleHistory = z.infer<typeof articleHistory>
 
-const estimate = z.object({
-  basis: z.enum(['own', 'blended', 'assumed']),
-  tests: count,
-  value: z.number(),
-  halfWidth: z.number(),
-}) satisfies z.ZodType<Estimate>
-
-const quote = z.object({
-  price,
-  pieceWeight: grams.nullable(),
-  packPieces: positiveCount.nullable(),
-  packWeight: grams.nullable(),
-  delivery: money,
-  minimumOrder: money.nullable(),
-}) satisfies z.ZodType<Quote>
-
-const formPile = z.object({
-  name,
-  class: z.enum(PILE_CLASSES),
-  share: estimate,
-  target: grams.nullable(),
-  portions: z.object({ perUnit: z.number().positive(), low: grams, high: grams }).nullable(),
-  keeping: z.object({ chilledDays: count, frozenMonths: count.nullable() }).nullable(),
-  valuePerKg: signedMoney.nullable(),
-  assumedValue: z
-    .object({ perKg: signedMoney, from: z.enum(['price-book', 'same-product', 'same-kind']) })
-    .nullable()
-    .optional(),
-  usedShare: share.nullable(),
-  processingPerKg: money.nullable(),
-}) satisfies z.ZodType<FormPile>
-
-const anyForm = { id: z.string(), articleId: id, supplierId: id, supplier: name, article: name, quote, since: day }
-
-/** One way to come by a product, with what the kitchen expects of it. */
-const buyingForm: z.ZodType<BuyingForm> = z
-  .discriminatedUnion('kind', [
-    z.object({
-      kind: z.literal('whole'),
-      ...anyForm,
-      item: name,
-      styleId: id,
-      style: name,
-      unitWeight: grams,
-      minutesPerUnit: estimate,
-      consumablesPerUnit: money,
-      piles: z.array(formPile),
-    }),
-    z.object({
-      kind: z.literal('ready'),
-      ...anyForm,
-      usableShare: z.number(),
-      handlingMinutesPerPiece: z.number(),
-    }),
-  ])
-  .meta({ id: 'BuyingForm' })
 export const buyingForms = z.array(buyingForm)
 
-/** What a kitchen serves as one plate of a product. */
-export const productPlate = z
-  .discriminatedUnion('by', [
-    z.strictObject({ by: z.literal('pieces'), count: z.number().min(0.1).max(100) }),
-    z.strictObject({ by: z.literal('edible'), grams: positiveGrams.max(5_000) }),
-  ])
-  .meta({ id: 'ProductPlate' })
 /** What is sent to say it; null says that nobody has. */
 export const plateEdit = z.strictObject({ plate: productPlate.nullable() })
 

@@ -1,9 +1,8 @@
-import { appraise } from '@fleam/core/appraisal'
+import { appraisal, appraise } from '@fleam/core/appraisal'
 import { pilesCsv } from '@fleam/core/csv'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import { fabricationDocument } from '@fleam/core/fabrication'
 import { sixChickens } from '../../core/test/documents.ts'
-import { appraisal } from './appraisal.ts'
 import { issuesOf } from './problem.ts'
 import { formatScaleLine, parseScaleLine } from './scale-line.ts'
 

@@ -17,12 +17,11 @@ import {
 import { mark } from '@fleam/core/facts'
 import { MAX_UNITS } from '@fleam/core/limits'
 import { DOUBT_KINDS } from '@fleam/core/logbook'
-import { SPECIES } from '@fleam/core/style'
+import { SPECIES, styleStep } from '@fleam/core/style'
 import { currency, day, grams, id, instant, name, notes, positiveCount, positiveGrams } from '@fleam/core/values'
 import { LOSS_CAUSES, RHYTHMS } from '@fleam/core/weighing'
 import { z } from 'zod'
 import { fact } from './fact.ts'
-import { styleStep } from './style.ts'
 
 const MAX_ROWS = 200
 

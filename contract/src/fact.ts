@@ -1,9 +1,9 @@
 import { fact as anyFact, MAX_PLATES, MEASURING_WAYS } from '@fleam/core/facts'
 import { LAST_ORDER } from '@fleam/core/limits'
+import { plateRequest } from '@fleam/core/plating'
+import { biasAngle, portionProduct, positiveMm, stations } from '@fleam/core/portioning'
 import { grams, id, positiveGrams } from '@fleam/core/values'
 import { z } from 'zod'
-import { plateRequest } from './plating.ts'
-import { biasAngle, portionProduct, positiveMm, stations } from './portioning.ts'
 import { PROBLEMS, type ProblemCode } from './problem.ts'
 
 /** Most cuts of one piece. */

@@ -1,6 +1,7 @@
-import { CATALOGUE, type StylePile } from '@fleam/catalogue'
+import { CATALOGUE } from '@fleam/catalogue'
 import { addDays } from '@fleam/core/calendar'
 import type { FabricationDocument, Pile } from '@fleam/core/fabrication'
+import type { NamedPile } from '@fleam/core/style'
 import { randomLcg, randomNormal } from 'd3-random'
 import { v7 } from 'uuid'
 
@@ -356,11 +357,11 @@ function weighed(session: Session, { style, ap, date, spread }: Weighing): Pile[
   others.forEach((pile, at) => grams.set(pile.name, (rest * (shares[at] as number)) / total))
   const wrong = others.reduce(
     (most, pile) => ((grams.get(pile.name) ?? 0) > (grams.get(most.name) ?? 0) ? pile : most),
-    others[0] as StylePile,
+    others[0] as NamedPile,
   )
   if (session.mistake === 'weighed-twice') grams.set(wrong.name, (grams.get(wrong.name) ?? 0) * 2)
   if (session.mistake === 'wrong-unit') {
-    const [name, own] = [(primary[0] as StylePile).name, grams.get((primary[0] as StylePile).name) ?? 0]
+    const [name, own] = [(primary[0] as NamedPile).name, grams.get((primary[0] as NamedPile).name) ?? 0]
     grams.set(name, own * (GRAMS_PER_POUND / 1000))
   }
   return style.piles.map((pile) => pileOf(pile, Math.round(grams.get(pile.name) ?? 0), spread))
@@ -370,7 +371,7 @@ function weighed(session: Session, { style, ap, date, spread }: Weighing): Pile[
 const fatOf = (date: string) =>
   FAT_OF_WINTER * Math.cos((2 * Math.PI * (Date.parse(date) / 86_400_000 - 15)) / YEAR_DAYS)
 
-function pileOf(pile: StylePile, grams: number, spread: (share: number) => number): Pile {
+function pileOf(pile: NamedPile, grams: number, spread: (share: number) => number): Pile {
   const named = { name: pile.name, class: pile.class }
   if (pile.class !== 'primary') {
     const worth = pile.class === 'waste' ? WORTH.waste : WORTH[pile.kind]

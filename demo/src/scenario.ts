@@ -1,4 +1,5 @@
-import { CATALOGUE, type StylePile } from '@fleam/catalogue'
+import { CATALOGUE } from '@fleam/catalogue'
+import type { NamedPile } from '@fleam/core/style'
 import { randomLcg, randomNormal } from 'd3-random'
 import { v7 } from 'uuid'
 import { CHICKEN_STYLE, KITCHENS, type KitchenScript, type SessionScript } from './kitchens.ts'
@@ -139,8 +140,8 @@ function weighPiles(script: SessionScript, drained: number, normal: Normal, rand
   const { piles } = styleOf(script).style
   // What is missed stays on the bones, or goes with the trim.
   const leftOver = piles.findLast((pile) => pile.kind === 'bones') ?? piles.findLast((pile) => pile.kind === 'trim')
-  const expected = (pile: StylePile) => drained * (pile.expectedShare ?? 0)
-  const gain = (pile: StylePile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
+  const expected = (pile: NamedPile) => drained * (pile.expectedShare ?? 0)
+  const gain = (pile: NamedPile) => (pile.class === 'primary' ? script.skill * (1 + (random() - 0.5) * 0.01) : 1)
   const drawn = piles.map((pile) => {
     const weight = expected(pile) * gain(pile)
     if (pile.weighing === 'whole') return [weight]

@@ -6,9 +6,9 @@ import { factOperations } from '@fleam/contract/facts/operations'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
 import { startOperations } from '@fleam/contract/new-records/operations'
 import type { AnswerOf, Operation } from '@fleam/contract/operation'
-import type { Style } from '@fleam/contract/style'
 import { styleOperations } from '@fleam/contract/style/operations'
 import type { Reading } from '@fleam/core/facts'
+import type { Style } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 
 /** Between two weighings of one device: quicker than any cook, so that many are under way at any moment. */

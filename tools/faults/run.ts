@@ -1,7 +1,7 @@
 import { rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { Item } from '@fleam/contract/style'
 import { styleOperations } from '@fleam/contract/style/operations'
+import type { Item } from '@fleam/core/style'
 import { findFreePort } from '../ports.ts'
 import { until } from '../processes.ts'
 import { Devices, must, openKitchen } from './devices.ts'

@@ -1,5 +1,5 @@
+import { appraisal } from '@fleam/core/appraisal'
 import { fabricationDocument } from '@fleam/core/fabrication'
-import { appraisal } from '../appraisal.ts'
 import { operations } from '../operation.ts'
 
 export const appraisalOperations = operations('appraisal', {

@@ -1,5 +1,11 @@
+import { id, name, positiveGrams } from '@fleam/core/values'
+import { z } from 'zod'
 import { operations } from '../operation.ts'
-import { container, containers } from '../style.ts'
+
+/** A container whose weight the kitchen remembers, so that it is taken off by itself. */
+export const container = z.strictObject({ id, name, grams: positiveGrams }).meta({ id: 'Container' })
+const containers = z.array(container)
+export type Container = z.infer<typeof container>
 
 export const containerOperations = operations('containers', {
   listContainers: {

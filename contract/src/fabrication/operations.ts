@@ -1,6 +1,6 @@
+import { appraisal } from '@fleam/core/appraisal'
 import { fabricationDocument } from '@fleam/core/fabrication'
 import { z } from 'zod'
-import { appraisal } from '../appraisal.ts'
 import { fabricationEdit, fabricationRows, fabricationState, recordVersions } from '../fabrication.ts'
 import { keptJudgement } from '../judgement.ts'
 import { file, operations } from '../operation.ts'

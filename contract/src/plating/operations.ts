@@ -1,5 +1,5 @@
+import { plating, platingRequest } from '@fleam/core/plating'
 import { operations } from '../operation.ts'
-import { plating, platingRequest } from '../plating.ts'
 
 export const platingOperations = operations('plating', {
   matchPlates: {

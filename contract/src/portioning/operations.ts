@@ -1,5 +1,5 @@
+import { bondedPlan, bondedRequest, portionPlan, portionRequest, rackPlan, rackRequest } from '@fleam/core/portioning'
 import { operations } from '../operation.ts'
-import { bondedPlan, bondedRequest, portionPlan, portionRequest, rackPlan, rackRequest } from '../portioning.ts'
 
 export const portioningOperations = operations('portioning', {
   planPortions: {

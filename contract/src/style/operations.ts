@@ -1,7 +1,7 @@
+import { item, itemEdit, items, style, styleFile } from '@fleam/core/style'
 import { id } from '@fleam/core/values'
 import { z } from 'zod'
 import { operations } from '../operation.ts'
-import { item, itemEdit, items, style, styleFile } from '../style.ts'
 
 export const styleOperations = operations('style', {
   listItems: {

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { anyDocument, sixChickens } from '../../test/documents.ts'
 import { evaluate, explain } from '../explanation/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
-import { type Appraisal, appraise, atApPrice, reprice } from './index.ts'
+import type { Appraisal } from './appraisal.ts'
+import { appraise, atApPrice, reprice } from './index.ts'
 
 const near = (a: number, b: number, scale = 1) =>
   expect(Math.abs(a - b)).toBeLessThanOrEqual(1e-7 * Math.max(1, Math.abs(scale)))

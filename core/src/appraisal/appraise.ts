@@ -1,7 +1,6 @@
-import { type Comparison, compare } from '../comparison/index.ts'
+import { compare } from '../comparison/index.ts'
 import {
   allocate,
-  type CostIn,
   costIn,
   creditByPolicy,
   labourMinutes,
@@ -12,34 +11,10 @@ import {
   primaryPileResult,
   shortClaim,
 } from '../costing/index.ts'
-import {
-  type Allocation,
-  DEFAULT_LIMITS,
-  type FabricationDocument,
-  type Limits,
-  pileWeight,
-  type WeightsResult,
-  weigh,
-} from '../fabrication/index.ts'
+import { DEFAULT_LIMITS, type FabricationDocument, type Limits, pileWeight, weigh } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type Warning, warningsOf } from './warnings.ts'
-
-export interface CostResult extends CostIn {
-  apPricePerKg: number
-  shortClaim: number
-  credit: number
-  net: number
-  /** The rule really used, see `allocate`. */
-  allocation: Allocation
-}
-
-export interface Appraisal {
-  weights: WeightsResult
-  cost: CostResult
-  piles: PileResult[]
-  comparisons: Comparison[]
-  warnings: Warning[]
-}
+import type { Appraisal } from './appraisal.ts'
+import { warningsOf } from './warnings.ts'
 
 /**
  * From weights to verdicts: everything that one fabrication document says, unrounded.

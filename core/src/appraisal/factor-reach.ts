@@ -1,5 +1,6 @@
 import type { FabricationDocument } from '../fabrication/index.ts'
-import { type Appraisal, appraise } from './appraise.ts'
+import type { Appraisal } from './appraisal.ts'
+import { appraise } from './appraise.ts'
 import { atApPrice } from './reprice.ts'
 
 export interface FactorReach {

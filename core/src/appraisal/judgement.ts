@@ -1,5 +1,5 @@
 import { leadingComparison, type Verdict } from '../comparison/index.ts'
-import type { Appraisal } from './appraise.ts'
+import type { Appraisal } from './appraisal.ts'
 
 /** A change of the formulas after which a record may come to another answer. */
 export interface FormulaChange {

@@ -1,6 +1,6 @@
 import { handlingPerPiece, servedOfBought } from '../comparison/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
-import type { Appraisal } from './appraise.ts'
+import type { Appraisal } from './appraisal.ts'
 
 export type MoneyPartName = 'product' | 'labour' | 'bags' | 'by-products' | 'price' | 'handling' | 'rejects'
 

@@ -1,7 +1,8 @@
 import { purchasedUnits } from '../costing/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type Appraisal, appraise } from './appraise.ts'
+import type { Appraisal } from './appraisal.ts'
+import { appraise } from './appraise.ts'
 
 export interface RepricedPile {
   name: string

@@ -1,6 +1,7 @@
 import { sixChickens } from '../../test/documents.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
-import { appraise, type WarningCode } from './index.ts'
+import { appraise } from './index.ts'
+import type { WarningCode } from './warning-codes.ts'
 
 const warningsOf = (document: FabricationDocument) => appraise(document).warnings
 const message = (document: FabricationDocument, code: WarningCode) =>

@@ -1,22 +1,8 @@
 import { type AllocationResult, creditOf, type PileResult, ratio } from '../costing/index.ts'
 import type { FabricationDocument, Limits, Pile, WeightsResult } from '../fabrication/index.ts'
 import { formatNumber } from '../units/index.ts'
-
-export const WARNING_CODES = [
-  'balance-over',
-  'balance-lost',
-  'short-delivery',
-  'no-portions',
-  'allocation-fell-back',
-  'credit-negative',
-  'underweight-pieces',
-] as const
-export type WarningCode = (typeof WARNING_CODES)[number]
-
-export interface Warning {
-  code: WarningCode
-  message: string
-}
+import type { Warning } from './appraisal.ts'
+import type { WarningCode } from './warning-codes.ts'
 
 export interface WarningInput {
   document: FabricationDocument

@@ -1,5 +1,5 @@
 import type { CutStyle, StyleChoice } from '../style/index.ts'
-import type { WholeForm } from './form.ts'
+import type { WholeForm } from './buying-form.ts'
 
 /** A style cut in one of the ways on which good cooks differ, all else as it is usually done. */
 export interface ChoiceForm {

@@ -7,7 +7,8 @@ import {
   type Pile,
   type Purchase,
 } from '../fabrication/index.ts'
-import type { BuyingRequest, FormPile, ReadyForm, WholeForm } from './form.ts'
+import type { FormPile, ReadyForm, WholeForm } from './buying-form.ts'
+import type { BuyingRequest } from './form.ts'
 import { type Order, orderFor, pieceWeightOf } from './quote.ts'
 
 /** What an order of something whole says on its invoice. */

@@ -3,7 +3,7 @@ import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
 import type { FabricationDocument } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import type { AssumedValue, WholeForm } from './form.ts'
+import type { AssumedValue, WholeForm } from './buying-form.ts'
 import { documentOfOrder, type Terms } from './form-document.ts'
 import { orderFor } from './quote.ts'
 

@@ -1,7 +1,5 @@
-import type { WholeForm } from './form.ts'
-
-/** What a kitchen serves as one plate of a product: so many pieces, or so much meat without bone, raw grams. */
-export type ProductPlate = { by: 'pieces'; count: number } | { by: 'edible'; grams: number }
+import type { WholeForm } from './buying-form.ts'
+import type { ProductPlate } from './product-plate.ts'
 
 /** Meat without bone on a usual plate, raw grams: assumed until the kitchen says what a plate of a product is. */
 export const USUAL_EDIBLE_GRAMS = 180

@@ -1,5 +1,6 @@
 import { quote } from '../../test/forms.ts'
-import { orderFor, pieceWeightOf, type Quote, quotedPerKg } from './index.ts'
+import type { Quote } from './buying-form.ts'
+import { orderFor, pieceWeightOf, quotedPerKg } from './index.ts'
 
 describe('an order', () => {
   test('is whole pieces, at least what is wanted', () => {

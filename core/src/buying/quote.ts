@@ -1,21 +1,6 @@
 import { type Amounts, pricedUnits } from '../costing/index.ts'
-import type { Price } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM, GRAMS_PER_POUND } from '../units/index.ts'
-
-/** What a supplier asks for an article, as it was quoted. */
-export interface Quote {
-  price: Price
-  /** Grams of one piece as purchased; null where nobody says. */
-  pieceWeight: number | null
-  /** Pieces in one case or lot; null where it is not packed. */
-  packPieces: number | null
-  /** Grams of one case or lot; null where only its pieces are known. */
-  packWeight: number | null
-  /** Charge for one delivery, money. */
-  delivery: number
-  /** Least money of an order; null for none. */
-  minimumOrder: number | null
-}
+import type { Quote } from './buying-form.ts'
 
 const isPack = (quote: Quote) => quote.price.per === 'case' || quote.price.per === 'lot'
 

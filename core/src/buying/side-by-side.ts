@@ -14,9 +14,10 @@ import {
   value,
 } from '../explanation/index.ts'
 import { pileWeight, usedShareOf } from '../fabrication/index.ts'
-import type { BuyingForm, ReadyForm, WholeForm } from './form.ts'
+import type { BuyingForm, ReadyForm, WholeForm } from './buying-form.ts'
 import { documentOfOrder, offerOfForm, orderOfReady, type Terms } from './form-document.ts'
-import { assumedPlate, type ProductPlate, piecesOnPlate } from './plate.ts'
+import { assumedPlate, piecesOnPlate } from './plate.ts'
+import type { ProductPlate } from './product-plate.ts'
 import { orderFor, pieceWeightOf } from './quote.ts'
 
 export const SIDE_FIGURES = [

@@ -3,7 +3,8 @@ import { buyPerPortion, handlingPerPiece, servedOfBought } from '../comparison/i
 import type { FabricationDocument, Offer } from '../fabrication/index.ts'
 import type { Estimate } from '../forecasting/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import type { BuyingForm, BuyingRequest, ReadyForm, WholeForm } from './form.ts'
+import type { BuyingForm, ReadyForm, WholeForm } from './buying-form.ts'
+import type { BuyingRequest } from './form.ts'
 import {
   documentOfOrder,
   offerOfForm,

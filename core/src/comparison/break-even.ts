@@ -3,18 +3,7 @@ import type { Offer } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { extrasPerPiece, handlingPerPiece, unitsPerPiece } from './buy-price.ts'
 import { plateYield } from './plate-weight.ts'
-
-/** Where making costs the same as buying, each with all else held; null where no finite value of zero or more does it. */
-export interface BreakEven {
-  apPricePerKg: number | null
-  /** In the offer's own unit. */
-  offerAmount: number | null
-  portions: number | null
-  pileYield: number | null
-  labourMinutes: number | null
-  /** 1 is today's credit. */
-  creditMultiple: number | null
-}
+import type { BreakEven } from './results.ts'
 
 export interface BreakEvenInput {
   costs: CostIn

@@ -1,33 +1,9 @@
 import { type CostIn, type PileResult, ratio } from '../costing/index.ts'
 import type { CreditPolicy, Offer, Pile } from '../fabrication/index.ts'
-import { type BreakEven, breakEven } from './break-even.ts'
+import { breakEven } from './break-even.ts'
 import { buyPerPortion, pricePerPiece } from './buy-price.ts'
 import { plateWeight, servedOfBought } from './plate-weight.ts'
-
-export type Verdict = 'make' | 'buy' | 'even'
-
-export interface PolicyVerdict {
-  costPerPortion: number | null
-  saving: number | null
-  verdict: Verdict | null
-}
-
-export interface Comparison {
-  offer: string
-  pile: string
-  /** What one plate really carries, as far as it asks for it, grams; null without portions. */
-  plateWeight: number | null
-  pricePerPiece: number
-  buyPerPortion: number
-  /** Buying what our plate carries: this is what is compared. Null where that is unknown. */
-  buyPerPortionSameWeight: number | null
-  costPerPortion: number | null
-  saving: number | null
-  savingShare: number | null
-  verdict: Verdict | null
-  byPolicy: Record<CreditPolicy, PolicyVerdict>
-  breakEven: BreakEven
-}
+import type { BreakEven, Comparison, PolicyVerdict, Verdict } from './results.ts'
 
 export interface ComparisonInput {
   offer: Offer

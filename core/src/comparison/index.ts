@@ -7,9 +7,9 @@ export {
   pricePerPiece,
   unitsPerPiece,
 } from './buy-price.ts'
-export type { Comparison, Verdict } from './compare.ts'
 export { compare } from './compare.ts'
 export { leadingComparison } from './leading.ts'
 export { plateYield, servedOfBought } from './plate-weight.ts'
-
+export type { Comparison, Verdict } from './results.ts'
+export { comparison } from './results.ts'
 export { minutesPerPortion, yearly } from './yearly.ts'

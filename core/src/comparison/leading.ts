@@ -1,5 +1,5 @@
 import type { PileResult } from '../costing/index.ts'
-import type { Comparison } from './compare.ts'
+import type { Comparison } from './results.ts'
 
 /**
  * Which comparison speaks for the whole: the cheapest offer for the primary pile that carries most of

@@ -1,5 +1,6 @@
 import type { Consumable, FabricationDocument, LabourEntry, Purchase } from '../fabrication/index.ts'
 import { pricedUnits } from './priced-units.ts'
+import type { CostIn } from './results.ts'
 
 export const MINUTES_PER_HOUR = 60
 
@@ -28,13 +29,6 @@ export function labourMinutes(labour: readonly LabourEntry[] = []): number {
 
 export function consumablesCost(consumables: readonly Consumable[] = []): number {
   return consumables.reduce((sum, each) => sum + each.cost, 0)
-}
-
-export interface CostIn {
-  ap: number
-  labour: number
-  consumables: number
-  in: number
 }
 
 /** Everything that was spent: purchase, labour, consumables. */

@@ -1,29 +1,8 @@
-import type { CreditPolicy, Pile, PileClass } from '../fabrication/index.ts'
+import type { CreditPolicy, Pile } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { creditOf } from './credit.ts'
 import type { PieceStatistics } from './portions.ts'
-
-/** A figure that does not apply to a pile is null. */
-export interface PileResult {
-  name: string
-  class: PileClass
-  weight: number
-  share: number
-  credit: number | null
-  cost: number | null
-  costPerKg: number | null
-  portions: number | null
-  costPerPortion: number | null
-  below: number | null
-  within: number | null
-  above: number | null
-  mean: number | null
-  sd: number | null
-  overweight: number | null
-  givenAway: number | null
-  factorPerKg: number | null
-  factorPerPortion: number | null
-}
+import type { PileResult } from './results.ts'
 
 /** `a ÷ b`, or null where either is missing or `b` is zero. */
 export function ratio(a: number | null, b: number | null): number | null {

@@ -1,5 +1,5 @@
 import { formatNumber } from '../units/index.ts'
-import type { WeightsResult } from './weights.ts'
+import type { WeightsResult } from './weights-result.ts'
 
 export type YieldDefinition = 'portionYield' | 'utilisation' | 'drainedYield'
 

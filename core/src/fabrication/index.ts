@@ -1,15 +1,7 @@
 export { checkClaim } from './claim.ts'
 export type { ColdLimits, ColdLoad, ColdLoads } from './cold.ts'
 export { coldLoads, DEFAULT_COLD_LIMITS } from './cold.ts'
-export type {
-  Consumable,
-  FabricationDocument,
-  LabourEntry,
-  Offer,
-  Pile,
-  Price,
-  Purchase,
-} from './document.ts'
+export type { Consumable, FabricationDocument, LabourEntry, Offer, Pile, Price, Purchase } from './document.ts'
 export {
   consumable,
   fabricationDocument,
@@ -20,15 +12,17 @@ export {
   purchase,
   startPurchase,
 } from './document.ts'
-export type { Allocation, CreditPolicy, PileClass, PileKind, PriceUnit, Weighing } from './kinds.ts'
+export type { Allocation, Balance, CreditPolicy, PileClass, PileKind, PriceUnit } from './kinds.ts'
 export {
   ALLOCATIONS,
+  BALANCES,
   CREDIT_POLICIES,
   DOCUMENT_FORMAT,
   DOCUMENT_VERSION,
   PILE_CLASSES,
   PILE_KINDS,
   PRICE_UNITS,
+  WEIGHINGS,
 } from './kinds.ts'
 export type { LabourAnswer, LabourDoubt, LabourSource } from './labour.ts'
 export { LABOUR_SOURCES, labourAnswered, labourAtEnd, labourDoubt, labourSoFar } from './labour.ts'
@@ -41,5 +35,7 @@ export { expectedWeight, isUncounted, piecesIn, pilesFromReadings } from './read
 export type { FabricationPlan, PriceSource } from './record.ts'
 export { documentOf, PRICE_SOURCES, RECORD_STATUSES, WEIGHT_SOURCES } from './record.ts'
 export { valueSignMessage } from './value-sign.ts'
-export type { Balance, Limits, WeightsResult } from './weights.ts'
-export { BALANCES, DEFAULT_LIMITS, weigh } from './weights.ts'
+export type { Limits } from './weights.ts'
+export { DEFAULT_LIMITS, weigh } from './weights.ts'
+export type { WeightsResult } from './weights-result.ts'
+export { weightsResult } from './weights-result.ts'

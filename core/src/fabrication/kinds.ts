@@ -19,4 +19,7 @@ export type PileKind = (typeof PILE_KINDS)[number]
 
 /** How a pile is weighed: each piece by itself, or as a whole (in one or several containers). */
 export const WEIGHINGS = ['pieces', 'whole'] as const
-export type Weighing = (typeof WEIGHINGS)[number]
+
+/** What the weights of a record say: they add up, more came out than went in, or a pile was probably not weighed. */
+export const BALANCES = ['ok', 'over', 'lost'] as const
+export type Balance = (typeof BALANCES)[number]

@@ -1,5 +1,7 @@
 import type { FabricationDocument } from './document.ts'
+import type { Balance } from './kinds.ts'
 import { pileWeight, usedShareOf } from './pile.ts'
+import type { WeightsResult } from './weights-result.ts'
 
 /** Limits that a kitchen may set for itself; all are shares. */
 export interface Limits {
@@ -14,22 +16,6 @@ export interface Limits {
 }
 
 export const DEFAULT_LIMITS: Limits = { over: 0.005, lost: 0.03, short: 0.005, even: 0.02 }
-
-export const BALANCES = ['ok', 'over', 'lost'] as const
-export type Balance = (typeof BALANCES)[number]
-
-export interface WeightsResult {
-  ap: number
-  received: number
-  short: number
-  purge: number
-  out: number
-  unaccounted: number
-  balance: Balance
-  portionYield: number
-  utilisation: number
-  drainedYield: number
-}
 
 /** `"over"`, `"lost"` or `"ok"`, from what is not accounted for against what was received (grams). */
 export function balanceOf(unaccounted: number, received: number, limits: Limits): Balance {

@@ -1,16 +1,5 @@
 import { normalHalfWidth, summarise, tHalfWidth } from '../statistics/index.ts'
-
-/** Whose figure it is: the kitchen's own after three tests, blended before that, assumed before the first. */
-export type Basis = 'own' | 'blended' | 'assumed'
-
-export interface Estimate {
-  basis: Basis
-  /** Own tests that it rests on. */
-  tests: number
-  value: number
-  /** Half the width of its interval, see `statistics/t-interval.ts`; zero or more. */
-  halfWidth: number
-}
+import type { Estimate } from './estimated.ts'
 
 /** From so many tests on, a kitchen's own mean stands alone. */
 export const TESTS_FOR_OWN = 3

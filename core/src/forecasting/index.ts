@@ -1,9 +1,9 @@
 export type { BatchCurve } from './batch.ts'
 export { batchCurve } from './batch.ts'
 export type { Distribution } from './distribution.ts'
-export type { Estimate } from './estimate.ts'
 export { ASSUMED_WEIGHT, estimateForSupplier, estimateFrom, TESTS_FOR_OWN } from './estimate.ts'
-
+export type { Estimate } from './estimated.ts'
+export { estimate } from './estimated.ts'
 export { spreadsFrom, testsToSettle } from './evidence.ts'
 export type { Forecast, Swing } from './forecast.ts'
 export { forecastOf, quantileOf } from './forecast.ts'

@@ -7,14 +7,12 @@ import {
   explainPlate,
   explainPlating,
   numbersOf,
-  type PlatePiece,
-  type PlateRequest,
-  type PlatingRequest,
   plateOfPiles,
   platePieces,
   platesAsWeighed,
   platingByNumbers,
 } from './index.ts'
+import type { PlatePiece, PlateRequest, PlatingRequest } from './plate-request.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

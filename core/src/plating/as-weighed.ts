@@ -1,13 +1,6 @@
-import {
-  ANY_KIND,
-  type PlatePiece,
-  type PlateRequest,
-  type Plating,
-  type PlatingRequest,
-  platingOf,
-  slotsOf,
-} from './plate.ts'
+import { ANY_KIND, platingOf, slotsOf } from './plate.ts'
 import { gapOf } from './plate-pieces.ts'
+import type { PlatePiece, PlateRequest, Plating, PlatingRequest } from './plate-request.ts'
 
 /** Numbers of plates by the id of the piece, from zero. */
 type PlateNumbers = ReadonlyMap<string, number>

@@ -1,6 +1,7 @@
 import type { SolveProgramme } from '../solving/index.ts'
-import { ANY_KIND, type PlatePiece, type PlateRequest, type PlateSet, type Plating, platingOf } from './plate.ts'
+import { ANY_KIND, type PlateSet, platingOf } from './plate.ts'
 import { platePieces } from './plate-pieces.ts'
+import type { PlatePiece, PlateRequest, Plating } from './plate-request.ts'
 import { bestSets, possibleSets } from './programme.ts'
 
 const SOLVER_SECONDS = 10

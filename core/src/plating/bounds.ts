@@ -1,4 +1,5 @@
-import { ANY_KIND, type PlatingRequest, piecesOnPlate } from './plate.ts'
+import { ANY_KIND, piecesOnPlate } from './plate.ts'
+import type { PlatingRequest } from './plate-request.ts'
 
 /** Weights of each kind, lightest first. */
 function byKind({ pieces }: PlatingRequest): Map<string, number[]> {

@@ -1,5 +1,5 @@
 import { type Explanation, minus, over, plus, value } from '../explanation/index.ts'
-import type { Plate, PlatePiece, Plating } from './plate.ts'
+import type { Plate, PlatePiece, Plating } from './plate-request.ts'
 
 /** What one plate weighs: its pieces. */
 export function explainPlate(pieces: readonly PlatePiece[], plate: Plate): Explanation {

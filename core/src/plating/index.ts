@@ -1,6 +1,7 @@
 export { numbersOf, platesAsWeighed, platingByNumbers } from './as-weighed.ts'
 export { bestPlates } from './best-plates.ts'
 export { explainPlate, explainPlating } from './explain-plating.ts'
-export type { PlatePiece, PlateRequest, Plating, PlatingRequest } from './plate.ts'
 export { plateOfPiles } from './plate-of-piles.ts'
 export { PlatingRun, platePieces } from './plate-pieces.ts'
+export type { PlatePiece, PlateRequest, Plating, PlatingRequest } from './plate-request.ts'
+export { plateRequest, plating, platingRequest } from './plate-request.ts'

@@ -1,5 +1,5 @@
 import type { PlannedPile } from '../fabrication/index.ts'
-import type { PlateRequest } from './plate.ts'
+import type { PlateRequest } from './plate-request.ts'
 
 /** A plate of one kind takes two of it; of several kinds, one of each. */
 const ALONE = 2

@@ -4,7 +4,8 @@ import cases from '../../cases/plating.json'
 import { loadSolver } from '../../test/solver.ts'
 import type { SolveProgramme } from '../solving/index.ts'
 import { leastDeviation, mostPlates } from './bounds.ts'
-import { type Plating, type PlatingRequest, PlatingRun, platePieces } from './index.ts'
+import { PlatingRun, platePieces } from './index.ts'
+import type { Plating, PlatingRequest } from './plate-request.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

@@ -1,6 +1,7 @@
 import type { SolveProgramme } from '../solving/index.ts'
 import { leastDeviation, mostPlates } from './bounds.ts'
-import { type PlateSet, type Plating, type PlatingRequest, piecesOnPlate, platingOf, weightOfSet } from './plate.ts'
+import { type PlateSet, piecesOnPlate, platingOf, weightOfSet } from './plate.ts'
+import type { Plating, PlatingRequest } from './plate-request.ts'
 import { bestSets, possibleSets } from './programme.ts'
 import { PlatingSearch } from './search.ts'
 

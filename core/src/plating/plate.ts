@@ -1,49 +1,6 @@
-export interface PlatePiece {
-  id: string
-  /** Grams. */
-  weight: number
-  kind: string
-}
-
+import type { PlatePiece, PlateRequest, Plating, PlatingRequest } from './plate-request.ts'
 /** Any kind will do. */
 export const ANY_KIND = 'any'
-
-export interface PlateNeed {
-  kind: string
-  count: number
-}
-
-export interface PlateRequest {
-  low: number
-  target: number
-  high: number
-  /** Kinds and counts of one plate. */
-  needs: readonly PlateNeed[]
-}
-
-export interface PlatingRequest {
-  pieces: readonly PlatePiece[]
-  plate: PlateRequest
-}
-
-export interface Plate {
-  ids: string[]
-  weight: number
-}
-
-export interface Plating {
-  plates: Plate[]
-  /** Ids of the pieces that are on no plate. */
-  left: string[]
-  /** Mean weight of the plates; null where there are none. */
-  mean: number | null
-  /** Heaviest less lightest. */
-  spread: number | null
-  /** Heaviest ÷ lightest: 1 is perfectly fair. */
-  fairness: number | null
-  /** How far the answer may be from the best there is, as a share; 0 where it is proven. */
-  gap: number
-}
 
 /** Places of the pieces that make a plate, by their order in the request. */
 export type PlateSet = readonly number[]

@@ -1,12 +1,6 @@
 import { Programme, type SolveProgramme, type Term } from '../solving/index.ts'
-import {
-  ANY_KIND,
-  type PlatePiece,
-  type PlateRequest,
-  type PlateSet,
-  type PlatingRequest,
-  weightOfSet,
-} from './plate.ts'
+import { ANY_KIND, type PlateSet, weightOfSet } from './plate.ts'
+import type { PlatePiece, PlateRequest, PlatingRequest } from './plate-request.ts'
 
 /** More plates than this are not written down as a programme. */
 const MAX_SETS = 20_000

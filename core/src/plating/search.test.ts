@@ -1,6 +1,6 @@
 import { leastDeviation, mostPlates } from './bounds.ts'
-import type { PlatingRequest } from './index.ts'
 import { piecesOnPlate, platingOf, slotsOf } from './plate.ts'
+import type { PlatingRequest } from './plate-request.ts'
 import { possibleSets } from './programme.ts'
 import { PlatingSearch } from './search.ts'
 

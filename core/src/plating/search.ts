@@ -1,6 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { leastDeviation, mostPlates } from './bounds.ts'
-import { ANY_KIND, type PlatePiece, type PlateSet, type PlatingRequest, slotsOf } from './plate.ts'
+import { ANY_KIND, type PlateSet, slotsOf } from './plate.ts'
+import type { PlatePiece, PlatingRequest } from './plate-request.ts'
 
 /** Tries for each temperature; the search cools slowly enough for plates of two or three. */
 const COOLING = 0.9997

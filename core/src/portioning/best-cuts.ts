@@ -1,5 +1,6 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type PlanRules, type PortionProduct, worthOf } from './product.ts'
+import type { PlanRules, PortionProduct } from './plan-request.ts'
+import { worthOf } from './product.ts'
 import type { Shape } from './profile.ts'
 
 /** Between plans of equal worth the one with fewer pieces wins: each piece costs less than worth can differ by. */

@@ -1,7 +1,8 @@
 import { evaluate } from '../explanation/index.ts'
 import { bondedPiece } from './bonded.ts'
 import { explainBonded } from './explain-bonded.ts'
-import { type Piece, pieceFromTemplate, planBonded, shapeOf } from './index.ts'
+import { pieceFromTemplate, planBonded, shapeOf } from './index.ts'
+import type { Piece } from './piece-shape.ts'
 
 const loin = (weight = 1900, length = 450): Piece =>
   pieceFromTemplate(

@@ -1,22 +1,11 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type PortionPlan, type PortionRequest, planPortions } from './plan.ts'
-import { type PortionProduct, worthOf } from './product.ts'
-import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
-
-export interface BondedCosts {
-  /** Enzyme, as a share of the weight; 0.01 where not given. */
-  enzymeShare: number
-  enzymePerKg: number
-  /** Film for the log, money. */
-  film: number
-  /** Minutes to bond and wrap, and what an hour costs. */
-  minutes: number
-  wagePerHour: number
-  settingHours: number
-  /** What a formed portion is worth, as a share of an intact one: 0 to 1, 1 where it is sold at the same price. */
-  formedShare: number
-}
+import type { Piece, Station } from './piece-shape.ts'
+import { planPortions } from './plan.ts'
+import type { BondedPlan, PortionPlan } from './plan-answer.ts'
+import type { BondedCosts, BondedRequest, PortionProduct } from './plan-request.ts'
+import { worthOf } from './product.ts'
+import { shapeOf, volumeOf } from './profile.ts'
 
 export const DEFAULT_BONDED_COSTS: BondedCosts = {
   enzymeShare: 0.01,
@@ -26,40 +15,6 @@ export const DEFAULT_BONDED_COSTS: BondedCosts = {
   wagePerHour: 0,
   settingHours: 8,
   formedShare: 1,
-}
-
-export interface BondedRequest extends Omit<PortionRequest, 'piece'> {
-  pieces: readonly [Piece, Piece]
-  costs?: { [K in keyof BondedCosts]?: BondedCosts[K] | undefined } | undefined
-}
-
-export interface BondedPlan {
-  /** Where the second piece, turned round, begins, mm from the beginning of the first. */
-  offset: number
-  /** Millimetres by which both lie beside each other. */
-  overlap: number
-  bonded: PortionPlan
-  piece: Piece
-  alone: [PortionPlan, PortionPlan]
-  /** Portions of the bonded log less those of both alone. */
-  extraPortions: number
-  enzymeGrams: number
-  cost: { enzyme: number; film: number; labour: number; total: number }
-  settingHours: number
-  /** Value of the bonded plan less its costs. */
-  net: number
-  /** Value and scrap of both alone together. */
-  aloneValue: number
-  aloneScrap: number
-  /** `net` less `aloneValue`: above zero, bonding pays. */
-  gain: number
-  /** What the portions of the log would be worth if they were intact, its scrap left aside. */
-  intactValue: number
-  /**
-   * Share of an intact portion's worth at which this log brings just as much as both alone: below it bonding does not
-   * pay. Above 1 it never does, at or below 0 always; null where the log gives no portion.
-   */
-  breakEvenShare: number | null
 }
 
 /**

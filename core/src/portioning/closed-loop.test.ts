@@ -1,14 +1,8 @@
 import { randomLcg, randomNormal } from 'd3-random'
 import { summarise } from '../statistics/index.ts'
-import {
-  afterCut,
-  nextCut,
-  ownThicknessPerMm,
-  type Piece,
-  type PortionRequest,
-  pieceFromTemplate,
-  shapeOf,
-} from './index.ts'
+import { afterCut, nextCut, ownThicknessPerMm, pieceFromTemplate, shapeOf } from './index.ts'
+import type { Piece } from './piece-shape.ts'
+import type { PortionRequest } from './plan-request.ts'
 
 const TEMPLATE = {
   stations: [

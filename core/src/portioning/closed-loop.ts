@@ -1,6 +1,9 @@
 import { measurePiece } from './fit.ts'
-import { type PortionPlan, type PortionRequest, planPortions } from './plan.ts'
-import { type Piece, type Station, shapeOf } from './profile.ts'
+import type { Piece, Station } from './piece-shape.ts'
+import { planPortions } from './plan.ts'
+import type { PortionPlan } from './plan-answer.ts'
+import type { PortionRequest } from './plan-request.ts'
+import { shapeOf } from './profile.ts'
 
 /** What was cut off the beginning of a piece, and what is known of the rest. */
 export interface TakenCut {

@@ -1,7 +1,7 @@
 import { type Explanation, plus, value } from '../explanation/index.ts'
 import { normalShare } from '../statistics/index.ts'
 import type { JudgedPart } from './judge.ts'
-import type { PortionProduct } from './product.ts'
+import type { PortionProduct } from './plan-request.ts'
 
 /** How likely a portion that is planned at a weight ends within the bounds of its product, 0 to 1. */
 export function shareWithin(

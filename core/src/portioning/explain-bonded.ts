@@ -1,6 +1,8 @@
 import { MINUTES_PER_HOUR } from '../costing/index.ts'
 import { constant, type Explanation, KILO, minus, over, plus, times, value } from '../explanation/index.ts'
-import { type BondedPlan, type BondedRequest, bondedCosts, formedProducts } from './bonded.ts'
+import { bondedCosts, formedProducts } from './bonded.ts'
+import type { BondedPlan } from './plan-answer.ts'
+import type { BondedRequest } from './plan-request.ts'
 import { worthOf } from './product.ts'
 
 export type BondedFigure =

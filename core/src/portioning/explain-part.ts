@@ -13,7 +13,7 @@ import {
 import type { MeasuringWay } from '../facts/index.ts'
 import type { JudgedPart } from './judge.ts'
 import { ASSUMED_PORTIONS, assumedOff, type HowFarOff, howFarOff, type MeasuredPortion } from './measuring.ts'
-import type { PortionRequest } from './plan.ts'
+import type { PortionRequest } from './plan-request.ts'
 import { shapeOf } from './profile.ts'
 
 export type PartFigure = 'weight' | 'along' | 'thickness' | 'first-face' | 'second-face' | 'worth' | 'given-away'

@@ -1,5 +1,6 @@
 import { constant, type Explanation, type Expression, minus, over, plus, times, value } from '../explanation/index.ts'
-import { type Rack, type RackCut, type RackPlan, type RackPortion, type RackRequest, ribPitch } from './rack.ts'
+import { type RackCut, ribPitch } from './rack.ts'
+import type { Rack, RackPlan, RackPortion, RackRequest } from './rack-request.ts'
 
 /** How the weight of one portion of a rack is worked out: its share of the meat by its eyes, and its bones. */
 export function explainRackWeight(

@@ -1,6 +1,7 @@
 import { LOIN } from '../../test/loin.ts'
 import { evaluate } from '../explanation/index.ts'
-import { explainGivenAwayOf, explainMeanOf, explainScrapRequest, type PortionRequest, planPortions } from './index.ts'
+import { explainGivenAwayOf, explainMeanOf, explainScrapRequest, planPortions } from './index.ts'
+import type { PortionRequest } from './plan-request.ts'
 
 const steak = { name: 'steak', target: 200, low: 180, high: 225, value: 11 }
 const request: PortionRequest = {

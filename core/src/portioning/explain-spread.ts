@@ -1,6 +1,6 @@
 import { type Explanation, minus, over, plus, times, value } from '../explanation/index.ts'
-import type { PortionPlan } from './plan.ts'
-import type { PortionProduct } from './product.ts'
+import type { PortionPlan } from './plan-answer.ts'
+import type { PortionProduct } from './plan-request.ts'
 
 /** The mean weight of what a plan cuts of a product; null where it cuts none. */
 export function explainMeanOf({ pieces }: Pick<PortionPlan, 'pieces'>, product: string): Explanation | null {

@@ -3,7 +3,6 @@ import { loadSolver } from '../../test/solver.ts'
 import { evaluate } from '../explanation/index.ts'
 import type { SolveProgramme } from '../solving/index.ts'
 import {
-  type BondedRequest,
   explainBlade,
   explainBonded,
   explainHowFarOff,
@@ -14,14 +13,13 @@ import {
   explainSpread,
   howFarOff,
   judgeCuts,
-  type PortionRequest,
   planBonded,
   planRacks,
-  RACK_STYLES,
-  type Rack,
   type RackCut,
   rackCuts,
 } from './index.ts'
+import type { BondedRequest, PortionRequest } from './plan-request.ts'
+import { RACK_STYLES, type Rack } from './rack-request.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

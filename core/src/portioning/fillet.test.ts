@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { evaluate } from '../explanation/index.ts'
-import { explainCameOff, type Piece, shapeOf, trimFillet } from './index.ts'
+import { explainCameOff, shapeOf, trimFillet } from './index.ts'
+import type { Piece } from './piece-shape.ts'
 
 const fillet: Piece = {
   weight: 800,

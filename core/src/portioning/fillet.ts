@@ -1,6 +1,7 @@
 import { type Explanation, KILO, over, times, value } from '../explanation/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type Piece, type Station, shapeOf, volumeOf } from './profile.ts'
+import type { Piece, Station } from './piece-shape.ts'
+import { shapeOf, volumeOf } from './profile.ts'
 
 /** What is taken off a fillet before it is portioned. Places in mm from its thick end. */
 export interface FilletTrim {

@@ -1,19 +1,8 @@
-import type { PortionProduct } from './product.ts'
+import type { CutPiece } from './plan-answer.ts'
+import type { PortionProduct } from './plan-request.ts'
 import type { Shape } from './profile.ts'
 
 export type MisfitReason = 'too-light' | 'too-heavy' | 'too-thin' | 'too-thick' | 'face-too-small' | 'outside-its-place'
-
-export interface CutPiece {
-  from: number
-  to: number
-  weight: number
-  thickness: number
-  faces: readonly [number, number]
-}
-
-export interface PlannedPiece extends CutPiece {
-  product: string
-}
 
 /** Weights this close to a bound are within it: the scale cannot tell. */
 const TOLERANCE = 1e-9

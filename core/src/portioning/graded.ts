@@ -1,4 +1,5 @@
-import { meatTo, type Rack, straightBoundaries } from './rack.ts'
+import { meatTo, straightBoundaries } from './rack.ts'
+import type { Rack } from './rack-request.ts'
 
 /** Units by which the blade can leave the middle of a gap, either way. */
 const MAX_SHIFT = 0.2

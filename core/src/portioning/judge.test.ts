@@ -1,5 +1,6 @@
 import { evaluate } from '../explanation/index.ts'
-import { explainJudged, judgeCuts, type PortionRequest, planPortions } from './index.ts'
+import { explainJudged, judgeCuts, planPortions } from './index.ts'
+import type { PortionRequest } from './plan-request.ts'
 
 const request: PortionRequest = {
   piece: {

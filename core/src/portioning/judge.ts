@@ -1,7 +1,8 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import { type CutPiece, type MisfitReason, measurePiece, misfits } from './fit.ts'
-import type { PortionRequest } from './plan.ts'
-import { DEFAULT_PLAN_RULES, type PortionProduct, worthOf } from './product.ts'
+import { type MisfitReason, measurePiece, misfits } from './fit.ts'
+import type { CutPiece } from './plan-answer.ts'
+import type { PortionProduct, PortionRequest } from './plan-request.ts'
+import { DEFAULT_PLAN_RULES, worthOf } from './product.ts'
 import { shapeOf } from './profile.ts'
 
 /** What lies between two knife lines that somebody drew. */

@@ -3,7 +3,8 @@ import { LOIN } from '../../test/loin.ts'
 import { bestByTrying } from '../../test/portions.ts'
 import { type Explanation, evaluate } from '../explanation/index.ts'
 import { explainWithin, shareWithin } from './expected-within.ts'
-import { judgeCuts, type PortionRequest, planPortions } from './index.ts'
+import { judgeCuts, planPortions } from './index.ts'
+import type { PortionRequest } from './plan-request.ts'
 import { drawnIn, marginFor } from './product.ts'
 
 const request = (changes: Partial<PortionRequest> = {}): PortionRequest => ({

@@ -1,5 +1,6 @@
 import type { MeasuringWay } from '../facts/index.ts'
-import { type Piece, type Station, weightByMeasures } from './profile.ts'
+import type { Piece, Station } from './piece-shape.ts'
+import { weightByMeasures } from './profile.ts'
 
 /** The usual shape of an item: stations as shares of its length, girths relative to each other. */
 export interface ShapeTemplate {

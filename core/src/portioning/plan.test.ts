@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import cases from '../../cases/portion-plan.json'
 import { LOIN } from '../../test/loin.ts'
 import { bestByTrying } from '../../test/portions.ts'
-import { type PortionPlan, type PortionRequest, planPortions } from './index.ts'
+import { planPortions } from './index.ts'
+import type { PortionPlan } from './plan-answer.ts'
+import type { PortionRequest } from './plan-request.ts'
 
 test.each(cases.map((each) => [each.name, each] as const))(
   '%s brings what is known to be the most',

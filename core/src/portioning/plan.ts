@@ -1,52 +1,12 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type BestCuts, bestCuts, type CountBound, type Cut, type CutGraph, cutGraph } from './best-cuts.ts'
-import { measurePiece, type PlannedPiece } from './fit.ts'
-import {
-  DEFAULT_PLAN_RULES,
-  drawnIn,
-  type PlanRules,
-  type PortionProduct,
-  type ScrapRequest,
-  worthOf,
-} from './product.ts'
-import { type Piece, type Shape, shapeOf } from './profile.ts'
-import { cutsTogether, type Together } from './runs.ts'
-import { type ProductSpread, spreadsOf } from './spread.ts'
-
-export interface PortionRequest extends Partial<PlanRules> {
-  piece: Piece
-  products: readonly PortionProduct[]
-  scrap: ScrapRequest
-  /** Bounds are drawn in by this share of each target while planning, 0 to 0.2; 0 where not given. */
-  margin?: number | undefined
-  /** Among plans of all but equal worth, that whose portions are nearest to their targets. */
-  isNearest?: boolean | undefined
-  /** Equal portions side by side and as thick as each other, as far as that costs next to nothing; see `cutsTogether`. */
-  together?: Together | undefined
-}
-
-/** A least number that cannot be met, with the most that can be had while the ones named before it hold. */
-export interface UnmetMin {
-  product: string
-  min: number
-}
-
-export interface PortionPlan {
-  /** Places of the knife, mm from the beginning, in order. */
-  cuts: number[]
-  pieces: PlannedPiece[]
-  scrap: { weight: number; parts: [number, number][] }
-  /** Money of pieces and scrap together. */
-  value: number
-  portions: Record<string, number>
-  spreads: ProductSpread[]
-  /** Least numbers that had to be left out, because no plan meets them. */
-  unmet: UnmetMin[]
-  /** What the request for scrap takes from the value; null where there is none. Not met: `isMet` false. */
-  scrapRequest: { isMet: boolean; costs: number; raisedTo: number } | null
-  /** What laying equal portions together takes from the value, and how well it is done; null where not requested. */
-  together: { costs: number; splits: number; thicknessApart: number } | null
-}
+import { measurePiece } from './fit.ts'
+import type { PlannedPiece, PortionPlan, UnmetMin } from './plan-answer.ts'
+import type { PortionProduct, PortionRequest, ScrapRequest, Together } from './plan-request.ts'
+import { DEFAULT_PLAN_RULES, drawnIn, worthOf } from './product.ts'
+import { type Shape, shapeOf } from './profile.ts'
+import { cutsTogether } from './runs.ts'
+import { spreadsOf } from './spread.ts'
 
 /** The plan of cuts that brings most; see `bestCuts`. What is too small for any product is all scrap. */
 export function planPortions({

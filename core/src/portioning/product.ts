@@ -1,41 +1,4 @@
-/** Something that may be cut from a piece. Weights in grams, thicknesses and faces in mm, value in money. */
-export interface PortionProduct {
-  name: string
-  /** Weight at which a piece is worth all of `value`. */
-  target: number
-  low: number
-  high: number
-  minThickness?: number | undefined
-  maxThickness?: number | undefined
-  minFace?: number | undefined
-  /** Cut by thickness: every piece is so thick, to the nearest step, and its weight is what comes out. */
-  targetThickness?: number | undefined
-  value: number
-  max?: number | undefined
-  min?: number | undefined
-  /** Lies only between these places, mm: a tail, a centre. */
-  within?: readonly [number, number] | undefined
-  /** Folded once: two lengths lie on each other, so that it is half as long and twice as thick. */
-  folded?: boolean | undefined
-}
-
-export interface ScrapRequest {
-  name?: string | undefined
-  valuePerKg: number
-  /** At least so many grams of it are wanted. */
-  atLeast?: number | undefined
-  /** Where it may lie: at the two ends, and where a place of a product makes it; anywhere where not said. */
-  where?: 'ends' | 'anywhere' | undefined
-}
-
-export interface PlanRules {
-  /** No part of the scrap is thinner, mm. */
-  minScrap: number
-  /** Lost after every piece of a product, mm: nothing for a knife, one or two for a saw. */
-  kerf: number
-  /** Cuts lie on multiples of it, mm, above zero. */
-  step: number
-}
+import type { PlanRules, PortionProduct } from './plan-request.ts'
 
 /**
  * A product with its bounds drawn in on both sides by a share of its target, as far as the target: a shape is never

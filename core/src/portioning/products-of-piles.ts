@@ -1,6 +1,6 @@
 import type { PlannedPile } from '../fabrication/index.ts'
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
-import type { PortionProduct } from './product.ts'
+import type { PortionProduct } from './plan-request.ts'
 
 /** Bounds of a portion where nobody set any: a tenth either way. */
 const USUAL_LEEWAY = 0.1

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { areaOf, faceOf, girthOf, measurePiece, misfits, type Piece, shapeOf } from './index.ts'
+import { areaOf, faceOf, girthOf, measurePiece, misfits, shapeOf } from './index.ts'
+import type { Piece } from './piece-shape.ts'
 
 const cone: Piece = {
   weight: 1000,

@@ -1,18 +1,4 @@
-/** A measured place along a piece: its girth, or width and height of an ellipse, or the area itself. */
-export type Station =
-  | { at: number; girth: number }
-  | { at: number; width: number; height: number }
-  | { at: number; area: number }
-
-/** A piece of meat or fish laid out along its length: millimetres from one end, grams in all. */
-export interface Piece {
-  weight: number
-  length: number
-  /** Stations in increasing order, the first at 0 and the last at `length`. */
-  profile: readonly Station[]
-  /** Angle between the blade and a square cut, degrees, 0 up to but not 90; 0 where not given. */
-  biasAngle?: number | undefined
-}
+import type { Piece, Station } from './piece-shape.ts'
 
 /** Area of a station, mm². */
 export function areaOf(station: Station): number {

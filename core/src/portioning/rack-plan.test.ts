@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { loadSolver } from '../../test/solver.ts'
 import type { SolveProgramme } from '../solving/index.ts'
-import { planRacks, type Rack, type RackRequest, ribWeights } from './index.ts'
+import { planRacks, ribWeights } from './index.ts'
 import { meatTo } from './rack.ts'
+import type { Rack, RackRequest } from './rack-request.ts'
 
 let solve: SolveProgramme
 beforeAll(async () => {

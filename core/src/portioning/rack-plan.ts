@@ -1,18 +1,8 @@
 import { bestPlates } from '../plating/index.ts'
 import type { SolveProgramme } from '../solving/index.ts'
 import { gradedBoundaries } from './graded.ts'
-import {
-  isBetter,
-  type RackPlan,
-  type RackPortion,
-  type RackRequest,
-  type RibRef,
-  rackPortionWeight,
-  ribWeights,
-  scoreOf,
-  spreadOf,
-  straightBoundaries,
-} from './rack.ts'
+import { isBetter, rackPortionWeight, ribWeights, scoreOf, spreadOf, straightBoundaries } from './rack.ts'
+import type { RackPlan, RackPortion, RackRequest, RibRef } from './rack-request.ts'
 
 const COUNTS = [1, 2, 3] as const
 

@@ -1,48 +1,7 @@
-/** A rack of ribs: `eye` is the relative area of the eye at each rib, from the loin end. Weights in grams. */
-export interface Rack {
-  weight: number
-  bones: number
-  boneWeight: number
-  eye: readonly number[]
-  /** How long it is along its ribs, mm: only to say in millimetres how far a blade leans; usual where not given. */
-  length?: number | undefined
-}
+import type { Rack, RackRequest } from './rack-request.ts'
 
 /** One rib and its gap on a usual rack, mm. */
 const USUAL_PITCH = 25
-
-export const RACK_STYLES = ['straight', 'graded', 'pairs'] as const
-export type RackStyle = (typeof RACK_STYLES)[number]
-
-export interface RackRequest {
-  racks: readonly Rack[]
-  target: number
-  low: number
-  high: number
-  /** Ribs in a portion; `any` to try one, two and three. */
-  perPortion: 1 | 2 | 3 | 'any'
-  style: RackStyle
-}
-
-/** Rack and rib, both counted from zero, from the loin end. */
-export type RibRef = [rack: number, rib: number]
-
-export interface RackPortion {
-  bones: RibRef[]
-  weight: number
-}
-
-export interface RackPlan {
-  portions: RackPortion[]
-  /** For each rack the places of its cuts in units of one rib and its gap. */
-  boundaries: number[][]
-  /** Heaviest less lightest; null without portions. */
-  spread: number | null
-  /** The same cut straight, with as many ribs in a portion. */
-  spreadStraight: number | null
-  /** Ribs that are in no portion. */
-  left: RibRef[]
-}
 
 /** A cut between two ribs. */
 export interface RackCut {

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
-import type { PlannedPiece } from './fit.ts'
-import { type PortionProduct, type PortionRequest, pieceFromTemplate, planPortions } from './index.ts'
+import { pieceFromTemplate, planPortions } from './index.ts'
+import type { PlannedPiece } from './plan-answer.ts'
+import type { PortionProduct, PortionRequest } from './plan-request.ts'
 
 const TENDERLOIN = {
   roundness: 0.78,

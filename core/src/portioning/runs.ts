@@ -1,17 +1,7 @@
 import { bestCuts, type CountBound, type Cut, type CutGraph, stateCount } from './best-cuts.ts'
+import type { PortionProduct, Together } from './plan-request.ts'
 import { MAX_CHANGES, plansOfRuns } from './plans-of-runs.ts'
-import type { PortionProduct } from './product.ts'
 import type { Shape } from './profile.ts'
-
-/** How a plan is laid out for the eye, and what that may cost. */
-export interface Together {
-  /** Pieces of one product differ by no more than this in their own thickness, mm. */
-  thickness: number
-  /** Share of the best plan's worth that it may cost. */
-  costsAtMost: number
-  /** Name of the product that was cut last: going on with another one is a change. */
-  before?: string | undefined
-}
 
 export interface TogetherCuts {
   cuts: readonly Cut[]

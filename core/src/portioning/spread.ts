@@ -1,23 +1,6 @@
 import { summarise } from '../statistics/index.ts'
-import type { PlannedPiece } from './fit.ts'
-import type { PortionProduct } from './product.ts'
-
-/** How the pieces of one product differ, and what that costs. */
-export interface ProductSpread {
-  product: string
-  count: number
-  mean: number
-  /** Sample standard deviation; null for a single piece. */
-  sd: number | null
-  lightest: number
-  heaviest: number
-  /** Own thickness, mm. */
-  thinnest: number
-  thickest: number
-  /** Grams above what is paid for, of all pieces together, and what they are worth as product. */
-  givenAwayGrams: number
-  givenAway: number
-}
+import type { PlannedPiece, ProductSpread } from './plan-answer.ts'
+import type { PortionProduct } from './plan-request.ts'
 
 /** Spread of the pieces of each product that was cut. One cut by thickness is measured against its own mean. */
 export function spreadsOf(products: readonly PortionProduct[], pieces: readonly PlannedPiece[]): ProductSpread[] {

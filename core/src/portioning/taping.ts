@@ -1,4 +1,5 @@
-import { girthOf, type Piece, shapeOf } from './profile.ts'
+import type { Piece } from './piece-shape.ts'
+import { girthOf, shapeOf } from './profile.ts'
 
 /** A tape laid around a piece: where, and what it reads, mm. */
 export interface TapedGirth {

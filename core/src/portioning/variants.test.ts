@@ -1,4 +1,5 @@
-import { judgeCuts, type PortionRequest, planPortions, planVariants } from './index.ts'
+import { judgeCuts, planPortions, planVariants } from './index.ts'
+import type { PortionRequest } from './plan-request.ts'
 
 const steak = { name: 'steak', target: 220, low: 200, high: 240, minFace: 50, value: 12 }
 const roast = { name: 'roast', target: 600, low: 500, high: 700, value: 25, max: 1 }

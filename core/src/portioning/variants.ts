@@ -1,5 +1,5 @@
-import type { PortionRequest } from './plan.ts'
-import { drawnIn, type PortionProduct } from './product.ts'
+import type { PortionProduct, PortionRequest } from './plan-request.ts'
+import { drawnIn } from './product.ts'
 
 export interface PlanVariant {
   name: string

@@ -1,4 +1,4 @@
-import type { CutStyle, StyleChoice, StylePile, StyleStep } from './cut-style.ts'
+import type { CutPile, CutStyle, StyleChoice, StyleStep } from './cut-style.ts'
 
 /** What was chosen, by the id of the option. An option that is not named has its default. */
 export type Chosen = Readonly<Record<string, string>>
@@ -9,7 +9,7 @@ export interface ChosenOption {
 }
 
 /** A style with its options settled: what the board, the clock and the costs follow. */
-export interface SettledStyle<P extends StylePile = StylePile> {
+export interface SettledStyle<P extends CutPile = CutPile> {
   minutesPerUnit: number
   piles: readonly P[]
   steps: readonly StyleStep[]
@@ -32,7 +32,7 @@ export function choicesOf(
  * (a share never falls below zero), steps of choices that were not made are left out, and the steps that
  * a choice orders change places among themselves. Steps that fill no pile of the settled style stay.
  */
-export function settleStyle<P extends StylePile>(style: CutStyle<P>, chosen: Chosen): SettledStyle<P> {
+export function settleStyle<P extends CutPile>(style: CutStyle<P>, chosen: Chosen): SettledStyle<P> {
   const made = choicesOf(style, chosen)
   const isMade = ({ when }: StyleStep) =>
     when === null || made.some(({ option, choice }) => option === when.option && choice.id === when.choice)
@@ -46,7 +46,7 @@ export function settleStyle<P extends StylePile>(style: CutStyle<P>, chosen: Cho
   }
 }
 
-function withShares<P extends StylePile>(pile: P, made: readonly { choice: StyleChoice }[]): P {
+function withShares<P extends CutPile>(pile: P, made: readonly { choice: StyleChoice }[]): P {
   if (pile.expectedShare === null) return pile
   const added = made.reduce((sum, { choice }) => sum + (choice.shares[pile.id] ?? 0), 0)
   return added === 0 ? pile : { ...pile, expectedShare: Math.max(0, pile.expectedShare + added) }
@@ -60,5 +60,5 @@ function reordered(steps: readonly StyleStep[], order: readonly string[]): Style
 }
 
 /** What is left of the whole when every pile has its share: drip and drying; less than nothing where piles expect too much. */
-export const shareLeft = (piles: readonly Pick<StylePile, 'expectedShare'>[]): number =>
+export const shareLeft = (piles: readonly Pick<CutPile, 'expectedShare'>[]): number =>
   1 - piles.reduce((sum, pile) => sum + (pile.expectedShare ?? 0), 0)

@@ -1,15 +1,8 @@
-import type { CutStyle, StepGain, StylePile, StyleStep } from './cut-style.ts'
+import type { CutPile, CutStyle, NamedStep } from './cut-style.ts'
 import { optionsLedTo } from './pile-references.ts'
 
 /** A pile as a document has it. */
-export type NamedPile = Omit<StylePile, 'id'>
-
-/** A step as a document has it: piles by name. */
-export interface NamedStep extends Omit<StyleStep, 'pileIds' | 'gain'> {
-  /** Names of the piles that leave the board here. */
-  piles: readonly string[]
-  gain: (Omit<StepGain, 'pileId'> & { pile: string }) | null
-}
+export type NamedPile = Omit<CutPile, 'id'>
 
 /** A style as a document has it, in a file or in the catalogue: no ids; steps, gains and shares name the piles. */
 export interface NamedStyle<P extends NamedPile = NamedPile> extends Omit<CutStyle, 'piles' | 'steps'> {
@@ -18,7 +11,7 @@ export interface NamedStyle<P extends NamedPile = NamedPile> extends Omit<CutSty
 }
 
 /** The parts of a style that refer to piles. */
-type Parts<P extends StylePile> = Pick<CutStyle<P>, 'piles' | 'steps' | 'options'>
+type Parts<P extends CutPile> = Pick<CutStyle<P>, 'piles' | 'steps' | 'options'>
 
 /**
  * Resolves the names of a style from a document: each pile gets an id, and what named it refers to that.
@@ -27,7 +20,7 @@ type Parts<P extends StylePile> = Pick<CutStyle<P>, 'piles' | 'steps' | 'options
 export function partsOfNamed<P extends NamedPile>(
   { piles, steps, options }: Pick<NamedStyle<P>, 'piles' | 'steps' | 'options'>,
   newId: () => string,
-): Parts<P & StylePile> {
+): Parts<P & CutPile> {
   const known = piles.map((pile) => ({ ...pile, id: newId() }))
   const idOf = (name: string) => {
     const pile = known.find((each) => each.name === name)
@@ -46,7 +39,7 @@ export function partsOfNamed<P extends NamedPile>(
 }
 
 /** The same for a document: what refers to a pile names it, and piles have no ids. */
-export function namedPartsOf<P extends StylePile>({ piles, steps, options }: Parts<P>) {
+export function namedPartsOf<P extends CutPile>({ piles, steps, options }: Parts<P>) {
   const nameOf = (id: string) => piles.find((pile) => pile.id === id)?.name ?? null
   return {
     piles: piles.map(({ id: _id, ...pile }) => pile),

@@ -1,7 +1,8 @@
-import type { StylePile, StyleStep, Tool } from './cut-style.ts'
+import type { CutPile, StyleStep } from './cut-style.ts'
 import { setUpList } from './set-up-list.ts'
+import type { Tool } from './tools.ts'
 
-const pile = (id: string, changes: Partial<StylePile>) => ({ id, name: id, weighing: 'whole', ...changes }) as StylePile
+const pile = (id: string, changes: Partial<CutPile>) => ({ id, name: id, weighing: 'whole', ...changes }) as CutPile
 const step = (tool: Tool, ...pileIds: string[]) => ({ id: tool, tool, pileIds }) as unknown as StyleStep
 
 test('tools, a container for each pile in the order of the steps, and what it has to hold', () => {

@@ -1,4 +1,5 @@
-import type { StylePile, StyleStep, Tool } from './cut-style.ts'
+import type { CutPile, StyleStep } from './cut-style.ts'
+import type { Tool } from './tools.ts'
 
 export interface SetUpPile {
   name: string
@@ -20,7 +21,7 @@ export interface SetUpList {
 
 interface SetUpInput {
   steps: readonly StyleStep[]
-  piles: readonly StylePile[]
+  piles: readonly CutPile[]
   consumables: readonly { name: string }[]
   /** Birds, fish, loins or racks, at least 1. */
   units: number

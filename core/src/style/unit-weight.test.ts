@@ -1,7 +1,7 @@
 import { evaluate } from '../explanation/index.ts'
-import { expectedUnitWeight, type StylePile, shareLeft } from './index.ts'
+import { type CutPile, expectedUnitWeight, shareLeft } from './index.ts'
 
-const pile = (expectedShare: number | null) => ({ name: 'supremes', expectedShare }) as StylePile
+const pile = (expectedShare: number | null) => ({ name: 'supremes', expectedShare }) as CutPile
 
 test('a pile of one unit is its share of the unit, and says so', () => {
   const expected = expectedUnitWeight(pile(0.27), 2100)

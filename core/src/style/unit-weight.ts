@@ -1,5 +1,5 @@
 import { type Explanation, times, value } from '../explanation/index.ts'
-import type { StylePile } from './cut-style.ts'
+import type { CutPile } from './cut-style.ts'
 
 export interface UnitWeight {
   grams: number
@@ -8,7 +8,7 @@ export interface UnitWeight {
 }
 
 /** What a pile is expected to weigh of one unit of `unitGrams`; null where nothing is known of it. */
-export function expectedUnitWeight(pile: StylePile, unitGrams: number): UnitWeight | null {
+export function expectedUnitWeight(pile: CutPile, unitGrams: number): UnitWeight | null {
   if (pile.expectedShare === null) return null
   return {
     grams: pile.expectedShare * unitGrams,

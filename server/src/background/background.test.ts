@@ -1,7 +1,7 @@
 import { resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
 import { buildServer, builtProgram } from '../../../tools/build-server.ts'

@@ -1,5 +1,5 @@
-import type { Item, Style } from '@fleam/contract/style'
 import { type AssumedValue, quotedPerKg, type WholeForm } from '@fleam/core/buying'
+import type { Item, Style } from '@fleam/core/style'
 import type { Scope } from '../scope/index.ts'
 import { items } from '../style/index.ts'
 import { formsOfStyles, readyForms } from './forms.ts'

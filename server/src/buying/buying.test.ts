@@ -2,11 +2,11 @@ import type { ArticleRows, Product, Supplier } from '@fleam/contract/buying'
 import { editOf } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
 import type { Appraisal } from '@fleam/core/appraisal'
 import { type BuyingForm, compareForms, type TrueCost } from '@fleam/core/buying'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import type { PriceListLine } from '@fleam/core/price-lists'
+import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import {
   addSupplier,

@@ -1,5 +1,4 @@
 import type { Product } from '@fleam/contract/buying'
-import type { Item, Style } from '@fleam/contract/style'
 import {
   assumedPlate,
   type BuyingForm,
@@ -11,6 +10,7 @@ import {
   type WholeForm,
 } from '@fleam/core/buying'
 import { type Estimate, estimateForSupplier } from '@fleam/core/forecasting'
+import type { Item, Style } from '@fleam/core/style'
 import { type StyleTest, styleTests } from '../logbook/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { items, products as knownProducts } from '../style/index.ts'

@@ -1,6 +1,6 @@
-import type { Style } from '@fleam/contract/style'
 import { offerOfForm, pieceWeightOf } from '@fleam/core/buying'
 import type { PlannedOffer } from '@fleam/core/fabrication'
+import type { Style } from '@fleam/core/style'
 import type { Scope } from '../scope/index.ts'
 import { readyForms } from './forms.ts'
 

@@ -1,7 +1,7 @@
 import type { Product } from '@fleam/contract/buying'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item, Style } from '@fleam/contract/style'
 import type { WholeForm } from '@fleam/core/buying'
+import type { Item, Style } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { createPrice, openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

@@ -1,5 +1,5 @@
 import { cautionById } from '@fleam/catalogue'
-import type { CautionOverride } from '@fleam/contract/style'
+import type { CautionOverride } from '@fleam/contract/cautions/operations'
 import { notFound } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { itemNames, requireStyle } from '../style/index.ts'

@@ -1,4 +1,4 @@
-import type { CautionOverride } from '@fleam/contract/style'
+import type { CautionOverride } from '@fleam/contract/cautions/operations'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 /** What own words hold for; what is not said is everywhere. */

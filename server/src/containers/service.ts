@@ -1,4 +1,4 @@
-import type { Container } from '@fleam/contract/style'
+import type { Container } from '@fleam/contract/containers/operations'
 import { createOnce } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import * as store from './store.ts'

@@ -1,4 +1,4 @@
-import type { Container } from '@fleam/contract/style'
+import type { Container } from '@fleam/contract/containers/operations'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
 export const containers = (scope: Scope): Promise<Container[]> =>

@@ -1,4 +1,4 @@
-import { container } from '@fleam/contract/style'
+import { container } from '@fleam/contract/containers/operations'
 import { DataTypes, type Model, type ModelStatic } from 'sequelize'
 import { z } from 'zod'
 import { openTestApp } from '../../test/harness.ts'

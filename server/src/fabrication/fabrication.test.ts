@@ -1,8 +1,8 @@
 import { editOf as wholeEdit } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
 import { appraise } from '@fleam/core/appraisal'
+import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import cases from '../../../core/cases/appraise.json'
 import {

@@ -1,7 +1,7 @@
 import { editOf as wholeEdit } from '@fleam/contract/edit'
 import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import {
   openTestApp,

@@ -1,7 +1,7 @@
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item, Style } from '@fleam/contract/style'
 import { HEAVIEST_GRAMS, MAX_COOKS, MAX_MINUTES, MAX_STYLES, MAX_UNITS } from '@fleam/core/limits'
+import type { Item, Style } from '@fleam/core/style'
 import { withOwnPiles } from '@fleam/core/style'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'

@@ -2,8 +2,8 @@ import { editOf } from '@fleam/contract/edit'
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { ForecastEvidence } from '@fleam/contract/forecasting'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
 import type { LabourSource } from '@fleam/core/fabrication'
+import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import {
   addSupplier,

@@ -7,10 +7,10 @@ import type {
   LogbookSeries,
   LogbookSummaryAnswer,
 } from '@fleam/contract/logbook'
-import type { Item } from '@fleam/contract/style'
 import { appraise } from '@fleam/core/appraisal'
 import { documentOf, type FabricationDocument } from '@fleam/core/fabrication'
 import { MONEY_VIEWS, recordFigures } from '@fleam/core/logbook'
+import type { Item } from '@fleam/core/style'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'
 import { anyDocument, sixChickens } from '../../../core/test/documents.ts'

@@ -1,5 +1,5 @@
-import type { Item, Style } from '@fleam/contract/style'
 import type { FabricationDocument } from '@fleam/core/fabrication'
+import type { Item, Style } from '@fleam/core/style'
 import { nameKey } from '@fleam/core/wording'
 import { notFound, Refusal } from '../http/index.ts'
 import { cooks } from '../kitchen/index.ts'

@@ -1,5 +1,5 @@
-import { racksRequested } from '@fleam/contract/portioning'
 import { portioningOperations } from '@fleam/contract/portioning/operations'
+import { racksRequested } from '@fleam/core/portioning'
 import type { Compute } from '../compute/index.ts'
 import { clientGone } from '../http/index.ts'
 import { serve } from '../serve/index.ts'

@@ -1,7 +1,7 @@
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
 import type { LotEdit } from '@fleam/contract/receiving'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import {

@@ -1,5 +1,5 @@
 import { CATALOGUE, type CatalogueItem } from '@fleam/catalogue'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { partsOfNamed } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import type { Scope } from '../scope/index.ts'

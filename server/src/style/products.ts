@@ -1,5 +1,5 @@
-import type { Item, Style } from '@fleam/contract/style'
 import type { ProductPlate } from '@fleam/core/buying'
+import type { Item, Style } from '@fleam/core/style'
 import { nameKey } from '@fleam/core/wording'
 import { v7 as newId } from 'uuid'
 import { notFound } from '../http/index.ts'

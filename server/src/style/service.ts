@@ -1,7 +1,14 @@
 import { factsOf } from '@fleam/catalogue'
-import { type Item, type ItemEdit, STYLE_FORMAT, type Style, type StyleFile } from '@fleam/contract/style'
 import { MAX_STYLES } from '@fleam/core/limits'
-import { namedPartsOf, partsOfNamed } from '@fleam/core/style'
+import {
+  type Item,
+  type ItemEdit,
+  namedPartsOf,
+  partsOfNamed,
+  STYLE_FORMAT,
+  type Style,
+  type StyleFile,
+} from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'
 import { decide, type Scope } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { Item, ItemEdit, Style } from '@fleam/contract/style'
+import type { Item, ItemEdit, Style } from '@fleam/core/style'
 import { itemTable, stylePileTable, styleTable, type TableRow } from '../database/index.ts'
 import { inTransaction, ofKitchen, type Scope, within } from '../scope/index.ts'
 

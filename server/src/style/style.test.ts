@@ -1,6 +1,6 @@
 import type { FabricationState } from '@fleam/contract/fabrication'
 import type { Kitchen } from '@fleam/contract/kitchen'
-import type { Item, Style, StyleFile } from '@fleam/contract/style'
+import type { Item, Style, StyleFile } from '@fleam/core/style'
 import { withOwnPiles } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, startOf, type TestApp } from '../../test/harness.ts'

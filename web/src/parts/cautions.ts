@@ -1,5 +1,5 @@
 import { type Caution, type CautionPlace, cautionById, cautionsFor } from '@fleam/catalogue'
-import type { CautionOverride } from '@fleam/contract/style'
+import type { CautionOverride } from '@fleam/contract/cautions/operations'
 import { type ColdLimits, DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
 import type { Species } from '@fleam/core/style'
 import { useCautionOverrides } from '../data/style-queries.ts'

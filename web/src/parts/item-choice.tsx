@@ -1,5 +1,5 @@
-import type { Item } from '@fleam/contract/style'
 import type { WholeForm } from '@fleam/core/buying'
+import type { Item } from '@fleam/core/style'
 import { Link } from 'react-router-dom'
 import { useFormsOfItem } from '../data/buying-queries.ts'
 import { useItems } from '../data/queries.ts'

@@ -1,6 +1,13 @@
 import { type ItemShape, SHAPES } from '@fleam/catalogue'
-import { type KnifeLines, knifeLines } from '@fleam/contract/portioning'
-import { type Piece, pieceFromGirths, pieceFromOutline, pieceFromTemplate, trimFillet } from '@fleam/core/portioning'
+import {
+  type KnifeLines,
+  knifeLines,
+  type Piece,
+  pieceFromGirths,
+  pieceFromOutline,
+  pieceFromTemplate,
+  trimFillet,
+} from '@fleam/core/portioning'
 import { readSetting, writeSetting } from '../data/settings.ts'
 
 const KEPT = 'knife-lines'

@@ -1,5 +1,5 @@
 import type { LotRow } from '@fleam/contract/receiving'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { daysLeftWords, stockLots } from './stock-words.ts'
 
 test.each([

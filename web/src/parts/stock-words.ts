@@ -1,8 +1,8 @@
 import { keepingOpened } from '@fleam/catalogue'
 import type { Lot, LotRow } from '@fleam/contract/receiving'
-import type { Item } from '@fleam/contract/style'
 import { lotLastDay } from '@fleam/core/cold-store'
 import { deliveryClaim, type StockLot } from '@fleam/core/receiving'
+import type { Item } from '@fleam/core/style'
 import { dayWords } from './dates.ts'
 
 /** Days that a lot keeps once it is open: as long as portions of its animal do. */

@@ -1,4 +1,4 @@
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import type { ReactNode } from 'react'
 import { Link, useParams } from 'react-router-dom'
 import { useItems } from '../data/queries.ts'

@@ -1,4 +1,6 @@
-import { cautionOverride, container, item, style, stylePile } from '@fleam/contract/style'
+import { cautionOverride } from '@fleam/contract/cautions/operations'
+import { container } from '@fleam/contract/containers/operations'
+import { item, style, stylePile } from '@fleam/core/style'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'
 

@@ -1,4 +1,4 @@
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { formPile, quote, wholeForm } from '../../../../core/test/forms.ts'
 import { answered, choose, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'

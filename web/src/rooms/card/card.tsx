@@ -1,5 +1,5 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { settleStyle } from '@fleam/core/style'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

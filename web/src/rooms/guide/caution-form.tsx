@@ -1,5 +1,5 @@
 import type { Caution } from '@fleam/catalogue'
-import type { CautionOverride } from '@fleam/contract/style'
+import type { CautionOverride } from '@fleam/contract/cautions/operations'
 import { DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'

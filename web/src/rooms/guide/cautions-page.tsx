@@ -1,5 +1,5 @@
 import { CAUTIONS, type Caution, DEFERS_TO } from '@fleam/catalogue'
-import type { CautionOverride } from '@fleam/contract/style'
+import type { CautionOverride } from '@fleam/contract/cautions/operations'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useItems } from '../../data/queries.ts'

@@ -1,4 +1,4 @@
-import type { Item, StyleFile } from '@fleam/contract/style'
+import type { Item, StyleFile } from '@fleam/core/style'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,5 +1,5 @@
 import { factsOf } from '@fleam/catalogue'
-import type { Style } from '@fleam/contract/style'
+import type { Style } from '@fleam/core/style'
 import { fireEvent, screen } from '@testing-library/react'
 import { renderPart } from '../../../test/render.tsx'
 import { PilesEditor } from './piles-editor.tsx'

@@ -1,6 +1,6 @@
 import { factsOf } from '@fleam/catalogue'
-import type { Item } from '@fleam/contract/style'
 import { PILE_KINDS, type PileClass, type PileKind } from '@fleam/core/fabrication'
+import type { Item } from '@fleam/core/style'
 import { pricePerKg, pricePerWeight } from '@fleam/core/units'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'

@@ -1,4 +1,4 @@
-import type { StyleFile } from '@fleam/contract/style'
+import type { StyleFile } from '@fleam/core/style'
 import { pricesLeftOut } from './prices-left-out.ts'
 
 const file = (currency: string | undefined, valuePerKg: number | null, costPerUnit: number | null = null) =>

@@ -1,4 +1,4 @@
-import type { StyleFile } from '@fleam/contract/style'
+import type { StyleFile } from '@fleam/core/style'
 
 /** Says that a style came without the prices of its file, and why; null where it brought them, or had none. */
 export function pricesLeftOut({ currency, style }: StyleFile, own: string): string | null {

@@ -5,7 +5,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
-import type { Style } from '@fleam/contract/style'
+import type { Style } from '@fleam/core/style'
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react'
 import Button from 'react-bootstrap/Button'
 import { pileNames } from '../../parts/pile-names.ts'

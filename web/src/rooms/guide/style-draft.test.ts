@@ -1,4 +1,4 @@
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { shareLeft } from '@fleam/core/style'
 import {
   copyOfItem,

@@ -1,5 +1,5 @@
 import { factsOf } from '@fleam/catalogue'
-import type { Item, Style, StylePile, StyleStep } from '@fleam/contract/style'
+import type { Item, Style, StylePile } from '@fleam/core/style'
 import { ledTo, withOwnPiles } from '@fleam/core/style'
 
 /** A copy under another name, as the kitchen's own: its ids are made on the device. It gives the same products. */
@@ -64,7 +64,7 @@ export function withStepAt(style: Style, from: number, to: number): Style {
   return { ...style, steps: style.steps.toSpliced(from, 1).toSpliced(to, 0, step) }
 }
 
-export function newStep(style: Style): StyleStep {
+export function newStep(style: Style): Style['steps'][number] {
   const ids = new Set(style.steps.map((step) => step.id))
   let count = style.steps.length + 1
   while (ids.has(`own-${count}`)) count++

@@ -1,4 +1,4 @@
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { choicesOf, shareLeft } from '@fleam/core/style'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

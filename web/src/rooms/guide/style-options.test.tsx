@@ -1,4 +1,4 @@
-import type { Style } from '@fleam/contract/style'
+import type { Style } from '@fleam/core/style'
 import { screen } from '@testing-library/react'
 import { renderPart, touch } from '../../../test/render.tsx'
 import { newPile } from './style-draft.ts'

@@ -1,4 +1,4 @@
-import type { Style } from '@fleam/contract/style'
+import type { Style } from '@fleam/core/style'
 import { type Chosen, choicesOf, type StyleChoice } from '@fleam/core/style'
 import { type Format, useFormat } from '../../parts/use-format.ts'
 import css from './style-options.module.css'

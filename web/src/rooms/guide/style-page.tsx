@@ -1,6 +1,6 @@
 import { addressOf } from '@fleam/contract/client'
-import type { Item, Style } from '@fleam/contract/style'
 import { styleOperations } from '@fleam/contract/style/operations'
+import type { Item, Style } from '@fleam/core/style'
 import { type Chosen, settleStyle } from '@fleam/core/style'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

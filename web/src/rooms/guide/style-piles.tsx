@@ -1,4 +1,4 @@
-import { expectedUnitWeight, type SettledStyle, type StylePile } from '@fleam/core/style'
+import { type CutPile, expectedUnitWeight, type SettledStyle } from '@fleam/core/style'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './style-piles.module.css'
@@ -55,7 +55,7 @@ export function StylePiles({ settled, usual, unit }: StylePilesProps) {
   )
 }
 
-function UnitWeight({ pile, usual }: { pile: StylePile; usual: number }) {
+function UnitWeight({ pile, usual }: { pile: CutPile; usual: number }) {
   const format = useFormat()
   const expected = expectedUnitWeight(pile, usual)
   if (!expected) return '–'

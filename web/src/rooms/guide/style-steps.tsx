@@ -1,5 +1,5 @@
 import { DEFERS_TO } from '@fleam/catalogue'
-import type { StylePile, StyleStep } from '@fleam/core/style'
+import type { CutPile, StyleStep } from '@fleam/core/style'
 import cautionsCss from '../../parts/cautions.module.css'
 import { type CautionWhere, useKitchenCautions } from '../../parts/cautions.ts'
 import { pileNames } from '../../parts/pile-names.ts'
@@ -8,7 +8,7 @@ import css from './style-steps.module.css'
 
 interface StyleStepsProps {
   steps: readonly StyleStep[]
-  piles: readonly StylePile[]
+  piles: readonly CutPile[]
   at: number
   onStep: (at: number) => void
   /** The style that they are of. */

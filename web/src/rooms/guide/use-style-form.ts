@@ -1,4 +1,4 @@
-import { type Style, style as styleSchema } from '@fleam/contract/style'
+import { type Style, style as styleSchema } from '@fleam/core/style'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { type Resolver, type UseFormReturn, useForm, useWatch } from 'react-hook-form'

@@ -1,6 +1,12 @@
 import { BONDED_SHAPES, DEFERS_TO, type ItemShape } from '@fleam/catalogue'
-import { BONDED_FORMAT, type BondedLines, bondedLines } from '@fleam/contract/portioning'
-import { type BondedRequest, DEFAULT_BONDED_COSTS, pieceFromTemplate } from '@fleam/core/portioning'
+import {
+  BONDED_FORMAT,
+  type BondedLines,
+  type BondedRequest,
+  bondedLines,
+  DEFAULT_BONDED_COSTS,
+  pieceFromTemplate,
+} from '@fleam/core/portioning'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,5 +1,4 @@
-import type { KnifeLines } from '@fleam/contract/portioning'
-import type { JudgedPart } from '@fleam/core/portioning'
+import type { JudgedPart, KnifeLines } from '@fleam/core/portioning'
 import { summarise } from '@fleam/core/statistics'
 import { memo, useState } from 'react'
 import Button from 'react-bootstrap/Button'

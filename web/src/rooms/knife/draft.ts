@@ -1,12 +1,14 @@
 import type { ItemShape } from '@fleam/catalogue'
-import { KNIFE_LINES_FORMAT, type KnifeLines, portionRequest } from '@fleam/contract/portioning'
 import {
   afterCut,
   girthsAlong,
+  KNIFE_LINES_FORMAT,
+  type KnifeLines,
   marginFor,
   type Piece,
   type PortionRequest,
   pieceFromTemplate,
+  portionRequest,
   USUAL_TOGETHER,
 } from '@fleam/core/portioning'
 import { measuredPiece, shapeById, wholePiece } from '../../parts/measured-piece.ts'

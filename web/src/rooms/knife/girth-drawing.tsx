@@ -1,4 +1,4 @@
-import type { KnifeLines } from '@fleam/contract/portioning'
+import type { KnifeLines } from '@fleam/core/portioning'
 import { addTape, MAX_GIRTHS, MIN_GIRTHS, moveTape, removeTape, shapeOf } from '@fleam/core/portioning'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

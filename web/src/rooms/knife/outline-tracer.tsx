@@ -1,4 +1,4 @@
-import type { KnifeLines } from '@fleam/contract/portioning'
+import type { KnifeLines } from '@fleam/core/portioning'
 import { findOutline, type OutlineMarks, outlineFromMarks, type Pixels } from '@fleam/core/portioning'
 import { useEffect, useState } from 'react'
 import Form from 'react-bootstrap/Form'

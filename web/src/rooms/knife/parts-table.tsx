@@ -1,5 +1,5 @@
-import type { KnifeLines } from '@fleam/contract/portioning'
 import type { MeasuringWay } from '@fleam/core/facts'
+import type { KnifeLines } from '@fleam/core/portioning'
 import {
   explainBelly,
   explainCameOff,

@@ -1,6 +1,6 @@
 import { SHAPES } from '@fleam/catalogue'
-import type { KnifeLines } from '@fleam/contract/portioning'
 import { MEASURING_WAYS, type MeasuringWay } from '@fleam/core/facts'
+import type { KnifeLines } from '@fleam/core/portioning'
 import { explainHowFarOff, howFarOff } from '@fleam/core/portioning'
 import { lazy, Suspense } from 'react'
 import Form from 'react-bootstrap/Form'

@@ -1,5 +1,12 @@
-import { type KnifeLines, knifeLines } from '@fleam/contract/portioning'
-import { explainWithin, howFarOff, type JudgedCuts, judgeCuts, type PortionRequest } from '@fleam/core/portioning'
+import {
+  explainWithin,
+  howFarOff,
+  type JudgedCuts,
+  judgeCuts,
+  type KnifeLines,
+  knifeLines,
+  type PortionRequest,
+} from '@fleam/core/portioning'
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useSearchParams } from 'react-router-dom'

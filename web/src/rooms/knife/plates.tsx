@@ -1,4 +1,4 @@
-import { platingRequest } from '@fleam/contract/plating'
+import { platingRequest } from '@fleam/core/plating'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import { Progress } from '../../parts/progress.tsx'

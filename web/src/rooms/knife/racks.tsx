@@ -1,6 +1,12 @@
 import { USUAL_RACK } from '@fleam/catalogue'
-import { rackRequest, racksRequested } from '@fleam/contract/portioning'
-import { RACK_STYLES, type Rack, type RackRequest, type RackStyle } from '@fleam/core/portioning'
+import {
+  RACK_STYLES,
+  type Rack,
+  type RackRequest,
+  type RackStyle,
+  rackRequest,
+  racksRequested,
+} from '@fleam/core/portioning'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

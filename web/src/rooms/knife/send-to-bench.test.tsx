@@ -1,4 +1,4 @@
-import type { KnifeLines } from '@fleam/contract/portioning'
+import type { KnifeLines } from '@fleam/core/portioning'
 import { act, screen } from '@testing-library/react'
 import { RECORD } from '../../../test/bench.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'

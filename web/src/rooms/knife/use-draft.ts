@@ -1,5 +1,5 @@
 import { type ItemShape, SHAPES } from '@fleam/catalogue'
-import type { KnifeLines } from '@fleam/contract/portioning'
+import type { KnifeLines } from '@fleam/core/portioning'
 import { useCallback, useState } from 'react'
 import { keepKnifeLines, keptKnifeLines, shapeById } from '../../parts/measured-piece.ts'
 import { freshDraft } from './draft.ts'

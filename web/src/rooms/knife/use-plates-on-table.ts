@@ -1,5 +1,11 @@
-import { platingRequest } from '@fleam/contract/plating'
-import { numbersOf, type PlatePiece, type PlatingRequest, platesAsWeighed, platingByNumbers } from '@fleam/core/plating'
+import {
+  numbersOf,
+  type PlatePiece,
+  type PlatingRequest,
+  platesAsWeighed,
+  platingByNumbers,
+  platingRequest,
+} from '@fleam/core/plating'
 import { useMemo } from 'react'
 import { useKept } from './use-kept.ts'
 import { useWork } from './use-work.ts'

@@ -1,4 +1,4 @@
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { quote, wholeForm } from '../../../../core/test/forms.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'

@@ -1,5 +1,5 @@
 import type { Lot, LotRow } from '@fleam/contract/receiving'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { act, screen } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'

@@ -1,4 +1,3 @@
-import type { Item } from '@fleam/contract/style'
 import {
   type BuyingForm,
   type ChoiceForm,
@@ -9,6 +8,7 @@ import {
   type WholeForm,
 } from '@fleam/core/buying'
 import { evaluate } from '@fleam/core/explanation'
+import type { Item } from '@fleam/core/style'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useFormat } from '../../parts/use-format.ts'

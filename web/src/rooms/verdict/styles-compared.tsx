@@ -1,7 +1,7 @@
 import type { Product } from '@fleam/contract/buying'
-import type { Item } from '@fleam/contract/style'
 import { type BuyingForm, portionsFrom, type SideBySide, sideOf, type WholeForm } from '@fleam/core/buying'
 import { evaluate } from '@fleam/core/explanation'
+import type { Item } from '@fleam/core/style'
 import Form from 'react-bootstrap/Form'
 import { useSearchParams } from 'react-router-dom'
 import { useFormsOfProducts, useProducts } from '../../data/buying-queries.ts'

@@ -1,4 +1,4 @@
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { screen } from '@testing-library/react'
 import { lotRow } from '../../../../test/lots.ts'
 import { LARCH_HALT, renderPart } from '../../../../test/render.tsx'

@@ -1,6 +1,6 @@
-import type { Item } from '@fleam/contract/style'
 import { dayIn } from '@fleam/core/calendar'
 import { stockInOrder } from '@fleam/core/receiving'
+import type { Item } from '@fleam/core/style'
 import Form from 'react-bootstrap/Form'
 import { useNavigate } from 'react-router-dom'
 import { useLots } from '../../../data/buying-queries.ts'

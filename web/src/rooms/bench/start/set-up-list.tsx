@@ -1,4 +1,4 @@
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { settleStyle, setUpList } from '@fleam/core/style'
 import { TOOL_WORDS } from '@fleam/core/wording'
 import { MoreFields } from '../../../parts/form-fields.tsx'

@@ -1,4 +1,4 @@
-import type { Style } from '@fleam/contract/style'
+import type { Style } from '@fleam/core/style'
 import type { UseFormReturn } from 'react-hook-form'
 import { FormWeight, MoreFields } from '../../../parts/form-fields.tsx'
 import css from './start-bounds.module.css'

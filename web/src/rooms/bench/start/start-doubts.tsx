@@ -1,5 +1,5 @@
-import type { Item } from '@fleam/contract/style'
 import type { Price } from '@fleam/core/fabrication'
+import type { Item } from '@fleam/core/style'
 import { type StartDoubt, startDoubts } from '@fleam/core/weighing'
 import Button from 'react-bootstrap/Button'
 import { PER_WORDS } from '../../../parts/price-words.ts'

@@ -1,5 +1,5 @@
 import type { FabricationRow } from '@fleam/contract/fabrication'
-import type { Item } from '@fleam/contract/style'
+import type { Item } from '@fleam/core/style'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../../core/test/documents.ts'
 import { quote, wholeForm } from '../../../../../core/test/forms.ts'

@@ -1,4 +1,4 @@
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { settleStyle } from '@fleam/core/style'
 import { batchLoads, explainLoads } from '@fleam/core/weighing'
 import { useKitchenCautions } from '../../../parts/cautions.ts'

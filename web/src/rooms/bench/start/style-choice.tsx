@@ -1,4 +1,4 @@
-import type { Item, Style } from '@fleam/contract/style'
+import type { Item, Style } from '@fleam/core/style'
 import { type Chosen, choicesOf } from '@fleam/core/style'
 import type { Rhythm } from '@fleam/core/weighing'
 import Form from 'react-bootstrap/Form'

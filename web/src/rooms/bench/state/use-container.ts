@@ -1,4 +1,4 @@
-import type { Container } from '@fleam/contract/style'
+import type { Container } from '@fleam/contract/containers/operations'
 import { useState } from 'react'
 import { readSetting, writeSetting } from '../../../data/settings.ts'
 import { useContainers } from '../../../data/style-queries.ts'

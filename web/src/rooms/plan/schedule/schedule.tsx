@@ -1,6 +1,6 @@
 import type { Cook } from '@fleam/contract/kitchen'
-import type { Item } from '@fleam/contract/style'
 import type { Plan, StylesWork } from '@fleam/core/plans'
+import type { Item } from '@fleam/core/style'
 import { Link, useParams } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'
 import { useCooks, useItems } from '../../../data/queries.ts'

@@ -1,4 +1,3 @@
-import { issuesOf } from './problem.ts'
 import { style, styleFile } from './style.ts'
 
 const id = '019b76da-a8f2-7000-8003-cbb2874dc7a1'
@@ -53,9 +52,16 @@ const OPTION = {
 const NOWHERE = id.replace('a1', 'a9')
 const STYLE = { id, name: 's', minutesPerUnit: 9, piles: [PORTIONS, PILE], steps: [STEP], options: [OPTION] }
 
+/** `piles[2].weight`. */
+const pathText = (path: readonly PropertyKey[]) =>
+  path
+    .map((step) => (typeof step === 'number' ? `[${step}]` : `.${String(step)}`))
+    .join('')
+    .slice(1)
+
 const paths = (changes: object): string[] => {
   const result = style.safeParse({ ...STYLE, ...changes })
-  return result.success ? [] : issuesOf(result.error).map((issue) => issue.path)
+  return result.success ? [] : result.error.issues.map(({ path }) => pathText(path))
 }
 
 test('a style of before steps is whole without them', () => {

@@ -1,13 +1,7 @@
-import { platingRequest } from './plating.ts'
-import {
-  KNIFE_LINES_FORMAT,
-  type KnifeLines,
-  knifeLines,
-  portionPiece,
-  portionRequest,
-  rackRequest,
-  racksRequested,
-} from './portioning.ts'
+import { platingRequest } from '../plating/index.ts'
+import { KNIFE_LINES_FORMAT, type KnifeLines, knifeLines } from './knife-lines.ts'
+import { portionPiece, portionRequest } from './plan-request.ts'
+import { rackRequest, racksRequested } from './rack-request.ts'
 
 const piece = {
   weight: 1480,
