@@ -61,7 +61,9 @@ const pathText = (path: readonly PropertyKey[]) =>
 
 const paths = (changes: object): string[] => {
   const result = style.safeParse({ ...STYLE, ...changes })
-  return result.success ? [] : result.error.issues.map(({ path }) => pathText(path))
+  return result.success
+    ? []
+    : result.error.issues.flatMap((issue) => (issue.code === 'unrecognized_keys' ? issue.keys : pathText(issue.path)))
 }
 
 test('a style of before steps is whole without them', () => {
