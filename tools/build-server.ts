@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { build } from 'esbuild'
 import { newestChange } from './newest-change.ts'
 
 const OUT = 'server/dist'
@@ -45,6 +44,7 @@ export async function buildServer(): Promise<void> {
     .update(JSON.stringify(SOURCES.map(newestChange)))
     .digest('hex')
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === stamp) return
+  const { build } = await import('esbuild')
   mkdirSync(OUT, { recursive: true })
   await build({
     entryPoints: PROGRAMS,

@@ -1,11 +1,3 @@
-import { createInterface } from 'node:readline'
-import { Readable } from 'node:stream'
-import type { ReadableStream } from 'node:stream/web'
-import { requestOf } from '@fleam/contract/client'
-import { callAt } from '@fleam/contract/fetch-client'
-import { kitchenOperations } from '@fleam/contract/kitchen/operations'
-import { logbookOperations } from '@fleam/contract/logbook/operations'
-import { check, test } from './checks.ts'
 import { DEFAULT_PORT, House, type HouseOptions } from './house.ts'
 import { stopRunning } from './running.ts'
 
@@ -35,22 +27,6 @@ async function run(isDemo: boolean): Promise<void> {
   process.stdout.write(`Fleam is ready at ${house.url}\n`)
 }
 
-/** Makes the figures that are kept beside records anew, on the Fleam that runs. */
-async function recount(): Promise<void> {
-  const url = new House(options(false)).url
-  for (const { id: kitchenId, name } of await callAt(url)(kitchenOperations.listKitchens, {})) {
-    const { method, address } = requestOf(logbookOperations.recountLogbook, { kitchenId })
-    const answer = await fetch(`${url}${address}`, { method })
-    if (!answer.ok || !answer.body) throw new Error(await answer.text())
-    for await (const line of createInterface({ input: Readable.fromWeb(answer.body as ReadableStream) })) {
-      const { progress, result, problem } = JSON.parse(line)
-      if (problem) throw new Error(problem.detail)
-      if (progress && process.stdout.isTTY) process.stdout.write(`\r${name}: ${progress.done} of ${progress.of}`)
-      if (result) process.stdout.write(`${process.stdout.isTTY ? '\r' : ''}${name}: ${result.records} records\n`)
-    }
-  }
-}
-
 const COMMANDS: Readonly<Record<string, () => Promise<void>>> = {
   demo: () => run(true),
   start: () => run(false),
@@ -58,9 +34,10 @@ const COMMANDS: Readonly<Record<string, () => Promise<void>>> = {
     const stopped = await stopRunning(process.env.FLEAM_DATA_DIR ?? '.fleam')
     process.stdout.write(stopped ? 'Fleam has stopped.\n' : 'Fleam does not run on this data folder.\n')
   },
-  recount,
-  check,
-  test,
+  // The others load more than a start has time for.
+  recount: async () => (await import('./recount.ts')).recount(new House(options(false)).url),
+  check: async () => (await import('./checks.ts')).check(),
+  test: async () => (await import('./checks.ts')).test(),
 }
 
 const command = COMMANDS[process.argv[2] ?? '']
