@@ -4,7 +4,7 @@ import { styleOperations } from '@fleam/contract/style/operations'
 import { type OrderPlan, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import type { KeptSchedule, Plan } from '@fleam/core/plans'
 import { planJobs, workCooks } from '@fleam/core/plans'
-import { cookIdOf, placedInOrder, planSchedule, USUAL_WORK, workPlan } from '@fleam/core/scheduling'
+import { placedInOrder, planSchedule, USUAL_WORK, workPlan } from '@fleam/core/scheduling'
 import { solveWith } from '@fleam/core/solving'
 import { taskNames } from '@fleam/core/wording'
 import loadHighs from 'highs'
@@ -61,11 +61,7 @@ export async function schedulePlan({ client, plan, script }: Scheduled): Promise
   })
   const solve = solveWith(await loadHighs(), () => performance.now())
   const made = planSchedule(work.request, solve, { seconds: SCHEDULE_SECONDS, patience: PATIENCE_MS })
-  const nameOf = taskNames(work, jobs)
-  const tasks = placedInOrder(work, made.tasks).map(({ cook, ...task }) => ({
-    ...task,
-    ...{ cookId: cookIdOf(cook), what: nameOf(task.id) },
-  }))
+  const tasks = placedInOrder(work, made.tasks, taskNames(work, jobs))
   return { ...schedule, tasks }
 }
 

@@ -1,6 +1,7 @@
 /** A plan as a kitchen keeps it: what was accepted, who does it when, and what is left of it. */
 export { asAccepted } from './as-accepted.ts'
-export { daysAway, jobProgress, keptTasks, planJobs, workCooks } from './jobs.ts'
+export { dayTasks } from './day-tasks.ts'
+export { daysAway, markedTasks, planJobs, workCooks } from './jobs.ts'
 export type {
   DaySchedule,
   DayTask,

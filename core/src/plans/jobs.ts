@@ -1,11 +1,11 @@
 import { daysBetween, minutesSince } from '../calendar/index.ts'
 import type { PlanDraft } from '../planning/index.ts'
 import {
-  cookOfTask,
   type JobProgress,
-  type KeptTask,
+  type MarkedTask,
   MINUTES_OF_A_DAY,
   type PlannedJob,
+  placedTaskOf,
   usualStyleWork,
   type WorkCook,
 } from '../scheduling/index.ts'
@@ -102,20 +102,17 @@ export function jobProgress(
   }
 }
 
-/** The tasks that are kept, with what hands told of them. */
-export const keptTasks = (
-  { tasks }: KeptSchedule,
+/** The tasks that are kept, with what hands told of them, in minutes since a day by the kitchen's clock. */
+export const markedTasks = (
+  { tasks }: Pick<KeptSchedule, 'tasks'>,
   { told, from, timeZone }: { told: Plan['told']; from: string; timeZone: string },
-): KeptTask[] => {
-  const at = (instant: string | null) => (instant === null ? null : minutesSince(from, timeZone, new Date(instant)))
-  return tasks.map(({ cookId, what: _what, ...task }) => {
-    const said = told.find(({ taskId }) => taskId === task.id)
-    return {
-      ...task,
-      cook: cookOfTask({ kind: task.kind, cookId }),
-      begun: at(said?.begunAt ?? null),
-      done: at(said?.doneAt ?? null),
-    }
+): MarkedTask[] => {
+  const minuteOf = (instant: string | null) =>
+    instant === null ? null : minutesSince(from, timeZone, new Date(instant))
+  const markOf = new Map(told.map((mark) => [mark.taskId, mark]))
+  return tasks.map((task) => {
+    const { begunAt = null, doneAt = null } = markOf.get(task.id) ?? {}
+    return { ...placedTaskOf(task), begun: minuteOf(begunAt), done: minuteOf(doneAt) }
   })
 }
 

@@ -1,14 +1,18 @@
 import { z } from 'zod'
-import { MAX_PLAN_DAYS, MAX_SCHEDULE_MINUTES } from '../limits/index.ts'
-import { minuteOfDay, styleWork, WORK_KINDS, workSettings } from '../scheduling/index.ts'
+import { MAX_PLAN_DAYS } from '../limits/index.ts'
+import {
+  keptTask,
+  minuteOfDay,
+  minuteOfPlan,
+  stationUnit,
+  styleWork,
+  taskId,
+  WORK_KINDS,
+  workSettings,
+} from '../scheduling/index.ts'
 import { count, day, id, instant, minutes, name, positiveCount } from '../values/index.ts'
 
 const MAX_TASKS = 400
-/** From the first day of a plan. */
-const minuteOfPlan = z.number().min(0).max(MAX_SCHEDULE_MINUTES)
-const taskId = z.string().max(80)
-const station = z.strictObject({ name, number: positiveCount }).nullable()
-
 /** Who does what when, as it was made or moved by hand; minutes from the first day of the plan. */
 export const keptSchedule = z.strictObject({
   settings: workSettings,
@@ -30,26 +34,7 @@ export const keptSchedule = z.strictObject({
       }),
     )
     .max(MAX_TASKS),
-  tasks: z
-    .array(
-      z
-        .strictObject({
-          id: taskId,
-          /** The planned fabrication that it is a part of. */
-          jobId: id,
-          /** What it is, in the words of the screen on which it was made. */
-          what: z.string().max(400),
-          kind: z.enum(WORK_KINDS),
-          /** Units of its job that are cut when it ends; null where it is no cutting. */
-          upTo: count.nullable(),
-          start: minuteOfPlan,
-          end: minuteOfPlan,
-          cookId: id.nullable(),
-          station,
-        })
-        .refine(({ start, end }) => start <= end, { path: ['end'], message: 'must not be before it begins' }),
-    )
-    .max(MAX_TASKS),
+  tasks: z.array(keptTask).max(MAX_TASKS),
 })
 export type KeptSchedule = z.infer<typeof keptSchedule>
 export const scheduleEdit = z
@@ -104,7 +89,7 @@ export const daySchedule = z
         start: z.number(),
         end: z.number(),
         cookId: id.nullable(),
-        station,
+        station: stationUnit,
         begunAt: instant.nullable(),
         doneAt: instant.nullable(),
       }),

@@ -1,6 +1,6 @@
 import type { Plan } from '@fleam/core/plans'
 import { planJobs, workCooks } from '@fleam/core/plans'
-import { cookOfTask, workPlan } from '@fleam/core/scheduling'
+import { placedTaskOf, workPlan } from '@fleam/core/scheduling'
 import { cooks } from '../kitchen/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { items } from '../style/index.ts'
@@ -15,9 +15,6 @@ export async function placedWork(scope: Scope, { accepted, schedule }: Pick<Plan
   const jobs = planJobs(accepted, { items: known, works, schedule, timeZone: scope.kitchen.timeZone })
   const working = workCooks(await cooks(scope), { away: [], days: schedule.days })
   const work = workPlan(jobs, { from, days, cooks: working, settings: schedule.settings, now: 0 })
-  const placed = schedule.tasks.map(({ cookId, ...task }) => ({
-    ...task,
-    cook: cookOfTask({ kind: task.kind, cookId }),
-  }))
+  const placed = schedule.tasks.map(placedTaskOf)
   return { work, jobs, placed, known, from }
 }

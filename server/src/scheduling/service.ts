@@ -1,15 +1,7 @@
-import { addDays, daysBetween, minutesSince } from '@fleam/core/calendar'
+import { addDays } from '@fleam/core/calendar'
 import type { DaySchedule, KeptSchedule, Plan, ScheduleEdit, SchedulesStanding, ToldTask } from '@fleam/core/plans'
-import { jobProgress, scheduleCalendar } from '@fleam/core/plans'
-import {
-  cookIdOf,
-  cookOfTask,
-  followTasks,
-  type JobProgress,
-  MINUTES_OF_A_DAY,
-  type StyleWork,
-  scheduleMinutes,
-} from '@fleam/core/scheduling'
+import { dayTasks, scheduleCalendar } from '@fleam/core/plans'
+import { type StyleWork, scheduleMinutes } from '@fleam/core/scheduling'
 import { cooks, requireCook } from '../kitchen/index.ts'
 import {
   changePlan,
@@ -130,34 +122,15 @@ export async function daySchedule(scope: Scope, asked: string | null): Promise<D
     scope,
     kept.map(({ id }) => id),
   )
-  const tasks = kept.flatMap(({ id, name, from, schedule }) => {
-    const at = (instant: string | null) => (instant === null ? null : minutesSince(from, timeZone, new Date(instant)))
-    const jobs = new Map(rows.flatMap((row) => (row.planId === id ? [[row.id, row] as const] : [])))
-    const saidOf = new Map(told.flatMap((each) => (each.planId === id ? [[each.taskId, each] as const] : [])))
-    const progressOf = (jobId: string): JobProgress | null => {
-      const job = jobs.get(jobId)
-      return job ? jobProgress(job, from, timeZone) : null
-    }
-    const shift = daysBetween(from, day) * MINUTES_OF_A_DAY
-    const own = schedule.tasks.flatMap(({ cookId, ...task }) => {
-      if (jobs.get(task.jobId)?.isDropped) return []
-      const said = saidOf.get(task.id)
-      const cook = cookOfTask({ kind: task.kind, cookId })
-      return [{ ...task, cook, begun: at(said?.begunAt ?? null), done: at(said?.doneAt ?? null) }]
-    })
-    return followTasks(own, progressOf, minutesSince(from, timeZone, scope.clock.now())).flatMap((task) => {
-      const [start, end] = [task.start - shift, task.end - shift]
-      if (end <= 0 || start >= MINUTES_OF_A_DAY) return []
-      const { begunAt = null, doneAt = null } = saidOf.get(task.id) ?? {}
-      const what = schedule.tasks.find((each) => each.id === task.id)?.what ?? ''
-      return [
-        {
-          ...{ id: task.id, planId: id, plan: name, jobId: task.jobId, what, kind: task.kind, state: task.state },
-          ...{ fabricationId: jobs.get(task.jobId)?.fabricationId ?? null, start, end },
-          ...{ cookId: cookIdOf(task.cook), station: task.station, begunAt, doneAt },
-        },
-      ]
-    })
-  })
+  const tasks = kept.flatMap((plan) =>
+    dayTasks(
+      {
+        ...plan,
+        told: told.filter(({ planId }) => planId === plan.id),
+        planned: rows.filter(({ planId }) => planId === plan.id),
+      },
+      { day, now: scope.clock.now(), timeZone },
+    ),
+  )
   return { day, tasks: tasks.sort((a, b) => a.start - b.start || a.id.localeCompare(b.id)) }
 }

@@ -2,10 +2,10 @@ import { job, plan } from '../../../test/planned-work.ts'
 import { loadSolver } from '../../../test/solver.ts'
 import { planSchedule } from '../plan-schedule.ts'
 import { followTasks, type JobProgress, soonestPlaces } from './follow.ts'
-import { type KeptTask, MINUTES_OF_A_DAY, ON_DUTY, withBegun } from './index.ts'
+import { type MarkedTask, MINUTES_OF_A_DAY, ON_DUTY, withBegun } from './index.ts'
 
 describe('the schedule follows the bench', () => {
-  const kept = (id: string, start: number, end: number, changes: Partial<KeptTask> = {}): KeptTask => ({
+  const kept = (id: string, start: number, end: number, changes: Partial<MarkedTask> = {}): MarkedTask => ({
     ...{ id, start, end, jobId: 'duck', kind: 'cut', upTo: null, begun: null, done: null },
     ...{ cook: 'Marit', station: { name: 'board', number: 2 }, ...changes },
   })
@@ -126,7 +126,7 @@ describe('the schedule follows the bench', () => {
     const start = MINUTES_OF_A_DAY + 500
     const first = asked.request.tasks[0]
     const tasks = asked.tasks.map(
-      ({ id, jobId, kind, upTo }): KeptTask => ({
+      ({ id, jobId, kind, upTo }): MarkedTask => ({
         ...{ id, jobId, kind, upTo, begun: null, done: null, cook: 'Marit', station: { name: 'board', number: 2 } },
         ...{ start: MINUTES_OF_A_DAY + 480, end: MINUTES_OF_A_DAY + 480 + (id === first?.id ? 40 : 30) },
       }),

@@ -1,5 +1,6 @@
-import type { PlacedTask, ScheduleRequest } from '../schedule.ts'
+import type { ScheduleRequest } from '../schedule.ts'
 import { isAtBoard, type WorkKind } from './kinds.ts'
+import type { FollowedTask, MarkedTask } from './task.ts'
 
 /** How far a job on the board is; minutes from the first day of its plan. */
 export interface JobProgress {
@@ -14,32 +15,16 @@ export interface JobProgress {
   cook: string | null
 }
 
-/** A task as it was placed, with what a hand told of it: nobody weighs what only passes or is packed. */
-export interface KeptTask extends PlacedTask {
-  jobId: string
-  kind: WorkKind
-  /** Units of the job that are cut when it ends; null where it is no cutting. */
-  upTo: number | null
-  begun: number | null
-  done: number | null
-}
-
-export type TaskState = 'waiting' | 'running' | 'done'
-
-export interface FollowedTask extends KeptTask {
-  state: TaskState
-}
-
 /**
  * Tasks where they really are: what the bench has cut lies where it was cut, what is on the board reaches at least until
  * now, and what only passes begins when what it waits for is over. What waits stays where it was placed.
  */
 export function followTasks(
-  tasks: readonly KeptTask[],
+  tasks: readonly MarkedTask[],
   progressOf: (jobId: string) => JobProgress | null,
   now: number,
 ): FollowedTask[] {
-  const jobs = new Map<string, KeptTask[]>()
+  const jobs = new Map<string, MarkedTask[]>()
   for (const task of tasks) jobs.set(task.jobId, [...(jobs.get(task.jobId) ?? []), task])
   const followed = [...jobs].flatMap(([jobId, own]) => followJob(own, progressOf(jobId), now))
   const of = new Map(followed.map((each) => [each.id, each]))
@@ -65,7 +50,7 @@ export function soonestPlaces(
   return followed.map(({ id }) => places.get(id) as FollowedTask)
 }
 
-function followJob(tasks: readonly KeptTask[], progress: JobProgress | null, now: number): FollowedTask[] {
+function followJob(tasks: readonly MarkedTask[], progress: JobProgress | null, now: number): FollowedTask[] {
   const cuts = tasks.filter(({ kind }) => isAtBoard(kind)).sort((a, b) => a.start - b.start)
   const cutEnd = Math.max(...cuts.map(({ end }) => end))
   const later = progress !== null && progress.end !== null && cuts.length > 0 ? progress.end - cutEnd : null
@@ -80,26 +65,26 @@ function followJob(tasks: readonly KeptTask[], progress: JobProgress | null, now
   ]
 }
 
-const waiting = (task: KeptTask): FollowedTask => ({ ...task, state: 'waiting' })
+const waiting = (task: MarkedTask): FollowedTask => ({ ...task, state: 'waiting' })
 
-function followCuts(cuts: readonly KeptTask[], progress: JobProgress, now: number): FollowedTask[] {
+function followCuts(cuts: readonly MarkedTask[], progress: JobProgress, now: number): FollowedTask[] {
   const { start, unitsDone, lastAt, end } = progress
-  const isDone = ({ upTo }: KeptTask) => end !== null || (upTo !== null && upTo <= unitsDone)
+  const isDone = ({ upTo }: MarkedTask) => end !== null || (upTo !== null && upTo <= unitsDone)
   const done = cuts.filter(isDone)
   // Where one cook was to cut all of it, it is whoever does.
   const isOneCook = new Set(cuts.flatMap(({ cook }) => cook ?? [])).size === 1
-  const theirs = (task: KeptTask) =>
+  const theirs = (task: MarkedTask) =>
     isOneCook && task.cook !== null && progress.cook !== null ? { ...task, cook: progress.cook } : task
   const [first, last] = [done[0]?.start ?? start, Math.max(...done.map((task) => task.end))]
   const until = Math.max(start, end ?? lastAt ?? now)
   const scale = last > first ? (until - start) / (last - first) : 0
   const next = Math.min(...cuts.filter((task) => !isDone(task)).map(({ upTo }) => upTo ?? 0))
-  const isNext = (task: KeptTask) => !isDone(task) && (task.upTo ?? 0) === next
+  const isNext = (task: MarkedTask) => !isDone(task) && (task.upTo ?? 0) === next
   const placed = Math.min(...cuts.filter(isNext).map((task) => task.start))
   const from = done.length > 0 ? until : start
   // A load that no line cuts is cut by who is at the board, whoever was to.
   const isLine = cuts.filter(isNext).length > 1
-  const atBoard = (task: KeptTask) =>
+  const atBoard = (task: MarkedTask) =>
     isLine || progress.cook === null || task.cook === null ? theirs(task) : { ...task, cook: progress.cook }
   return cuts.map((task) => {
     if (isDone(task)) {
@@ -118,11 +103,11 @@ interface OtherOptions {
   later: number | null
   now: number
   /** What a hand does right before it; null where nobody does anything. */
-  handTask: KeptTask | null
+  handTask: MarkedTask | null
 }
 
 /** What a hand told; else what passes by itself begins when the cutting is over, and ends when its time is. */
-function followOther(task: KeptTask, { progress, later, now, handTask }: OtherOptions): FollowedTask {
+function followOther(task: MarkedTask, { progress, later, now, handTask }: OtherOptions): FollowedTask {
   const { begun, done, cook, kind } = task
   const length = task.end - task.start
   const passing = (start: number): FollowedTask => {

@@ -1,30 +1,33 @@
 import type { PlacedTask } from '../schedule.ts'
-import type { KeptTask } from './follow.ts'
 import { isAtBoard } from './kinds.ts'
-import type { WorkPlan, WorkTask } from './work.ts'
+import { type KeptTask, keptTaskOf, type WorkTask } from './task.ts'
+import type { WorkPlan } from './work.ts'
 
-export type OrderedTask = Omit<KeptTask, 'begun' | 'done'>
+/** What a task is in the words of a screen, by its id. */
+type NameOf = (id: string) => string
 
 /**
  * Tasks as they were placed, to be kept: loads of a job that are alike come in the order of their numbers, because it makes
  * no difference which is which, and each says how many units are cut when it ends. What is held keeps its number.
  */
-export const placedInOrder = (plan: WorkPlan, placed: readonly PlacedTask[]): OrderedTask[] =>
-  asKept(plan, placed, renumbered(plan, placed))
+export const placedInOrder = (plan: WorkPlan, placed: readonly PlacedTask[], nameOf: NameOf): KeptTask[] =>
+  asKept(plan, placed, { nameOf, idOf: renumbered(plan, placed) })
 
 /** The same where a hand moved one: each keeps its number, or another bar would be under the finger. */
-export const placedAsTheyAre = (plan: WorkPlan, placed: readonly PlacedTask[]): OrderedTask[] =>
-  asKept(plan, placed, new Map())
+export const placedAsTheyAre = (plan: WorkPlan, placed: readonly PlacedTask[], nameOf: NameOf): KeptTask[] =>
+  asKept(plan, placed, { nameOf, idOf: new Map() })
 
-function asKept(plan: WorkPlan, placed: readonly PlacedTask[], idOf: ReadonlyMap<string, string>): OrderedTask[] {
+function asKept(
+  plan: WorkPlan,
+  placed: readonly PlacedTask[],
+  { nameOf, idOf }: { nameOf: NameOf; idOf: ReadonlyMap<string, string> },
+): KeptTask[] {
   const workOf = new Map(plan.tasks.map((task) => [task.id, task]))
-  const kept = placed.flatMap((each): OrderedTask[] => {
-    const task = workOf.get(idOf.get(each.id) ?? each.id)
-    if (!task) return []
-    const { start, end, cook, station } = each
-    return [{ id: task.id, jobId: task.jobId, kind: task.kind, upTo: task.upTo, start, end, cook, station }]
+  const kept = placed.flatMap((place): KeptTask[] => {
+    const task = workOf.get(idOf.get(place.id) ?? place.id)
+    return task ? [keptTaskOf(task, place, nameOf(task.id))] : []
   })
-  return kept.map((each) => (isAtBoard(each.kind) ? { ...each, upTo: unitsUntil(each, kept, workOf) } : each))
+  return kept.map((task) => (isAtBoard(task.kind) ? { ...task, upTo: unitsUntil(task, kept, workOf) } : task))
 }
 
 /** Ids of loads that are alike, by the ids they were placed under: first come, first number. */
@@ -61,7 +64,7 @@ function renumbered(plan: WorkPlan, placed: readonly PlacedTask[]): Map<string, 
 }
 
 /** Units of the job whose last part is over by the end of a task. */
-function unitsUntil(own: OrderedTask, tasks: readonly OrderedTask[], workOf: ReadonlyMap<string, WorkTask>): number {
+function unitsUntil(own: KeptTask, tasks: readonly KeptTask[], workOf: ReadonlyMap<string, WorkTask>): number {
   const part = workOf.get(own.id)?.part?.number ?? null
   return tasks.reduce((sum, other) => {
     const task = workOf.get(other.id)

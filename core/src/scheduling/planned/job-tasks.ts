@@ -6,7 +6,8 @@ import { ON_DUTY, type WorkKind } from './kinds.ts'
 import { isWatched, KEPT_WARM_MINUTES, PUT_ON_MINUTES, PUT_ON_WITHIN, TAKE_OFF_MINUTES } from './pots.ts'
 import { MINUTES_OF_A_DAY } from './settings.ts'
 import { thawHours } from './style-work.ts'
-import { ownSkill, type PlannedJob, shiftsOfDay, type WorkCook, type WorkOptions, type WorkTask } from './work.ts'
+import type { WorkTask } from './task.ts'
+import { ownSkill, type PlannedJob, shiftsOfDay, type WorkCook, type WorkOptions } from './work.ts'
 
 export interface JobTask {
   task: ScheduleTask

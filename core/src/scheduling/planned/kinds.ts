@@ -25,10 +25,5 @@ export const isOnDuty = (kind: WorkKind): boolean =>
 /** Whoever is on duty, as a cook of a schedule. */
 export const ON_DUTY = 'on duty'
 
-/** Who does a task of a schedule, where cooks are kept by their ids and whoever is on duty by none; and the other way. */
-export const cookOfTask = ({ kind, cookId }: { kind: WorkKind; cookId: string | null }): string | null =>
-  isOnDuty(kind) ? ON_DUTY : cookId
-export const cookIdOf = (cook: string | null): string | null => (cook === ON_DUTY ? null : cook)
-
 /** Cutting, and what goes back into the cold between two parts of it: both belong to a load. */
 export const isAtBoard = (kind: WorkKind): boolean => kind === 'cut' || kind === 'cold'

@@ -1,10 +1,10 @@
 import { SPECIES } from '../../style/index.ts'
 import type { HeldTask, ScheduleTask } from '../schedule.ts'
-import type { FollowedTask, KeptTask } from './follow.ts'
 import { type JobTask, jobTasks } from './job-tasks.ts'
 import { isAtBoard, isOnDuty, ON_DUTY } from './kinds.ts'
 import { dutyShifts } from './pots.ts'
 import { MINUTES_OF_A_DAY } from './settings.ts'
+import type { FollowedTask, MarkedTask } from './task.ts'
 import { ownSkill, type PlannedJob, shiftsOfDay, type WorkOptions, type WorkPlan } from './work.ts'
 
 /**
@@ -67,11 +67,11 @@ function unwatchedOf(tasks: readonly JobTask[]): string[] {
  * Where the loads of jobs lie that were begun without being placed before: one after the other from the time at which the
  * job began, each job on a board of its own.
  */
-export function placedAsBegun({ request, tasks }: WorkPlan, jobs: readonly PlannedJob[]): KeptTask[] {
-  return jobs.flatMap(({ id, progress }, at): KeptTask[] => {
+export function placedAsBegun({ request, tasks }: WorkPlan, jobs: readonly PlannedJob[]): MarkedTask[] {
+  return jobs.flatMap(({ id, progress }, at): MarkedTask[] => {
     if (progress === null) return []
     let end = progress.start
-    return tasks.flatMap((task, place): KeptTask[] => {
+    return tasks.flatMap((task, place): MarkedTask[] => {
       const asked = request.tasks[place]
       if (task.jobId !== id || !isAtBoard(task.kind) || !asked) return []
       // Parts of a line overlap: the next begins with what is handed on first.

@@ -215,14 +215,14 @@ test('loads that are alike come in the order of their numbers, and say how far t
     ...{ id: `duck ${id}`, start, end: start + minutes, cook: 'Marit', station: { name: 'board', number: 1 } },
   })
   const placed = [at('cut 1', 30, 40), at('cut 2', 70, 30), at('cut 3', 0, 30), at('pack 1', 200, 10)]
-  expect(placedInOrder(asked, placed).map(({ id, start, upTo }) => [id, start, upTo])).toEqual([
+  expect(placedInOrder(asked, placed, String).map(({ id, start, upTo }) => [id, start, upTo])).toEqual([
     ['duck cut 2', 30, 6],
     ['duck cut 3', 70, 9],
     ['duck cut 1', 0, 3],
     ['duck pack 1', 200, null],
   ])
   // Moved by hand each keeps its number.
-  expect(placedAsTheyAre(asked, placed).map(({ id, upTo }) => [id, upTo])).toEqual([
+  expect(placedAsTheyAre(asked, placed, String).map(({ id, upTo }) => [id, upTo])).toEqual([
     ['duck cut 1', 6],
     ['duck cut 2', 9],
     ['duck cut 3', 3],
@@ -239,7 +239,7 @@ test('a load keeps its parts together when it is numbered anew', () => {
       ...{ id: `duck ${id}`, start, end: start + 15, cook: id.startsWith('cut') ? 'A' : null, station: null },
     }),
   )
-  const ordered = Object.fromEntries(placedInOrder(asked, placed).map((each) => [each.id, each]))
+  const ordered = Object.fromEntries(placedInOrder(asked, placed, String).map((each) => [each.id, each]))
   expect(ordered['duck cut 1 1']).toMatchObject({ start: 0, upTo: 1 })
   expect(ordered['duck cold 1 1']).toMatchObject({ start: 30, upTo: 1 })
   expect(ordered['duck cut 1 2']).toMatchObject({ start: 40, upTo: 1 })

@@ -3,7 +3,7 @@ import type { Species } from '../../style/index.ts'
 import type { HeldTask, ScheduleRequest } from '../schedule.ts'
 import type { JobStep } from './board-way.ts'
 import type { JobProgress } from './follow.ts'
-import type { WorkKind } from './kinds.ts'
+import type { WorkTask } from './task.ts'
 import { type CookShift, shiftsOn, usualWeek } from './week.ts'
 import type { StyleWork, WorkSettings } from './work-shapes.ts'
 
@@ -51,23 +51,6 @@ export interface WorkCook {
   week: readonly CookShift[] | null
   /** Days of the plan, from 0, on which it is otherwise than in the week, and what they are there. */
   days: Readonly<Record<number, readonly (readonly [from: number, until: number])[]>>
-}
-
-/** What a task is of the work: to be named on a screen. */
-export interface WorkTask {
-  id: string
-  jobId: string
-  kind: WorkKind
-  /** Units of a load, and which load of how many. */
-  units: number
-  load: number
-  loads: number
-  /** Which part of the steps, from 1, of how many, with the ids of its steps; null where a unit is cut in one go. */
-  part: { number: number; of: number; steps: readonly string[] } | null
-  /** Units of the job that are cut when it ends; null where it is no cutting. */
-  upTo: number | null
-  /** Nobody measured how long it takes. */
-  isAssumed: boolean
 }
 
 export interface WorkPlan {

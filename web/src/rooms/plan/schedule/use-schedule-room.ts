@@ -1,12 +1,11 @@
 import type { KeptSchedule } from '@fleam/core/plans'
 import {
-  cookIdOf,
-  cookOfTask,
+  type KeptTask,
   ON_DUTY,
-  type OrderedTask,
   type PlacedTask,
   placedAsTheyAre,
   placedInOrder,
+  placedTaskOf,
   type Schedule,
   scheduleFaults,
   soonestPlaces,
@@ -39,8 +38,7 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
   const taskOf = new Map(work.tasks.map((task) => [task.id, task]))
   const nameOf = taskNames(work, jobs)
   const shown = followed.filter(({ id }) => taskOf.has(id))
-  const keep = (tasks: readonly OrderedTask[]) =>
-    change({ tasks: tasks.map(({ cook, ...task }) => ({ ...task, cookId: cookIdOf(cook), what: nameOf(task.id) })) })
+  const keep = (tasks: KeptTask[]) => change({ tasks })
   /** Makes it: all of it, or what has not begun from now on, beside what stands. */
   const make = (isRest: boolean, without: readonly string[] = []) => {
     const asked = jobs.filter(({ id }) => !without.includes(id))
@@ -48,7 +46,7 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
     run.make({ ...workOf(asked, isRest ? Math.max(0, now) : 0).work, part: isRest ? 'rest' : 'all' }, (made) => {
       if (made.status === 'impossible') setImpossible(made.impossible)
       else if (isRest && shown.length > 0) setOffered(made)
-      else keep(placedInOrder(work, made.tasks))
+      else keep(placedInOrder(work, made.tasks, nameOf))
     })
   }
   useOnce(props.isRead, () => {
@@ -76,9 +74,9 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
       make(false, without)
     },
     move: (id: string, by: { minutes: number; lane?: Lane | undefined }) =>
-      keep(placedAsTheyAre(work, moved(placesOf(shown, schedule), id, by))),
+      keep(placedAsTheyAre(work, moved(placesOf(shown, schedule), id, by), nameOf)),
     take: (made: Schedule) => {
-      keep(placedInOrder(work, made.tasks))
+      keep(placedInOrder(work, made.tasks, nameOf))
       setOffered(null)
     },
     leave: () => setOffered(null),
@@ -98,8 +96,7 @@ function useOnce(isAllowed: boolean, act: () => void): void {
 }
 
 /** Where tasks were placed, not where they were brought: that is kept. */
-const placesOf = (tasks: readonly PlacedTask[], { tasks: known }: KeptSchedule): PlacedTask[] =>
-  tasks.map((task) => {
-    const kept = known.find(({ id }) => id === task.id)
-    return kept ? { ...task, start: kept.start, end: kept.end, cook: cookOfTask(kept), station: kept.station } : task
-  })
+const placesOf = (tasks: readonly PlacedTask[], { tasks: kept }: KeptSchedule): PlacedTask[] => {
+  const keptOf = new Map(kept.map((task) => [task.id, placedTaskOf(task)]))
+  return tasks.map((task) => keptOf.get(task.id) ?? task)
+}

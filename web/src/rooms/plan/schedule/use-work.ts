@@ -1,7 +1,7 @@
 import type { Cook } from '@fleam/contract/kitchen'
 import { minutesSince } from '@fleam/core/calendar'
 import type { KeptSchedule, Plan, StylesWork } from '@fleam/core/plans'
-import { keptTasks, planJobs, workCooks } from '@fleam/core/plans'
+import { markedTasks, planJobs, workCooks } from '@fleam/core/plans'
 import { followTasks, type PlannedJob, placedAsBegun, withBegun, workPlan } from '@fleam/core/scheduling'
 import type { Item } from '@fleam/core/style'
 import { useMemo } from 'react'
@@ -39,7 +39,7 @@ export function useWork({ plan, accepted, items, cooks, works }: WorkProps, { sc
     () => (some: readonly PlannedJob[], earliest: number) => {
       const working = workCooks(cooks, { away, days: schedule.days })
       const planned = workPlan(some, { from, days, cooks: working, settings: schedule.settings, now: earliest })
-      const known = keptTasks(schedule, { told, from, timeZone })
+      const known = markedTasks(schedule, { told, from, timeZone })
       const isPlaced = new Set(known.map(({ jobId }) => jobId))
       const begun = some.filter(({ id }) => !isPlaced.has(id))
       const progressOf = (jobId: string) => some.find(({ id }) => id === jobId)?.progress ?? null
