@@ -6,12 +6,12 @@ const TEMPLATE = 'fleam_template'
 
 /** Creates the database that those of the tests are copies of. `url` leads to any database of the server. */
 export async function createTemplate(url: string): Promise<void> {
-  const own = new URL(url)
-  const admin = openDatabase(own.href).sequelize
+  const address = new URL(url)
+  const admin = openDatabase(address.href).sequelize
   await admin.query(`CREATE DATABASE ${TEMPLATE}`)
   await admin.close()
-  own.pathname = `/${TEMPLATE}`
-  const { sequelize } = openDatabase(own.href)
+  address.pathname = `/${TEMPLATE}`
+  const { sequelize } = openDatabase(address.href)
   await migrate(sequelize)
   await sequelize.close()
 }

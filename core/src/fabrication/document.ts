@@ -26,7 +26,7 @@ import {
   PILE_KINDS,
   PRICE_UNITS,
 } from './kinds.ts'
-import { valueSignMessage } from './value-sign.ts'
+import { refuseValueSign } from './value-sign.ts'
 
 const MAX_PILES = 500
 const MAX_ROWS = 200
@@ -102,8 +102,7 @@ const pile = z
     const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
     if (value.weight === undefined && value.pieces === undefined) refuse('weight', 'or pieces is needed')
     if (value.weight !== undefined && value.pieces !== undefined) refuse('weight', 'must not stand beside pieces')
-    const sign = valueSignMessage(value)
-    if (sign) refuse('valuePerKg', sign)
+    refuseValueSign(value, context)
   })
 
 export const offerFields = {

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { count, grams, id, money, name, positiveGrams, share, signedMoney } from '../values/index.ts'
 import { offerFields, refuseOffer } from './document.ts'
 import { PILE_CLASSES, PILE_KINDS, WEIGHINGS } from './kinds.ts'
-import { valueSignMessage } from './value-sign.ts'
+import { refuseValueSign } from './value-sign.ts'
 
 /** A pile as planned for a fabrication, before anything lies on it. */
 export const plannedPile = z
@@ -30,10 +30,7 @@ export const plannedPile = z
     usedShare: share.nullable(),
     processingPerKg: money.nullable(),
   })
-  .superRefine((value, context) => {
-    const sign = valueSignMessage(value)
-    if (sign) context.addIssue({ code: 'custom', path: ['valuePerKg'], message: sign })
-  })
+  .superRefine(refuseValueSign)
 export type PlannedPile = z.infer<typeof plannedPile>
 
 /** An offer of a record, for one of its piles; `articleId` is null or absent where it was typed. */

@@ -1,6 +1,14 @@
-/** Haulage may cost, replacement may not: the sign of a value depends on the class of the pile. */
-export function valueSignMessage(pile: { class: string; valuePerKg?: number | null | undefined }): string | null {
-  const value = pile.valuePerKg ?? 0
-  if (pile.class === 'waste' && value > 0) return 'must be zero or negative for waste (a disposal cost)'
-  return pile.class !== 'waste' && value < 0 ? 'must not be negative' : null
+import type { z } from 'zod'
+
+interface ValuedPile {
+  class: string
+  valuePerKg?: number | null | undefined
+}
+
+/** Refuses a value by its sign: what is thrown away may cost its haulage and never earns, what is used never costs. */
+export function refuseValueSign({ class: own, valuePerKg }: ValuedPile, context: z.RefinementCtx): void {
+  const value = valuePerKg ?? 0
+  const refuse = (message: string) => context.addIssue({ code: 'custom', path: ['valuePerKg'], message })
+  if (own === 'waste' && value > 0) refuse('must be zero or negative for waste (a disposal cost)')
+  if (own !== 'waste' && value < 0) refuse('must not be negative')
 }

@@ -12,7 +12,7 @@ export interface ScheduledPlan {
   from: string
   schedule: Pick<KeptSchedule, 'tasks'>
   told: Plan['told']
-  planned: readonly PlannedFabrication[]
+  planned: readonly Pick<PlannedFabrication, 'id' | 'isDropped' | 'fabricationId' | 'real'>[]
 }
 
 /**

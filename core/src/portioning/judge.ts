@@ -1,8 +1,9 @@
 import { GRAMS_PER_KILOGRAM } from '../units/index.ts'
 import { type MisfitReason, measurePiece, misfits } from './fit.ts'
 import type { CutPiece } from './plan-answer.ts'
+import { DEFAULT_PLAN_RULES } from './plan-defaults.ts'
 import type { PortionProduct, PortionRequest } from './plan-request.ts'
-import { DEFAULT_PLAN_RULES, worthOf } from './product.ts'
+import { worthOf } from './product.ts'
 import { shapeOf } from './profile.ts'
 
 /** What lies between two knife lines that somebody drew. */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { MEASURING_WAYS } from '../facts/index.ts'
 import { id, money, name, positiveGrams } from '../values/index.ts'
 import { biasAngle, MAX_MM, MAX_STATIONS, millimetres, positiveMm } from './piece-shape.ts'
-import { rules, scrapRequest } from './plan-request.ts'
+import { keptRules, rules, scrapRequest } from './plan-request.ts'
 
 export const KNIFE_LINES_FORMAT = 'fleam/knife-lines'
 
@@ -21,9 +21,7 @@ export const knifeLines = z
     biasAngle,
     products: rules.products,
     scrap: scrapRequest.extend({ valuePerKg: money }),
-    minScrap: millimetres,
-    kerf: z.number().min(0).max(20),
-    step: z.number().positive().max(100),
+    ...keptRules,
     /** Portions of one kind differ by no more in thickness, mm, where that costs next to nothing. */
     sameThickness: positiveMm.optional(),
     /** What comes off a fillet along its length before it is cut across; null for none. */

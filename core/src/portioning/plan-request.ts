@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { count, grams, money, name, positiveGrams } from '../values/index.ts'
 import { weightAgainstMeasures } from './measuring.ts'
 import { millimetres, type Piece, pieceShape, positiveMm } from './piece-shape.ts'
+import { DEFAULT_PLAN_RULES, USUAL_TOGETHER } from './plan-defaults.ts'
 
 const MAX_PRODUCTS = 20
 /** Places along a piece: more of them are finer than any knife. */
@@ -69,17 +70,23 @@ export const scrapRequest = z.strictObject({
 })
 export type ScrapRequest = z.infer<typeof scrapRequest>
 
+const kerf = z.number().min(0).max(20)
+const step = z.number().positive().max(100)
+
+/** Rules of a plan as they are kept: nothing is left out. */
+export const keptRules = { minScrap: millimetres, kerf, step }
+
 export const rules = {
   products: z.array(portionProduct).min(1).max(MAX_PRODUCTS),
   scrap: scrapRequest.default({ valuePerKg: 0 }),
   /** Bounds are drawn in by this share of each target while planning. */
   margin: z.number().min(0).max(0.2).default(0),
   /** No part of the scrap is thinner, mm. */
-  minScrap: millimetres.default(10),
+  minScrap: millimetres.default(DEFAULT_PLAN_RULES.minScrap),
   /** Lost after every piece of a product, mm: nothing for a knife, one or two for a saw. */
-  kerf: z.number().min(0).max(20).default(0),
+  kerf: kerf.default(DEFAULT_PLAN_RULES.kerf),
   /** Cuts lie on multiples of it, mm. */
-  step: z.number().positive().max(100).default(1),
+  step: step.default(DEFAULT_PLAN_RULES.step),
 }
 export type PlanRules = Pick<z.infer<z.ZodObject<typeof rules>>, 'minScrap' | 'kerf' | 'step'>
 
@@ -104,7 +111,7 @@ const together = z.strictObject({
   /** Pieces of one product differ by no more than this in their own thickness, mm. */
   thickness: positiveMm,
   /** Share of the best plan's worth that it may cost. */
-  costsAtMost: z.number().min(0).max(0.2).default(0.01),
+  costsAtMost: z.number().min(0).max(0.2).default(USUAL_TOGETHER.costsAtMost),
   /** Name of the product that was cut last: going on with another one is a change. */
   before: name.optional(),
 })

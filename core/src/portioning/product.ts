@@ -1,4 +1,4 @@
-import type { PlanRules, PortionProduct } from './plan-request.ts'
+import type { PortionProduct } from './plan-request.ts'
 
 /**
  * A product with its bounds drawn in on both sides by a share of its target, as far as the target: a shape is never
@@ -13,8 +13,6 @@ export function drawnIn<P extends Pick<PortionProduct, 'low' | 'high' | 'target'
     high: Math.max(high - by, Math.min(high, target)),
   }
 }
-
-export const DEFAULT_PLAN_RULES: PlanRules = { minScrap: 10, kerf: 0, step: 1 }
 
 /** What a piece of a weight is worth: full at its target, less below it, nothing more above it. */
 export function worthOf({ value, target, targetThickness }: PortionProduct, weight: number): number {

@@ -21,9 +21,6 @@ interface TogetherContext {
   before: number
 }
 
-/** What a kitchen asks that has set nothing else. */
-export const USUAL_TOGETHER = { thickness: 10, costsAtMost: 0.01 } as const
-
 /** Where the tolerance cannot be kept, it is widened by so much before it is given up. */
 const WIDENED = [1, 1.5, 2]
 /** Thinnest pieces that are tried for a product: so many at most, evenly over what fits. */

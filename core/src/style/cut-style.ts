@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { PILE_CLASSES, PILE_KINDS, valueSignMessage, WEIGHINGS } from '../fabrication/index.ts'
+import { PILE_CLASSES, PILE_KINDS, refuseValueSign, WEIGHINGS } from '../fabrication/index.ts'
 import {
   count,
   type FixedLists,
@@ -68,11 +68,6 @@ const kitchenFields = {
   processingPerKg: money.nullable(),
 }
 
-function refusePile(value: Parameters<typeof valueSignMessage>[0], context: z.RefinementCtx): void {
-  const sign = valueSignMessage(value)
-  if (sign) context.addIssue({ code: 'custom', path: ['valuePerKg'], message: sign })
-}
-
 /** A pile of a kitchen's style. Its name may change; steps, gains and choices refer to its id. */
 export const stylePile = z
   .strictObject({
@@ -82,11 +77,11 @@ export const stylePile = z
     /** What it is as a product that can be bought ready; a portion pile without one gets it when it is kept. */
     productId: id.nullable().default(null),
   })
-  .superRefine(refusePile)
+  .superRefine(refuseValueSign)
 export type StylePile = z.infer<typeof stylePile>
 
 /** A pile as a style file has it: without an id. */
-const namedPile = z.strictObject({ ...pileFields, ...kitchenFields, ...optionalPileFacts }).superRefine(refusePile)
+const namedPile = z.strictObject({ ...pileFields, ...kitchenFields, ...optionalPileFacts }).superRefine(refuseValueSign)
 
 const stepFields = {
   /** Short word, once in its style. */

@@ -64,13 +64,10 @@ function renumbered(plan: WorkPlan, placed: readonly PlacedTask[]): Map<string, 
 }
 
 /** Units of the job whose last part is over by the end of a task. */
-function unitsUntil(own: KeptTask, tasks: readonly KeptTask[], workOf: ReadonlyMap<string, WorkTask>): number {
-  const part = workOf.get(own.id)?.part?.number ?? null
-  return tasks.reduce((sum, other) => {
-    const task = workOf.get(other.id)
-    if (!task || other.kind !== own.kind || other.jobId !== own.jobId) return sum
-    const isSamePart = (task.part?.number ?? null) === part
-    const isBefore = other.end < own.end || (other.end === own.end && other.id <= own.id)
-    return isSamePart && isBefore ? sum + task.units : sum
-  }, 0)
+function unitsUntil(task: KeptTask, tasks: readonly KeptTask[], workOf: ReadonlyMap<string, WorkTask>): number {
+  const partOf = (id: string) => workOf.get(id)?.part?.number ?? null
+  return tasks
+    .filter(({ kind, jobId, id }) => kind === task.kind && jobId === task.jobId && partOf(id) === partOf(task.id))
+    .filter(({ id, end }) => end < task.end || (end === task.end && id <= task.id))
+    .reduce((sum, { id }) => sum + (workOf.get(id)?.units ?? 0), 0)
 }

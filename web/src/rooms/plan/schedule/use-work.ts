@@ -39,11 +39,11 @@ export function useWork({ plan, accepted, items, cooks, works }: WorkProps, { sc
     () => (some: readonly PlannedJob[], earliest: number) => {
       const working = workCooks(cooks, { away, days: schedule.days })
       const planned = workPlan(some, { from, days, cooks: working, settings: schedule.settings, now: earliest })
-      const known = markedTasks(schedule, { told, from, timeZone })
-      const isPlaced = new Set(known.map(({ jobId }) => jobId))
+      const marked = markedTasks(schedule, { told, from, timeZone })
+      const isPlaced = new Set(marked.map(({ jobId }) => jobId))
       const begun = some.filter(({ id }) => !isPlaced.has(id))
       const progressOf = (jobId: string) => some.find(({ id }) => id === jobId)?.progress ?? null
-      const followed = followTasks([...known, ...placedAsBegun(planned, begun)], progressOf, now)
+      const followed = followTasks([...marked, ...placedAsBegun(planned, begun)], progressOf, now)
       return { work: withBegun(planned, followed), followed }
     },
     [from, days, cooks, away, schedule, told, timeZone, now],
