@@ -69,6 +69,8 @@ async function chooseList(page: Page): Promise<void> {
   await page
     .getByLabel('A price list')
     .setInputFiles({ name: 'autumn.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
+  // The rows are read beside the page: on a busy machine they come later than the picture would.
+  await page.getByText('2 rows are not right').waitFor()
 }
 
 /** A case that was scanned at the door, weighed short. */
