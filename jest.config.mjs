@@ -12,10 +12,21 @@ const transform = {
   ],
 }
 // Packages that ship as ES modules only are transformed too.
-const transformIgnorePatterns = [
-  '/node_modules/(?!(uuid|idb|d3-random|@tanstack/(react-table|table-core|react-store|store)|@fleam)/)',
-]
-const shared = { transform, transformIgnorePatterns }
+const esModules = 'uuid|idb|d3-random|@tanstack/(react-table|table-core|react-store|store)|@fleam'
+const ignoreBut = (packages) => [`/node_modules/(?!(${packages})/)`]
+const shared = { transform, transformIgnorePatterns: ignoreBut(esModules) }
+
+// Large packages are loaded once for a worker, not once for each file. None of them is mocked by a test.
+const largePackages =
+  '@fastify/[^/]+|date-fns|fast-check|fastify|jstat|mysql2|papaparse|pdfkit|piscina|sequelize|sharp|umzug|zod'
+const sharedOnNode = {
+  transform: {
+    [`/node_modules/(${largePackages})/.*[.]c?js$`]: '<rootDir>/tools/shared-packages/transform.cjs',
+    ...transform,
+  },
+  transformIgnorePatterns: ignoreBut(`${esModules}|${largePackages}`),
+  testEnvironment: '<rootDir>/tools/shared-packages/environment.cjs',
+}
 
 export default {
   // A page of many fields takes its time to be searched by role, on a busy machine most of all.
@@ -24,9 +35,8 @@ export default {
   maxWorkers: '100%',
   projects: [
     {
-      ...shared,
+      ...sharedOnNode,
       displayName: 'unit',
-      testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,catalogue,contract,devices,demo,tools}/**/*.test.ts'],
     },
     {
@@ -38,9 +48,8 @@ export default {
       moduleNameMapper: { '\\.s?css$': '<rootDir>/web/test/no-style.ts' },
     },
     {
-      ...shared,
+      ...sharedOnNode,
       displayName: 'integration',
-      testEnvironment: 'node',
       testMatch: ['<rootDir>/server/**/*.test.ts'],
       globalSetup: '<rootDir>/server/test/start-database.ts',
       globalTeardown: '<rootDir>/server/test/stop-database.ts',
