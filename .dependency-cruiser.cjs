@@ -23,8 +23,8 @@ const layerRules = PACKAGES.map((from) => ({
   },
 }))
 
-/** A package is entered by its index.ts; the core by that of a part, the contract by a file, or by the operations of a capability. */
-const FRONT_DOORS = { core: 'src/[^/]+/index\\.ts', contract: 'src/([^/]+|[^/]+/operations)\\.ts' }
+/** A package is entered by its index.ts; the core by that of a part, the contract by any of its files. */
+const FRONT_DOORS = { core: 'src/[^/]+/index\\.ts', contract: 'src/.+\\.ts' }
 const frontDoorRules = PACKAGES.map((to) => ({
   name: `${to}-front-door`,
   comment: `${to} is entered by its front doors alone`,

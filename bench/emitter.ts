@@ -1,5 +1,5 @@
 import { createServer, type Socket } from 'node:net'
-import { formatScaleLine } from '@fleam/contract/scale-line'
+import { formatScaleLine } from '@fleam/contract/scale/scale-line'
 
 export interface Emitter {
   port: number

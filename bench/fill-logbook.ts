@@ -1,6 +1,6 @@
 import { callAt } from '@fleam/contract/fetch-client'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
-import { LOGBOOK_FORMAT } from '@fleam/contract/logbook'
+import { LOGBOOK_FORMAT } from '@fleam/contract/logbook/schemas'
 import { logbookImportOperations } from '@fleam/contract/new-records/operations'
 import { supplierOperations } from '@fleam/contract/supplier/operations'
 import { addDays } from '@fleam/core/calendar'

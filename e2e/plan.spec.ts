@@ -1,6 +1,6 @@
 import type { Call } from '@fleam/contract/fetch-client'
-import type { Cook } from '@fleam/contract/kitchen'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { startOperations } from '@fleam/contract/new-records/operations'
 import { planOperations } from '@fleam/contract/planning/operations'
 import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'

@@ -4,7 +4,7 @@ import type { FabricationDocument } from '@fleam/core/fabrication'
 import { fabricationDocument } from '@fleam/core/fabrication'
 import { sixChickens } from '../../core/test/documents.ts'
 import { issuesOf } from './problem.ts'
-import { formatScaleLine, parseScaleLine } from './scale-line.ts'
+import { formatScaleLine, parseScaleLine } from './scale/scale-line.ts'
 
 const issues = (input: unknown) => {
   const result = fabricationDocument.safeParse(input)

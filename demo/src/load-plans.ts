@@ -1,5 +1,5 @@
 import { buyingOperations } from '@fleam/contract/buying/operations'
-import { editOf } from '@fleam/contract/edit'
+import { editOf } from '@fleam/contract/fabrication/edit'
 import { fabricationOperations } from '@fleam/contract/fabrication/operations'
 import { factOperations } from '@fleam/contract/facts/operations'
 import { startOperations } from '@fleam/contract/new-records/operations'

@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract/receiving'
+import type { Lot } from '@fleam/contract/receiving/schemas'
 
 /** A delivery as it came to the door; ids and days are added by the scenario. */
 export interface LotScript {

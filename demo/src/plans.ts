@@ -1,4 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
+import type { Product } from '@fleam/contract/buying/schemas'
 import { addDays, weekdayOf } from '@fleam/core/calendar'
 import { emptyDraft, type PlanDraft } from '@fleam/core/planning'
 

@@ -1,4 +1,4 @@
-import type { Supplier } from '@fleam/contract/buying'
+import type { Supplier } from '@fleam/contract/buying/schemas'
 import type { PriceListLine } from '@fleam/core/price-lists'
 import { priceListCsv } from '@fleam/core/price-lists'
 

@@ -1,4 +1,4 @@
-import type { ScaleState } from '@fleam/contract/scale-line'
+import type { ScaleState } from '@fleam/contract/scale/scale-line'
 
 /** How a simulated bench scale behaves. Weights in grams, times in milliseconds. */
 export interface BenchScaleOptions {

@@ -1,6 +1,6 @@
 import { connect, type Socket } from 'node:net'
 import { createInterface } from 'node:readline'
-import { parseScaleLine, type ScaleReading } from '@fleam/contract/scale-line'
+import { parseScaleLine, type ScaleReading } from '@fleam/contract/scale/scale-line'
 import { startScaleServer } from './scale-server.ts'
 
 let server: ReturnType<typeof startScaleServer>

@@ -1,6 +1,6 @@
 import { createServer, type Server, type Socket } from 'node:net'
 import { createInterface } from 'node:readline'
-import { formatScaleLine } from '@fleam/contract/scale-line'
+import { formatScaleLine } from '@fleam/contract/scale/scale-line'
 import { BenchScale, type BenchScaleOptions, KITCHEN_BENCH_SCALE } from './bench-scale.ts'
 
 const LINES_A_SECOND = 25

@@ -1,6 +1,7 @@
 import compress from '@fastify/compress'
 import swagger from '@fastify/swagger'
 import swaggerUi, { type FastifySwaggerUiOptions } from '@fastify/swagger-ui'
+import { DESCRIPTION_PAGE_PATH, DESCRIPTION_PATH } from '@fleam/contract/api'
 import Fastify, { type FastifyServerOptions, type RouteOptions } from 'fastify'
 import { jsonSchemaTransformObject } from 'fastify-type-provider-zod'
 import { appraisalRoutes } from './appraisal/index.ts'
@@ -60,7 +61,7 @@ const BODY_LIMIT_BYTES = 512 * 1024
 
 /** The page that shows the description: the product's name, nothing of its maker, and nothing from elsewhere. */
 const DESCRIPTION_PAGE: FastifySwaggerUiOptions = {
-  routePrefix: '/api/docs',
+  routePrefix: DESCRIPTION_PAGE_PATH,
   theme: {
     title: 'Fleam API',
     favicon: [],
@@ -144,7 +145,7 @@ export async function buildApp({
       openapi: '3.1.0',
       info: { title: 'Fleam', version: '1', description: 'Weights to portions, costs and verdicts.' },
     },
-    transform: describing('/api/openapi.json'),
+    transform: describing(DESCRIPTION_PATH),
     transformObject: jsonSchemaTransformObject,
   })
   await app.register(swaggerUi, DESCRIPTION_PAGE)
@@ -216,7 +217,7 @@ export async function buildApp({
     kitchenScheduleRoutes(server, scopeOf)
     sheetRoutes(server, scopeOf)
     unreadableRoutes(server, scopeOf)
-    server.get('/api/openapi.json', { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
+    server.get(DESCRIPTION_PATH, { schema: { hide: true } }, () => Promise.resolve(app.swagger()))
   })
   await servePages(app, pages)
   return app

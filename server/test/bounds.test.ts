@@ -1,6 +1,6 @@
 import { priceListBody } from '@fleam/contract/buying/operations'
-import { fact } from '@fleam/contract/fact'
-import { loggedRecord } from '@fleam/contract/logbook'
+import { fact } from '@fleam/contract/facts/schemas'
+import { loggedRecord } from '@fleam/contract/logbook/schemas'
 import { z } from 'zod'
 import { openTestApp, type TestApp } from './harness.ts'
 

@@ -1,5 +1,5 @@
-import type { FabricationRow } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Plan, PlannedFabrication, PlanRow } from '@fleam/core/plans'
 import { loadDemo } from '@fleam/demo'
 import { openTestApp, type TestApp } from './harness.ts'

@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import { QueryTypes } from 'sequelize'
 import { type Asked, fillKitchen } from './fill-kitchen.ts'
 import { openTestApp, setUpKitchen, type TestApp } from './harness.ts'

@@ -1,4 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
+import type { Product } from '@fleam/contract/buying/schemas'
 import { addDays } from '@fleam/core/calendar'
 import { emptyDraft, type PlanDraft, type PlanGoods, planOrders, planRequest } from '@fleam/core/planning'
 import type { Plan } from '@fleam/core/plans'

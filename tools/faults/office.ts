@@ -1,6 +1,6 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
 import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { importOperations, logbookImportOperations } from '@fleam/contract/new-records/operations'
 import { planOperations } from '@fleam/contract/planning/operations'
 import type { FabricationDocument } from '@fleam/core/fabrication'

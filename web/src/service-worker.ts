@@ -1,4 +1,5 @@
 /// <reference lib="webworker" />
+import { isApiPath } from '@fleam/contract/api'
 import {
   cleanupOutdatedCaches,
   createHandlerBoundToURL,
@@ -30,7 +31,7 @@ registerRoute(new PrecacheRoute(others))
 self.addEventListener('fetch', (event) => {
   const { request } = event
   const url = new URL(request.url)
-  if (request.mode !== 'navigate' || url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return
+  if (request.mode !== 'navigate' || url.origin !== self.location.origin || isApiPath(url.pathname)) return
   event.respondWith(page({ request, event, url }))
 })
 self.addEventListener('install', () => void self.skipWaiting())

@@ -1,5 +1,5 @@
-import type { FabricationRecord, FabricationStep } from '@fleam/contract/fabrication'
-import type { ScaleReading } from '@fleam/contract/scale-line'
+import type { FabricationRecord, FabricationStep } from '@fleam/contract/fabrication/schemas'
+import type { ScaleReading } from '@fleam/contract/scale/scale-line'
 import { documentOf, type PlannedPile } from '@fleam/core/fabrication'
 import type { Mark } from '@fleam/core/facts'
 import { viewOf, type WeighingCheck } from '@fleam/core/weighing'

@@ -1,4 +1,4 @@
-import type { Work, WorkName } from '@fleam/contract/work'
+import type { Work, WorkName } from '@fleam/contract/portioning/work'
 import { platePieces } from '@fleam/core/plating'
 import { type PortionRequest, planBonded, planPortions, planRacks } from '@fleam/core/portioning'
 import type { SolveProgramme } from '@fleam/core/solving'

@@ -1,4 +1,4 @@
-import type { LotRow } from '@fleam/contract/receiving'
+import type { LotRow } from '@fleam/contract/receiving/schemas'
 
 /** A delivery in the cold that nothing was cut from, as far as lists look at it. */
 export const lotRow = (id: string, itemId: string, useBy: string, standing = 'accepted') =>

@@ -1,6 +1,7 @@
 import { priceIssue, priceMapping, rememberedMappings } from '@fleam/core/price-lists'
 import { id } from '@fleam/core/values'
 import { z } from 'zod'
+import { file, operations, steps } from '../operation.ts'
 import {
   articleHistory,
   articleRows,
@@ -11,8 +12,7 @@ import {
   priceCorrection,
   products,
   turnedRows,
-} from '../buying.ts'
-import { file, operations, steps } from '../operation.ts'
+} from './schemas.ts'
 
 const MAX_LISTED = 200
 const MAX_OFFSET = 10_000_000

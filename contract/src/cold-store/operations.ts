@@ -1,5 +1,5 @@
-import { lastDayAnswer, lastDayRequest } from '../last-day.ts'
 import { operations } from '../operation.ts'
+import { lastDayAnswer, lastDayRequest } from './schemas.ts'
 
 export const lastDayOperations = operations('cold store', {
   lastDay: {

@@ -1,9 +1,9 @@
 import { appraisal } from '@fleam/core/appraisal'
 import { fabricationDocument } from '@fleam/core/fabrication'
 import { z } from 'zod'
-import { fabricationEdit, fabricationRows, fabricationState, recordVersions } from '../fabrication.ts'
-import { keptJudgement } from '../judgement.ts'
 import { file, operations } from '../operation.ts'
+import { keptJudgement } from './judgement.ts'
+import { fabricationEdit, fabricationRows, fabricationState, recordVersions } from './schemas.ts'
 
 /** Nobody lists more records at once. */
 export const MAX_LISTED = 200

@@ -1,8 +1,7 @@
 import { measuredCut } from '@fleam/core/facts'
 import { z } from 'zod'
-import { fabricationNews } from '../fabrication.ts'
-import { factsKept, factsSent } from '../fact.ts'
 import { events, operations } from '../operation.ts'
+import { fabricationNews, factsKept, factsSent } from './schemas.ts'
 
 export const factOperations = operations('facts', {
   createFacts: {

@@ -1,5 +1,5 @@
-import { forecastEvidence } from '../forecasting.ts'
 import { operations } from '../operation.ts'
+import { forecastEvidence } from './schemas.ts'
 
 export const forecastingOperations = operations('forecasting', {
   readEvidence: {

@@ -1,5 +1,5 @@
-import { health } from '../health.ts'
 import { operations } from '../operation.ts'
+import { health } from './schemas.ts'
 
 export const healthOperations = operations('health', {
   readHealth: {

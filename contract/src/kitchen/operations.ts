@@ -1,3 +1,4 @@
+import { operations } from '../operation.ts'
 import {
   cook,
   cookEdit,
@@ -10,8 +11,7 @@ import {
   kitchenSetUp,
   kitchens,
   newCook,
-} from '../kitchen.ts'
-import { operations } from '../operation.ts'
+} from './schemas.ts'
 
 export const kitchenOperations = operations('kitchen', {
   listKitchens: {

@@ -1,15 +1,5 @@
 import { z } from 'zod'
-import {
-  chartQuery,
-  logbookChanges,
-  logbookDoubts,
-  logbookExportQuery,
-  logbookPage,
-  logbookSeries,
-  logbookSummary,
-  recordsQuery,
-  summaryQuery,
-} from '../logbook.ts'
+import { file, operations, steps } from '../operation.ts'
 import {
   curveQuery,
   logbookCurve,
@@ -20,8 +10,18 @@ import {
   logbookView,
   logbookViews,
   periodQuery,
-} from '../logbook-findings.ts'
-import { file, operations, steps } from '../operation.ts'
+} from './findings.ts'
+import {
+  chartQuery,
+  logbookChanges,
+  logbookDoubts,
+  logbookExportQuery,
+  logbookPage,
+  logbookSeries,
+  logbookSummary,
+  recordsQuery,
+  summaryQuery,
+} from './schemas.ts'
 
 export const logbookViewOperations = operations('logbook', {
   listLogbookViews: {

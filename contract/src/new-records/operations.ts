@@ -1,8 +1,8 @@
 import { fabricationDocument } from '@fleam/core/fabrication'
 import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { fabricationStart, fabricationState } from '../fabrication.ts'
-import { logbookFile, recordsImported } from '../logbook.ts'
+import { fabricationStart, fabricationState } from '../fabrication/schemas.ts'
+import { logbookFile, recordsImported } from '../logbook/schemas.ts'
 import { operations, steps } from '../operation.ts'
 
 const decided = id.or(z.literal('none'))

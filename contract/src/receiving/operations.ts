@@ -1,7 +1,7 @@
 import { id } from '@fleam/core/values'
 import { z } from 'zod'
 import { file, operations } from '../operation.ts'
-import { lot, lotEdit, lotPhoto, lotRows, lotTrace } from '../receiving.ts'
+import { lot, lotEdit, lotPhoto, lotRows, lotTrace } from './schemas.ts'
 
 const LARGEST_PHOTO_BYTES = 1_200_000
 const query = z.object({ words: z.string().max(200).default('') })

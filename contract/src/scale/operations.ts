@@ -1,5 +1,5 @@
 import { events, operations } from '../operation.ts'
-import { scaleCommand, scaleStatus, standInLoad } from '../scale-line.ts'
+import { scaleCommand, scaleStatus, standInLoad } from './scale-line.ts'
 
 export const scaleOperations = operations('scale', {
   readScale: {

@@ -1,5 +1,5 @@
 import { operations } from '../operation.ts'
-import { supplierCards, supplierCardsQuery } from '../supplier-card.ts'
+import { supplierCards, supplierCardsQuery } from './schemas.ts'
 
 export const supplierCardOperations = operations('supplier', {
   listSupplierCards: {

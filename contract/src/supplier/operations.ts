@@ -1,6 +1,6 @@
 import { id } from '@fleam/core/values'
 import { z } from 'zod'
-import { supplier, suppliers } from '../buying.ts'
+import { supplier, suppliers } from '../buying/schemas.ts'
 import { operations } from '../operation.ts'
 
 export const supplierOperations = operations('suppliers', {

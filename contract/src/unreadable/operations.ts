@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { operations } from '../operation.ts'
-import { UNREADABLE_KINDS, unreadableRows } from '../unreadable.ts'
+import { UNREADABLE_KINDS, unreadableRows } from './schemas.ts'
 
 export const unreadableOperations = operations('unreadable', {
   listUnreadable: {

@@ -1,5 +1,5 @@
 import { operations } from '../operation.ts'
-import { whatIf, whatIfs } from '../what-if.ts'
+import { whatIf, whatIfs } from './schemas.ts'
 
 export const whatIfOperations = operations('what-ifs', {
   listWhatIfs: {

@@ -8,7 +8,7 @@ export { purchaseFromLot, unitsFromLot } from './draw.ts'
 
 export type { LabelMismatch } from './label-match.ts'
 export { labelAgainstLot, labelMismatch, otherLabelWeight, repeatedLabels } from './label-match.ts'
-export type { LotStanding } from './lot-claim.ts'
+export type { ClaimedLot, LotStanding } from './lot-claim.ts'
 export { isSentBack, LOT_STANDINGS, lotClaim } from './lot-claim.ts'
 export type { StockLot } from './stock.ts'
 export { lotBalance, stockInOrder } from './stock.ts'

@@ -20,6 +20,8 @@ export type {
 export {
   cookIdOf,
   cookMinutes,
+  cookSkills,
+  cookWeek,
   cuttingMinutes,
   explainCutting,
   explainHoursLeft,

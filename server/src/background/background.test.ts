@@ -1,6 +1,6 @@
 import { resolve } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'

@@ -1,4 +1,4 @@
-import type { ArticleRows, StruckPrice } from '@fleam/contract/buying'
+import type { ArticleRows, StruckPrice } from '@fleam/contract/buying/schemas'
 import type { BuyingForm } from '@fleam/core/buying'
 import type { ArticlePrice } from '@fleam/core/price-lists'
 import { v7 as newId } from 'uuid'

@@ -1,4 +1,4 @@
-import type { PriceCorrection } from '@fleam/contract/buying'
+import type { PriceCorrection } from '@fleam/contract/buying/schemas'
 import type { ArticlePrice } from '@fleam/core/price-lists'
 import { notFound, Refusal } from '../http/index.ts'
 import { decide, ofKitchen, type Scope, within } from '../scope/index.ts'

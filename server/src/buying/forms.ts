@@ -1,4 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
+import type { Product } from '@fleam/contract/buying/schemas'
 import {
   assumedPlate,
   type BuyingForm,

@@ -1,5 +1,5 @@
-import type { Product } from '@fleam/contract/buying'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Product } from '@fleam/contract/buying/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { WholeForm } from '@fleam/core/buying'
 import type { Item, Style } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'

@@ -1,5 +1,5 @@
 import { createServer } from 'node:http'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import { guessMapping, PRICE_COLUMNS, type RememberedMapping, readTable } from '@fleam/core/price-lists'
 import { until } from '../../../tools/processes.ts'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'

@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { ArticleRows, PriceAdded } from '@fleam/contract/buying'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { ArticleRows, PriceAdded } from '@fleam/contract/buying/schemas'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { priceOn } from '@fleam/core/buying'
 import { decodeText } from '@fleam/core/csv'
 import { documentOf } from '@fleam/core/fabrication'

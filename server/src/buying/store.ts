@@ -1,4 +1,4 @@
-import type { StruckPrice } from '@fleam/contract/buying'
+import type { StruckPrice } from '@fleam/contract/buying/schemas'
 import type { Article, ArticlePrice } from '@fleam/core/price-lists'
 import { col, fn, literal, Op, type Order, where as sqlWhere, type WhereOptions } from 'sequelize'
 import { ofKitchen, partOf, type Scope, within } from '../scope/index.ts'

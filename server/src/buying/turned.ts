@@ -1,4 +1,4 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication/schemas'
 import { isSamePrice, type PriceChange, priceOn, turnedVerdict } from '@fleam/core/buying'
 import { documentOf, type FabricationDocument } from '@fleam/core/fabrication'
 import { latestOfEachStyle, requireState } from '../fabrication/index.ts'

@@ -1,5 +1,5 @@
 import type { CautionOverride } from '@fleam/contract/cautions/operations'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'

@@ -1,6 +1,6 @@
+import type { Work } from '@fleam/contract/portioning/work'
 import { issuesOf, type Problem } from '@fleam/contract/problem'
 import { brokenText, HALF_A_CHARACTER } from '@fleam/contract/well-formed'
-import type { Work } from '@fleam/contract/work'
 import { type Appraisal, appraise } from '@fleam/core/appraisal'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import { fabricationDocument } from '@fleam/core/fabrication'

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { type PrivateDatabase, startPrivateDatabase } from '../../../tools/private-database.ts'
 import { isAlive, until } from '../../../tools/processes.ts'
 import { openTestApp, send, sendFacts, setUpKitchen, startSixChickens, weighing } from '../../test/harness.ts'

@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import { appraise, FORMULAS } from '@fleam/core/appraisal'
 import { keptBeam, twinBeam } from '@fleam/core/beam'
 import { documentOf } from '@fleam/core/fabrication'

@@ -1,4 +1,4 @@
-import { type FabricationRecord, type FabricationState, fabricationRecord } from '@fleam/contract/fabrication'
+import { type FabricationRecord, type FabricationState, fabricationRecord } from '@fleam/contract/fabrication/schemas'
 import type { Fact } from '@fleam/core/facts'
 import { factTable } from '../database/index.ts'
 import { requireReadable } from '../http/index.ts'

@@ -1,8 +1,8 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { KeptJudgement } from '@fleam/contract/judgement'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { KeptJudgement } from '@fleam/contract/fabrication/judgement'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import { appraise, FORMULAS, judgementOf } from '@fleam/core/appraisal'
 import { documentOf } from '@fleam/core/fabrication'
 import {

@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { KeptJudgement } from '@fleam/contract/judgement'
+import type { KeptJudgement } from '@fleam/contract/fabrication/judgement'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { appraise, FORMULAS, judgementOf } from '@fleam/core/appraisal'
 import { documentOf } from '@fleam/core/fabrication'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'

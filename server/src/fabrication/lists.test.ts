@@ -1,6 +1,6 @@
-import { editOf as wholeEdit } from '@fleam/contract/edit'
-import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import { editOf as wholeEdit } from '@fleam/contract/fabrication/edit'
+import type { FabricationRow, FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import {

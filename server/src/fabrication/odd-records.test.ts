@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import { HEAVIEST_GRAMS, MAX_COOKS, MAX_MINUTES, MAX_STYLES, MAX_UNITS } from '@fleam/core/limits'
 import type { Item, Style } from '@fleam/core/style'
 import { withOwnPiles } from '@fleam/core/style'

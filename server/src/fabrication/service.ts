@@ -1,5 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { editOf } from '@fleam/contract/edit'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { KeptJudgement } from '@fleam/contract/fabrication/judgement'
 import {
   type FabricationEdit,
   type FabricationRecord,
@@ -7,8 +8,7 @@ import {
   type FabricationState,
   fabricationRecord,
   type RecordVersion,
-} from '@fleam/contract/fabrication'
-import type { KeptJudgement } from '@fleam/contract/judgement'
+} from '@fleam/contract/fabrication/schemas'
 import { type CookName, documentOf, type FabricationDocument, type PlannedPile } from '@fleam/core/fabrication'
 import { standingMarks, standingReadings } from '@fleam/core/facts'
 import { countsOf, expectedDocument } from '@fleam/core/weighing'

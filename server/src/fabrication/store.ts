@@ -1,4 +1,9 @@
-import type { FabricationEdit, FabricationRecord, FabricationState, RecordVersion } from '@fleam/contract/fabrication'
+import type {
+  FabricationEdit,
+  FabricationRecord,
+  FabricationState,
+  RecordVersion,
+} from '@fleam/contract/fabrication/schemas'
 import { type FindOptions, literal, Op, type Order } from 'sequelize'
 import { type FabricationModel, fabricationVersionTable } from '../database/index.ts'
 import { factsOf } from '../facts/index.ts'

@@ -1,4 +1,4 @@
-import type { FabricationNews } from '@fleam/contract/fabrication'
+import type { FabricationNews } from '@fleam/contract/facts/schemas'
 import type { Fact } from '@fleam/core/facts'
 import { type Database, factTable } from '../database/index.ts'
 import { arrivedAt, type BenchKey, versionsOf } from './store.ts'

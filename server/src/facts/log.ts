@@ -1,4 +1,4 @@
-import type { FactsKept, NotAFact } from '@fleam/contract/fact'
+import type { FactsKept, NotAFact } from '@fleam/contract/facts/schemas'
 import type { Fact } from '@fleam/core/facts'
 import { type Database, databaseAttributes, databaseCode, factTable } from '../database/index.ts'
 import { notFound } from '../http/index.ts'

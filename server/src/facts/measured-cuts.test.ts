@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { MeasuredCut } from '@fleam/core/facts'
 import { v7 as newId } from 'uuid'
 import {

@@ -1,4 +1,4 @@
-import { type FactRefused, type FactsKept, fact, type NotAFact } from '@fleam/contract/fact'
+import { type FactRefused, type FactsKept, fact, type NotAFact } from '@fleam/contract/facts/schemas'
 import { issuesOf, type ProblemCode } from '@fleam/contract/problem'
 import type { Fact } from '@fleam/core/facts'
 import { MAX_ISSUES, Refusal } from '../http/index.ts'

@@ -1,4 +1,4 @@
-import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import type { ForecastEvidence } from '@fleam/contract/forecasting/schemas'
 import { addDays } from '@fleam/core/calendar'
 import { articlesById, articlesOfItems, type PricedArticle } from '../buying/index.ts'
 import { requireState } from '../fabrication/index.ts'

@@ -1,5 +1,5 @@
-import type { Health } from '@fleam/contract/health'
 import { healthOperations } from '@fleam/contract/health/operations'
+import type { Health } from '@fleam/contract/health/schemas'
 import packageJson from '../../../package.json' with { type: 'json' }
 import { type Database, migrationState } from '../database/index.ts'
 import type { DiskWatch } from '../http/index.ts'

@@ -28,8 +28,8 @@ export class DiskWatch {
 
   /** There is room again as soon as a kitchen's change was stored. */
   watch(app: FastifyInstance): void {
-    app.addHook('onResponse', async ({ method, url }, { statusCode }) => {
-      if (method !== 'GET' && statusCode < 300 && url.startsWith('/api/kitchens')) this.#sawNoRoom = false
+    app.addHook('onResponse', async ({ method, params }, { statusCode }) => {
+      if (method !== 'GET' && statusCode < 300 && Object.hasOwn(Object(params), 'kitchenId')) this.#sawNoRoom = false
     })
   }
 }

@@ -1,4 +1,5 @@
 import type { SwaggerTransform } from '@fastify/swagger'
+import { isApiPath } from '@fleam/contract/api'
 import { PROBLEMS, type ProblemCode, problem } from '@fleam/contract/problem'
 import { createJsonSchemaTransform } from 'fastify-type-provider-zod'
 import { z } from 'zod'
@@ -62,7 +63,7 @@ export function describing(description: string): SwaggerTransform {
   const transform = createJsonSchemaTransform({ skipList: [description] })
   return (route) => {
     const { url } = route
-    if (!url.startsWith('/api/') || url === description) return { url, schema: { hide: true } }
+    if (!isApiPath(url) || url === description) return { url, schema: { hide: true } }
     const { refuses: _refuses, mediaType: _mediaType, ...schema } = (route.schema ?? {}) as Operation
     return transform({ ...route, schema: { ...schema, response: answersOf(route.schema as Operation) } as never })
   }

@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, type TestApp } from '../../test/harness.ts'
 

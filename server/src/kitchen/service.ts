@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract/kitchen'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenEdit, KitchenOffer } from '@fleam/contract/kitchen/schemas'
 import { MAX_COOKS } from '@fleam/core/limits'
 import type { Database } from '../database/index.ts'
 import { createOnce, isSameContent, notFound, Refusal, refuseTaken } from '../http/index.ts'

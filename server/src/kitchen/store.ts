@@ -1,4 +1,4 @@
-import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenOffer } from '@fleam/contract/kitchen'
+import type { Cook, CookEdit, CookWeeks, Kitchen, KitchenOffer } from '@fleam/contract/kitchen/schemas'
 import { cookTable, type Database, kitchenOfferTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 

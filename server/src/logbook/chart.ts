@@ -1,4 +1,4 @@
-import type { ChartQuery, LogbookSeries } from '@fleam/contract/logbook'
+import type { ChartQuery, LogbookSeries } from '@fleam/contract/logbook/schemas'
 import {
   CHART_BASELINE,
   type ChartLimits,

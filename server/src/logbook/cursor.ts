@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { RecordsQuery } from '@fleam/contract/logbook'
+import type { RecordsQuery } from '@fleam/contract/logbook/schemas'
 import { Refusal } from '../http/index.ts'
 import type { PageEnd } from './records-store.ts'
 

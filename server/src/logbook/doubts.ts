@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { LogbookDoubts } from '@fleam/contract/logbook'
+import type { LogbookDoubts } from '@fleam/contract/logbook/schemas'
 import { type Doubt, type DoubtRecord, doubtsOf, takenTwice } from '@fleam/core/logbook'
 import { containers } from '../containers/index.ts'
 import { openStates } from '../fabrication/index.ts'

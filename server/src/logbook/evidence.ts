@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { appraise } from '@fleam/core/appraisal'
 import { documentOf, type LabourSource } from '@fleam/core/fabrication'
 import { standingMarks } from '@fleam/core/facts'

@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { LOGBOOK_FORMAT, type LoggedRecord } from '@fleam/contract/logbook'
+import { LOGBOOK_FORMAT, type LoggedRecord } from '@fleam/contract/logbook/schemas'
 import { documentOf } from '@fleam/core/fabrication'
 import { statesByIds } from '../fabrication/index.ts'
 import type { Scope } from '../scope/index.ts'

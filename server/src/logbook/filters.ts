@@ -1,4 +1,4 @@
-import type { LogbookFilters } from '@fleam/contract/logbook'
+import type { LogbookFilters } from '@fleam/contract/logbook/schemas'
 import { Refusal } from '../http/index.ts'
 import type { Scope } from '../scope/index.ts'
 import { namesOf } from './names.ts'

@@ -1,5 +1,5 @@
-import type { LogbookFilters } from '@fleam/contract/logbook'
-import type { CurveQuery, LogbookCurve, LogbookLearning } from '@fleam/contract/logbook-findings'
+import type { CurveQuery, LogbookCurve, LogbookLearning } from '@fleam/contract/logbook/findings'
+import type { LogbookFilters } from '@fleam/contract/logbook/schemas'
 import type { Day } from '@fleam/core/calendar'
 import { improvementsOf, learningCurve, type PracticeRecord, practiceOf } from '@fleam/core/logbook'
 import { QueryTypes } from 'sequelize'

@@ -1,12 +1,12 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import type {
   LogbookChanges,
   LogbookDoubts,
   LogbookPage,
   LogbookSeries,
   LogbookSummaryAnswer,
-} from '@fleam/contract/logbook'
+} from '@fleam/contract/logbook/schemas'
 import { appraise } from '@fleam/core/appraisal'
 import { documentOf, type FabricationDocument } from '@fleam/core/fabrication'
 import { MONEY_VIEWS, recordFigures } from '@fleam/core/logbook'

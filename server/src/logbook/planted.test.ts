@@ -1,14 +1,14 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { LogbookChanges, LogbookDoubts, LogbookPage, LogbookSeries } from '@fleam/contract/logbook'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import type {
   LogbookCurve,
   LogbookLearning,
   LogbookSeasons,
   LogbookTurns,
   LogbookView,
-} from '@fleam/contract/logbook-findings'
-import type { SupplierCards } from '@fleam/contract/supplier-card'
+} from '@fleam/contract/logbook/findings'
+import type { LogbookChanges, LogbookDoubts, LogbookPage, LogbookSeries } from '@fleam/contract/logbook/schemas'
+import type { SupplierCards } from '@fleam/contract/supplier-card/schemas'
 import { addDays } from '@fleam/core/calendar'
 import { pastRecords } from '@fleam/demo'
 import { v7 as newId } from 'uuid'

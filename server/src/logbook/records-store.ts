@@ -1,4 +1,10 @@
-import type { LogbookExportQuery, LogbookPage, LogbookRecord, LogbookSort, RecordsQuery } from '@fleam/contract/logbook'
+import type {
+  LogbookExportQuery,
+  LogbookPage,
+  LogbookRecord,
+  LogbookSort,
+  RecordsQuery,
+} from '@fleam/contract/logbook/schemas'
 import { QueryTypes } from 'sequelize'
 import { parsedJsonOf } from '../database/index.ts'
 import { type Scope, within } from '../scope/index.ts'

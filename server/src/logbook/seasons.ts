@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { LogbookFilters } from '@fleam/contract/logbook'
-import type { LogbookSeasons } from '@fleam/contract/logbook-findings'
+import type { LogbookSeasons } from '@fleam/contract/logbook/findings'
+import type { LogbookFilters } from '@fleam/contract/logbook/schemas'
 import { type SeasonShare, seasonsOf } from '@fleam/core/logbook'
 import { QueryTypes } from 'sequelize'
 import { type Scope, within } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { ChartQuery } from '@fleam/contract/logbook'
+import type { ChartQuery } from '@fleam/contract/logbook/schemas'
 import { addDays, type Day } from '@fleam/core/calendar'
 import type { ChangeRecord, ChartPoint, SharedPile } from '@fleam/core/logbook'
 import { QueryTypes } from 'sequelize'

@@ -6,7 +6,7 @@ import {
   MAX_IMPORTED,
   type RecordsQuery,
   type SummaryQuery,
-} from '@fleam/contract/logbook'
+} from '@fleam/contract/logbook/schemas'
 import { summariseLogbook, whatChanged } from '@fleam/core/logbook'
 import { Refusal } from '../http/index.ts'
 import { dayOf, type Scope } from '../scope/index.ts'

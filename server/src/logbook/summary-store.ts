@@ -1,4 +1,4 @@
-import type { LogbookFilters, SummaryQuery } from '@fleam/contract/logbook'
+import type { LogbookFilters, SummaryQuery } from '@fleam/contract/logbook/schemas'
 import {
   type LogbookGroup,
   type MemberSums,

@@ -1,5 +1,5 @@
-import type { LogbookFilters } from '@fleam/contract/logbook'
-import type { LogbookTurns } from '@fleam/contract/logbook-findings'
+import type { LogbookTurns } from '@fleam/contract/logbook/findings'
+import type { LogbookFilters } from '@fleam/contract/logbook/schemas'
 import { mondayOfWeek } from '@fleam/core/calendar'
 import { type ComparedRecord, oddWeeks, summariseLogbook, turnsOf } from '@fleam/core/logbook'
 import { QueryTypes } from 'sequelize'

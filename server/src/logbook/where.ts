@@ -1,4 +1,4 @@
-import type { LogbookFilters } from '@fleam/contract/logbook'
+import type { LogbookFilters } from '@fleam/contract/logbook/schemas'
 import type { Scope } from '../scope/index.ts'
 
 /** A condition of raw SQL with the values that stand in it. */

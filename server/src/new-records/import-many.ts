@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import type { FabricationState } from '@fleam/contract/fabrication'
-import { type LoggedRecord, loggedRecord, type RecordsImported } from '@fleam/contract/logbook'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import { type LoggedRecord, loggedRecord, type RecordsImported } from '@fleam/contract/logbook/schemas'
 import { issuesOf } from '@fleam/contract/problem'
 import { QueryTypes } from 'sequelize'
 import { insertStates } from '../fabrication/index.ts'

@@ -1,4 +1,4 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication/schemas'
 import { documentOf, type FabricationDocument, type Pile, type PlannedPile } from '@fleam/core/fabrication'
 import type { Reading } from '@fleam/core/facts'
 import { wholeMilligrams } from '@fleam/core/units'

@@ -4,7 +4,7 @@ import type {
   FabricationRequest,
   FabricationState,
   FabricationStep,
-} from '@fleam/contract/fabrication'
+} from '@fleam/contract/fabrication/schemas'
 import type { PlannedOffer, PlannedPile } from '@fleam/core/fabrication'
 import { MAX_WEIGHINGS } from '@fleam/core/limits'
 import { isSentBack } from '@fleam/core/receiving'

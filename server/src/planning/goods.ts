@@ -1,5 +1,5 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { LotRow } from '@fleam/contract/receiving'
+import type { LotRow } from '@fleam/contract/receiving/schemas'
 import { daysBetween } from '@fleam/core/calendar'
 import { lotLastDay } from '@fleam/core/cold-store'
 import {

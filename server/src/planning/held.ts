@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract/receiving'
+import type { Lot } from '@fleam/contract/receiving/schemas'
 import { addDays } from '@fleam/core/calendar'
 import { type HeldByPlans, kilosByDay } from '@fleam/core/planning'
 import { dayOf, type Scope } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract/receiving'
+import type { Lot } from '@fleam/contract/receiving/schemas'
 import { type LotModel, lotCaseTable, lotCheckTable, lotTable } from '../database/index.ts'
 
 /** A lot from its row with its cases and checks, and the names of its item and supplier. */

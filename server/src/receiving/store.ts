@@ -1,4 +1,4 @@
-import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract/receiving'
+import type { Lot, LotEdit, LotPhoto, LotRow } from '@fleam/contract/receiving/schemas'
 import { literal, Op, type Order, where as sqlWhere } from 'sequelize'
 import { lotTable } from '../database/index.ts'
 import { usedOfLots } from '../fabrication/index.ts'

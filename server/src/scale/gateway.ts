@@ -1,6 +1,6 @@
 import { connect, type Socket } from 'node:net'
 import { createInterface } from 'node:readline'
-import { LONGEST_LINE, parseScaleLine, type ScaleReading, type ScaleStatus } from '@fleam/contract/scale-line'
+import { LONGEST_LINE, parseScaleLine, type ScaleReading, type ScaleStatus } from '@fleam/contract/scale/scale-line'
 import { Refusal } from '../http/index.ts'
 
 const RECONNECT_MS = 500

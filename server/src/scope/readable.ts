@@ -1,4 +1,4 @@
-import type { UnreadableRow } from '@fleam/contract/unreadable'
+import type { UnreadableRow } from '@fleam/contract/unreadable/schemas'
 import type { Scope } from './scope.ts'
 
 /**

@@ -1,6 +1,6 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { UnreadableRow } from '@fleam/contract/unreadable'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
+import type { UnreadableRow } from '@fleam/contract/unreadable/schemas'
 import type { Transaction } from 'sequelize'
 import { type Database, databaseCode } from '../database/index.ts'
 

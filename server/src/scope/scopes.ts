@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Database } from '../database/index.ts'
 import { Refusal } from '../http/index.ts'
 import type { Actor, Clock, Scope } from './scope.ts'

@@ -10,7 +10,7 @@ type Parsed<Schema> = Schema extends z.ZodType ? z.output<Schema> : undefined
 /** What a handler gets: everything that came in is checked already. */
 interface Served<O extends Operation> {
   /** Of the kitchen that the path names; null where it names none. */
-  scope: O['path'] extends `/api/kitchens/:kitchenId${string}` ? Scope : null
+  scope: 'kitchenId' extends keyof ParamsOf<O> ? Scope : null
   params: ParamsOf<O>
   query: Parsed<O['query']>
   body: Parsed<O['body']>

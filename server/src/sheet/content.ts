@@ -1,5 +1,5 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { type Appraisal, appraise, type MoneyPart, moneyBars } from '@fleam/core/appraisal'
 import { type Comparison, leadingComparison, plateYield } from '@fleam/core/comparison'
 import { invoicePrice, labourMinutes } from '@fleam/core/costing'

@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Item, Style, StyleFile } from '@fleam/core/style'
 import { withOwnPiles } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'

@@ -1,5 +1,5 @@
-import type { Lot } from '@fleam/contract/receiving'
-import type { SupplierCard, SupplierCards, SupplierCardsQuery } from '@fleam/contract/supplier-card'
+import type { Lot } from '@fleam/contract/receiving/schemas'
+import type { SupplierCard, SupplierCards, SupplierCardsQuery } from '@fleam/contract/supplier-card/schemas'
 import { isSentBack, lotClaim, SHORT_SHARE } from '@fleam/core/receiving'
 import { articlesOfSupplier } from '../buying/index.ts'
 import { type StyleSums, styleSums, summary } from '../logbook/index.ts'

@@ -1,4 +1,4 @@
-import type { Supplier } from '@fleam/contract/buying'
+import type { Supplier } from '@fleam/contract/buying/schemas'
 import { v7 as newId } from 'uuid'
 import { createOnce, Refusal, refuseTaken } from '../http/index.ts'
 import { decide, type Scope, takeTurn } from '../scope/index.ts'

@@ -1,4 +1,4 @@
-import type { Supplier } from '@fleam/contract/buying'
+import type { Supplier } from '@fleam/contract/buying/schemas'
 import { supplierTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 

@@ -1,4 +1,4 @@
-import type { UnreadableRow } from '@fleam/contract/unreadable'
+import type { UnreadableRow } from '@fleam/contract/unreadable/schemas'
 import { abandonRecord, latest, statusById } from '../fabrication/index.ts'
 import { notFound } from '../http/index.ts'
 import { deletePlanRow, everySchedule, planRows, updatePlan } from '../planning/index.ts'

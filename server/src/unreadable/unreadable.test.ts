@@ -1,5 +1,5 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { UnreadableRow } from '@fleam/contract/unreadable'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
+import type { UnreadableRow } from '@fleam/contract/unreadable/schemas'
 import type { Plan, PlanRow } from '@fleam/core/plans'
 import { USUAL_WORK } from '@fleam/core/scheduling'
 import { v7 as newId } from 'uuid'

@@ -1,4 +1,4 @@
-import type { WhatIf } from '@fleam/contract/what-if'
+import type { WhatIf } from '@fleam/contract/what-if/schemas'
 import { requireState } from '../fabrication/index.ts'
 import { Refusal, refuseTaken } from '../http/index.ts'
 import { decide, type Scope } from '../scope/index.ts'

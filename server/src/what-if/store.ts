@@ -1,4 +1,4 @@
-import type { WhatIf } from '@fleam/contract/what-if'
+import type { WhatIf } from '@fleam/contract/what-if/schemas'
 import { whatIfTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 

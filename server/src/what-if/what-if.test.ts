@@ -1,7 +1,7 @@
-import { assumptionsOf } from '@fleam/contract/edit'
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { WhatIf } from '@fleam/contract/what-if'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
+import { assumptionsOf } from '@fleam/contract/what-if/assumptions'
+import type { WhatIf } from '@fleam/contract/what-if/schemas'
 import { v7 as newId } from 'uuid'
 import { openTestApp, send, setUpKitchen, startSixChickens, type TestApp } from '../../test/harness.ts'
 

@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Problem } from '@fleam/contract/problem'
 import fc from 'fast-check'
 import { v7 as newId } from 'uuid'

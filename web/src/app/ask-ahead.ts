@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { LoaderFunctionArgs } from 'react-router-dom'
 import { fabricationQuery, kitchensQuery } from '../data/queries.ts'
 import { queryClient } from '../data/query-client.ts'

@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import { MoonStar, Sun } from 'lucide-react'
 import { lazy, Suspense, useEffect } from 'react'
 import Form from 'react-bootstrap/Form'

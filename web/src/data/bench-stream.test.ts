@@ -1,4 +1,5 @@
-import type { FabricationNews, FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { FabricationNews } from '@fleam/contract/facts/schemas'
 import { QueryClient } from '@tanstack/react-query'
 import { reading } from '../../../core/test/facts.ts'
 import { takeNews, withNews } from './bench-stream.ts'

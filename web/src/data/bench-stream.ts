@@ -1,6 +1,7 @@
 import { addressOf } from '@fleam/contract/client'
-import type { FabricationNews, FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { factOperations } from '@fleam/contract/facts/operations'
+import type { FabricationNews } from '@fleam/contract/facts/schemas'
 import { type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { useKitchen } from './kitchen-context.ts'

@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { DecimalMark } from '@fleam/core/units'
 import { createContext, use } from 'react'
 

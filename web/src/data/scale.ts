@@ -1,6 +1,6 @@
 import { addressOf } from '@fleam/contract/client'
 import { scaleOperations } from '@fleam/contract/scale/operations'
-import type { ScaleStatus } from '@fleam/contract/scale-line'
+import type { ScaleStatus } from '@fleam/contract/scale/scale-line'
 import { useSyncExternalStore } from 'react'
 import { call } from './api.ts'
 import { streamWhileSeen } from './seen-stream.ts'

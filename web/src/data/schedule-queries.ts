@@ -1,5 +1,5 @@
-import type { Cook, CookWeeks } from '@fleam/contract/kitchen'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import type { Cook, CookWeeks } from '@fleam/contract/kitchen/schemas'
 import { planOperations } from '@fleam/contract/planning/operations'
 import { kitchenScheduleOperations } from '@fleam/contract/scheduling/operations'
 import type { StylesWork, ToldTask } from '@fleam/core/plans'

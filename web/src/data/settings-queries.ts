@@ -1,5 +1,5 @@
-import type { Cook, CookEdit, KitchenEdit } from '@fleam/contract/kitchen'
 import { kitchenOperations } from '@fleam/contract/kitchen/operations'
+import type { Cook, CookEdit, KitchenEdit } from '@fleam/contract/kitchen/schemas'
 import { useQueryClient } from '@tanstack/react-query'
 import { useChange, useInvalidate } from './operations.ts'
 import { kitchensQuery } from './queries.ts'

@@ -1,5 +1,5 @@
-import type { UnreadableRow } from '@fleam/contract/unreadable'
 import { unreadableOperations } from '@fleam/contract/unreadable/operations'
+import type { UnreadableRow } from '@fleam/contract/unreadable/schemas'
 import { useAnswer, useChange, useInvalidate, useKeepAnswer } from './operations.ts'
 
 const { listUnreadable, strikeUnreadable } = unreadableOperations

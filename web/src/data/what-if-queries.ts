@@ -1,5 +1,5 @@
-import type { WhatIf } from '@fleam/contract/what-if'
 import { whatIfOperations } from '@fleam/contract/what-if/operations'
+import type { WhatIf } from '@fleam/contract/what-if/schemas'
 import { useAnswer, useChange, useKeepAnswer } from './operations.ts'
 
 const { listWhatIfs, createWhatIf, deleteWhatIf } = whatIfOperations

@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { type Fact, standingMarks } from '@fleam/core/facts'
 import { factVoid, mark, move, reading } from '../../../core/test/facts.ts'
 import type { OutboxEntry } from './entry.ts'

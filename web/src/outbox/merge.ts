@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { type Fact, type Reading, standingReadings } from '@fleam/core/facts'
 import type { OutboxEntry } from './entry.ts'
 

@@ -1,4 +1,4 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook/schemas'
 import { explainMoneyView, type RecordMoney } from '@fleam/core/logbook'
 import { LOST_WORDS } from '@fleam/core/wording'
 import { OpenFigure } from './figure.tsx'

@@ -1,4 +1,4 @@
-import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
 import { overWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'
 import { useKitchenCautions } from './cautions.ts'

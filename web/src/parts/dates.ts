@@ -1,4 +1,4 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 
 /** How days are written: as the kitchen's country does, by the weights that it works in. */
 let locale = 'en-GB'

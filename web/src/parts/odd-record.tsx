@@ -1,4 +1,4 @@
-import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
 import { ErrorBoundary } from 'react-error-boundary'
 import { Link } from 'react-router-dom'
 

@@ -1,4 +1,4 @@
-import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
 import { dayIn, minutesSince } from '@fleam/core/calendar'
 import { clockWords } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'

@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract/receiving'
+import type { Lot } from '@fleam/contract/receiving/schemas'
 
 export const STANDING_WORDS: Readonly<Record<Lot['standing'], string>> = {
   accepted: 'accepted',

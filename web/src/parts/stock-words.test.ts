@@ -1,4 +1,4 @@
-import type { LotRow } from '@fleam/contract/receiving'
+import type { LotRow } from '@fleam/contract/receiving/schemas'
 import type { Item } from '@fleam/core/style'
 import { daysLeftWords, stockLots } from './stock-words.ts'
 

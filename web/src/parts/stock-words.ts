@@ -1,5 +1,5 @@
 import { keepingOpened } from '@fleam/catalogue'
-import type { Lot, LotRow } from '@fleam/contract/receiving'
+import type { Lot, LotRow } from '@fleam/contract/receiving/schemas'
 import { lotLastDay } from '@fleam/core/cold-store'
 import { deliveryClaim, type StockLot } from '@fleam/core/receiving'
 import type { Item } from '@fleam/core/style'

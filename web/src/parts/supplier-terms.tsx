@@ -1,4 +1,4 @@
-import type { Supplier } from '@fleam/contract/buying'
+import type { Supplier } from '@fleam/contract/buying/schemas'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

@@ -1,4 +1,4 @@
-import type { Work, WorkName } from '@fleam/contract/work'
+import type { Work, WorkName } from '@fleam/contract/portioning/work'
 import type { Forecast } from '@fleam/core/forecasting'
 import type { PriceListPreview, WorkerReply, WorkerRequest } from './protocol.ts'
 import { startWorker } from './start-worker.ts'

@@ -1,4 +1,4 @@
-import type { Work, WorkName } from '@fleam/contract/work'
+import type { Work, WorkName } from '@fleam/contract/portioning/work'
 import type { Forecast, ForecastModel, Spreads } from '@fleam/core/forecasting'
 import type { PriceIssue, PriceListContext, PriceListLine, PriceMapping } from '@fleam/core/price-lists'
 

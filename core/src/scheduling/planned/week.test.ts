@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { evaluate } from '../../explanation/index.ts'
-import { type CookShift, explainHoursLeft, hoursLeft, hoursOfWeek, shiftBy, shiftsOn } from './week.ts'
+import { explainHoursLeft, hoursLeft, hoursOfWeek, shiftBy, shiftsOn } from './week.ts'
+import type { CookShift } from './work-shapes.ts'
 
 const shift = (day: number, from: number, until: number): CookShift => ({ day, from, until })
 

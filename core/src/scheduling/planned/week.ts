@@ -1,12 +1,6 @@
 import { type Explanation, plus, value } from '../../explanation/index.ts'
 import { MINUTES_OF_A_DAY } from './settings.ts'
-
-/** One stretch at the board of a usual week: day 1 is Monday, minutes from its midnight. */
-export interface CookShift {
-  day: number
-  from: number
-  until: number
-}
+import type { CookShift } from './work-shapes.ts'
 
 const DAYS = [1, 2, 3, 4, 5, 6, 7] as const
 const ASSUMED_MINUTES = 8 * 60

@@ -1,9 +1,23 @@
 import { z } from 'zod'
+import { SPECIES } from '../../style/index.ts'
 import { count, positiveCount } from '../../values/index.ts'
 import { MINUTES_OF_A_DAY, USUAL_WORK } from './settings.ts'
 
 /** Counted from midnight. */
 export const minuteOfDay = z.number().min(0).max(MINUTES_OF_A_DAY)
+
+/** A stretch at the board in a usual week; day 1 is Monday. */
+const cookShift = z
+  .strictObject({ day: z.number().int().min(1).max(7), from: minuteOfDay, until: minuteOfDay })
+  .refine(({ from, until }) => from < until, { path: ['until'], message: 'must be after its beginning' })
+export type CookShift = z.infer<typeof cookShift>
+
+const MAX_SHIFTS = 28
+/** A usual week at the board; null where nobody said. */
+export const cookWeek = z.array(cookShift).max(MAX_SHIFTS).nullable()
+
+/** What a cook may cut; null where nobody said, which is everything. */
+export const cookSkills = z.array(z.enum(SPECIES)).max(SPECIES.length).nullable()
 
 /** What a kitchen has for its work, and what nobody told and is assumed. */
 export const workSettings = z.strictObject({

@@ -4,8 +4,8 @@ import type { HeldTask, ScheduleRequest } from '../schedule.ts'
 import type { JobStep } from './board-way.ts'
 import type { JobProgress } from './follow.ts'
 import type { WorkTask } from './task.ts'
-import { type CookShift, shiftsOn, usualWeek } from './week.ts'
-import type { StyleWork, WorkSettings } from './work-shapes.ts'
+import { shiftsOn, usualWeek } from './week.ts'
+import type { CookShift, StyleWork, WorkSettings } from './work-shapes.ts'
 
 /** A planned fabrication, or one that is on the board, as far as its minutes go. */
 export interface PlannedJob {

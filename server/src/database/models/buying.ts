@@ -1,4 +1,4 @@
-import { supplier } from '@fleam/contract/buying'
+import { supplier } from '@fleam/contract/buying/schemas'
 import { article, articlePrice, rememberedMapping } from '@fleam/core/price-lists'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'

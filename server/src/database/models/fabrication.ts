@@ -1,5 +1,5 @@
-import { fabricationRecord, recordVersion } from '@fleam/contract/fabrication'
-import { whatIf } from '@fleam/contract/what-if'
+import { fabricationRecord, recordVersion } from '@fleam/contract/fabrication/schemas'
+import { whatIf } from '@fleam/contract/what-if/schemas'
 import { consumable, labourEntry, plannedOffer, plannedPile, purchase } from '@fleam/core/fabrication'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'

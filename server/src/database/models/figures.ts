@@ -1,4 +1,4 @@
-import { keptJudgement } from '@fleam/contract/judgement'
+import { keptJudgement } from '@fleam/contract/fabrication/judgement'
 import type { KeptBeam } from '@fleam/core/beam'
 import { BALANCES, PILE_CLASSES } from '@fleam/core/fabrication'
 import type { TakenTwice } from '@fleam/core/logbook'

@@ -1,4 +1,4 @@
-import { cook, type Kitchen, kitchen, kitchenOffer } from '@fleam/contract/kitchen'
+import { cook, type Kitchen, kitchen, kitchenOffer } from '@fleam/contract/kitchen/schemas'
 import { offerOfPile } from '@fleam/core/fabrication'
 import type { Model } from 'sequelize'
 import { z } from 'zod'

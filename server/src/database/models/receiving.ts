@@ -1,4 +1,4 @@
-import { lot, lotCase, lotCheck } from '@fleam/contract/receiving'
+import { lot, lotCase, lotCheck } from '@fleam/contract/receiving/schemas'
 import { z } from 'zod'
 import { type ModelOf, table } from '../table.ts'
 import type { SupplierModel } from './buying.ts'

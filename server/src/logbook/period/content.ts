@@ -1,5 +1,5 @@
-import type { Kitchen } from '@fleam/contract/kitchen'
-import type { LogbookChanges, LogbookDoubts, LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import type { Kitchen } from '@fleam/contract/kitchen/schemas'
+import type { LogbookChanges, LogbookDoubts, LogbookSummaryAnswer } from '@fleam/contract/logbook/schemas'
 import { attributionWords, broughtWords, changeWords, doubtWords, formatFor, LOST_WORDS } from '@fleam/core/wording'
 import { type Paper, paperOf, type SheetTable } from '../../paper/index.ts'
 

@@ -1,4 +1,4 @@
-import type { PeriodQuery } from '@fleam/contract/logbook-findings'
+import type { PeriodQuery } from '@fleam/contract/logbook/findings'
 import { dayOf, type Scope } from '../../scope/index.ts'
 import { doubts } from '../doubts.ts'
 import { changes, summary } from '../service.ts'

@@ -1,5 +1,5 @@
+import type { LogbookView } from '@fleam/contract/logbook/findings'
 import { logbookViewOperations } from '@fleam/contract/logbook/operations'
-import type { LogbookView } from '@fleam/contract/logbook-findings'
 import { createOnce } from '../../http/index.ts'
 import type { Scope } from '../../scope/index.ts'
 import { serve } from '../../serve/index.ts'

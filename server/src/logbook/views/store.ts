@@ -1,4 +1,4 @@
-import type { LogbookView } from '@fleam/contract/logbook-findings'
+import type { LogbookView } from '@fleam/contract/logbook/findings'
 import { ofKitchen, type Scope, within } from '../../scope/index.ts'
 
 export const views = (scope: Scope): Promise<LogbookView[]> =>

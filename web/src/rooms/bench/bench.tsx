@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { lazy, type MouseEvent, Suspense, useState } from 'react'
 import { useParams } from 'react-router-dom'
 import { useBenchStream } from '../../data/bench-stream.ts'

@@ -1,4 +1,4 @@
-import type { ArticleHistory } from '@fleam/contract/buying'
+import type { ArticleHistory } from '@fleam/contract/buying/schemas'
 import { priceLine, recost } from '@fleam/core/buying'
 import { dayIn } from '@fleam/core/calendar'
 import { invoicePrice } from '@fleam/core/costing'

@@ -1,4 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
+import type { Product } from '@fleam/contract/buying/schemas'
 import { compareForms } from '@fleam/core/buying'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router-dom'

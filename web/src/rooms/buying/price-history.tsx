@@ -1,4 +1,4 @@
-import type { ArticleHistory } from '@fleam/contract/buying'
+import type { ArticleHistory } from '@fleam/contract/buying/schemas'
 import type { ArticlePrice } from '@fleam/core/price-lists'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'

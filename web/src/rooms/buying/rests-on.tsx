@@ -1,4 +1,4 @@
-import type { ArticleHistory } from '@fleam/contract/buying'
+import type { ArticleHistory } from '@fleam/contract/buying/schemas'
 import { appraise, reprice } from '@fleam/core/appraisal'
 import { explainByFactor, isSamePrice, type PriceChange, priceOn, recost } from '@fleam/core/buying'
 import { explain } from '@fleam/core/explanation'

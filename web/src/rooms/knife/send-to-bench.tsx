@@ -1,4 +1,4 @@
-import { editOf } from '@fleam/contract/edit'
+import { editOf } from '@fleam/contract/fabrication/edit'
 import { fabricationOperations } from '@fleam/contract/fabrication/operations'
 import { nextOrder } from '@fleam/core/facts'
 import type { KnifeLines, Piece } from '@fleam/core/portioning'

@@ -1,4 +1,4 @@
-import type { Work, WorkName } from '@fleam/contract/work'
+import type { Work, WorkName } from '@fleam/contract/portioning/work'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { workAside } from '../../workers/core-client.ts'
 

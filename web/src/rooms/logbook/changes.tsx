@@ -1,4 +1,4 @@
-import type { LogbookChanges } from '@fleam/contract/logbook'
+import type { LogbookChanges } from '@fleam/contract/logbook/schemas'
 import { explainChange, explainChangeMoney } from '@fleam/core/logbook'
 import { attributionWords } from '@fleam/core/wording'
 import { useLogbookChanges } from '../../data/logbook-queries.ts'

@@ -1,4 +1,4 @@
-import type { LogbookLearning } from '@fleam/contract/logbook-findings'
+import type { LogbookLearning } from '@fleam/contract/logbook/findings'
 import { explainImprovement, explainPractice } from '@fleam/core/logbook'
 import { useLogbookLearning } from '../../data/logbook-queries.ts'
 import { dayWords } from '../../parts/dates.ts'

@@ -1,4 +1,4 @@
-import type { LogbookDoubts } from '@fleam/contract/logbook'
+import type { LogbookDoubts } from '@fleam/contract/logbook/schemas'
 import { doubtWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import { Link } from 'react-router-dom'

@@ -1,6 +1,6 @@
 import { addressOf } from '@fleam/contract/client'
-import type { LogbookFile, RecordsImported } from '@fleam/contract/logbook'
 import { logbookOperations } from '@fleam/contract/logbook/operations'
+import type { LogbookFile, RecordsImported } from '@fleam/contract/logbook/schemas'
 import { logbookImportOperations } from '@fleam/contract/new-records/operations'
 import { useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'

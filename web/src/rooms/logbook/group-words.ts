@@ -1,5 +1,5 @@
 import { RIGOR_STATES } from '@fleam/catalogue'
-import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook/schemas'
 import { type LogbookGroup, sizeClassOf } from '@fleam/core/logbook'
 import { monthWords } from '../../parts/dates.ts'
 import type { Format } from '../../parts/use-format.ts'

@@ -1,4 +1,4 @@
-import type { LogbookCurve } from '@fleam/contract/logbook-findings'
+import type { LogbookCurve } from '@fleam/contract/logbook/findings'
 import { lazy, Suspense, useState } from 'react'
 import Form from 'react-bootstrap/Form'
 import { useLogbookCurve } from '../../data/logbook-queries.ts'

@@ -1,4 +1,4 @@
-import type { LogbookCurve } from '@fleam/contract/logbook-findings'
+import type { LogbookCurve } from '@fleam/contract/logbook/findings'
 import { useNavigate } from 'react-router-dom'
 import { Area, CartesianGrid, ComposedChart, Line, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts'
 import css from './logbook.module.css'

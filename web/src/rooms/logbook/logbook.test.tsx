@@ -1,4 +1,4 @@
-import type { LogbookRecord, LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import type { LogbookRecord, LogbookSummaryAnswer } from '@fleam/contract/logbook/schemas'
 import { appraise } from '@fleam/core/appraisal'
 import { keptBeam, twinBeam } from '@fleam/core/beam'
 import { act, fireEvent, screen, within } from '@testing-library/react'

@@ -1,4 +1,4 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook/schemas'
 import { explainAgainst, type LogbookGroup } from '@fleam/core/logbook'
 import type { Format } from '../../parts/use-format.ts'
 import { memberWords } from './group-words.ts'

@@ -1,4 +1,4 @@
-import { LOGBOOK_SORTS, type LogbookFilters, type LogbookSort } from '@fleam/contract/logbook'
+import { LOGBOOK_SORTS, type LogbookFilters, type LogbookSort } from '@fleam/contract/logbook/schemas'
 import { addDays, parseDay } from '@fleam/core/calendar'
 import { LOGBOOK_GROUPS, type LogbookGroup } from '@fleam/core/logbook'
 import { useCallback, useMemo, useRef } from 'react'

@@ -1,4 +1,4 @@
-import type { LogbookSummaryAnswer } from '@fleam/contract/logbook'
+import type { LogbookSummaryAnswer } from '@fleam/contract/logbook/schemas'
 import { Brought, BroughtMoney, lostIn } from '../../parts/brought.tsx'
 import css from './logbook.module.css'
 

@@ -1,4 +1,4 @@
-import type { LogbookSeasons, LogbookTurns } from '@fleam/contract/logbook-findings'
+import type { LogbookSeasons, LogbookTurns } from '@fleam/contract/logbook/findings'
 import { explainOddWeek, explainPortionMoney } from '@fleam/core/logbook'
 import { useLogbookSeasons, useLogbookTurns } from '../../data/logbook-queries.ts'
 import { LOST_AS } from '../../parts/brought.tsx'

@@ -1,4 +1,4 @@
-import type { LogbookSeries } from '@fleam/contract/logbook'
+import type { LogbookSeries } from '@fleam/contract/logbook/schemas'
 import { lazy, Suspense } from 'react'
 import { Link } from 'react-router-dom'
 import { useLogbookSeries } from '../../data/logbook-queries.ts'

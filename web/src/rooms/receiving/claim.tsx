@@ -1,7 +1,7 @@
 import { faultWords } from '@fleam/catalogue'
 import { addressOf } from '@fleam/contract/client'
-import type { Lot, LotTrace } from '@fleam/contract/receiving'
 import { receivingOperations } from '@fleam/contract/receiving/operations'
+import type { Lot, LotTrace } from '@fleam/contract/receiving/schemas'
 import { lotClaim } from '@fleam/core/receiving'
 import { minorDigits, roundParts } from '@fleam/core/units'
 import Button from 'react-bootstrap/Button'

@@ -1,4 +1,4 @@
-import type { Lot } from '@fleam/contract/receiving'
+import type { Lot } from '@fleam/contract/receiving/schemas'
 import { dayIn } from '@fleam/core/calendar'
 import { stockInOrder } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'

@@ -1,5 +1,5 @@
 import { DEFERS_TO, type ReceivingCheck, receivingChecksFor } from '@fleam/catalogue'
-import type { LotCheck } from '@fleam/contract/receiving'
+import type { LotCheck } from '@fleam/contract/receiving/schemas'
 import type { Species } from '@fleam/core/style'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

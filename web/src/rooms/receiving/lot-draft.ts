@@ -1,5 +1,5 @@
-import { lotEditOf } from '@fleam/contract/edit'
-import type { Lot, LotCase, LotCheck } from '@fleam/contract/receiving'
+import { lotEditOf } from '@fleam/contract/receiving/edit'
+import type { Lot, LotCase, LotCheck } from '@fleam/contract/receiving/schemas'
 import type { ExpectedLine } from '@fleam/core/plans'
 import { type CaseLabel, deliveryClaim, labelAgainstLot, readCaseLabel } from '@fleam/core/receiving'
 import type { LotRequest } from '../../data/buying-queries.ts'

@@ -1,4 +1,4 @@
-import type { LotTrace } from '@fleam/contract/receiving'
+import type { LotTrace } from '@fleam/contract/receiving/schemas'
 import { deliveryClaim, isSentBack, lotBalance } from '@fleam/core/receiving'
 import { useItems } from '../../data/queries.ts'
 import { dayWords } from '../../parts/dates.ts'

@@ -1,6 +1,6 @@
 import { faultWords } from '@fleam/catalogue'
-import { lotEditOf } from '@fleam/contract/edit'
-import type { LotTrace } from '@fleam/contract/receiving'
+import { lotEditOf } from '@fleam/contract/receiving/edit'
+import type { LotTrace } from '@fleam/contract/receiving/schemas'
 import { lotClaim } from '@fleam/core/receiving'
 import { Link } from 'react-router-dom'
 import type { useUpdateLot } from '../../data/buying-queries.ts'

@@ -1,5 +1,5 @@
 import { addressOf } from '@fleam/contract/client'
-import type { LotTrace } from '@fleam/contract/receiving'
+import type { LotTrace } from '@fleam/contract/receiving/schemas'
 import { sheetOperations } from '@fleam/contract/sheet/operations'
 import { pileWeight } from '@fleam/core/fabrication'
 import { Link } from 'react-router-dom'

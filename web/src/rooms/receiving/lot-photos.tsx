@@ -1,6 +1,6 @@
 import { addressOf } from '@fleam/contract/client'
-import type { LotTrace } from '@fleam/contract/receiving'
 import { receivingOperations } from '@fleam/contract/receiving/operations'
+import type { LotTrace } from '@fleam/contract/receiving/schemas'
 import { useRef, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { v7 as newId } from 'uuid'

@@ -1,4 +1,4 @@
-import type { Lot, LotTrace } from '@fleam/contract/receiving'
+import type { Lot, LotTrace } from '@fleam/contract/receiving/schemas'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'

@@ -1,5 +1,5 @@
-import { lotEditOf } from '@fleam/contract/edit'
-import type { LotTrace } from '@fleam/contract/receiving'
+import { lotEditOf } from '@fleam/contract/receiving/edit'
+import type { LotTrace } from '@fleam/contract/receiving/schemas'
 import { dayIn } from '@fleam/core/calendar'
 import { isSentBack } from '@fleam/core/receiving'
 import { useState } from 'react'

@@ -1,5 +1,5 @@
 import { RECEIVING_CHECKS } from '@fleam/catalogue'
-import type { LotCheck } from '@fleam/contract/receiving'
+import type { LotCheck } from '@fleam/contract/receiving/schemas'
 import type { Format } from '../../parts/use-format.ts'
 
 /** What was measured at a check, in brackets: ` (6.5 °C)`; nothing where nothing was. */

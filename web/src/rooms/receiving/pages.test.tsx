@@ -1,4 +1,4 @@
-import type { Lot, LotRow } from '@fleam/contract/receiving'
+import type { Lot, LotRow } from '@fleam/contract/receiving/schemas'
 import type { Item } from '@fleam/core/style'
 import { act, screen } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'

@@ -1,4 +1,4 @@
-import type { Lot, LotRow } from '@fleam/contract/receiving'
+import type { Lot, LotRow } from '@fleam/contract/receiving/schemas'
 import { deliveryClaim, SHORT_SHARE } from '@fleam/core/receiving'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'

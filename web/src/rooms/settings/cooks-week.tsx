@@ -1,5 +1,5 @@
-import { type CookWeekIssue, cookWeekCsv, readCookWeek } from '@fleam/contract/cook-week-csv'
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
+import { type CookWeekIssue, cookWeekCsv, readCookWeek } from '@fleam/core/csv'
 import { hoursOfWeek } from '@fleam/core/scheduling'
 import { SPECIES, type Species } from '@fleam/core/style'
 import { type ChangeEvent, useRef, useState } from 'react'

@@ -1,4 +1,4 @@
-import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
 import { leadingComparison } from '@fleam/core/comparison'
 import { VERDICT_WORDS } from '@fleam/core/wording'
 import { Link } from 'react-router-dom'

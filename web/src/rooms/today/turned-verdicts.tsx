@@ -1,4 +1,4 @@
-import type { TurnedRow } from '@fleam/contract/buying'
+import type { TurnedRow } from '@fleam/contract/buying/schemas'
 import { type PriceChange, turnedVerdict } from '@fleam/core/buying'
 import type { Comparison } from '@fleam/core/comparison'
 import { explain } from '@fleam/core/explanation'

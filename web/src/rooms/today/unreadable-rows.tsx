@@ -1,4 +1,4 @@
-import type { UnreadableRow } from '@fleam/contract/unreadable'
+import type { UnreadableRow } from '@fleam/contract/unreadable/schemas'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { useStrikeUnreadable, useUnreadable } from '../../data/unreadable-queries.ts'

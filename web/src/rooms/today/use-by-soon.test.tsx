@@ -1,4 +1,4 @@
-import type { LotRow } from '@fleam/contract/receiving'
+import type { LotRow } from '@fleam/contract/receiving/schemas'
 import { act, screen } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'

@@ -1,4 +1,4 @@
-import type { Assumptions } from '@fleam/contract/what-if'
+import type { Assumptions } from '@fleam/contract/what-if/schemas'
 import {
   ALLOCATIONS,
   type Allocation,

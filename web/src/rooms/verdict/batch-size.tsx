@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { leadingComparison } from '@fleam/core/comparison'
 import { labourMinutes } from '@fleam/core/costing'
 import { batchCurve, learningFrom } from '@fleam/core/forecasting'

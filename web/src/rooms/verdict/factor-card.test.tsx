@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { act, screen } from '@testing-library/react'
 import { reading as madeReading } from '../../../../core/test/facts.ts'
 import { RECORD } from '../../../test/bench.ts'

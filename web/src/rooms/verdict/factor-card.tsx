@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { appraise, factorReach } from '@fleam/core/appraisal'
 import { type Explanation, evaluate, explain, reachFigure } from '@fleam/core/explanation'
 import { documentOf } from '@fleam/core/fabrication'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { CAUSE_WORDS } from '../../parts/cause-words.ts'
 
 /** What was chosen at the board, and what went wrong there, as the cook named it. */

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { type ForecastModel, ForecastRun, forecastOf, type Spreads } from '@fleam/core/forecasting'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../core/test/documents.ts'

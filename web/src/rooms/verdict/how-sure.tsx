@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
-import type { ForecastEvidence } from '@fleam/contract/forecasting'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
+import type { ForecastEvidence } from '@fleam/contract/forecasting/schemas'
 import { appraise } from '@fleam/core/appraisal'
 import { leadingComparison } from '@fleam/core/comparison'
 import type { FabricationDocument } from '@fleam/core/fabrication'

@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
 import { fabricationOperations } from '@fleam/contract/fabrication/operations'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { judgementOf } from '@fleam/core/appraisal'
 import { judgementWords } from '@fleam/core/wording'
 import { useQuery } from '@tanstack/react-query'

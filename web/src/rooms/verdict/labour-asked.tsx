@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { labourAnswered, labourDoubt } from '@fleam/core/fabrication'
 import type { Fact } from '@fleam/core/facts'
 import { useCooks, useUpdateFabrication } from '../../data/queries.ts'

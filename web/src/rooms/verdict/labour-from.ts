@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
-import type { Assumptions } from '@fleam/contract/what-if'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
+import type { Assumptions } from '@fleam/contract/what-if/schemas'
 import { isSamePrice } from '@fleam/core/buying'
 import type { LabourEntry, LabourSource, PriceSource } from '@fleam/core/fabrication'
 

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { type PriceChange, type Recosted, recost } from '@fleam/core/buying'
 import type { Comparison } from '@fleam/core/comparison'
 import { explain } from '@fleam/core/explanation'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import type { PileResult } from '@fleam/core/costing'
 import type { Pile } from '@fleam/core/fabrication'
 import {

@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import type { PriceUnit } from '@fleam/core/fabrication'
 import { parsePriceText } from '@fleam/core/units'
 import { type FormEvent, useState } from 'react'

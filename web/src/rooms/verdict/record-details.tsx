@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { MAX_UNITS } from '@fleam/core/limits'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'

@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationRecord, RecordVersion } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationRecord, RecordVersion } from '@fleam/contract/fabrication/schemas'
 import { assumptionChanges } from '@fleam/core/explanation'
 import { documentOf } from '@fleam/core/fabrication'
 import Button from 'react-bootstrap/Button'

@@ -1,4 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
+import type { Product } from '@fleam/contract/buying/schemas'
 import { type BuyingForm, portionsFrom, type SideBySide, sideOf, type WholeForm } from '@fleam/core/buying'
 import { evaluate } from '@fleam/core/explanation'
 import type { Item } from '@fleam/core/style'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { reprice } from '@fleam/core/appraisal'
 import { recost } from '@fleam/core/buying'
 import { leadingComparison, minutesPerPortion, yearly } from '@fleam/core/comparison'

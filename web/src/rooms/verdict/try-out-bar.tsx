@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { leadingComparison } from '@fleam/core/comparison'
 import { assumptionChanges } from '@fleam/core/explanation'
 import type { FabricationDocument } from '@fleam/core/fabrication'

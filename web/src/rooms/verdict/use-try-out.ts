@@ -1,6 +1,6 @@
-import { assumptionsOf } from '@fleam/contract/edit'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
-import type { Assumptions, WhatIf } from '@fleam/contract/what-if'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
+import { assumptionsOf } from '@fleam/contract/what-if/assumptions'
+import type { Assumptions, WhatIf } from '@fleam/contract/what-if/schemas'
 import { useCallback, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router-dom'
 

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { appraise } from '@fleam/core/appraisal'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import { minorDigits } from '@fleam/core/units'

@@ -1,4 +1,4 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication/schemas'
 import { type ComponentType, memo, type ReactNode, useDeferredValue, useMemo } from 'react'
 import { useParams } from 'react-router-dom'
 import { useFabrication } from '../../data/queries.ts'

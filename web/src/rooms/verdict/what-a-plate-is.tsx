@@ -1,4 +1,4 @@
-import type { Product } from '@fleam/contract/buying'
+import type { Product } from '@fleam/contract/buying/schemas'
 import type { PlateSaid, ProductPlate } from '@fleam/core/buying'
 import { useState } from 'react'
 import Form from 'react-bootstrap/Form'

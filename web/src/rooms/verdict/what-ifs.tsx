@@ -1,5 +1,5 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
-import type { Assumptions } from '@fleam/contract/what-if'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
+import type { Assumptions } from '@fleam/contract/what-if/schemas'
 import { leadingComparison } from '@fleam/core/comparison'
 import { invoicePrice } from '@fleam/core/costing'
 import { assumptionChanges } from '@fleam/core/explanation'

@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { minutesSince } from '@fleam/core/calendar'
 import type { DayTask } from '@fleam/core/plans'
 import { isOnDuty } from '@fleam/core/scheduling'

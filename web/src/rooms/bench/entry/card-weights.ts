@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { DEFAULT_LIMITS, type FabricationDocument, type PlannedPile, pilesFromReadings } from '@fleam/core/fabrication'
 import type { Reading } from '@fleam/core/facts'
 import { parseCountedWeight, parseWeights, type WeightUnit } from '@fleam/core/units'

@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import { expectedWeight } from '@fleam/core/fabrication'
 import { bareUnitFor, pilesInStepOrder } from '@fleam/core/weighing'
 import { type FormEvent, useState } from 'react'

@@ -1,5 +1,5 @@
-import { editOf } from '@fleam/contract/edit'
-import type { FabricationRow } from '@fleam/contract/fabrication'
+import { editOf } from '@fleam/contract/fabrication/edit'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import { Link, useNavigate } from 'react-router-dom'

@@ -1,4 +1,4 @@
-import { editOf } from '@fleam/contract/edit'
+import { editOf } from '@fleam/contract/fabrication/edit'
 import { DEFAULT_LIMITS, labourAnswered, labourAtEnd, labourClocks, labourDoubt } from '@fleam/core/fabrication'
 import { invoiceDoubt, nextPile, outsideRange } from '@fleam/core/weighing'
 import { useState } from 'react'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import type { PlannedPile } from '@fleam/core/fabrication'
 import { act, fireEvent, screen, waitFor } from '@testing-library/react'
 import { useState } from 'react'

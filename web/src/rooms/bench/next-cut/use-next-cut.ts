@@ -1,5 +1,5 @@
 import { type ItemShape, shapeById } from '@fleam/catalogue'
-import type { LaidPiece } from '@fleam/contract/fact'
+import type { LaidPiece } from '@fleam/contract/facts/board'
 import { nextOrder } from '@fleam/core/facts'
 import {
   afterCut,

@@ -1,4 +1,4 @@
-import { editOf } from '@fleam/contract/edit'
+import { editOf } from '@fleam/contract/fabrication/edit'
 import type { PileClass, PlannedPile } from '@fleam/core/fabrication'
 import { zodResolver } from '@hookform/resolvers/zod'
 import Button from 'react-bootstrap/Button'

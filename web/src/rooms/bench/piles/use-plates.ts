@@ -1,4 +1,4 @@
-import type { NumberedPlates } from '@fleam/contract/fact'
+import type { NumberedPlates } from '@fleam/contract/facts/board'
 import {
   numbersOf,
   type PlatePiece,

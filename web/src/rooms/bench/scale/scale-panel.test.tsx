@@ -1,4 +1,4 @@
-import type { ScaleReading } from '@fleam/contract/scale-line'
+import type { ScaleReading } from '@fleam/contract/scale/scale-line'
 import type { PlannedPile } from '@fleam/core/fabrication'
 import { fireEvent, screen } from '@testing-library/react'
 import { benchWith, RECORD, shown } from '../../../../test/bench.ts'

@@ -1,4 +1,4 @@
-import type { ScaleReading } from '@fleam/contract/scale-line'
+import type { ScaleReading } from '@fleam/contract/scale/scale-line'
 import type { PlannedPile } from '@fleam/core/fabrication'
 import { GRAMS_PER_UNIT, parseWeight } from '@fleam/core/units'
 import { expectedReading } from '@fleam/core/weighing'

@@ -1,4 +1,4 @@
-import type { FabricationRow } from '@fleam/contract/fabrication'
+import type { FabricationRow } from '@fleam/contract/fabrication/schemas'
 import type { Item } from '@fleam/core/style'
 import { act, fireEvent, screen } from '@testing-library/react'
 import { sixChickens } from '../../../../../core/test/documents.ts'

@@ -1,4 +1,4 @@
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { SIX_BIRDS } from '../../../../../core/test/planned.ts'
 import type { StandingReading } from '../../../outbox/merge.ts'
 import { afterOneMore, firstStep, progressOf, stepAfter, stepOfPile, wantedFrom } from './progress.ts'

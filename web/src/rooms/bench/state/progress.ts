@@ -1,5 +1,5 @@
 import { WHOLE_WORDS } from '@fleam/catalogue'
-import type { FabricationRecord } from '@fleam/contract/fabrication'
+import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import type { ColdLoads, PlannedPile } from '@fleam/core/fabrication'
 import { countsOf, nextPile, type SequenceInput, unitOnBoard, weighingsOf } from '@fleam/core/weighing'
 import type { StandingReading } from '../../../outbox/merge.ts'

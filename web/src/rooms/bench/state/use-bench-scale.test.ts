@@ -1,4 +1,4 @@
-import type { ScaleStatus } from '@fleam/contract/scale-line'
+import type { ScaleStatus } from '@fleam/contract/scale/scale-line'
 import { act, renderHook } from '@testing-library/react'
 import { useBenchScale } from './use-bench-scale.ts'
 

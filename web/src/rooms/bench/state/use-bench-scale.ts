@@ -1,4 +1,4 @@
-import type { ScaleReading } from '@fleam/contract/scale-line'
+import type { ScaleReading } from '@fleam/contract/scale/scale-line'
 import { EMPTY_GRAMS, SAME_LOAD_GRAMS, type ScaleView, stillTaken, viewOf } from '@fleam/core/weighing'
 import { useEffect, useState } from 'react'
 import { useScale } from '../../../data/scale.ts'

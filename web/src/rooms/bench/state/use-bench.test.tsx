@@ -1,5 +1,5 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
-import type { ScaleReading, ScaleStatus } from '@fleam/contract/scale-line'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
+import type { ScaleReading, ScaleStatus } from '@fleam/contract/scale/scale-line'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { act, renderHook } from '@testing-library/react'
 import type { ReactNode } from 'react'

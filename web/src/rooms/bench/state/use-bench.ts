@@ -1,4 +1,4 @@
-import type { FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationState } from '@fleam/contract/fabrication/schemas'
 import type { PlannedPile } from '@fleam/core/fabrication'
 import { type ScaleView, type SequenceInput, unitOnBoard } from '@fleam/core/weighing'
 import { useMemo } from 'react'

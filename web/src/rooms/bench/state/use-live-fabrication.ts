@@ -1,4 +1,4 @@
-import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication'
+import type { FabricationRecord, FabricationState } from '@fleam/contract/fabrication/schemas'
 import { type CookName, documentOf, type FabricationDocument } from '@fleam/core/fabrication'
 import {
   type BoardPart,

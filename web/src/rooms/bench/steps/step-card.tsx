@@ -1,4 +1,4 @@
-import type { FabricationStep } from '@fleam/contract/fabrication'
+import type { FabricationStep } from '@fleam/contract/fabrication/schemas'
 import { stepWorth } from '@fleam/core/style'
 import { givenSteps } from '@fleam/core/weighing'
 import { lazy, Suspense, useState } from 'react'

@@ -1,4 +1,4 @@
-import type { FabricationStep } from '@fleam/contract/fabrication'
+import type { FabricationStep } from '@fleam/contract/fabrication/schemas'
 import { givenSteps } from '@fleam/core/weighing'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'

@@ -1,4 +1,4 @@
-import type { LogbookRecord } from '@fleam/contract/logbook'
+import type { LogbookRecord } from '@fleam/contract/logbook/schemas'
 import { useEffect, useRef } from 'react'
 import Button from 'react-bootstrap/Button'
 import Table from 'react-bootstrap/Table'

@@ -1,4 +1,4 @@
-import type { LogbookRecord } from '@fleam/contract/logbook'
+import type { LogbookRecord } from '@fleam/contract/logbook/schemas'
 import { beamOf } from '@fleam/core/beam'
 import { explainRecordMinutes, explainRecordYield } from '@fleam/core/logbook'
 import { Link } from 'react-router-dom'

@@ -1,6 +1,6 @@
 import { addressOf } from '@fleam/contract/client'
-import type { LogbookRecord } from '@fleam/contract/logbook'
 import { logbookOperations } from '@fleam/contract/logbook/operations'
+import type { LogbookRecord } from '@fleam/contract/logbook/schemas'
 import { type KeyboardEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'

@@ -1,4 +1,4 @@
-import type { SupplierCard } from '@fleam/contract/supplier-card'
+import type { SupplierCard } from '@fleam/contract/supplier-card/schemas'
 import { lazy, Suspense } from 'react'
 import { dateWords } from '../../../parts/dates.ts'
 import { useFormat } from '../../../parts/use-format.ts'

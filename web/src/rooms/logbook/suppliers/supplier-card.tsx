@@ -1,4 +1,4 @@
-import type { SupplierCard } from '@fleam/contract/supplier-card'
+import type { SupplierCard } from '@fleam/contract/supplier-card/schemas'
 import { explainAgainst, explainMean, explainRecordsCost, trueCostPerKg } from '@fleam/core/logbook'
 import Table from 'react-bootstrap/Table'
 import { type Format, useFormat } from '../../../parts/use-format.ts'

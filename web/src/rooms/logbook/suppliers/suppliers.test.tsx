@@ -1,4 +1,4 @@
-import type { SupplierCard } from '@fleam/contract/supplier-card'
+import type { SupplierCard } from '@fleam/contract/supplier-card/schemas'
 import { act, screen, within } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../../test/render.tsx'
 import { answerWith, problemOf } from '../../../../test/server.ts'

@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { dayIn, minutesSince, weekdayOf } from '@fleam/core/calendar'
 import type { PlanDraft } from '@fleam/core/planning'
 import type { ExpectedLine, Plan } from '@fleam/core/plans'

@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { addDays } from '@fleam/core/calendar'
 import { DEFAULT_COLD_LIMITS } from '@fleam/core/fabrication'
 import { setUpsOf } from '@fleam/core/plans'

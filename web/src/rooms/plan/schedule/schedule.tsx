@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import type { Plan, StylesWork } from '@fleam/core/plans'
 import type { Item } from '@fleam/core/style'
 import { Link, useParams } from 'react-router-dom'

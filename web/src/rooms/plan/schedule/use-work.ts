@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { minutesSince } from '@fleam/core/calendar'
 import type { KeptSchedule, Plan, StylesWork } from '@fleam/core/plans'
 import { markedTasks, planJobs, workCooks } from '@fleam/core/plans'

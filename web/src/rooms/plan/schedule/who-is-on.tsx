@@ -1,4 +1,4 @@
-import type { Cook } from '@fleam/contract/kitchen'
+import type { Cook } from '@fleam/contract/kitchen/schemas'
 import { addDays, type Day } from '@fleam/core/calendar'
 import type { KeptSchedule } from '@fleam/core/plans'
 import { workCooks } from '@fleam/core/plans'

@@ -1,6 +1,4 @@
-import type { FabricationEdit, FabricationRecord } from './fabrication.ts'
-import type { Lot, LotEdit } from './receiving.ts'
-import type { Assumptions } from './what-if.ts'
+import type { FabricationEdit, FabricationRecord } from './schemas.ts'
 
 /** The editable part of a record with some of it changed, at the version it was read at. */
 export function editOf(record: FabricationRecord, changes: Partial<FabricationEdit> = {}): FabricationEdit {
@@ -12,15 +10,4 @@ export function editOf(record: FabricationRecord, changes: Partial<FabricationEd
   // Another weight than the estimated one is one that somebody read.
   const isRead = changes.purchase !== undefined && changes.purchase.invoiceWeight !== record.purchase.invoiceWeight
   return { ...editable, ...(isRead ? { weightFrom: 'invoice' as const } : {}), ...changes }
-}
-
-/** What may be sent of a lot: its names are for reading. */
-export function lotEditOf({ item: _item, supplier: _supplier, standingBy: _by, ...lot }: Lot): LotEdit {
-  return lot
-}
-
-/** What a record rests on that is not a weighing. */
-export function assumptionsOf(record: FabricationRecord): Assumptions {
-  const { purchase, labour, consumables, piles, offers, creditPolicy, allocation } = record
-  return { purchase, labour, consumables, piles, offers, creditPolicy, allocation }
 }

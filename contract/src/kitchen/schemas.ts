@@ -1,8 +1,7 @@
 import { LIGHT_PLATES } from '@fleam/core/buying'
 import { offerOfPile } from '@fleam/core/fabrication'
 import { LONGEST_COOK_NAME } from '@fleam/core/limits'
-import { minuteOfDay } from '@fleam/core/scheduling'
-import { SPECIES } from '@fleam/core/style'
+import { cookSkills, cookWeek } from '@fleam/core/scheduling'
 import { currency, id, money, name, notes } from '@fleam/core/values'
 import { z } from 'zod'
 
@@ -45,35 +44,30 @@ export const kitchen = kitchenSetUp.extend({ decimalMark, lightPlates }).meta({ 
 export const kitchens = z.array(kitchen)
 export type Kitchen = z.infer<typeof kitchen>
 
-const MAX_SHIFTS = 28
-/** Stretches at the board in a usual week, day 1 is Monday; null where nobody said. */
-const week = z
-  .array(
-    z
-      .strictObject({ day: z.number().int().min(1).max(7), from: minuteOfDay, until: minuteOfDay })
-      .refine(({ from, until }) => from < until, { path: ['until'], message: 'must be after its beginning' }),
-  )
-  .max(MAX_SHIFTS)
-  .nullable()
-/** What a cook may cut; null where nobody said, which is everything. */
-const skills = z.array(z.enum(SPECIES)).max(SPECIES.length).nullable()
-
 export const cook = z
   .strictObject({
     id,
     name,
     wagePerHour: money,
-    week: week.default(null),
-    skills: skills.default(null),
+    week: cookWeek.default(null),
+    skills: cookSkills.default(null),
   })
   .meta({ id: 'Cook' })
 /** A cook as one is added. */
 export const newCook = cook.extend({ name: name.max(LONGEST_COOK_NAME) })
 /** What may be changed of a cook. */
-export const cookEdit = newCook.omit({ id: true }).extend({ week, skills }).meta({ id: 'CookEdit' })
+export const cookEdit = newCook
+  .omit({ id: true })
+  .extend({ week: cookWeek, skills: cookSkills })
+  .meta({ id: 'CookEdit' })
 /** The weeks of several cooks, changed together or not at all. */
 export const cookWeeks = z
-  .strictObject({ cooks: z.array(z.strictObject({ id, week, skills })).min(1).max(200) })
+  .strictObject({
+    cooks: z
+      .array(z.strictObject({ id, week: cookWeek, skills: cookSkills }))
+      .min(1)
+      .max(200),
+  })
   .meta({ id: 'CookWeeks' })
 export type CookWeeks = z.infer<typeof cookWeeks>
 export type CookEdit = z.infer<typeof cookEdit>

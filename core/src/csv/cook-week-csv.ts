@@ -1,7 +1,15 @@
-import { fromInert, inert } from '@fleam/core/csv'
-import { SPECIES, type Species } from '@fleam/core/style'
 import Papa from 'papaparse'
-import type { Cook, CookWeeks } from './kitchen.ts'
+import type { CookShift, WorkCook } from '../scheduling/index.ts'
+import { SPECIES, type Species } from '../style/index.ts'
+import { fromInert, inert } from './inert.ts'
+
+/** A cook with a usual week at the board and what they may cut. */
+interface CookWeek {
+  id: string
+  week: CookShift[]
+  skills: Species[] | null
+}
+type NamedCook = Pick<WorkCook, 'id' | 'week' | 'skills'> & { name: string }
 
 const HEADERS = ['cook', 'skills', 'day', 'from', 'until'] as const
 type Header = (typeof HEADERS)[number]
@@ -12,7 +20,7 @@ const CLOCK = /^(\d{1,2}):([0-5]\d)$/
 const clock = (minutes: number) => `${Math.floor(minutes / HOUR)}:${String(minutes % HOUR).padStart(2, '0')}`
 
 /** Who is at the board when and may cut what, as CSV (RFC 4180): a row for each stretch, and one for a cook without any. */
-export function cookWeekCsv(cooks: readonly Cook[]): string {
+export function cookWeekCsv(cooks: readonly NamedCook[]): string {
   const rows = cooks.flatMap(({ name, skills, week }) => {
     const who = { cook: inert(name), skills: skills === null ? 'all' : skills.join(' ') }
     const shifts = [...(week ?? [])].sort((a, b) => a.day - b.day || a.from - b.from)
@@ -37,8 +45,8 @@ export interface CookWeekIssue {
 /** Reads such a file: the weeks of the cooks that it names, or everything that is wrong with it. */
 export function readCookWeek(
   text: string,
-  known: readonly Cook[],
-): { cooks: CookWeeks['cooks']; issues: CookWeekIssue[] } {
+  kitchenCooks: readonly NamedCook[],
+): { cooks: CookWeek[]; issues: CookWeekIssue[] } {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -49,16 +57,16 @@ export function readCookWeek(
     return { cooks: [], issues: missing.map((column) => ({ row: 1, column, message: 'is no column of this file' })) }
   }
   const issues: CookWeekIssue[] = []
-  const weeks = new Map<string, CookWeeks['cooks'][number]>()
-  data.forEach((cells, at) => {
+  const weeks = new Map<string, CookWeek>()
+  data.forEach((cells, index) => {
     const cell = (column: Header) => fromInert((cells[column] ?? '').trim())
-    const tell = (column: Header, message: string) => issues.push({ row: at + 2, column, message })
-    const cook = known.find(({ name }) => name.toLowerCase() === cell('cook').toLowerCase())
+    const tell = (column: Header, message: string) => issues.push({ row: index + 2, column, message })
+    const cook = kitchenCooks.find(({ name }) => name.toLowerCase() === cell('cook').toLowerCase())
     if (!cook) return tell('cook', `${cell('cook') || 'nothing'} is no cook of this kitchen`)
-    const own = weeks.get(cook.id) ?? { id: cook.id, week: [], skills: skillsIn(cell('skills'), tell) }
-    weeks.set(cook.id, own)
+    const cookWeek = weeks.get(cook.id) ?? { id: cook.id, week: [], skills: skillsIn(cell('skills'), tell) }
+    weeks.set(cook.id, cookWeek)
     const shift = shiftIn(cell, tell)
-    if (shift) own.week?.push(shift)
+    if (shift) cookWeek.week.push(shift)
   })
   if (weeks.size === 0 && issues.length === 0) issues.push({ row: 2, column: 'cook', message: 'there is no row' })
   return { cooks: issues.length > 0 ? [] : [...weeks.values()], issues }
@@ -72,7 +80,7 @@ function skillsIn(text: string, tell: Tell): Species[] | null {
     .toLowerCase()
     .split(/[\s,;]+/)
     .flatMap((word) => {
-      const skill = SPECIES.find((each) => each === word)
+      const skill = SPECIES.find((species) => species === word)
       if (!skill) tell('skills', `${word} is none of ${SPECIES.join(', ')}`)
       return skill ?? []
     })
@@ -85,8 +93,8 @@ function shiftIn(cell: (column: Header) => string, tell: Tell) {
   if (day === 0) tell('day', `${cell('day') || 'nothing'} is no day of the week`)
   const minutes = (column: 'from' | 'until') => {
     const [, hours, rest] = CLOCK.exec(cell(column)) ?? []
-    const told = Number(hours) * HOUR + Number(rest)
-    if (Number.isFinite(told) && told <= 24 * HOUR) return told
+    const minute = Number(hours) * HOUR + Number(rest)
+    if (Number.isFinite(minute) && minute <= 24 * HOUR) return minute
     tell(column, `${cell(column) || 'nothing'} is no time such as 8:30`)
     return null
   }

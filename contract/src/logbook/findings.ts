@@ -1,7 +1,7 @@
 import { LOST_VIEWS } from '@fleam/core/logbook'
 import { day, id, name } from '@fleam/core/values'
 import { z } from 'zod'
-import { summaryQuery } from './logbook.ts'
+import { summaryQuery } from './schemas.ts'
 
 const figure = z.number()
 const maybeFigure = figure.nullable()

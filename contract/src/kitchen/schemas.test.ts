@@ -1,7 +1,7 @@
-import { fabricationEdit } from './fabrication.ts'
-import { fact, factsSent } from './fact.ts'
-import { kitchenOffer, kitchenSetUp } from './kitchen.ts'
-import { issuesOf, pathText } from './problem.ts'
+import { fabricationEdit } from '../fabrication/schemas.ts'
+import { fact, factsSent } from '../facts/schemas.ts'
+import { issuesOf, pathText } from '../problem.ts'
+import { kitchenOffer, kitchenSetUp } from './schemas.ts'
 
 const paths = (schema: { safeParse: (input: unknown) => { success: boolean; error?: unknown } }, input: unknown) => {
   const result = schema.safeParse(input)

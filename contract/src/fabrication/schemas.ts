@@ -21,7 +21,7 @@ import { SPECIES, styleStep } from '@fleam/core/style'
 import { currency, day, grams, id, instant, name, notes, positiveCount, positiveGrams } from '@fleam/core/values'
 import { LOSS_CAUSES, RHYTHMS } from '@fleam/core/weighing'
 import { z } from 'zod'
-import { fact } from './fact.ts'
+import { fact } from '../facts/schemas.ts'
 
 const MAX_ROWS = 200
 
@@ -176,10 +176,6 @@ export const recordVersion = z.object({
 })
 export const recordVersions = z.array(recordVersion).meta({ id: 'RecordVersions' })
 export type RecordVersion = z.infer<typeof recordVersion>
-
-/** What happened at one bench since the last event: facts of every device, and the record's version. */
-export const fabricationNews = fabricationState.pick({ facts: true }).extend({ version: z.number() }).nullable()
-export type FabricationNews = NonNullable<z.infer<typeof fabricationNews>>
 
 export const fabricationRow = z.object({
   id,

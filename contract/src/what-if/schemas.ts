@@ -1,6 +1,6 @@
 import { id, instant, name } from '@fleam/core/values'
 import { z } from 'zod'
-import { assumptionFields, plannedPileIssues } from './fabrication.ts'
+import { assumptionFields, plannedPileIssues } from '../fabrication/schemas.ts'
 
 /** Everything a verdict rests on that is not a weighing. */
 export const assumptions = z.strictObject(assumptionFields).superRefine(plannedPileIssues)

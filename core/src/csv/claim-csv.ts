@@ -1,7 +1,22 @@
-import { inert } from '@fleam/core/csv'
-import { lotClaim } from '@fleam/core/receiving'
 import Papa from 'papaparse'
-import type { Lot } from './receiving.ts'
+import type { Day } from '../calendar/index.ts'
+import { type ClaimedLot, lotClaim } from '../receiving/index.ts'
+import { inert } from './inert.ts'
+
+/** A lot with what a supplier knows it by. */
+interface PrintedLot extends ClaimedLot {
+  supplier: string
+  item: string
+  receivedOn: Day
+  /** The supplier's own code of the lot. */
+  code: string | null
+  invoiceNumber: string | null
+  orderNumber: string | null
+  articleNumber: string | null
+  gtin: string | null
+  standingReason: string | null
+  cases: readonly (ClaimedLot['cases'][number] & { serial: string | null })[]
+}
 
 /** A fault in the words of the claim. */
 export interface ClaimedFault {
@@ -12,7 +27,7 @@ export interface ClaimedFault {
 }
 
 /** What is claimed of a delivery, as CSV: a row for each case, one for each fault, and the sum. CRLF line ends. */
-export function claimCsv(lot: Lot, currency: string, faults: readonly ClaimedFault[]): string {
+export function claimCsv(lot: PrintedLot, currency: string, faults: readonly ClaimedFault[]): string {
   const { delivery: claim, total: owed, whole } = lotClaim(lot)
   const about = {
     supplier: inert(lot.supplier),
@@ -25,13 +40,13 @@ export function claimCsv(lot: Lot, currency: string, faults: readonly ClaimedFau
     [`price (${currency})`]: lot.price.amount,
     per: lot.price.per,
   }
-  const cases = lot.cases.map((each, at) => ({
+  const cases = lot.cases.map(({ serial, invoiceWeight, weighed }, index) => ({
     ...about,
-    what: `case ${at + 1}${each.serial === null ? '' : ` (${each.serial})`}`,
-    'invoice (g)': each.invoiceWeight,
-    'weighed (g)': each.weighed ?? '',
-    'short (g)': claim.cases[at]?.short ?? 0,
-    [`claim (${currency})`]: claim.cases[at]?.claim ?? 0,
+    what: `case ${index + 1}${serial === null ? '' : ` (${serial})`}`,
+    'invoice (g)': invoiceWeight,
+    'weighed (g)': weighed ?? '',
+    'short (g)': claim.cases[index]?.short ?? 0,
+    [`claim (${currency})`]: claim.cases[index]?.claim ?? 0,
     note: '',
   }))
   const total = {
