@@ -4,7 +4,7 @@ import type { Kitchen } from '@fleam/contract/kitchen/schemas'
 import type { Item } from '@fleam/core/style'
 import { v7 as newId } from 'uuid'
 import { sixChickens } from '../../../core/test/documents.ts'
-import { buildServer, builtProgram } from '../../../tools/build-server.ts'
+import { builtProgram } from '../../../tools/build-server.ts'
 import { openTestApp, sendFacts, setUpKitchen, startSixChickens, type TestApp, weighing } from '../../test/harness.ts'
 import { buildApp } from '../app.ts'
 import { ScaleGateway } from '../scale/index.ts'
@@ -19,7 +19,6 @@ let url: string
 beforeAll(async () => {
   test_ = await openTestApp()
   kitchen = await setUpKitchen(test_)
-  await buildServer()
   const background = new Background({
     program: resolve(builtProgram('background-thread')),
     databaseUrl: test_.url,

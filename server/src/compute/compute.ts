@@ -16,7 +16,7 @@ const IDLE_MS = 60_000
 /** Threads of one kind of work. */
 type Pool = Pick<Piscina, 'run' | 'destroy'>
 
-/** The field by which a input grows. */
+/** The field by which an input grows. */
 const FIELD: Readonly<Record<ServerWorkName, string>> = {
   'portion-plan': 'products',
   'bonded-plan': 'products',
@@ -31,12 +31,12 @@ const FIELD: Readonly<Record<ServerWorkName, string>> = {
 const refusal = (name: ServerWorkName, detail: string) =>
   new Refusal('invalid-input', detail, { issues: [{ path: FIELD[name], message: detail }] })
 
-/** The built worker beside the built server; run from the sources, a thread that reads TypeScript. */
-function workerProgram(): { filename: string; execArgv: string[] } {
-  const built = fileURLToPath(new URL('./compute-worker.mjs', import.meta.url))
-  if (existsSync(built)) return { filename: built, execArgv: [] }
-  const source = fileURLToPath(new URL('./compute-worker.ts', import.meta.url))
-  return { filename: source, execArgv: ['--import', 'tsx'] }
+/** The built worker: beside the built server, or for a server that runs from its sources, as in tests, where it is built to. */
+function workerProgram(): string {
+  const [beside, built] = ['./compute-worker.mjs', '../../dist/compute-worker.mjs'].map((path) =>
+    fileURLToPath(new URL(path, import.meta.url)),
+  ) as [string, string]
+  return existsSync(beside) ? beside : built
 }
 
 /**
@@ -55,7 +55,7 @@ export class Compute {
   }
 
   /**
-   * The answer to a input. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
+   * The answer to an input. Throws a `Refusal` where it takes too long, and where working it out fails; `signal` says
    * that whoever asked has gone away.
    */
   async do<N extends ServerWorkName>(
@@ -101,7 +101,7 @@ export class Compute {
 
 function openThreads(threads: number): Pool {
   return new Piscina({
-    ...workerProgram(),
+    filename: workerProgram(),
     minThreads: 0,
     maxThreads: threads,
     idleTimeout: IDLE_MS,
