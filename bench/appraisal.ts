@@ -9,22 +9,25 @@ const PIECES_PER_PRIMARY = 20
 function largeDocument(): FabricationDocument {
   const piles = Array.from(
     { length: PILES },
-    (_, at): Pile =>
-      at % 2 === 0
+    (_, index): Pile =>
+      index % 2 === 0
         ? {
-            name: `primary ${at}`,
+            name: `primary ${index}`,
             class: 'primary',
-            pieces: Array.from({ length: PIECES_PER_PRIMARY }, (_each, piece) => 250 + ((at * 31 + piece * 17) % 60)),
+            pieces: Array.from(
+              { length: PIECES_PER_PRIMARY },
+              (_each, piece) => 250 + ((index * 31 + piece * 17) % 60),
+            ),
             target: 280,
             low: 255,
             high: 305,
-            valuePerKg: 8 + (at % 7),
+            valuePerKg: 8 + (index % 7),
           }
         : {
-            name: `by-product ${at}`,
+            name: `by-product ${index}`,
             class: 'by-product',
-            weight: 3000 + at,
-            valuePerKg: 1 + (at % 4),
+            weight: 3000 + index,
+            valuePerKg: 1 + (index % 4),
             usedShare: 0.8,
             processingPerKg: 0.3,
           },
@@ -40,9 +43,9 @@ function largeDocument(): FabricationDocument {
     piles,
     creditPolicy: 'used',
     allocation: 'value',
-    offers: Array.from({ length: 4 }, (_, at) => ({
-      name: `offer ${at}`,
-      pile: `primary ${at * 2}`,
+    offers: Array.from({ length: 4 }, (_, index) => ({
+      name: `offer ${index}`,
+      pile: `primary ${index * 2}`,
       price: { amount: 76, per: 'case' as const },
       pieces: 20,
       pieceWeight: 280,

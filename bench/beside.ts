@@ -30,7 +30,7 @@ const BETWEEN_MS = 25
 /** Until the clients ask. */
 const WARM_UP_MS = 1_500
 
-const pieces = (count: number) => Array.from({ length: count }, (_, at) => 200 + (at % 160) / 2)
+const pieces = (count: number) => Array.from({ length: count }, (_, index) => 200 + (index % 160) / 2)
 
 interface Heavy extends OperationRequest {
   what: string
@@ -55,9 +55,10 @@ function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heav
     const [{ weight: _weight, portions: _portions, ...first }, ...rest] = plain.piles as [Pile, ...Pile[]]
     return { ...plain, piles: [{ ...first, pieces: pieces(count) }, ...rest], meta: {} }
   }
-  const many = (count: number, each: (at: number) => object) => Array.from({ length: count }, (_, at) => each(at))
+  const many = (count: number, entry: (at: number) => object) =>
+    Array.from({ length: count }, (_, index) => entry(index))
   const rows = many(20_000, (at) => ({ at })).map(
-    (_, at) => `Beside ${kitchen.id.slice(0, 4)};B${at};Article ${at};3.1;kg`,
+    (_, index) => `Beside ${kitchen.id.slice(0, 4)};B${index};Article ${index};3.1;kg`,
   )
   const csv = ['supplier;article number;article;price;unit', ...rows].join('\n')
   const mapping = guessMapping(readTable(csv, 1).headers, '2026-11-24')
@@ -89,7 +90,7 @@ function heavies(kitchen: Kitchen, item: Item, plain: FabricationDocument): Heav
       '50,000 unknown fields',
       appraise,
       {},
-      Object.fromEntries(many(50_000, () => ({})).map((_, at) => [`field${at}`, at])),
+      Object.fromEntries(many(50_000, () => ({})).map((_, index) => [`field${index}`, index])),
     ),
     heavy(
       'an item of a megabyte of words',

@@ -15,9 +15,9 @@ function* files(): Generator<{ id: string; document: ReturnType<typeof pastRecor
   const today = new Date().toISOString().slice(0, 10)
   const months = pastRecords(today)
   for (let from = 0; from < RECORDS; from += A_FILE) {
-    yield Array.from({ length: A_FILE }, (_, at) => {
-      const { document } = months[(from + at) % months.length] as (typeof months)[number]
-      const date = addDays(document.meta?.date ?? today, -Math.floor((from + at) / months.length) * 20)
+    yield Array.from({ length: A_FILE }, (_, index) => {
+      const { document } = months[(from + index) % months.length] as (typeof months)[number]
+      const date = addDays(document.meta?.date ?? today, -Math.floor((from + index) / months.length) * 20)
       return { id: newId(), document: { ...document, meta: { ...document.meta, date } } }
     })
   }

@@ -78,7 +78,7 @@ export async function benchForecast(): Promise<void> {
     return run.savings
   }
   const [mine, plain] = [ours(), plainLoop(model)]
-  const differs = mine.findIndex((saving, at) => Math.abs(saving - (plain[at] as number)) > 1e-9)
+  const differs = mine.findIndex((saving, index) => Math.abs(saving - (plain[index] as number)) > 1e-9)
   if (differs >= 0) throw new Error(`Draw ${differs} is another one in the plain loop`)
   const paired = timePaired(ours, () => plainLoop(model), ROUNDS)
   const milliseconds = (microseconds: number) => (microseconds / 1000).toFixed(1)

@@ -16,7 +16,7 @@ function dragOn(page: Page, selector: string): Promise<number[]> {
       const { left, width, top } = line.getBoundingClientRect()
       const middle = left + width / 2
       // There and back again, over a span that changes the portions.
-      const moves = Array.from({ length: frames }, (_, at) => middle + stride * (20 - Math.abs(20 - (at % 40))))
+      const moves = Array.from({ length: frames }, (_, index) => middle + stride * (20 - Math.abs(20 - (index % 40))))
       const shown: number[] = []
       for (const [at, clientX] of [middle, ...moves].entries()) {
         shown.push(await new Promise<number>((resolve) => requestAnimationFrame(resolve)))
@@ -24,7 +24,7 @@ function dragOn(page: Page, selector: string): Promise<number[]> {
         line.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, clientX, clientY: top + 4 }))
       }
       line.dispatchEvent(new PointerEvent('pointerup', { bubbles: true, pointerId: 1 }))
-      return shown.slice(1).map((time, at) => time - (shown[at] as number))
+      return shown.slice(1).map((time, index) => time - (shown[index] as number))
     },
     { which: selector, frames: FRAMES, stride: STRIDE },
   )

@@ -98,7 +98,7 @@ export async function benchLogbook(url: string, databaseUrl: string): Promise<vo
   for (const [what, address, sql] of asked) {
     const [ours, bare] = [
       await atBrowser(browsed, `${url}${address}`),
-      await millisecondsOf(() => Promise.all(sql.map((each) => connection.query(each)))),
+      await millisecondsOf(() => Promise.all(sql.map((text) => connection.query(text)))),
     ]
     const [a, b] = [quantile(ours, 0.95), quantile(bare, 0.95)]
     report(

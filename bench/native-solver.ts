@@ -47,18 +47,20 @@ function nativeBest(
 function lpOf({ rows, upper, isWhole }: Programme, costs: readonly number[]): string {
   const sumOf = (columns: readonly number[], factors: readonly number[]) =>
     columns
-      .map((column, at) => `${(factors[at] ?? 0) < 0 ? '-' : '+'} ${Math.abs(factors[at] ?? 0)} x${column}`)
+      .map((column, index) => `${(factors[index] ?? 0) < 0 ? '-' : '+'} ${Math.abs(factors[index] ?? 0)} x${column}`)
       .join('\n  ')
   const sideOf = (low: number, high: number) =>
     low === high ? `= ${low}` : high === Number.POSITIVE_INFINITY ? `>= ${low}` : `<= ${high}`
-  const all = costs.map((_, at) => at)
+  const all = costs.map((_, index) => index)
   return [
     'Minimize',
     ` cost: ${sumOf(all, costs)}`,
     'Subject To',
-    ...rows.map(({ columns, factors, low, high }, at) => ` r${at}: ${sumOf(columns, factors)} ${sideOf(low, high)}`),
+    ...rows.map(
+      ({ columns, factors, low, high }, index) => ` r${index}: ${sumOf(columns, factors)} ${sideOf(low, high)}`,
+    ),
     'Bounds',
-    ...upper.flatMap((most, at) => (most === Number.POSITIVE_INFINITY ? [] : [` 0 <= x${at} <= ${most}`])),
+    ...upper.flatMap((most, index) => (most === Number.POSITIVE_INFINITY ? [] : [` 0 <= x${index} <= ${most}`])),
     'Integers',
     ...all.filter((at) => isWhole[at]).map((at) => ` x${at}`),
     'End',

@@ -44,7 +44,7 @@ function tight(draft: PlanDraft): PlanDraft {
   const week = { ...draft, days: 7 }
   return {
     ...{ ...week, menu: draft.menu.slice(0, 3), portions: [], coldSpace: 40 },
-    covers: daysOf(week).map((day, at) => ({ day, covers: 50 + 4 * at })),
+    covers: daysOf(week).map((day, index) => ({ day, covers: 50 + 4 * index })),
     hours: daysOf(week).map((day) => ({ day, hours: 2 })),
   }
 }

@@ -26,7 +26,7 @@ async function dragBar(page: Page): Promise<number[]> {
   const times = page.evaluate(async (frames) => {
     const shown: number[] = []
     while (shown.length <= frames) shown.push(await new Promise<number>((resolve) => requestAnimationFrame(resolve)))
-    return shown.slice(1).map((own, at) => own - (shown[at] as number))
+    return shown.slice(1).map((own, index) => own - (shown[index] as number))
   }, FRAMES)
   await page.mouse.move(box.x + 10, box.y + box.height / 2)
   await page.mouse.down()

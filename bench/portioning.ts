@@ -51,10 +51,10 @@ function fractionalBest({ piece, products, scrap }: PortionRequest): number {
 
 function many(count: number, needs: PlatingRequest['plate']['needs'], plate: [number, number, number]): PlatingRequest {
   const weight = randomNormal.source(randomLcg(0.3))(110, 14)
-  const pieces = Array.from({ length: count }, (_, at) => ({
-    id: `p${at}`,
+  const pieces = Array.from({ length: count }, (_, index) => ({
+    id: `p${index}`,
     weight: Math.round(weight()),
-    kind: at % 2 === 0 ? 'dark' : 'white',
+    kind: index % 2 === 0 ? 'dark' : 'white',
   }))
   const [low, target, high] = plate
   return { pieces, plate: { low, target, high, needs } }

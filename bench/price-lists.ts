@@ -29,12 +29,12 @@ const HEADER = [
 
 /** A wholesaler's list: twenty thousand rows, a few of which are cut or served here. */
 const largeList = (): string[][] =>
-  Array.from({ length: ROWS }, (_, at) => [
+  Array.from({ length: ROWS }, (_, index) => [
     'Bench Wholesale',
-    `B${at}`,
-    `Article number ${at}`,
-    ...tieOf(at),
-    ((at % 900) / 10 + 1).toFixed(2),
+    `B${index}`,
+    `Article number ${index}`,
+    ...tieOf(index),
+    ((index % 900) / 10 + 1).toFixed(2),
     'kg',
     '280 g',
     '20',
@@ -80,7 +80,7 @@ export async function benchPriceLists(url: string, databaseUrl: string): Promise
   report('the same list again: nothing changes', line(again), `bare driver ${line(bare)}`, again / bare, '')
 
   const all = await call(buyingOperations.listProducts, { kitchenId })
-  const product = all.find((each) => each.name === 'Chicken: supremes')
+  const product = all.find((item) => item.name === 'Chicken: supremes')
   if (!product) throw new Error('The demo kitchen has no supremes')
   const formsAt = `${url}${addressOf(buyingOperations.listForms, { kitchenId, query: { product: product.id } })}`
   const open = async () => {

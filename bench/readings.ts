@@ -97,7 +97,7 @@ export async function benchReadings(url: string, databaseUrl: string): Promise<v
       route.push(await post(bareUrl, connections, target))
     }
     const ours = median(api)
-    const ratios = api.map((rate, at) => rate / (driver[at] as number))
+    const ratios = api.map((rate, index) => rate / (driver[index] as number))
     report(
       `readings stored, ${connections} connections`,
       `${ours.toFixed(0)}/s`,

@@ -41,8 +41,8 @@ export function timePaired(ours: () => void, baseline: () => void, rounds = ROUN
   for (let at = 0; at < coldRounds + rounds; at++) times.push({ ours: round(ours), baseline: round(baseline) })
   const warm = times.slice(coldRounds)
   return {
-    ours: median(warm.map((each) => each.ours)),
-    baseline: median(warm.map((each) => each.baseline)),
-    ratio: median(warm.map((each) => each.ours / each.baseline)),
+    ours: median(warm.map((run) => run.ours)),
+    baseline: median(warm.map((run) => run.baseline)),
+    ratio: median(warm.map((run) => run.ours / run.baseline)),
   }
 }

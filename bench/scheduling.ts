@@ -52,7 +52,10 @@ function byDue({ tasks, cooks, stations, species }: ScheduleRequest): { late: nu
   )
   const dueOf = (task: ScheduleTask): number => {
     const followers = tasks.filter(({ after }) => after.some((before) => before.task === task.id))
-    return Math.min(task.due ?? Number.POSITIVE_INFINITY, ...followers.map((each) => dueOf(each) - each.minutes))
+    return Math.min(
+      task.due ?? Number.POSITIVE_INFINITY,
+      ...followers.map((follower) => dueOf(follower) - follower.minutes),
+    )
   }
   const due = new Map(tasks.map((task) => [task.id, dueOf(task)]))
   let [late, clean] = [0, 0]

@@ -21,8 +21,8 @@ const largeRecord = (): FabricationDocument => ({
   labour: [{ task: 'break down', minutes: 240, ratePerHour: 21.4 }],
   piles: [
     { name: 'supremes', class: 'primary', weight: 16_800, portions: 60, target: 280, valuePerKg: 13.2 },
-    ...Array.from({ length: PILES - 1 }, (_, at) => ({
-      name: `by-product ${at + 1}`,
+    ...Array.from({ length: PILES - 1 }, (_, index) => ({
+      name: `by-product ${index + 1}`,
       class: 'by-product' as const,
       weight: 740,
       valuePerKg: 2,

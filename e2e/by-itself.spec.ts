@@ -36,7 +36,7 @@ test('a settled load is taken by itself when it changes, undo leaves it alone, a
   await expect(tile(page, 'supremes')).toContainText('2 of 12 pieces')
   expect(await page.evaluate('window.spoken')).toEqual(['taken', 'taken', 'too light'])
   await expect
-    .poll(async () => readingsOf(await stateOf(request, id)).map((each) => each.grams))
+    .poll(async () => readingsOf(await stateOf(request, id)).map((entry) => entry.grams))
     .toEqual([281, 279, 220])
 })
 

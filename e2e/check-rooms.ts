@@ -54,7 +54,9 @@ export function checkRooms(rooms: readonly RoomPlace[], schemes: readonly ('ligh
         const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
         // In the dark nothing but the colours is another.
         const { violations } = await (colorScheme === 'light' ? axe : axe.withRules(['color-contrast'])).analyze()
-        const faults = violations.map((each) => `${each.id} ${each.nodes.map((node) => node.target).join(' | ')}`)
+        const faults = violations.map(
+          (violation) => `${violation.id} ${violation.nodes.map((node) => node.target).join(' | ')}`,
+        )
         expect({ colorScheme, faults }).toEqual({ colorScheme, faults: [] })
       }
       // Ids refer, names read: none may come onto a screen.

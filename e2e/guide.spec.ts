@@ -78,7 +78,7 @@ test('a style is copied, changed, used at the bench, archived, exported and impo
 })
 
 test('a stale style is refused and what was typed stays', async ({ page, request }) => {
-  const style = (await items(request)).flatMap((item) => item.styles).find((each) => each.name === 'Spatchcock')
+  const style = (await items(request)).flatMap((item) => item.styles).find((entry) => entry.name === 'Spatchcock')
   await page.goto(`/guide/${style?.id}/change`)
   await page.getByLabel('Minutes for one').fill('7')
   const elsewhere = await page.context().newPage()

@@ -78,7 +78,7 @@ test('a rack is graded, and each blade says where it comes out', async ({ page }
 async function startLoin(request: APIRequestContext, id: string): Promise<void> {
   const kitchen = await larchHalt(request)
   const loin = (await items(request)).find((item) => item.name.startsWith('Beef tenderloin'))
-  const style = loin?.styles.find((each) => each.name === 'Steaks throughout')
+  const style = loin?.styles.find((style) => style.name === 'Steaks throughout')
   await callBy(request)(startOperations.startFabrication, {
     kitchenId: kitchen.id,
     body: {

@@ -43,7 +43,7 @@ test('a cut network: what is weighed is kept here, shown so, and stored once whe
   await context.setOffline(false)
   await expect(keptHere(page)).toHaveText('')
   const readings = readingsOf(await stateOf(request, id))
-  expect(sorted(readings.map((each) => each.grams))).toEqual(sorted(WEIGHTS.map(Number)))
+  expect(sorted(readings.map((reading) => reading.grams))).toEqual(sorted(WEIGHTS.map(Number)))
   await page.reload()
   await expect(tile(page, 'supremes')).toContainText('5 of 12 pieces')
 })
@@ -86,7 +86,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   await expect.poll(() => rememberedBy(page)).toContain(id)
   await page.clock.install()
   await context.setOffline(true)
-  const weights = Array.from({ length: 40 }, (_, at) => String(260 + at))
+  const weights = Array.from({ length: 40 }, (_, index) => String(260 + index))
   for (const weight of weights) {
     await typeWeight(page, weight)
     await page.clock.runFor(3_000)
@@ -102,7 +102,7 @@ test('two minutes without a network, a dead tab and a page that opens offline: e
   await context.setOffline(false)
   await expect(keptHere(next)).toHaveText('')
   const readings = readingsOf(await stateOf(request, id))
-  expect(sorted(readings.map((each) => each.grams))).toEqual(sorted([285, ...weights.map(Number), 310]))
+  expect(sorted(readings.map((reading) => reading.grams))).toEqual(sorted([285, ...weights.map(Number), 310]))
   const [first, last] = [readings[1], readings.at(-2)]
   expect(Date.parse(last?.takenAt as string) - Date.parse(first?.takenAt as string)).toBeGreaterThan(110_000)
 })

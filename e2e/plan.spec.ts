@@ -68,7 +68,7 @@ test('a week is planned, answered, accepted, taken in at the door and started at
   await page.getByRole('button', { name: 'Start weighing' }).click()
   await page.waitForURL(/\/bench\/[0-9a-f-]{36}$/)
   const left = await call(listPlanned, { kitchenId })
-  expect(left.some((each) => each.id === planned?.id)).toBe(false)
+  expect(left.some((rest) => rest.id === planned?.id)).toBe(false)
   await page.goto(`/plan/${planId}`)
   await expect(page.getByRole('link', { name: 'on the board' })).toBeVisible()
 

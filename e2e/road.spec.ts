@@ -60,7 +60,7 @@ test('six chickens from the invoice to the verdict, one touch for each weighing'
   const state = await stateOf(request, id)
   const { record } = state
   const readings = readingsOf(state)
-  expect(readings.map((each) => each.grams)).toEqual([...supremes, ...WHOLE_PILES.map(([, grams]) => grams)])
+  expect(readings.map((reading) => reading.grams)).toEqual([...supremes, ...WHOLE_PILES.map(([, grams]) => grams)])
   expect(record.status).toBe('closed')
   const kitchen = await larchHalt(request)
   const call = callBy(request)
@@ -125,8 +125,8 @@ for (const { what, start, weights, most } of ROADS) {
     const state = await stateOf(request, id)
     const { record } = state
     const readings = readingsOf(state)
-    expect(readings.map((each) => each.grams)).toEqual(weights)
-    const weighed = new Set(readings.map((each) => each.pileId))
+    expect(readings.map((reading) => reading.grams)).toEqual(weights)
+    const weighed = new Set(readings.map((reading) => reading.pileId))
     expect(weighed.size).toBe(record.piles.length)
     // Each weight went where the style expects it: nothing had to be explained at the end.
     expect(record).toMatchObject({ status: 'closed', causes: [] })

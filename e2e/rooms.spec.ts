@@ -11,12 +11,12 @@ test('every target at the bench is at least 64 pixels high, and the weight 72', 
     .locator(
       '.tiles_tile, .scale-panel_scale .btn, .scale-panel_typed input, .piece-list_pieces li button, .running_finish, .bench-heading_bench-heading .btn, .step-card_step-moves .btn',
     )
-    .evaluateAll((all) => all.map((each) => Math.round(each.getBoundingClientRect().height)))
+    .evaluateAll((all) => all.map((item) => Math.round(item.getBoundingClientRect().height)))
   expect(heights.length).toBeGreaterThan(10)
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(64)
   const size = await page
     .locator('.scale-panel_scale-weight')
-    .evaluate((each) => Number.parseFloat(getComputedStyle(each).fontSize))
+    .evaluate((entry) => Number.parseFloat(getComputedStyle(entry).fontSize))
   expect(size).toBeGreaterThanOrEqual(72)
 })
 
@@ -40,7 +40,7 @@ test('the bench loads less than 250 kB of compressed script, and nothing from el
   session.on('Network.loadingFinished', ({ requestId }) => loaded.add(requestId))
   await page.goto(bench)
   await expect(page.locator('.scale-panel_scale-weight')).toBeVisible()
-  await expect.poll(() => [...scripts].filter((each) => !loaded.has(each))).toEqual([])
+  await expect.poll(() => [...scripts].filter((script) => !loaded.has(script))).toEqual([])
   expect(elsewhere).toEqual([])
   expect(bytes).toBeGreaterThan(50 * 1024)
   expect(bytes).toBeLessThan(COMPRESSED_LIMIT)

@@ -10,7 +10,8 @@ import { callBy, fabrications, larchHalt } from './kitchen.ts'
 async function closedId(request: Parameters<typeof fabrications>[0], at = 0): Promise<string> {
   // Other tests of the same house finish fabrications that come to no verdict.
   const closed = (await fabrications(request)).filter(
-    (row) => row.status === 'closed' && appraise(row.document).comparisons.some((each) => each.verdict !== null),
+    (row) =>
+      row.status === 'closed' && appraise(row.document).comparisons.some((comparison) => comparison.verdict !== null),
   )
   return closed.at(at)?.id as string
 }
@@ -77,10 +78,10 @@ test('two people changing one record: the second is told, and shown what stands'
 }) => {
   const id = await closedId(request, 2)
   const other = await (await browser.newContext()).newPage()
-  for (const each of [page, other]) {
-    await each.goto(`/verdict/${id}`)
-    if (each === other) await other.getByRole('button', { name: 'Open all' }).click()
-    await each.getByLabel('Charges, EUR').fill('4')
+  for (const entry of [page, other]) {
+    await entry.goto(`/verdict/${id}`)
+    if (entry === other) await other.getByRole('button', { name: 'Open all' }).click()
+    await entry.getByLabel('Charges, EUR').fill('4')
   }
   await page.getByRole('button', { name: 'Save to record' }).click()
   await expect(page.getByLabel('Tried out')).toBeHidden()
@@ -170,7 +171,7 @@ test('draws in the browser are those that Node.js draws', async ({ page }) => {
     yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
     minutesPerUnit: evidence.tests.flatMap((test) => test.minutesPerUnit ?? []),
     apPrices: evidence.apPrices,
-    offerPrices: evidence.offers.find((each) => each.name === offer?.name)?.prices ?? [],
+    offerPrices: evidence.offers.find((other) => other.name === offer?.name)?.prices ?? [],
   })
   const run = new ForecastRun(model, spreads, { draws: 100_000, seed: 0.42 })
   run.step(100_000)

@@ -12,8 +12,8 @@ test('three cooks work as a line: every device leads its cook to their part, and
   const cooks = dialog.getByRole('group', { name: 'Who works on it' }).getByRole('button')
   await expect(cooks.first()).toBeVisible()
   // Whose job it is stands there already: two more make three.
-  const chosen = await cooks.evaluateAll((all) => all.map((each) => each.getAttribute('aria-pressed') === 'true'))
-  const others = chosen.flatMap((isChosen, at) => (isChosen ? [] : [at])).slice(0, 2)
+  const chosen = await cooks.evaluateAll((all) => all.map((item) => item.getAttribute('aria-pressed') === 'true'))
+  const others = chosen.flatMap((isChosen, index) => (isChosen ? [] : [index])).slice(0, 2)
   const names: string[] = []
   for (const at of others) {
     names.push((await cooks.nth(at).textContent()) ?? '')

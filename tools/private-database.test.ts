@@ -65,9 +65,9 @@ test('opens the same data again, also when its secret was torn or lost', async (
   await first.end()
   const secret = join(folder, 'secret.json')
   const spoil = [() => rmSync(secret), () => truncateSync(secret), () => writeFileSync(secret, '{"password":"')]
-  for (const each of spoil) {
+  for (const entry of spoil) {
     await database.stop()
-    each()
+    entry()
     database = await startPrivateDatabase(folder)
     const again = await open(database.url)
     const [rows] = await again.query('SELECT grams FROM kept')

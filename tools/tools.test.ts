@@ -100,8 +100,8 @@ describe('a data folder', () => {
       runProgram(builtProgram('scale-main'), { FLEAM_SCALE_PORT: String(at) }, [houseArgument(whose)])
     const stranger = start(port2, `${folder}-other`)
     start(port, folder)
-    for (const each of [port, port2])
-      await until(async () => !(await isPortFree(each)), { timeoutMs: 20_000, everyMs: 50 })
+    for (const value of [port, port2])
+      await until(async () => !(await isPortFree(value)), { timeoutMs: 20_000, everyMs: 50 })
     // Whatever was written down of it: it is found by what runs.
     for (const torn of ['', '{"supervisor":', 'null', '[]', JSON.stringify({ supervisor: process.ppid })]) {
       writeFileSync(state(), torn)

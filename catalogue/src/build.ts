@@ -168,7 +168,7 @@ export function withStepMinutes<S extends Pick<NamedStyle, 'minutesPerUnit' | 's
 }
 
 const firstChoice = (options: readonly StyleOption[], id: string) =>
-  options.find((each) => each.id === id)?.choices[0]?.id ?? null
+  options.find((option) => option.id === id)?.choices[0]?.id ?? null
 
 interface ChoiceWords {
   why: string

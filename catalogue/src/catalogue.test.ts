@@ -96,13 +96,13 @@ describe.each(styles)('%s', (_id, style, item) => {
     const stepIds = style.steps.map((step) => step.id)
     for (const option of style.options) {
       for (const choice of option.choices) {
-        for (const pile of Object.keys(choice.shares)) expect(style.piles.map((each) => each.name)).toContain(pile)
+        for (const pile of Object.keys(choice.shares)) expect(style.piles.map((pile) => pile.name)).toContain(pile)
         for (const id of choice.order ?? []) expect(stepIds).toContain(id)
       }
     }
     for (const { when } of style.steps) {
       if (!when) continue
-      const option = style.options.find((each) => each.id === when.option)
+      const option = style.options.find((option) => option.id === when.option)
       expect(option?.choices.map((choice) => choice.id)).toContain(when.choice)
     }
   })
@@ -179,16 +179,16 @@ test.each(DRAWINGS)('the drawing of %s has views with regions and cuts inside th
     expect(Object.keys(view.regions).length).toBeGreaterThan(4)
     for (const path of [...view.outline, ...Object.values(view.regions), ...Object.values(view.cuts)]) {
       const numbers = (path.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number)
-      numbers.forEach((number, at) => {
+      numbers.forEach((number, index) => {
         expect(number).toBeGreaterThanOrEqual(0)
-        expect(number).toBeLessThanOrEqual(at % 2 === 0 ? view.width : view.height)
+        expect(number).toBeLessThanOrEqual(index % 2 === 0 ? view.width : view.height)
       })
     }
   }
 })
 
 test('questions on which cooks differ are there to choose', () => {
-  const questions = new Set(styles.flatMap(([, style]) => style.options.map((each) => each.question)))
+  const questions = new Set(styles.flatMap(([, style]) => style.options.map((option) => option.question)))
   for (const question of [
     'Wishbone',
     'Order',
@@ -210,7 +210,7 @@ test('questions on which cooks differ are there to choose', () => {
 
 describe('what piles are', () => {
   const pileOf = (item: string, name: string) =>
-    CATALOGUE.find((each) => each.name.startsWith(item))
+    CATALOGUE.find((catalogueItem) => catalogueItem.name.startsWith(item))
       ?.styles.flatMap((style) => style.piles)
       .find((pile) => pile.name === name)
 

@@ -145,16 +145,16 @@ export const CAUTIONS: readonly Caution[] = [
   }),
 ]
 
-const byId = new Map(CAUTIONS.map((each) => [each.id, each]))
+const byId = new Map(CAUTIONS.map((caution) => [caution.id, caution]))
 export const cautionById = (id: string): Caution | undefined => byId.get(id)
 
 /** Every caution of a species at a place, the gravest first. Those of game and bonding stand only where a style names them. */
 export function cautionsFor(species: Species, place: CautionPlace): readonly Caution[] {
   return CAUTIONS.filter(
-    (each) =>
-      each.places.includes(place) &&
-      (each.species === null || each.species.includes(species)) &&
-      each.id !== 'game' &&
-      each.id !== 'bonded-label',
+    (caution) =>
+      caution.places.includes(place) &&
+      (caution.species === null || caution.species.includes(species)) &&
+      caution.id !== 'game' &&
+      caution.id !== 'bonded-label',
   ).sort((a, b) => Number(b.severity === 'warning') - Number(a.severity === 'warning'))
 }

@@ -90,8 +90,10 @@ export const hasSafetyFault = (checks: readonly { checkId: string; isFault: bool
   )
 
 export function faultWords(checkId: string): string {
-  return RECEIVING_CHECKS.find((each) => each.id === checkId)?.fault ?? checkId
+  return RECEIVING_CHECKS.find((receivingCheck) => receivingCheck.id === checkId)?.fault ?? checkId
 }
 
 export const receivingChecksFor = (species: Species): ReceivingCheck[] =>
-  RECEIVING_CHECKS.filter((each) => each.species === null || each.species.includes(species))
+  RECEIVING_CHECKS.filter(
+    (receivingCheck) => receivingCheck.species === null || receivingCheck.species.includes(species),
+  )

@@ -5,9 +5,9 @@
 export function brokenText(value: unknown, path = ''): string | null {
   if (typeof value === 'string') return isWellFormed(value) ? null : path
   if (value === null || typeof value !== 'object') return null
-  for (const [key, each] of Object.entries(value)) {
+  for (const [key, part] of Object.entries(value)) {
     const inner = Array.isArray(value) ? `${path}[${key}]` : path === '' ? key : `${path}.${key}`
-    const found = !isWellFormed(key) ? path : brokenText(each, inner)
+    const found = !isWellFormed(key) ? path : brokenText(part, inner)
     if (found !== null) return found
   }
   return null

@@ -19,7 +19,7 @@ export function brokenRules(
   const last = days.length - 1
   const place = (day: string) => placeOf(days, day)
   const find = <T extends { name: string }>(list: readonly T[], name: string): T => {
-    const found = list.find((each) => each.name === name)
+    const found = list.find((item) => item.name === name)
     if (!found) throw new Error(`${name} is nowhere`)
     return found
   }
@@ -55,7 +55,7 @@ export function brokenRules(
     const cut = find(request.cuts, name)
     hold(`units of ${name}`, Number.isInteger(units) && units <= cut.mostPerDay)
     hold(`minutes of ${name}`, Math.abs(minutes - (units * cut.minutes + cut.setUp)) < NEAR)
-    hold(`where ${name} comes from`, Math.abs(sum(from.map((each) => each.units)) - units) < NEAR)
+    hold(`where ${name} comes from`, Math.abs(sum(from.map((source) => source.units)) - units) < NEAR)
     for (const source of from) {
       const key = source.kind === 'stock' ? `stock ${source.at}` : `${cut.whole} ${source.day}`
       cutFrom.set(key, (cutFrom.get(key) ?? 0) + source.units)
@@ -80,9 +80,9 @@ export function brokenRules(
         : packsOf(first, day) * find(request.wholes, first).pack
     hold(`there are so many of ${key}`, units <= there + NEAR)
   }
-  days.forEach((day, at) => {
-    const minutes = sum(plan.cutting.filter((each) => each.day === day).map((each) => each.minutes))
-    hold(`hours of ${day}`, minutes <= (request.labour.hours[at] ?? 0) * 60 + NEAR)
+  days.forEach((day, index) => {
+    const minutes = sum(plan.cutting.filter((task) => task.day === day).map((task) => task.minutes))
+    hold(`hours of ${day}`, minutes <= (request.labour.hours[index] ?? 0) * 60 + NEAR)
   })
 
   // What serves is made, bought or there, and good.
@@ -93,12 +93,12 @@ export function brokenRules(
   }
   for (const { day, lines } of plan.orders) {
     for (const { name, packs } of lines) {
-      const ready = request.ready.find((each) => each.name === name)
+      const ready = request.ready.find((offer) => offer.name === name)
       if (ready) made.set(`ready ${name} ${day} ${ready.product}`, packs * ready.quantity)
     }
   }
-  request.stock.forEach((stock, at) => {
-    if (stock.product !== null && place(stock.useBy) >= 0) made.set(`stock ${at} ${stock.product}`, stock.quantity)
+  request.stock.forEach((stock, index) => {
+    if (stock.product !== null && place(stock.useBy) >= 0) made.set(`stock ${index} ${stock.product}`, stock.quantity)
   })
   const served = new Map<string, number>()
   const met = new Map<string, number>()
@@ -146,7 +146,7 @@ export function brokenRules(
   hold('the total', Math.abs(plan.cost.total - (bought + labour + consumables + leftMoney)) < NEAR * 10)
 
   if (request.coldSpace !== null)
-    days.forEach((day, at) => hold(`cold of ${day}`, coldOf(at) <= (request.coldSpace ?? 0) + NEAR))
+    days.forEach((day, index) => hold(`cold of ${day}`, coldOf(index) <= (request.coldSpace ?? 0) + NEAR))
   return broken
 
   /** What stands in the cold at the end of a day. */

@@ -47,17 +47,19 @@ export function brokenScheduleRules(request: ScheduleRequest, schedule: Schedule
   hold('hold minutes', Math.abs(held - schedule.holdMinutes) < 1e-3)
   hold(
     'clean minutes',
-    Math.abs(schedule.cleanDowns.reduce((sum, each) => sum + each.end - each.start, 0) - schedule.cleanMinutes) < NEAR,
+    Math.abs(
+      schedule.cleanDowns.reduce((sum, cleanDown) => sum + cleanDown.end - cleanDown.start, 0) - schedule.cleanMinutes,
+    ) < NEAR,
   )
 
   // A cook does one thing at a time, cleaning too.
   for (const { name } of request.cooks) {
     const spans = [
-      ...schedule.tasks.filter((each) => each.cook === name),
-      ...schedule.cleanDowns.filter((each) => each.cook === name),
+      ...schedule.tasks.filter((task) => task.cook === name),
+      ...schedule.cleanDowns.filter((cleanDown) => cleanDown.cook === name),
     ].sort((a, b) => a.start - b.start)
-    spans.forEach((span, at) => {
-      const before = spans[at - 1]
+    spans.forEach((span, index) => {
+      const before = spans[index - 1]
       hold(`${name} does one thing at ${span.start}`, !before || before.end <= span.start + NEAR)
     })
   }
@@ -66,33 +68,35 @@ export function brokenScheduleRules(request: ScheduleRequest, schedule: Schedule
   for (const { name, count } of request.stations) {
     for (let number = 1; number <= count; number++) {
       const own = schedule.tasks
-        .filter((each) => each.station?.name === name && each.station.number === number)
+        .filter((task) => task.station?.name === name && task.station.number === number)
         .sort((a, b) => a.start - b.start)
-      const cleans = schedule.cleanDowns.filter((each) => each.station === name && each.number === number)
+      const cleans = schedule.cleanDowns.filter(
+        (cleanDown) => cleanDown.station === name && cleanDown.number === number,
+      )
       const all = [...own, ...cleans].sort((a, b) => a.start - b.start)
-      all.forEach((span, at) => {
-        const before = all[at - 1]
+      all.forEach((span, index) => {
+        const before = all[index - 1]
         hold(`${name} ${number} holds one at ${span.start}`, !before || before.end <= span.start + NEAR)
       })
       let last: { species: string; end: number } | null = null
       let needed = 0
-      for (const each of own) {
-        const task = request.tasks.find(({ id }) => id === each.id)
+      for (const row of own) {
+        const task = request.tasks.find(({ id }) => id === row.id)
         const species = task?.needs === 'nobody' ? null : (task?.species ?? null)
         if (species === null) continue
         const before = last
-        last = { species, end: each.end }
+        last = { species, end: row.end }
         if (!before || before.species === species) continue
-        if (cleanAt.some((time) => time >= before.end - NEAR && time <= each.start + NEAR)) continue
+        if (cleanAt.some((time) => time >= before.end - NEAR && time <= row.start + NEAR)) continue
         const minutes = order.indexOf(before.species) < order.indexOf(species) ? cleanDown : against
         needed++
         hold(
-          `${name} ${number} is cleaned before ${each.id}`,
+          `${name} ${number} is cleaned before ${row.id}`,
           cleans.some(
             (clean) =>
-              Math.abs(clean.end - each.start) < NEAR &&
+              Math.abs(clean.end - row.start) < NEAR &&
               Math.abs(clean.end - clean.start - minutes) < NEAR &&
-              clean.cook === each.cook,
+              clean.cook === row.cook,
           ),
         )
       }

@@ -12,7 +12,7 @@ function weigher({ piece: { profile, length, weight } }: PortionRequest) {
     return areaOf(low) + ((areaOf(high) - areaOf(low)) * (at - low.at)) / (high.at - low.at)
   }
   // Between whole millimetres area is linear, so that the trapezoid is exact.
-  const slices = Array.from({ length }, (_, at) => (areaAt(at) + areaAt(at + 1)) / 2)
+  const slices = Array.from({ length }, (_, index) => (areaAt(index) + areaAt(index + 1)) / 2)
   const total = slices.reduce((sum, slice) => sum + slice, 0)
   const weightBetween = (from: number, to: number) =>
     (slices.slice(from, to).reduce((sum, slice) => sum + slice, 0) / total) * weight
@@ -22,10 +22,10 @@ function weigher({ piece: { profile, length, weight } }: PortionRequest) {
 /** The best plan by trying every one: only for short pieces with whole millimetres. Null where `min` cannot be met. */
 export function bestByTrying(request: PortionRequest): { value: number; pieces: number } | null {
   const { piece, scrap, kerf = 0, minScrap = 10, step = 1, margin = 0 } = request
-  const products = request.products.map((each) => ({
-    ...each,
-    low: Math.min(each.low + margin * each.target, Math.max(each.low, each.target)),
-    high: Math.max(each.high - margin * each.target, Math.min(each.high, each.target)),
+  const products = request.products.map((product) => ({
+    ...product,
+    low: Math.min(product.low + margin * product.target, Math.max(product.low, product.target)),
+    high: Math.max(product.high - margin * product.target, Math.min(product.high, product.target)),
   }))
   const edges = products.flatMap(({ within }) => within ?? [])
   const mayBeScrap = (from: number, to: number) =>

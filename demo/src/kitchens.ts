@@ -128,7 +128,7 @@ const session = (
 
 /** Stretches from eight on of a usual week: hours at the board, Monday first. */
 const weekOf = (hours: readonly number[]): CookShift[] =>
-  hours.flatMap((each, at) => (each > 0 ? [{ day: at + 1, from: 480, until: 480 + each * 60 }] : []))
+  hours.flatMap((hour, index) => (hour > 0 ? [{ day: index + 1, from: 480, until: 480 + hour * 60 }] : []))
 
 /** Hours at the board, Monday first. */
 const BOARD_HOURS: Readonly<Record<string, number[]>> = {
@@ -264,8 +264,8 @@ const GOODS_SHED_SCHOOL: KitchenScript = {
   units: 'imperial',
   timeZone: 'Europe/Vienna',
   wagePerHour: 18,
-  cooks: Array.from({ length: 12 }, (_, at) => ({
-    name: `S-${String(at + 1).padStart(2, '0')}`,
+  cooks: Array.from({ length: 12 }, (_, index) => ({
+    name: `S-${String(index + 1).padStart(2, '0')}`,
     wagePerHour: 18,
     week: null,
   })),

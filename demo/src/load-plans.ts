@@ -242,10 +242,10 @@ async function cut(
     call(fabricationOperations.readFabrication, { kitchenId, fabricationId: session.id }),
   )
   const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id as string
-  const facts = session.weighings.map(({ pile, ...weighing }, at) => ({
+  const facts = session.weighings.map(({ pile, ...weighing }, index) => ({
     kind: 'reading' as const,
     ...weighing,
-    order: at + 1,
+    order: index + 1,
     fabricationId: session.id,
     pileId: pileId(pile),
     source: 'scale' as const,

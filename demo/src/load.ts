@@ -53,7 +53,7 @@ async function loadKitchen(client: KitchenClient, kitchen: DemoKitchen, now: Dat
   const styles = await valueStyles(client, script)
   const { supplier, pile, ...offered } = offer
   const chicken = styles.get(CHICKEN_STYLE)
-  const pileId = chicken?.piles.find((each) => each.name === pile)?.id
+  const pileId = chicken?.piles.find((other) => other.name === pile)?.id
   const supplierId = await supplierIdOf(client, supplier)
   const valued = { usableShare: 0.97, handlingMinutesPerPiece: 0.2, ratePerHour: wagePerHour, extras: 0 }
   const body = {
@@ -66,7 +66,7 @@ async function loadKitchen(client: KitchenClient, kitchen: DemoKitchen, now: Dat
   if (script.hasPriceBook) await loadBuying(client, kitchen, now)
   if (script.hasHistory) await loadHistory(client, now)
   for (const session of sessions) {
-    const cook = cooks.findIndex((each) => each.name === session.script.cook)
+    const cook = cooks.findIndex((cook) => cook.name === session.script.cook)
     const style = styles.get(session.script.style ?? CHICKEN_STYLE)
     const lot = session.script.event === 'half-done' ? kitchen.lots[0] : undefined
     if (style) await loadSession(client, style, cookIds[cook] ?? null, session, lot)
@@ -92,7 +92,7 @@ async function loadHistory(client: KitchenClient, now: Date): Promise<void> {
 /** The supplier of a name, added where it is not there yet. */
 async function supplierIdOf({ call, kitchenId }: KitchenClient, name: string): Promise<string> {
   const suppliers = await call(updateSupplier, { kitchenId, body: { id: newId(), name } })
-  return suppliers.find((each) => each.name === name)?.id as string
+  return suppliers.find((supplier) => supplier.name === name)?.id as string
 }
 
 /** Prices as one list, the suppliers' terms, and what is in the cold. */
@@ -117,7 +117,7 @@ async function loadPrices({ call, kitchenId }: KitchenClient, now: Date): Promis
   await call(priceListOperations.importPriceList, { kitchenId, body: { csv, mapping } })
   const suppliers = await call(listSuppliers, { kitchenId })
   for (const supplier of suppliers) {
-    const terms = SUPPLIER_TERMS.find((each) => each.name === supplier.name)
+    const terms = SUPPLIER_TERMS.find((supplierTerm) => supplierTerm.name === supplier.name)
     if (terms) await call(updateSupplier, { kitchenId, body: { ...supplier, ...terms } })
   }
 }
@@ -153,11 +153,11 @@ function lotOf({ id, script, caseIds }: DemoLot, of: { itemId: string; supplierI
     articleNumber: null,
     expectedLineId: null,
     notes: null,
-    cases: script.cases.map((each, at) => ({
-      id: caseIds[at] as string,
+    cases: script.cases.map((lotCase, index) => ({
+      id: caseIds[index] as string,
       label: null,
-      serial: String(at + 1),
-      ...each,
+      serial: String(index + 1),
+      ...lotCase,
     })),
     checks: [...checks],
   }
@@ -168,7 +168,7 @@ async function valueStyles({ call, kitchenId }: KitchenClient, script: KitchenSc
   const items = await call(styleOperations.listItems, { kitchenId })
   const styles = new Map<string, Style>()
   for (const [name, values] of Object.entries(script.values)) {
-    const style = items.flatMap((item) => item.styles).find((each) => each.name === name)
+    const style = items.flatMap((item) => item.styles).find((entry) => entry.name === name)
     if (!style) throw new Error(`The catalogue has no style '${name}'`)
     const piles = style.piles.map((pile) => ({
       ...pile,
@@ -215,10 +215,10 @@ async function loadSession(
     call(readFabrication, { kitchenId, fabricationId: session.id }),
   )
   const pileId = (name: string) => record.piles.find((pile) => pile.name === name)?.id as string
-  const facts = session.weighings.map(({ pile, ...weighing }, at) => ({
+  const facts = session.weighings.map(({ pile, ...weighing }, index) => ({
     kind: 'reading' as const,
     ...weighing,
-    order: at + 1,
+    order: index + 1,
     fabricationId: session.id,
     pileId: pileId(pile),
     source: 'scale' as const,

@@ -6,9 +6,11 @@ import { pastRecords } from './past-records.ts'
 const TODAY = '2026-11-24'
 const documents = pastRecords(TODAY).map(({ document }) => document)
 const yieldOf = (document: FabricationDocument) => appraise(document).weights.portionYield
-const mean = (list: readonly number[]) => list.reduce((sum, each) => sum + each, 0) / list.length
+const mean = (list: readonly number[]) => list.reduce((sum, item) => sum + item, 0) / list.length
 const of = (item: string, filter: (document: FabricationDocument) => boolean = () => true) =>
-  documents.filter((each) => each.item.startsWith(item) && filter(each) && appraise(each).weights.balance === 'ok')
+  documents.filter(
+    (document) => document.item.startsWith(item) && filter(document) && appraise(document).weights.balance === 'ok',
+  )
 
 test('is the same every time, with the same ids on another day', () => {
   expect(pastRecords(TODAY)).toEqual(pastRecords(TODAY))
@@ -26,9 +28,9 @@ test('has eighteen months of twelve items, five cooks and the suppliers', () => 
 })
 
 test('adds up but for the two with a mistake', () => {
-  const odd = documents.filter((each) => appraise(each).weights.balance !== 'ok')
+  const odd = documents.filter((document) => appraise(document).weights.balance !== 'ok')
   expect(odd).toHaveLength(2)
-  expect(odd.map((each) => appraise(each).weights.balance).sort()).toEqual(['lost', 'over'])
+  expect(odd.map((entry) => appraise(entry).weights.balance).sort()).toEqual(['lost', 'over'])
 })
 
 test('each effect is in it', () => {
@@ -45,7 +47,7 @@ test('each effect is in it', () => {
   const inMonths = (...months: string[]) =>
     of('Lamb', ({ meta }) => months.includes(meta?.date?.slice(5, 7) ?? '')).map(yieldOf)
   expect(mean(inMonths('06', '07', '08')) - mean(inMonths('12', '01', '02'))).toBeGreaterThan(0.02)
-  const verdicts = of('Beef tenderloin').map((each) => appraise(each).comparisons[0]?.verdict)
+  const verdicts = of('Beef tenderloin').map((entry) => appraise(entry).comparisons[0]?.verdict)
   expect([verdicts[0], verdicts.at(-1)]).toEqual(['make', 'make'])
   expect(verdicts).toContain('buy')
   const turkeys = of('Turkey').reduce((sum, { purchase }) => sum + purchase.invoiceWeight, 0)

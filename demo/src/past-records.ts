@@ -263,12 +263,12 @@ const priceOf = ({ item, price }: Pick<Habit, 'item' | 'price'>, daysAgo: number
 
 /** Ten sessions in which a new cook finds more on every bird. */
 const newCook = (): Session[] =>
-  Array.from({ length: 10 }, (_, at) => ({
+  Array.from({ length: 10 }, (_, index) => ({
     ...(HABITS[0] as Habit),
-    daysAgo: 540 - at * 6,
+    daysAgo: 540 - index * 6,
     cook: 'Bruno',
-    factor: 0.915 + 0.085 * (1 - Math.exp(-at / 3)),
-    minutes: 1.9 - at * 0.07,
+    factor: 0.915 + 0.085 * (1 - Math.exp(-index / 3)),
+    minutes: 1.9 - index * 0.07,
   }))
 
 /** The first snow: 180 kilos of turkey over two days. */
@@ -351,10 +351,10 @@ function weighed(session: Session, { style, ap, date, spread }: Weighing): Pile[
   const primary = style.piles.filter((pile) => pile.class === 'primary')
   const others = style.piles.filter((pile) => pile.class !== 'primary')
   const grams = new Map(primary.map((pile) => [pile.name, ap * (pile.expectedShare ?? 0) * yielded]))
-  const rest = ap * (1 - LOSS * spread(0.2)) - [...grams.values()].reduce((sum, each) => sum + each, 0)
+  const rest = ap * (1 - LOSS * spread(0.2)) - [...grams.values()].reduce((sum, weight) => sum + weight, 0)
   const shares = others.map((pile) => (pile.expectedShare ?? 0) * spread(0.02))
-  const total = shares.reduce((sum, each) => sum + each, 0)
-  others.forEach((pile, at) => grams.set(pile.name, (rest * (shares[at] as number)) / total))
+  const total = shares.reduce((sum, share) => sum + share, 0)
+  others.forEach((pile, index) => grams.set(pile.name, (rest * (shares[index] as number)) / total))
   const wrong = others.reduce(
     (most, pile) => ((grams.get(pile.name) ?? 0) > (grams.get(most.name) ?? 0) ? pile : most),
     others[0] as NamedPile,
@@ -382,19 +382,19 @@ function pileOf(pile: NamedPile, grams: number, spread: (share: number) => numbe
     return { ...named, weight: grams, portions: Math.max(1, Math.round(grams / 220)), target: 220 }
   const count = Math.max(1, Math.round(grams / target))
   const pieces = Array.from({ length: count }, () => spread(0.03))
-  const total = pieces.reduce((sum, each) => sum + each, 0)
+  const total = pieces.reduce((sum, piece) => sum + piece, 0)
   const bounds = {
     target: Math.round(grams / count),
     low: Math.round((grams / count) * 0.93),
     high: Math.round((grams / count) * 1.07),
   }
-  return { ...named, pieces: pieces.map((each) => Math.max(1, Math.round((grams * each) / total))), ...bounds }
+  return { ...named, pieces: pieces.map((piece) => Math.max(1, Math.round((grams * piece) / total))), ...bounds }
 }
 
 /** The cut style of a session, with its item. */
 function styleOf({ item: name, style: cut }: Session): { item: CatalogueItem; style: CatalogueStyle } {
-  const item = CATALOGUE.find((each) => each.name === name)
-  const style = item?.styles.find((each) => each.name === cut)
+  const item = CATALOGUE.find((catalogueItem) => catalogueItem.name === name)
+  const style = item?.styles.find((catalogueStyle) => catalogueStyle.name === cut)
   if (!item || !style) throw new Error(`The catalogue has no '${name}: ${cut}'`)
   return { item, style }
 }

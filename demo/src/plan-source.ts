@@ -32,7 +32,7 @@ export const shippedSource: PlanSource = {
 }
 
 function shippedOf({ name }: PlanScript) {
-  const shipped = shippedPlans().find((each) => each.name === name)
+  const shipped = shippedPlans().find((shippedPlan) => shippedPlan.name === name)
   if (!shipped) throw new Error(`No answer ships for ${name}`)
   return shipped
 }

@@ -63,7 +63,7 @@ export function draftOf(
 ): PlanDraft {
   const from = addDays(today, 1 - weekdayOf(today) + weeksAhead * DAYS_OF_A_WEEK)
   const idOf = (name: string) => {
-    const product = products.find((each) => each.name === name)
+    const product = products.find((pick) => pick.name === name)
     if (!product) throw new Error(`The demo kitchen has no product '${name}'`)
     return product.id
   }

@@ -77,7 +77,7 @@ export function fromPortable<T>(value: unknown, names: Names, from: string): T {
 
 function eachText(value: unknown, change: (text: string) => string): unknown {
   if (typeof value === 'string') return change(value)
-  if (Array.isArray(value)) return value.map((each) => eachText(each, change))
+  if (Array.isArray(value)) return value.map((entry) => eachText(entry, change))
   if (value === null || typeof value !== 'object') return value
   return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, eachText(each, change)]))
 }

@@ -39,7 +39,7 @@ test('covers eighteen months up to today, whatever today is', () => {
 test('lots are of items that are there, and one delivery is short', () => {
   for (const lot of LOTS) expect(context.items.has(lot.item)).toBe(true)
   const short = LOTS.filter((lot) =>
-    lot.cases.some((each) => each.weighed !== null && each.weighed < each.invoiceWeight * 0.98),
+    lot.cases.some((testCase) => testCase.weighed !== null && testCase.weighed < testCase.invoiceWeight * 0.98),
   )
   expect(short.map((lot) => lot.item)).toEqual(['Duck'])
 })

@@ -38,10 +38,10 @@ const TENDERLOIN = 'Beef tenderloin, peeled, side muscle on'
 
 /** A price that drifts through the months, by chance and season, and ends where it is today. */
 const drift = (today: number, from: number): BookArticle['steps'] =>
-  Array.from({ length: 9 }, (_, at) => {
-    const daysAgo = 540 - at * 62
-    const amount = from + ((today - from) * at) / 8 + Math.sin(at * 2.1) * today * 0.025
-    return [daysAgo, at === 8 ? today : Math.round(amount * 20) / 20] as const
+  Array.from({ length: 9 }, (_, index) => {
+    const daysAgo = 540 - index * 62
+    const amount = from + ((today - from) * index) / 8 + Math.sin(index * 2.1) * today * 0.025
+    return [daysAgo, index === 8 ? today : Math.round(amount * 20) / 20] as const
   })
 
 const ARTICLES: readonly BookArticle[] = [

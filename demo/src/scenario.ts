@@ -97,10 +97,10 @@ export function playSession(script: SessionScript, now: Date, random: () => numb
     script.birds * (12 + random() * 6) * (item.species === 'fish' ? 0.2 : item.unitWeight.usual / CHICKEN_GRAMS),
   )
   const purge = isDrainedAtBench ? 0 : drained
-  const weighings = weighPiles(script, received - purge, normal, random).map((each, at) => ({
-    ...each,
+  const weighings = weighPiles(script, received - purge, normal, random).map((weighPile, index) => ({
+    ...weighPile,
     id: newId(),
-    takenAt: new Date(start.getTime() + (at + 1) * MINUTE_MS).toISOString(),
+    takenAt: new Date(start.getTime() + (index + 1) * MINUTE_MS).toISOString(),
   }))
   const isHalfDone = script.event === 'half-done'
   return {
@@ -127,7 +127,7 @@ function startOf({ daysAgo, event }: SessionScript, now: Date): Date {
 /** The cut style of a session, with its item. */
 function styleOf({ style: name = CHICKEN_STYLE }: SessionScript) {
   for (const item of CATALOGUE) {
-    const style = item.styles.find((each) => each.name === name)
+    const style = item.styles.find((catalogueStyle) => catalogueStyle.name === name)
     if (style) return { item, style }
   }
   throw new Error(`The catalogue has no style '${name}'`)
@@ -149,11 +149,11 @@ function weighPiles(script: SessionScript, drained: number, normal: Normal, rand
     const spread = normal(weight / count, Math.min(MAX_SPREAD_GRAMS, (weight / count) * SPREAD_SHARE))
     return Array.from({ length: count }, () => spread())
   })
-  const sum = (weights: readonly number[]) => weights.reduce((total, each) => total + each, 0)
+  const sum = (weights: readonly number[]) => weights.reduce((total, weight) => total + weight, 0)
   const missed = sum(piles.map(expected)) - sum(drawn.flat())
-  return piles.flatMap((pile, at) => {
+  return piles.flatMap((pile, index) => {
     if (script.event === 'drumsticks-not-weighed' && pile.name === 'drumsticks') return []
-    const weights = drawn[at] as number[]
+    const weights = drawn[index] as number[]
     return weights.map((weight) => ({ pile: pile.name, grams: gramsStep(weight + (pile === leftOver ? missed : 0)) }))
   })
 }

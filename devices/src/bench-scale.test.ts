@@ -24,7 +24,7 @@ test('what it shows is a multiple of its step, and holds still once stable', () 
   scale.put(281.4, 0)
   watch(scale, 0, 1000)
   const { shown } = watch(scale, 1040, 4000)
-  expect(new Set(shown.map((each) => each.weight))).toEqual(new Set([281]))
+  expect(new Set(shown.map((row) => row.weight))).toEqual(new Set([281]))
 })
 
 test('tare takes the container off, lifting everything shows it negative', () => {

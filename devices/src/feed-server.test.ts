@@ -9,7 +9,7 @@ test('a day’s list is the same whenever it is asked for, and another one tomor
 })
 
 test('prices stay near what is usual, and each list begins on its day', () => {
-  const days = Array.from({ length: 28 }, (_, at) => `2026-02-${String(at + 1).padStart(2, '0')}`)
+  const days = Array.from({ length: 28 }, (_, index) => `2026-02-${String(index + 1).padStart(2, '0')}`)
   const amounts = days.map((day) => {
     const { headers, rows } = readTable(listOfDay(day))
     expect(rows.filter((row) => row.length > 1).every((row) => row[headers.indexOf('valid from')] === day)).toBe(true)

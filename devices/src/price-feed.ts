@@ -93,7 +93,7 @@ const DAY_MS = 24 * 3600 * 1000
 export function listOfDay(day: string): string {
   const number = Math.floor(Date.parse(`${day}T00:00:00Z`) / DAY_MS)
   return priceListCsv(
-    ARTICLES.map((article, at) => lineOf(article, day, randomLcg(((number * 131 + at * 17) % 9973) / 9973)())),
+    ARTICLES.map((article, index) => lineOf(article, day, randomLcg(((number * 131 + index * 17) % 9973) / 9973)())),
   )
 }
 

@@ -55,12 +55,12 @@ test('OpenAPI names, sums up and describes every operation with what it refuses'
     summary: string
     responses: Record<string, { description: string; content?: Record<string, { schema: object }> }>
   }
-  const operations = Object.values(body.paths as Record<string, Record<string, Operation>>).flatMap((each) =>
-    Object.values(each),
+  const operations = Object.values(body.paths as Record<string, Record<string, Operation>>).flatMap((path) =>
+    Object.values(path),
   )
   expect(operations.length).toBeGreaterThan(50)
-  const ids = operations.map((each) => each.operationId)
-  expect(ids.filter((each) => !/^[a-z]+(?:[A-Z][a-z]+)*$/.test(each))).toEqual([])
+  const ids = operations.map((operation) => operation.operationId)
+  expect(ids.filter((id) => !/^[a-z]+(?:[A-Z][a-z]+)*$/.test(id))).toEqual([])
   expect(new Set(ids).size).toBe(ids.length)
   for (const { operationId, summary, responses } of operations) {
     const refusals = Object.entries(responses).filter(
@@ -92,11 +92,11 @@ test('answers carry security headers', async () => {
 })
 
 describe('appraise', () => {
-  test.each(cases.map((each) => [each.name, each] as const))('%s', async (_name, each) => {
-    const { status, body } = await send(test_, 'POST', '/api/appraise', each.input)
+  test.each(cases.map((testCase) => [testCase.name, testCase] as const))('%s', async (_name, entry) => {
+    const { status, body } = await send(test_, 'POST', '/api/appraise', entry.input)
     expect(status).toBe(200)
-    expect(body.cost.net).toBeCloseTo(each.expect.cost.net, 7)
-    expect(body.warnings.map((warning: { code: string }) => warning.code)).toEqual(each.expect.warnings)
+    expect(body.cost.net).toBeCloseTo(entry.expect.cost.net, 7)
+    expect(body.warnings.map((warning: { code: string }) => warning.code)).toEqual(entry.expect.warnings)
   })
 
   const first = document()
@@ -191,7 +191,7 @@ describe('kitchens', () => {
       'id-taken',
     )
     const [style] = (await send(test_, 'GET', `${path}/items`)).body[0].styles
-    const valued = { ...style, piles: style.piles.map((each: object) => ({ ...each, usedShare: 0.5 })) }
+    const valued = { ...style, piles: style.piles.map((pile: object) => ({ ...pile, usedShare: 0.5 })) }
     expect((await send(test_, 'PUT', `${path}/styles/${style.id}`, valued)).body).toEqual({ ...valued, version: 2 })
     const pileNamed = (name: string) => style.piles.find((pile: { name: string }) => pile.name === name)?.id
     const offer = {
@@ -229,7 +229,7 @@ test('what nobody answers is a problem, not a page', async () => {
 })
 
 test('a long document is read beside the server, and says the same of what is wrong with it', async () => {
-  const pieces = Array.from({ length: 9_000 }, (_, at) => 250 + (at % 60))
+  const pieces = Array.from({ length: 9_000 }, (_, index) => 250 + (index % 60))
   const [first, ...rest] = sixChickens().piles
   const long = { ...sixChickens(), piles: [{ ...first, pieces }, ...rest] }
   const { status, body } = await send(test_, 'POST', '/api/appraise', long)

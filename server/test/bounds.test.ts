@@ -39,7 +39,7 @@ const BEYOND = Number.MAX_SAFE_INTEGER
 
 /** Every place below a schema where something of any size may stand. */
 function boundless(schema: Described, path: string, defs: Record<string, Described>, seen: Set<string>): string[] {
-  const next = (each: Described, step: string) => boundless(each, path + step, defs, seen)
+  const next = (described: Described, step: string) => boundless(described, path + step, defs, seen)
   if (schema.$ref) {
     const name = schema.$ref.split('/').at(-1) as string
     if (seen.has(name)) return []
@@ -51,7 +51,7 @@ function boundless(schema: Described, path: string, defs: Record<string, Describ
     return schema.type.flatMap((type) => next({ ...schema, type }, ''))
   }
   const choices = [...(schema.anyOf ?? []), ...(schema.oneOf ?? []), ...(schema.allOf ?? [])]
-  if (choices.length > 0) return choices.flatMap((each) => next(each, ''))
+  if (choices.length > 0) return choices.flatMap((choice) => next(choice, ''))
   const { type } = schema
   if (type === 'number' || type === 'integer') {
     const [low, high] = [schema.minimum ?? schema.exclusiveMinimum, schema.maximum ?? schema.exclusiveMaximum]
@@ -64,7 +64,7 @@ function boundless(schema: Described, path: string, defs: Record<string, Describ
   }
   if (type === 'array') {
     const inside = [
-      ...(schema.prefixItems ?? []).flatMap((each, at) => next(each, `[${at}]`)),
+      ...(schema.prefixItems ?? []).flatMap((prefixItem, index) => next(prefixItem, `[${index}]`)),
       ...(schema.items ? next(schema.items, '[]') : []),
     ]
     const hasLength = schema.maxItems !== undefined || (schema.prefixItems && !schema.items)

@@ -36,7 +36,7 @@ export async function fillKitchen(test: TestApp, home: Kitchen): Promise<Asked[]
     return body
   }
   const [item] = (await ask<Item[]>('GET', '/items')) as [Item]
-  const style = item.styles.find((each) => each.name.startsWith('Supremes')) as Style
+  const style = item.styles.find((style) => style.name.startsWith('Supremes')) as Style
   const [cookId, supplierId, unlike] = [newId(), newId(), newId()]
   await ask('POST', '/cooks', { id: cookId, name: 'Marit', wagePerHour: 27.5 })
   await ask('PUT', `/cooks/${cookId}`, {

@@ -107,7 +107,7 @@ export async function setUpKitchen(test: TestApp, name = 'Test kitchen'): Promis
 /** A fabrication of six chickens, just started. */
 export async function startSixChickens(test: TestApp, kitchen: Kitchen): Promise<FabricationState> {
   const { body } = await send(test, 'GET', `/api/kitchens/${kitchen.id}/items`)
-  const style = (body as Item[])[0]?.styles.find((each) => each.name.startsWith('Supremes'))
+  const style = (body as Item[])[0]?.styles.find((style) => style.name.startsWith('Supremes'))
   const started = await send(test, 'POST', `/api/kitchens/${kitchen.id}/fabrications`, startOf(style?.id as string))
   if (started.status !== 201) throw new Error(JSON.stringify(started.body))
   return started.body
@@ -147,7 +147,7 @@ export const sendFacts = (test: TestApp, kitchen: Pick<Kitchen, 'id'>, ...facts:
 export async function addSupplier(test: TestApp, kitchen: Pick<Kitchen, 'id'>, name: string): Promise<string> {
   const path = `/api/kitchens/${kitchen.id}/suppliers`
   const { body } = await send(test, 'PUT', path, { id: newId(), name })
-  return (body as Supplier[]).find((each) => each.name.toLowerCase() === name.toLowerCase())?.id as string
+  return (body as Supplier[]).find((supplier) => supplier.name.toLowerCase() === name.toLowerCase())?.id as string
 }
 
 /** Adds a price by the names that a list would have; a name that is not here gets an id that stands for nothing. */

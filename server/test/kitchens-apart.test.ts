@@ -38,7 +38,7 @@ const ID = /^[0-9a-f]{8}-[0-9a-f-]{27}$/
 
 /** The same with other words and numbers, so that a change would be seen; ids, days, instants and kinds stay. */
 function changed(value: unknown, key = ''): unknown {
-  if (Array.isArray(value)) return value.map((each) => changed(each, key))
+  if (Array.isArray(value)) return value.map((entry) => changed(entry, key))
   if (value !== null && typeof value === 'object')
     return Object.fromEntries(Object.entries(value).map(([field, each]) => [field, changed(each, field)]))
   if (key === 'name' && typeof value === 'string' && !ID.test(value)) return `${value} x`
@@ -54,7 +54,7 @@ const operationOf = ({ method, url }: Asked): string => {
   const path = url.split('?')[0] as string
   const paths = Object.keys(test_.app.swagger().paths ?? {})
   const found = paths
-    .filter((each) => new RegExp(`^${each.replace(/\{[^}]+\}/g, '[^/]+')}$`).test(path))
+    .filter((other) => new RegExp(`^${other.replace(/\{[^}]+\}/g, '[^/]+')}$`).test(path))
     .sort((a, b) => a.split('{').length - b.split('{').length)[0]
   return `${method.toLowerCase()} ${found}`
 }
@@ -91,9 +91,9 @@ async function answersOf({ id }: Kitchen): Promise<Record<string, string>> {
 
 test('two kitchens that use the same ids each read what is their own', async () => {
   const before = await answersOf(other)
-  expect(Object.values(before).filter((each) => each.startsWith('200 ')).length).toBeGreaterThan(10)
+  expect(Object.values(before).filter((text) => text.startsWith('200 ')).length).toBeGreaterThan(10)
   // Everything that has a name or a number at home gets another one.
-  for (const { method, url, payload } of asked.filter((each) => each.method === 'PUT')) {
+  for (const { method, url, payload } of asked.filter((request) => request.method === 'PUT')) {
     await test_.app.inject({ method, url, payload: changed(payload) as object })
   }
   expect(await answersOf(other)).toEqual(before)
@@ -118,8 +118,8 @@ test('nothing of one kitchen is read through one that has nothing', async () => 
 
 test('every operation that changes a kitchen is among them', () => {
   const tried = new Set(asked.map(operationOf))
-  const missing = Object.entries(test_.app.swagger().paths ?? {}).flatMap(([path, each]) =>
-    Object.keys(each ?? {})
+  const missing = Object.entries(test_.app.swagger().paths ?? {}).flatMap(([path, methods]) =>
+    Object.keys(methods ?? {})
       .filter((method) => method !== 'get' && path.includes('{kitchenId}'))
       .map((method) => `${method} ${path}`)
       .filter((operation) => !tried.has(operation)),

@@ -94,8 +94,8 @@ describe.each(Object.entries(CREATIONS))('a %s', (_what, { url, body, other }) =
   test('sent eight times at once is there once, and answers each as the first', async () => {
     const sent = body()
     const answers = await Promise.all(Array.from({ length: 8 }, () => send(test_, 'POST', url(), sent)))
-    expect(answers.map((each) => each.status)).toEqual(answers.map(() => 201))
-    for (const each of answers) expect(each.body).toEqual(answers[0]?.body)
+    expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 201))
+    for (const answer of answers) expect(answer.body).toEqual(answers[0]?.body)
     expect((await send(test_, 'POST', url(), sent)).body).toEqual(answers[0]?.body)
   })
 
@@ -116,10 +116,10 @@ describe('imports', () => {
     const [id, sent] = [newId(), document()]
     const ask = (body: object) => send(test_, 'POST', path(`/fabrications/import?id=${id}&${names}`), body)
     const answers = await Promise.all(Array.from({ length: 8 }, () => ask(sent)))
-    expect(answers.map((each) => each.status)).toEqual(answers.map(() => 201))
+    expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 201))
     expect((await send(test_, 'GET', path(`/fabrications/${id}`))).body).toEqual(answers[0]?.body)
     const suppliers = (await send(test_, 'GET', path('/suppliers'))).body as { name: string }[]
-    expect(suppliers.filter((each) => each.name === sent.meta.supplier)).toHaveLength(1)
+    expect(suppliers.filter((supplier) => supplier.name === sent.meta.supplier)).toHaveLength(1)
     const lighter = { ...sent, piles: sent.piles.map((pile) => (pile.weight ? { ...pile, weight: 1 } : pile)) }
     const refused = await ask(lighter)
     expect([refused.status, refused.body.code]).toEqual([409, 'id-taken'])
@@ -130,8 +130,8 @@ describe('imports', () => {
     const answers = await Promise.all(
       Array.from({ length: 8 }, () => send(test_, 'POST', path(`/fabrications/import?id=${newId()}&${names}`), sent)),
     )
-    expect(answers.map((each) => each.status)).toEqual(answers.map(() => 201))
-    const supplierIds = answers.map((each) => (each.body as FabricationState).record.supplierId)
+    expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 201))
+    const supplierIds = answers.map((answer) => (answer.body as FabricationState).record.supplierId)
     expect(new Set(supplierIds).size).toBe(1)
   })
 
@@ -140,8 +140,8 @@ describe('imports', () => {
     const id = newId()
     const ask = (body: object) => send(test_, 'POST', path(`/styles/import?id=${id}`), body)
     const answers = await Promise.all(Array.from({ length: 8 }, () => ask(file)))
-    expect(answers.map((each) => each.status)).toEqual(answers.map(() => 201))
-    for (const each of answers) expect(each.body).toEqual(answers[0]?.body)
+    expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 201))
+    for (const answer of answers) expect(answer.body).toEqual(answers[0]?.body)
     const refused = await ask({ ...file, style: { ...file.style, minutesPerUnit: 1 } })
     expect([refused.status, refused.body.code]).toEqual([409, 'id-taken'])
   })
@@ -149,11 +149,14 @@ describe('imports', () => {
 
 test('a supplier that eight devices add at once is one, whatever its capitals', async () => {
   const answers = await Promise.all(
-    Array.from({ length: 8 }, (_, at) =>
-      send(test_, 'PUT', path('/suppliers'), { id: newId(), name: at % 2 === 0 ? 'Larkspur Game' : 'LARKSPUR game' }),
+    Array.from({ length: 8 }, (_, index) =>
+      send(test_, 'PUT', path('/suppliers'), {
+        id: newId(),
+        name: index % 2 === 0 ? 'Larkspur Game' : 'LARKSPUR game',
+      }),
     ),
   )
-  expect(answers.map((each) => each.status)).toEqual(answers.map(() => 200))
+  expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 200))
   const suppliers = (await send(test_, 'GET', path('/suppliers'))).body as { name: string }[]
-  expect(suppliers.filter((each) => each.name.toLowerCase() === 'larkspur game')).toHaveLength(1)
+  expect(suppliers.filter((supplier) => supplier.name.toLowerCase() === 'larkspur game')).toHaveLength(1)
 })

@@ -61,7 +61,7 @@ const get = async <T>(rest: string): Promise<T> => (await ask('GET', rest)).body
 /** All at once, through two servers; whatever comes of it, none may be a mistake of ours. */
 async function race(...requests: [Method, string, unknown?][]): Promise<Answer[]> {
   const answers = await Promise.all(
-    requests.map(([method, rest, payload], at) => ask(method, rest, payload, at % 2 === 0 ? test_.app : other)),
+    requests.map(([method, rest, payload], index) => ask(method, rest, payload, index % 2 === 0 ? test_.app : other)),
   )
   for (const { status, body, text } of answers) {
     expect([status < 500, text]).toEqual([true, text])
@@ -70,11 +70,11 @@ async function race(...requests: [Method, string, unknown?][]): Promise<Answer[]
   return answers
 }
 const times = (count: number, request: (at: number) => [Method, string, unknown?]) =>
-  Array.from({ length: count }, (_, at) => request(at))
+  Array.from({ length: count }, (_, index) => request(index))
 const statuses = (answers: readonly Answer[]) => answers.map(({ status }) => status).sort()
 const suppliers = () => get<Supplier[]>('/suppliers')
 const itemEdit = ({ styles: _styles, id: _id, ...edit }: Item) => edit
-const rounds = Array.from({ length: ROUNDS }, (_, at) => at)
+const rounds = Array.from({ length: ROUNDS }, (_, index) => index)
 
 const lotOf = (supplierId: string, more: object = {}) => ({
   ...{ id: newId(), version: 1, itemId: item.id, supplierId, code: newId().slice(-8), gtin: null },

@@ -7,7 +7,7 @@ import { type FaultRun, runFaults } from './run.ts'
 /** One line for each kind of fault: how often, and how long until weighing went on. */
 function wordsOf({ back, ...run }: FaultRun): string {
   const kinds = [...new Set(back.map(({ what }) => what))].map((what) => {
-    const times = back.filter((each) => each.what === what).map(({ ms }) => ms)
+    const times = back.filter((round) => round.what === what).map(({ ms }) => ms)
     const sorted = [...times].sort((a, b) => a - b)
     const seconds = (ms: number | undefined) => `${((ms ?? 0) / 1000).toFixed(1)} s`
     const middle = sorted[Math.floor(sorted.length / 2)]

@@ -76,14 +76,16 @@ async function measure(audit: Audit, address: string, port: number): Promise<Mea
     const { categories, audits } = run.lhr
     const scoreOf = (category: Category) => Math.round((categories[category]?.score ?? 0) * 100)
     looks.push({
-      scores: Object.fromEntries(CATEGORIES.map((each) => [each, scoreOf(each)])) as Measured['scores'],
+      scores: Object.fromEntries(CATEGORIES.map((category) => [category, scoreOf(category)])) as Measured['scores'],
       blocked: audits['total-blocking-time']?.numericValue ?? 0,
       jumped: audits['cumulative-layout-shift']?.numericValue ?? 0,
     })
   }
   const middle = (of: (measured: Measured) => number) => median(looks.map(of))
   return {
-    scores: Object.fromEntries(CATEGORIES.map((each) => [each, middle(({ scores }) => scores[each])])) as never,
+    scores: Object.fromEntries(
+      CATEGORIES.map((category) => [category, middle(({ scores }) => scores[category])]),
+    ) as never,
     blocked: middle(({ blocked }) => blocked),
     jumped: middle(({ jumped }) => jumped),
   }
@@ -108,16 +110,18 @@ async function main(): Promise<boolean> {
       args: ['--no-sandbox', '--disable-gpu', `--remote-debugging-port=${debugPort}`],
     })
     process.stdout.write(
-      `\n${'room'.padEnd(18)}${CATEGORIES.map((each) => each.padStart(16)).join('')}   blocked  jumped\n`,
+      `\n${'room'.padEnd(18)}${CATEGORIES.map((category) => category.padStart(16)).join('')}   blocked  jumped\n`,
     )
     let isReached = true
     for (const [room, path] of Object.entries(await roomsOf(house.url))) {
       const { scores, blocked, jumped } = await measure(audit, house.url + path, debugPort)
-      const cells = CATEGORIES.map((each) => `${scores[each]}${scores[each] < AIMS[each] ? ' !' : ''}`.padStart(16))
+      const cells = CATEGORIES.map((category) =>
+        `${scores[category]}${scores[category] < AIMS[category] ? ' !' : ''}`.padStart(16),
+      )
       process.stdout.write(
         `${room.padEnd(18)}${cells.join('')}${`${Math.round(blocked)} ms`.padStart(10)}${jumped.toFixed(3).padStart(8)}\n`,
       )
-      if (CATEGORIES.some((each) => scores[each] < AIMS[each])) isReached = false
+      if (CATEGORIES.some((category) => scores[category] < AIMS[category])) isReached = false
     }
     await browser.close()
     return isReached

@@ -29,7 +29,7 @@ export function listBuiltFiles(worker: string, firstRooms: readonly string[]): P
           .filter((file) => file.fileName !== worker && !file.fileName.endsWith('.map'))
           .map((file) => ({ isFirst: first.has(file.fileName), file: builtFile(file) }))
         const listOf = (isFirst: boolean) =>
-          JSON.stringify(files.filter((each) => each.isFirst === isFirst).map(({ file }) => file))
+          JSON.stringify(files.filter((file) => file.isFirst === isFirst).map(({ file }) => file))
         chunk.code = chunk.code
           .replace('__FIRST_FILES__', () => listOf(true))
           .replace('__OTHER_FILES__', () => listOf(false))

@@ -92,14 +92,14 @@ interface BenchOptions {
 /** A bench with these weighings on the supremes, recording what is done to it. */
 export function benchWith(options: BenchOptions = {}) {
   const { grams = [], keptHere = false, reading = null, marks = [], checks = [], changes = {} } = options
-  const standing = grams.map((each, at) => ({
+  const standing = grams.map((weight, index) => ({
     kind: 'reading' as const,
-    id: String(at),
-    order: at + 1,
+    id: String(index),
+    order: index + 1,
     fabricationId: 'f',
     pileId: 'supremes',
-    grams: each,
-    takenAt: `2026-11-24T08:00:0${at}.000Z`,
+    grams: weight,
+    takenAt: `2026-11-24T08:00:0${index}.000Z`,
     source: 'scale' as const,
     cookId: null,
     pieces: null,

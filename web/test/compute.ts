@@ -29,12 +29,12 @@ const solve: SolveProgramme = Object.assign(tryAll, { nowMs: () => performance.n
 
 /** What the worker would answer, at once. */
 export async function workAtOnce<N extends WorkName>(name: N, input: Work[N]['input']): Promise<Work[N]['answer']> {
-  const all: { [K in WorkName]: (each: never) => Work[K]['answer'] } = {
+  const all: { [K in WorkName]: (input: never) => Work[K]['answer'] } = {
     // Coarser than on the page: the tests ask what is shown, not where the best cut lies.
-    'portion-plan': (each: PortionRequest) => planPortions({ ...each, step: COARSE }),
+    'portion-plan': (portionRequest: PortionRequest) => planPortions({ ...portionRequest, step: COARSE }),
     'bonded-plan': planBonded,
-    'rack-plan': (each) => planRacks(each, solve),
-    plating: (each) => platePieces(each, solve),
+    'rack-plan': (entry) => planRacks(entry, solve),
+    plating: (entry) => platePieces(entry, solve),
   }
   return all[name](input as never) as Work[N]['answer']
 }

@@ -47,7 +47,7 @@ test('every part wears only classes that its style module has', () => {
 
 test('every class of a style module is worn', () => {
   const unworn = modules.flatMap((module) => {
-    const by = taken.filter((each) => each.module === module)
+    const by = taken.filter((imported) => imported.module === module)
     if (by.length === 0) return [short(module)]
     if (by.some(({ isChosen }) => isChosen)) return []
     return [...classesOf(module)]
@@ -59,7 +59,7 @@ test('every class of a style module is worn', () => {
 
 test('style modules are called differently, stand in the room that wears them, and only theme and frame are global', () => {
   const names = modules.map((module) => basename(module))
-  expect(names.filter((name, at) => names.indexOf(name) !== at)).toEqual([])
+  expect(names.filter((name, index) => names.indexOf(name) !== index)).toEqual([])
   const roomOf = (file: string) => /^rooms[/\\](\w[\w-]*)/.exec(short(file))?.[1] ?? 'parts'
   const leaning = taken.filter(({ part, module }) => ![roomOf(part), 'parts'].includes(roomOf(module)))
   expect(leaning.map(({ part, module }) => `${short(part)} wears ${short(module)}`)).toEqual([])

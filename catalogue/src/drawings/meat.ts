@@ -72,7 +72,7 @@ export const BLOCK: Drawing = {
 const RIB_COUNT = 8
 const FIRST_RIB_X = 62
 const RIB_STEP = 32
-const ribs = Array.from({ length: RIB_COUNT }, (_, at) => FIRST_RIB_X + at * RIB_STEP)
+const ribs = Array.from({ length: RIB_COUNT }, (_, index) => FIRST_RIB_X + index * RIB_STEP)
 const lines = (path: (x: number) => string, xs: readonly number[]) => xs.map(path).join(' ')
 
 export const RACK: Drawing = {

@@ -80,9 +80,9 @@ export function plannedPileIssues(
   context: z.RefinementCtx,
 ): void {
   for (const issue of pileRuleIssues(piles)) context.addIssue({ code: 'custom', ...issue })
-  offers.forEach((each, at) => {
-    if (piles.some((other) => other.id === each.pileId && other.class === 'primary')) return
-    context.addIssue({ code: 'custom', path: ['offers', at, 'pileId'], message: 'is not a primary pile here' })
+  offers.forEach((offer, index) => {
+    if (piles.some((other) => other.id === offer.pileId && other.class === 'primary')) return
+    context.addIssue({ code: 'custom', path: ['offers', index, 'pileId'], message: 'is not a primary pile here' })
   })
 }
 

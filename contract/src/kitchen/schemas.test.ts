@@ -77,7 +77,7 @@ describe('what a device sends', () => {
   test('may be no fact in one place, and the others are read', () => {
     const wrong = { ...reading, grams: -1 }
     const { facts } = factsSent.parse({ facts: [reading, wrong, 'a weighing', { kind: 'not-a-fact', sent: reading }] })
-    expect(facts.map((each) => each.kind)).toEqual(['reading', 'not-a-fact', 'not-a-fact', 'not-a-fact'])
+    expect(facts.map((fact) => fact.kind)).toEqual(['reading', 'not-a-fact', 'not-a-fact', 'not-a-fact'])
     expect(facts[1]).toEqual({ kind: 'not-a-fact', sent: wrong })
     expect(paths(factsSent, { facts: Array.from({ length: 501 }, () => reading) })).toEqual(['facts'])
   })

@@ -101,12 +101,13 @@ function refuseLot(
   if (productionDate !== null && useBy !== null && useBy < productionDate) {
     refuse(['useBy'], 'must not be before it was made')
   }
-  value.cases.forEach((each, at) => {
-    if (value.cases.findIndex((other) => other.id === each.id) !== at) refuse(['cases', at, 'id'], 'is there twice')
+  value.cases.forEach((lotCase, index) => {
+    if (value.cases.findIndex((other) => other.id === lotCase.id) !== index)
+      refuse(['cases', index, 'id'], 'is there twice')
   })
-  value.checks.forEach((each, at) => {
-    if (value.checks.findIndex((other) => other.checkId === each.checkId) !== at) {
-      refuse(['checks', at, 'checkId'], 'is there twice')
+  value.checks.forEach((check, index) => {
+    if (value.checks.findIndex((other) => other.checkId === check.checkId) !== index) {
+      refuse(['checks', index, 'checkId'], 'is there twice')
     }
   })
 }

@@ -47,7 +47,7 @@ export function parseScaleLine(line: string): ScaleReading | null {
   const gramsPerUnit = Object.hasOwn(GRAMS_PER_UNIT, unit) ? GRAMS_PER_UNIT[unit] : undefined
   const weight = decimal(fields.get('weight'))
   const tare = decimal(fields.get('tare') ?? '0')
-  const state = SCALE_STATES.find((each) => each === fields.get('state'))
+  const state = SCALE_STATES.find((scaleState) => scaleState === fields.get('state'))
   if (gramsPerUnit === undefined || weight === null || tare === null || !state) return null
   return {
     grams: weight * gramsPerUnit,

@@ -31,10 +31,11 @@ describe('properties of any fabrication', () => {
 
   test('the policy in force agrees with its own column', () => {
     check((document) => {
-      for (const each of appraise(document).comparisons) {
-        const own = each.byPolicy[document.creditPolicy]
-        expect(own.verdict).toBe(each.verdict)
-        if (own.costPerPortion !== null) near(own.costPerPortion, each.costPerPortion as number, own.costPerPortion)
+      for (const comparison of appraise(document).comparisons) {
+        const own = comparison.byPolicy[document.creditPolicy]
+        expect(own.verdict).toBe(comparison.verdict)
+        if (own.costPerPortion !== null)
+          near(own.costPerPortion, comparison.costPerPortion as number, own.costPerPortion)
       }
     })
   })
@@ -52,7 +53,7 @@ describe('properties of any fabrication', () => {
       const [one, many] = [appraise(byWeight), appraise(scaled)]
       near(many.cost.net, k * one.cost.net, k * one.cost.in)
       near(many.weights.portionYield, one.weights.portionYield)
-      many.piles.forEach((pile, at) => near(pile.cost ?? 0, k * (one.piles[at]?.cost ?? 0), k * one.cost.in))
+      many.piles.forEach((pile, index) => near(pile.cost ?? 0, k * (one.piles[index]?.cost ?? 0), k * one.cost.in))
     })
   })
 })
@@ -70,18 +71,18 @@ describe('at each turning point the saving is zero', () => {
     offerAmount: (document, appraisal, at) => {
       const amount = appraisal.comparisons[at]?.breakEven.offerAmount
       if (amount === null || amount === undefined) return null
-      const offers = document.offers?.map((offer, each) =>
-        each === at ? { ...offer, price: { ...offer.price, amount } } : offer,
+      const offers = document.offers?.map((offer, other) =>
+        other === at ? { ...offer, price: { ...offer.price, amount } } : offer,
       )
       return { ...document, offers }
     },
     labourMinutes: (document, appraisal, at) => {
       const minutes = appraisal.comparisons[at]?.breakEven.labourMinutes
       if (minutes === null || minutes === undefined) return null
-      const now = (document.labour ?? []).reduce((sum, each) => sum + each.minutes, 0)
+      const now = (document.labour ?? []).reduce((sum, entry) => sum + entry.minutes, 0)
       return {
         ...document,
-        labour: document.labour?.map((each) => ({ ...each, minutes: (each.minutes * minutes) / now })),
+        labour: document.labour?.map((entry) => ({ ...entry, minutes: (entry.minutes * minutes) / now })),
       }
     },
     creditMultiple: (document, appraisal, at) => {
@@ -105,11 +106,11 @@ describe('at each turning point the saving is zero', () => {
       let reached = 0
       check((document) => {
         const before = appraise(document)
-        before.comparisons.forEach((_, at) => {
-          const moved = move(document, before, at)
+        before.comparisons.forEach((_, index) => {
+          const moved = move(document, before, index)
           if (!moved) return
           reached++
-          const after = appraise(moved).comparisons[at]
+          const after = appraise(moved).comparisons[index]
           near(after?.saving as number, 0, before.cost.in)
           expect(after?.verdict).toBe('even')
         })
@@ -121,10 +122,14 @@ describe('at each turning point the saving is zero', () => {
   test('portions: that many portions at that price cost what buying costs', () => {
     check((document) => {
       const appraisal = appraise(document)
-      appraisal.comparisons.forEach((each) => {
-        const pile = appraisal.piles.find((other) => other.name === each.pile)
-        if (each.breakEven.portions === null || !pile) return
-        near(each.breakEven.portions * (each.buyPerPortionSameWeight as number), pile.cost as number, appraisal.cost.in)
+      appraisal.comparisons.forEach((comparison) => {
+        const pile = appraisal.piles.find((other) => other.name === comparison.pile)
+        if (comparison.breakEven.portions === null || !pile) return
+        near(
+          comparison.breakEven.portions * (comparison.buyPerPortionSameWeight as number),
+          pile.cost as number,
+          appraisal.cost.in,
+        )
       })
     })
   })
@@ -153,11 +158,11 @@ describe('edges', () => {
     const without = { ...second, valuePerKg: undefined } as typeof first
     const two = appraise(sixChickens({ piles: [first, without, ...rest] as FabricationDocument['piles'] }))
     expect(two.cost.allocation).toBe('weight')
-    expect(two.warnings.map((each) => each.code)).toContain('allocation-fell-back')
+    expect(two.warnings.map((warning) => warning.code)).toContain('allocation-fell-back')
     const one = appraise(
       sixChickens({ piles: [{ ...first, valuePerKg: undefined }, ...rest] as FabricationDocument['piles'] }),
     )
-    expect(one.warnings.map((each) => each.code)).not.toContain('allocation-fell-back')
+    expect(one.warnings.map((warning) => warning.code)).not.toContain('allocation-fell-back')
   })
 
   test('a free offer is never beaten', () => {

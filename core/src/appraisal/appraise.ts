@@ -32,23 +32,23 @@ export function appraise(document: FabricationDocument, limits: Limits = DEFAULT
   const net = costs.in - credit
   const apPricePerKg = (costs.ap / weights.ap) * GRAMS_PER_KILOGRAM
 
-  const statistics = document.piles.map((pile, at) =>
-    pile.class === 'primary' && pile.pieces ? pieceStatistics(pile, pileWeights[at] as number) : null,
+  const statistics = document.piles.map((pile, index) =>
+    pile.class === 'primary' && pile.pieces ? pieceStatistics(pile, pileWeights[index] as number) : null,
   )
-  const portions = document.piles.map((pile, at) =>
-    pile.class === 'primary' ? portionsOf(pile, pileWeights[at] as number, statistics[at] ?? null) : null,
+  const portions = document.piles.map((pile, index) =>
+    pile.class === 'primary' ? portionsOf(pile, pileWeights[index] as number, statistics[index] ?? null) : null,
   )
   const allocation = allocate(document.piles, pileWeights, portions, document.allocation)
-  const piles = document.piles.map((pile, at) => {
-    const weight = pileWeights[at] as number
+  const piles = document.piles.map((pile, index) => {
+    const weight = pileWeights[index] as number
     if (pile.class !== 'primary') return otherPileResult(pile, weight, weights.ap, document.creditPolicy)
-    const costShare = allocation.shares[at] ?? null
+    const costShare = allocation.shares[index] ?? null
     return primaryPileResult({
       pile,
       weight,
       ap: weights.ap,
-      portions: portions[at] ?? null,
-      statistics: statistics[at] ?? null,
+      portions: portions[index] ?? null,
+      statistics: statistics[index] ?? null,
       costShare,
       netCost: net,
       apPricePerKg,

@@ -18,53 +18,56 @@ function expectAgreement(actual: unknown, expected: unknown, path: string) {
     })
   } else if (Array.isArray(expected)) {
     expect((actual as unknown[]).length).toBe(expected.length)
-    expected.forEach((each, at) => expectAgreement((actual as unknown[])[at], each, `${path}[${at}]`))
+    expected.forEach((row, index) => expectAgreement((actual as unknown[])[index], row, `${path}[${index}]`))
   } else if (typeof expected === 'object' && expected !== null) {
-    for (const [key, each] of Object.entries(expected)) {
-      expectAgreement((actual as Record<string, unknown>)[key], each, `${path}.${key}`)
+    for (const [key, value] of Object.entries(expected)) {
+      expectAgreement((actual as Record<string, unknown>)[key], value, `${path}.${key}`)
     }
   } else expect({ path, value: actual }).toEqual({ path, value: expected })
 }
 
-describe.each(cases.map((each) => [each.name, each] as const))('%s', (_name, { input, expect: expected }) => {
-  const document = input as unknown as FabricationDocument
-  const appraisal = appraise(document)
+describe.each(cases.map((testCase) => [testCase.name, testCase] as const))(
+  '%s',
+  (_name, { input, expect: expected }) => {
+    const document = input as unknown as FabricationDocument
+    const appraisal = appraise(document)
 
-  test('agrees with the worked case', () => {
-    const { warnings, ...figures } = expected
-    expectAgreement(appraisal, figures, 'appraisal')
-    expect(appraisal.warnings.map((warning) => warning.code)).toEqual(warnings)
-  })
+    test('agrees with the worked case', () => {
+      const { warnings, ...figures } = expected
+      expectAgreement(appraisal, figures, 'appraisal')
+      expect(appraisal.warnings.map((warning) => warning.code)).toEqual(warnings)
+    })
 
-  test('holds no figure that is not a finite number or null', () => {
-    const text = JSON.stringify(appraisal, (_key, value) =>
-      typeof value === 'number' && !Number.isFinite(value) ? 'NOT FINITE' : value,
-    )
-    expect(text).not.toContain('NOT FINITE')
-  })
+    test('holds no figure that is not a finite number or null', () => {
+      const text = JSON.stringify(appraisal, (_key, value) =>
+        typeof value === 'number' && !Number.isFinite(value) ? 'NOT FINITE' : value,
+      )
+      expect(text).not.toContain('NOT FINITE')
+    })
 
-  test('explains every figure by a formula that works out to it', () => {
-    for (const [ref, figure] of figuresOf(document, appraisal)) {
-      const explanation = explain(document, appraisal, ref)
-      if (figure === null) continue
-      expect({ ref, explained: explanation !== null }).toEqual({ ref, explained: true })
-      if (!explanation) continue
-      const worked = evaluate(explanation.expression)
-      expect(Math.abs(worked - figure)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(figure)))
-    }
-  })
+    test('explains every figure by a formula that works out to it', () => {
+      for (const [ref, figure] of figuresOf(document, appraisal)) {
+        const explanation = explain(document, appraisal, ref)
+        if (figure === null) continue
+        expect({ ref, explained: explanation !== null }).toEqual({ ref, explained: true })
+        if (!explanation) continue
+        const worked = evaluate(explanation.expression)
+        expect(Math.abs(worked - figure)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(figure)))
+      }
+    })
 
-  test('explains every figure in pounds, too, by a formula that a cook there works out to it', () => {
-    for (const [ref] of figuresOf(document, appraisal)) {
-      const explanation = explain(document, appraisal, ref)
-      if (!explanation) continue
-      const worked = evaluate(valuesInPounds(inPounds(explanation.expression)))
-      const figure = inPoundsOf(evaluate(explanation.expression), explanation.quantity)
-      const isNear = Math.abs(worked - figure) <= 1e-9 * Math.max(1, Math.abs(figure))
-      expect({ ref, isNear }).toEqual({ ref, isNear: true })
-    }
-  })
-})
+    test('explains every figure in pounds, too, by a formula that a cook there works out to it', () => {
+      for (const [ref] of figuresOf(document, appraisal)) {
+        const explanation = explain(document, appraisal, ref)
+        if (!explanation) continue
+        const worked = evaluate(valuesInPounds(inPounds(explanation.expression)))
+        const figure = inPoundsOf(evaluate(explanation.expression), explanation.quantity)
+        const isNear = Math.abs(worked - figure) <= 1e-9 * Math.max(1, Math.abs(figure))
+        expect({ ref, isNear }).toEqual({ ref, isNear: true })
+      }
+    })
+  },
+)
 
 function figuresOf(
   document: FabricationDocument,
@@ -99,7 +102,7 @@ function figuresOf(
       refs.push([{ group: 'pile', pile: pile.name, figure }, pile[figure]])
     }
   }
-  comparisons.forEach((comparison, at) => {
+  comparisons.forEach((comparison, index) => {
     for (const figure of [
       'pricePerPiece',
       'plateWeight',
@@ -108,16 +111,19 @@ function figuresOf(
       'saving',
       'savingShare',
     ] as const) {
-      refs.push([{ group: 'comparison', at, figure }, comparison[figure]])
+      refs.push([{ group: 'comparison', at: index, figure }, comparison[figure]])
     }
     for (const figure of ['offerAmount', 'pileYield', 'labourMinutes', 'creditMultiple'] as const) {
-      refs.push([{ group: 'comparison', at, figure }, comparison.breakEven[figure]])
+      refs.push([{ group: 'comparison', at: index, figure }, comparison.breakEven[figure]])
     }
     const turning = invoicePrice(document.purchase, comparison.breakEven.apPricePerKg)
-    refs.push([{ group: 'comparison', at, figure: 'invoicePrice' }, turning?.perKg ?? turning?.price.amount ?? null])
-    refs.push([{ group: 'comparison', at, figure: 'breakEvenPortions' }, comparison.breakEven.portions])
+    refs.push([
+      { group: 'comparison', at: index, figure: 'invoicePrice' },
+      turning?.perKg ?? turning?.price.amount ?? null,
+    ])
+    refs.push([{ group: 'comparison', at: index, figure: 'breakEvenPortions' }, comparison.breakEven.portions])
     for (const policy of ['none', 'book', 'used', 'net'] as const) {
-      refs.push([{ group: 'policy', at, policy }, comparison.byPolicy[policy].costPerPortion])
+      refs.push([{ group: 'policy', at: index, policy }, comparison.byPolicy[policy].costPerPortion])
     }
   })
   return refs

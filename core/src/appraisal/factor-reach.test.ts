@@ -7,7 +7,7 @@ const appraisal = appraise(document)
 test('at both ends of its reach the factor is just 2 % off, and between them less', () => {
   for (const { pile, factorPerPortion, from, to } of factorReach(document, appraisal)) {
     const off = (price: number) => {
-      const inFull = appraise(atApPrice(document, price)).piles.find((each) => each.name === pile)
+      const inFull = appraise(atApPrice(document, price)).piles.find((other) => other.name === pile)
         ?.costPerPortion as number
       return Math.abs((factorPerPortion * price) / inFull - 1)
     }

@@ -26,8 +26,8 @@ export const NEAR_ENOUGH = 0.02
 export function factorReach(document: FabricationDocument, appraisal: Appraisal): FactorReach[] {
   const free = appraise(atApPrice(document, 0))
   const now = appraisal.cost.apPricePerKg
-  return appraisal.piles.flatMap((pile, at) => {
-    const a = free.piles[at]?.costPerPortion ?? null
+  return appraisal.piles.flatMap((pile, index) => {
+    const a = free.piles[index]?.costPerPortion ?? null
     if (pile.factorPerPortion === null || pile.costPerPortion === null || a === null || now <= 0) return []
     const b = (pile.costPerPortion - a) / now
     // |f × p − (a + b × p)| ≤ 2 % × (a + b × p), with f × now = a + b × now.

@@ -3,7 +3,7 @@ import { appraise } from './appraise.ts'
 import { changesSince, FORMULA_CHANGES, FORMULAS, isOtherJudgement, judgementOf } from './judgement.ts'
 
 test('formulas are counted up, and their days do not go back', () => {
-  expect(FORMULA_CHANGES.map(({ number }) => number)).toEqual(FORMULA_CHANGES.map((_, at) => at + 1))
+  expect(FORMULA_CHANGES.map(({ number }) => number)).toEqual(FORMULA_CHANGES.map((_, index) => index + 1))
   const days = FORMULA_CHANGES.map(({ since }) => since)
   expect([...days].sort()).toEqual(days)
   expect(changesSince(FORMULAS)).toEqual([])

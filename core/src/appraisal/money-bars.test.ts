@@ -18,8 +18,8 @@ test('in any document with a comparison', () => {
   fc.assert(
     fc.property(anyDocument, (document) => {
       const appraisal = appraise(document)
-      appraisal.comparisons.forEach((comparison, at) => {
-        const bars = moneyBars(document, appraisal, at)
+      appraisal.comparisons.forEach((comparison, index) => {
+        const bars = moneyBars(document, appraisal, index)
         if (!bars) return
         const size = Math.abs(appraisal.cost.in) + 1
         expect(Math.abs(sum(bars.make.parts) - (comparison.costPerPortion as number)) / size).toBeLessThan(1e-9)

@@ -22,7 +22,7 @@ export interface MoneyBars {
 export function moneyBars(document: FabricationDocument, appraisal: Appraisal, at: number): MoneyBars | null {
   const comparison = appraisal.comparisons[at]
   const offer = document.offers?.[at]
-  const pile = document.piles.find((each) => each.name === offer?.pile)
+  const pile = document.piles.find((pile) => pile.name === offer?.pile)
   if (!comparison || !offer || !pile) return null
   const { costPerPortion, buyPerPortionSameWeight, plateWeight } = comparison
   if (costPerPortion === null || buyPerPortionSameWeight === null || plateWeight === null || appraisal.cost.net === 0)

@@ -26,10 +26,10 @@ export function atApPrice(document: FabricationDocument, apPricePerKg: number): 
 /** Cost per portion of each primary pile at a new AP price per kilo (charges in), both ways, with the difference. */
 export function reprice(document: FabricationDocument, appraisal: Appraisal, apPricePerKg: number): RepricedPile[] {
   const full = appraise(atApPrice(document, apPricePerKg))
-  return appraisal.piles.flatMap((pile, at) => {
+  return appraisal.piles.flatMap((pile, index) => {
     if (pile.class !== 'primary') return []
     const byFactor = pile.factorPerPortion === null ? null : pile.factorPerPortion * apPricePerKg
-    const inFull = full.piles[at]?.costPerPortion ?? null
+    const inFull = full.piles[index]?.costPerPortion ?? null
     const difference = byFactor === null || inFull === null ? null : byFactor - inFull
     return [{ name: pile.name, byFactor, inFull, difference }]
   })

@@ -5,7 +5,7 @@ import type { WarningCode } from './warning-codes.ts'
 
 const warningsOf = (document: FabricationDocument) => appraise(document).warnings
 const message = (document: FabricationDocument, code: WarningCode) =>
-  warningsOf(document).find((each) => each.code === code)?.message
+  warningsOf(document).find((entry) => entry.code === code)?.message
 
 test('a sound record warns of nothing', () => {
   expect(warningsOf(sixChickens())).toEqual([])
@@ -84,7 +84,11 @@ test('piles without a portion are named together', () => {
 })
 
 test('of many piles the first are named and the others counted', () => {
-  const bare = Array.from({ length: 8 }, (_, at) => ({ name: `pile ${at}`, class: 'primary' as const, weight: 1000 }))
+  const bare = Array.from({ length: 8 }, (_, index) => ({
+    name: `pile ${index}`,
+    class: 'primary' as const,
+    weight: 1000,
+  }))
   expect(message(sixChickens({ piles: bare, offers: [] }), 'no-portions')).toBe(
     'No portion can be counted in pile 0, pile 1, pile 2, pile 3, pile 4 and 3 more.',
   )

@@ -18,7 +18,7 @@ const percent = (share: number) => `${formatNumber(Math.abs(share) * 100, 1)}\u0
 const MAX_NAMED = 5
 
 function names(list: readonly { name: string }[]): string {
-  const named = list.slice(0, MAX_NAMED).map((each) => each.name)
+  const named = list.slice(0, MAX_NAMED).map((item) => item.name)
   const more = list.length - named.length
   return more > 0 ? `${named.join(', ')} and ${more} more` : named.join(', ')
 }
@@ -52,7 +52,7 @@ export function warningsOf(input: WarningInput): Warning[] {
   }
   if (document.creditPolicy === 'net') {
     const losing = document.piles.filter(
-      (pile, at) => pile.class === 'by-product' && creditOf(pile, piles[at]?.weight ?? 0, 'net') < 0,
+      (pile, index) => pile.class === 'by-product' && creditOf(pile, piles[index]?.weight ?? 0, 'net') < 0,
     )
     if (losing.length > 0) say('credit-negative', `Processing costs more than it brings: ${names(losing)}.`)
   }
@@ -79,14 +79,14 @@ interface DoubtfulPortions {
 /** In one pass: warnings are looked for at every keystroke and every weighing. */
 function doubtfulPortions(document: FabricationDocument, piles: readonly PileResult[]): DoubtfulPortions {
   const found: DoubtfulPortions = { without: [], single: [], underweight: 0, together: [] }
-  piles.forEach((pile, at) => {
+  piles.forEach((pile, index) => {
     if (pile.class !== 'primary') return
     if (!pile.portions) found.without.push(pile)
     if (pile.below) {
       found.single.push(pile)
       found.underweight += pile.below
     }
-    if (isMeanTooLight(document.piles[at] as Pile, pile)) found.together.push(pile)
+    if (isMeanTooLight(document.piles[index] as Pile, pile)) found.together.push(pile)
   })
   return found
 }

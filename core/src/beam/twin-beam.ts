@@ -55,7 +55,9 @@ const other = (kind: SegmentKind, amount: number): Part => ({ kind, pile: null, 
  */
 export function twinBeam({ weights, cost, piles }: Appraisal, expected?: Appraisal): TwinBeam {
   const pilePart = (amountOf: (pile: (typeof piles)[number]) => number) =>
-    piles.map((pile, at): Part => ({ kind: 'pile', pile: pile.name, class: pile.class, at, amount: amountOf(pile) }))
+    piles.map(
+      (pile, index): Part => ({ kind: 'pile', pile: pile.name, class: pile.class, at: index, amount: amountOf(pile) }),
+    )
   const short = Math.max(0, weights.short)
   const weightParts = [
     ...pilePart((pile) => pile.weight),
@@ -67,7 +69,7 @@ export function twinBeam({ weights, cost, piles }: Appraisal, expected?: Apprais
   const carriedBy = (pile: (typeof piles)[number]) => (pile.class === 'primary' ? (pile.cost ?? 0) : (pile.credit ?? 0))
   const sumOf = (amounts: readonly number[]) => amounts.reduce((sum, amount) => sum + Math.max(0, amount), 0)
   const carried = pilePart((pile) => {
-    const end = ending.find((each) => each.name === pile.name)
+    const end = ending.find((entry) => entry.name === pile.name)
     return end && end.weight > 0 ? carriedBy(end) * Math.min(1, pile.weight / end.weight) : 0
   })
   const carriedTotal = sumOf(carried.map((part) => part.amount))

@@ -39,11 +39,11 @@ test('no serving is lost and none is eaten twice, and no day has two dinners', (
         part(pile, servings, `2026-11-${24 + days}`, isFrozen ? '2027-08-24' : null),
       )
       const dinners = dinnersOf(parts, eaters, '2026-11-24')
-      dinners.forEach(({ fresh, frozen, tooMany, servingsOver }, at) => {
-        expect((fresh + frozen + tooMany) * eaters + servingsOver).toBe(parts[at]?.servings)
-        expect(fresh).toBeLessThanOrEqual((given[at]?.days ?? 0) + 1)
+      dinners.forEach(({ fresh, frozen, tooMany, servingsOver }, index) => {
+        expect((fresh + frozen + tooMany) * eaters + servingsOver).toBe(parts[index]?.servings)
+        expect(fresh).toBeLessThanOrEqual((given[index]?.days ?? 0) + 1)
       })
-      expect(dinners.reduce((sum, each) => sum + each.fresh, 0)).toBeLessThanOrEqual(7)
+      expect(dinners.reduce((sum, dinner) => sum + dinner.fresh, 0)).toBeLessThanOrEqual(7)
     }),
     { seed: 15, numRuns: 300 },
   )

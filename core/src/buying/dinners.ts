@@ -56,7 +56,7 @@ export function explainMeals(
     const net = value('purchase, work, bags, less credit', view.appraisal.cost.net, 'money')
     return { title: 'Cost of a serving', quantity: 'money', expression: over(net, servings) }
   }
-  const made = dinners.map((each) => value(each.pile, each.fresh + each.frozen, 'count'))
+  const made = dinners.map((dinner) => value(dinner.pile, dinner.fresh + dinner.frozen, 'count'))
   return {
     title: 'Dinners',
     quantity: 'count',

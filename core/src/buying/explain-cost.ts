@@ -136,7 +136,7 @@ function explainReady(
 
 /** The formula of a re-costing by factor: quick, and wrong by what does not move with the price. */
 export function explainByFactor(appraisal: Appraisal, pile: string, apPricePerKg: number): Explanation | null {
-  const factor = appraisal.piles.find((each) => each.name === pile)?.factorPerPortion ?? null
+  const factor = appraisal.piles.find((other) => other.name === pile)?.factorPerPortion ?? null
   if (factor === null) return null
   return {
     title: 'A portion, by its cost factor',

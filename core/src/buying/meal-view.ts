@@ -66,7 +66,7 @@ export function mealView(form: WholeForm, request: MealRequest): MealView | null
   const document: FabricationDocument = { ...plain, piles }
   const appraisal = appraise(document)
   const parts = appraisal.piles.flatMap((pile) => {
-    const use = request.uses.find((each) => each.pile === pile.name && each.serving !== null)
+    const use = request.uses.find((mealUse) => mealUse.pile === pile.name && mealUse.serving !== null)
     if (!use || pile.class !== 'primary') return []
     return [
       {

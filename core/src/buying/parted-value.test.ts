@@ -48,7 +48,7 @@ test('styles are ranked by what is left over, each or by the hour', () => {
     quote: quote(1.2),
     minutesPerUnit: { basis: 'own', tests: 3, value: 6, halfWidth: 0 },
   })
-  const ids = (list: PartedValue[]) => list.map((each) => each.form.id)
+  const ids = (list: PartedValue[]) => list.map((item) => item.form.id)
   expect(ids(rankParted([slow, fast], 'marginPerUnit'))).toEqual(['fast', 'slow'])
   const byHour = rankParted([slow, fast], 'marginPerHour')
   expect((byHour[0]?.marginPerHour as number) >= (byHour[1]?.marginPerHour as number)).toBe(true)

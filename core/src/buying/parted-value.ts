@@ -60,9 +60,9 @@ export function partedValue(form: WholeForm, request: PartedRequest): PartedValu
   if (!order) return null
   const document = documentOfOrder(form, order, request)
   const { cost } = appraise(document)
-  const parts = document.piles.map((pile, at) => {
+  const parts = document.piles.map((pile, index) => {
     const weight = pile.weight ?? 0
-    const assumed = pile.valuePerKg === undefined ? (form.piles[at]?.assumedValue ?? null) : null
+    const assumed = pile.valuePerKg === undefined ? (form.piles[index]?.assumedValue ?? null) : null
     const valuePerKg = pile.valuePerKg ?? assumed?.perKg ?? 0
     const worth = (weight / GRAMS_PER_KILOGRAM) * valuePerKg
     return { name: pile.name, weight, valuePerKg, assumedFrom: assumed?.from ?? null, worth }
@@ -92,8 +92,8 @@ export function partedValue(form: WholeForm, request: PartedRequest): PartedValu
 
 /** By what one of them leaves over, or an hour of labour. Best first; what takes no time comes first of all. */
 export function rankParted(values: readonly PartedValue[], by: 'marginPerUnit' | 'marginPerHour'): PartedValue[] {
-  const of = (each: PartedValue) =>
-    by === 'marginPerUnit' ? each.marginPerUnit : (each.marginPerHour ?? Number.POSITIVE_INFINITY)
+  const of = (partedValue: PartedValue) =>
+    by === 'marginPerUnit' ? partedValue.marginPerUnit : (partedValue.marginPerHour ?? Number.POSITIVE_INFINITY)
   return [...values].sort((a, b) => of(b) - of(a))
 }
 

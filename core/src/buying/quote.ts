@@ -53,8 +53,8 @@ export function orderFor(quote: Quote, wanted: number, usualPieceWeight: number 
     weight: packs !== null && quote.packWeight !== null ? packs * quote.packWeight : pieces * pieceWeight,
   })
   const goodsOf = (all: Amounts) => quote.price.amount * pricedUnits(quote.price.per, all)
-  const each = perPack === null ? goodsOf(amounts(1, null)) : goodsOf(amounts(perPack, 1)) / perPack
-  const least = quote.minimumOrder !== null && each > 0 ? quote.minimumOrder / each : 0
+  const portionPrice = perPack === null ? goodsOf(amounts(1, null)) : goodsOf(amounts(perPack, 1)) / perPack
+  const least = quote.minimumOrder !== null && portionPrice > 0 ? quote.minimumOrder / portionPrice : 0
   const needed = Math.max(1, Math.ceil(wanted - TOLERANCE), Math.ceil(least - TOLERANCE))
   const packs = perPack === null ? null : Math.ceil(needed / perPack - TOLERANCE)
   const ordered = amounts(packs === null || perPack === null ? needed : packs * perPack, packs)

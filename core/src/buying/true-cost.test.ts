@@ -60,7 +60,7 @@ test('every figure is what appraising the same document says, and its formula wo
       const again = appraise(cost.basis.document)
       expect(again.piles[0]?.costPerKg).toBe(cost.costPerKg)
       const bought = again.comparisons[0]
-      const ready = ranked.find((each) => each.form.kind === 'ready')
+      const ready = ranked.find((trueCost) => trueCost.form.kind === 'ready')
       expect(bought?.buyPerPortionSameWeight).toBeCloseTo(ready?.costPerPlate as number, 9)
     }
     for (const figure of ['outlay', 'labour', 'costPerKg', 'costPerPlate'] as const) {
@@ -81,7 +81,7 @@ describe('the ranking', () => {
     }
   }
   const ranks = (forms: ReturnType<typeof at>[]) =>
-    compareForms(forms, request).ranked.map((each) => `${each.form.id}${each.rank}`)
+    compareForms(forms, request).ranked.map((cost) => `${cost.form.id}${cost.rank}`)
 
   test('is by what a kilo costs, cheapest first, whatever the price', () => {
     expect(ranks([at('dear', 5), at('cheap', 3)])).toEqual(['cheap1', 'dear2'])
@@ -110,7 +110,7 @@ test('says which forms cannot be compared, and why', () => {
     request,
   )
   expect(ranked).toEqual([])
-  expect(left.map((each) => each.why)).toEqual(['size-unknown', 'product-missing', 'size-unknown'])
+  expect(left.map((rest) => rest.why)).toEqual(['size-unknown', 'product-missing', 'size-unknown'])
 })
 
 test('a dearer quote never costs less', () => {

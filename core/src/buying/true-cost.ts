@@ -82,7 +82,7 @@ export function compareForms(forms: readonly BuyingForm[], request: BuyingReques
 }
 
 function wholeCost(form: WholeForm, request: BuyingRequest, offers: readonly Offer[]): TrueCost | NotComparable['why'] {
-  const pile = form.piles.find((each) => each.name === request.product && each.class === 'primary')
+  const pile = form.piles.find((pile) => pile.name === request.product && pile.class === 'primary')
   if (!pile) return 'product-missing'
   const order = orderForPlates(form, request)
   if (!order) return 'size-unknown'
@@ -168,10 +168,10 @@ export const canTellApart = (a: Pick<TrueCost, 'costPerPlate' | 'halfWidth'>, b:
 function withRanks(sorted: readonly TrueCost[]): TrueCost[] {
   let leader: TrueCost | null = null
   let rank = 0
-  return sorted.map((cost, at) => {
+  return sorted.map((cost, index) => {
     if (!leader || canTellApart(leader, cost)) {
       leader = cost
-      rank = at + 1
+      rank = index + 1
     }
     return { ...cost, rank }
   })

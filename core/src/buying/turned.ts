@@ -28,7 +28,7 @@ function atPrices(document: FabricationDocument, changes: readonly PriceChange[]
     ? { ...document.purchase, price: bought.price, ...(extras === undefined ? {} : { extras }) }
     : document.purchase
   const offers = (document.offers ?? []).map((offer) => {
-    const change = changes.find((each) => each.kind === 'offer' && each.offer === offer.name)
+    const change = changes.find((priceChange) => priceChange.kind === 'offer' && priceChange.offer === offer.name)
     return change ? { ...offer, price: change.price } : offer
   })
   return { ...document, purchase, offers }

@@ -58,9 +58,9 @@ test('whatever happens, nothing but freezing, thawing and cooking moves a last d
   fc.assert(
     fc.property(request, ({ events, ...rest }) => {
       let before = lastDay(rest)
-      events.forEach((one, at) => {
-        const now = lastDay({ ...rest, events: events.slice(0, at + 1) })
-        const isRefused = now.refused.some((refusal) => refusal.event === at)
+      events.forEach((one, index) => {
+        const now = lastDay({ ...rest, events: events.slice(0, index + 1) })
+        const isRefused = now.refused.some((refusal) => refusal.event === index)
         if (isRefused) expect([now.state, now.last]).toEqual([before.state, before.last])
         else if (one.what === 'open' || one.what === 'merge') {
           expect((now.last as string) <= (before.last as string)).toBe(true)

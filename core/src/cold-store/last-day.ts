@@ -90,10 +90,10 @@ export function lastDay(request: LastDayRequest): LastDay {
     leftWhenFrozen: null,
   }
   const refused: LastDay['refused'] = []
-  request.events?.forEach((event, at) => {
+  request.events?.forEach((event, index) => {
     const code = refusalOf(keeping, event)
     if (code === null) keeping = after(keeping, event, request)
-    else refused.push({ event: at, code })
+    else refused.push({ event: index, code })
   })
   return { state: keeping.state, last: keeping.last, refused }
 }

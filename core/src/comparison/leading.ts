@@ -9,9 +9,14 @@ export function leadingComparison(piles: readonly PileResult[], comparisons: rea
   const costOf = (comparison: Comparison) => piles.find((pile) => pile.name === comparison.pile)?.cost ?? 0
   const priceOf = (comparison: Comparison) => comparison.buyPerPortionSameWeight ?? Number.POSITIVE_INFINITY
   let leading: number | null = null
-  comparisons.forEach((each, at) => {
+  comparisons.forEach((comparison, index) => {
     const best = leading === null ? undefined : comparisons[leading]
-    if (!best || costOf(each) > costOf(best) || (each.pile === best.pile && priceOf(each) < priceOf(best))) leading = at
+    if (
+      !best ||
+      costOf(comparison) > costOf(best) ||
+      (comparison.pile === best.pile && priceOf(comparison) < priceOf(best))
+    )
+      leading = index
   })
   return leading
 }

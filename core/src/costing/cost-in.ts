@@ -28,7 +28,7 @@ export function labourMinutes(labour: readonly LabourEntry[] = []): number {
 }
 
 export function consumablesCost(consumables: readonly Consumable[] = []): number {
-  return consumables.reduce((sum, each) => sum + each.cost, 0)
+  return consumables.reduce((sum, consumable) => sum + consumable.cost, 0)
 }
 
 /** Everything that was spent: purchase, labour, consumables. */

@@ -62,7 +62,7 @@ export function assumptionChanges(before: FabricationDocument, after: Fabricatio
     compare(name, 'minutes', 'minutes', [one?.minutes, other?.minutes])
     compare(name, 'wage', 'money-per-hour', [one?.ratePerHour, other?.ratePerHour])
   }
-  for (const [name, one, other] of pairs(before.consumables, after.consumables, (each) => each.name)) {
+  for (const [name, one, other] of pairs(before.consumables, after.consumables, (entry) => entry.name)) {
     compare(name, 'bags', 'money', [one?.cost, other?.cost])
   }
   for (const [name, one, other] of pairs(before.piles, after.piles, (pile) => pile.name)) {
@@ -89,9 +89,9 @@ export function assumptionChanges(before: FabricationDocument, after: Fabricatio
 function pairs<T>(
   before: readonly T[] = [],
   after: readonly T[] = [],
-  nameOf: (each: T) => string,
+  nameOf: (entry: T) => string,
 ): [string, T | undefined, T | undefined][] {
   const names = [...new Set([...before, ...after].map(nameOf))]
-  const named = (list: readonly T[], name: string) => list.find((each) => nameOf(each) === name)
+  const named = (list: readonly T[], name: string) => list.find((item) => nameOf(item) === name)
   return names.map((name) => [name, named(before, name), named(after, name)])
 }

@@ -56,8 +56,8 @@ export function comparisonFigure(
   const pile = document.piles[at]
   const result = appraisal.piles[at]
   if (!comparison || !offer || !pile || !result) return null
-  const pileWeights = appraisal.piles.map((each) => each.weight)
-  const portions = appraisal.piles.map((each) => each.portions)
+  const pileWeights = appraisal.piles.map((pile) => pile.weight)
+  const portions = appraisal.piles.map((pile) => pile.portions)
   const share = allocate(document.piles, pileWeights, portions, document.allocation).shares[at]
   // What an offer costs stands before anything is weighed; only what rests on our cost needs its share.
   const isOfOffer = ref.group === 'comparison' && OF_OFFER.has(ref.figure)
@@ -270,7 +270,7 @@ function policyExplanation(context: ComparisonContext, policy: CreditPolicy): Ex
   if (comparison.byPolicy[policy].costPerPortion === null) return null
   const credits = creditByPolicy(
     document.piles,
-    appraisal.piles.map((each) => each.weight),
+    appraisal.piles.map((pile) => pile.weight),
   )
   const net = minus(money('spent in all', appraisal.cost.in), money('by-products under this policy', credits[policy]))
   return {

@@ -74,7 +74,7 @@ export function costFigure(
       return {
         title: 'Consumables',
         quantity: 'money',
-        expression: plus(...(document.consumables ?? []).map((each) => money(each.name, each.cost))),
+        expression: plus(...(document.consumables ?? []).map((consumable) => money(consumable.name, consumable.cost))),
       }
     case 'in':
       return {

@@ -7,7 +7,7 @@ const a = value('a', 6, 'count')
 const b = value('b', 2, 'count')
 
 test('brackets stand where the order of working needs them', () => {
-  const names = (each: { name: string }) => each.name
+  const names = (entry: { name: string }) => entry.name
   expect(word(times(plus(a, b), a), names)).toBe('(a + b) \u00d7 a')
   expect(word(over(a, times(a, b)), names)).toBe('a \u00f7 (a \u00d7 b)')
   expect(word(minus(a, minus(a, b)), names)).toBe('a \u2212 (a \u2212 b)')
@@ -16,13 +16,13 @@ test('brackets stand where the order of working needs them', () => {
 })
 
 test('what is worded is what is worked out', () => {
-  const each = minus(times(plus(a, b), a), over(a, plus(a, b)), constant(1))
-  const text = word(each, (leaf) => String(leaf.value)).replace(
+  const expression = minus(times(plus(a, b), a), over(a, plus(a, b)), constant(1))
+  const text = word(expression, (leaf) => String(leaf.value)).replace(
     /[\u2212\u00d7\u00f7]/g,
     (sign) => ({ '\u2212': '-', '\u00d7': '*', '\u00f7': '/' })[sign] as string,
   )
   expect(text).toBe('(6 + 2) * 6 - 6 / (6 + 2) - 1')
-  expect(evaluate(each)).toBe(8 * 6 - 6 / 8 - 1)
+  expect(evaluate(expression)).toBe(8 * 6 - 6 / 8 - 1)
 })
 
 test('a figure that does not apply has no formula', () => {
@@ -37,7 +37,7 @@ test('the credit of a pile shows the policy it was worked out by', () => {
   const words = (['none', 'book', 'used', 'net'] as const).map((creditPolicy) => {
     const document = sixChickens({ creditPolicy })
     const explanation = explain(document, appraise(document), { group: 'pile', pile: 'bones', figure: 'credit' })
-    return explanation && word(explanation.expression, (each) => each.name)
+    return explanation && word(explanation.expression, (entry) => entry.name)
   })
   expect(words).toEqual([
     '0',

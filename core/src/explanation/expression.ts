@@ -81,8 +81,8 @@ export function word(
   leaf: (value: Leaf) => string,
   mark: (value: number) => string = String,
 ): string {
-  const inner = (each: Expression) => word(each, leaf, mark)
-  const grouped = (each: Expression) => (isSum(each) ? `(${inner(each)})` : inner(each))
+  const inner = (expression: Expression) => word(expression, leaf, mark)
+  const grouped = (expression: Expression) => (isSum(expression) ? `(${inner(expression)})` : inner(expression))
   switch (expression.kind) {
     case 'value':
       return leaf(expression)
@@ -108,7 +108,7 @@ export function word(
 
 const OUNCES_PER_POUND = 16
 const ONE: Expression = { kind: 'constant', value: 1 }
-const isOne = (each: Expression) => each.kind === 'constant' && each.value === 1
+const isOne = (expression: Expression) => expression.kind === 'constant' && expression.value === 1
 
 /**
  * The same formula for a kitchen that weighs pounds and pays by the pound: weights in decimal pounds times prices a
@@ -127,7 +127,7 @@ export function inPounds(expression: Expression): Expression {
     case 'difference':
       return minus(inPounds(expression.from), ...expression.less.map(inPounds))
     case 'product': {
-      const factors = expression.factors.map(inPounds).filter((each) => !isOne(each))
+      const factors = expression.factors.map(inPounds).filter((expression) => !isOne(expression))
       return factors.length === 1 ? (factors[0] as Expression) : times(...factors)
     }
     case 'quotient': {

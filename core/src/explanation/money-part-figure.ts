@@ -23,7 +23,7 @@ export function moneyPartFigure(
 ): Explanation | null {
   const bars = moneyBars(document, appraisal, at)
   const offer = document.offers?.[at]
-  const pile = document.piles.find((each) => each.name === offer?.pile)
+  const pile = document.piles.find((pile) => pile.name === offer?.pile)
   const comparison = appraisal.comparisons[at]
   if (!bars || !offer || !pile || !comparison) return null
   const { cost } = appraisal

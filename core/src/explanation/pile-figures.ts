@@ -35,7 +35,7 @@ const FIGURES: Record<PileFigureName, (context: PileContext) => Explanation> = {
     title: `Weight of ${context.pile.name}`,
     quantity: 'weight',
     expression: context.pile.pieces
-      ? plus(...context.pile.pieces.map((piece, at) => value(`piece ${at + 1}`, piece, 'weight')))
+      ? plus(...context.pile.pieces.map((piece, index) => value(`piece ${index + 1}`, piece, 'weight')))
       : weightOf(context),
   }),
   share: (context) => ({
@@ -138,15 +138,15 @@ function creditExplanation(context: PileContext): Explanation {
 function costExplanation(context: PileContext): Explanation {
   const { document, appraisal, pile } = context
   const rule = appraisal.cost.allocation
-  const basis = (each: Pile, result: PileResult): Expression => {
-    const weight = value(each.name, result.weight, 'weight')
+  const basis = (pile: Pile, result: PileResult): Expression => {
+    const weight = value(pile.name, result.weight, 'weight')
     if (rule === 'weight') return weight
-    if (rule === 'portion') return value(`portions of ${each.name}`, result.portions ?? 0, 'count')
-    return times(weight, value('value per kilo', each.valuePerKg ?? 0, 'money-per-kg'))
+    if (rule === 'portion') return value(`portions of ${pile.name}`, result.portions ?? 0, 'count')
+    return times(weight, value('value per kilo', pile.valuePerKg ?? 0, 'money-per-kg'))
   }
-  const bases = document.piles.flatMap((each, at) => {
-    const result = appraisal.piles[at]
-    return each.class === 'primary' && result ? [basis(each, result)] : []
+  const bases = document.piles.flatMap((pile, index) => {
+    const result = appraisal.piles[index]
+    return pile.class === 'primary' && result ? [basis(pile, result)] : []
   })
   const net = value('net cost', appraisal.cost.net, 'money')
   const expression = bases.length === 1 ? net : times(net, over(basis(pile, context.result), plus(...bases)))

@@ -13,9 +13,9 @@ export function weightFigure(
   const received = grams('received weight', weights.received)
   const purge = grams('purge', weights.purge)
   const all = piles.map((pile) => grams(pile.name, pile.weight))
-  const liquid = all.filter((_, at) => document.piles[at]?.kind === 'liquid')
+  const liquid = all.filter((_, index) => document.piles[index]?.kind === 'liquid')
   const drained = minus(received, purge, ...liquid)
-  const primary = plus(...all.filter((_, at) => piles[at]?.class === 'primary'))
+  const primary = plus(...all.filter((_, index) => piles[index]?.class === 'primary'))
   switch (figure) {
     case 'short':
       return { title: 'Short', quantity: 'weight', expression: minus(ap, received) }
@@ -36,8 +36,8 @@ export function weightFigure(
         note: 'Portions alone, against what was paid for.',
       }
     case 'utilisation': {
-      const useful = document.piles.flatMap((pile, at) => {
-        const weight = all[at]
+      const useful = document.piles.flatMap((pile, index) => {
+        const weight = all[index]
         if (!weight || pile.class === 'waste') return []
         return [pile.class === 'primary' ? weight : times(weight, value('used share', usedShareOf(pile), 'share'))]
       })

@@ -25,13 +25,15 @@ const NAMES: Record<YieldDefinition, string> = {
 export function checkClaim(claimed: number, weights: WeightsResult, tolerance = 0.005): ClaimCheck {
   const distance = (definition: YieldDefinition) => Math.abs(weights[definition] - claimed)
   const definitions = Object.keys(NAMES) as YieldDefinition[]
-  const fits = definitions.filter((each) => distance(each) <= tolerance).sort((a, b) => distance(a) - distance(b))
+  const fits = definitions
+    .filter((definition) => distance(definition) <= tolerance)
+    .sort((a, b) => distance(a) - distance(b))
   const percent = (share: number) => `${formatNumber(share * 100, 1)}\u00a0%`
   const sentence =
     fits.length > 0
-      ? `${percent(claimed)} is the ${fits.map((each) => NAMES[each]).join(' and the ')}.`
+      ? `${percent(claimed)} is the ${fits.map((fit) => NAMES[fit]).join(' and the ')}.`
       : `No weight here supports ${percent(claimed)}: ${definitions
-          .map((each) => `${NAMES[each]} is ${percent(weights[each])}`)
+          .map((definition) => `${NAMES[definition]} is ${percent(weights[definition])}`)
           .join(', ')}.`
   return { claimed, tolerance, fits, sentence }
 }

@@ -73,26 +73,26 @@ export function coldLoads(
     { load: 1, units: Math.min(units, firstUnits), cookId: null, since: Date.parse(startedAt), before: 0 },
   ]
   const left = (except: Running | null) =>
-    units - running.reduce((sum, each) => sum + (each === except ? 0 : each.units), 0)
+    units - running.reduce((sum, running) => sum + (running === except ? 0 : running.units), 0)
   for (const { mark, takenAt, load, units: said, cookId } of standingMarks(facts)) {
     if (mark !== 'cold-out' && mark !== 'cold-in') continue
     const at = Date.parse(takenAt)
-    const known = running.find((each) => each.load === load) ?? null
+    const known = running.find((running) => running.load === load) ?? null
     const meant = load === null ? running : known ? [known] : []
-    for (const each of meant) {
+    for (const running of meant) {
       if (mark === 'cold-out') {
-        each.since ??= at
-        if (said !== null && load !== null) each.units = Math.max(1, Math.min(said, left(each)))
-      } else if (each.since !== null) {
-        each.before += minutesFrom(each.since, at)
-        each.since = null
+        running.since ??= at
+        if (said !== null && load !== null) running.units = Math.max(1, Math.min(said, left(running)))
+      } else if (running.since !== null) {
+        running.before += minutesFrom(running.since, at)
+        running.since = null
       }
     }
     if (mark === 'cold-out' && load !== null && !known && left(null) > 0) {
       running.push({ load, units: Math.min(said ?? left(null), left(null)), cookId, since: at, before: 0 })
     }
   }
-  return { loads: running.map((each) => clockOf(each, nowMs, limits)), waiting: left(null) }
+  return { loads: running.map((running) => clockOf(running, nowMs, limits)), waiting: left(null) }
 }
 
 function clockOf({ load, units, cookId, since, before }: Running, nowMs: number, limits: ColdLimits): ColdLoad {

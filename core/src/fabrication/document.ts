@@ -143,12 +143,12 @@ interface Named {
 /** Names that stand twice, as issues on the second one. */
 export function repeatedNames(list: readonly Named[], field: string): { path: (string | number)[]; message: string }[] {
   const seen = new Set<string>()
-  return list.flatMap((each, at) => {
-    if (!seen.has(each.name)) {
-      seen.add(each.name)
+  return list.flatMap((item, index) => {
+    if (!seen.has(item.name)) {
+      seen.add(item.name)
       return []
     }
-    return [{ path: [field, at, 'name'], message: `'${each.name}' stands twice` }]
+    return [{ path: [field, index, 'name'], message: `'${item.name}' stands twice` }]
   })
 }
 
@@ -157,7 +157,7 @@ export function pileRuleIssues(
   piles: readonly { name: string; class: string }[],
 ): { path: (string | number)[]; message: string }[] {
   const issues = repeatedNames(piles, 'piles')
-  if (!piles.some((each) => each.class === 'primary'))
+  if (!piles.some((pile) => pile.class === 'primary'))
     issues.push({ path: ['piles'], message: 'need at least one primary pile' })
   return issues
 }
@@ -197,16 +197,16 @@ export type Pile = FabricationDocument['piles'][number]
  */
 export const fabricationDocument: z.ZodType<FabricationDocument> = fields
   .superRefine((value, context) => {
-    const weighings = value.piles.reduce((sum, each) => sum + (each.pieces?.length ?? 1), 0)
+    const weighings = value.piles.reduce((sum, pile) => sum + (pile.pieces?.length ?? 1), 0)
     if (weighings > MAX_WEIGHINGS) {
       const message = `hold more than ${MAX_WEIGHINGS} weighings`
       context.addIssue({ code: 'custom', path: ['piles'], message })
     }
     for (const issue of pileRuleIssues(value.piles)) context.addIssue({ code: 'custom', ...issue })
-    value.offers?.forEach((each, at) => {
-      if (value.piles.some((other) => other.name === each.pile && other.class === 'primary')) return
-      const message = `'${each.pile}' is not a primary pile here`
-      context.addIssue({ code: 'custom', path: ['offers', at, 'pile'], message })
+    value.offers?.forEach((offer, index) => {
+      if (value.piles.some((other) => other.name === offer.pile && other.class === 'primary')) return
+      const message = `'${offer.pile}' is not a primary pile here`
+      context.addIssue({ code: 'custom', path: ['offers', index, 'pile'], message })
     })
   })
   .meta({ id: 'FabricationDocument' })

@@ -75,7 +75,7 @@ export function documentOf(
     creditPolicy: plan.creditPolicy,
     allocation: plan.allocation,
     offers: plan.offers.flatMap(({ articleId: _article, pileId, ...offer }) => {
-      const pile = plan.piles.find((each) => each.id === pileId)
+      const pile = plan.piles.find((pile) => pile.id === pileId)
       return pile ? [{ ...offer, pile: pile.name }] : []
     }),
     ...(plan.confirmed ? { confirmed: true } : {}),

@@ -39,8 +39,8 @@ export function weigh(
   let primary = 0
   let useful = 0
   let liquid = 0
-  document.piles.forEach((pile, at) => {
-    const weight = pileWeights[at] as number
+  document.piles.forEach((pile, index) => {
+    const weight = pileWeights[index] as number
     out += weight
     if (pile.class === 'primary') {
       primary += weight

@@ -14,13 +14,15 @@ import {
 test('a reading sent twice counts once, and a voided one not at all', () => {
   const facts = [reading('2', 'a', 20), reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'a', 30)]
   const standing = standingReadings([...facts, factVoid('v', '3')])
-  expect(standing.map((each) => each.id)).toEqual(['1', '2'])
+  expect(standing.map((reading) => reading.id)).toEqual(['1', '2'])
 })
 
 test('a moved reading lies on the pile it was moved to last, and keeps its place', () => {
   const facts: Fact[] = [reading('1', 'a', 10), reading('2', 'a', 20), reading('3', 'b', 30)]
   const moves = [move('m2', '1', 'c', 9), move('m1', '1', 'b', 8)]
-  expect(standingReadings([...facts, ...moves]).map((each) => [each.id, each.pileId])).toEqual([
+  expect(
+    standingReadings([...facts, ...moves]).map((standingReading) => [standingReading.id, standingReading.pileId]),
+  ).toEqual([
     ['1', 'c'],
     ['2', 'a'],
     ['3', 'b'],
@@ -43,7 +45,7 @@ test('what was taken back can be taken back itself, as often as one likes', () =
 test('a reading is of as many pieces as were said last', () => {
   const facts: Fact[] = [reading('1', 'a', 1600), reading('2', 'a', 280)]
   const counts = [count('c1', '1', 5, 8), count('c2', '1', 6, 9)]
-  expect(standingReadings([...facts, ...counts]).map((each) => each.pieces)).toEqual([6, null])
+  expect(standingReadings([...facts, ...counts]).map((standingReading) => standingReading.pieces)).toEqual([6, null])
   expect(standingReadings([...facts, ...counts, factVoid('v', 'c2')])[0]?.pieces).toBe(5)
 })
 
@@ -56,7 +58,7 @@ test('what is said last holds, though its device’s clock is hours behind', () 
   ]
   expect(standingReadings([reading('1', 'a', 10, late), ...moves])[0]?.pileId).toBe('c')
   const readings = [reading('x', 'a', 1, { order: 1, ...late }), reading('y', 'a', 2, { order: 2, ...early })]
-  expect(standingReadings(readings).map((each) => each.id)).toEqual(['x', 'y'])
+  expect(standingReadings(readings).map((standingReading) => standingReading.id)).toEqual(['x', 'y'])
 })
 
 test('every device derives the same list, whatever order and however often the facts arrived', () => {
@@ -66,7 +68,7 @@ test('every device derives the same list, whatever order and however often the f
     fc.tuple(ids, fc.integer({ min: 1, max: 5 })).map(([id, order]): Fact => factVoid(`v${id}${order}`, id, order)),
     fc.tuple(ids, fc.integer({ min: 1, max: 5 })).map(([id, order]): Fact => move(`m${id}${order}`, id, 'b', order)),
   )
-  const once = fc.uniqueArray(fact, { selector: (each) => each.id, maxLength: 20 })
+  const once = fc.uniqueArray(fact, { selector: (entry) => entry.id, maxLength: 20 })
   fc.assert(
     fc.property(once, fc.integer(), (facts, seed) => {
       const shuffled = [...facts, ...facts].sort((a, b) => ((a.order * 31 + a.id.length * seed) % 7) - (b.order % 5))
@@ -85,7 +87,7 @@ test('the next fact of a device comes after all that it knows', () => {
 
 test('marks stand in the order of the work', () => {
   const marks = [mark('b', 'cold-in', 2), mark('a', 'cold-out', 1), reading('1', 'a', 1)]
-  expect(standingMarks(marks).map((each) => each.mark)).toEqual(['cold-out', 'cold-in'])
+  expect(standingMarks(marks).map((standingMark) => standingMark.mark)).toEqual(['cold-out', 'cold-in'])
 })
 
 test('a measured cut tells nothing once it, or the weighing of it, was taken back', () => {
@@ -102,6 +104,8 @@ test('a measured cut tells nothing once it, or the weighing of it, was taken bac
     weighed: 207,
   })
   const facts: Fact[] = [cut('c1', null), cut('c2', 'r'), cut('c3', null)]
-  expect(standingCuts(facts).map((each) => each.id)).toEqual(['c1', 'c2', 'c3'])
-  expect(standingCuts([...facts, factVoid('v', 'r'), factVoid('w', 'c3')]).map((each) => each.id)).toEqual(['c1'])
+  expect(standingCuts(facts).map((standingCut) => standingCut.id)).toEqual(['c1', 'c2', 'c3'])
+  expect(
+    standingCuts([...facts, factVoid('v', 'r'), factVoid('w', 'c3')]).map((standingCut) => standingCut.id),
+  ).toEqual(['c1'])
 })

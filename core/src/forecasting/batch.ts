@@ -53,7 +53,7 @@ function ofUnits(
       ...(purchase.cases === undefined ? {} : { cases: purchase.cases * factor }),
     },
     labour: (document.labour ?? []).map((entry) => ({ ...entry, minutes: entry.minutes * labourFactor })),
-    consumables: (document.consumables ?? []).map((each) => ({ ...each, cost: each.cost * factor })),
+    consumables: (document.consumables ?? []).map((consumable) => ({ ...consumable, cost: consumable.cost * factor })),
     piles: document.piles.map((pile) => {
       const { pieces, weight, portions, ...rest } = pile
       if (!pieces)

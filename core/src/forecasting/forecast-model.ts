@@ -35,8 +35,8 @@ export function forecastModel(document: FabricationDocument, at: number): Foreca
   const appraisal = appraise(document)
   const comparison = appraisal.comparisons[at]
   const offer = document.offers?.[at]
-  const pile = document.piles.find((each) => each.name === offer?.pile)
-  const result = appraisal.piles.find((each) => each.name === offer?.pile)
+  const pile = document.piles.find((pile) => pile.name === offer?.pile)
+  const result = appraisal.piles.find((pile) => pile.name === offer?.pile)
   if (!comparison || !offer || !pile || !result || comparison.saving === null) return null
   if (result.cost === null || !result.portions || appraisal.cost.net === 0) return null
   const minutes = labourMinutes(document.labour)

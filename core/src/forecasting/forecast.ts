@@ -74,9 +74,9 @@ function histogramOf(sorted: Float64Array): HistogramBar[] {
   const to = quantileOf(sorted, 0.995)
   const width = (to - from) / BARS
   if (width <= 0) return [{ from, to, count: sorted.length }]
-  const bars = Array.from({ length: BARS }, (_, at) => ({
-    from: from + at * width,
-    to: from + (at + 1) * width,
+  const bars = Array.from({ length: BARS }, (_, index) => ({
+    from: from + index * width,
+    to: from + (index + 1) * width,
     count: 0,
   }))
   for (const saving of sorted) {

@@ -2,7 +2,12 @@ import fc from 'fast-check'
 import { type ChartPoint, controlChart } from './control-chart.ts'
 
 const points = (values: readonly number[], changes: readonly number[] = []): ChartPoint[] =>
-  values.map((value, at) => ({ id: String(at), day: '2026-11-01', value, isNewBaseline: changes.includes(at) }))
+  values.map((value, index) => ({
+    id: String(index),
+    day: '2026-11-01',
+    value,
+    isNewBaseline: changes.includes(index),
+  }))
 const steady = [10, 11, 10, 12, 11, 10, 11, 12]
 
 test('limits are the mean and 2.66 mean moving ranges of the first twenty', () => {

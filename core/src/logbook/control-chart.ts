@@ -44,7 +44,7 @@ const NEAR = 1e-12
  * are. Points in the order of their days; a stretch ends where something changed for good.
  */
 export function controlChart(points: readonly ChartPoint[]): ControlChart {
-  const starts = points.flatMap((point, at) => (at === 0 || point.isNewBaseline ? [at] : []))
+  const starts = points.flatMap((point, index) => (index === 0 || point.isNewBaseline ? [index] : []))
   const chart: ControlChart = { limits: [], signals: [] }
   starts.forEach((from, which) => {
     const to = (starts[which + 1] ?? points.length) - 1
@@ -60,7 +60,7 @@ export function controlChart(points: readonly ChartPoint[]): ControlChart {
 function limitsOf(points: readonly ChartPoint[], from: number, to: number): ChartLimits {
   const values = points.slice(from, Math.min(to + 1, from + CHART_BASELINE)).map(({ value }) => value)
   const centre = values.reduce((sum, value) => sum + value, 0) / values.length
-  const ranges = values.slice(1).map((value, at) => Math.abs(value - (values[at] as number)))
+  const ranges = values.slice(1).map((value, index) => Math.abs(value - (values[index] as number)))
   const reach = (RANGES * ranges.reduce((sum, range) => sum + range, 0)) / ranges.length
   return { from, to, centre, low: centre - reach, high: centre + reach }
 }

@@ -1,10 +1,10 @@
 /** A list in groups, each in the order of the list, by what is told of each. */
-export function groupBy<T>(list: readonly T[], keyOf: (each: T) => string): Map<string, T[]> {
+export function groupBy<T>(list: readonly T[], keyOf: (entry: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>()
-  for (const each of list) {
-    const group = groups.get(keyOf(each))
-    if (group) group.push(each)
-    else groups.set(keyOf(each), [each])
+  for (const item of list) {
+    const group = groups.get(keyOf(item))
+    if (group) group.push(item)
+    else groups.set(keyOf(item), [item])
   }
   return groups
 }

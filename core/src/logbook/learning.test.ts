@@ -18,14 +18,14 @@ const record = (at: number, changes: Partial<PracticeRecord> = {}): PracticeReco
   ...changes,
 })
 /** She began at 63 % and came to 69 % in ten sessions, and from fifteen minutes to nine. */
-const bruno = Array.from({ length: 10 }, (_, at) =>
-  record(at, {
+const bruno = Array.from({ length: 10 }, (_, index) =>
+  record(index, {
     cook: 'bruno',
-    portionYield: 0.63 + (0.06 * Math.log(6 * at + 3.5)) / Math.log(57.5) + wobble(at),
-    minutesPerUnit: 15 * (6 * at + 3.5) ** -0.12 + wobble(at),
+    portionYield: 0.63 + (0.06 * Math.log(6 * index + 3.5)) / Math.log(57.5) + wobble(index),
+    minutesPerUnit: 15 * (6 * index + 3.5) ** -0.12 + wobble(index),
   }),
 )
-const others = Array.from({ length: 12 }, (_, at) => record(at))
+const others = Array.from({ length: 12 }, (_, index) => record(index))
 
 test('a new cook who gets better is found in yield and in minutes; a practised one is not', () => {
   const found = improvementsOf([...others, ...bruno])

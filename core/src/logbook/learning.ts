@@ -78,7 +78,7 @@ export function practiceOf(records: readonly PracticeRecord[], from: Day, to: Da
     if (first.cook === null) return []
     const others = (byStyle.get(comparable(first)) ?? []).filter(({ cook }) => cook !== first.cook)
     if (mine.length < MIN_RECORDS || others.length < MIN_RECORDS) return []
-    const [own, house] = [mine, others].map((each) => momentsOf(each.map(({ portionYield }) => portionYield)).mean)
+    const [own, house] = [mine, others].map((list) => momentsOf(list.map(({ portionYield }) => portionYield)).mean)
     if (own === undefined || house === undefined || own >= house) return []
     const test = welchTest(
       mine.map(({ portionYield }) => portionYield),

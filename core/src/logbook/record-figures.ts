@@ -93,10 +93,10 @@ export function recordFigures(
 
 /** The offer that a pile is compared with: the cheapest at equal weight. */
 function cheapestOf({ comparisons }: Appraisal, pile: string): Appraisal['comparisons'][number] | null {
-  const priceOf = (each: Appraisal['comparisons'][number]) => each.buyPerPortionSameWeight ?? Number.POSITIVE_INFINITY
-  const own = comparisons.filter((each) => each.pile === pile)
+  const priceOf = (entry: Appraisal['comparisons'][number]) => entry.buyPerPortionSameWeight ?? Number.POSITIVE_INFINITY
+  const own = comparisons.filter((comparison) => comparison.pile === pile)
   return own.reduce<(typeof own)[number] | null>(
-    (best, each) => (best === null || priceOf(each) < priceOf(best) ? each : best),
+    (best, row) => (best === null || priceOf(row) < priceOf(best) ? row : best),
     null,
   )
 }
@@ -104,8 +104,8 @@ function cheapestOf({ comparisons }: Appraisal, pile: string): Appraisal['compar
 function moneyOf(document: FabricationDocument, appraisal: Appraisal): RecordMoney {
   const { weights, cost, piles } = appraisal
   const kilosOf = (grams: number) => grams / GRAMS_PER_KILOGRAM
-  const byProducts = document.piles.flatMap((pile, at) =>
-    pile.class === 'by-product' ? [{ pile, weight: piles[at]?.weight ?? 0 }] : [],
+  const byProducts = document.piles.flatMap((pile, index) =>
+    pile.class === 'by-product' ? [{ pile, weight: piles[index]?.weight ?? 0 }] : [],
   )
   const fetches = Math.max(0, ...byProducts.map(({ pile }) => pile.valuePerKg ?? 0))
   const sumOver = (of: (pile: (typeof piles)[number], at: number) => number) =>

@@ -3,10 +3,10 @@ import { type SeasonShare, seasonsOf } from './season.ts'
 
 const wobble = (at: number) => ((at * 37) % 11) / 2000 - 0.0025
 const shares = (name: string, shareOf: (yearShare: number, at: number) => number): SeasonShare[] =>
-  Array.from({ length: 60 }, (_, at) => {
-    const day = addDays('2025-01-05', at * 9)
+  Array.from({ length: 60 }, (_, index) => {
+    const day = addDays('2025-01-05', index * 9)
     const yearShare = (Number(day.slice(5, 7)) - 0.5) / 12
-    return { item: 'lamb', style: 'frenched', pile: name, name, day, share: shareOf(yearShare, at) }
+    return { item: 'lamb', style: 'frenched', pile: name, name, day, share: shareOf(yearShare, index) }
   })
 
 test('a pile that is largest in winter is found, with its months and its swing', () => {

@@ -57,8 +57,8 @@ export function seasonsOf(shares: readonly SeasonShare[]): Season[] {
   )
   const corrected = holm(asked.map(({ wave }) => wave.p))
   return asked
-    .flatMap(({ own, wave }, at): Season[] => {
-      const p = corrected[at] as number
+    .flatMap(({ own, wave }, index): Season[] => {
+      const p = corrected[index] as number
       if (p >= LEVEL || wave.swing < MIN_SWING) return []
       const [{ item, style, pile, name }] = own as [SeasonShare]
       const [most, least] = [monthAt(wave.highest), monthAt(wave.highest + 0.5)]

@@ -13,31 +13,32 @@ interface Entry {
   money: RecordMoney
 }
 
-const moneyOf = (amount: number) => Object.fromEntries(MONEY_VIEWS.map((view, at) => [view, amount + at])) as never
+const moneyOf = (amount: number) =>
+  Object.fromEntries(MONEY_VIEWS.map((view, index) => [view, amount + index])) as never
 
 const groupsOf = <K>(entries: readonly Entry[], keyOf: (entry: Entry) => K): [K, Entry[]][] =>
-  [...new Set(entries.map((each) => JSON.stringify(keyOf(each))))].map((key) => [
+  [...new Set(entries.map((entry) => JSON.stringify(keyOf(entry))))].map((key) => [
     JSON.parse(key) as K,
-    entries.filter((each) => JSON.stringify(keyOf(each)) === key),
+    entries.filter((entry) => JSON.stringify(keyOf(entry)) === key),
   ])
 
 /** One row for each member, and one for each member and what is comparable, as a database would group them. */
 function summarised(entries: readonly Entry[]) {
   const sums = groupsOf(entries, ({ member }) => member).map(([member, own]): MemberSums => {
-    const sum = (of: (entry: Entry) => number) => own.reduce((total, each) => total + of(each), 0)
+    const sum = (of: (entry: Entry) => number) => own.reduce((total, row) => total + of(row), 0)
     return {
       member,
       records: own.length,
-      units: sum((each) => each.units),
-      ap: sum((each) => each.ap),
-      primaryWeight: sum((each) => each.ap * each.yield),
-      portionYield: momentsOf(own.map((each) => each.yield)),
-      minutesPerUnit: momentsOf(own.flatMap((each) => each.minutes ?? [])),
-      money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((each) => each.money[view])])) as never,
+      units: sum((entry) => entry.units),
+      ap: sum((entry) => entry.ap),
+      primaryWeight: sum((entry) => entry.ap * entry.yield),
+      portionYield: momentsOf(own.map((row) => row.yield)),
+      minutesPerUnit: momentsOf(own.flatMap((row) => row.minutes ?? [])),
+      money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((entry) => entry.money[view])])) as never,
     }
   })
   const yields = groupsOf(entries, ({ member, comparable }) => ({ member, comparable })).map(
-    ([key, own]): MemberYields => ({ ...key, portionYield: momentsOf(own.map((each) => each.yield)) }),
+    ([key, own]): MemberYields => ({ ...key, portionYield: momentsOf(own.map((row) => row.yield)) }),
   )
   return summariseLogbook(sums, yields)
 }
@@ -71,23 +72,23 @@ test('what is summed by members is what every record says by itself', () => {
       for (const view of MONEY_VIEWS) {
         near(
           all.money[view],
-          entries.reduce((sum, each) => sum + each.money[view], 0),
+          entries.reduce((sum, entry) => sum + entry.money[view], 0),
         )
       }
       for (const group of groups) {
         const own = entries.filter(({ member }) => member === group.key)
-        const yields = spread(own.map((each) => each.yield))
+        const yields = spread(own.map((row) => row.yield))
         near(group.portionYield.mean, yields.mean)
         near(group.portionYield.sd, yields.sd)
         near(group.portionYield.low, yields.low)
-        const minutes = spread(own.flatMap((each) => each.minutes ?? []))
+        const minutes = spread(own.flatMap((row) => row.minutes ?? []))
         near(group.minutesPerUnit.mean, minutes.mean)
         near(group.minutesPerUnit.high, minutes.high)
-        const differences = own.flatMap((each) => {
-          const others = entries.filter((other) => other.comparable === each.comparable && other.member !== group.key)
+        const differences = own.flatMap((row) => {
+          const others = entries.filter((other) => other.comparable === row.comparable && other.member !== group.key)
           return others.length === 0
             ? []
-            : each.yield - others.reduce((sum, other) => sum + other.yield, 0) / others.length
+            : row.yield - others.reduce((sum, other) => sum + other.yield, 0) / others.length
         })
         const against = spread(differences)
         if (differences.length === 0) expect(group.yieldAgainstStyle).toBeNull()

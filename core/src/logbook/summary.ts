@@ -77,10 +77,10 @@ export function summariseLogbook(sums: readonly MemberSums[], yields: readonly M
   const all = yieldsByComparable(yields)
   const own = groupBy(yields, ({ member }) => JSON.stringify(member))
   return {
-    groups: sums.map((each) => ({
-      key: each.member,
-      ...figuresOf([each]),
-      yieldAgainstStyle: againstStyle(own.get(JSON.stringify(each.member)) ?? [], all),
+    groups: sums.map((group) => ({
+      key: group.member,
+      ...figuresOf([group]),
+      yieldAgainstStyle: againstStyle(own.get(JSON.stringify(group.member)) ?? [], all),
     })),
     all: figuresOf(sums),
   }
@@ -117,24 +117,24 @@ function againstStyle(own: readonly MemberYields[], all: Comparables): SummaryFi
 }
 
 function figuresOf(sums: readonly MemberSums[]): SummaryFigures {
-  const sum = (of: (each: MemberSums) => number) => sums.reduce((total, each) => total + of(each), 0)
-  const join = (of: (each: MemberSums) => Moments) =>
-    sums.reduce((moments, each) => joinMoments(moments, of(each)), NO_MOMENTS)
-  const ap = sum((each) => each.ap)
+  const sum = (of: (group: MemberSums) => number) => sums.reduce((total, group) => total + of(group), 0)
+  const join = (of: (group: MemberSums) => Moments) =>
+    sums.reduce((moments, group) => joinMoments(moments, of(group)), NO_MOMENTS)
+  const ap = sum((group) => group.ap)
   return {
-    records: sum((each) => each.records),
-    units: sum((each) => each.units),
+    records: sum((group) => group.records),
+    units: sum((group) => group.units),
     ap,
     portionYield: {
-      ...spreadMean(join((each) => each.portionYield)),
+      ...spreadMean(join((group) => group.portionYield)),
       weighted: ratio(
-        sum((each) => each.primaryWeight),
+        sum((group) => group.primaryWeight),
         ap,
       ),
     },
     yieldAgainstStyle: null,
-    minutesPerUnit: spreadMean(join((each) => each.minutesPerUnit)),
-    money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((each) => each.money[view])])) as Record<
+    minutesPerUnit: spreadMean(join((group) => group.minutesPerUnit)),
+    money: Object.fromEntries(MONEY_VIEWS.map((view) => [view, sum((group) => group.money[view])])) as Record<
       (typeof MONEY_VIEWS)[number],
       number
     >,

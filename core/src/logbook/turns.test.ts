@@ -12,7 +12,9 @@ const record = (at: number, savingPerPortion: number, costPerPortion = 8): Compa
 })
 
 test('a price that made buying cheaper for a while is two turns, newest first', () => {
-  const records = [1, 1, 1, 1, -1, -1, -1, -1, 1, 1, 1].map((saving, at) => record(at * 5, saving, saving < 0 ? 10 : 8))
+  const records = [1, 1, 1, 1, -1, -1, -1, -1, 1, 1, 1].map((saving, index) =>
+    record(index * 5, saving, saving < 0 ? 10 : 8),
+  )
   expect(turnsOf(records)).toEqual([
     expect.objectContaining({ to: 'make', from: record(40, 1).day, records: 3, cost: { now: 8, before: 10 } }),
     expect.objectContaining({
@@ -25,7 +27,7 @@ test('a price that made buying cheaper for a while is two turns, newest first', 
 })
 
 test('a record or two that say otherwise are no turn', () => {
-  expect(turnsOf([1, 1, -1, 1, -1, -1, 1, 1, 1].map((saving, at) => record(at, saving)))).toEqual([])
+  expect(turnsOf([1, 1, -1, 1, -1, -1, 1, 1, 1].map((saving, index) => record(index, saving)))).toEqual([])
   expect(turnsOf([])).toEqual([])
 })
 
@@ -35,10 +37,10 @@ describe('a week that stands out', () => {
     spent: 800,
     ...changes,
   })
-  const weeks = Array.from({ length: 20 }, (_, at) => ({
-    week: `2026-W${at + 10}`,
+  const weeks = Array.from({ length: 20 }, (_, index) => ({
+    week: `2026-W${index + 10}`,
     records: 5,
-    money: money({ unused: 40 + (at % 5), waste: 50 + (at % 3) }),
+    money: money({ unused: 40 + (index % 5), waste: 50 + (index % 3) }),
   }))
 
   test('is one in which the bones were thrown away', () => {

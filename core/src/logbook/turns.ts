@@ -34,7 +34,7 @@ const MIN_RUN = 3
 export function turnsOf(records: readonly ComparedRecord[]): Turn[] {
   const turns = [...groupBy(records, ({ item, style }) => JSON.stringify([item, style])).values()].flatMap((own) => {
     const runs = runsOf(own)
-    return runs.slice(1).map((run, at): Turn => turnOf(runs[at] as ComparedRecord[], run))
+    return runs.slice(1).map((run, index): Turn => turnOf(runs[index] as ComparedRecord[], run))
   })
   return turns.sort((a, b) => (a.from < b.from ? 1 : -1))
 }

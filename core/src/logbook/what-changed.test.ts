@@ -21,7 +21,7 @@ const record = (daysAgo: number, changes: Partial<ChangeRecord> = {}): ChangeRec
   ...changes,
 })
 const every = (days: number, from: number, to: number, changes: (daysAgo: number) => Partial<ChangeRecord>) =>
-  Array.from({ length: Math.floor((to - from) / days) + 1 }, (_, at) => from + at * days).map((daysAgo) =>
+  Array.from({ length: Math.floor((to - from) / days) + 1 }, (_, index) => from + index * days).map((daysAgo) =>
     record(daysAgo, changes(daysAgo)),
   )
 

@@ -80,18 +80,18 @@ export function whatChanged(records: readonly ChangeRecord[], today: Day): WhatC
   const firstBefore = addDays(firstRecent, -BEFORE_DAYS)
   const known = records.filter(({ day }) => day >= firstBefore && day <= today)
   const asked = (['portion-yield', 'minutes'] as const).flatMap((what) => askedOf(known, what, firstRecent))
-  const tested = asked.flatMap((each) => {
-    if (each.recent.length < MIN_RECORDS || each.before.length < MIN_RECORDS) return []
-    const test = welchTest(valuesOf(each.recent), valuesOf(each.before))
-    return test ? [{ ...each, test }] : []
+  const tested = asked.flatMap((request) => {
+    if (request.recent.length < MIN_RECORDS || request.before.length < MIN_RECORDS) return []
+    const test = welchTest(valuesOf(request.recent), valuesOf(request.before))
+    return test ? [{ ...request, test }] : []
   })
   const corrected = holm(tested.map(({ test }) => test.p))
-  const sure = tested.flatMap((each, at) => {
-    const p = corrected[at] as number
-    return p < LEVEL ? [{ ...each, p }] : []
+  const sure = tested.flatMap((change, index) => {
+    const p = corrected[index] as number
+    return p < LEVEL ? [{ ...change, p }] : []
   })
-  const told = sure.filter((each) => each.of === 'style' || isOwn(each, sure))
-  const changes = told.map((each) => changeOf(each, each.test.difference, each.p, today, firstRecent))
+  const told = sure.filter((change) => change.of === 'style' || isOwn(change, sure))
+  const changes = told.map((change) => changeOf(change, change.test.difference, change.p, today, firstRecent))
   return { changes: changes.sort(byWorth), tests: tested.length }
 }
 

@@ -32,11 +32,11 @@ export function usedUp(request: OrderPlanRequest, plan: Pick<OrderPlan, 'cutting
 function labourUsed(request: OrderPlanRequest, { cutting }: Pick<OrderPlan, 'cutting'>): Loosened[] {
   const { days, cuts, labour } = request
   const least = Math.min(...cuts.map(({ minutes }) => minutes).filter((minutes) => minutes > 0))
-  return days.flatMap((day, at): Loosened[] => {
-    const minutes = cutting.reduce((sum, each) => sum + (each.day === day ? each.minutes : 0), 0)
-    const left = (labour.hours[at] ?? 0) * MINUTES_PER_HOUR - minutes
+  return days.flatMap((day, index): Loosened[] => {
+    const minutes = cutting.reduce((sum, task) => sum + (task.day === day ? task.minutes : 0), 0)
+    const left = (labour.hours[index] ?? 0) * MINUTES_PER_HOUR - minutes
     if (!(left < least)) return []
-    const hours = labour.hours.map((each, place) => (place === at ? each + 1 : each))
+    const hours = labour.hours.map((hour, place) => (place === index ? hour + 1 : hour))
     return [
       {
         limit: { limit: 'labour', name: null, day, oneMore: '60 minutes' },
@@ -81,7 +81,7 @@ function packsUsed(request: OrderPlanRequest, { orders }: Pick<OrderPlan, 'order
 
 function unitsUsed(request: OrderPlanRequest, { cutting }: Pick<OrderPlan, 'cutting'>): Loosened[] {
   return request.cuts.flatMap(({ name, mostPerDay }): Loosened[] => {
-    if (!cutting.some((each) => each.cut === name && each.units >= mostPerDay)) return []
+    if (!cutting.some((task) => task.cut === name && task.units >= mostPerDay)) return []
     const cuts = request.cuts.map((cut) => (cut.name === name ? { ...cut, mostPerDay: more(mostPerDay) } : cut))
     return [
       {
@@ -95,7 +95,9 @@ function unitsUsed(request: OrderPlanRequest, { cutting }: Pick<OrderPlan, 'cutt
 function minimums(request: OrderPlanRequest): Loosened[] {
   return request.suppliers.flatMap(({ name, minimum }): Loosened[] => {
     if (minimum === 0) return []
-    const suppliers = request.suppliers.map((each) => (each.name === name ? { ...each, minimum: 0 } : each))
+    const suppliers = request.suppliers.map((supplier) =>
+      supplier.name === name ? { ...supplier, minimum: 0 } : supplier,
+    )
     return [
       { limit: { limit: 'minimum', name, day: null, oneMore: 'no minimum' }, requests: [{ ...request, suppliers }] },
     ]
@@ -106,15 +108,15 @@ function minimums(request: OrderPlanRequest): Loosened[] {
 function deliveryDays(request: OrderPlanRequest): Loosened[] {
   const { days, suppliers } = request
   return suppliers.flatMap(({ name, delivers }): Loosened[] => {
-    const others = days.filter((day) => !delivers.some((each) => daysBetween(each, day) === 0))
+    const others = days.filter((day) => !delivers.some((delivery) => daysBetween(delivery, day) === 0))
     if (others.length === 0) return []
     return [
       {
         limit: { limit: 'delivery-day', name, day: null, oneMore: 'one day' },
         requests: others.map((day) => ({
           ...request,
-          suppliers: suppliers.map((each) =>
-            each.name === name ? { ...each, delivers: [...each.delivers, day] } : each,
+          suppliers: suppliers.map((supplier) =>
+            supplier.name === name ? { ...supplier, delivers: [...supplier.delivers, day] } : supplier,
           ),
         })),
       },

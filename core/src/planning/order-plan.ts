@@ -115,14 +115,14 @@ type Fields = z.infer<typeof fields>
 type Refuse = (path: (string | number)[], message: string) => void
 
 function refuseDays({ days, demand, labour }: Fields, refuse: Refuse): void {
-  days.forEach((each, at) => {
-    const before = days[at - 1]
+  days.forEach((next, index) => {
+    const before = days[index - 1]
     // A day that the calendar does not have is refused by itself, and has none after it.
     if (before === undefined || !day.safeParse(before).success) return
-    if (each !== addDays(before, 1)) refuse(['days', at], 'must be the day after the one before')
+    if (next !== addDays(before, 1)) refuse(['days', index], 'must be the day after the one before')
   })
-  demand.forEach((each, at) => {
-    if (!days.includes(each.day)) refuse(['demand', at, 'day'], 'is none of the days')
+  demand.forEach((line, index) => {
+    if (!days.includes(line.day)) refuse(['demand', index, 'day'], 'is none of the days')
   })
   if (labour.hours.length !== days.length) refuse(['labour', 'hours'], `must be ${days.length}, one for each day`)
 }
@@ -131,44 +131,45 @@ function refuseDays({ days, demand, labour }: Fields, refuse: Refuse): void {
 function refuseTwice({ products, suppliers, wholes, cuts, ready }: Fields, refuse: Refuse): void {
   const ordered = new Set<string>()
   const lists = { products, suppliers, cuts, wholes, ready }
-  for (const [list, each] of Object.entries(lists)) {
+  for (const [list, rows] of Object.entries(lists)) {
     const taken = list === 'wholes' || list === 'ready' ? ordered : new Set<string>()
-    each.forEach((one, at) => {
-      if (taken.has(one.name)) refuse([list, at, 'name'], 'is there twice')
+    rows.forEach((one, index) => {
+      if (taken.has(one.name)) refuse([list, index, 'name'], 'is there twice')
       taken.add(one.name)
     })
   }
 }
 
 function refuseUnknown(given: Fields, refuse: Refuse): void {
-  const namesOf = (list: readonly { name: string }[]) => new Set(list.map((each) => each.name))
+  const namesOf = (list: readonly { name: string }[]) => new Set(list.map((item) => item.name))
   const names = { product: namesOf(given.products), supplier: namesOf(given.suppliers), whole: namesOf(given.wholes) }
   const look = (kind: keyof typeof names, path: (string | number)[], value: string) => {
     if (!names[kind].has(value)) refuse([...path, kind], `is no ${kind} of this plan`)
   }
-  given.demand.forEach((each, at) => {
-    look('product', ['demand', at], each.product)
+  given.demand.forEach((line, index) => {
+    look('product', ['demand', index], line.product)
   })
-  given.wholes.forEach((each, at) => {
-    look('supplier', ['wholes', at], each.supplier)
+  given.wholes.forEach((whole, index) => {
+    look('supplier', ['wholes', index], whole.supplier)
   })
-  given.cuts.forEach((each, at) => {
-    look('whole', ['cuts', at], each.whole)
+  given.cuts.forEach((cut, index) => {
+    look('whole', ['cuts', index], cut.whole)
     const seen = new Set<string>()
-    each.yields.forEach((one, place) => {
-      look('product', ['cuts', at, 'yields', place], one.product)
-      if (seen.has(one.product)) refuse(['cuts', at, 'yields', place, 'product'], 'is there twice')
+    cut.yields.forEach((one, place) => {
+      look('product', ['cuts', index, 'yields', place], one.product)
+      if (seen.has(one.product)) refuse(['cuts', index, 'yields', place, 'product'], 'is there twice')
       seen.add(one.product)
     })
   })
-  given.ready.forEach((each, at) => {
-    look('supplier', ['ready', at], each.supplier)
-    look('product', ['ready', at], each.product)
+  given.ready.forEach((offer, index) => {
+    look('supplier', ['ready', index], offer.supplier)
+    look('product', ['ready', index], offer.product)
   })
-  given.stock.forEach((each, at) => {
-    if ((each.product === null) === (each.whole === null)) refuse(['stock', at], 'must be of a product or of a whole')
-    if (each.product !== null) look('product', ['stock', at], each.product)
-    if (each.whole !== null) look('whole', ['stock', at], each.whole)
+  given.stock.forEach((line, index) => {
+    if ((line.product === null) === (line.whole === null))
+      refuse(['stock', index], 'must be of a product or of a whole')
+    if (line.product !== null) look('product', ['stock', index], line.product)
+    if (line.whole !== null) look('whole', ['stock', index], line.whole)
   })
 }
 

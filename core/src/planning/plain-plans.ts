@@ -110,7 +110,7 @@ const valued = ({ moneyCosts }: PlanModel, values: Float64Array): Valued => ({
 })
 
 const cheapest = ([first, ...others]: readonly Valued[]): Valued =>
-  others.reduce((best, each) => (each.money < best.money ? each : best), first as Valued)
+  others.reduce((best, other) => (other.money < best.money ? other : best), first as Valued)
 
 /** No more of anything that is counted than a plan has of it: what it does not use is left out. */
 const noMoreThan = ({ isWhole }: Programme, values: Float64Array) =>

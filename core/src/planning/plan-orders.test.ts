@@ -13,27 +13,27 @@ beforeAll(async () => {
 
 const read = (said: unknown): OrderPlanRequest => orderPlanRequest.parse(said)
 const countedIn = (request: OrderPlanRequest) => (cut: string, product: string) => {
-  const given = request.cuts.find((each) => each.name === cut)?.yields.find((each) => each.product === product)
+  const given = request.cuts.find((other) => other.name === cut)?.yields.find((other) => other.product === product)
   return given ? countedYield(given, request.service) : 0
 }
 const rulesBroken = (request: OrderPlanRequest, plan: OrderPlan) => brokenRules(request, plan, countedIn(request))
 const shortageOf = ({ demand }: OrderPlanRequest, { short }: OrderPlan) =>
   short.reduce((sum, { product, day, quantity }) => {
     const asked = demand.reduce(
-      (all, each) => all + (each.product === product && each.day === day ? each.quantity : 0),
+      (all, line) => all + (line.product === product && line.day === day ? line.quantity : 0),
       0,
     )
     return sum + quantity / asked
   }, 0)
 
-test.each(cases.map((each) => [each.name, each] as const))(
+test.each(cases.map((testCase) => [testCase.name, testCase] as const))(
   '%s: the least shortage and the least cost',
-  (_name, each) => {
-    const request = read(each.input)
+  (_name, entry) => {
+    const request = read(entry.input)
     const plan = planOrders(request, solve)
     expect(plan.status).toBe('optimal')
-    expect(shortageOf(request, plan)).toBeCloseTo(each.expect.short, 5)
-    expect(Math.abs(plan.cost.total / each.expect.cost - 1)).toBeLessThan(1e-6)
+    expect(shortageOf(request, plan)).toBeCloseTo(entry.expect.short, 5)
+    expect(Math.abs(plan.cost.total / entry.expect.cost - 1)).toBeLessThan(1e-6)
     expect(rulesBroken(request, plan)).toEqual([])
     const { wholes, ready, delivery, labour, consumables, disposal, surplus, total } = plan.cost
     expect(total).toBeCloseTo(wholes + ready + delivery + labour + consumables + disposal - surplus, 9)
@@ -90,7 +90,7 @@ function foolish(): SolveProgramme {
     if (calls === 1) {
       const least = solve(programme, options)
       const row = programme.row(
-        options.costs.flatMap((cost, at) => (cost === 0 ? [] : [[at, cost] as const])),
+        options.costs.flatMap((cost, index) => (cost === 0 ? [] : [[index, cost] as const])),
         Number.NEGATIVE_INFINITY,
         least.best + 1e-7,
       )
@@ -212,7 +212,7 @@ function bestByTrying(request: OrderPlanRequest): [short: number, cost: number] 
     for (let first = 0; first <= packs * 3; first++) {
       for (let second = 0; second <= packs * 3 - first; second++) {
         const minutes = [first, second].map((units) => units * 9 + (units > 0 ? 5 : 0))
-        if (minutes.some((each, at) => each > (request.labour.hours[at] ?? 0) * 60)) continue
+        if (minutes.some((minute, index) => minute > (request.labour.hours[index] ?? 0) * 60)) continue
         for (let ready = 0; ready <= 3; ready++) {
           const there = (first + second) * counted + ready * 5
           const short = Math.max(0, asked - there) / asked
@@ -288,7 +288,10 @@ test('plans keep every rule; more hours, cold or days of delivery are never wors
       }
       isNoWorse({ ...request, labour: { ...request.labour, hours: request.labour.hours.map((hours) => hours + 1) } })
       isNoWorse({ ...request, coldSpace: null })
-      isNoWorse({ ...request, suppliers: request.suppliers.map((each) => ({ ...each, delivers: request.days })) })
+      isNoWorse({
+        ...request,
+        suppliers: request.suppliers.map((supplier) => ({ ...supplier, delivers: request.days })),
+      })
       const [first, ...rest] = request.demand as [OrderPlanRequest['demand'][number]]
       const halves = [
         { ...first, quantity: first.quantity / 2 },

@@ -143,9 +143,9 @@ function loosened(
   const because = new Map(plan.short.map(({ product, day }) => [`${day} ${product}`, [] as string[]]))
   for (const { limit, requests } of usedUp(request, plan)) {
     const [best] = requests
-      .flatMap((each) => {
-        const made = aside(each)
-        return made ? [{ made, request: each }] : []
+      .flatMap((orderPlanRequest) => {
+        const made = aside(orderPlanRequest)
+        return made ? [{ made, request: orderPlanRequest }] : []
       })
       .sort((a, b) => a.made.shortage - b.made.shortage || a.made.cost.total - b.made.cost.total)
     if (!best) continue
@@ -156,15 +156,15 @@ function loosened(
     if (shorter <= SAME && (saves ?? 0) <= SAME) continue
     limits.push({ ...limit, day, saves, shorter: shorter > SAME ? shorter : 0 })
     for (const { product, day: asked, quantity } of plan.short) {
-      const now = made.short.find((each) => each.product === product && each.day === asked)?.quantity ?? 0
+      const now = made.short.find((shortage) => shortage.product === product && shortage.day === asked)?.quantity ?? 0
       if (now < quantity - SAME) because.get(`${asked} ${product}`)?.push(limitName({ ...limit, day }))
     }
   }
   return {
     limits: limits.sort((a, b) => b.shorter - a.shorter || (b.saves ?? 0) - (a.saves ?? 0)),
-    short: plan.short.map((each) => {
-      const why = because.get(`${each.day} ${each.product}`) ?? []
-      return { ...each, because: why.length > 0 ? why : ['no-source'] }
+    short: plan.short.map((shortage) => {
+      const why = because.get(`${shortage.day} ${shortage.product}`) ?? []
+      return { ...shortage, because: why.length > 0 ? why : ['no-source'] }
     }),
   }
 }

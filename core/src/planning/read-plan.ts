@@ -33,9 +33,9 @@ export function readPlan(request: OrderPlanRequest, model: PlanModel, values: Fl
     ready: worthOf(false),
     delivery: orders.reduce((sum, { charge }) => sum + charge, 0),
     labour: cutting.reduce((sum, { minutes }) => sum + minutes, 0) * (request.labour.ratePerHour / MINUTES_PER_HOUR),
-    consumables: cutting.reduce((sum, each) => sum + each.consumables, 0),
-    disposal: left.reduce((sum, each) => sum + each.disposed * each.disposal, 0),
-    surplus: left.reduce((sum, each) => sum + each.valued * each.surplusValue, 0),
+    consumables: cutting.reduce((sum, task) => sum + task.consumables, 0),
+    disposal: left.reduce((sum, rest) => sum + rest.disposed * rest.disposal, 0),
+    surplus: left.reduce((sum, rest) => sum + rest.valued * rest.surplusValue, 0),
   }
   return {
     cost: { ...parts, total: totalOf(parts) },
@@ -75,9 +75,9 @@ function ordersOf({ orders, wholes, ready }: PlanModel, whole: Whole, dayAt: Day
           ? [{ name: good.name, packs: whole(packs) }]
           : [],
       ),
-      ...ready.flatMap((each) =>
-        each.day === day && each.ready.supplier === supplier.name
-          ? [{ name: each.ready.name, packs: whole(each.packs) }]
+      ...ready.flatMap((offer) =>
+        offer.day === day && offer.ready.supplier === supplier.name
+          ? [{ name: offer.ready.name, packs: whole(offer.packs) }]
           : [],
       ),
     ].filter(({ packs }) => packs > 0)
@@ -123,11 +123,11 @@ function withSources(
   return cutting.map(({ cut, whole, day, units, minutes }) => {
     const from: OrderPlan['cutting'][number]['from'] = []
     let missing = units
-    for (const each of flowing(whole, day)) {
-      const taken = Math.min(missing, each.units)
+    for (const entry of flowing(whole, day)) {
+      const taken = Math.min(missing, entry.units)
       if (taken < NOTHING) continue
-      from.push({ ...wholeSource(each.supply, dayAt), units: clean(taken) })
-      each.units -= taken
+      from.push({ ...wholeSource(entry.supply, dayAt), units: clean(taken) })
+      entry.units -= taken
       missing -= taken
     }
     return { cut, day: dayAt(day), units, minutes, from }
@@ -136,7 +136,7 @@ function withSources(
 
 function leftOf({ products }: OrderPlanRequest, model: PlanModel, whole: Whole, amount: Amount) {
   return products.flatMap(({ name, surplusUpTo, surplusValue, disposal }) => {
-    const own = model.products.filter((each) => each.product === name && !each.isGoodAfter)
+    const own = model.products.filter((product) => product.product === name && !product.isGoodAfter)
     const quantity = clean(
       own.reduce((sum, { made, quantity: there, uses }) => {
         const served = [...uses.values()].reduce((all, column) => all + amount(column), 0)

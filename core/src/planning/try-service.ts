@@ -26,10 +26,10 @@ export function tryService(
 ): { met: number; all: number } {
   const isShort = new Set(short.map(({ product, day }) => `${day} ${product}`))
   const full = [...new Set(use.map(({ product, day }) => `${day} ${product}`))].filter((key) => !isShort.has(key))
-  const placeOf = new Map(full.map((key, at) => [key, at]))
-  const order = new Map(days.map((day, at) => [day, at]))
+  const placeOf = new Map(full.map((key, index) => [key, index]))
+  const order = new Map(days.map((day, index) => [day, index]))
   const sources = cutting.flatMap(({ cut: name, day, units }): Source[] => {
-    const cut = cuts.find((each) => each.name === name)
+    const cut = cuts.find((cut) => cut.name === name)
     return (cut?.yields ?? []).flatMap((given): Source[] => {
       if (spreadOfNext(given) === null) return []
       const uses = use

@@ -31,7 +31,7 @@ export function asAccepted(
     ...{ arrived: null, lots: [] },
   }))
   const planned = plannedWork(lines, goods, draft).map(
-    ({ delivery, expectedLineId, ...work }, at): PlannedFabrication => {
+    ({ delivery, expectedLineId, ...work }, index): PlannedFabrication => {
       const item = items.find(({ styles }) => styles.some(({ id }) => id === work.styleId))
       const style = item?.styles.find(({ id }) => id === work.styleId)
       return {
@@ -39,7 +39,7 @@ export function asAccepted(
           ...waiting,
           ...none,
           ...work,
-          id: `${at}`,
+          id: `${index}`,
           itemId: item?.id ?? '',
           item: item?.name ?? '',
           style: style?.name ?? '',

@@ -18,7 +18,7 @@ type Accepted = NonNullable<Plan['accepted']>
 
 /** The first day that what is cut of a style on a day serves; null where it serves nobody. */
 function servesOf({ answer, goods }: Accepted, { styleId, articleId, day }: PlannedFabrication): string | null {
-  const cut = goods.cuts.find((each) => each.styleId === styleId && each.wholeId === articleId)
+  const cut = goods.cuts.find((cut) => cut.styleId === styleId && cut.wholeId === articleId)
   const days = answer.use.flatMap(({ source, day: served }) =>
     source.kind === 'cut' && source.cut === cut?.name && source.day === day ? [served] : [],
   )
@@ -44,7 +44,7 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
     const style = item?.styles.find(({ id }) => id === planned.styleId)
     const isOver = planned.real?.isClosed && !placed.has(planned.id)
     if (!item || !style || planned.isDropped || isOver) return []
-    const cut = goods.cuts.find((each) => each.styleId === planned.styleId && each.wholeId === planned.articleId)
+    const cut = goods.cuts.find((cut) => cut.styleId === planned.styleId && cut.wholeId === planned.articleId)
     const known = works.find(({ styleId }) => styleId === style.id)
     const isBonded = style.steps.some(({ tool }) => tool === 'enzyme')
     const hasBones = style.piles.some(({ kind }) => kind === 'bones')
@@ -70,7 +70,7 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
         work: known?.work ?? usualStyleWork({ isBonded, hasBones }, schedule.settings),
         needsSaw: style.steps.some(({ tool }) => tool === 'saw'),
         steps: jobSteps(style),
-        minutesBy: Object.fromEntries((known?.minutesBy ?? []).map((each) => [each.cookId, each.minutesPerUnit])),
+        minutesBy: Object.fromEntries((known?.minutesBy ?? []).map((entry) => [entry.cookId, entry.minutesPerUnit])),
         comes: planned.lotId === null ? (late?.comes ?? ordered ?? null) : null,
         progress: jobProgress(planned, draft.from, timeZone),
       },
@@ -82,7 +82,7 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
 function jobSteps(style: PlanStyle): PlannedJob['steps'] {
   const { steps, minutesPerUnit } = settleStyle(style, {})
   const minutes = stepMinutes(steps, minutesPerUnit)
-  return steps.map(({ id, title }, at) => ({ id, title, minutes: minutes[at] as number }))
+  return steps.map(({ id, title }, index) => ({ id, title, minutes: minutes[index] as number }))
 }
 
 /** How far a planned fabrication is, in minutes since a day by the kitchen's clock; one closed later was cut by its last weighing. */

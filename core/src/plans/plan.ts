@@ -15,10 +15,10 @@ export const planAccepted = z
   .strictObject({ version: positiveCount, draft: planDraft, goods: planGoods, answer: orderPlan })
   .superRefine(({ draft, answer }, context) => {
     const last = draft.days - 1
-    answer.orders.forEach((order, at) => {
+    answer.orders.forEach((order, index) => {
       const place = daysBetween(draft.from, order.day)
       if (place < 0 || place > last) {
-        context.addIssue({ code: 'custom', path: ['answer', 'orders', at, 'day'], message: 'is none of the days' })
+        context.addIssue({ code: 'custom', path: ['answer', 'orders', index, 'day'], message: 'is none of the days' })
       }
     })
   })

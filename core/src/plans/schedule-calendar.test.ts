@@ -14,7 +14,7 @@ const VIENNA = { nameOf, from: '2026-10-24', timeZone: 'Europe/Vienna' }
 
 /** Read by a reader of calendars that shares nothing with what wrote it. */
 const eventsOf = (text: string) =>
-  new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((each) => new ICAL.Event(each))
+  new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((component) => new ICAL.Event(component))
 
 test('over the change to winter time eight stays eight', () => {
   // The clocks go back in the night to Sunday 25 Oct 2026.

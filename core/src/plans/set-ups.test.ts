@@ -35,7 +35,7 @@ const STEPS_OF_PART = [
 function lineOf(boards: readonly number[]) {
   const loads = [4, 3]
   const tasks = loads.flatMap((units, load) =>
-    boards.map((board, at) => ({ id: `${load} ${at}`, board, units, load: load + 1, number: at + 1 })),
+    boards.map((board, index) => ({ id: `${load} ${index}`, board, units, load: load + 1, number: index + 1 })),
   )
   const work = {
     tasks: tasks.map(
@@ -46,8 +46,8 @@ function lineOf(boards: readonly number[]) {
     ),
   } as WorkPlan
   const placed = tasks.map(
-    ({ id, board }, at): PlacedTask => ({
-      ...{ id, start: at * 10, end: at * 10 + 10, cook: null, station: { name: 'board', number: board } },
+    ({ id, board }, index): PlacedTask => ({
+      ...{ id, start: index * 10, end: index * 10 + 10, cook: null, station: { name: 'board', number: board } },
     }),
   )
   return setUpsOf(placed, { work, jobs: [job], items: [turkey] })

@@ -45,8 +45,8 @@ export function setUpsOf(
     return counted
   }
   for (const { id, start, station } of [...placed].sort((a, b) => a.start - b.start)) {
-    const task = work.tasks.find((each) => each.id === id)
-    const job = jobs.find((each) => each.id === task?.jobId)
+    const task = work.tasks.find((workTask) => workTask.id === id)
+    const job = jobs.find((plannedJob) => plannedJob.id === task?.jobId)
     // At a pot nothing is cut: there is nothing to lay out but the pot.
     if (!station || task?.kind !== 'cut' || !job) continue
     const day = Math.floor(start / MINUTES_OF_A_DAY)
@@ -74,7 +74,7 @@ export function setUpsOf(
 
 /** Adds a load, or one part of a line at it: the units of a load come to a station once. */
 function addTask(jobs: JobThere[], job: PlannedJob, { units, load, part }: WorkTask, counted: Set<number>): void {
-  const there = jobs.find((each) => each.job.id === job.id)
+  const there = jobs.find((waiting) => waiting.job.id === job.id)
   const isNew = !counted.has(load)
   counted.add(load)
   if (!there) {

@@ -21,7 +21,7 @@ beforeAll(async () => {
 
 const TWO: PlateRequest = { low: 190, target: 205, high: 225, needs: [{ kind: 'any', count: 2 }] }
 const weighed = (weights: readonly number[], kind = 'medallion'): PlatePiece[] =>
-  weights.map((weight, at) => ({ id: `${kind} ${at + 1}`, weight, kind }))
+  weights.map((weight, index) => ({ id: `${kind} ${index + 1}`, weight, kind }))
 
 /** So many medallions of a hand that cuts about 103 g. */
 function simulated(count: number, seed: number): PlatingRequest {

@@ -81,9 +81,9 @@ function usualWeight(pieces: readonly PlatePiece[], kind: string): number {
 /** The plates that are whole by these numbers; pieces of plates that wait for more are left. */
 export function platingByNumbers(request: PlatingRequest, numbers: PlateNumbers): Plating {
   const sets = new Map<number, number[]>()
-  request.pieces.forEach(({ id }, at) => {
+  request.pieces.forEach(({ id }, index) => {
     const number = numbers.get(id)
-    if (number !== undefined) sets.set(number, [...(sets.get(number) ?? []), at])
+    if (number !== undefined) sets.set(number, [...(sets.get(number) ?? []), index])
   })
   const whole = [...sets]
     .sort(([one], [other]) => one - other)

@@ -30,5 +30,5 @@ export function bestPlates(
     if (best) return platingOf(request, best, 0)
   }
   const [first, ...others] = counts.map((count) => platePieces(requestOf(count), solve)) as [Plating, ...Plating[]]
-  return others.reduce((best, each) => (each.plates.length > best.plates.length ? each : best), first)
+  return others.reduce((best, other) => (other.plates.length > best.plates.length ? other : best), first)
 }

@@ -4,7 +4,7 @@ import type { Plate, PlatePiece, Plating } from './plate-request.ts'
 /** What one plate weighs: its pieces. */
 export function explainPlate(pieces: readonly PlatePiece[], plate: Plate): Explanation {
   const weights = plate.ids.flatMap((id) => {
-    const piece = pieces.find((each) => each.id === id)
+    const piece = pieces.find((piece) => piece.id === id)
     return piece ? value(`no. ${id}`, piece.weight, 'weight') : []
   })
   return { title: 'Weight of the plate', quantity: 'weight', expression: plus(...weights) }
@@ -25,7 +25,7 @@ export function explainPlating(
         title: 'Mean of the plates',
         quantity: 'weight',
         expression: over(
-          plus(...weights.map((weight, at) => value(`plate ${at + 1}`, weight, 'weight'))),
+          plus(...weights.map((weight, index) => value(`plate ${index + 1}`, weight, 'weight'))),
           value('plates', weights.length, 'count'),
         ),
       }

@@ -17,7 +17,7 @@ const deviationOf = (plating: Plating, request: PlatingRequest) =>
 
 /** Every piece once, every plate of the kinds it needs and within its bounds. */
 function expectFair(plating: Plating, { pieces, plate }: PlatingRequest) {
-  const ids = [...plating.plates.flatMap((each) => each.ids), ...plating.left]
+  const ids = [...plating.plates.flatMap((plate) => plate.ids), ...plating.left]
   expect([...ids].sort()).toEqual(pieces.map((piece) => piece.id).sort())
   for (const { ids: on, weight } of plating.plates) {
     const here = on.map((id) => pieces.find((piece) => piece.id === id))
@@ -31,7 +31,7 @@ function expectFair(plating: Plating, { pieces, plate }: PlatingRequest) {
   }
 }
 
-test.each(cases.map((each) => [each.name, each] as const))(
+test.each(cases.map((testCase) => [testCase.name, testCase] as const))(
   '%s: as many plates and as near as is known',
   (_name, { input, expect: expected }) => {
     const plating = platePieces(input, solve)
@@ -56,9 +56,9 @@ function bestByTrying({ pieces, plate }: PlatingRequest): [number, number] {
     const grow = (at: number, set: number[], weight: number) => {
       if (set.length === size) {
         if (weight < plate.low || weight > plate.high || !isPlate(set)) return
-        for (const each of set) used.add(each)
+        for (const value of set) used.add(value)
         go((set[0] as number) + 1, plates + 1, deviation + Math.abs(weight - plate.target))
-        for (const each of set) used.delete(each)
+        for (const value of set) used.delete(value)
         return
       }
       for (let next = at; next < pieces.length; next++) {
@@ -78,7 +78,7 @@ const small = fc.record({
     .array(fc.record({ weight: fc.integer({ min: 80, max: 130 }), kind: fc.constantFrom('dark', 'white') }), {
       maxLength: 8,
     })
-    .map((pieces) => pieces.map((piece, at) => ({ ...piece, id: `p${at}` }))),
+    .map((pieces) => pieces.map((piece, index) => ({ ...piece, id: `p${index}` }))),
   plate: fc.constantFrom(
     { low: 195, target: 210, high: 225, needs: [{ kind: 'any', count: 2 }] },
     {
@@ -119,10 +119,10 @@ test('agrees with trying everything on a few pieces, and the bounds hold', () =>
 
 function many(count: number, plate: PlatingRequest['plate'], seed = 0.3): PlatingRequest {
   const weight = randomNormal.source(randomLcg(seed))(110, 14)
-  const pieces = Array.from({ length: count }, (_, at) => ({
-    id: `p${at}`,
+  const pieces = Array.from({ length: count }, (_, index) => ({
+    id: `p${index}`,
     weight: Math.round(weight()),
-    kind: at % 2 === 0 ? 'dark' : 'white',
+    kind: index % 2 === 0 ? 'dark' : 'white',
   }))
   return { pieces, plate }
 }

@@ -29,17 +29,17 @@ export const platingRequest = z
   })
   .superRefine(({ pieces, plate }, context) => {
     const ids = new Set<string>()
-    pieces.forEach(({ id }, at) => {
-      if (ids.has(id)) context.addIssue({ code: 'custom', path: ['pieces', at, 'id'], message: 'is there twice' })
+    pieces.forEach(({ id }, index) => {
+      if (ids.has(id)) context.addIssue({ code: 'custom', path: ['pieces', index, 'id'], message: 'is there twice' })
       ids.add(id)
     })
     if (plate.low > plate.high) {
       context.addIssue({ code: 'custom', path: ['plate', 'low'], message: 'must not be above high' })
     }
     const kinds = plate.needs.map((need) => need.kind)
-    kinds.forEach((kind, at) => {
-      if (kinds.indexOf(kind) < at) {
-        context.addIssue({ code: 'custom', path: ['plate', 'needs', at, 'kind'], message: 'is there twice' })
+    kinds.forEach((kind, index) => {
+      if (kinds.indexOf(kind) < index) {
+        context.addIssue({ code: 'custom', path: ['plate', 'needs', index, 'kind'], message: 'is there twice' })
       }
     })
   })

@@ -6,7 +6,7 @@ export const ANY_KIND = 'any'
 export type PlateSet = readonly number[]
 
 export const weightOfSet = (pieces: readonly PlatePiece[], set: PlateSet): number =>
-  set.reduce((sum, at) => sum + (pieces[at] as PlatePiece).weight, 0)
+  set.reduce((sum, index) => sum + (pieces[index] as PlatePiece).weight, 0)
 
 /** How many pieces one plate takes. */
 export const piecesOnPlate = ({ needs }: PlateRequest): number => needs.reduce((sum, need) => sum + need.count, 0)
@@ -29,7 +29,7 @@ export function platingOf({ pieces }: PlatingRequest, sets: readonly PlateSet[],
   const isEmpty = plates.length === 0
   return {
     plates,
-    left: pieces.flatMap((piece, at) => (used.has(at) ? [] : [piece.id])),
+    left: pieces.flatMap((piece, index) => (used.has(index) ? [] : [piece.id])),
     mean: isEmpty ? null : weights.reduce((sum, weight) => sum + weight, 0) / weights.length,
     spread: isEmpty ? null : heaviest - lightest,
     fairness: isEmpty || lightest <= 0 ? null : heaviest / lightest,

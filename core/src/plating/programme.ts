@@ -82,5 +82,5 @@ export function bestSets(
   const relaxed = solved(true)
   const isWhole = relaxed?.every((value) => value < WHOLE || value > 1 - WHOLE) ?? false
   const values = isWhole ? relaxed : solved(false)
-  return values && sets.filter((_, at) => (values[at] ?? 0) > 0.5)
+  return values && sets.filter((_, index) => (values[index] ?? 0) > 0.5)
 }

@@ -5,7 +5,11 @@ import { possibleSets } from './programme.ts'
 import { PlatingSearch } from './search.ts'
 
 const pieces = (weights: readonly number[], kinds: readonly string[] = []) =>
-  weights.map((weight, at) => ({ id: `p${at}`, weight, kind: kinds[at % Math.max(1, kinds.length)] ?? 'any kind' }))
+  weights.map((weight, index) => ({
+    id: `p${index}`,
+    weight,
+    kind: kinds[index % Math.max(1, kinds.length)] ?? 'any kind',
+  }))
 const request = (
   weights: readonly number[],
   changes: Partial<PlatingRequest['plate']> = {},

@@ -98,7 +98,7 @@ export class PlatingSearch {
   #weigh(plate: number): number {
     const { pieces } = this.#request
     const seats = this.#seats.slice(plate * this.#onPlate, (plate + 1) * this.#onPlate)
-    return seats.reduce((sum, at) => sum + (pieces[at] as PlatePiece).weight, 0)
+    return seats.reduce((sum, index) => sum + (pieces[index] as PlatePiece).weight, 0)
   }
 
   #isWithin(weight: number): boolean {
@@ -137,7 +137,7 @@ export class PlatingSearch {
 
 /** Pieces dealt out so that light ones meet heavy ones; named kinds take their seats first, the rest is spare. */
 function dealOut({ pieces }: PlatingRequest, slots: readonly string[], plates: number): number[] {
-  const free = pieces.map((_, at) => at).sort((a, b) => (pieces[b]?.weight ?? 0) - (pieces[a]?.weight ?? 0))
+  const free = pieces.map((_, index) => index).sort((a, b) => (pieces[b]?.weight ?? 0) - (pieces[a]?.weight ?? 0))
   const seats: number[] = new Array(plates * slots.length)
   slots.forEach((kind, slot) => {
     const fitting = free.filter((at) => kind === ANY_KIND || pieces[at]?.kind === kind).slice(0, plates)

@@ -113,7 +113,7 @@ function endsOnly(at: Float64Array, firsts: Int32Array, edges: readonly number[]
   const end = at.length - 1
   return firsts.map((first, from) => {
     if (from === 0 || first > end) return first
-    const edge = edges.find((each) => each >= (at[from] as number) - NEAR)
+    const edge = edges.find((edge) => edge >= (at[from] as number) - NEAR)
     if (edge === undefined) return end
     const reached = at.findIndex((place) => place >= edge - NEAR)
     return reached < 0 ? end : Math.max(first, reached)
@@ -149,16 +149,16 @@ function allOptions(
 ): CutGraph['options'] {
   const start = new Int32Array(measures.at.length + 1)
   const [product, to, next, worth]: [number[], number[], number[], number[]] = [[], [], [], []]
-  const fits = products.map((each) => fitFrom(each, measures))
+  const fits = products.map((product) => fitFrom(product, measures))
   for (let from = 0; from < measures.at.length; from++) {
     start[from] = product.length
-    products.forEach((each, place) => {
+    products.forEach((other, place) => {
       fits[place]?.(from, (end, weight) => {
         if (product.length >= MAX_OPTIONS) throw new RangeError(TOO_MANY_OPTIONS)
         product.push(place)
         to.push(end)
         next.push(nextOf[end] as number)
-        worth.push(worthOf(each, weight) - (isNearest ? GRAM_OFF_COST * Math.abs(weight - each.target) : 0))
+        worth.push(worthOf(other, weight) - (isNearest ? GRAM_OFF_COST * Math.abs(weight - other.target) : 0))
       })
     })
   }
@@ -333,7 +333,7 @@ export function countStates(bounded: readonly CountBound[], products: number): C
     return { ...bound, size, stride, of: (state: number) => Math.floor(state / stride) % size }
   })
   const after = Array.from({ length: products }, (_, product) => {
-    const bound = bounds.find((each) => each.product === product)
+    const bound = bounds.find((bound) => bound.product === product)
     return Int32Array.from({ length: count }, (_each, state) => {
       if (!bound) return state
       if (bound.of(state) + 1 < bound.size) return state + bound.stride

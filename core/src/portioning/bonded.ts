@@ -106,7 +106,7 @@ export function planBonded({ pieces, costs, ...request }: BondedRequest): Bonded
   const overlap = Math.min(pieces[0].length, offset + pieces[1].length) - offset
   const piece = bondedPiece(pieces, offset)
   const bonded = planPortions({ ...formed, piece })
-  const alone = pieces.map((each) => planPortions({ ...request, piece: each })) as [PortionPlan, PortionPlan]
+  const alone = pieces.map((piece) => planPortions({ ...request, piece: piece })) as [PortionPlan, PortionPlan]
   const enzymeGrams = piece.weight * enzymeShare
   const cost = {
     enzyme: (enzymeGrams / GRAMS_PER_KILOGRAM) * enzymePerKg,

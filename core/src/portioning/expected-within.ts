@@ -32,8 +32,8 @@ export function explainWithin(
     title: 'Expected within bounds',
     quantity: 'count',
     expression: plus(
-      ...portions.map(({ part, product }, at) =>
-        value(`${product.name} ${at + 1}, how likely`, shareWithin(part, product, off), 'share'),
+      ...portions.map(({ part, product }, index) =>
+        value(`${product.name} ${index + 1}, how likely`, shareWithin(part, product, off), 'share'),
       ),
     ),
     note: 'Each portion by how far from its bounds it is planned, and how far off portions may be.',

@@ -6,7 +6,7 @@ export type JudgedFigure = 'value' | 'givenAway' | 'scrapWeight'
 /** How a figure of knife lines is worked out, part by part. */
 export function explainJudged(judged: JudgedCuts, scrapPerKg: number, figure: JudgedFigure): Explanation {
   const scrap = judged.parts.filter((part) => part.product === null)
-  const scrapParts = plus(...scrap.map((part, at) => value(`scrap ${at + 1}`, part.weight, 'weight')))
+  const scrapParts = plus(...scrap.map((part, index) => value(`scrap ${index + 1}`, part.weight, 'weight')))
   switch (figure) {
     case 'scrapWeight':
       return { title: 'Scrap', quantity: 'weight', expression: scrapParts }

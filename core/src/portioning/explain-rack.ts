@@ -8,10 +8,10 @@ export function explainRackWeight(
   plan: RackPlan,
   portion: RackPortion,
 ): Explanation {
-  const byRack = racks.flatMap((rack, at) => {
-    const ribs = portion.bones.flatMap(([which, rib]) => (which === at ? [rib] : []))
+  const byRack = racks.flatMap((rack, index) => {
+    const ribs = portion.bones.flatMap(([which, rib]) => (which === index ? [rib] : []))
     if (ribs.length === 0) return []
-    return runsOf(ribs).map((run) => weightOfRun(rack, placesOf(plan.boundaries[at] ?? [], run)))
+    return runsOf(ribs).map((run) => weightOfRun(rack, placesOf(plan.boundaries[index] ?? [], run)))
   })
   return {
     title: portion.bones.length === 1 ? 'Weight of the rib' : `Weight of ${portion.bones.length} ribs`,
@@ -44,7 +44,7 @@ interface Places extends Run {
 
 /** Where a run was cut: the boundaries nearest to its straight ones. */
 function placesOf(boundaries: readonly number[], run: Run): Places {
-  const nearest = (place: number) => boundaries.find((each) => Math.abs(each - place) < HALF) ?? place
+  const nearest = (place: number) => boundaries.find((boundary) => Math.abs(boundary - place) < HALF) ?? place
   return { ...run, from: nearest(run.first), to: nearest(run.last + 1) }
 }
 
@@ -52,7 +52,7 @@ const HALF = 0.5
 
 function weightOfRun(rack: Rack, { first, last, from, to }: Places): Expression[] {
   const { weight, boneWeight, bones, eye } = rack
-  const all = eye.reduce((sum, each) => sum + each, 0)
+  const all = eye.reduce((sum, size) => sum + size, 0)
   const eyes = eye.flatMap((size, unit) => {
     const part = Math.min(to, unit + 1) - Math.max(from, unit)
     if (part <= 0) return []

@@ -10,7 +10,7 @@ export function explainMeanOf({ pieces }: Pick<PortionPlan, 'pieces'>, product: 
     title: `Mean of ${own.length} ${product}`,
     quantity: 'weight',
     expression: over(
-      plus(...own.map(({ weight }, at) => value(`no. ${at + 1}`, weight, 'weight'))),
+      plus(...own.map(({ weight }, index) => value(`no. ${index + 1}`, weight, 'weight'))),
       value('pieces', own.length, 'count'),
     ),
   }

@@ -37,8 +37,8 @@ export function findOutline(pixels: Pixels, places: number): Pick<OutlineMarks, 
   }
   return {
     ends: [endAt(left), endAt(right)],
-    edges: Array.from({ length: places }, (_, at) => {
-      const { top, bottom } = columnAt(at / (places - 1))
+    edges: Array.from({ length: places }, (_, index) => {
+      const { top, bottom } = columnAt(index / (places - 1))
       return { top: top / height, bottom: (bottom + 1) / height }
     }),
   }
@@ -120,7 +120,7 @@ function largestPatch(marked: Uint8Array, width: number, height: number): Uint8A
     if (area > bestArea) [best, bestArea] = [count, area]
   }
   if (bestArea < MIN_AREA * marked.length) return null
-  return marked.map((_, at) => (patchOf[at] === best ? 1 : 0))
+  return marked.map((_, index) => (patchOf[index] === best ? 1 : 0))
 }
 
 /** The uppermost and lowest pixel of a patch in each column; null where it has none. */

@@ -51,8 +51,8 @@ export function gradedBoundaries(racks: readonly Rack[], perPortion: number): nu
 function runsOf(rack: Rack, perPortion: number): Runs {
   const straight = straightBoundaries(rack, perPortion)
   const last = straight.length - 1
-  const ranges = straight.map((place, at): Range => {
-    const shift = at === 0 || at === last ? 0 : MAX_SHIFT
+  const ranges = straight.map((place, index): Range => {
+    const shift = index === 0 || index === last ? 0 : MAX_SHIFT
     return [meatTo(rack, place - shift), meatTo(rack, place + shift)]
   })
   return { rack, straight, ranges, bone: (rack.boneWeight / rack.bones) * perPortion }

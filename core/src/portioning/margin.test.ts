@@ -31,7 +31,7 @@ const small = fc
   .map(({ girths, weight, scrapPerKg, minScrap, kerf, within, margin, ...product }): PortionRequest => {
     const length = 4 * (girths.length - 1)
     return {
-      piece: { weight, length, profile: girths.map((girth, at) => ({ at: at * 4, girth })) },
+      piece: { weight, length, profile: girths.map((girth, index) => ({ at: index * 4, girth })) },
       products: [
         { name: 'a', ...product, within },
         { name: 'b', target: 30, low: 22, high: 60, value: 4 },
@@ -61,10 +61,10 @@ test('no slice out of the middle: dear scrap is cut at an end alone', () => {
   const dear = request({ scrap: { valuePerKg: 60 } })
   const inMiddle = (plan: ReturnType<typeof planPortions>) =>
     plan.scrap.parts.filter(([from, to]) => from > 0 && to < LOIN.length)
-  const free = planPortions({ ...dear, products: dear.products.map((each) => ({ ...each, min: 3 })) })
+  const free = planPortions({ ...dear, products: dear.products.map((product) => ({ ...product, min: 3 })) })
   const ends = planPortions({
     ...dear,
-    products: dear.products.map((each) => ({ ...each, min: 3 })),
+    products: dear.products.map((product) => ({ ...product, min: 3 })),
     scrap: { valuePerKg: 60, where: 'ends' },
   })
   expect(inMiddle(ends)).toEqual([])

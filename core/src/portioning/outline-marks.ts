@@ -37,8 +37,8 @@ export function outlineFromMarks(
   const pictureMm = rulerMm / widths
   const length = Math.round(Math.abs(ends[1].x - ends[0].x) * pictureMm)
   if (length < MIN_LENGTH) return null
-  const outline = edges.map(({ top, bottom }, at) => ({
-    at: (length * at) / (edges.length - 1),
+  const outline = edges.map(({ top, bottom }, index) => ({
+    at: (length * index) / (edges.length - 1),
     width: Math.max(1, Math.round(Math.abs(bottom - top) * aspect * pictureMm)),
   }))
   return { length, outline }

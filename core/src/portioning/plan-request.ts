@@ -15,9 +15,9 @@ const MAX_OFF = 5
 export const portionPiece = pieceShape.superRefine(({ length, profile, weight }, context) => {
   const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
   if (profile[0]?.at !== 0) refuse(['profile', 0, 'at'], 'must be 0: the first station is one end')
-  profile.forEach((each, at) => {
-    const before = profile[at - 1]
-    if (before && each.at <= before.at) refuse(['profile', at, 'at'], 'must be further than the one before')
+  profile.forEach((entry, index) => {
+    const before = profile[index - 1]
+    if (before && entry.at <= before.at) refuse(['profile', index, 'at'], 'must be further than the one before')
   })
   const last = profile.length - 1
   if (profile[last]?.at !== length) refuse(['length'], `must be where the last station is, ${profile[last]?.at}`)
@@ -96,9 +96,9 @@ interface Stepped {
 }
 
 function refuseRules({ products, step }: Stepped, lengths: readonly number[], context: z.RefinementCtx): void {
-  products.forEach((product, at) => {
-    if (products.findIndex((each) => each.name === product.name) < at) {
-      context.addIssue({ code: 'custom', path: ['products', at, 'name'], message: 'is there twice' })
+  products.forEach((product, index) => {
+    if (products.findIndex((other) => other.name === product.name) < index) {
+      context.addIssue({ code: 'custom', path: ['products', index, 'name'], message: 'is there twice' })
     }
   })
   if (Math.max(...lengths) / step > MAX_STEPS) {

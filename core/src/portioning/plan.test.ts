@@ -6,7 +6,7 @@ import { planPortions } from './index.ts'
 import type { PortionPlan } from './plan-answer.ts'
 import type { PortionRequest } from './plan-request.ts'
 
-test.each(cases.map((each) => [each.name, each] as const))(
+test.each(cases.map((testCase) => [testCase.name, testCase] as const))(
   '%s brings what is known to be the most',
   (_name, { input, expect: expected }) => {
     const plan = planPortions(input as PortionRequest)
@@ -31,13 +31,13 @@ function expectWhole(plan: PortionPlan, request: PortionRequest) {
   expect(at).toBeCloseTo(piece.length, 6)
   for (const [from, to] of plan.scrap.parts) expect(to - from).toBeGreaterThanOrEqual(minScrap - 1e-9)
   for (const cut of plan.pieces) {
-    const product = products.find((each) => each.name === cut.product)
+    const product = products.find((product) => product.name === cut.product)
     expect(cut.weight).toBeGreaterThanOrEqual((product?.low ?? 0) - 1e-9)
     expect(cut.weight).toBeLessThanOrEqual((product?.high ?? 0) + 1e-9)
     expect(cut.thickness).toBeGreaterThanOrEqual((product?.minThickness ?? 0) - 1e-9)
     expect(Math.min(...cut.faces)).toBeGreaterThanOrEqual((product?.minFace ?? 0) - 1e-9)
   }
-  const missing = new Set(plan.unmet.map((each) => each.product))
+  const missing = new Set(plan.unmet.map((product) => product.product))
   for (const { name, max = Number.POSITIVE_INFINITY, min = 0 } of products) {
     expect(plan.portions[name]).toBeLessThanOrEqual(max)
     if (!missing.has(name)) expect(plan.portions[name]).toBeGreaterThanOrEqual(min)
@@ -70,7 +70,7 @@ const request = fc
   })
   .map(({ girths, weight, products, scrapPerKg, ...rules }): PortionRequest => {
     const length = 4 * (girths.length - 1)
-    const profile = girths.map((girth, at) => ({ at: at * 4, girth }))
+    const profile = girths.map((girth, index) => ({ at: index * 4, girth }))
     return { piece: { weight, length, profile }, products, scrap: { valuePerKg: scrapPerKg }, ...rules }
   })
 
@@ -131,7 +131,9 @@ test('a piece too small for any product is all scrap', () => {
 })
 
 test('a least number that cannot be met is named, and the rest is planned all the same', () => {
-  const products = loin().products.map((each) => (each.name === 'roast' ? { ...each, min: 4, max: 4 } : each))
+  const products = loin().products.map((product) =>
+    product.name === 'roast' ? { ...product, min: 4, max: 4 } : product,
+  )
   const plan = planPortions(loin({ products }))
   expect(plan.unmet).toEqual([{ product: 'roast', min: 4 }])
   expect(plan.pieces.length).toBeGreaterThan(0)
@@ -171,7 +173,7 @@ test('a slanted blade makes faces larger and slices thinner, and leaves the weig
   expect(bias.pieces[0]?.thickness).toBeCloseTo((square.pieces[0]?.thickness as number) / 2, 9)
   // Along the piece, where the knife is led, the parts add up to it.
   const along = [...bias.pieces.map(({ from, to }) => to - from), ...bias.scrap.parts.map(([from, to]) => to - from)]
-  expect(along.reduce((sum, each) => sum + each, 0)).toBeCloseTo(LOIN.length, 9)
+  expect(along.reduce((sum, length) => sum + length, 0)).toBeCloseTo(LOIN.length, 9)
   expect(bias.pieces[0]?.faces[0]).toBeCloseTo((square.pieces[0]?.faces[0] as number) * Math.SQRT2, 9)
 })
 

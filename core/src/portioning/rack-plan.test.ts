@@ -48,8 +48,8 @@ test('odd ribs are left, from the loin end on', () => {
 test('graded portions are closer together than straight ones, each cut within a fifth of its gap', () => {
   const plan = planRacks(request({ style: 'graded', perPortion: 2 }), solve)
   expect(plan.spread as number).toBeLessThan(plan.spreadStraight as number)
-  plan.boundaries[0]?.forEach((place, at) => {
-    expect(Math.abs(place - at * 2)).toBeLessThanOrEqual(0.2 + 1e-9)
+  plan.boundaries[0]?.forEach((place, index) => {
+    expect(Math.abs(place - index * 2)).toBeLessThanOrEqual(0.2 + 1e-9)
   })
   expect(sum(plan.portions.map((portion) => portion.weight))).toBeCloseTo(780, 6)
 })

@@ -23,10 +23,10 @@ const weightsOf = ({ portions }: RackPlan) => portions.map((portion) => portion.
 /** Equal runs of ribs from the loin end of each rack, straight or with the blade at an angle in the gaps. */
 function runsPlan({ racks }: RackRequest, perPortion: number, isGraded: boolean): RackPlan {
   const portionsAt = (boundaries: readonly (readonly number[])[]): RackPortion[] =>
-    racks.flatMap((rack, at) => {
-      const places = boundaries[at] as readonly number[]
+    racks.flatMap((rack, index) => {
+      const places = boundaries[index] as readonly number[]
       return places.slice(1).map((to, run) => ({
-        bones: Array.from({ length: perPortion }, (_, rib): RibRef => [at, run * perPortion + rib]),
+        bones: Array.from({ length: perPortion }, (_, rib): RibRef => [index, run * perPortion + rib]),
         weight: rackPortionWeight(rack, places[run] as number, to),
       }))
     })
@@ -51,7 +51,7 @@ function platedPlan(request: RackRequest, counts: readonly number[], solve: Solv
   const { racks } = request
   const ribs = ribsOf(racks)
   const weights = racks.flatMap(ribWeights)
-  const pieces = weights.map((weight, at) => ({ id: String(at), weight, kind: 'rib' }))
+  const pieces = weights.map((weight, index) => ({ id: String(index), weight, kind: 'rib' }))
   const { plates, left } = bestPlates(pieces, request, counts, solve)
   const ribOf = (id: string) => ribs[Number(id)] as RibRef
   const portions = plates.map(({ ids, weight }) => ({ bones: ids.map(ribOf), weight }))

@@ -32,10 +32,10 @@ export const rackCuts = (rack: Pick<Rack, 'bones' | 'length'>, boundaries: reado
 
 /** Grams of meat from the loin end to a place in units, spread evenly over each unit. */
 export function meatTo({ weight, boneWeight, eye }: Rack, place: number): number {
-  const total = eye.reduce((sum, each) => sum + each, 0)
+  const total = eye.reduce((sum, size) => sum + size, 0)
   const meat = weight - boneWeight
   const whole = Math.min(eye.length, Math.floor(place))
-  const before = eye.slice(0, whole).reduce((sum, each) => sum + each, 0)
+  const before = eye.slice(0, whole).reduce((sum, size) => sum + size, 0)
   const part = whole < eye.length ? (eye[whole] as number) * (place - whole) : 0
   return (meat * (before + part)) / total
 }
@@ -52,7 +52,7 @@ export const ribWeights = (rack: Rack): number[] =>
 
 /** Straight boundaries of equal runs, from the loin end; odd ribs stay beyond the last. */
 export const straightBoundaries = ({ bones }: Rack, perPortion: number): number[] =>
-  Array.from({ length: Math.floor(bones / perPortion) + 1 }, (_, at) => at * perPortion)
+  Array.from({ length: Math.floor(bones / perPortion) + 1 }, (_, index) => index * perPortion)
 
 /** How far portions are from what is wanted: how many are out of bounds, then how far from the target. */
 export interface RackScore {

@@ -44,7 +44,7 @@ const request: PortionRequest = {
 const TOGETHER = { thickness: 10, costsAtMost: 0.01 }
 
 const changesOf = (pieces: readonly PlannedPiece[]) =>
-  pieces.filter(({ product }, at) => at > 0 && product !== pieces[at - 1]?.product).length
+  pieces.filter(({ product }, index) => index > 0 && product !== pieces[index - 1]?.product).length
 const splitsOf = (pieces: readonly PlannedPiece[]) =>
   changesOf(pieces) + 1 - new Set(pieces.map(({ product }) => product)).size
 function apartOf(pieces: readonly PlannedPiece[]): number {

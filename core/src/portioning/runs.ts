@@ -46,7 +46,9 @@ export function cutsTogether(
   if (cells > MAX_CELLS || isTidy(plain, thickness)) return plain
   let kept = graph
   let found = fewestSplits(context, kept, least) ?? plain
-  const byWorth = products.map((_, at) => at).sort((a, b) => (products[b]?.value ?? 0) - (products[a]?.value ?? 0))
+  const byWorth = products
+    .map((_, index) => index)
+    .sort((a, b) => (products[b]?.value ?? 0) - (products[a]?.value ?? 0))
   for (const product of byWorth) {
     if (apartOf(context, found.cuts, product) <= thickness + NEAR) continue
     const narrowed = narrowedTo(context, { kept, product, thickness, least })
@@ -78,7 +80,7 @@ function laidOut(context: TogetherContext, cuts: readonly Cut[]): TogetherCuts {
   const order = orderOf(context, cuts)
   return {
     cuts,
-    splits: order.filter((product, at) => product !== order[at - 1]).length - new Set(order).size,
+    splits: order.filter((product, index) => product !== order[index - 1]).length - new Set(order).size,
     thicknessApart: Math.max(0, ...context.products.map((_, product) => apartOf(context, cuts, product))),
   }
 }

@@ -25,7 +25,7 @@ export function girthsAlong(piece: Piece, shares: readonly number[]): TapedGirth
 
 /** One tape more, in the middle of the widest gap, reading what the others make of that place; `girths` by their places. */
 export function addTape(girths: readonly TapedGirth[]): TapedGirth[] {
-  const gaps = girths.slice(1).map((each, at) => each.at - (girths[at] as TapedGirth).at)
+  const gaps = girths.slice(1).map((girth, index) => girth.at - (girths[index] as TapedGirth).at)
   const after = gaps.indexOf(Math.max(...gaps))
   const [low, high] = [girths[after], girths[after + 1]]
   if (girths.length >= MAX_GIRTHS || !low || !high || high.at - low.at < 2 * APART) return [...girths]
@@ -45,12 +45,12 @@ export function addTape(girths: readonly TapedGirth[]): TapedGirth[] {
 export const removeTape = (girths: readonly TapedGirth[], which: number): TapedGirth[] =>
   which <= 0 || which >= girths.length - 1 || girths.length <= MIN_GIRTHS
     ? [...girths]
-    : girths.filter((_, at) => at !== which)
+    : girths.filter((_, index) => index !== which)
 
 /** One tape laid elsewhere, between its neighbours; the ends stay where they are. */
 export function moveTape(girths: readonly TapedGirth[], which: number, to: number): TapedGirth[] {
   const [before, after] = [girths[which - 1], girths[which + 1]]
   if (!before || !after) return [...girths]
   const at = Math.min(after.at - APART, Math.max(before.at + APART, Math.round(to)))
-  return girths.map((each, place) => (place === which ? { ...each, at } : each))
+  return girths.map((girth, place) => (place === which ? { ...girth, at } : girth))
 }

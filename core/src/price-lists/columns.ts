@@ -141,9 +141,10 @@ export const rememberedMappings = z.array(rememberedMapping)
 
 /** The mappings whose columns are all in a file, those that name most of them first, then the latest. */
 export function fittingMappings(headers: readonly string[], known: readonly RememberedMapping[]): RememberedMapping[] {
-  const columnsOf = ({ mapping }: RememberedMapping) => Object.values(mapping.columns).filter((each) => each !== null)
+  const columnsOf = ({ mapping }: RememberedMapping) =>
+    Object.values(mapping.columns).filter((column) => column !== null)
   return known
-    .filter((each) => columnsOf(each).length > 0 && columnsOf(each).every((header) => headers.includes(header)))
+    .filter((row) => columnsOf(row).length > 0 && columnsOf(row).every((header) => headers.includes(header)))
     .sort((a, b) => columnsOf(b).length - columnsOf(a).length || b.usedAt.localeCompare(a.usedAt))
 }
 
@@ -152,7 +153,7 @@ export function guessMapping(headers: readonly string[], from: string): PriceMap
   const found: Partial<Record<PriceColumn, string>> = {}
   const isFree = (header: string) => !Object.values(found).includes(header)
   const take = (column: PriceColumn, words: readonly string[]) => {
-    const header = headers.find((each) => isFree(each) && words.includes(plain(each)))
+    const header = headers.find((header) => isFree(header) && words.includes(plain(header)))
     if (header !== undefined && found[column] === undefined) found[column] = header
   }
   for (const column of PRICE_COLUMN_NAMES) take(column, [PRICE_COLUMNS[column]])

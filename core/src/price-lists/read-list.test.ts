@@ -140,7 +140,7 @@ describe('what is wrong is told by row and column', () => {
     ['supplier;article;price;unit\n', ['2 : no-rows']],
     ['a;a\n1;2', ['1 a: header-twice']],
     ['article;unit\nChicken;kg', ['1 price: column-missing', '1 supplier: column-missing']],
-    [Array.from({ length: 100_000 }, (_, at) => `c${at}`).join(','), ['1 : too-many-columns']],
+    [Array.from({ length: 100_000 }, (_, index) => `c${index}`).join(','), ['1 : too-many-columns']],
     ['supplier;article;price;unit\nO;"half a quote;3;kg', ['1 : unreadable']],
     [`supplier;article;price;unit\nO;${'x'.repeat(250_000)};3;kg`, ['1 : too-long']],
   ])('a file that is no price list: %.30s', (csv, expected) => {
@@ -176,7 +176,7 @@ describe('bytes', () => {
 test('what is exported is imported as it was, formulas made safe on the way', () => {
   const text = fc
     .string({ minLength: 1, maxLength: 30 })
-    .filter((each) => each.trim() === each && !/[\p{Cc}\ufffd]/u.test(each) && !each.startsWith("'"))
+    .filter((name) => name.trim() === name && !/[\p{Cc}\ufffd]/u.test(name) && !name.startsWith("'"))
   const nullable = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null })
   const line: fc.Arbitrary<PriceListLine> = fc.record({
     supplier: text,
@@ -216,7 +216,7 @@ test('good lines are those that nothing is wrong with, contradictions left out t
   const csv = 'supplier;article;price;unit;valid from\nO;A;1;kg;2026-01-01\nO;A;2;kg;2026-01-01\nO;B;-1;kg;'
   const whole = read(csv)
   expect([goodLines(whole).map(({ row }) => row), whole.isWhole]).toEqual([[2], true])
-  const rows = Array.from({ length: 3_000 }, (_, at) => `O;A${at};x;kg`)
+  const rows = Array.from({ length: 3_000 }, (_, index) => `O;A${index};x;kg`)
   const broken = read(['supplier;article;price;unit', ...rows].join('\n'))
   expect([broken.isWhole, broken.issues.length]).toEqual([false, 2_000])
   expect(read('a;a\n1;2').isWhole).toBe(false)
@@ -238,7 +238,7 @@ test('rows are taken out as a list of their own, and cells written anew, whateve
 })
 
 test('a list reads the same however it is cut', () => {
-  const rows = Array.from({ length: 50 }, (_, at) => `O;A${at};${at % 7 === 0 ? 'x' : at};kg`)
+  const rows = Array.from({ length: 50 }, (_, index) => `O;A${index};${index % 7 === 0 ? 'x' : index};kg`)
   const csv = ['supplier;article;price;unit', ...rows].join('\n')
   const mapping = guessMapping(readTable(csv, 1).headers, FROM)
   const reading = new PriceListReading(csv, mapping, context)

@@ -47,7 +47,7 @@ export function readTable(text: string, most = MAX_ROWS): PriceTable {
   const [header, ...rows] = parsed.data
   if (!header || header.every((cell) => cell.trim() === '')) return tableIssue('no-rows')
   const headers = header.map((cell) => cell.trim())
-  const twice = headers.find((each, at) => each !== '' && headers.indexOf(each) !== at)
+  const twice = headers.find((header, index) => header !== '' && headers.indexOf(header) !== index)
   if (twice !== undefined) return tableIssue('header-twice', twice, twice)
   if (most === MAX_ROWS && rows.length > MAX_ROWS) return tableIssue('too-many-rows')
   return { headers, rows, issues: [] }
@@ -177,8 +177,8 @@ function contradictions(lines: readonly NumberedLine[], mapping: PriceMapping): 
   const column = mapping.columns.from ?? PRICE_COLUMNS.from
   return [...byArticle.values()].flatMap((group) => {
     const sorted = [...group].sort((a, b) => a.from.localeCompare(b.from) || a.row - b.row)
-    return sorted.flatMap((line, at): PriceIssue[] => {
-      const before = sorted[at - 1]
+    return sorted.flatMap((line, index): PriceIssue[] => {
+      const before = sorted[index - 1]
       return before && overlaps(before, line) ? [{ row: line.row, column, code: 'overlap', cell: line.from }] : []
     })
   })

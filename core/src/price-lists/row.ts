@@ -205,7 +205,7 @@ export class RowReader {
 
   #kind(): PriceListLine['kind'] {
     const cell = this.#cell('kind').toLowerCase()
-    const kind = cell === '' ? this.#mapping.kind : ARTICLE_KINDS.find((each) => each === cell)
+    const kind = cell === '' ? this.#mapping.kind : ARTICLE_KINDS.find((articleKind) => articleKind === cell)
     if (kind) return kind
     this.#refuse('kind', 'unknown-kind')
     return 'whole'

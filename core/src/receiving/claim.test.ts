@@ -7,7 +7,7 @@ test('what is missing is claimed by weight, case by case and in all', () => {
   const claim = deliveryClaim([box('a', 10_000, 9_800), box('b', 10_000, 10_050), box('c', 5_000)], kilo)
   expect(claim).toMatchObject({ invoiceWeight: 25_000, receivedWeight: 24_850, short: 150, unweighed: 1 })
   expect(claim.claim).toBeCloseTo(0.6, 9)
-  expect(claim.cases.map((each) => each.short)).toEqual([200, 0, 0])
+  expect(claim.cases.map((lotCase) => lotCase.short)).toEqual([200, 0, 0])
   expect(claim.cases[0]?.claim).toBeCloseTo(0.8, 9)
 })
 

@@ -35,8 +35,8 @@ export const SHORT_SHARE = 0.005
 
 /** What a delivery misses against its invoice, and what that costs. There is at least one case, of more than zero grams. */
 export function deliveryClaim(cases: readonly ReceivedCase[], price: Price): DeliveryClaim {
-  const invoiceWeight = cases.reduce((sum, each) => sum + each.invoiceWeight, 0)
-  const receivedWeight = cases.reduce((sum, each) => sum + (each.weighed ?? each.invoiceWeight), 0)
+  const invoiceWeight = cases.reduce((sum, lotCase) => sum + lotCase.invoiceWeight, 0)
+  const receivedWeight = cases.reduce((sum, lotCase) => sum + (lotCase.weighed ?? lotCase.invoiceWeight), 0)
   const short = invoiceWeight - receivedWeight
   const moneyOf = (grams: number) => shortClaim({ price, invoiceWeight }, Math.max(0, grams))
   return {
@@ -49,6 +49,6 @@ export function deliveryClaim(cases: readonly ReceivedCase[], price: Price): Del
       const missing = weighed === null ? 0 : Math.max(0, invoiced - weighed)
       return { id, short: missing, claim: moneyOf(missing) }
     }),
-    unweighed: cases.filter((each) => each.weighed === null).length,
+    unweighed: cases.filter((lotCase) => lotCase.weighed === null).length,
   }
 }

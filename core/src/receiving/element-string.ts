@@ -62,7 +62,9 @@ export function readElements(scanned: string, today: Day): ElementsResult {
   for (const part of parts) {
     const element = elementOf(part, today)
     if (!('kind' in element)) return { ok: false, issue: element }
-    const before = elements.find((each) => each.code === element.code && each.text !== element.text)
+    const before = elements.find(
+      (labelElement) => labelElement.code === element.code && labelElement.text !== element.text,
+    )
     if (before) return refuse('said-twice', element.code, part.at)
     elements.push(element)
   }

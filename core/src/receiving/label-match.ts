@@ -29,8 +29,8 @@ export function labelMismatch(scanned: string, lot: LabelledLot, today: Day): La
 
 /** Places, from 0, of cases whose label stands on an earlier one too and names no case by itself: one case scanned twice, or two alike. */
 export function repeatedLabels(cases: readonly { label: string | null; serial: string | null }[]): number[] {
-  return cases.flatMap(({ label, serial }, at) =>
-    label !== null && serial === null && cases.findIndex((each) => each.label === label) < at ? [at] : [],
+  return cases.flatMap(({ label, serial }, index) =>
+    label !== null && serial === null && cases.findIndex((lotCase) => lotCase.label === label) < index ? [index] : [],
   )
 }
 

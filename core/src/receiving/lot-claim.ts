@@ -52,7 +52,7 @@ export function lotClaim(lot: ClaimedLot): LotClaim {
     whole === null
       ? plus(
           value('what is missing', delivery.claim, 'money'),
-          ...faults.map(({ worth }, at) => value(`fault ${at + 1}`, worth, 'money')),
+          ...faults.map(({ worth }, index) => value(`fault ${index + 1}`, worth, 'money')),
         )
       : plus(value('the whole invoice', whole, 'money'))
   const sum = delivery.claim + faults.reduce((all, { worth }) => all + worth, 0)

@@ -16,7 +16,7 @@ const lot = (id: string, changes: Partial<StockLot> = {}): StockLot => ({
 
 test('what must go first is at the top, and what has no day is last', () => {
   const order = stockInOrder([lot('none', { useBy: null }), lot('late'), lot('early', { useBy: '2026-11-25' })], TODAY)
-  expect(order.map((each) => each.id)).toEqual(['early', 'late', 'none'])
+  expect(order.map((state) => state.id)).toEqual(['early', 'late', 'none'])
 })
 
 test('opening starts a clock of its own, which may end before the supplier’s', () => {
@@ -37,14 +37,14 @@ test('what is used up or finished is not in the cold any more', () => {
     lot('finished', { isFinished: true }),
     lot('some', { usedWeight: 4_000 }),
   ]
-  expect(stockInOrder(lots, TODAY).map((each) => [each.id, each.left])).toEqual([['some', 6_000]])
+  expect(stockInOrder(lots, TODAY).map((state) => [state.id, state.left])).toEqual([['some', 6_000]])
 })
 
 test('what was sent back is nowhere, and what is held says so', () => {
   const lots = (['refused', 'returned', 'quarantined', 'accepted'] as const).map((standing) =>
     lot(standing, { standing }),
   )
-  expect(stockInOrder(lots, TODAY).map((each) => [each.id, each.isHeld])).toEqual([
+  expect(stockInOrder(lots, TODAY).map((state) => [state.id, state.isHeld])).toEqual([
     ['accepted', false],
     ['quarantined', true],
   ])

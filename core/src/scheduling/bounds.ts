@@ -49,8 +49,8 @@ export function cleanBound({ tasks, units, request, cleanAt }: Shop): number {
 /** Tasks that cannot be done whatever is done with the others, and why. */
 export function impossibleTasks(shop: Shop, ends: Float64Array): Schedule['impossible'] {
   const { tasks, request, shifts, horizon } = shop
-  return tasks.flatMap((task, at) => {
-    const say = (why: Impossible) => [{ task: request.tasks[at]?.id ?? '', why }]
+  return tasks.flatMap((task, index) => {
+    const say = (why: Impossible) => [{ task: request.tasks[index]?.id ?? '', why }]
     if (task.held) return []
     if (task.needsCook && task.cooks.length === 0) return say('no-such-skill')
     const longest = Math.max(
@@ -58,6 +58,6 @@ export function impossibleTasks(shop: Shop, ends: Float64Array): Schedule['impos
       ...task.cooks.flatMap((cook) => (shifts[cook] ?? []).map(([from, until]) => until - from)),
     )
     if (task.needsCook && longest < task.minutes) return say('longer-than-any-shift')
-    return (ends[at] as number) > horizon ? say('beyond-the-horizon') : []
+    return (ends[index] as number) > horizon ? say('beyond-the-horizon') : []
   })
 }

@@ -81,12 +81,12 @@ export class Placer {
       }
     }
     // What has begun keeps its place, before anything else is placed.
-    const held = tasks.flatMap((task, at) => (task.held ? [at] : []))
+    const held = tasks.flatMap((task, index) => (task.held ? [index] : []))
     held.sort((a, b) => (tasks[a]?.held?.start ?? 0) - (tasks[b]?.held?.start ?? 0))
     for (const at of held) this.#hold(at, placing)
-    tasks.forEach((task, at) => {
-      if (waits[at] === 0) ready.push(at)
-      else if (task.held) waits[at] = Number.NaN
+    tasks.forEach((task, index) => {
+      if (waits[index] === 0) ready.push(index)
+      else if (task.held) waits[index] = Number.NaN
     })
     for (const at of held) if (Number.isNaN(waits[at])) ready.push(at)
     while (ready.length > 0) {

@@ -13,7 +13,7 @@ beforeAll(async () => {
 
 const read = (said: object): ScheduleRequest => scheduleRequest.parse({ format: 'fleam/schedule', version: 1, ...said })
 
-test.each(cases.map((each) => [each.name, each] as const))(
+test.each(cases.map((testCase) => [testCase.name, testCase] as const))(
   '%s: no late minute, and no more cleaning than is known to be enough',
   (_name, { input, expect: known }) => {
     const request = read(input)
@@ -30,7 +30,7 @@ test('minutes that are no whole ones do not keep it looking for ever', () => {
   const thirds = [30.283333333375, 20.283333333375, 38.1625, 28.1625, 35.3333333332, 16.8888888888]
   const request = little({
     horizon: 600,
-    tasks: thirds.map((minutes, at) => ({ minutes, species: at % 2 === 0 ? 'poultry' : 'fish' })),
+    tasks: thirds.map((minutes, index) => ({ minutes, species: index % 2 === 0 ? 'poultry' : 'fish' })),
     cooks: 2,
     boards: 2,
     clean: [10, 20],
@@ -43,7 +43,11 @@ test('many chains that must follow at once, each part by its own cook, are found
   const [chains, parts] = [15, 4]
   const request = read({
     horizon: 480,
-    cooks: Array.from({ length: parts }, (_, at) => ({ name: `c${at}`, skills: [`part ${at}`], shifts: [[0, 480]] })),
+    cooks: Array.from({ length: parts }, (_, index) => ({
+      name: `c${index}`,
+      skills: [`part ${index}`],
+      shifts: [[0, 480]],
+    })),
     stations: [{ name: 'board', count: parts }],
     species: { order: ['poultry'], cleanDown: 10, against: 20 },
     tasks: Array.from({ length: chains * parts }, (_, place) => {
@@ -79,16 +83,16 @@ interface Little {
 const little = ({ tasks, cooks = 1, boards = 1, horizon = 60, cleanAt = [], clean = [2, 4] }: Little) =>
   read({
     horizon,
-    cooks: Array.from({ length: cooks }, (_, at) => ({
-      name: `cook ${at}`,
+    cooks: Array.from({ length: cooks }, (_, index) => ({
+      name: `cook ${index}`,
       skills: ['birds', 'fish'],
       shifts: [[0, horizon]],
     })),
     stations: [{ name: 'board', count: boards }],
     species: { order: ['fish', 'poultry'], cleanDown: clean[0], against: clean[1], cleanAt },
-    tasks: tasks.map((task, at) => ({
-      id: `t${at}`,
-      job: `j${at}`,
+    tasks: tasks.map((task, index) => ({
+      id: `t${index}`,
+      job: `j${index}`,
       minutes: 3,
       needs: 'cook',
       station: 'board',
@@ -110,12 +114,12 @@ const shopOf = (
 ) =>
   little({
     ...more,
-    tasks: tasks.map(({ isAfter, lag, needs, species, ...task }, at) => ({
+    tasks: tasks.map(({ isAfter, lag, needs, species, ...task }, index) => ({
       ...task,
       needs,
       species: needs === 'nobody' ? null : species,
       station: needs === 'nobody' ? null : 'board',
-      after: isAfter && at > 0 ? [{ task: `t${at - 1}`, lag, within: null }] : [],
+      after: isAfter && index > 0 ? [{ task: `t${index - 1}`, lag, within: null }] : [],
     })),
   })
 

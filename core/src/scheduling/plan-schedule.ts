@@ -110,9 +110,9 @@ const nothing = (bound: Schedule['bound'], impossible: Schedule['impossible']): 
 
 /** Tasks for which no place was found before the horizon, or that come too late after what they follow at once. */
 const withoutPlace = ({ request, tasks }: Shop, { starts }: Placing): Schedule['impossible'] =>
-  request.tasks.flatMap(({ id }, at): Schedule['impossible'] => {
-    const start = starts[at] as number
-    const isLate = (tasks[at]?.after ?? []).some(
+  request.tasks.flatMap(({ id }, index): Schedule['impossible'] => {
+    const start = starts[index] as number
+    const isLate = (tasks[index]?.after ?? []).some(
       ({ task, lag, within }) => start - (starts[task] as number) - (tasks[task]?.minutes ?? 0) - lag > within + SAME,
     )
     if (!Number.isFinite(start)) return [{ task: id, why: 'beyond-the-horizon' }]
@@ -133,13 +133,13 @@ function placesOf({ request, tasks }: Shop, { starts, units, cooks, cleans }: Pl
     return (cooks[at] as number) < 0 ? null : (request.cooks[cooks[at] as number]?.name ?? null)
   }
   return {
-    tasks: request.tasks.map(({ id, minutes }, at) => {
-      const start = starts[at] as number
-      return { id, start, end: start + minutes, cook: cookOf(at), station: stationOf(at) }
+    tasks: request.tasks.map(({ id, minutes }, index) => {
+      const start = starts[index] as number
+      return { id, start, end: start + minutes, cook: cookOf(index), station: stationOf(index) }
     }),
-    cleanDowns: request.tasks.flatMap((_, at): CleanDown[] => {
-      const [clean, station, cook] = [cleans[at] as number, stationOf(at), cookOf(at)]
-      const start = starts[at] as number
+    cleanDowns: request.tasks.flatMap((_, index): CleanDown[] => {
+      const [clean, station, cook] = [cleans[index] as number, stationOf(index), cookOf(index)]
+      const start = starts[index] as number
       if (clean === 0 || !station || cook === null) return []
       return [{ station: station.name, number: station.number, start: start - clean, end: start, cook }]
     }),

@@ -65,24 +65,24 @@ type Refuse = (path: (string | number)[], message: string) => void
 
 function refuseTwice({ cooks, stations, species, tasks }: Fields, refuse: Refuse): void {
   const lists = {
-    cooks: cooks.map((each) => each.name),
-    stations: stations.map((each) => each.name),
-    tasks: tasks.map((each) => each.id),
+    cooks: cooks.map((cook) => cook.name),
+    stations: stations.map((station) => station.name),
+    tasks: tasks.map((task) => task.id),
   }
   for (const [list, names] of Object.entries(lists)) {
-    names.forEach((taken, at) => {
-      if (names.indexOf(taken) < at) refuse([list, at, list === 'tasks' ? 'id' : 'name'], 'is there twice')
+    names.forEach((taken, index) => {
+      if (names.indexOf(taken) < index) refuse([list, index, list === 'tasks' ? 'id' : 'name'], 'is there twice')
     })
   }
-  species.order.forEach((kind, at) => {
-    if (species.order.indexOf(kind) < at) refuse(['species', 'order', at], 'is there twice')
+  species.order.forEach((kind, index) => {
+    if (species.order.indexOf(kind) < index) refuse(['species', 'order', index], 'is there twice')
   })
 }
 
 function refuseShifts({ cooks, horizon }: Fields, refuse: Refuse): void {
-  cooks.forEach(({ shifts }, at) => {
+  cooks.forEach(({ shifts }, index) => {
     shifts.forEach(([from, until], place) => {
-      const path = ['cooks', at, 'shifts', place]
+      const path = ['cooks', index, 'shifts', place]
       if (until <= from) refuse(path, 'must end after it begins')
       if (from > horizon) refuse(path, 'begins after the horizon')
       const before = shifts[place - 1]
@@ -93,24 +93,25 @@ function refuseShifts({ cooks, horizon }: Fields, refuse: Refuse): void {
 
 function refuseUnknown({ tasks, stations, species }: Fields, refuse: Refuse): void {
   const ids = new Set(tasks.map(({ id }) => id))
-  tasks.forEach((each, at) => {
-    if (each.station !== null && !stations.some(({ name: known }) => known === each.station)) {
-      refuse(['tasks', at, 'station'], 'is no station here')
+  tasks.forEach((task, index) => {
+    if (task.station !== null && !stations.some(({ name: known }) => known === task.station)) {
+      refuse(['tasks', index, 'station'], 'is no station here')
     }
-    if (each.species !== null && !species.order.includes(each.species)) {
-      refuse(['tasks', at, 'species'], 'is none of species.order')
+    if (task.species !== null && !species.order.includes(task.species)) {
+      refuse(['tasks', index, 'species'], 'is none of species.order')
     }
-    if (each.needs === 'nobody' && each.skill !== null) refuse(['tasks', at, 'skill'], 'belongs to a task with a cook')
-    each.after.forEach((before, place) => {
-      if (!ids.has(before.task)) refuse(['tasks', at, 'after', place, 'task'], 'is no task here')
-      if (before.task === each.id) refuse(['tasks', at, 'after', place, 'task'], 'is the task itself')
+    if (task.needs === 'nobody' && task.skill !== null)
+      refuse(['tasks', index, 'skill'], 'belongs to a task with a cook')
+    task.after.forEach((before, place) => {
+      if (!ids.has(before.task)) refuse(['tasks', index, 'after', place, 'task'], 'is no task here')
+      if (before.task === task.id) refuse(['tasks', index, 'after', place, 'task'], 'is the task itself')
     })
   })
 }
 
 /** Refuses tasks that wait for each other in a circle. */
 function refuseCircles({ tasks }: Fields, refuse: Refuse): void {
-  const waits = new Map(tasks.map((each) => [each.id, new Set(each.after.map((before) => before.task))]))
+  const waits = new Map(tasks.map((task) => [task.id, new Set(task.after.map((before) => before.task))]))
   const followers = new Map<string, string[]>()
   for (const { id, after } of tasks) {
     for (const before of after) followers.set(before.task, [...(followers.get(before.task) ?? []), id])
@@ -124,8 +125,8 @@ function refuseCircles({ tasks }: Fields, refuse: Refuse): void {
       if (before?.size === 0) free.push(follower)
     }
   }
-  tasks.forEach(({ id }, at) => {
-    if (waits.has(id)) refuse(['tasks', at, 'after'], 'waits for itself in a circle')
+  tasks.forEach(({ id }, index) => {
+    if (waits.has(id)) refuse(['tasks', index, 'after'], 'waits for itself in a circle')
   })
 }
 

@@ -167,10 +167,10 @@ export class Search {
       const isJob = random() < 0.6
       const job = this.#shop.request.tasks[at]?.job
       const isAll = random() < 0.25
-      tasks.forEach((each, place) => {
+      tasks.forEach((shopTask, place) => {
         const isOwn = place === at || (isJob && this.#shop.request.tasks[place]?.job === job)
-        const isAlike = isAll && each.species === task.species && task.species !== null
-        if (each.station === task.station && (isOwn || isAlike)) genes.units[place] = unit
+        const isAlike = isAll && shopTask.species === task.species && task.species !== null
+        if (shopTask.station === task.station && (isOwn || isAlike)) genes.units[place] = unit
       })
     } else if (move < 0.97) {
       if (task.needsCook) genes.cooks[at] = random() < 0.4 ? -1 : (task.cooks[pick(task.cooks.length)] ?? -1)
@@ -210,7 +210,7 @@ function firstGenes({ tasks, horizon }: Shop): Genes {
 function grouped(shop: Shop, turn: 1 | -1): Genes {
   const genes = firstGenes(shop)
   shop.units.forEach((count, station) => {
-    const own = shop.tasks.flatMap((task, at) => (task.station === station && task.species !== null ? [at] : []))
+    const own = shop.tasks.flatMap((task, index) => (task.station === station && task.species !== null ? [index] : []))
     const kinds = [...new Set(own.map((at) => shop.tasks[at]?.species as number))].sort((a, b) => (a - b) * turn)
     const load = new Float64Array(count)
     for (const kind of kinds) {
@@ -236,17 +236,17 @@ function chained(shop: Shop): Genes {
   const genes = firstGenes(shop)
   const chainOf = Int32Array.from(shop.tasks, (_, at) => at)
   const headOf = (at: number): number => (chainOf[at] === at ? at : headOf(chainOf[at] as number))
-  shop.tasks.forEach(({ after }, at) => {
+  shop.tasks.forEach(({ after }, index) => {
     for (const { task, within } of after) {
       if (!Number.isFinite(within)) continue
-      const [one, other] = [headOf(task), headOf(at)]
+      const [one, other] = [headOf(task), headOf(index)]
       chainOf[Math.max(one, other)] = Math.min(one, other)
     }
   })
   const first = new Float64Array(shop.tasks.length).fill(Number.POSITIVE_INFINITY)
-  shop.tasks.forEach((_, at) => {
-    const head = headOf(at)
-    first[head] = Math.min(first[head] as number, genes.keys[at] as number)
+  shop.tasks.forEach((_, index) => {
+    const head = headOf(index)
+    first[head] = Math.min(first[head] as number, genes.keys[index] as number)
   })
   const places = [...shop.tasks.keys()].sort((a, b) => {
     const [one, other] = [headOf(a), headOf(b)]

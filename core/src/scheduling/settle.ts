@@ -8,7 +8,7 @@ export interface Sequences {
 }
 
 export function sequencesOf({ tasks }: Shop, { starts, units, cooks }: Placing): Sequences {
-  const order = tasks.map((_, at) => at).sort((a, b) => (starts[a] as number) - (starts[b] as number) || a - b)
+  const order = tasks.map((_, index) => index).sort((a, b) => (starts[a] as number) - (starts[b] as number) || a - b)
   const [nextOnUnit, nextOfCook] = [new Int16Array(tasks.length).fill(-1), new Int16Array(tasks.length).fill(-1)]
   const [lastOnUnit, lastOfCook] = [new Map<number, number>(), new Map<number, number>()]
   for (const at of order) {
@@ -44,7 +44,7 @@ export function settled(shop: Shop, placing: Placing): Placing {
   const { tasks, cleanAt, horizon } = shop
   const starts = Float64Array.from(placing.starts)
   const { nextOnUnit, nextOfCook } = sequencesOf(shop, placing)
-  const order = tasks.map((_, at) => at).sort((a, b) => (starts[b] as number) - (starts[a] as number) || b - a)
+  const order = tasks.map((_, index) => index).sort((a, b) => (starts[b] as number) - (starts[a] as number) || b - a)
   for (let pass = 0; pass < PASSES; pass++) {
     for (const at of order) {
       const task = tasks[at]

@@ -33,9 +33,9 @@ export interface Shop {
 /** Names become places; the contract has seen to it that they lead somewhere. */
 export function shopOf(request: ScheduleRequest, held: readonly HeldTask[] = []): Shop {
   const { cooks, stations, species, tasks } = request
-  const placeOf = new Map(tasks.map(({ id }, at) => [id, at]))
+  const placeOf = new Map(tasks.map(({ id }, index) => [id, index]))
   const speciesNames = [...new Set([...species.order, ...tasks.flatMap((task) => task.species ?? [])])]
-  const heldOf = new Map(held.map((each) => [each.id, each]))
+  const heldOf = new Map(held.map((task) => [task.id, task]))
   const after = tasks.map((task) =>
     task.after.map(({ task: id, lag, within }) => ({
       task: placeOf.get(id) as number,
@@ -52,7 +52,7 @@ export function shopOf(request: ScheduleRequest, held: readonly HeldTask[] = [])
     ),
     cleanAt: species.cleanAt,
     horizon: request.horizon,
-    tasks: tasks.map((task, at): ShopTask => {
+    tasks: tasks.map((task, index): ShopTask => {
       const own = heldOf.get(task.id)
       const station = stations.findIndex(({ name }) => name === task.station)
       return {
@@ -61,9 +61,9 @@ export function shopOf(request: ScheduleRequest, held: readonly HeldTask[] = [])
         cooks: cooks.flatMap(({ skills }, cook) => (task.skill === null || skills.includes(task.skill) ? [cook] : [])),
         station: task.station === null ? null : station,
         species: task.species === null || task.needs === 'nobody' ? null : speciesNames.indexOf(task.species),
-        after: after[at] ?? [],
+        after: after[index] ?? [],
         followers: after.flatMap((list, follower) =>
-          list.flatMap(({ task: before, lag, within }) => (before === at ? [{ task: follower, lag, within }] : [])),
+          list.flatMap(({ task: before, lag, within }) => (before === index ? [{ task: follower, lag, within }] : [])),
         ),
         notBefore: task.notBefore,
         due: task.due ?? Number.POSITIVE_INFINITY,

@@ -33,35 +33,35 @@ export function bestTimes(shop: Shop, placing: Placing, solve: SolveProgramme): 
       most,
     )
   const between = (at: number, low: number, high: number) => programme.row([[starts[at] as number, 1]], low, high)
-  tasks.forEach((task, at) => {
-    const placed = placing.starts[at] as number
-    const clean = placing.cleans[at] as number
-    if (task.held) between(at, placed, placed)
-    else between(at, task.notBefore, horizon - task.minutes)
+  tasks.forEach((task, index) => {
+    const placed = placing.starts[index] as number
+    const clean = placing.cleans[index] as number
+    if (task.held) between(index, placed, placed)
+    else between(index, task.notBefore, horizon - task.minutes)
     for (const { task: before, lag, within } of task.after) {
       const minutes = (tasks[before]?.minutes ?? 0) + lag
-      if (!task.held) startsAtLeast(at, before, minutes, minutes + within)
-      costs[starts[at] as number] = (costs[starts[at] as number] as number) + 1
+      if (!task.held) startsAtLeast(index, before, minutes, minutes + within)
+      costs[starts[index] as number] = (costs[starts[index] as number] as number) + 1
       costs[starts[before] as number] = (costs[starts[before] as number] as number) - 1
     }
-    for (const next of [nextOnUnit[at] as number, nextOfCook[at] as number]) {
-      if (next >= 0 && !tasks[next]?.held) startsAtLeast(next, at, task.minutes + (placing.cleans[next] as number))
+    for (const next of [nextOnUnit[index] as number, nextOfCook[index] as number]) {
+      if (next >= 0 && !tasks[next]?.held) startsAtLeast(next, index, task.minutes + (placing.cleans[next] as number))
     }
-    if ((placing.cooks[at] as number) >= 0 && !task.held) {
-      const [from, until] = shiftOf(shop, placing.cooks[at] as number, placed)
-      between(at, from + clean, until - task.minutes)
+    if ((placing.cooks[index] as number) >= 0 && !task.held) {
+      const [from, until] = shiftOf(shop, placing.cooks[index] as number, placed)
+      between(index, from + clean, until - task.minutes)
     }
     if (task.station !== null && task.species !== null && !task.held) {
       // Between two closes of the day it stays: units are clean at each.
       const close = cleanAt.find((time) => time >= placed + task.minutes)
       const open = cleanAt.findLast((time) => time <= placed)
-      between(at, open ?? 0, (close ?? NONE) - task.minutes)
+      between(index, open ?? 0, (close ?? NONE) - task.minutes)
     }
     if (Number.isFinite(task.due)) {
       // It starts no later than it must, but for what is late; and when it is best, but for what is early or after that.
       const [late, early, after] = [column(NONE, LATE), column(NONE, 1), column(NONE, 1)]
       const due = task.due - task.minutes
-      const start = [starts[at] as number, 1] as const
+      const start = [starts[index] as number, 1] as const
       programme.row([start, [late, -1]], Number.NEGATIVE_INFINITY, due)
       programme.row([start, [after, -1], [early, 1]], due - task.slack, due - task.slack)
     }

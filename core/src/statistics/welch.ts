@@ -29,7 +29,7 @@ export function welchTest(first: readonly number[], second: readonly number[]): 
 
 /** Holm's correction: p-values that may be held against one level together, in the order they came. */
 export function holm(ps: readonly number[]): number[] {
-  const order = ps.map((p, at) => ({ p, at })).sort((a, b) => a.p - b.p)
+  const order = ps.map((p, index) => ({ p, at: index })).sort((a, b) => a.p - b.p)
   const corrected = new Array<number>(ps.length)
   let least = 0
   order.forEach(({ p, at }, rank) => {

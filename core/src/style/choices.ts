@@ -22,7 +22,7 @@ export function choicesOf(
   chosen: Chosen,
 ): { option: string; question: string; choice: StyleChoice }[] {
   return style.options.flatMap(({ id, question, choices }) => {
-    const choice = choices.find((each) => each.id === chosen[id]) ?? choices[0]
+    const choice = choices.find((choice) => choice.id === chosen[id]) ?? choices[0]
     return choice ? [{ option: id, question, choice }] : []
   })
 }

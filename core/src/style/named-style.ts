@@ -23,7 +23,7 @@ export function partsOfNamed<P extends NamedPile>(
 ): Parts<P & CutPile> {
   const known = piles.map((pile) => ({ ...pile, id: newId() }))
   const idOf = (name: string) => {
-    const pile = known.find((each) => each.name === name)
+    const pile = known.find((row) => row.name === name)
     if (!pile) throw new RangeError(`'${name}' is not a pile of this style`)
     return pile.id
   }

@@ -31,27 +31,27 @@ export interface StyleByNames extends StyleToCheck {
 }
 
 const sharesOf = ({ options }: WithOptions): References =>
-  options.flatMap(({ choices }, at) =>
+  options.flatMap(({ choices }, index) =>
     choices.flatMap(({ shares }, place) =>
       Object.keys(shares).map((reference) => ({
         reference,
-        path: ['options', at, 'choices', place, 'shares', reference],
+        path: ['options', index, 'choices', place, 'shares', reference],
       })),
     ),
   )
 
 const idsIn = (style: StyleByIds): References => [
-  ...style.steps.flatMap(({ pileIds, gain }, at) => [
-    ...pileIds.map((reference, place) => ({ reference, path: ['steps', at, 'pileIds', place] })),
-    ...(gain ? [{ reference: gain.pileId, path: ['steps', at, 'gain', 'pileId'] }] : []),
+  ...style.steps.flatMap(({ pileIds, gain }, index) => [
+    ...pileIds.map((reference, place) => ({ reference, path: ['steps', index, 'pileIds', place] })),
+    ...(gain ? [{ reference: gain.pileId, path: ['steps', index, 'gain', 'pileId'] }] : []),
   ]),
   ...sharesOf(style),
 ]
 
 const namesIn = (style: StyleByNames): References => [
-  ...style.steps.flatMap(({ piles, gain }, at) => [
-    ...piles.map((reference, place) => ({ reference, path: ['steps', at, 'piles', place] })),
-    ...(gain ? [{ reference: gain.pile, path: ['steps', at, 'gain', 'pile'] }] : []),
+  ...style.steps.flatMap(({ piles, gain }, index) => [
+    ...piles.map((reference, place) => ({ reference, path: ['steps', index, 'piles', place] })),
+    ...(gain ? [{ reference: gain.pile, path: ['steps', index, 'gain', 'pile'] }] : []),
   ]),
   ...sharesOf(style),
 ]
@@ -69,10 +69,10 @@ function issuesOf(style: StyleToCheck, piles: readonly string[], references: Ref
     ...references.flatMap(({ reference, path }) =>
       piles.includes(reference) ? [] : [{ path, message: 'is not a pile of this style' }],
     ),
-    ...style.steps.flatMap(({ when }, at) => {
+    ...style.steps.flatMap(({ when }, index) => {
       const option = when === null ? null : style.options.find(({ id }) => id === when.option)
       const isThere = when === null || option?.choices.some((choice) => choice.id === when.choice)
-      return isThere ? [] : [{ path: ['steps', at, 'when'], message: 'is not a choice of this style' }]
+      return isThere ? [] : [{ path: ['steps', index, 'when'], message: 'is not a choice of this style' }]
     }),
   ]
   if (!style.piles.some((pile) => pile.class === 'primary')) {
@@ -101,4 +101,5 @@ export function namedStyleIssues(style: StyleByNames): StyleIssue[] {
 }
 
 /** Places of what stands before already. */
-const repeated = (names: readonly string[]) => names.flatMap((name, at) => (names.indexOf(name) === at ? [] : [at]))
+const repeated = (names: readonly string[]) =>
+  names.flatMap((name, index) => (names.indexOf(name) === index ? [] : [index]))

@@ -117,7 +117,7 @@ describe('options of a style', () => {
   test('nothing chosen, or something that is not there, is the default', () => {
     for (const chosen of [{}, { wishbone: 'nonsense', other: 'x' }]) {
       expect(choicesOf(STYLE, chosen).map(({ choice }) => choice.name)).toEqual(['Out first', 'Legs first'])
-      expect(settleStyle(STYLE, chosen).steps.map((each) => each.id)).toEqual([
+      expect(settleStyle(STYLE, chosen).steps.map((step) => step.id)).toEqual([
         'dry',
         'wishbone',
         'legs',
@@ -131,13 +131,13 @@ describe('options of a style', () => {
     const settled = settleStyle(STYLE, { wishbone: 'left' })
     expect(settled.minutesPerUnit).toBe(8.5)
     expect(settled.piles.map((pile) => pile.expectedShare)).toEqual([0.267, 0.313, null])
-    expect(settled.steps.map((each) => each.id)).not.toContain('wishbone')
+    expect(settled.steps.map((step) => step.id)).not.toContain('wishbone')
     expect(settled.choices).toContainEqual({ question: 'Wishbone', choice: 'Leave it' })
   })
 
   test('an order changes the places of its own steps alone', () => {
     const { steps } = settleStyle(STYLE, { order: 'breasts' })
-    expect(steps.map((each) => each.id)).toEqual(['dry', 'wishbone', 'breasts', 'legs', 'wings'])
+    expect(steps.map((step) => step.id)).toEqual(['dry', 'wishbone', 'breasts', 'legs', 'wings'])
   })
 
   test('a share never falls below zero', () => {

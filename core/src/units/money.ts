@@ -56,5 +56,5 @@ export function roundParts(
   const units = parts.map((part) => Math.round(part * scale))
   const remainder = Math.round(total * scale) - units.reduce((sum, part) => sum + part, 0)
   const largest = parts.reduce((best, part, at) => (Math.abs(part) > Math.abs(parts[best] as number) ? at : best), 0)
-  return units.map((unit, at) => (at === largest ? unit + remainder : unit) / scale)
+  return units.map((unit, index) => (index === largest ? unit + remainder : unit) / scale)
 }

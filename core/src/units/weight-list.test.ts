@@ -2,7 +2,7 @@ import { parseWeights } from './weight-list.ts'
 
 const grams = (text: string, unit: 'g' | 'lb' = 'g') => {
   const result = parseWeights(text, unit)
-  return result.ok ? result.grams.map((each) => Math.round(each)) : result.refused
+  return result.ok ? result.grams.map((weight) => Math.round(weight)) : result.refused
 }
 
 for (const [text, expected] of [

@@ -21,5 +21,5 @@ export function parseWeights(text: string, bareUnit: WeightUnit): WeightListResu
     if (!result.ok || result.grams === 0) return { ok: false, refused: written }
     grams.push(result.grams)
   }
-  return { ok: true, grams, total: grams.reduce((sum, each) => sum + each, 0) }
+  return { ok: true, grams, total: grams.reduce((sum, weight) => sum + weight, 0) }
 }

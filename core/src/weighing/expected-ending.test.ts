@@ -8,7 +8,7 @@ import type { Rhythm } from './index.ts'
 import { countsOf } from './sequence.ts'
 
 const CAME = 12_600
-const steps = SIX_BIRDS.steps.map(({ pileIds }, at) => ({ id: `step ${at}`, pileIds }))
+const steps = SIX_BIRDS.steps.map(({ pileIds }, index) => ({ id: `step ${index}`, pileIds }))
 const values: Readonly<Record<string, number>> = { supremes: 13.2, thighs: 9.4, drumsticks: 4.2, bones: 1.3 }
 const piles = SIX_BIRDS.piles.map((pile) => ({ ...pile, valuePerKg: values[pile.id] ?? null }))
 
@@ -28,8 +28,8 @@ type Weighed = readonly { pileId: string; grams: number; pieces?: number }[]
 
 /** The record as it would end, with its costs. */
 function ending(record: ReturnType<typeof recordOf>, weighed: Weighed, marks: SoFar['marks'] = []) {
-  const readings = weighed.map(({ pileId, grams, pieces }, at) =>
-    reading(String(at), pileId, grams, pieces === undefined ? {} : { pieces }),
+  const readings = weighed.map(({ pileId, grams, pieces }, index) =>
+    reading(String(index), pileId, grams, pieces === undefined ? {} : { pieces }),
   )
   const document = {
     ...{ format: 'fleam/fabrication' as const, version: 1 as const, currency: 'EUR', item: 'Chicken', style: 'x' },
@@ -58,8 +58,8 @@ const isDone = (step: string) => ({ mark: 'step-done' as const, step })
 describe('the rest as expected', () => {
   test('stays where it was after one normal bird', () => {
     const before = costOf(recordOf(), [])
-    const bird = asExpected(piles, 6).filter(({ pileId }, at, all) => {
-      const place = all.slice(0, at).filter((other) => other.pileId === pileId).length
+    const bird = asExpected(piles, 6).filter(({ pileId }, index, all) => {
+      const place = all.slice(0, index).filter((other) => other.pileId === pileId).length
       return place < (pileId === 'supremes' || pileId === 'drumsticks' ? 2 : 1)
     })
     expect(bird).toHaveLength(7)
@@ -114,7 +114,7 @@ describe('the rest as expected', () => {
     const weights = document.piles.map((pile) => pile.weight ?? 0)
     expect(weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(CAME, 6)
     expect(weights[3]).toBe(7_000)
-    const shares = [0.27, 0.13, 0.135].map((share, at) => (weights[at] as number) / (share * CAME))
+    const shares = [0.27, 0.13, 0.135].map((share, index) => (weights[index] as number) / (share * CAME))
     expect(shares[0]).toBeLessThan(1)
     for (const share of shares) expect(share).toBeCloseTo(shares[0] as number, 9)
   })
@@ -140,18 +140,18 @@ test('expected weights solve their rule, whatever is weighed', () => {
   fc.assert(
     fc.property(fc.array(pile, { minLength: 1, maxLength: 8 }), fc.integer({ min: 1, max: 20_000 }), (of, cameIn) => {
       const weights = expectedWeights(of, cameIn)
-      const weighed = of.reduce((sum, each) => sum + each.weighed, 0)
+      const weighed = of.reduce((sum, entry) => sum + entry.weighed, 0)
       const total = weights.reduce((sum, weight) => sum + weight, 0)
       expect(total).toBeLessThanOrEqual(Math.max(cameIn, weighed) + 1e-6)
-      weights.forEach((weight, at) => {
-        const { weighed: lies, expected, isFinished } = of[at] as (typeof of)[number]
+      weights.forEach((weight, index) => {
+        const { weighed: lies, expected, isFinished } = of[index] as (typeof of)[number]
         expect(weight).toBeGreaterThanOrEqual(lies)
         if (isFinished || expected === null) expect(weight).toBe(lies)
         else expect(weight).toBeLessThanOrEqual(Math.max(lies, expected) + 1e-9)
       })
       // Nothing is held back while there is room for it.
-      const isHeldBack = weights.some((weight, at) => {
-        const { expected, isFinished } = of[at] as (typeof of)[number]
+      const isHeldBack = weights.some((weight, index) => {
+        const { expected, isFinished } = of[index] as (typeof of)[number]
         return !isFinished && expected !== null && weight < expected - 1e-6
       })
       if (isHeldBack && weighed < cameIn) expect(total).toBeCloseTo(cameIn, 4)

@@ -90,16 +90,16 @@ export function expectedDocument(
   const finished = finishedPiles(record, soFar)
   const { invoiceWeight, receivedWeight = invoiceWeight, purge = 0 } = document.purchase
   const weights = expectedWeights(
-    record.piles.map((plan, at) => ({
-      weighed: pileWeight(document.piles[at] as Pile),
+    record.piles.map((plan, index) => ({
+      weighed: pileWeight(document.piles[index] as Pile),
       expected: expectedWeight(plan, receivedWeight),
       isFinished: finished.has(plan.id),
     })),
     receivedWeight - purge,
   )
-  const piles = document.piles.map((pile, at) => {
-    const plan = record.piles[at] as PlannedPile
-    return pileAtEnd(plan, pile, weights[at] as number, soFar.counts.get(plan.id) ?? 0)
+  const piles = document.piles.map((pile, index) => {
+    const plan = record.piles[index] as PlannedPile
+    return pileAtEnd(plan, pile, weights[index] as number, soFar.counts.get(plan.id) ?? 0)
   })
   return { ...document, piles }
 }

@@ -38,12 +38,12 @@ const mostInTime = ({ units, minutesPerUnit, cooks, boardMinutes }: LoadsInput):
 /** The formula of a batch's minutes, or of how many come out of the cold at once, with its numbers in it. */
 export function explainLoads(input: LoadsInput, figure: 'minutes' | 'perLoad'): Explanation {
   const { units, minutesPerUnit, cooks, boardMinutes } = input
-  const each = value('for one', minutesPerUnit, 'minutes')
+  const perUnit = value('for one', minutesPerUnit, 'minutes')
   if (figure === 'minutes') {
     return {
       title: 'Minutes of one cook',
       quantity: 'minutes',
-      expression: times(value('units', units, 'count'), each),
+      expression: times(value('units', units, 'count'), perUnit),
     }
   }
   const { loads } = batchLoads(input)

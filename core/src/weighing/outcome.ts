@@ -18,10 +18,10 @@ export interface PileOutcome {
  * of `planned`; `ap` is the invoice weight in grams. Piles of which nothing is expected are never outside.
  */
 export function outsideRange(planned: readonly PlannedPile[], weighed: readonly Pile[], ap: number): PileOutcome[] {
-  return planned.flatMap((pile, at) => {
+  return planned.flatMap((pile, index) => {
     const expected = expectedWeight(pile, ap)
     if (expected === null) return []
-    const grams = pileWeight(weighed[at] as Pile)
+    const grams = pileWeight(weighed[index] as Pile)
     const off = Math.abs(grams - expected)
     if (off <= Math.max(RANGE_SHARE * expected, RANGE_AP_SHARE * ap)) return []
     return [{ pile, grams, expected, side: grams > expected ? ('more' as const) : ('less' as const) }]

@@ -1,15 +1,15 @@
 import fc from 'fast-check'
 import { lineParts, unitsOfCooks } from './index.ts'
 
-const steps = (minutes: readonly number[]) => minutes.map((own, at) => ({ id: `step ${at + 1}`, minutes: own }))
-const cooks = (count: number) => Array.from({ length: count }, (_, at) => `cook ${at + 1}`)
+const steps = (minutes: readonly number[]) => minutes.map((own, index) => ({ id: `step ${index + 1}`, minutes: own }))
+const cooks = (count: number) => Array.from({ length: count }, (_, index) => `cook ${index + 1}`)
 const sum = (list: readonly number[]) => list.reduce((whole, own) => whole + own, 0)
 
 /** The longest part of every way to cut a row into so many runs, none of them empty: the shortest of them. */
 function shortestLongest(minutes: readonly number[], runs: number): number {
   if (runs === 1) return sum(minutes)
-  const ways = Array.from({ length: minutes.length - runs + 1 }, (_, at) =>
-    Math.max(sum(minutes.slice(0, at + 1)), shortestLongest(minutes.slice(at + 1), runs - 1)),
+  const ways = Array.from({ length: minutes.length - runs + 1 }, (_, index) =>
+    Math.max(sum(minutes.slice(0, index + 1)), shortestLongest(minutes.slice(index + 1), runs - 1)),
   )
   return Math.min(...ways)
 }

@@ -23,10 +23,10 @@ export function lineParts(steps: readonly LineStep[], cookIds: readonly string[]
     steps.map(({ minutes }) => minutes),
     Math.min(cookIds.length, steps.length),
   )
-  return ends.map((to, at) => {
-    const own = steps.slice(ends[at - 1] ?? 0, to)
+  return ends.map((to, index) => {
+    const own = steps.slice(ends[index - 1] ?? 0, to)
     return {
-      cookId: cookIds[at] as string,
+      cookId: cookIds[index] as string,
       steps: own.map(({ id }) => id),
       minutes: own.reduce((sum, { minutes }) => sum + minutes, 0),
     }
@@ -37,7 +37,7 @@ export function lineParts(steps: readonly LineStep[], cookIds: readonly string[]
 export function unitsOfCooks(units: number, cooks: number): number[] {
   const least = Math.floor(units / cooks)
   const longer = units - least * cooks
-  return Array.from({ length: cooks }, (_, at) => (at < longer ? least + 1 : least))
+  return Array.from({ length: cooks }, (_, index) => (index < longer ? least + 1 : least))
 }
 
 const SAME = 1e-9

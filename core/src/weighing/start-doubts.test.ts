@@ -17,7 +17,7 @@ test('a unit that is far from its kind, and what came from what was invoiced, ar
   expect(codes(60, 12_600)).toEqual(['unit-weight'])
   expect(
     startDoubts({ units: 1, invoiceWeight: 12_600, receivedWeight: null, unitWeight, price: null, lastPrice: null }),
-  ).toEqual([{ code: 'unit-weight', each: 12_600, meant: null }])
+  ).toEqual([{ code: 'unit-weight', unitWeight: 12_600, meant: null }])
   expect(codes(6, 12_600, 10.1)).toEqual(['received-weight'])
   expect(codes(6, 12_600, 13_500)).toEqual(['received-weight'])
 })

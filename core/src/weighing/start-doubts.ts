@@ -16,7 +16,7 @@ export interface StartSaid {
 /** Something that looks wrong in what was said of a batch; asked about, never blocking. */
 export type StartDoubt =
   /** One unit would weigh `each`, far from its kind's; `meant` is the invoice weight in another unit that fits, if any. */
-  | { code: 'unit-weight'; each: number; meant: number | null }
+  | { code: 'unit-weight'; unitWeight: number; meant: number | null }
   /** What was received is far from what the invoice says. */
   | { code: 'received-weight'; share: number }
   /** A price far from the last one in the same unit. */
@@ -47,10 +47,10 @@ function weightDoubts({ units, invoiceWeight, receivedWeight, unitWeight }: Star
   if (invoiceWeight === null || invoiceWeight <= 0) return []
   const doubts: StartDoubt[] = []
   const isFar = (grams: number) => grams < unitWeight.low / FAR_FACTOR || grams > unitWeight.high * FAR_FACTOR
-  const each = units !== null && units > 0 ? invoiceWeight / units : null
-  if (each !== null && isFar(each)) {
-    const slip = UNIT_SLIPS.find((factor) => !isFar(each * factor))
-    doubts.push({ code: 'unit-weight', each, meant: slip === undefined ? null : invoiceWeight * slip })
+  const perUnit = units !== null && units > 0 ? invoiceWeight / units : null
+  if (perUnit !== null && isFar(perUnit)) {
+    const slip = UNIT_SLIPS.find((factor) => !isFar(perUnit * factor))
+    doubts.push({ code: 'unit-weight', unitWeight: perUnit, meant: slip === undefined ? null : invoiceWeight * slip })
   }
   const share = receivedWeight === null ? 1 : receivedWeight / invoiceWeight
   if (share > MAX_RECEIVED || share < MIN_RECEIVED) doubts.push({ code: 'received-weight', share })

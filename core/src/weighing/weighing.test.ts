@@ -131,7 +131,8 @@ describe('checks while weighing', () => {
       limits: DEFAULT_LIMITS,
       isAllWeighed,
     })
-  const codes = (standing: Reading[], isAllWeighed = false) => check(standing, isAllWeighed).map((each) => each.code)
+  const codes = (standing: Reading[], isAllWeighed = false) =>
+    check(standing, isAllWeighed).map((weighingCheck) => weighingCheck.code)
 
   test('ask nothing about what looks right', () => {
     expect(codes([reading('supremes', 281), reading('supremes', 270), reading('bones', 3900)])).toEqual([])
@@ -205,7 +206,7 @@ test('piles outside their expected range are named, small ones never', () => {
 
 describe('likely causes', () => {
   const outcome = (name: string, grams: number, side: 'more' | 'less') => {
-    const pile = piles.find((each) => each.name === name) as PlannedPile
+    const pile = piles.find((pile) => pile.name === name) as PlannedPile
     return { pile, grams, expected: 1000, side }
   }
 

@@ -6,8 +6,8 @@ const euro = formatFor('EUR', 'metric')
 const dollar = formatFor('USD', 'imperial')
 const money = (amount: number) => value('x', amount, 'money')
 const told = (expression: ReturnType<typeof minus>, format = euro) =>
-  word(expression, (each) =>
-    format.formula(each.value, each.quantity, moreDigits(expression, format.money, format)),
+  word(expression, (entry) =>
+    format.formula(entry.value, entry.quantity, moreDigits(expression, format.money, format)),
   ).replaceAll('\u00a0', ' ')
 
 test('two decimals do where they give the result that is shown; else as many as do', () => {

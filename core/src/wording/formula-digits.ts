@@ -6,7 +6,7 @@ const MAX_MORE = 2
 
 /** The expression with every named value as it is shown with so many more decimals than usual. */
 function asShown(expression: Expression, format: Format, more: number): Expression {
-  const inner = (each: Expression) => asShown(each, format, more)
+  const inner = (expression: Expression) => asShown(expression, format, more)
   switch (expression.kind) {
     case 'value':
       return { ...expression, value: format.shownInFormula(expression.value, expression.quantity, more) }

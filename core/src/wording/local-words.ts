@@ -46,7 +46,7 @@ export function localWords(text: string, units: 'metric' | 'imperial', mark: Dec
     units === 'metric'
       ? text
       : OTHER_WORDS.reduce(
-          (each, [from, to]) => each.replace(from, to),
+          (otherWord, [from, to]) => otherWord.replace(from, to),
           text.replace(HEAT, heatInPounds).replace(SIZE, sizeInPounds),
         )
   return mark === 'comma' ? said.replace(/(\d)\.(\d)/g, '$1,$2') : said

@@ -37,10 +37,10 @@ export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): str
   })
   const cut = daysOf(lines.cutting).map((day) => {
     const units = new Map<string, { amount: number; name: { one: string; many: string } }>()
-    for (const each of lines.cutting) {
-      if (each.day !== day) continue
-      const known = units.get(each.unitName.many)
-      units.set(each.unitName.many, { amount: (known?.amount ?? 0) + each.units, name: each.unitName })
+    for (const task of lines.cutting) {
+      if (task.day !== day) continue
+      const known = units.get(task.unitName.many)
+      units.set(task.unitName.many, { amount: (known?.amount ?? 0) + task.units, name: task.unitName })
     }
     return `${listed([...units.values()].map(({ amount, name }) => counted(amount, name, format)))} on ${sayDay(day)}`
   })

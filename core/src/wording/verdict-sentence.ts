@@ -68,7 +68,7 @@ function answer(document: FabricationDocument, comparison: Comparison, at: numbe
 
 /** Without an offer there is a cost, but nothing to compare it with. */
 function costAlone({ piles }: Appraisal): SentencePart[] {
-  const pile = piles.find((each) => each.class === 'primary')
+  const pile = piles.find((pile) => pile.class === 'primary')
   if (!pile) return []
   return [
     words(`Making ${pile.name} costs `),

@@ -13,7 +13,7 @@ export async function formsOfItem(scope: Scope, itemId: string, day: string): Pr
 type StylePile = Style['piles'][number]
 
 const mean = (values: readonly number[]) =>
-  values.length === 0 ? null : values.reduce((sum, each) => sum + each, 0) / values.length
+  values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
  * Forms of an item with what their piles are likely worth where nobody said: portions by what they cost bought ready
@@ -48,9 +48,9 @@ async function withAssumedValues(
     // The piles of a form are those of its style, in their order.
     return {
       ...form,
-      piles: form.piles.map((each, at) => {
-        const pile = style?.piles[at]
-        return pile ? { ...each, assumedValue: assumed(pile) } : each
+      piles: form.piles.map((other, index) => {
+        const pile = style?.piles[index]
+        return pile ? { ...other, assumedValue: assumed(pile) } : other
       }),
     }
   })

@@ -60,11 +60,11 @@ const ready = (changes: Partial<PriceListLine> = {}) =>
     handlingMinutesPerPiece: 0.2,
     ...changes,
   })
-const add = (each: PriceListLine) => createPrice(test_, kitchen, each)
+const add = (priceListLine: PriceListLine) => createPrice(test_, kitchen, priceListLine)
 const articles = async (query = ''): Promise<ArticleRows> => (await send(test_, 'GET', path(`/articles${query}`))).body
 const productId = async (): Promise<string> => {
   const known: Product[] = (await send(test_, 'GET', path('/products'))).body
-  return known.find((each) => each.name === SUPREMES)?.id as string
+  return known.find((row) => row.name === SUPREMES)?.id as string
 }
 const forms = async (): Promise<BuyingForm[]> =>
   (await send(test_, 'GET', path(`/forms?product=${await productId()}`))).body
@@ -149,7 +149,7 @@ describe('true cost', () => {
     const found = await forms()
     expect(found.map((form) => form.kind)).toEqual(['whole', 'whole', 'ready'])
     const { ranked } = compareForms(found, request)
-    const bought = ranked.find((each) => each.form.kind === 'ready') as TrueCost
+    const bought = ranked.find((cost) => cost.form.kind === 'ready') as TrueCost
     for (const cost of ranked) {
       if (!('document' in cost.basis)) continue
       const { status, body } = await send(test_, 'POST', '/api/appraise', cost.basis.document)
@@ -188,7 +188,7 @@ describe('true cost', () => {
     await add(line())
     await add(ready())
     const { body } = await send(test_, 'GET', path('/products'))
-    const supremes = body.find((each: { name: string }) => each.name === SUPREMES)
+    const supremes = body.find((row: { name: string }) => row.name === SUPREMES)
     expect(supremes).toEqual({
       id: await productId(),
       name: SUPREMES,
@@ -211,7 +211,7 @@ async function closedRecord({
   pile: portions = 'supremes',
 } = {}): Promise<FabricationState> {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
-  const style = items[0]?.styles.find((each) => each.name.startsWith(styleName))
+  const style = items[0]?.styles.find((style) => style.name.startsWith(styleName))
   const request = startOf(style?.id as string)
   const purchase = { price: { amount: price, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12540, extras: 3 }
   const started = await send(test_, 'POST', path('/fabrications'), {
@@ -267,7 +267,7 @@ describe('ids, not names', () => {
       pile.name === 'supremes' ? { ...pile, name: 'wings-on' } : pile,
     )
     await send(test_, 'PUT', path(`/styles/${supremes.id}`), { ...supremes, piles, name: 'On the wing' })
-    const form = (await forms()).find((each) => each.kind === 'whole' && each.style === 'On the wing')
+    const form = (await forms()).find((buyingForm) => buyingForm.kind === 'whole' && buyingForm.style === 'On the wing')
     expect(form).toMatchObject({ kind: 'whole', item: 'Hen' })
     expect(form?.kind === 'whole' && form.piles[0]).toMatchObject({ share: { basis: 'blended', tests: 1 } })
     expect((await articles()).rows[0]?.article.item).toBe('Hen')
@@ -284,7 +284,7 @@ describe('ids, not names', () => {
     await add(line({ supplier: 'Ostravale', price: { amount: 3, per: 'kg' } }))
     const { record } = await closedRecord({ supplier: 'Ostravale' })
     const known: Supplier[] = (await send(test_, 'GET', path('/suppliers'))).body
-    expect(known.map((each) => each.name)).toEqual(['Ostravale', 'Ostravale Poultry Yard'])
+    expect(known.map((row) => row.name)).toEqual(['Ostravale', 'Ostravale Poultry Yard'])
     const [short, long] = known as [Supplier, Supplier]
     const itself = await send(test_, 'POST', path(`/suppliers/${short.id}/merge`), { into: short.id })
     expect([itself.status, itself.body.issues[0].path]).toEqual([400, 'into'])
@@ -329,6 +329,6 @@ describe('a new price', () => {
     const { record } = await closedRecord()
     const { article } = (await articles()).rows[0] as ArticleRows['rows'][number]
     const { body } = await send(test_, 'GET', path(`/articles/${article.id}`))
-    expect(body.records.map((each: { id: string }) => each.id)).toEqual([record.id])
+    expect(body.records.map((record: { id: string }) => record.id)).toEqual([record.id])
   })
 })

@@ -49,7 +49,7 @@ test('a mistyped price is struck out, with why, and leaves every answer at once'
   const { rows } = (await send(test_, 'GET', path('/articles'))).body as ArticleRows
   expect([rows[0]?.prices, rows[0]?.current?.price.amount]).toEqual([1, 3.1])
   const items = (await send(test_, 'GET', path('/items'))).body as { id: string; name: string }[]
-  const item = items.find((each) => each.name === 'Chicken, eviscerated')?.id
+  const item = items.find((item) => item.name === 'Chicken, eviscerated')?.id
   const forms = (await send(test_, 'GET', path(`/forms?item=${item}`))).body as BuyingForm[]
   expect(new Set(forms.map((form) => form.quote.price.amount))).toEqual(new Set([3.1]))
   expect((await test_.app.inject({ url: path('/price-list.csv') })).body).not.toContain('31')

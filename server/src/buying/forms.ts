@@ -38,10 +38,10 @@ async function wantedProducts(scope: Scope): Promise<WantedProduct[]> {
       for (const { productId, name: pile, bounds, boneShare } of style.piles) {
         const product = productId === null ? undefined : known.get(productId)
         if (!product) continue
-        const each = wanted.get(product.id) ?? { ...product, pile, piece: null, ways: [] }
-        each.piece ??= bounds ? { weight: bounds.target, boneShare } : null
-        each.ways.push({ item, style, pile })
-        wanted.set(product.id, each)
+        const wantedProduct = wanted.get(product.id) ?? { ...product, pile, piece: null, ways: [] }
+        wantedProduct.piece ??= bounds ? { weight: bounds.target, boneShare } : null
+        wantedProduct.ways.push({ item, style, pile })
+        wanted.set(product.id, wantedProduct)
       }
     }
   }
@@ -76,7 +76,7 @@ export async function products(scope: Scope): Promise<Product[]> {
 
 /** Every way to come by a product that has a price on a day, with the yields that the kitchen expects. */
 export async function formsOf(scope: Scope, productId: string, day: string): Promise<BuyingForm[]> {
-  const wanted = (await wantedProducts(scope)).find((each) => each.id === productId)
+  const wanted = (await wantedProducts(scope)).find((wantedProduct) => wantedProduct.id === productId)
   if (!wanted) return []
   const whole = await wholeForms(scope, wanted.ways, day)
   // A pile may be called otherwise in another style: in a comparison it bears the name of what is wanted.
@@ -145,7 +145,7 @@ export function formsOfStyles(scope: Scope, item: Item, day: string): Promise<Wh
 }
 
 async function termsOf(scope: Scope) {
-  const known = new Map((await suppliers(scope)).map((each) => [each.id, each]))
+  const known = new Map((await suppliers(scope)).map((supplier) => [supplier.id, supplier]))
   return (id: string) => known.get(id) ?? { delivery: 0, minimumOrder: null }
 }
 
@@ -210,7 +210,7 @@ const known = (estimate: Estimate | null): Estimate =>
 
 /** What to expect of a style with a supplier's goods: yields differ by supplier, minutes do not. */
 function expectedOf(style: Style, tests: readonly StyleTest[], supplierId: string) {
-  const priced = style.consumables.reduce((sum, each) => sum + (each.costPerUnit ?? 0), 0)
+  const priced = style.consumables.reduce((sum, consumable) => sum + (consumable.costPerUnit ?? 0), 0)
   const sharesOf = (pileId: string, of: readonly StyleTest[]) => of.flatMap((test) => test.shares.get(pileId) ?? [])
   const minutes = tests.flatMap((test) => test.minutes ?? [])
   const own = tests.filter((test) => test.supplierId === supplierId)

@@ -65,7 +65,10 @@ export async function importLines(scope: Scope, options: ImportOptions): Promise
   const { lines, onProgress = () => {} } = options
   // Two at once would each miss the other's articles.
   return decide(scope, 'prices', async (inside) => {
-    const articles = (await store.allArticles(inside)).map((each): [string, KnownArticle] => [keyOf(each), each])
+    const articles = (await store.allArticles(inside)).map((allArticle): [string, KnownArticle] => [
+      keyOf(allArticle),
+      allArticle,
+    ])
     const book: KnownBook = { articles: new Map(articles), prices: new Map() }
     const counts = { newArticles: 0, changedArticles: 0, newPrices: 0, known: 0 }
     const result: ImportResult = { rows: lines.length, ...counts, skipped: [] }
@@ -103,7 +106,7 @@ async function storeRows(scope: Scope, { articles, changed, prices }: NewRows): 
   await insertMany(
     scope,
     'Article',
-    articles.map((each) => ({ ...each, kitchenId })),
+    articles.map((article) => ({ ...article, kitchenId })),
   )
   for (const article of changed) {
     const where = ofKitchen(scope, { id: article.id })
@@ -136,8 +139,8 @@ async function newRowsOf(
     const before = known.get(keyOf(line))
     const article = articleOf(line, before?.id ?? nextId())
     const there = prices.get(article.id) ?? []
-    const isKnown = there.some((each) => isSamePriceSaid(each, line))
-    if (!isKnown && there.some((each) => overlaps(each, line))) {
+    const isKnown = there.some((entry) => isSamePriceSaid(entry, line))
+    if (!isKnown && there.some((entry) => overlaps(entry, line))) {
       const column = mapping.columns.from ?? PRICE_COLUMNS.from
       issues.push({ row: line.row, column, code: 'overlap', cell: line.from })
       continue

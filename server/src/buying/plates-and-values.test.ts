@@ -18,7 +18,7 @@ beforeEach(async () => {
 afterAll(() => test_.close())
 
 const products = async (): Promise<Product[]> => (await send(test_, 'GET', path('/products'))).body
-const named = async (name: string) => (await products()).find((each) => each.name === name) as Product
+const named = async (name: string) => (await products()).find((product) => product.name === name) as Product
 const say = (id: string, plate: unknown) => send(test_, 'PUT', path(`/products/${id}/plate`), { plate })
 
 describe('what a plate of a product is', () => {

@@ -27,7 +27,7 @@ async function importList(csv: string, { mapping = mappingOf(csv), takes = 'all'
   const news = response.body
     .trim()
     .split('\n')
-    .map((each) => JSON.parse(each))
+    .map((text) => JSON.parse(text))
   return { status: response.statusCode, news, last: news.at(-1) }
 }
 const counts = async () => {
@@ -46,11 +46,11 @@ test('half a character, also in the supplier that a list is said to be of, is re
 test('a list is taken in with its progress, and again changes nothing', async () => {
   const rows = Array.from(
     { length: 2500 },
-    (_, at) => `Ostravale;${at};Article ${at};;${(at % 90) + 1},50;kg;2026-01-01`,
+    (_, index) => `Ostravale;${index};Article ${index};;${(index % 90) + 1},50;kg;2026-01-01`,
   )
   const first = await importList(list(rows))
   expect(first.status).toBe(200)
-  const steps = Array.from({ length: 10 }, (_, at) => (at + 1) * 250)
+  const steps = Array.from({ length: 10 }, (_, index) => (index + 1) * 250)
   expect(first.news.slice(0, -1)).toEqual(steps.map((done) => ({ progress: { done, of: 2500 } })))
   expect(first.last.result).toEqual({
     rows: 2500,
@@ -105,7 +105,7 @@ test('which column was which is remembered for each supplier of a list, and goes
     ]),
   )
   await importList('supplier;article;price;unit\nOstravale;Goose;3;kg')
-  const byName = new Map((await known()).map((each) => [each.supplier, each]))
+  const byName = new Map((await known()).map((row) => [row.supplier, row]))
   expect(byName.get('Ostravale')?.mapping.columns.name).toBe('article')
   expect(byName.get('Skerrow')?.mapping.columns.name).toBe('Ware')
   const [from, into] = [byName.get('Skerrow'), byName.get('Ostravale')]
@@ -129,7 +129,7 @@ test('one row that is wrong, and nothing is taken in', async () => {
 test('a price that contradicts what the book has rolls the whole list back', async () => {
   await importList(list(['Ostravale;1;One;;3;kg;2026-01-01']))
   const rows = [
-    ...Array.from({ length: 1200 }, (_, at) => `Ostravale;n${at};New;;1;kg;2026-01-01`),
+    ...Array.from({ length: 1200 }, (_, index) => `Ostravale;n${index};New;;1;kg;2026-01-01`),
     'Ostravale;1;One;;4;kg;2026-01-01',
   ]
   const { last } = await importList(list(rows))
@@ -151,7 +151,7 @@ test('an article that is named anew keeps its prices', async () => {
 })
 
 test('an article that is named anew a thousand rows later is named so, and a fault there takes all of it back', async () => {
-  const rows = Array.from({ length: 1_500 }, (_, at) => `Ostravale;${at};Article ${at};;1;kg;2026-01-01`)
+  const rows = Array.from({ length: 1_500 }, (_, index) => `Ostravale;${index};Article ${index};;1;kg;2026-01-01`)
   const renamed = [...rows, 'Ostravale;3;Named anew;;2;kg;2026-02-01']
   await importList(list(['Ostravale;Z;Before;;1;kg;2026-01-01']))
   const { last: refused } = await importList(list([...renamed, 'Ostravale;Z;Before;;9;kg;2026-01-01']))
@@ -164,7 +164,7 @@ test('an article that is named anew a thousand rows later is named so, and a fau
 })
 
 test('a reader that goes away breaks the import off, and nothing is taken in', async () => {
-  const rows = Array.from({ length: 12_000 }, (_, at) => `Ostravale;${at};Article ${at};;1;kg;2026-01-01`)
+  const rows = Array.from({ length: 12_000 }, (_, index) => `Ostravale;${index};Article ${index};;1;kg;2026-01-01`)
   const csv = list(rows)
   await test_.app.listen({ port: 0, host: '127.0.0.1' }).catch(() => {})
   const { port } = test_.app.server.address() as { port: number }

@@ -44,7 +44,7 @@ async function changesSince(
   const articleIds = states.flatMap(({ record }) => record.offers.flatMap((offer) => offer.articleId ?? []))
   const whole = await store.articlesOfItems(scope, itemIds)
   const ready = new Map(
-    (await store.articlesById(scope, [...new Set(articleIds)])).map((each) => [each.article.id, each]),
+    (await store.articlesById(scope, [...new Set(articleIds)])).map((article) => [article.article.id, article]),
   )
   return (record) => {
     const purchase = whole.find(

@@ -47,7 +47,7 @@ describe('cautions of the kitchen’s own', () => {
     await put({ itemId: item?.id })
     await put({ styleId: style?.id })
     const { body } = await put({ styleId: style?.id, step: 'legs', boardMinutes: 10 })
-    expect(body.map((each: CautionOverride) => [each.itemId, each.styleId, each.step])).toEqual(
+    expect(body.map((row: CautionOverride) => [row.itemId, row.styleId, row.step])).toEqual(
       expect.arrayContaining([
         [null, null, null],
         [item?.id, null, null],

@@ -28,7 +28,7 @@ test('inputs that come together are answered each with its own', async () => {
   const compute = new Compute()
   try {
     const plate = { low: 190, target: 200, high: 210, needs: [{ kind: 'any', count: 2 }] }
-    const pieces = [96, 104, 99, 101].map((weight, at) => ({ id: String(at), weight, kind: 'any' }))
+    const pieces = [96, 104, 99, 101].map((weight, index) => ({ id: String(index), weight, kind: 'any' }))
     const [plan, plating, again] = await Promise.all([
       compute.do('portion-plan', loin),
       compute.do('plating', { pieces, plate }),
@@ -66,7 +66,11 @@ test('closed, it starts anew when it is asked again', async () => {
 
 /** Thousands of pieces to be matched: longer than anybody waits. */
 const endless = () => ({
-  pieces: Array.from({ length: 400 }, (_, at) => ({ id: String(at), weight: 90 + ((at * 37) % 61), kind: 'any' })),
+  pieces: Array.from({ length: 400 }, (_, index) => ({
+    id: String(index),
+    weight: 90 + ((index * 37) % 61),
+    kind: 'any',
+  })),
   plate: { low: 299, target: 300, high: 301, needs: [{ kind: 'any', count: 3 }] },
 })
 

@@ -22,12 +22,12 @@ describe('containers', () => {
       grams: 655,
     })
     expect(status).toBe(201)
-    expect(body.map((each: { name: string; grams: number }) => [each.name, each.grams])).toEqual([
+    expect(body.map((row: { name: string; grams: number }) => [row.name, row.grams])).toEqual([
       ['blue tub', 655],
       ['steel tray', 900],
     ])
     const left = await send(test_, 'DELETE', path(`/containers/${body[0].id}`))
-    expect(left.body.map((each: { name: string }) => each.name)).toEqual(['steel tray'])
+    expect(left.body.map((row: { name: string }) => row.name)).toEqual(['steel tray'])
   })
 
   test('refuse a weight that is none, and an id that is taken', async () => {

@@ -6,7 +6,7 @@ import * as store from './store.ts'
 /** Remembers a container. One of a name that is there is weighed anew: two of one name would be one too many. */
 export async function createContainer(scope: Scope, container: Container): Promise<Container[]> {
   const named = await createOnce({
-    read: async () => (await store.containers(scope)).find((each) => each.name === container.name) ?? null,
+    read: async () => (await store.containers(scope)).find((other) => other.name === container.name) ?? null,
     create: () => store.insertContainer(scope, container),
     isSame: () => true,
     taken: { path: 'id', detail: 'This id stands for another container.' },

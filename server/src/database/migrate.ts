@@ -182,6 +182,6 @@ export interface MigrationState {
 
 export async function migrationState(database: Sequelize): Promise<MigrationState> {
   const applied = new Set(await appliedMigrations(database))
-  const pending = MIGRATIONS.filter((each) => !applied.has(each.name)).length
+  const pending = MIGRATIONS.filter((migration) => !applied.has(migration.name)).length
   return { applied: MIGRATIONS.length - pending, pending }
 }

@@ -60,7 +60,7 @@ test('every acknowledged reading survives kill -9 of the database, which is 503 
   database = await startPrivateDatabase(folder)
   await until(async () => (await send(test_, 'GET', '/api/health')).status === 200, { timeoutMs: 20_000, everyMs: 50 })
   const state: FabricationState = (await send(test_, 'GET', path)).body
-  const stored = new Set(state.facts.map((each) => each.id))
+  const stored = new Set(state.facts.map((fact) => fact.id))
   expect(acknowledged.filter((id) => !stored.has(id))).toEqual([])
   expect((await weigh(281)).status).toBe(200)
   await test_.close()

@@ -82,15 +82,17 @@ async function expectSameAppraisals(database: Database): Promise<void> {
       appraise(status === 'open' ? { ...now, labour: document.labour } : now),
     ]
     expect(after.piles.map((pile) => pile.name)).toEqual(before.piles.map((pile) => pile.name))
-    before.piles.forEach((pile, at) => {
-      expect(Math.abs((after.piles[at]?.weight ?? 0) - pile.weight)).toBeLessThan(0.001)
+    before.piles.forEach((pile, index) => {
+      expect(Math.abs((after.piles[index]?.weight ?? 0) - pile.weight)).toBeLessThan(0.001)
     })
     expect(after.cost.net).toBeCloseTo(before.cost.net, 6)
-    expect(after.comparisons.map((each) => each.verdict)).toEqual(before.comparisons.map((each) => each.verdict))
-    before.comparisons.forEach((each, at) => {
-      expect(after.comparisons[at]?.saving).toBeCloseTo(each.saving as number, 4)
+    expect(after.comparisons.map((comparison) => comparison.verdict)).toEqual(
+      before.comparisons.map((comparison) => comparison.verdict),
+    )
+    before.comparisons.forEach((comparison, index) => {
+      expect(after.comparisons[index]?.saving).toBeCloseTo(comparison.saving as number, 4)
     })
-    expect(after.warnings.map((each) => each.code)).toEqual(before.warnings.map((each) => each.code))
+    expect(after.warnings.map((warning) => warning.code)).toEqual(before.warnings.map((warning) => warning.code))
   }
   await app.close()
 }
@@ -165,8 +167,8 @@ test('a database of the version before is brought up to date, keeps everything a
     if ((steps as unknown[]).length > 0) expect(leads.length).toBeGreaterThan(1)
   }
   const options = await jsonOf(database, 'SELECT options AS json FROM styles')
-  const shares = (options as { choices: { shares: object }[] }[][]).flatMap((each) =>
-    each.flatMap(({ choices }) => choices.flatMap((choice) => Object.keys(choice.shares))),
+  const shares = (options as { choices: { shares: object }[] }[][]).flatMap((option) =>
+    option.flatMap(({ choices }) => choices.flatMap((choice) => Object.keys(choice.shares))),
   )
   expect(shares.length).toBeGreaterThan(10)
   expect(shares.filter((id) => !known.has(id))).toEqual([])

@@ -37,8 +37,8 @@ afterAll(() => test_.close())
 
 describe('starting', () => {
   test('copies piles, portions and labour of the style', () => {
-    expect(state.record.piles.map((each) => each.name)).toContain('supremes')
-    expect(state.record.piles.find((each) => each.name === 'thighs, boneless')?.portions).toBe(12)
+    expect(state.record.piles.map((pile) => pile.name)).toContain('supremes')
+    expect(state.record.piles.find((pile) => pile.name === 'thighs, boneless')?.portions).toBe(12)
     expect(state.record.labour).toEqual([{ task: 'break down', minutes: 54, ratePerHour: 21.4 }])
   })
 
@@ -73,7 +73,7 @@ describe('starting', () => {
   test('values and offers that the kitchen has not settled are as last time', async () => {
     const fresh = await setUpKitchen(test_, 'As last time')
     const first = await startSixChickens(test_, fresh)
-    const piles = first.record.piles.map((each) => (each.class === 'primary' ? { ...each, valuePerKg: 12.5 } : each))
+    const piles = first.record.piles.map((pile) => (pile.class === 'primary' ? { ...pile, valuePerKg: 12.5 } : pile))
     const offers = [{ name: 'Ready', pileId: piles[0]?.id, price: { amount: 4, per: 'piece' }, pieceWeight: 280 }]
     await send(
       test_,
@@ -115,13 +115,13 @@ describe('another kitchen', () => {
       send(test_, 'GET', `${stranger}/piles.csv`),
       send(test_, 'PUT', stranger, editOf(state)),
     ])
-    expect(answers.map((each) => each.status)).toEqual([404, 404, 404, 404])
+    expect(answers.map((answer) => answer.status)).toEqual([404, 404, 404, 404])
   })
 })
 
 describe('changing', () => {
   test('keeps what was written and moves the version on', async () => {
-    const piles = state.record.piles.map((each, at) => (at === 0 ? { ...each, valuePerKg: 13.2 } : each))
+    const piles = state.record.piles.map((pile, index) => (index === 0 ? { ...pile, valuePerKg: 13.2 } : pile))
     const offers = [
       {
         name: 'Supremes, 20 x 280 g',
@@ -153,7 +153,7 @@ describe('changing', () => {
   })
 
   test('refuses piles that are not its own, and leaves everything as it was', async () => {
-    const piles = state.record.piles.map((each) => ({ ...each, id: newId() }))
+    const piles = state.record.piles.map((pile) => ({ ...pile, id: newId() }))
     expect((await send(test_, 'PUT', path(), editOf(state, { piles, offers: [] }))).body.code).toBe('invalid-input')
     const fewer = await send(test_, 'PUT', path(), editOf(state, { piles: state.record.piles.slice(0, -1) }))
     expect(fewer.body.issues[0].path).toBe('piles')
@@ -162,7 +162,7 @@ describe('changing', () => {
 })
 
 describe('open formats', () => {
-  test.each(cases.map((each) => [each.name, each.input] as const))(
+  test.each(cases.map((testCase) => [testCase.name, testCase.input] as const))(
     '%s comes back from import and export as it was',
     async (_name, input) => {
       const id = newId()

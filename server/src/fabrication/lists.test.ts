@@ -86,8 +86,8 @@ test('closing and opening again keeps every reading and forgets the end', async 
 test('many edits at once: one wins, the others are told', async () => {
   const state = await startSixChickens(test_, kitchen)
   const answers = await Promise.all(
-    Array.from({ length: 8 }, (_, at) =>
-      send(test_, 'PUT', path(`/fabrications/${state.record.id}`), editOf(state, { notes: `edit ${at}` })),
+    Array.from({ length: 8 }, (_, index) =>
+      send(test_, 'PUT', path(`/fabrications/${state.record.id}`), editOf(state, { notes: `edit ${index}` })),
     ),
   )
   const winners = answers.filter((answer) => answer.status === 200)

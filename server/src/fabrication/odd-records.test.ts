@@ -213,7 +213,7 @@ test('a record that is odd all the same is given as it is, and everything beside
   const rows = await send(odd, 'GET', `/api/kitchens/${home.id}/fabrications`)
   expect(rows.status).toBe(200)
   expect((rows.body as { id: string }[]).map(({ id }) => id).sort()).toEqual(
-    [sound, spoilt].map((each) => each.record.id).sort(),
+    [sound, spoilt].map((entry) => entry.record.id).sort(),
   )
   const read = await send(odd, 'GET', `/api/kitchens/${home.id}/fabrications/${spoilt.record.id}`)
   expect([read.status, read.body.record.units]).toEqual([200, 0])

@@ -73,14 +73,14 @@ describe('a record is put right', () => {
 
   test('its style, count, cook and day are changed, and each version before is kept', async () => {
     const [item] = await itemsOf()
-    const style = item?.styles.find((each) => each.id !== state.record.styleId)
+    const style = item?.styles.find((style) => style.id !== state.record.styleId)
     const { body } = await change({ styleId: style?.id as string, units: 5, date: '2026-11-20' })
     expect(body.record).toMatchObject({ style: style?.name, units: 5, date: '2026-11-20', version: 2 })
     const named = new Map(style?.piles.map((pile) => [pile.name, pile.id]))
     for (const pile of body.record.piles as PlannedPile[]) expect(pile.stylePileId).toBe(named.get(pile.name) ?? null)
     await change({ notes: 'second' }, body)
     const versions = (await send(test_, 'GET', at('/versions'))).body
-    expect(versions.map((each: { version: number }) => each.version)).toEqual([2, 1])
+    expect(versions.map((version: { version: number }) => version.version)).toEqual([2, 1])
     expect(versions[1].record).toMatchObject({ units: 6, styleId: state.record.styleId, notes: null })
     expect((await send(test_, 'GET', path(`/fabrications/${newId()}/versions`))).status).toBe(404)
   })
@@ -101,7 +101,7 @@ describe('a record is put right', () => {
 describe('a start needs no price', () => {
   const startWith = async (changes: object) => {
     const [item] = await itemsOf()
-    const style = item?.styles.find((each) => each.name.startsWith('Supremes'))
+    const style = item?.styles.find((style) => style.name.startsWith('Supremes'))
     const { purchase, ...request } = startOf(style?.id as string)
     const own = { ...request, purchase: { ...purchase, price: null }, ...changes }
     return (await send(test_, 'POST', path('/fabrications'), own)).body as FabricationState
@@ -155,14 +155,14 @@ describe('a start needs no price', () => {
 
 test('what a portion may weigh can be said for one run', async () => {
   const [item] = await itemsOf()
-  const style = item?.styles.find((each) => each.name.startsWith('Supremes'))
-  const pile = style?.piles.find((each) => each.bounds !== null)
+  const style = item?.styles.find((style) => style.name.startsWith('Supremes'))
+  const pile = style?.piles.find((pile) => pile.bounds !== null)
   const start = (stylePileId: string) => ({
     ...startOf(style?.id as string),
     bounds: [{ stylePileId, target: 250, low: 220, high: 280 }],
   })
   const { body } = await send(test_, 'POST', path('/fabrications'), start(pile?.id as string))
-  const own = (body as FabricationState).record.piles.find((each) => each.stylePileId === pile?.id)
+  const own = (body as FabricationState).record.piles.find((other) => other.stylePileId === pile?.id)
   expect([own?.target, own?.low, own?.high]).toEqual([250, 220, 280])
   const astray = await send(test_, 'POST', path('/fabrications'), start(newId()))
   expect([astray.status, astray.body.issues[0].path]).toEqual([400, 'bounds[0].stylePileId'])

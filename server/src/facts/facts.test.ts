@@ -48,7 +48,7 @@ afterAll(() => test_.close())
 describe('readings', () => {
   test('are stored once however often they are sent', async () => {
     const readings = [weigh(0, 281), weigh(0, 276.5, 2), weigh(1, 820, 3)]
-    expect((await post(...readings)).body.kept).toEqual(readings.map((each) => each.id))
+    expect((await post(...readings)).body.kept).toEqual(readings.map((reading) => reading.id))
     const more = weigh(2, 1700, 4)
     expect((await post(...readings, more, more)).status).toBe(200)
     expect((await current()).facts).toEqual([...readings, more])
@@ -81,7 +81,7 @@ describe('readings', () => {
       void_(last.id, 10),
     )
     expect(status).toBe(200)
-    const told = body.refused.map((each: FactRefused) => [each.at, each.code, each.issues[0]?.path])
+    const told = body.refused.map((refusal: FactRefused) => [refusal.at, refusal.code, refusal.issues[0]?.path])
     expect(told).toEqual([
       [2, 'id-taken', 'facts[2].id'],
       [3, 'invalid-input', 'facts[3].grams'],
@@ -92,7 +92,7 @@ describe('readings', () => {
       [8, 'not-found', 'facts[8].readingId'],
     ])
     expect(body.kept).toHaveLength(4)
-    expect((await current()).facts.map((each) => each.id)).toEqual([
+    expect((await current()).facts.map((fact) => fact.id)).toEqual([
       known.id,
       taken.id,
       first.id,
@@ -111,25 +111,25 @@ describe('readings', () => {
         state = await startSixChickens(test_, kitchen)
         const good = wanted.map((_, place) => weigh(place % 3, 100 + place, place + 1))
         const list: [string, object][] = wanted.flatMap((kind, place): [string, object][] => {
-          const each = good[place] as Reading
+          const reading = good[place] as Reading
           const alone: Record<string, [string, object][]> = {
             twice: [
-              ['good', each],
-              ['good', each],
+              ['good', reading],
+              ['good', reading],
             ],
             other: [
-              ['good', each],
-              ['bad', { ...each, grams: 1 }],
+              ['good', reading],
+              ['bad', { ...reading, grams: 1 }],
             ],
-            astray: [['bad', { ...each, pileId: newId() }]],
+            astray: [['bad', { ...reading, pileId: newId() }]],
             nowhere: [['bad', void_(newId(), place + 1)]],
             void: [
-              ['good', each],
-              ['good', void_(each.id, place + 20)],
+              ['good', reading],
+              ['good', void_(reading.id, place + 20)],
             ],
-            'no fact': [['bad', { ...each, grams: 'much' }]],
+            'no fact': [['bad', { ...reading, grams: 'much' }]],
           }
-          return alone[kind] ?? [['good', each]]
+          return alone[kind] ?? [['good', reading]]
         })
         for (let round = 0; round < 2; round++) {
           for (let from = 0; from < list.length; from += size) {
@@ -137,11 +137,11 @@ describe('readings', () => {
             const { status, body } = await post(...part.map(([, each]) => each))
             const bad = part.flatMap(([is], place) => (is === 'bad' ? [place] : []))
             if (bad.length === part.length) expect(status).toBeGreaterThanOrEqual(400)
-            else expect([status, body.refused.map((each: FactRefused) => each.at)]).toEqual([200, bad])
+            else expect([status, body.refused.map((refusal: FactRefused) => refusal.at)]).toEqual([200, bad])
           }
         }
         const ids = list.flatMap(([is, each]) => (is === 'good' ? [(each as Reading).id] : []))
-        expect((await current()).facts.map((each) => each.id).sort()).toEqual([...new Set(ids)].sort())
+        expect((await current()).facts.map((fact) => fact.id).sort()).toEqual([...new Set(ids)].sort())
       }),
       { seed: 3, numRuns: 15 },
     )
@@ -158,8 +158,8 @@ describe('readings', () => {
   test('of many devices at once are all there, and a bad one fails alone', async () => {
     const good = Array.from({ length: 60 }, (_, place) => weigh(place % 3, 100 + place, place + 1))
     const bad = weighing(state.record.id, newId(), 5)
-    const answers = await Promise.all([...good, bad].map((each) => post(each)))
-    expect(answers.filter((each) => each.status === 200)).toHaveLength(60)
+    const answers = await Promise.all([...good, bad].map((entry) => post(entry)))
+    expect(answers.filter((answer) => answer.status === 200)).toHaveLength(60)
     expect(answers.at(-1)?.body).toMatchObject({ code: 'pile-unknown', issues: [{ path: 'facts[0].pileId' }] })
     expect((await current()).facts).toHaveLength(60)
   })
@@ -268,7 +268,7 @@ test('how many pieces a weighing is of is kept with it or after it, and what was
     expect((await post(...facts)).body.refused).toEqual([])
   const { facts } = await current()
   expect(facts).toEqual([total, said, undo, redo])
-  expect(standingReadings(facts).map((each) => each.pieces)).toEqual([5])
+  expect(standingReadings(facts).map((standingReading) => standingReading.pieces)).toEqual([5])
   const none = await post({ ...said, id: newId(), pieces: 0 })
   expect([none.status, none.body.issues[0].path]).toEqual([400, 'facts[0].pieces'])
 })

@@ -93,13 +93,13 @@ async function sortKnown(scope: Scope, sorting: Sorting): Promise<void> {
   const missing = sorting.missing()
   const known = await store.rowsById(
     scope,
-    missing.map((each) => each.id),
+    missing.map((row) => row.id),
   )
-  for (const each of missing) {
-    const row = known.get(each.id)
+  for (const other of missing) {
+    const row = known.get(other.id)
     if (!row) continue
-    if (isSameFact(factTable.fromRow(row), each)) sorting.settle(each.id)
-    else sorting.refuse(each.id, 'id-taken', 'id', TAKEN, 'is taken')
+    if (isSameFact(factTable.fromRow(row), other)) sorting.settle(other.id)
+    else sorting.refuse(other.id, 'id-taken', 'id', TAKEN, 'is taken')
   }
 }
 
@@ -108,14 +108,14 @@ async function sortAstray(scope: Scope, sorting: Sorting): Promise<boolean> {
   const missing = sorting.missing()
   const benches = [...new Set(missing.flatMap(({ fabricationId }) => fabricationId ?? []))]
   const piles = await store.pilesOf(scope, benches)
-  const astray = missing.filter((each) => {
-    const own = piles.filter((pile) => pile.fabricationId === each.fabricationId)
-    if (each.fabricationId !== null && own.length === 0) {
-      sorting.refuse(each.id, 'not-found', 'fabricationId', notFound('fabrication').message)
+  const astray = missing.filter((row) => {
+    const own = piles.filter((pile) => pile.fabricationId === row.fabricationId)
+    if (row.fabricationId !== null && own.length === 0) {
+      sorting.refuse(row.id, 'not-found', 'fabricationId', notFound('fabrication').message)
       return true
     }
-    if (!('pileId' in each) || own.some((pile) => pile.id === each.pileId)) return false
-    sorting.refuse(each.id, 'pile-unknown', 'pileId', PILE_UNKNOWN, 'is not a pile of this fabrication')
+    if (!('pileId' in row) || own.some((pile) => pile.id === row.pileId)) return false
+    sorting.refuse(row.id, 'pile-unknown', 'pileId', PILE_UNKNOWN, 'is not a pile of this fabrication')
     return true
   })
   return astray.length > 0

@@ -64,7 +64,7 @@ test('a portion that was taken back tells nothing, and one whose weighing was ta
 })
 
 test('only the latest portions of each way and shape count', async () => {
-  await keep(...Array.from({ length: 83 }, (_, at) => cut({ order: at + 1, planned: 100 + at })))
+  await keep(...Array.from({ length: 83 }, (_, index) => cut({ order: index + 1, planned: 100 + index })))
   await keep(cut({ way: 'girths' }))
   const cuts = await known()
   const templates = cuts.filter(({ way }) => way === 'template')

@@ -25,7 +25,7 @@ const handlers = (log: FactLog, feed: FactFeed, onKept: OnKept) =>
       const { facts } = body
       const answer = await log.append(scope, facts)
       const refused = new Set(answer.refused.map(({ at }) => at))
-      const kept = facts.filter((each, at): each is Fact => each.kind !== 'not-a-fact' && !refused.has(at))
+      const kept = facts.filter((fact, index): fact is Fact => fact.kind !== 'not-a-fact' && !refused.has(index))
       feed.tell(scope.kitchen.id, kept)
       onKept(
         scope,

@@ -13,13 +13,13 @@ export class Sorting {
 
   constructor(list: readonly (Fact | NotAFact)[]) {
     this.#list = list
-    list.forEach((each, at) => {
-      if (each.kind === 'not-a-fact') this.#refuseAt(at, ...unreadable(each, at))
+    list.forEach((item, index) => {
+      if (item.kind === 'not-a-fact') this.#refuseAt(index, ...unreadable(item, index))
       else {
-        const before = this.#missing.get(each.id)
-        if (!before) this.#missing.set(each.id, each)
+        const before = this.#missing.get(item.id)
+        if (!before) this.#missing.set(item.id, item)
         // Twice in one list is once; an id that stands for two things in it is the first one.
-        else if (!isSameFact(before, each)) this.#refuseAt(at, 'id-taken', TAKEN, [issue(at, 'id', 'is taken')])
+        else if (!isSameFact(before, item)) this.#refuseAt(index, 'id-taken', TAKEN, [issue(index, 'id', 'is taken')])
       }
     })
   }
@@ -35,21 +35,21 @@ export class Sorting {
 
   refuse(id: string, code: ProblemCode, field: string, detail: string, message = 'is not there'): void {
     this.#missing.delete(id)
-    this.#list.forEach((each, at) => {
-      const isIt = each.kind !== 'not-a-fact' && each.id === id
-      if (isIt && !this.#refused.has(at)) this.#refuseAt(at, code, detail, [issue(at, field, message)])
+    this.#list.forEach((item, index) => {
+      const isIt = item.kind !== 'not-a-fact' && item.id === id
+      if (isIt && !this.#refused.has(index)) this.#refuseAt(index, code, detail, [issue(index, field, message)])
     })
   }
 
   /** What is kept is what was not refused; where that is nothing, throws the refusal. */
   result(): FactsKept {
-    const kept = this.#list.flatMap((each, at) =>
-      each.kind === 'not-a-fact' || this.#refused.has(at) ? [] : [each.id],
+    const kept = this.#list.flatMap((item, index) =>
+      item.kind === 'not-a-fact' || this.#refused.has(index) ? [] : [item.id],
     )
     const refused = [...this.#refused.values()].sort((a, b) => a.at - b.at)
     const [first] = refused
     if (!first || kept.length > 0) return { kept, refused }
-    const issues = refused.flatMap((each) => each.issues)
+    const issues = refused.flatMap((refusal) => refusal.issues)
     throw new Refusal(first.code, first.detail, { issues: issues.slice(0, MAX_ISSUES) })
   }
 

@@ -48,7 +48,7 @@ export async function factsOf(scope: Scope, fabricationIds: readonly string[]): 
     }),
   ])
   for (const row of [...readings, ...others]) facts.get(row.fabricationId as string)?.push(factTable.fromRow(row))
-  for (const each of facts.values()) each.sort(byOrder)
+  for (const fact of facts.values()) fact.sort(byOrder)
   return facts
 }
 
@@ -67,8 +67,8 @@ export async function arrivedAt(
   const since = database.sequelize.literal(`NOW(3) - INTERVAL ${Math.ceil(withinSeconds)} SECOND`)
   return database.models.Fact.findAll({
     where: {
-      kitchenId: [...new Set(benches.map((each) => each.kitchenId))],
-      fabricationId: [...new Set(benches.map((each) => each.fabricationId))],
+      kitchenId: [...new Set(benches.map((bench) => bench.kitchenId))],
+      fabricationId: [...new Set(benches.map((bench) => bench.fabricationId))],
       receivedAt: { [Op.gte]: since },
     },
     raw: true,
@@ -83,8 +83,8 @@ export async function versionsOf(
   const rows = await database.models.Fabrication.findAll({
     attributes: ['id', 'kitchenId', 'version'],
     where: {
-      kitchenId: [...new Set(benches.map((each) => each.kitchenId))],
-      id: [...new Set(benches.map((each) => each.fabricationId))],
+      kitchenId: [...new Set(benches.map((bench) => bench.kitchenId))],
+      id: [...new Set(benches.map((bench) => bench.fabricationId))],
     },
     raw: true,
   })

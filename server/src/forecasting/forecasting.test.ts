@@ -30,7 +30,7 @@ afterAll(() => test_.close())
 /** Six chickens, finished; with a pile missing where `bones` is zero. */
 async function record(bones: number, labourFrom: LabourSource = 'timed'): Promise<FabricationState> {
   const items: Item[] = (await send(test_, 'GET', path('/items'))).body
-  const style = items[0]?.styles.find((each) => each.name.startsWith('Supremes'))
+  const style = items[0]?.styles.find((style) => style.name.startsWith('Supremes'))
   const purchase = { price: { amount: 3.1, per: 'kg' }, invoiceWeight: 12_600, extras: 3 }
   const supplierId = await addSupplier(test_, kitchen, 'Ostravale Poultry Yard')
   const request = { ...startOf(style?.id as string), purchase, supplierId }

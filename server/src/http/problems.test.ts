@@ -94,7 +94,7 @@ describe('what is sent', () => {
   })
 
   test('with thousands of faults is answered with twenty of them', () => {
-    const many = Object.fromEntries(Array.from({ length: 50_000 }, (_, at) => [`field ${at}`, 1]))
+    const many = Object.fromEntries(Array.from({ length: 50_000 }, (_, index) => [`field ${index}`, 1]))
     const { error } = z.strictObject({}).safeParse(many)
     const { options, message } = invalidInput(error as z.ZodError)
     expect(options.issues).toHaveLength(20)

@@ -18,7 +18,7 @@ test('two are worked on at once, in their order, and each is answered', async ()
     if (params.id === '3') throw new Error('this one fails')
     return params.id
   })
-  const answers = Array.from({ length: 6 }, (_, at) => app.inject({ url: `/${at}` }))
+  const answers = Array.from({ length: 6 }, (_, index) => app.inject({ url: `/${index}` }))
   for (let done = 0; done < 6; done++) {
     await until(() => waiting.length > 0, soon)
     waiting.shift()?.()

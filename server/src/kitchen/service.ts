@@ -27,7 +27,7 @@ export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): 
 
 /** A cook of this kitchen; null where it has none of this id. */
 export const cookById = async (scope: Scope, id: string) =>
-  (await store.cooks(scope)).find((each) => each.id === id) ?? null
+  (await store.cooks(scope)).find((cook) => cook.id === id) ?? null
 
 export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
   createOnce({
@@ -70,11 +70,11 @@ export async function updateCook(scope: Scope, id: string, edit: CookEdit): Prom
 export async function updateCookWeeks(scope: Scope, { cooks }: CookWeeks): Promise<Cook[]> {
   return decide(scope, 'cooks', async (inside) => {
     const known = new Set((await store.cooks(inside)).map(({ id }) => id))
-    const issues = cooks.flatMap(({ id }, at) =>
-      known.has(id) ? [] : [{ path: `cooks[${at}].id`, message: 'is not a cook here' }],
+    const issues = cooks.flatMap(({ id }, index) =>
+      known.has(id) ? [] : [{ path: `cooks[${index}].id`, message: 'is not a cook here' }],
     )
     if (issues.length > 0) throw new Refusal('invalid-input', 'This kitchen has no such cook.', { issues })
-    for (const each of cooks) await store.updateCookWeek(inside, each)
+    for (const cook of cooks) await store.updateCookWeek(inside, cook)
     return store.cooks(inside)
   })
 }
@@ -88,18 +88,18 @@ export async function requireCook(scope: Scope, id: string): Promise<Cook> {
   })
 }
 
-export async function createOffer(scope: Scope, each: KitchenOffer): Promise<KitchenOffer> {
-  const { style } = await requireStyle(scope, each.styleId)
-  await requireSupplier(scope, each.supplierId)
-  if (!style.piles.some((pile) => pile.id === each.offer.pileId && pile.class === 'primary')) {
+export async function createOffer(scope: Scope, offer: KitchenOffer): Promise<KitchenOffer> {
+  const { style } = await requireStyle(scope, offer.styleId)
+  await requireSupplier(scope, offer.supplierId)
+  if (!style.piles.some((pile) => pile.id === offer.offer.pileId && pile.class === 'primary')) {
     throw new Refusal('pile-unknown', 'The offer is for no portion pile of this style.', {
       issues: [{ path: 'offer.pileId', message: 'is not a primary pile of this style' }],
     })
   }
   return createOnce({
-    read: async () => (await store.offers(scope)).find(({ id }) => id === each.id) ?? null,
-    create: () => store.insertOffer(scope, each),
-    isSame: (known) => isSameContent(known, each),
+    read: async () => (await store.offers(scope)).find(({ id }) => id === offer.id) ?? null,
+    create: () => store.insertOffer(scope, offer),
+    isSame: (known) => isSameContent(known, offer),
     taken: { path: 'id', detail: 'This id stands for another offer.' },
   })
 }

@@ -27,7 +27,7 @@ export async function chart(scope: Scope, query: ChartQuery): Promise<LogbookSer
   const drawn = <T extends { from: number; to: number }>(stretches: readonly T[]): T[] =>
     stretches
       .filter(({ to }) => to >= first)
-      .map((each) => ({ ...each, from: Math.max(0, each.from - first), to: each.to - first }))
+      .map((stretch) => ({ ...stretch, from: Math.max(0, stretch.from - first), to: stretch.to - first }))
   const shown = signals.filter(({ to }) => to >= first).slice(-MAX_SIGNALS)
   const stretches = shown.map((signal) => stretchesOf(points, limits, signal))
   const shares = await pileShares(scope, [...new Set(stretches.flatMap(({ now, usual }) => [...now, ...usual]))])
@@ -37,8 +37,8 @@ export async function chart(scope: Scope, query: ChartQuery): Promise<LogbookSer
     points: points.slice(first),
     records: points.length,
     limits: drawn(limits),
-    signals: drawn(shown).map((signal, at) => {
-      const { now, usual } = stretches[at] as Stretches
+    signals: drawn(shown).map((signal, index) => {
+      const { now, usual } = stretches[index] as Stretches
       const [moved = null, ...others] = movedPiles(pilesOf(now), pilesOf(usual))
       const against = others.find(({ difference }) => moved !== null && difference * moved.difference < 0) ?? null
       return { ...signal, moved, against }

@@ -98,7 +98,7 @@ function testOf({ record, facts }: FabricationState): StyleTest {
     unitWeight: weights.ap / units,
     stepsDone: done.length > 0 ? [...new Set(done)] : null,
     shares: new Map(
-      record.piles.flatMap(({ stylePileId }, at) => (stylePileId ? [[stylePileId, piles[at]?.share ?? 0]] : [])),
+      record.piles.flatMap(({ stylePileId }, index) => (stylePileId ? [[stylePileId, piles[index]?.share ?? 0]] : [])),
     ),
     minutes: isMeasured(labourFrom) ? labour.reduce((sum, entry) => sum + entry.minutes, 0) / units : null,
     consumables: cost.consumables / units,

@@ -14,9 +14,12 @@ export async function refuseFilters(scope: Scope, filters: LogbookFilters): Prom
   const names = kinds.length > 0 ? await namesOf(scope, kinds) : null
   for (const kind of kinds) {
     const chosen = filters[kind] as string | string[]
-    ;[chosen].flat().forEach((id, at) => {
+    ;[chosen].flat().forEach((id, index) => {
       if (names?.[kind].has(id)) return
-      issues.push({ path: Array.isArray(chosen) ? `${kind}[${at}]` : kind, message: `is no ${kind} of this kitchen` })
+      issues.push({
+        path: Array.isArray(chosen) ? `${kind}[${index}]` : kind,
+        message: `is no ${kind} of this kitchen`,
+      })
     })
   }
   if (issues.length > 0) {

@@ -56,26 +56,26 @@ export async function learning(scope: Scope, filters: LogbookFilters): Promise<L
   ])
   const to: Day = filters.to ?? dayOf(scope)
   const from: Day = filters.from ?? records[0]?.day ?? to
-  const named = <T extends { cook: string; item: string; style: string }>(each: T) => ({
-    ...each,
-    ...namesOfStyle(names, each),
-    cookName: nameOf(names, 'cook', each.cook),
+  const named = <T extends { cook: string; item: string; style: string }>(entry: T) => ({
+    ...entry,
+    ...namesOfStyle(names, entry),
+    cookName: nameOf(names, 'cook', entry.cook),
   })
   return {
-    practice: practiceOf(records, from, to).map((each) => named({ ...each, pile: mostMore(means, each) })),
+    practice: practiceOf(records, from, to).map((practice) => named({ ...practice, pile: mostMore(means, practice) })),
     improving: improvementsOf(records).map(named),
   }
 }
 
 /** The pile that a cook has most more of than the others at the same item and style. */
 function mostMore(means: readonly PileMean[], { cook, item, style }: Pick<PileMean, 'cook' | 'item' | 'style'>) {
-  const own = means.filter((each) => each.item === item && each.style === style)
+  const own = means.filter((mean) => mean.item === item && mean.style === style)
   const differences = own.flatMap((mine) => {
     if (mine.cook !== cook) return []
-    const others = own.filter((each) => each.cook !== cook && each.pile === mine.pile)
-    const records = others.reduce((sum, each) => sum + each.records, 0)
+    const others = own.filter((row) => row.cook !== cook && row.pile === mine.pile)
+    const records = others.reduce((sum, other) => sum + other.records, 0)
     if (records === 0) return []
-    const mean = others.reduce((sum, each) => sum + each.mean * each.records, 0) / records
+    const mean = others.reduce((sum, other) => sum + other.mean * other.records, 0) / records
     return [{ name: mine.name, difference: mine.mean - mean }]
   })
   const [most] = differences.sort((a, b) => b.difference - a.difference)

@@ -100,18 +100,18 @@ describe('a summary', () => {
   test('is what the records that count say by themselves', async () => {
     const { all } = await summary()
     const figures = await Promise.all(ids.slice(0, 4).map(figuresOf))
-    const yields = figures.map((each) => each.portionYield)
-    const mean = yields.reduce((sum, each) => sum + each, 0) / 4
+    const yields = figures.map((figure) => figure.portionYield)
+    const mean = yields.reduce((sum, other) => sum + other, 0) / 4
     expect(all).toMatchObject({ records: 4, units: 24, ap: 50_400 })
     expect(all.portionYield.mean).toBeCloseTo(mean, 12)
     expect(all.portionYield.sd).toBeCloseTo(
-      Math.sqrt(yields.reduce((sum, each) => sum + (each - mean) ** 2, 0) / 3),
+      Math.sqrt(yields.reduce((sum, other) => sum + (other - mean) ** 2, 0) / 3),
       12,
     )
     expect(all.minutesPerUnit).toMatchObject({ mean: 9, sd: 0, low: 9, high: 9 })
     for (const view of MONEY_VIEWS) {
       expect(all.money[view]).toBeCloseTo(
-        figures.reduce((sum, each) => sum + each.money[view], 0),
+        figures.reduce((sum, figure) => sum + figure.money[view], 0),
         9,
       )
     }
@@ -124,7 +124,7 @@ describe('a summary', () => {
       [cooks[1], 'Ondine', 2],
     ])
     const [first, second, third] = await Promise.all(ids.map(figuresOf))
-    const [a, b, c] = [first, second, third].map((each) => each?.portionYield ?? 0) as [number, number, number]
+    const [a, b, c] = [first, second, third].map((entry) => entry?.portionYield ?? 0) as [number, number, number]
     // Halves were cut by nobody else: that record has nobody to be compared with.
     expect(groups[0]?.yieldAgainstStyle?.mean).toBeCloseTo((a - c + (b - c)) / 2, 12)
     expect(groups[1]?.yieldAgainstStyle).toMatchObject({ mean: expect.closeTo(c - (a + b) / 2, 12), low: null })
@@ -143,7 +143,7 @@ describe('a summary', () => {
   ])('by %s', async (group, names) => {
     const { groups, all } = await summary(`?group=${group}`)
     expect(groups.map(({ name }) => name)).toEqual(names)
-    expect(groups.reduce((sum, each) => sum + each.records, 0)).toBe(names.length === 0 ? 0 : all.records)
+    expect(groups.reduce((sum, group) => sum + group.records, 0)).toBe(names.length === 0 ? 0 : all.records)
   })
 
   test('of some days and of some cooks', async () => {
@@ -266,7 +266,7 @@ describe('figures follow', () => {
     for (const document of fc.sample(anyDocument, { numRuns: 25, seed: 7 })) {
       const id = await keep(document)
       const figures = await figuresOf(id)
-      const row = (await records('?sort=date&order=descending&limit=200')).rows.find((each) => each.id === id)
+      const row = (await records('?sort=date&order=descending&limit=200')).rows.find((row) => row.id === id)
       expect(row).toMatchObject({ portionYield: figures.portionYield, money: figures.money, ap: figures.ap })
     }
   })

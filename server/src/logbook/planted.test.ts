@@ -111,7 +111,7 @@ test('what somebody stands by is doubted no more, here and where its file is tak
   expect((await send(house, 'PUT', path(`/fabrications/${id}`), editOf(record, { settled: [why.kind] }))).status).toBe(
     200,
   )
-  expect((await get<LogbookDoubts>('/logbook/doubts')).doubts.map((each) => each.id)).not.toContain(id)
+  expect((await get<LogbookDoubts>('/logbook/doubts')).doubts.map((doubt) => doubt.id)).not.toContain(id)
   const file = await house.app.inject({ url: path(`/logbook/records.json?id=${id}`) })
   expect(file.json().records).toMatchObject([{ id, settled: [why.kind] }])
 })

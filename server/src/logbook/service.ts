@@ -24,9 +24,9 @@ export async function summary(scope: Scope, { group, ...filters }: SummaryQuery)
   const { sums, yields } = await sumsOf(scope, filters, group, names)
   const { groups, all } = summariseLogbook(sums, yields)
   if (group === 'none') return { groups: [], all }
-  const named = groups.map((each) => ({
-    ...each,
-    name: names && isNamed(group) ? nameOf(names, group, each.key) : each.key,
+  const named = groups.map((summaryGroup) => ({
+    ...summaryGroup,
+    name: names && isNamed(group) ? nameOf(names, group, summaryGroup.key) : summaryGroup.key,
   }))
   return { groups: named.sort(isByNumber(group) ? byNumber : byText), all }
 }
@@ -68,8 +68,8 @@ export async function changes(scope: Scope): Promise<LogbookChanges> {
   const { changes: found, tests } = whatChanged(known, today)
   const named = found.map((change) => {
     const name = nameOf(names, change.of, change.key)
-    const attributions = change.attributions.map(({ of, moved, held, ...each }) => ({
-      ...each,
+    const attributions = change.attributions.map(({ of, moved, held, ...rest }) => ({
+      ...rest,
       of,
       moved: moved.map((key) => nameOf(names, of, key)),
       held: held.map((key) => nameOf(names, of, key)),

@@ -66,10 +66,10 @@ async function readRecords(sent: readonly unknown[]): Promise<LoggedRecord[]> {
   const issues: Issue[] = []
   const ids = new Set<string>()
   const records: LoggedRecord[] = []
-  for (const [at, each] of sent.entries()) {
+  for (const [at, record] of sent.entries()) {
     if (at % AT_A_TIME === 0) await nextTurn()
     const path = (rest: string) => `records[${at}]${rest === '' ? '' : `.${rest}`}`
-    const read = loggedRecord.safeParse(each)
+    const read = loggedRecord.safeParse(record)
     if (!read.success) {
       issues.push(...issuesOf(read.error).map((issue) => ({ ...issue, path: path(issue.path) })))
       continue

@@ -59,11 +59,11 @@ function refuseNothingWeighed(document: FabricationDocument): void {
 }
 
 export function nothingWeighed({ piles }: FabricationDocument): { path: string; message: string }[] {
-  return piles.flatMap((pile, at) =>
+  return piles.flatMap((pile, index) =>
     (pile.pieces ?? []).flatMap((grams, place) =>
       wholeMilligrams(grams) > 0
         ? []
-        : [{ path: `piles[${at}].pieces[${place}]`, message: 'must be a milligram or more' }],
+        : [{ path: `piles[${index}].pieces[${place}]`, message: 'must be a milligram or more' }],
     ),
   )
 }
@@ -137,16 +137,16 @@ function closedRecord(
 }
 
 function readingsOf(document: FabricationDocument, record: FabricationRecord, takenAt: string): Reading[] {
-  const weights = document.piles.flatMap((pile, at) =>
+  const weights = document.piles.flatMap((pile, index) =>
     (pile.pieces ?? [pile.weight ?? 0])
       .map(wholeMilligrams)
       .filter((grams) => grams > 0)
-      .map((grams) => ({ grams, pileId: (record.piles[at] as PlannedPile).id })),
+      .map((grams) => ({ grams, pileId: (record.piles[index] as PlannedPile).id })),
   )
-  return weights.map(({ grams, pileId }, at) => ({
+  return weights.map(({ grams, pileId }, index) => ({
     kind: 'reading',
     id: newId(),
-    order: at + 1,
+    order: index + 1,
     takenAt,
     fabricationId: record.id,
     pileId,
@@ -158,7 +158,7 @@ function readingsOf(document: FabricationDocument, record: FabricationRecord, ta
 }
 
 function plannedFromPile(pile: Pile, { style }: ResolvedNames): PlannedPile {
-  const planned = style?.piles.find((each) => each.name === pile.name)
+  const planned = style?.piles.find((other) => other.name === pile.name)
   return {
     id: newId(),
     stylePileId: planned?.id ?? null,

@@ -24,7 +24,7 @@ interface Named {
   name: string
 }
 
-const isNamed = (name: string) => (each: Named) => nameKey(each.name) === nameKey(name)
+const isNamed = (name: string) => (named: Named) => nameKey(named.name) === nameKey(name)
 
 /** Everything that a name may mean. */
 export interface NameRows {
@@ -59,7 +59,7 @@ export function readNames(
     const decided = decisions[field]
     if (name === undefined || decided === 'none' || decided === 'add') return null
     if (decided !== undefined) {
-      const row = among.find((each) => each.id === decided)
+      const row = among.find((row) => row.id === decided)
       if (!row) throw notFound(field)
       return row
     }

@@ -23,7 +23,7 @@ import { requireSupplier } from '../supplier/index.ts'
 
 /** What the style says of its piles' worth; where it says nothing, what was said last time. */
 function worthOf(pile: KnownPile, last: FabricationRecord | undefined) {
-  const before = last?.piles.find((each) => each.stylePileId === pile.id)
+  const before = last?.piles.find((other) => other.stylePileId === pile.id)
   return {
     valuePerKg: pile.valuePerKg ?? before?.valuePerKg ?? null,
     usedShare: pile.usedShare ?? before?.usedShare ?? null,
@@ -89,12 +89,12 @@ function boardSteps(settled: SettledStyle<KnownPile>, planned: readonly PlannedP
   const regionOf = (id: string) => settled.piles.find((pile) => pile.id === id)?.region ?? null
   const regions = settled.steps.map((step) => [...new Set(step.pileIds.flatMap((id) => regionOf(id) ?? []))])
   const steps = stepsLedTo(settled.steps, (id) => plannedBy(planned, id)?.id ?? null)
-  return steps.map(({ when: _when, ...step }, at) => ({
+  return steps.map(({ when: _when, ...step }, index) => ({
     ...step,
     pileIds: [...step.pileIds],
     mistakes: [...step.mistakes],
     cautions: [...step.cautions],
-    regions: regions[at] ?? [],
+    regions: regions[index] ?? [],
   }))
 }
 
@@ -102,7 +102,7 @@ function boardSteps(settled: SettledStyle<KnownPile>, planned: readonly PlannedP
 function consumablesOf({ style }: KnownStyle, units: number, last: FabricationRecord | undefined) {
   const lastUnits = last?.units ?? 1
   return style.consumables.map(({ name, costPerUnit }) => {
-    const before = last?.consumables.find((each) => each.name === name)?.cost ?? 0
+    const before = last?.consumables.find((consumable) => consumable.name === name)?.cost ?? 0
     return { name, cost: (costPerUnit ?? before / lastUnits) * units }
   })
 }
@@ -229,11 +229,11 @@ async function offersFor(
   piles: readonly PlannedPile[],
 ): Promise<PlannedOffer[]> {
   const listed = await offersOfStyle(scope, { style, units, day: date })
-  const said = (await offers(scope)).filter((each) => each.styleId === style.id)
+  const said = (await offers(scope)).filter((offer) => offer.styleId === style.id)
   // The price book knows today's price of an offer of the same supplier that was said once.
   const isListed = ({ supplierId, offer: { name } }: (typeof said)[number]) =>
-    listed.some((each) => each.supplierId === supplierId && each.offer.name === name)
-  return [...listed, ...said.filter((each) => !isListed(each))].flatMap(({ offer }) => {
+    listed.some((offer) => offer.supplierId === supplierId && offer.offer.name === name)
+  return [...listed, ...said.filter((row) => !isListed(row))].flatMap(({ offer }) => {
     const pile = plannedBy(piles, offer.pileId)
     return pile ? [{ ...offer, pileId: pile.id }] : []
   })
@@ -259,7 +259,7 @@ function refuseTooMany(piles: readonly PlannedPile[], units: number): void {
 
 function refuseUnknownChoices({ style }: KnownStyle, chosen: FabricationRequest['chosen']): void {
   const isThere = (option: string, choice: string) =>
-    style.options.some((each) => each.id === option && each.choices.some(({ id }) => id === choice))
+    style.options.some((other) => other.id === option && other.choices.some(({ id }) => id === choice))
   const issues = Object.entries(chosen).flatMap(([option, choice]) =>
     isThere(option, choice) ? [] : [{ path: `chosen.${option}`, message: 'is not a choice of this style' }],
   )

@@ -76,12 +76,12 @@ export function text(
   const runs = words.split(EXTENDED).filter((run) => run !== '')
   page.font(FILES[weight].latin)
   if (runs.length === 0) return y + page.currentLineHeight()
-  runs.forEach((run, at) => {
-    const isLast = at === runs.length - 1
+  runs.forEach((run, index) => {
+    const isLast = index === runs.length - 1
     page.font(EXTENDED.test(run) ? FILES[weight].extended : FILES[weight].latin)
     const limit = height === undefined ? {} : { height, ellipsis: true }
     const options = { width, align, continued: !isLast, lineGap: 1, ...limit, ...(link === undefined ? {} : { link }) }
-    if (at === 0) page.text(run, x, y, options)
+    if (index === 0) page.text(run, x, y, options)
     else page.text(run, options)
   })
   return page.y
@@ -98,11 +98,18 @@ export function table(page: Page, { heads, rows }: SheetTable, { x, y, width }: 
   const first = heads.length > 4 ? 0.28 : 0.5
   const rest = (width * (1 - first)) / (heads.length - 1)
   const row = (cells: readonly string[], top: number, weight: Weight, colour: string) => {
-    cells.forEach((cell, at) => {
-      const left = at === 0 ? x : x + width * first + rest * (at - 1)
-      const size = { width: at === 0 ? width * first : rest, height: ROW }
+    cells.forEach((cell, index) => {
+      const left = index === 0 ? x : x + width * first + rest * (index - 1)
+      const size = { width: index === 0 ? width * first : rest, height: ROW }
       page.save().rect(left, top, size.width, size.height).clip()
-      text(page, cell, { x: left, y: top + 1.5, width: size.width, weight, colour, align: at === 0 ? 'left' : 'right' })
+      text(page, cell, {
+        x: left,
+        y: top + 1.5,
+        width: size.width,
+        weight,
+        colour,
+        align: index === 0 ? 'left' : 'right',
+      })
       page.restore()
     })
     page
@@ -112,8 +119,8 @@ export function table(page: Page, { heads, rows }: SheetTable, { x, y, width }: 
       .stroke(weight === 'bold' ? INK : LINE)
   }
   row(heads, y, 'bold', INK)
-  rows.forEach((cells, at) => {
-    row(cells, y + ROW * (at + 1), 'regular', INK)
+  rows.forEach((cells, index) => {
+    row(cells, y + ROW * (index + 1), 'regular', INK)
   })
   return y + ROW * (rows.length + 1)
 }

@@ -52,8 +52,8 @@ export async function planRows(scope: Scope): Promise<PlanRow[]> {
      LEFT JOIN fabrications AS made ON made.kitchen_id = own.kitchen_id AND made.id = own.fabrication_id
      WHERE own.kitchen_id = :kitchenId AND NOT own.is_dropped GROUP BY own.plan_id`,
   )
-  const expectedOf = new Map(expected.map((each) => [each.planId, each]))
-  const plannedOf = new Map(planned.map((each) => [each.planId, each]))
+  const expectedOf = new Map(expected.map((row) => [row.planId, row]))
+  const plannedOf = new Map(planned.map((row) => [row.planId, row]))
   return eachReadable(
     scope,
     rows,

@@ -40,7 +40,7 @@ export async function plan(scope: Scope, id: string): Promise<Plan> {
   const { accepted, ...kept } = await requirePlan(scope, id)
   if (!accepted) return { ...kept, accepted, told: [] }
   const expected = await store.linesOfPlan(scope, id)
-  const told = (await store.toldOf(scope, [id])).map(({ planId: _plan, ...each }) => each)
+  const told = (await store.toldOf(scope, [id])).map(({ planId: _plan, ...mark }) => mark)
   return { ...kept, told, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
 }
 
@@ -104,14 +104,14 @@ export async function acceptPlan(scope: Scope, id: string, { version, ...accepte
       day: order.day,
     })),
   )
-  const work = plannedWork(lines, goods, draft).map(({ delivery, expectedLineId, ...each }) => ({
-    ...each,
+  const work = plannedWork(lines, goods, draft).map(({ delivery, expectedLineId, ...cutting }) => ({
+    ...cutting,
     id: newId(),
     planId: id,
     cookId: null,
     expectedLineId:
       expectedLineId ??
-      expected.find(({ articleId, day }) => articleId === each.articleId && day === delivery)?.id ??
+      expected.find(({ articleId, day }) => articleId === cutting.articleId && day === delivery)?.id ??
       null,
   }))
   requireKeepable({ expected, planned: work })
@@ -241,16 +241,16 @@ function realOf(
     unitsDone: unitsOf({ record }, piles),
     cookId: record.cookId,
     units: record.units,
-    minutes: record.labour.reduce((sum, each) => sum + each.minutes, 0),
+    minutes: record.labour.reduce((sum, entry) => sum + entry.minutes, 0),
     portions: portions.flatMap(({ productId, quantity }) => {
-      const places = record.piles.flatMap(({ stylePileId }, at) =>
-        record.styleId === styleId && pilesOf.get(stylePileId ?? '')?.productId === productId ? [at] : [],
+      const places = record.piles.flatMap(({ stylePileId }, index) =>
+        record.styleId === styleId && pilesOf.get(stylePileId ?? '')?.productId === productId ? [index] : [],
       )
       const perUnit = places.reduce(
-        (sum, at) => sum + (pilesOf.get(record.piles[at]?.stylePileId ?? '')?.portionsPerUnit ?? 0),
+        (sum, index) => sum + (pilesOf.get(record.piles[index]?.stylePileId ?? '')?.portionsPerUnit ?? 0),
         0,
       )
-      const pieces = places.reduce((sum, at) => sum + (piles[at]?.portions ?? 0), 0)
+      const pieces = places.reduce((sum, index) => sum + (piles[index]?.portions ?? 0), 0)
       return perUnit > 0 ? [{ productId, quantity: (pieces * quantity) / (perUnit * units) }] : []
     }),
     money: cost.in,
@@ -261,7 +261,7 @@ function realOf(
 function unitsOf({ record }: Pick<State, 'record'>, weighed: readonly { portions: number | null }[]): number {
   const units = record.units ?? 0
   if (record.status === 'closed' || units === 0) return units
-  const counts = new Map(record.piles.map(({ id }, at) => [id, weighed[at]?.portions ?? 0]))
+  const counts = new Map(record.piles.map(({ id }, index) => [id, weighed[index]?.portions ?? 0]))
   return unitsDone({ units, piles: record.piles, counts })
 }
 

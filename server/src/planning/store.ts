@@ -171,8 +171,8 @@ type NewPlanned = Omit<
 >
 
 export async function insertPlanned(scope: Scope, planned: readonly NewPlanned[]): Promise<void> {
-  const rows = planned.map((each, position) => ({
-    ...each,
+  const rows = planned.map((row, position) => ({
+    ...row,
     position,
     kitchenId: scope.kitchen.id,
     isDropped: false,

@@ -9,7 +9,7 @@ beforeAll(async () => {
 })
 afterAll(() => test_.close())
 
-test.each(planCases.map((each) => [each.name, each] as const))(
+test.each(planCases.map((testCase) => [testCase.name, testCase] as const))(
   '%s over HTTP',
   async (_name, { input, expect: expected }) => {
     const { status, body } = await send(test_, 'POST', '/api/portion-plan', input)
@@ -18,7 +18,7 @@ test.each(planCases.map((each) => [each.name, each] as const))(
   },
 )
 
-test.each(plateCases.map((each) => [each.name, each] as const))(
+test.each(plateCases.map((testCase) => [testCase.name, testCase] as const))(
   '%s over HTTP',
   async (_name, { input, expect: expected }) => {
     const { status, body } = await send(test_, 'POST', '/api/plating', input)
@@ -74,7 +74,7 @@ test.each([
   ['a product twice', { products: [product, product] }, 'products[1].name'],
   [
     'a thousand products',
-    { products: Array.from({ length: 1000 }, (_, at) => ({ ...product, name: `p${at}` })) },
+    { products: Array.from({ length: 1000 }, (_, index) => ({ ...product, name: `p${index}` })) },
     'products',
   ],
   ['a step too fine', { step: 0.01 }, 'step'],
@@ -91,7 +91,7 @@ test.each([
 ])(
   'more than memory holds is refused by arithmetic, and the next is planned: %s',
   async (_words, changes) => {
-    const many = Array.from({ length: 20 }, (_, at) => ({ ...product, name: `p${at}`, ...changes }))
+    const many = Array.from({ length: 20 }, (_, index) => ({ ...product, name: `p${index}`, ...changes }))
     const length = 1000
     const long = { weight: 20_000, length, profile: [0, length].map((at) => ({ at, area: 19_000 })) }
     const huge = { ...request, piece: long, products: many, step: 0.5 }

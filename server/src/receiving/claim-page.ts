@@ -83,13 +83,13 @@ function casesTable(lot: Lot, format: Format): SheetTable {
   return {
     heads: ['Case', 'Unit price', 'Invoice', 'Weighed', 'Short', 'Claim'],
     rows: [
-      ...lot.cases.map((each, at) => [
-        each.serial ?? String(at + 1),
+      ...lot.cases.map((lotCase, index) => [
+        lotCase.serial ?? String(index + 1),
         unit,
-        format.weight(each.invoiceWeight),
-        each.weighed === null ? 'not weighed' : format.weight(each.weighed),
-        format.weight(delivery.cases[at]?.short ?? 0),
-        format.money(delivery.cases[at]?.claim ?? 0),
+        format.weight(lotCase.invoiceWeight),
+        lotCase.weighed === null ? 'not weighed' : format.weight(lotCase.weighed),
+        format.weight(delivery.cases[index]?.short ?? 0),
+        format.money(delivery.cases[index]?.claim ?? 0),
       ]),
       [
         'in all, cases that are over counted in',
@@ -109,7 +109,7 @@ function faultsTable(lot: Lot, format: Format): SheetTable {
   // What is written adds up to what is claimed.
   const parts = whole === null ? roundParts([delivery.claim, ...faults.map(({ worth }) => worth)], digits, total) : []
   const worthOf = (checkId: string) => {
-    const at = faults.findIndex((each) => each.checkId === checkId)
+    const at = faults.findIndex((fault) => fault.checkId === checkId)
     return at < 0 ? '' : format.money(parts[at + 1] ?? faults[at]?.worth ?? 0)
   }
   return {
@@ -126,7 +126,7 @@ function faultsTable(lot: Lot, format: Format): SheetTable {
 }
 
 function measured(checkId: string, value: number | null, format: Format): string {
-  const check = RECEIVING_CHECKS.find((each) => each.id === checkId)
+  const check = RECEIVING_CHECKS.find((receivingCheck) => receivingCheck.id === checkId)
   if (value === null || check?.states) return ''
   const unit = check?.number?.unit
   return unit === '°C' ? format.heat(value) : `${format.typed(value)} ${unit ?? ''}`.trim()
@@ -135,14 +135,14 @@ function measured(checkId: string, value: number | null, format: Format): string
 /** Pictures in rows of three; says where they end. */
 function drawPictures(page: Page, pictures: readonly Buffer[], from: number): number {
   let y = from
-  pictures.forEach((picture, at) => {
-    const column = at % 3
+  pictures.forEach((picture, index) => {
+    const column = index % 3
     if (column === 0 && y + PICTURE_HEIGHT > page.page.height - MARGIN) {
       page.addPage()
       y = MARGIN
     }
     page.image(picture, MARGIN + column * (PICTURE_WIDTH + 12), y, { fit: [PICTURE_WIDTH, PICTURE_HEIGHT] })
-    if (column === 2 || at === pictures.length - 1) y += PICTURE_HEIGHT + 12
+    if (column === 2 || index === pictures.length - 1) y += PICTURE_HEIGHT + 12
   })
   return y
 }

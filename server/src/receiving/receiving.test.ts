@@ -66,13 +66,13 @@ const lot = (changes: Partial<LotEdit> = {}): LotEdit => ({
   ...changes,
 })
 /** What is answered: the lot with the names to read it by. */
-const named = (each: LotEdit) => ({
-  ...each,
+const named = (edit: LotEdit) => ({
+  ...edit,
   item: 'Chicken, eviscerated',
   supplier: 'Ostravale Poultry Yard',
   standingBy: null,
 })
-const receive = (each: LotEdit) => send(test_, 'POST', path('/lots'), each)
+const receive = (edit: LotEdit) => send(test_, 'POST', path('/lots'), edit)
 
 test('a delivery is taken in whole, and sent twice it is there once', async () => {
   const sent = lot()
@@ -179,7 +179,7 @@ test('what stands apart or went back is not cut from without a reason, or at all
     lot({ standing: 'quarantined', standingReason: 'smells' }),
     lot({ standing: 'returned', standingReason: 'too warm', cases: [{ ...caseOf(), id: newId() }] }),
   ]
-  for (const each of [apart, back]) expect((await send(test_, 'POST', path('/lots'), each)).status).toBe(201)
+  for (const entry of [apart, back]) expect((await send(test_, 'POST', path('/lots'), entry)).status).toBe(201)
   const style = ((await send(test_, 'GET', path('/items'))).body as Item[])[0]?.styles[0]?.id as string
   const cookId = newId()
   await send(test_, 'POST', path('/cooks'), { id: cookId, name: 'Marit', wagePerHour: 20 })

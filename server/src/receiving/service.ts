@@ -39,9 +39,9 @@ function refuseOtherLabels(lot: LotEdit, before: Lot | null): void {
   const known = new Set(
     lot.code === before?.code && lot.gtin === before?.gtin ? before?.cases.map(({ label }) => label) : [],
   )
-  const issues = lot.cases.flatMap(({ label }, at) => {
+  const issues = lot.cases.flatMap(({ label }, index) => {
     const mismatch = label === null || known.has(label) ? null : labelMismatch(label, lot, lot.receivedOn)
-    return mismatch ? [{ path: `cases.${at}.label`, message: MISMATCHES[mismatch.kind] }] : []
+    return mismatch ? [{ path: `cases.${index}.label`, message: MISMATCHES[mismatch.kind] }] : []
   })
   const [first] = issues
   if (first) throw new Refusal('invalid-input', `${first.path} ${first.message}`, { issues: issues.slice(0, 20) })

@@ -79,11 +79,11 @@ async function insertLists(scope: Scope, lot: LotEdit): Promise<void> {
   const { LotCase, LotCheck } = scope.database.models
   const key = { kitchenId: scope.kitchen.id, lotId: lot.id }
   await LotCase.bulkCreate(
-    lot.cases.map((each, position) => ({ ...each, ...key, position })),
+    lot.cases.map((lotCase, position) => ({ ...lotCase, ...key, position })),
     within(scope),
   )
   await LotCheck.bulkCreate(
-    lot.checks.map((each) => ({ ...each, ...key })),
+    lot.checks.map((check) => ({ ...check, ...key })),
     within(scope),
   )
 }

@@ -55,13 +55,13 @@ describe('with the simulated scale', () => {
     const events: ScaleStatus[] = []
     const reader = (response.body as ReadableStream<Uint8Array>).getReader()
     const decoder = new TextDecoder()
-    while (!events.some((each) => isAt(each, 1234))) {
+    while (!events.some((event) => isAt(event, 1234))) {
       const { value } = await reader.read()
       for (const line of decoder.decode(value).split('\n')) {
         if (line.startsWith('data: ')) events.push(JSON.parse(line.slice(6)))
       }
     }
-    expect(events.some((each) => each.reading?.state === 'moving')).toBe(true)
+    expect(events.some((event) => event.reading?.state === 'moving')).toBe(true)
     aborter.abort()
   })
 

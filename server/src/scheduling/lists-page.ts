@@ -13,8 +13,8 @@ export const listsPdf = (lists: PaperLists): Promise<Buffer> =>
   pdfOf(lists.title, lists.paper, (page) => {
     if (lists.lists.length === 0)
       text(page, 'Nothing is scheduled.', { x: MARGIN, y: MARGIN, width: WIDTH, size: SIZE })
-    lists.lists.forEach((list, at) => {
-      if (at > 0) page.addPage()
+    lists.lists.forEach((list, index) => {
+      if (index > 0) page.addPage()
       draw(page, list, lists.title)
     })
   })

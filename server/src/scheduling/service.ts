@@ -41,16 +41,16 @@ async function refuseOfOtherPlans(
   const jobs = await plannedIds(scope, planId)
   const lines = await expectedIds(scope, planId)
   const cookIds = new Set((await cooks(scope)).map((cook) => cook.id))
-  tasks.forEach(({ jobId, cookId }, at) => {
-    if (!jobs.has(jobId)) refuse(`schedule.tasks[${at}].jobId`, 'is no planned fabrication of this plan')
-    if (cookId !== null && !cookIds.has(cookId)) refuse(`schedule.tasks[${at}].cookId`, 'is no cook of this kitchen')
+  tasks.forEach(({ jobId, cookId }, index) => {
+    if (!jobs.has(jobId)) refuse(`schedule.tasks[${index}].jobId`, 'is no planned fabrication of this plan')
+    if (cookId !== null && !cookIds.has(cookId)) refuse(`schedule.tasks[${index}].cookId`, 'is no cook of this kitchen')
   })
-  late.forEach(({ expectedLineId }, at) => {
-    if (!lines.has(expectedLineId)) refuse(`schedule.late[${at}].expectedLineId`, 'is no delivery of this plan')
+  late.forEach(({ expectedLineId }, index) => {
+    if (!lines.has(expectedLineId)) refuse(`schedule.late[${index}].expectedLineId`, 'is no delivery of this plan')
   })
-  shifts.forEach(({ cookId, day }, at) => {
-    if (!cookIds.has(cookId)) refuse(`schedule.days[${at}].cookId`, 'is no cook of this kitchen')
-    if (day >= days) refuse(`schedule.days[${at}].day`, 'is none of the days of this plan')
+  shifts.forEach(({ cookId, day }, index) => {
+    if (!cookIds.has(cookId)) refuse(`schedule.days[${index}].cookId`, 'is no cook of this kitchen')
+    if (day >= days) refuse(`schedule.days[${index}].day`, 'is none of the days of this plan')
   })
 }
 

@@ -25,11 +25,9 @@ export async function stylesWork(scope: Scope, styleIds: readonly string[]): Pro
     const own = records.filter(({ styleKey }) => styleKey === styleId)
     return {
       styleId,
-      work: said.find((each) => each.styleId === styleId)?.work ?? null,
+      work: said.find((row) => row.styleId === styleId)?.work ?? null,
       minutesBy: [...cooks].flatMap((cookId) => {
-        const measured = cookMinutes(
-          own.flatMap((each) => (each.cookKey === cookId ? Number(each.minutesPerUnit) : [])),
-        )
+        const measured = cookMinutes(own.flatMap((row) => (row.cookKey === cookId ? Number(row.minutesPerUnit) : [])))
         return measured ? [{ cookId, ...measured }] : []
       }),
     }

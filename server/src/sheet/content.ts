@@ -85,7 +85,7 @@ export function sheetContent(
     record.species === null ? 'purchase' : WHOLE_WORDS[record.species],
   )
   const { cost, weights } = appraisal
-  const pile = appraisal.piles.find((each) => each.name === comparison?.pile)
+  const pile = appraisal.piles.find((pile) => pile.name === comparison?.pile)
   const mostPiles = MAX_PILES[units]
   const shown = appraisal.piles.slice(0, mostPiles)
   const left = appraisal.piles.slice(mostPiles)
@@ -154,21 +154,21 @@ export function sheetContent(
     piles: {
       heads: ['Pile', 'Weight', 'Share', 'Credit', 'Cost', `a ${format.perWeightUnit}`, 'Portions', 'a portion'],
       rows: [
-        ...shown.map((each) => [
-          each.name,
-          format.weight(each.weight),
-          format.share(each.share),
-          maybe(each.credit, format.money),
-          maybe(each.cost, format.money),
-          maybe(each.costPerKg, format.perWeightAmount),
-          maybe(each.portions, (value) => format.quantity(value, 'count')),
-          maybe(each.costPerPortion, format.money),
+        ...shown.map((row) => [
+          row.name,
+          format.weight(row.weight),
+          format.share(row.share),
+          maybe(row.credit, format.money),
+          maybe(row.cost, format.money),
+          maybe(row.costPerKg, format.perWeightAmount),
+          maybe(row.portions, (value) => format.quantity(value, 'count')),
+          maybe(row.costPerPortion, format.money),
         ]),
         ...(left.length > 0
           ? [
               [
                 `${left.length} more piles`,
-                format.weight(left.reduce((sum, each) => sum + each.weight, 0)),
+                format.weight(left.reduce((sum, rest) => sum + rest.weight, 0)),
                 ...Array(6).fill(''),
               ],
             ]
@@ -194,8 +194,8 @@ export function sheetContent(
     }; ${
       (document.labour ?? [])
         .map(
-          (each) =>
-            `${format.quantity(each.minutes, 'minutes')} to ${each.task} at ${format.money(each.ratePerHour)} an hour`,
+          (entry) =>
+            `${format.quantity(entry.minutes, 'minutes')} to ${entry.task} at ${format.money(entry.ratePerHour)} an hour`,
         )
         .join(', ') || format.words('no labour')
     }.`,

@@ -21,7 +21,7 @@ function draw(page: Page, content: SheetContent): void {
   line(content.sentence, { size: 16, height: 5 * SENTENCE_ROW })
   for (const warning of content.warnings) line(`! ${warning}`, { weight: 'bold', height: ROW })
   y += 6
-  for (const each of content.bars) y = bar(page, each, y) + 6
+  for (const sheetBar of content.bars) y = bar(page, sheetBar, y) + 6
   y += 4
   const half = (WIDTH - 2 * GAP) / 2
   const left = { x: MARGIN, width: half }
@@ -41,13 +41,13 @@ function bar(page: Page, { name, total, parts }: SheetBar, y: number): number {
   const track = WIDTH - label
   text(page, `${name} ${total}`, { x: MARGIN, y: y + 1, width: label, weight: 'bold' })
   let x = MARGIN + label
-  parts.forEach((part, at) => {
+  parts.forEach((part, index) => {
     const width = part.share * track
     if (width > 0)
       page
         .rect(x, y, width, 12)
         .lineWidth(0.5)
-        .fillAndStroke(SHADES[at % SHADES.length] as string, INK)
+        .fillAndStroke(SHADES[index % SHADES.length] as string, INK)
     x += width
   })
   return text(page, parts.map((part) => part.words).join('   '), {

@@ -13,7 +13,7 @@ export const sheetRoutes = serve(sheetOperations, {
     const { kitchen } = scope
     const { record, facts } = await requireState(scope, fabricationId)
     const wanted = query['what-if']
-    const tried = wanted && (await whatIfs(scope, fabricationId)).find((each) => each.id === wanted)
+    const tried = wanted && (await whatIfs(scope, fabricationId)).find((whatIf) => whatIf.id === wanted)
     if (wanted && !tried) throw notFound('what-if')
     const document = tried
       ? documentOf({ ...record, ...tried.assumptions }, facts)

@@ -52,9 +52,9 @@ test('the charges of a purchase are said beside its price', () => {
 
 test('however much there is, it is one page', async () => {
   const many = sixChickens()
-  const piles = Array.from({ length: 60 }, (_, at) => ({
+  const piles = Array.from({ length: 60 }, (_, index) => ({
     ...(many.piles[2] as (typeof many.piles)[number]),
-    name: `Łopatka ${at} ${'a long name of a pile '.repeat(4)}`,
+    name: `Łopatka ${index} ${'a long name of a pile '.repeat(4)}`,
   }))
   const content = sheetContent(
     { ...state.record, cook: 'Ondine '.repeat(16), supplier: 'x'.repeat(120) },

@@ -31,7 +31,7 @@ function plateOf(pieces: number | null, edible: number | null): ProductPlate | n
 /** Says what a plate of a product is; refuses a product that this kitchen does not have. */
 export async function updatePlate(scope: Scope, id: string, plate: ProductPlate | null): Promise<void> {
   const known = await products(scope)
-  if (!known.some((each) => each.id === id)) throw notFound('product')
+  if (!known.some((row) => row.id === id)) throw notFound('product')
   const platePieces = plate?.by === 'pieces' ? plate.count : null
   const plateEdible = plate?.by === 'edible' ? plate.grams : null
   await scope.database.models.Product.update(

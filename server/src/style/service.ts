@@ -26,7 +26,7 @@ export async function requireStyle(scope: Scope, styleId: string): Promise<Known
   const itemId = await store.itemIdOfStyle(scope, styleId)
   if (itemId === null) throw notFound('style')
   const item = await requireItem(scope, itemId)
-  const style = item.styles.find((each) => each.id === styleId)
+  const style = item.styles.find((style) => style.id === styleId)
   if (!style) throw notFound('style')
   return { item, style }
 }
@@ -143,7 +143,7 @@ export async function importStyle(scope: Scope, id: string, file: StyleFile): Pr
     const { piles, steps, options } = copyOf(partsOfNamed(named, newId))
     const ownPiles = piles.map((pile) => ({ ...pile, productId: null }))
     const style = { ...named, steps, options, piles: ownPiles, id, version: 1, isArchived: false }
-    const item = (await store.items(inside)).find((each) => each.name === file.item.name)
+    const item = (await store.items(inside)).find((item) => item.name === file.item.name)
     if (item) await insertStyle(inside, item, { ...style, name: freeName(style.name, item.styles) })
     else await insertItem(inside, { ...file.item, id: newId(), isArchived: false, styles: [style] })
   }
@@ -162,7 +162,7 @@ export async function importStyle(scope: Scope, id: string, file: StyleFile): Pr
 const withoutPrices = (style: StyleFile['style']): StyleFile['style'] => ({
   ...style,
   piles: style.piles.map((pile) => ({ ...pile, valuePerKg: null, processingPerKg: null })),
-  consumables: style.consumables.map((each) => ({ ...each, costPerUnit: null })),
+  consumables: style.consumables.map((consumable) => ({ ...consumable, costPerUnit: null })),
 })
 
 /** A file of before there were such fields says nothing of them: what is not portions or waste keeps as short as trim. */

@@ -86,7 +86,7 @@ describe('a style of the kitchen’s own', () => {
       send(test_, 'GET', `${stranger}/styles/${supremes().id}/style.json`),
       send(test_, 'PUT', `${stranger}/items/${chicken().id}`, itemEdit(chicken())),
     ])
-    expect(answers.map((each) => each.status)).toEqual([404, 404, 404, 404])
+    expect(answers.map((answer) => answer.status)).toEqual([404, 404, 404, 404])
     expect(await listed()).toEqual(items)
   })
 })
@@ -137,7 +137,7 @@ describe('style files', () => {
 
   test('prices come along in the currency of the kitchen alone', async () => {
     const own = { ...copyOf(supremes()), name: 'Priced', consumables: [{ name: 'string', costPerUnit: 0.05 }] }
-    own.piles = own.piles.map((pile, at) => ({ ...pile, valuePerKg: at === 2 ? 2.5 : null }))
+    own.piles = own.piles.map((pile, index) => ({ ...pile, valuePerKg: index === 2 ? 2.5 : null }))
     await send(test_, 'POST', path(`/items/${chicken().id}/styles`), own)
     const file: StyleFile = (await send(test_, 'GET', path(`/styles/${own.id}/style.json`))).body
     expect(file.currency).toBe(kitchen.currency)
@@ -210,7 +210,7 @@ describe('what was chosen', () => {
   test('brings the consumables of the style, at what the kitchen says they cost', async () => {
     const loins = items.find((item) => item.drawing === 'loin') as Item
     const bonded = loins.styles.find((style) => style.consumables.length > 0) as Style
-    const priced = bonded.consumables.map((each) => ({ ...each, costPerUnit: 1.5 }))
+    const priced = bonded.consumables.map((consumable) => ({ ...consumable, costPerUnit: 1.5 }))
     await send(test_, 'PUT', path(`/styles/${bonded.id}`), { ...bonded, consumables: priced })
     const { body } = await send(test_, 'POST', path('/fabrications'), startOf(bonded.id))
     expect(body.record.consumables).toEqual(priced.map(({ name }) => ({ name, cost: 9 })))

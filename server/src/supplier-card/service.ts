@@ -34,8 +34,8 @@ function itemsOf(sums: readonly StyleSums[], supplier: string): SupplierCard['it
   return sums.flatMap(
     ({ supplier: own, item, style, itemName, styleName, records, ap, primaryWeight, spent, portionYield }) => {
       if (own !== supplier) return []
-      const others = sums.filter((each) => each.item === item && each.style === style && each.supplier !== supplier)
-      const sum = (of: (each: StyleSums) => number) => others.reduce((total, each) => total + of(each), 0)
+      const others = sums.filter((row) => row.item === item && row.style === style && row.supplier !== supplier)
+      const sum = (of: (row: StyleSums) => number) => others.reduce((total, other) => total + of(other), 0)
       return [
         {
           item,
@@ -48,9 +48,9 @@ function itemsOf(sums: readonly StyleSums[], supplier: string): SupplierCard['it
           spent,
           primaryWeight,
           others: {
-            records: sum((each) => each.records),
-            spent: sum((each) => each.spent),
-            primaryWeight: sum((each) => each.primaryWeight),
+            records: sum((row) => row.records),
+            spent: sum((row) => row.spent),
+            primaryWeight: sum((row) => row.primaryWeight),
           },
         },
       ]

@@ -6,7 +6,7 @@ import * as store from './store.ts'
 
 /** The supplier of an id; refuses the field where this kitchen has none. */
 export async function requireSupplier(scope: Scope, id: string, path = 'supplierId'): Promise<Supplier> {
-  const known = (await store.suppliers(scope)).find((each) => each.id === id)
+  const known = (await store.suppliers(scope)).find((supplier) => supplier.id === id)
   if (known) return known
   throw new Refusal('not-found', 'This kitchen has no such supplier.', {
     issues: [{ path, message: 'is not a supplier here' }],
@@ -22,7 +22,7 @@ export const updateSupplier = (scope: Scope, supplier: Supplier): Promise<Suppli
 
 async function changeOrAdd(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
   const known = await store.suppliers(scope)
-  if (known.some((each) => each.id === supplier.id)) {
+  if (known.some((row) => row.id === supplier.id)) {
     await refuseTaken('name', 'Another supplier has this name: merge the two instead.', () =>
       store.replaceSupplier(scope, supplier),
     )

@@ -37,7 +37,7 @@ test('sent again under its id it is the same one, changed', async () => {
   const request = dearer(5.5, 'Five fifty')
   await send(test_, 'PUT', path(`/${request.id}`), request)
   const again = await send(test_, 'PUT', path(`/${request.id}`), { ...request, name: 'Five fifty a kilo' })
-  const names = (again.body as WhatIf[]).map((each) => each.name)
+  const names = (again.body as WhatIf[]).map((whatIf) => whatIf.name)
   expect(names.filter((name) => name.startsWith('Five fifty'))).toEqual(['Five fifty a kilo'])
 })
 
@@ -45,7 +45,7 @@ test('let go, it is gone', async () => {
   const request = dearer(6)
   await send(test_, 'PUT', path(`/${request.id}`), request)
   const left = await send(test_, 'DELETE', path(`/${request.id}`))
-  expect((left.body as WhatIf[]).map((each) => each.id)).not.toContain(request.id)
+  expect((left.body as WhatIf[]).map((whatIf) => whatIf.id)).not.toContain(request.id)
 })
 
 test('what cannot be is refused with its field, and nothing is kept', async () => {
@@ -66,5 +66,5 @@ test('another kitchen sees none of it, and its ids stay its own', async () => {
   expect((await send(test_, 'GET', path('', stranger.id))).status).toBe(404)
   expect((await send(test_, 'PUT', path(`/${request.id}`, stranger.id), request)).status).toBe(404)
   await send(test_, 'DELETE', path(`/${request.id}`, stranger.id))
-  expect((await send(test_, 'GET', path())).body.map((each: WhatIf) => each.id)).toContain(request.id)
+  expect((await send(test_, 'GET', path())).body.map((row: WhatIf) => row.id)).toContain(request.id)
 })

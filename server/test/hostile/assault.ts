@@ -67,8 +67,8 @@ function operationsOf(test: TestApp): { operations: Operation[]; schemas: Schema
     >
     components?: { schemas?: Record<string, JsonSchema> }
   }
-  const operations = Object.entries(paths).flatMap(([path, each]) =>
-    Object.entries(each).map(([method, { requestBody, parameters = [] }]) => ({
+  const operations = Object.entries(paths).flatMap(([path, methods]) =>
+    Object.entries(methods).map(([method, { requestBody, parameters = [] }]) => ({
       method: method.toUpperCase() as Asked['method'],
       path,
       body: Object.values(requestBody?.content ?? {})[0]?.schema ?? null,
@@ -106,11 +106,11 @@ async function assaultKitchen(test: TestApp, requests: number, seed: number, res
     seed,
   })
   let unread = 0
-  for (const each of made) {
-    const fault = await tried(test, each, result)
+  for (const asked of made) {
+    const fault = await tried(test, asked, result)
     if (fault) result.faults.push(fault)
-    else if (each.method !== 'GET' && ++unread % READ_AFTER === 0)
-      result.faults.push(...(await readAgain(test, home, operations, ids, each, result)))
+    else if (asked.method !== 'GET' && ++unread % READ_AFTER === 0)
+      result.faults.push(...(await readAgain(test, home, operations, ids, asked, result)))
   }
 }
 

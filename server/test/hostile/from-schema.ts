@@ -96,7 +96,7 @@ const number = ({ type, minimum, exclusiveMinimum, maximum }: JsonSchema): fc.Ar
 /** What a schema allows, and what lies just beyond it. */
 export function fromSchema(schema: JsonSchema, context: SchemaContext, depth = 0): fc.Arbitrary<unknown> {
   const { $ref, type, properties, items, additionalProperties } = schema
-  const next = (each: JsonSchema) => fromSchema(each, context, depth + 1)
+  const next = (jsonSchema: JsonSchema) => fromSchema(jsonSchema, context, depth + 1)
   if (depth > DEEPEST) return fc.constant(null)
   if ($ref) return next(context.schemas[$ref.split('/').at(-1) as string] ?? {})
   if (schema.const !== undefined)
@@ -106,7 +106,7 @@ export function fromSchema(schema: JsonSchema, context: SchemaContext, depth = 0
   const choices = schema.anyOf ?? schema.oneOf
   if (choices) return fc.oneof(...choices.map(next))
   if (schema.allOf?.[0]) return next(schema.allOf[0])
-  if (Array.isArray(type)) return fc.oneof(...type.map((each) => next({ ...schema, type: each })))
+  if (Array.isArray(type)) return fc.oneof(...type.map((name) => next({ ...schema, type: name })))
   if (type === 'object' && properties) {
     const fields = Object.fromEntries(Object.entries(properties).map(([name, each]) => [name, next(each)]))
     // Now and then a field is missing, or one more is there.
@@ -143,10 +143,10 @@ interface Place {
 /** The same JSON with one of its values made nasty: what was accepted is looked at just beside it. */
 export function spoilt(value: unknown): fc.Arbitrary<unknown> {
   const places: Place[] = []
-  const walk = (each: unknown, path: (string | number)[]) => {
-    if (path.length > 0) places.push({ path, value: each })
-    if (each !== null && typeof each === 'object')
-      for (const [key, inner] of Object.entries(each)) walk(inner, [...path, Array.isArray(each) ? Number(key) : key])
+  const walk = (entry: unknown, path: (string | number)[]) => {
+    if (path.length > 0) places.push({ path, value: entry })
+    if (entry !== null && typeof entry === 'object')
+      for (const [key, inner] of Object.entries(entry)) walk(inner, [...path, Array.isArray(entry) ? Number(key) : key])
   }
   walk(value, [])
   if (places.length === 0) return fc.constant(value)
@@ -164,7 +164,7 @@ function nastyLike(value: unknown): fc.Arbitrary<unknown> {
 
 function replaced(value: unknown, [key, ...rest]: readonly (string | number)[], other: unknown): unknown {
   if (key === undefined) return other
-  if (Array.isArray(value)) return value.map((each, at) => (at === key ? replaced(each, rest, other) : each))
+  if (Array.isArray(value)) return value.map((entry, index) => (index === key ? replaced(entry, rest, other) : entry))
   const whole = value as Record<string, unknown>
   return { ...whole, [key]: replaced(whole[key], rest, other) }
 }

@@ -81,7 +81,7 @@ test('a cook’s name that is too long is said as it is typed, and sent again ea
   fireEvent.change(screen.getByLabelText(/Wage of a cook/), { target: { value: '20' } })
   cooks(`Ilka, ${'o'.repeat(61)}`)
   expect(await screen.findByText(/A cook’s name has 60 letters at most/)).toBeTruthy()
-  cooks(Array.from({ length: 101 }, (_, at) => `c${at}`).join(','))
+  cooks(Array.from({ length: 101 }, (_, index) => `c${index}`).join(','))
   expect(await screen.findByText('A kitchen has 100 cooks at most.')).toBeTruthy()
   await touch(open)
   expect(asked).toHaveLength(0)

@@ -6,7 +6,7 @@ import { readSetting } from '../data/settings.ts'
 
 /** The kitchen that somebody chose on this device, else the first. */
 export const chosenOf = (kitchens: readonly Kitchen[], chosen: string | null): Kitchen | undefined =>
-  kitchens.find((each) => each.id === chosen) ?? kitchens[0]
+  kitchens.find((kitchen) => kitchen.id === chosen) ?? kitchens[0]
 
 /** Asks for the kitchens while the frame is still coming. */
 export const askForKitchens = (): Promise<void> => queryClient.prefetchQuery(kitchensQuery)

@@ -82,9 +82,9 @@ function Header({ kitchens, kitchen, choose }: HeaderProps) {
       <KeptHere />
       {kitchens.length > 1 ? (
         <Form.Select size="sm" aria-label="Kitchen" value={kitchen.id} onChange={(event) => choose(event.target.value)}>
-          {kitchens.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
+          {kitchens.map((kitchen) => (
+            <option key={kitchen.id} value={kitchen.id}>
+              {kitchen.name}
             </option>
           ))}
         </Form.Select>

@@ -15,7 +15,7 @@ export function useRoomKeys(navigate: NavigateFunction): void {
         goAt = event.timeStamp
         return
       }
-      const room = event.timeStamp - goAt < WAIT_MS ? ROOMS.find((each) => each.letter === event.key) : undefined
+      const room = event.timeStamp - goAt < WAIT_MS ? ROOMS.find((room) => room.letter === event.key) : undefined
       goAt = 0
       if (!room) return
       event.preventDefault()

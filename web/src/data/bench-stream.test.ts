@@ -10,7 +10,7 @@ const news = (changes: Partial<FabricationNews>): FabricationNews => ({ facts: [
 
 test('news adds what is not there yet, however often it comes', () => {
   const state = withNews(STATE, news({ facts: [weighed('1'), weighed('2')] }))
-  expect(state.facts.map((each) => each.id)).toEqual(['1', '2'])
+  expect(state.facts.map((fact) => fact.id)).toEqual(['1', '2'])
   const again = withNews(state, news({ facts: [weighed('2')] }))
   expect(again).toBe(state)
 })

@@ -47,7 +47,7 @@ export function useUpdateStyleWork(planId: string) {
     // It stands at once: what is typed next begins from it.
     onMutate: ({ styleId, work }) =>
       queries.setQueryData<StylesWork>(queryKey, (known) =>
-        known?.map((each) => (each.styleId === styleId ? { ...each, work } : each)),
+        known?.map((row) => (row.styleId === styleId ? { ...row, work } : row)),
       ),
     onError: () => queries.invalidateQueries({ queryKey }),
   })
@@ -63,7 +63,7 @@ export function useUpdateCookWeeks() {
     onMutate: (cooks) => {
       const before = queries.getQueryData<Cook[]>(queryKey)
       queries.setQueryData<Cook[]>(queryKey, (known) =>
-        known?.map((cook) => ({ ...cook, ...cooks.find((each) => each.id === cook.id) })),
+        known?.map((cook) => ({ ...cook, ...cooks.find((other) => other.id === cook.id) })),
       )
       return before
     },

@@ -16,8 +16,8 @@ test('a reading stands once while it moves from this device to the server', () =
     merge(state(weighed('1')), [], [one]),
     merge(state(weighed('1')), [one], []),
   ]
-  expect(stages.map((each) => each.standing.length)).toEqual([1, 1, 1, 1])
-  expect(stages.map((each) => each.standing[0]?.isKeptHere)).toEqual([true, false, false, true])
+  expect(stages.map((stage) => stage.standing.length)).toEqual([1, 1, 1, 1])
+  expect(stages.map((stage) => stage.standing[0]?.isKeptHere)).toEqual([true, false, false, true])
 })
 
 test('entries of other fabrications are left out, and withdrawals count before the server has them', () => {
@@ -29,7 +29,7 @@ test('moves and clocks of this device count before the server has them', () => {
   const cold = mark('c', 'cold-in', 10)
   const waiting = [entry(move('m', '1', 'q', 9)), entry(cold)]
   const merged = merge(state(weighed('1')), waiting, [entry(weighed('2'))])
-  expect(merged.standing.map((each) => [each.id, each.pileId, each.isMine])).toEqual([
+  expect(merged.standing.map((reading) => [reading.id, reading.pileId, reading.isMine])).toEqual([
     ['1', 'q', false],
     ['2', 'p', true],
   ])

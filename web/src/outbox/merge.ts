@@ -36,6 +36,8 @@ export function merge(
   const facts = [...state.facts, ...mine.map(({ fact }) => fact)]
   const waitingIds = new Set(waiting.map((entry) => entry.id))
   const mineIds = new Set(mine.map((entry) => entry.id))
-  const standing = standingReadings(facts).map((each) => shown(each, waitingIds.has(each.id), mineIds.has(each.id)))
+  const standing = standingReadings(facts).map((standingReading) =>
+    shown(standingReading, waitingIds.has(standingReading.id), mineIds.has(standingReading.id)),
+  )
   return { facts, standing }
 }

@@ -65,8 +65,8 @@ export type OldWaitingCut =
     }
   | { kind: 'taken-back'; id: string }
 
-const isWhole = (each: OldWaitingCut | null) =>
-  isId(each?.kind === 'weighed' ? each.cut?.id : each?.kind === 'taken-back' ? each.id : null)
+const isWhole = (cut: OldWaitingCut | null) =>
+  isId(cut?.kind === 'weighed' ? cut.cut?.id : cut?.kind === 'taken-back' ? cut.id : null)
 
 /** Reads what the version before kept; what is not whole is nothing. */
 export function oldCutsIn(text: string | null): OldWaitingCut[] {
@@ -83,16 +83,16 @@ export function oldCutsIn(text: string | null): OldWaitingCut[] {
  * that follows from it: carried over twice, after a crash, it is there once.
  */
 export function factsOfOldCuts(waiting: readonly OldWaitingCut[], now: string): Fact[] {
-  const takenBack = new Set(waiting.flatMap((each) => (each.kind === 'taken-back' ? [each.id] : [])))
-  const weighedHere = new Set(waiting.flatMap((each) => (each.kind === 'weighed' ? [each.cut.id] : [])))
-  return waiting.flatMap((each, at): Fact[] => {
-    const order = FIRST_ORDER + at
-    if (each.kind === 'taken-back') {
-      if (weighedHere.has(each.id)) return []
-      const id = idFrom('void', each.id)
-      return [{ kind: 'void', id, order, takenAt: now, fabricationId: null, factId: each.id }]
+  const takenBack = new Set(waiting.flatMap((entry) => (entry.kind === 'taken-back' ? [entry.id] : [])))
+  const weighedHere = new Set(waiting.flatMap((entry) => (entry.kind === 'weighed' ? [entry.cut.id] : [])))
+  return waiting.flatMap((entry, index): Fact[] => {
+    const order = FIRST_ORDER + index
+    if (entry.kind === 'taken-back') {
+      if (weighedHere.has(entry.id)) return []
+      const id = idFrom('void', entry.id)
+      return [{ kind: 'void', id, order, takenAt: now, fabricationId: null, factId: entry.id }]
     }
-    const { id, way, shape, planned, weighed, takenAt } = each.cut
+    const { id, way, shape, planned, weighed, takenAt } = entry.cut
     if (takenBack.has(id)) return []
     const grams = { planned: wholeMilligrams(planned), weighed: wholeMilligrams(weighed) }
     const made = { id: idFrom('cut', id), order, takenAt, fabricationId: null, readingId: null }

@@ -16,7 +16,7 @@ function newOutbox(answers: SendResult[], name = `outbox-${count++}`) {
   const options: OutboxOptions = {
     store: openOutboxStore(name),
     send: async (_kitchen, facts) => {
-      sent.push(facts.map((each) => each.id))
+      sent.push(facts.map((fact) => fact.id))
       return answers.shift() ?? { kind: 'stored' }
     },
     timers: {
@@ -34,7 +34,7 @@ const TURNS = 12
 const settle = async () => {
   for (let turn = 0; turn < TURNS; turn++) await new Promise((resolve) => setTimeout(resolve))
 }
-const ids = (entries: readonly { id: string }[]) => entries.map((each) => each.id)
+const ids = (entries: readonly { id: string }[]) => entries.map((entry) => entry.id)
 
 test('what is kept is sent once and then no longer waits', async () => {
   const { outbox, options, sent } = newOutbox([])
@@ -106,7 +106,7 @@ test('one refused fact does not hold up the others', async () => {
   await settle()
   expect(sent.slice(1)).toEqual([['1', '2', '3'], ['1'], ['2'], ['3']])
   expect(ids(outbox.state().stored)).toEqual(['1', '3'])
-  expect(outbox.state().refused.map((each) => [each.entry.id, each.reason])).toEqual([['2', 'no such pile']])
+  expect(outbox.state().refused.map((refusal) => [refusal.entry.id, refusal.reason])).toEqual([['2', 'no such pile']])
   await outbox.dismiss('2')
   expect(outbox.state().refused).toEqual([])
 })
@@ -122,7 +122,7 @@ test('a list is answered one by one: what is refused is told, and the rest is st
   await settle()
   expect(sent.slice(1)).toEqual([['1', '2', '3']])
   expect([ids(outbox.state().waiting), ids(outbox.state().stored)]).toEqual([[], ['1', '3']])
-  expect(outbox.state().refused.map((each) => [each.entry.id, each.reason])).toEqual([['2', 'no such pile']])
+  expect(outbox.state().refused.map((refusal) => [refusal.entry.id, refusal.reason])).toEqual([['2', 'no such pile']])
 })
 
 test('kitchens are sent apart', async () => {

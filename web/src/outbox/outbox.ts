@@ -153,7 +153,7 @@ export class Outbox {
   /** The user has seen a refusal and lets it go. */
   async dismiss(id: string): Promise<void> {
     await this.#options.store.remove([id])
-    this.#change({ refused: this.#state.refused.filter((each) => each.entry.id !== id) })
+    this.#change({ refused: this.#state.refused.filter((refusal) => refusal.entry.id !== id) })
   }
 
   #see(entries: readonly OutboxEntry[]): void {
@@ -194,7 +194,7 @@ export class Outbox {
       return entry ? [{ entry, reason }] : []
     })
     const stored = batch
-      .filter((entry) => !refused.some((each) => each.entry.id === entry.id))
+      .filter((entry) => !refused.some((refusal) => refusal.entry.id === entry.id))
       .map((entry) => ({ ...entry, storedAtMs: this.#nowMs() }))
     const ids = batch.map((entry) => entry.id)
     this.#change({

@@ -48,7 +48,7 @@ const OLD_CUTS = 'measured-cuts.'
 
 /** Portions that waited in the settings of the version before move into the outbox. */
 async function carryOverOldCuts(): Promise<void> {
-  for (const name of settingNames().filter((each) => each.startsWith(OLD_CUTS))) {
+  for (const name of settingNames().filter((settingName) => settingName.startsWith(OLD_CUTS))) {
     const facts = factsOfOldCuts(oldCutsIn(readSetting(name)), new Date().toISOString())
     if (facts.length > 0) await outbox.keep(name.slice(OLD_CUTS.length), ...facts)
     writeSetting(name, null)

@@ -19,7 +19,7 @@ export function AnimalDrawing({ name, cut, regions, label }: AnimalDrawingProps)
   if (!isDrawing(name)) return null
   const { views } = drawingOf(name)
   const showing = views.filter(
-    (view) => (cut !== null && cut in view.cuts) || regions.some((each) => each in view.regions),
+    (view) => (cut !== null && cut in view.cuts) || regions.some((region) => region in view.regions),
   )
   return (
     <figure className={css.drawing} aria-label={label}>

@@ -11,7 +11,7 @@ export const LOST_AS = LOST_VIEWS_SAID.map((view) => ({ view, words: LOST_WORDS[
 
 /** What was lost, most first. */
 export const lostIn = ({ all }: LogbookSummaryAnswer) =>
-  LOST_AS.map((each) => ({ ...each, amount: all.money[each.view] }))
+  LOST_AS.map((way) => ({ ...way, amount: all.money[way.view] }))
     .filter(({ amount }) => amount > 0)
     .sort((a, b) => b.amount - a.amount)
 

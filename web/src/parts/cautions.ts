@@ -41,7 +41,7 @@ export function useKitchenCautions(where: CautionWhere = {}): KitchenCautions {
   const { words } = useFormat()
   const nearest = (cautionId: string, step: string | null) =>
     overrides
-      .filter((each) => each.cautionId === cautionId)
+      .filter((override) => override.cautionId === cautionId)
       .flatMap((override) => {
         const near = nearness(override, where, step)
         return near === null ? [] : [{ override, near }]
@@ -53,8 +53,8 @@ export function useKitchenCautions(where: CautionWhere = {}): KitchenCautions {
   }
   const cold = nearest('cold-chain', null)
   return {
-    byIds: (ids, step = null) => ids.flatMap((id) => cautionById(id) ?? []).map((each) => own(each, step)),
-    at: (species, place) => cautionsFor(species, place).map((each) => own(each)),
+    byIds: (ids, step = null) => ids.flatMap((id) => cautionById(id) ?? []).map((caution) => own(caution, step)),
+    at: (species, place) => cautionsFor(species, place).map((caution) => own(caution)),
     coldLimits: {
       boardMinutes: cold?.boardMinutes ?? DEFAULT_COLD_LIMITS.boardMinutes,
       outMinutes: cold?.outMinutes ?? DEFAULT_COLD_LIMITS.outMinutes,

@@ -144,11 +144,11 @@ function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   const own = resultOf(evaluate(expression))
   const more = moreDigits(expression, resultOf, format)
   const said = format.expression(expression)
-  const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (each) => each.name))
+  const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (entry) => entry.name))
   const numbers = word(
     said,
-    (each) => format.formula(each.value, each.quantity, more),
-    (each) => format.typed(each),
+    (entry) => format.formula(entry.value, entry.quantity, more),
+    (value) => format.typed(value),
   )
   return (
     <Popover.Body>

@@ -122,8 +122,8 @@ export function FormSelect<T extends FieldValues>({ control, name, label, choice
           onChoose?.(event.target.value)
         }}
       >
-        {Object.entries(choices).map(([each, words]) => (
-          <option key={each} value={each}>
+        {Object.entries(choices).map(([key, words]) => (
+          <option key={key} value={key}>
             {words}
           </option>
         ))}

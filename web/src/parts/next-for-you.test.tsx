@@ -52,7 +52,7 @@ test('a device knows whose it is, and shows their next three tasks without those
   ])
   expect(screen.queryAllByRole('listitem')).toEqual([])
   await choose('Marit')
-  expect(screen.getAllByRole('listitem').map((each) => /Duck, (\w+)/.exec(each.textContent ?? '')?.[1])).toEqual([
+  expect(screen.getAllByRole('listitem').map((element) => /Duck, (\w+)/.exec(element.textContent ?? '')?.[1])).toEqual([
     '2',
     '3',
     '4',
@@ -73,7 +73,7 @@ test('of what falls to whoever is on duty only the next stands among a cook’s 
     ...[task('1', { start: 430 }), task('2', { start: 440 }), task('3', { start: 450 })],
   ])
   await choose('Marit')
-  expect(screen.getAllByRole('listitem').map((each) => /Duck, (\w+)/.exec(each.textContent ?? '')?.[1])).toEqual([
+  expect(screen.getAllByRole('listitem').map((element) => /Duck, (\w+)/.exec(element.textContent ?? '')?.[1])).toEqual([
     ...['pot1', '1', '2', '3'],
   ])
 })

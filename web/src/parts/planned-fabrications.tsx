@@ -28,8 +28,8 @@ export function PlannedFabrications({ until }: { until: string }) {
     <section aria-labelledby="planned">
       <h2 id="planned">Planned</h2>
       <ul className={css.planned}>
-        {due.map((each) => (
-          <PlannedRow key={each.id} planned={each} />
+        {due.map((fabrication) => (
+          <PlannedRow key={fabrication.id} planned={fabrication} />
         ))}
       </ul>
     </section>
@@ -48,7 +48,7 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
   const update = useUpdatePlanned()
   const begin = useBegin(planned)
   const { id, style, item, units, day, begins, cookId, minutes, isDropped, lotId } = planned
-  const unitName = items.data?.find((each) => each.id === planned.itemId)?.unitName
+  const unitName = items.data?.find((row) => row.id === planned.itemId)?.unitName
   const today = dayIn(timeZone, new Date())
   const said = `${units} ${units === 1 ? (unitName?.one ?? '') : (unitName?.many ?? '')}`
   return (

@@ -14,7 +14,7 @@ interface PriceChartProps {
 /** A price through time as steps, with the prices at which verdicts turn. */
 export default function PriceChart({ line, today, breakEvens, currency }: PriceChartProps) {
   const points = line.map((point) => ({ at: Date.parse(point.day), amount: point.amount }))
-  const amounts = [...points.map((point) => point.amount), ...breakEvens.map((each) => each.amount)]
+  const amounts = [...points.map((point) => point.amount), ...breakEvens.map((breakEven) => breakEven.amount)]
   const top = niceTop(Math.max(...amounts))
   const words = line.map((point) => `${point.day}: ${currency(point.amount)}`).join('; ')
   return (

@@ -14,7 +14,7 @@ const show = (value: string | null = 'c') => {
   return screen.getByRole('combobox', { name: 'Item' }) as HTMLInputElement
 }
 const type = (field: HTMLElement, value: string) => act(async () => void fireEvent.change(field, { target: { value } }))
-const options = () => screen.queryAllByRole('option').map((each) => each.textContent)
+const options = () => screen.queryAllByRole('option').map((element) => element.textContent)
 
 test('opened, all of them are there; typed, those that have every word; Enter takes the first', async () => {
   const field = show()

@@ -25,9 +25,9 @@ interface SearchChoiceProps {
 /** One of many, found by any part of its name; with the keys, a touch or by typing. */
 export function SearchChoice(props: SearchChoiceProps) {
   const { label, inputId, choices, value, onChoose, placeholder, error } = props
-  const chosen = choices.find((each) => each.id === value) ?? null
+  const chosen = choices.find((choice) => choice.id === value) ?? null
   const [sought, setSought] = useState('')
-  const found = choices.filter((each) => isFound(each.name, sought))
+  const found = choices.filter((choice) => isFound(choice.name, sought))
   const combobox = useCombobox<SearchedChoice>({
     items: found,
     selectedItem: chosen,

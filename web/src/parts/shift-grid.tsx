@@ -35,17 +35,17 @@ export function ShiftGrid(props: ShiftGridProps) {
   const first = useRef<HTMLTableCellElement>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const change = (key: string, part: Part, minutes: number) => {
-    const own = shifts.find((each) => keyOf(each) === key)
+    const own = shifts.find((shift) => keyOf(shift) === key)
     if (!own) return
     const next = shiftBy(own, part, minutes)
     onChange(own.cookId, own.column, [
-      ...shifts.filter((each) => isBeside(each, own) && each !== own).map(stretch),
+      ...shifts.filter((shift) => isBeside(shift, own) && shift !== own).map(stretch),
       next,
     ])
     setChosen(keyOf({ ...own, ...next }))
   }
   const remove = (own: GridShift) =>
-    onChange(own.cookId, own.column, shifts.filter((each) => isBeside(each, own) && each !== own).map(stretch))
+    onChange(own.cookId, own.column, shifts.filter((shift) => isBeside(shift, own) && shift !== own).map(stretch))
   const drop = ({ active, delta }: DragEndEvent) => {
     const { key, part } = active.data.current as { key: string; part: Part }
     change(key, part, (delta.x / (first.current?.clientWidth ?? 1)) * (LAST - FIRST))
@@ -65,17 +65,17 @@ export function ShiftGrid(props: ShiftGridProps) {
             </tr>
           </thead>
           <tbody>
-            {rows.map((row, at) => (
+            {rows.map((row, index) => (
               <tr key={row.id}>
                 <th scope="row">
                   {row.name}
                   {row.more}
                 </th>
                 {columns.map((column, place) => (
-                  <td key={column} ref={at === 0 && place === 0 ? first : undefined}>
+                  <td key={column} ref={index === 0 && place === 0 ? first : undefined}>
                     <Day
                       name={`${row.name}, ${column}`}
-                      own={shifts.filter((each) => each.cookId === row.id && each.column === place)}
+                      own={shifts.filter((shift) => shift.cookId === row.id && shift.column === place)}
                       {...{ chosen, setChosen, change, remove }}
                       onAdd={() => onChange(row.id, place, [USUAL])}
                     />

@@ -32,7 +32,9 @@ test('an open lot keeps as long as portions of its animal', () => {
     { id: 'Hake', name: 'Hake', species: 'fish' },
     { id: 'Loin', name: 'Loin', species: 'red-meat' },
   ] as Item[]
-  expect(stockLots([lot('Hake'), lot('Loin')], items).map((each) => [each.daysOpen, each.receivedWeight])).toEqual([
+  expect(
+    stockLots([lot('Hake'), lot('Loin')], items).map((stockLot) => [stockLot.daysOpen, stockLot.receivedWeight]),
+  ).toEqual([
     [1, 4900],
     [4, 4900],
   ])

@@ -26,8 +26,8 @@ export function SupplierField({ label, value, onChange, error }: SupplierFieldPr
       />
       {error ? <Form.Text className="refusal">{error}</Form.Text> : null}
       <datalist id={`${id}-known`}>
-        {suppliers.map((each) => (
-          <option key={each.id} value={each.name} />
+        {suppliers.map((supplier) => (
+          <option key={supplier.id} value={supplier.name} />
         ))}
       </datalist>
     </Form.Group>

@@ -25,7 +25,7 @@ describe('suppliers and their terms', () => {
     expect(keep.disabled).toBe(true)
     fireEvent.change(screen.getByLabelText('Minimum order, EUR, if any'), { target: { value: '40' } })
     await touch(keep)
-    expect(asked.find((each) => each.method === 'PUT')?.body).toMatchObject({ delivery: 3, minimumOrder: 40 })
+    expect(asked.find((request) => request.method === 'PUT')?.body).toMatchObject({ delivery: 3, minimumOrder: 40 })
   })
 
   test('puts a supplier that stands there under two names under one, once it was said which', async () => {
@@ -36,7 +36,7 @@ describe('suppliers and their terms', () => {
     expect(screen.queryByRole('button', { name: /^Put all of/ })).toBeNull()
     fireEvent.change(screen.getAllByLabelText('Same supplier as')[1] as HTMLElement, { target: { value: 'one' } })
     await touch(screen.getByRole('button', { name: 'Put all of Ostravale Yard under Ostravale Poultry Yard' }))
-    const merge = asked.find((each) => each.method === 'POST')
+    const merge = asked.find((request) => request.method === 'POST')
     expect(merge?.path).toMatch(/\/suppliers\/two\/merge$/)
     expect(merge?.body).toEqual({ into: 'one' })
   })

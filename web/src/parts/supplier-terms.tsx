@@ -23,7 +23,7 @@ export function SupplierTerms() {
         <TermsRow
           key={`${supplier.id} ${supplier.name} ${supplier.delivery} ${supplier.minimumOrder} ${supplier.address} ${supplier.deliveryDays}`}
           supplier={supplier}
-          others={suppliers.data.filter((each) => each.id !== supplier.id)}
+          others={suppliers.data.filter((row) => row.id !== supplier.id)}
         />
       ))}
     </section>
@@ -103,20 +103,20 @@ interface DeliveryDaysProps {
 /** On which days of the week it comes; none chosen says that nobody has told. */
 function DeliveryDays({ supplier, days, onChange }: DeliveryDaysProps) {
   const turn = (day: number) => {
-    const next = days?.includes(day) ? days.filter((each) => each !== day) : [...(days ?? []), day].sort()
+    const next = days?.includes(day) ? days.filter((other) => other !== day) : [...(days ?? []), day].sort()
     onChange(next.length > 0 ? next : null)
   }
   return (
     <fieldset className={css.deliveryDays}>
       <legend className="form-label">Comes on</legend>
-      {WEEKDAYS.map((name, at) => (
+      {WEEKDAYS.map((name, index) => (
         <Button
           key={name}
           size="sm"
-          variant={days?.includes(at + 1) ? 'primary' : 'outline-dark'}
-          aria-pressed={days?.includes(at + 1) ?? false}
+          variant={days?.includes(index + 1) ? 'primary' : 'outline-dark'}
+          aria-pressed={days?.includes(index + 1) ?? false}
           aria-label={`${supplier.name} comes on ${name}`}
-          onClick={() => turn(at + 1)}
+          onClick={() => turn(index + 1)}
         >
           {name}
         </Button>
@@ -130,16 +130,16 @@ function DeliveryDays({ supplier, days, onChange }: DeliveryDaysProps) {
 function MergeChoice({ supplier, others }: TermsRowProps) {
   const merge = useMergeSuppliers()
   const [into, setInto] = useState('')
-  const other = others.find((each) => each.id === into)
+  const other = others.find((row) => row.id === into)
   return (
     <>
       <Form.Group controlId={`merge-${supplier.id}`}>
         <Form.Label>Same supplier as</Form.Label>
         <Form.Select value={into} onChange={(event) => setInto(event.target.value)}>
           <option value="">none of the others</option>
-          {others.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
+          {others.map((row) => (
+            <option key={row.id} value={row.id}>
+              {row.name}
             </option>
           ))}
         </Form.Select>

@@ -13,8 +13,8 @@ export function WithStyle({ children }: WithStyleProps) {
   const { styleId = '' } = useParams()
   const items = useItems()
   if (!items.data) return items.isError ? <Failed error={items.error} /> : <Loading what="the style" />
-  const item = items.data.find((each) => each.styles.some((style) => style.id === styleId))
-  const style = item?.styles.find((each) => each.id === styleId)
+  const item = items.data.find((row) => row.styles.some((style) => style.id === styleId))
+  const style = item?.styles.find((style) => style.id === styleId)
   if (item && style) return children(item, style)
   return (
     <Empty title="There is no such cut style">

@@ -8,7 +8,7 @@ jest.mock('./start-worker.ts', () => ({
   startWorker: () => ({
     addEventListener: (_type: string, hear: (event: { data: WorkerReply }) => void) => listeners.push(hear),
     removeEventListener: (_type: string, hear: (event: { data: WorkerReply }) => void) => {
-      listeners = listeners.filter((each) => each !== hear)
+      listeners = listeners.filter((listener) => listener !== hear)
     },
     postMessage: (request: WorkerRequest) => sent.push(request),
   }),

@@ -118,8 +118,8 @@ describe('work', () => {
   })
 
   test('plates tell how far they are, and a cancelled input is not answered', async () => {
-    const weights = Array.from({ length: 20 }, (_, at) => 95 + ((at * 37) % 23))
-    const pieces = weights.map((weight, at) => ({ id: String(at), weight, kind: 'any' }))
+    const weights = Array.from({ length: 20 }, (_, index) => 95 + ((index * 37) % 23))
+    const pieces = weights.map((weight, index) => ({ id: String(index), weight, kind: 'any' }))
     const plate = { low: 180, target: 211.3, high: 240, needs: [{ kind: 'any', count: 2 }] }
     const alike = pieces.map((piece) => ({ ...piece, weight: 100 }))
     ask({ id: 8, type: 'work', name: 'plating', input: { pieces: alike, plate: { ...plate, target: 200 } } })

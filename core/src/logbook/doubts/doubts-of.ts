@@ -29,7 +29,7 @@ export function doubtsOf(records: readonly DoubtRecord[], containers: readonly D
   for (const { id, balance, isSettled, twice } of records) {
     // A pile that says why says more than the weights that do not add up, and than the yield that it moves.
     if (balance !== 'ok' && !isSettled && !said.has(id)) add({ kind: 'balance', id, balance })
-    for (const each of twice) add({ kind: 'twice', id, ...each })
+    for (const takenTwice of twice) add({ kind: 'twice', id, ...takenTwice })
   }
   ofPiles.forEach(add)
   doubles(records).forEach(add)
@@ -71,7 +71,7 @@ function pricesOff(records: readonly DoubtRecord[]): Doubt[] {
   const usual = median(priced.map(({ pricePerKg }) => pricePerKg))
   return priced.flatMap(({ id, pricePerKg }): Doubt[] => {
     const ratio = pricePerKg / usual
-    const factor = PRICE_FACTORS.find((each) => Math.abs(ratio / each - 1) <= NEAR_FACTOR)
+    const factor = PRICE_FACTORS.find((priceFactor) => Math.abs(ratio / priceFactor - 1) <= NEAR_FACTOR)
     return factor === undefined ? [] : [{ kind: 'price', id, price: pricePerKg, usual, factor }]
   })
 }
@@ -82,7 +82,7 @@ function weightsOff(records: readonly DoubtRecord[]): Doubt[] {
   if (weighed.length < MIN_WEIGHTS) return []
   const usual = median(weighed.map(({ unitWeight }) => unitWeight))
   return weighed.flatMap(({ id, unitWeight }): Doubt[] => {
-    const factor = UNIT_FACTORS.find((each) => Math.abs(unitWeight / usual / each - 1) <= NEAR_WEIGHT)
+    const factor = UNIT_FACTORS.find((unitFactor) => Math.abs(unitWeight / usual / unitFactor - 1) <= NEAR_WEIGHT)
     return factor === undefined ? [] : [{ kind: 'weight', id, weight: unitWeight, usual, factor }]
   })
 }

@@ -35,8 +35,8 @@ function pile(name: string, share: number, piece: number | null = null): DoubtPi
 }
 /** The piles of a sound record, some of them otherwise. */
 const but = (...changed: DoubtPile[]) =>
-  record(99).piles.map((each) => changed.find(({ name }) => name === each.name) ?? each)
-const sound = Array.from({ length: 20 }, (_, at) => record(at))
+  record(99).piles.map((doubtPile) => changed.find(({ name }) => name === doubtPile.name) ?? doubtPile)
+const sound = Array.from({ length: 20 }, (_, index) => record(index))
 
 test('sound records are not doubted', () => {
   expect(doubtsOf(sound)).toEqual([])

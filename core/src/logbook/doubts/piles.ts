@@ -57,13 +57,13 @@ function doubtsOfRecord(off: readonly OffPile[]): Doubt[] {
   const id = (off[0] as OffPile).record.id
   const isSound = (off[0] as OffPile).record.balance === 'ok'
   const from = off.find(({ pile, usual }) => pile.share < usual * EMPTY)
-  const into = from && off.find((each) => each.pile.share > each.usual && isMoved(from, each))
+  const into = from && off.find((pile) => pile.pile.share > pile.usual && isMoved(from, pile))
   if (from && into) {
     return [{ kind: 'emptied', id, pile: from.pile.name, into: into.pile.name, share: from.usual - from.pile.share }]
   }
   return off.flatMap(({ pile, usual }): Doubt[] => {
     const ratio = usual > 0 ? pile.share / usual : 0
-    const factor = UNIT_FACTORS.find((each) => Math.abs(ratio / each - 1) <= NEAR_FACTOR) ?? null
+    const factor = UNIT_FACTORS.find((unitFactor) => Math.abs(ratio / unitFactor - 1) <= NEAR_FACTOR) ?? null
     // Where the weights do not add up that is said already: a pile says more only where it says why.
     return isSound || factor !== null ? [{ kind: 'pile', id, pile: pile.name, share: pile.share, usual, factor }] : []
   })

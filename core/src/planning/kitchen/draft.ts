@@ -26,7 +26,7 @@ export const emptyDraft = (from: Day): PlanDraft => ({
 })
 
 export const daysOf = ({ from, days }: Pick<PlanDraft, 'from' | 'days'>): Day[] =>
-  Array.from({ length: days }, (_, at) => addDays(from, at))
+  Array.from({ length: days }, (_, index) => addDays(from, index))
 
 /** A product of the covers that is this near above a whole portion is that portion. */
 const NEAR = 1e-9
@@ -44,7 +44,7 @@ export function demandOf(draft: PlanDraft): AskedOf[] {
   const coversOn = new Map(draft.covers.map(({ day, covers }) => [day, covers]))
   return draft.menu.flatMap(({ productId, share }) =>
     daysOf(draft).map((day): AskedOf => {
-      const said = draft.portions.find((each) => each.productId === productId && each.day === day)
+      const said = draft.portions.find((portion) => portion.productId === productId && portion.day === day)
       if (said) return { productId, day, quantity: said.quantity, isSaid: true }
       return { productId, day, quantity: Math.ceil((coversOn.get(day) ?? 0) * share - NEAR), isSaid: false }
     }),
@@ -54,7 +54,7 @@ export function demandOf(draft: PlanDraft): AskedOf[] {
 /** The same week some days later: covers, portions and hours move with it; stock and what was said of lots does not. */
 export function draftLater(draft: PlanDraft, from: Day, daysLater: number): PlanDraft {
   const later = <T extends { day: Day }>(list: readonly T[]) =>
-    list.map((each) => ({ ...each, day: addDays(each.day, daysLater) }))
+    list.map((item) => ({ ...item, day: addDays(item.day, daysLater) }))
   return {
     ...draft,
     from,

@@ -54,12 +54,12 @@ export function explainPlanCost(plan: OrderPlan, asked: AskedPlan, part: PlanCos
   const title = TITLES[part]
   const sum = (terms: readonly ReturnType<typeof value>[], note?: string): Explanation | null =>
     terms.length === 0 ? null : { title, quantity: 'money', expression: plus(...terms), ...(note ? { note } : {}) }
-  const priced = (name: string, count: number, each: number, quantity: Quantity = 'money') =>
-    times(value(name, count, 'count'), value('each', each, quantity))
+  const priced = (name: string, count: number, number: number, quantity: Quantity = 'money') =>
+    times(value(name, count, 'count'), value('each', number, quantity))
   switch (part) {
     case 'total': {
-      const paid = (['wholes', 'ready', 'delivery', 'labour', 'consumables', 'disposal'] as const).flatMap((each) =>
-        cost[each] === 0 ? [] : [value(TITLES[each].toLowerCase(), cost[each], 'money')],
+      const paid = (['wholes', 'ready', 'delivery', 'labour', 'consumables', 'disposal'] as const).flatMap((key) =>
+        cost[key] === 0 ? [] : [value(TITLES[key].toLowerCase(), cost[key], 'money')],
       )
       if (paid.length === 0) return null
       const less = value('what is over is worth', cost.surplus, 'money')
@@ -84,10 +84,10 @@ export function explainPlanCost(plan: OrderPlan, asked: AskedPlan, part: PlanCos
       return { title, quantity: 'money', expression: times(plus(...terms), value('a minute', perMinute, 'money')) }
     }
     case 'consumables': {
-      const each = new Map(request.cuts.map(({ name, consumables }) => [name, consumables]))
+      const consumablesOf = new Map(request.cuts.map(({ name, consumables }) => [name, consumables]))
       return sum(
         plan.cutting.flatMap(({ cut, units }) =>
-          (each.get(cut) ?? 0) > 0 ? [priced(cut, units, each.get(cut) ?? 0)] : [],
+          (consumablesOf.get(cut) ?? 0) > 0 ? [priced(cut, units, consumablesOf.get(cut) ?? 0)] : [],
         ),
       )
     }

@@ -74,7 +74,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
   const ways = given.ways.filter(
     ({ form, piles }) =>
       orderFor(alone(form.quote), 1, form.unitWeight) !== null &&
-      piles.some(({ productId }, at) => wanted.has(productId ?? '') && (form.piles[at]?.share.value ?? 0) > 0),
+      piles.some(({ productId }, index) => wanted.has(productId ?? '') && (form.piles[index]?.share.value ?? 0) > 0),
   )
   const products = new Map<string, GoodsProduct>()
   const styleOf = new Map(
@@ -114,8 +114,7 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
     ready: ordered.slice(wholes.length) as GoodsReady[],
     stock: given.lots.flatMap(({ itemId, supplierId, articleId, ...lot }) => {
       const own = wholes.filter((whole) => whole.itemId === itemId)
-      const whole =
-        own.find(({ id }) => id === articleId) ?? own.find((each) => each.supplierId === supplierId) ?? own[0]
+      const whole = own.find(({ id }) => id === articleId) ?? own.find((row) => row.supplierId === supplierId) ?? own[0]
       return whole && lot.units + lot.held > 0 ? [{ ...lot, wholeId: whole.id }] : []
     }),
     coming: given.coming,
@@ -131,8 +130,8 @@ function withUse(products: readonly GoodsProduct[], ways: readonly GoodsWay[]): 
   const used = new Map<string, Map<string, number>>()
   for (const { form, piles, mostPerWeek } of ways) {
     if (mostPerWeek === null) continue
-    piles.forEach(({ id, productId }, at) => {
-      const pile = form.piles[at]
+    piles.forEach(({ id, productId }, index) => {
+      const pile = form.piles[index]
       if (!pile) return
       const kilos =
         (mostPerWeek * pile.share.value * usedShareOf({ class: pile.class, usedShare: pile.usedShare ?? 1 })) /
@@ -156,12 +155,12 @@ const alone = (quote: WholeForm['quote']) => ({ ...quote, minimumOrder: null })
 /** Names that tell their goods apart: one that is there twice says whose it is. */
 function uniqueNames<T extends { name: string }>(list: readonly T[], whose: (each: T) => string): T[] {
   const taken = new Set<string>()
-  return list.map((each) => {
-    const isTwice = list.some((other) => other !== each && other.name === each.name)
-    let name = isTwice ? `${each.name} (${whose(each)})` : each.name
-    for (let more = 2; taken.has(name); more++) name = `${each.name} (${whose(each)}, ${more})`
+  return list.map((item) => {
+    const isTwice = list.some((other) => other !== item && other.name === item.name)
+    let name = isTwice ? `${item.name} (${whose(item)})` : item.name
+    for (let more = 2; taken.has(name); more++) name = `${item.name} (${whose(item)}, ${more})`
     taken.add(name)
-    return { ...each, name }
+    return { ...item, name }
   })
 }
 
@@ -170,7 +169,7 @@ function pooledOf(ways: readonly GoodsWay[], itemId: string): RelativeSpread | n
   const styles = new Map(ways.filter((way) => way.itemId === itemId).map((way) => [way.form.styleId, way]))
   return pooledSpread(
     [...styles.values()].flatMap(({ form, piles, shares }) =>
-      piles.flatMap(({ id }, at) => (form.piles[at]?.class === 'primary' ? [shares.get(id) ?? []] : [])),
+      piles.flatMap(({ id }, index) => (form.piles[index]?.class === 'primary' ? [shares.get(id) ?? []] : [])),
     ),
   )
 }
@@ -201,8 +200,8 @@ function cutOf(
   products: Map<string, GoodsProduct>,
 ): GoodsCut {
   const unitWeight = pieceWeightOf(form.quote) ?? form.unitWeight
-  const yields = piles.flatMap(({ id, productId }, at): GoodsYield[] => {
-    const pile = form.piles[at]
+  const yields = piles.flatMap(({ id, productId }, index): GoodsYield[] => {
+    const pile = form.piles[index]
     if (!pile || pile.share.value <= 0) return []
     const product = productId === null ? undefined : wanted.get(productId)
     if (!product) return [besideYield(form, { id: productId ?? id, pile, unitWeight }, products)]
@@ -235,17 +234,17 @@ function cutOf(
 /** Two piles of one product are one yield. */
 function merged(yields: readonly GoodsYield[]): GoodsYield[] {
   const byProduct = new Map<string, GoodsYield>()
-  for (const each of yields) {
-    const known = byProduct.get(each.productId)
+  for (const other of yields) {
+    const known = byProduct.get(other.productId)
     byProduct.set(
-      each.productId,
+      other.productId,
       known
         ? {
             ...known,
-            quantity: { ...known.quantity, value: known.quantity.value + each.quantity.value },
-            sd: Math.hypot(known.sd, each.sd),
+            quantity: { ...known.quantity, value: known.quantity.value + other.quantity.value },
+            sd: Math.hypot(known.sd, other.sd),
           }
-        : each,
+        : other,
     )
   }
   return [...byProduct.values()]

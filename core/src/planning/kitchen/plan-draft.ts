@@ -95,15 +95,15 @@ const isTwice = (keys: readonly string[], at: number) => keys.indexOf(keys[at] a
 /** What a chef says of a plan; a day outside it is kept, so that a plan made shorter can be made longer again. */
 export const planDraft: z.ZodType<PlanDraft> = draftFields.superRefine((draft, context) => {
   const lists = {
-    covers: draft.covers.map((each) => each.day),
-    menu: draft.menu.map((each) => each.productId),
-    portions: draft.portions.map((each) => `${each.productId} ${each.day}`),
-    hours: draft.hours.map((each) => each.day),
-    deliveries: draft.deliveries.map((each) => `${each.supplierId} ${each.day}`),
+    covers: draft.covers.map((cover) => cover.day),
+    menu: draft.menu.map((dish) => dish.productId),
+    portions: draft.portions.map((portion) => `${portion.productId} ${portion.day}`),
+    hours: draft.hours.map((hour) => hour.day),
+    deliveries: draft.deliveries.map((delivery) => `${delivery.supplierId} ${delivery.day}`),
   }
   for (const [list, keys] of Object.entries(lists)) {
-    keys.forEach((_, at) => {
-      if (isTwice(keys, at)) context.addIssue({ code: 'custom', path: [list, at], message: 'is there twice' })
+    keys.forEach((_, index) => {
+      if (isTwice(keys, index)) context.addIssue({ code: 'custom', path: [list, index], message: 'is there twice' })
     })
   }
 })

@@ -35,11 +35,11 @@ function kilosOf(goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): ReadonlyM
 
 /** What a plan throws away: products over without a use, and wholes that stay uncut; how many, and kilos of one. */
 function thrownOf(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>) {
-  const kilos = kilosOf(goods, draft)
+  const kilosByName = kilosOf(goods, draft)
   return [
     ...plan.left.map(({ product, disposed }) => ({ name: product, count: disposed })),
     ...plan.uncut.map(({ whole, units }) => ({ name: whole, count: units })),
-  ].flatMap(({ name, count }) => (count > 0 ? [{ name, count, each: kilos.get(name) ?? 0 }] : []))
+  ].flatMap(({ name, count }) => (count > 0 ? [{ name, count, kilos: kilosByName.get(name) ?? 0 }] : []))
 }
 
 /** Minutes of a plan: of what is cut, and of unpacking and trimming what is bought ready. */
@@ -58,7 +58,7 @@ function minutesOf(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'ch
 export function planTotals(plan: OrderPlan, goods: PlanGoods, draft: Pick<PlanDraft, 'changes'>): PlanTotals {
   return {
     minutes: minutesOf(plan, goods, draft).reduce((sum, { minutes }) => sum + minutes, 0),
-    thrownKilos: thrownOf(plan, goods, draft).reduce((sum, { count, each }) => sum + count * each, 0),
+    thrownKilos: thrownOf(plan, goods, draft).reduce((sum, { count, kilos }) => sum + count * kilos, 0),
     short: missing(plan.short).reduce((sum, { quantity }) => sum + quantity, 0),
   }
 }
@@ -82,8 +82,8 @@ export function explainPlanTotal(
       return summed(
         'Thrown away',
         'weight',
-        thrownOf(plan, goods, draft).map(({ name, count, each }) =>
-          times(value(name, count, 'count'), value('one', each * GRAMS_PER_KILOGRAM, 'weight')),
+        thrownOf(plan, goods, draft).map(({ name, count, kilos }) =>
+          times(value(name, count, 'count'), value('one', kilos * GRAMS_PER_KILOGRAM, 'weight')),
         ),
       )
     case 'short':
@@ -115,7 +115,7 @@ export function explainReadyPortion(
   goods: PlanGoods,
   draft: Pick<PlanDraft, 'changes'>,
 ): Explanation | null {
-  const ready = goods.ready.find((each) => each.id === id)
+  const ready = goods.ready.find((offer) => offer.id === id)
   if (!ready) return null
   const of = (field: 'price' | 'quantity' | 'handling') =>
     valueIn(draft, { kind: 'ready', id, field }, ready[field]).value
@@ -147,17 +147,17 @@ export function explainCutPortion(
   const rate = rateOf(goods) / MINUTES_PER_HOUR
   const ways = goods.cuts.flatMap((cut) => {
     const whole = goods.wholes.find(({ id }) => id === cut.wholeId)
-    const own = cut.yields.find((each) => each.productId === productId)
+    const own = cut.yields.find((other) => other.productId === productId)
     if (!whole || !own) return []
     const known = (field: 'minutes' | 'consumables') =>
       valueIn(draft, { kind: 'cut', id: cut.id, field }, cut[field]).value
     const one = valueIn(draft, { kind: 'whole', id: whole.id, field: 'price' }, whole.price).value / whole.pack
     const portions = valueIn(draft, { kind: 'yield', id: cut.id, productId, field: 'quantity' }, own.quantity).value
-    const beside = cut.yields.reduce((sum, each) => {
-      const product = goods.products.find(({ id }) => id === each.productId)
-      if (!product || each === own) return sum
+    const beside = cut.yields.reduce((sum, other) => {
+      const product = goods.products.find(({ id }) => id === other.productId)
+      if (!product || other === own) return sum
       const worth = valueIn(draft, { kind: 'product', id: product.id, field: 'surplusValue' }, product.surplusValue)
-      return sum + each.quantity.value * worth.value
+      return sum + other.quantity.value * worth.value
     }, 0)
     if (portions <= 0) return []
     const expression = over(

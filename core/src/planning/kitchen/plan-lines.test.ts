@@ -67,16 +67,16 @@ describe('a plan by ids', () => {
     expect(lines.orders).toMatchObject([
       { supplierId: 'ostravale', day: '2026-12-03', lines: [{ packs: 4, units: 4 }] },
     ])
-    const units = lines.cutting.reduce((sum, each) => sum + each.units, 0)
+    const units = lines.cutting.reduce((sum, task) => sum + task.units, 0)
     expect(units).toBe(6)
     const work = plannedWork(lines, goods, said)
-    expect(work.reduce((sum, each) => sum + each.units, 0)).toBe(6)
+    expect(work.reduce((sum, plannedWork) => sum + plannedWork.units, 0)).toBe(6)
     expect(work.map(({ lotId }) => lotId)).toContain('l')
     expect(work.map(({ delivery }) => delivery)).toContain('2026-12-03')
-    const minutes = work.reduce((sum, each) => sum + each.minutes, 0)
+    const minutes = work.reduce((sum, plannedWork) => sum + plannedWork.minutes, 0)
     expect(minutes).toBeCloseTo(planTotals(plan, goods, said).minutes, 9)
     // Birds of the lot are paid for already; here they cost what one costs.
-    const money = work.reduce((sum, each) => sum + each.money, 0)
+    const money = work.reduce((sum, plannedWork) => sum + plannedWork.money, 0)
     expect(money).toBeCloseTo(plan.cost.wholes + 2 * 6 + plan.cost.labour + plan.cost.consumables, 9)
     expect(work.flatMap(({ portions }) => portions).reduce((sum, { quantity }) => sum + quantity, 0)).toBe(12)
   })
@@ -247,7 +247,7 @@ describe('in words', () => {
   test('a plan that is told before what stands beside it is the same plan', () => {
     const asked = planRequest(draft(), goods, 'EUR')
     const told: OrderPlan[] = []
-    const plan = planOrders(asked.request, solve, { seconds: 10, onPlan: (each) => told.push(each) })
+    const plan = planOrders(asked.request, solve, { seconds: 10, onPlan: (entry) => told.push(entry) })
     expect(told).toHaveLength(1)
     expect(told[0]?.cost).toEqual(plan.cost)
     expect(told[0]).toMatchObject({ limits: [], beside: { allReady: null, allCut: null } })

@@ -76,7 +76,7 @@ export function planLines(
   goods: PlanGoods,
   draft: Pick<PlanDraft, 'changes' | 'stock' | 'lotsLeft' | 'coming'>,
 ): PlanLines {
-  const named = <T extends { name: string }>(list: readonly T[]) => new Map(list.map((each) => [each.name, each]))
+  const named = <T extends { name: string }>(list: readonly T[]) => new Map(list.map((item) => [item.name, item]))
   const [products, suppliers, wholes, cuts, ready] = [
     named(goods.products),
     named(goods.suppliers),
@@ -87,15 +87,15 @@ export function planLines(
   const stock = stockOf(goods, draft)
   const lineOf = ({ name, packs }: { name: string; packs: number }): OrderLine[] => {
     const whole = wholes.get(name)
-    const each = ready.get(name)
-    const of = whole ?? each
+    const offer = ready.get(name)
+    const of = whole ?? offer
     if (!of) return []
     const kind = whole ? 'whole' : 'ready'
     const price = valueIn(draft, { kind, id: of.id, field: 'price' }, of.price).value
     const perPack = whole
       ? whole.pack
-      : valueIn(draft, { kind, id: of.id, field: 'quantity' }, each?.quantity ?? of.price).value
-    const tied = { itemId: whole?.itemId ?? null, productId: each?.productId ?? null }
+      : valueIn(draft, { kind, id: of.id, field: 'quantity' }, offer?.quantity ?? of.price).value
+    const tied = { itemId: whole?.itemId ?? null, productId: offer?.productId ?? null }
     return [{ kind, articleId: of.id, name, packs, units: packs * perPack, ...tied, price, money: packs * price }]
   }
   return {
@@ -104,14 +104,14 @@ export function planLines(
       const money = lines.reduce((sum, line) => sum + line.money, charge)
       return { supplierId: suppliers.get(supplier)?.id ?? '', supplier, day, charge, lines, money }
     }),
-    cutting: plan.cutting.flatMap((each): CuttingLine[] => {
-      const cut = cuts.get(each.cut)
+    cutting: plan.cutting.flatMap((task): CuttingLine[] => {
+      const cut = cuts.get(task.cut)
       const whole = goods.wholes.find(({ id }) => id === cut?.wholeId)
       if (!cut || !whole) return []
       const serves = new Map<string, number>()
       for (const { product, quantity, source } of plan.use) {
         const id = products.get(product)?.id
-        if (id === undefined || source.kind !== 'cut' || source.cut !== each.cut || source.day !== each.day) continue
+        if (id === undefined || source.kind !== 'cut' || source.cut !== task.cut || source.day !== task.day) continue
         serves.set(id, (serves.get(id) ?? 0) + quantity)
       }
       return [
@@ -122,20 +122,20 @@ export function planLines(
           wholeId: whole.id,
           itemId: whole.itemId,
           unitName: whole.unitName,
-          day: each.day,
-          units: each.units,
-          minutes: each.minutes,
-          lots: each.from.flatMap((from) => {
+          day: task.day,
+          units: task.units,
+          minutes: task.minutes,
+          lots: task.from.flatMap((from) => {
             const lotId = from.kind === 'stock' ? stock[from.at]?.lotId : null
             return lotId ? [{ lotId, units: from.units }] : []
           }),
-          coming: each.from.flatMap((from) => {
+          coming: task.from.flatMap((from) => {
             const supply = from.kind === 'stock' ? stock[from.at] : undefined
             return supply?.expectedLineId && supply.from
               ? [{ expectedLineId: supply.expectedLineId, day: supply.from, units: from.units }]
               : []
           }),
-          deliveries: each.from.flatMap((from) =>
+          deliveries: task.from.flatMap((from) =>
             from.kind === 'delivery' ? [{ day: from.day, units: from.units }] : [],
           ),
           serves: [...serves].map(([productId, quantity]) => ({ productId, quantity: clean(quantity) })),
@@ -153,11 +153,11 @@ export function planLines(
       )
       return packs > 0 ? [{ articleId: id, productId, portions: clean(portions), packs }] : []
     }),
-    left: plan.left.flatMap((each) => {
-      const product = products.get(each.product)
+    left: plan.left.flatMap((rest) => {
+      const product = products.get(rest.product)
       if (!product) return []
       const because = whyLeft(product, plan, { goods, draft })
-      return [{ ...each, productId: product.id, unit: product.unit, because }]
+      return [{ ...rest, productId: product.id, unit: product.unit, because }]
     }),
     uncut: plan.uncut.flatMap(({ whole: name, units, source }): PlanLines['uncut'] => {
       const whole = wholes.get(name)

@@ -47,7 +47,7 @@ export function comesOn(
   { id, deliveryDays }: PlanGoods['suppliers'][number],
   day: Day,
 ): boolean {
-  const said = draft.deliveries.find((each) => each.supplierId === id && each.day === day)
+  const said = draft.deliveries.find((delivery) => delivery.supplierId === id && delivery.day === day)
   return said ? said.comes : (deliveryDays?.includes(weekdayOf(day)) ?? true)
 }
 
@@ -88,17 +88,17 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
   const request: OrderPlanRequest = {
     currency,
     days,
-    products: goods.products.map(({ id, name, unit, isWaste, ...each }) => {
+    products: goods.products.map(({ id, name, unit, isWaste, ...rest }) => {
       const value = change('product', id)
       return {
         name,
         unit,
-        keepsDays: value('keepsDays', each.keepsDays),
-        cold: value('cold', each.cold),
-        surplusValue: value('surplusValue', each.surplusValue),
+        keepsDays: value('keepsDays', rest.keepsDays),
+        cold: value('cold', rest.cold),
+        surplusValue: value('surplusValue', rest.surplusValue),
         // What nobody values is of use all the same: into the pot, for the staff; it is worth nothing here.
         surplusUpTo: isWaste ? 0 : usedOver(id, goods, draft),
-        disposal: value('disposal', each.disposal),
+        disposal: value('disposal', rest.disposal),
       }
     }),
     demand: asked.map(({ productId, day, quantity }) => ({ product: named(products, productId), day, quantity })),
@@ -142,15 +142,15 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
         })),
       }
     }),
-    ready: ready.map((each) => {
-      const value = change('ready', each.id)
+    ready: ready.map((offer) => {
+      const value = change('ready', offer.id)
       return {
-        name: each.name,
-        supplier: named(suppliers, each.supplierId),
-        product: named(products, each.productId),
-        quantity: value('quantity', each.quantity),
+        name: offer.name,
+        supplier: named(suppliers, offer.supplierId),
+        product: named(products, offer.productId),
+        quantity: value('quantity', offer.quantity),
         // Who buys ready still unpacks, trims and wipes: that is paid with the pack.
-        price: value('price', each.price) + (value('handling', each.handling) * rate) / MINUTES_PER_HOUR,
+        price: value('price', offer.price) + (value('handling', offer.handling) * rate) / MINUTES_PER_HOUR,
         mostPacks: value('mostPacks', usual(USUAL_MOST.mostPacks)),
       }
     }),
@@ -164,7 +164,7 @@ export function planRequest(draft: PlanDraft, goods: PlanGoods, currency: string
     labour: {
       ratePerHour: rate,
       hours: days.map((day) =>
-        day > lastAsked ? 0 : (draft.hours.find((each) => each.day === day)?.hours ?? hoursOn(goods, day).value),
+        day > lastAsked ? 0 : (draft.hours.find((hour) => hour.day === day)?.hours ?? hoursOn(goods, day).value),
       ),
     },
     coldSpace: draft.coldSpace === null ? null : Math.max(0, draft.coldSpace - kilosHeld(goods.held, days)),
@@ -211,12 +211,13 @@ function usedOver(id: string, goods: PlanGoods, draft: PlanDraft): number {
  */
 function mostOver(productId: string, goods: PlanGoods, draft: PlanDraft): number {
   const asked = new Map<string, number>()
-  for (const each of demandOf(draft)) asked.set(each.productId, (asked.get(each.productId) ?? 0) + each.quantity)
+  for (const askedOf of demandOf(draft))
+    asked.set(askedOf.productId, (asked.get(askedOf.productId) ?? 0) + askedOf.quantity)
   if ((asked.get(productId) ?? 0) > 0) return 0
   const over = goods.cuts.map(({ yields }) => {
-    const own = yields.find((each) => each.productId === productId)?.quantity.value ?? 0
-    const units = yields.map((each) =>
-      each.quantity.value > 0 ? (asked.get(each.productId) ?? 0) / each.quantity.value : 0,
+    const own = yields.find((other) => other.productId === productId)?.quantity.value ?? 0
+    const units = yields.map((other) =>
+      other.quantity.value > 0 ? (asked.get(other.productId) ?? 0) / other.quantity.value : 0,
     )
     return own * Math.max(0, ...units)
   })

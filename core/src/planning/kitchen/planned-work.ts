@@ -44,9 +44,9 @@ function wholeSources({ units, lots, coming, deliveries }: CuttingLine): Source[
   ]
   let shared = 0
   let given = 0
-  return sources.flatMap((source, at) => {
+  return sources.flatMap((source, index) => {
     shared += source.units
-    const until = at === sources.length - 1 ? units : Math.round(shared)
+    const until = index === sources.length - 1 ? units : Math.round(shared)
     const own = until - given
     given = until
     return own > 0 ? [{ ...source, units: own }] : []

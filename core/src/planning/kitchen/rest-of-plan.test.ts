@@ -11,7 +11,7 @@ const day = (at: number) => addDays('2026-12-02', at)
 const asked = [12, 8, 20, 5]
 const whole = draft({
   covers: [],
-  portions: asked.map((quantity, at) => ({ productId: 'supremes', day: day(at), quantity })),
+  portions: asked.map((quantity, index) => ({ productId: 'supremes', day: day(index), quantity })),
 })
 const rest = (made: readonly MadePortions[], at: number) =>
   restOfPlan({ id: 'the week', draft: whole, goods, made }, day(at))

@@ -29,7 +29,7 @@ export function trueAims(plans: PlansByAim, totalsOf: (plan: OrderPlan) => PlanT
       const first = made.find(({ plan }) => plan === own)
       if (!measure || !first) return [aim, own]
       const ranked = (of: (typeof made)[number]) => [of.totals.short, measure(of), of.plan.cost.total]
-      const best = made.reduce((known, each) => (isBelow(ranked(each), ranked(known)) ? each : known), first)
+      const best = made.reduce((known, entry) => (isBelow(ranked(entry), ranked(known)) ? entry : known), first)
       return [aim, best.plan]
     }),
   )

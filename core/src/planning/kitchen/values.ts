@@ -12,11 +12,11 @@ export interface ValueOf {
 /** What was said of a value for this plan alone; null where nothing was. */
 export const saidIn = ({ changes }: Pick<PlanDraft, 'changes'>, of: ValueOf): number | null =>
   changes.find(
-    (each) =>
-      each.kind === of.kind &&
-      each.id === of.id &&
-      each.field === of.field &&
-      each.productId === (of.productId ?? null),
+    (change) =>
+      change.kind === of.kind &&
+      change.id === of.id &&
+      change.field === of.field &&
+      change.productId === (of.productId ?? null),
   )?.value ?? null
 
 /** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */

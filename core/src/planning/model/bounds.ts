@@ -9,7 +9,7 @@ export function boundsOf(request: OrderPlanRequest, demands: readonly { product:
   const wantedOf = new Map(
     request.products.map(({ name, surplusUpTo }) => [
       name,
-      surplusUpTo + demands.reduce((sum, each) => sum + (each.product === name ? each.asked : 0), 0),
+      surplusUpTo + demands.reduce((sum, demand) => sum + (demand.product === name ? demand.asked : 0), 0),
     ]),
   )
   const unitsOf = (cut: PlanCut): number =>

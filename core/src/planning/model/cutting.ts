@@ -51,7 +51,7 @@ function addCut(draft: Draft, cut: PlanCut, day: number): Cuts[number] {
 function addSources({ request, wholes, programme }: Draft, cuts: Cuts): void {
   for (const { name } of request.wholes) {
     request.days.forEach((_, day) => {
-      const own = cuts.filter((each) => each.cut.whole === name && each.day === day)
+      const own = cuts.filter((cut) => cut.cut.whole === name && cut.day === day)
       const from = wholes.flatMap(({ whole, flows }) => (whole.name === name ? (flows.get(day) ?? []) : []))
       const terms = [...once(own.map(({ units }) => units)), ...once(from, -1)]
       if (terms.length > 0) programme.row(terms, 0, 0)

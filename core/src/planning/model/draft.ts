@@ -62,7 +62,7 @@ export class Draft {
   }
 
   ordersOf(supplier: string): DraftOrder[] {
-    return this.orders.filter((each) => each.supplier.name === supplier)
+    return this.orders.filter((order) => order.supplier.name === supplier)
   }
 
   /** A column for each day from one place to another. */
@@ -75,9 +75,9 @@ export class Draft {
   /** A column for each demand of a product from one place of a day to another. */
   uses(product: string, from: number, until: number): Map<number, number> {
     const uses = new Map<number, number>()
-    for (const each of this.demands) {
-      if (each.product === product && each.day >= from && each.day <= until) {
-        uses.set(each.day, this.programme.column({ upper: each.asked }))
+    for (const demand of this.demands) {
+      if (demand.product === product && demand.day >= from && demand.day <= until) {
+        uses.set(demand.day, this.programme.column({ upper: demand.asked }))
       }
     }
     return uses
@@ -107,7 +107,10 @@ export class Draft {
       if (known) known.asked += quantity
       else asked.set(key, { product, day: this.placeOf(day), asked: quantity })
     }
-    return [...asked.values()].map((each) => ({ ...each, short: this.programme.column({ upper: each.asked }) }))
+    return [...asked.values()].map((request) => ({
+      ...request,
+      short: this.programme.column({ upper: request.asked }),
+    }))
   }
 
   /** Whether each supplier brings something on each of its days: it costs its charge once. */

@@ -10,7 +10,7 @@ export const addLeft = (draft: Draft): PlanModel['left'] =>
     const valued = programme.column({ upper: surplusUpTo })
     draft.costs(all, disposal)
     draft.costs(valued, -disposal - surplusValue)
-    const own = products.filter((each) => each.product === name && !each.isGoodAfter)
+    const own = products.filter((product) => product.product === name && !product.isGoodAfter)
     const terms = own.flatMap(({ made, uses }): Term[] => [
       ...once(made ? [made[0]] : [], made ? -made[1] : 0),
       ...once(uses.values()),

@@ -27,7 +27,7 @@ function columnsOf(
         whole.name === name && packs !== null && isOn(at) ? [packs] : [],
       )
     case 'ready':
-      return ready.flatMap((each) => (each.ready.name === name && isOn(each.day) ? [each.packs] : []))
+      return ready.flatMap((offer) => (offer.ready.name === name && isOn(offer.day) ? [offer.packs] : []))
     case 'cut':
       return cuts.flatMap(({ cut, units, day: at }) => (cut.name === name && isOn(at) ? [units] : []))
   }

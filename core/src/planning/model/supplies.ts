@@ -25,7 +25,7 @@ export function addWholes(draft: Draft): void {
       })
     }
   }
-  request.stock.forEach((stock, at) => {
+  request.stock.forEach((stock, index) => {
     const whole = request.wholes.find(({ name }) => name === stock.whole)
     const until = draft.placeOf(stock.useBy)
     if (!whole || until < 0) return
@@ -34,7 +34,7 @@ export function addWholes(draft: Draft): void {
     wholes.push({
       whole,
       kind: 'stock',
-      at,
+      at: index,
       packs: null,
       units: stock.quantity,
       from,
@@ -83,7 +83,7 @@ function addReadySupply(
 
 /** Products that are there before the plan. */
 export function addStock(draft: Draft): void {
-  draft.request.stock.forEach((stock, at) => {
+  draft.request.stock.forEach((stock, index) => {
     const { product, quantity, useBy } = stock
     const until = draft.placeOf(useBy)
     if (product === null || until < 0) return
@@ -94,7 +94,7 @@ export function addStock(draft: Draft): void {
       product,
       kind: 'stock',
       name: null,
-      at,
+      at: index,
       made: null,
       quantity,
       uses,
@@ -137,7 +137,7 @@ export function addServing({ products, demands, programme }: Draft): void {
     }
   }
   for (const { product, day, asked, short } of demands) {
-    const serving = products.flatMap((each) => (each.product === product ? (each.uses.get(day) ?? []) : []))
+    const serving = products.flatMap((supply) => (supply.product === product ? (supply.uses.get(day) ?? []) : []))
     programme.row(once([...serving, short]), asked, asked)
   }
 }

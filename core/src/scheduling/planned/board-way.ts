@@ -120,7 +120,7 @@ const alike = (minutes: number, count: number): BoardPart[] =>
 function partsOf({ steps, minutesPerUnit }: Pick<BoardInput, 'steps' | 'minutesPerUnit'>, count: number): BoardPart[] {
   const whole = steps.reduce((sum, { minutes }) => sum + minutes, 0)
   if (count < 2 || whole <= 0) return alike(minutesPerUnit, count)
-  const hands = Array.from({ length: count }, (_, at) => `${at}`)
+  const hands = Array.from({ length: count }, (_, index) => `${index}`)
   return lineParts(steps, hands).map((part) => ({
     steps: part.steps,
     minutes: (minutesPerUnit * part.minutes) / whole,

@@ -18,8 +18,8 @@ import {
 
 const HOURS = { from: 480, until: 960 }
 const cooks = (count: number): WorkCook[] =>
-  Array.from({ length: count }, (_, at) => ({
-    ...{ id: `cook ${at + 1}`, skills: null, days: {} },
+  Array.from({ length: count }, (_, index) => ({
+    ...{ id: `cook ${index + 1}`, skills: null, days: {} },
     week: [1, 2, 3, 4, 5, 6, 7].map((day) => ({ day, ...HOURS })),
   }))
 const turkey = (changes: Partial<PlannedJob>): PlannedJob =>
@@ -29,11 +29,11 @@ const turkey = (changes: Partial<PlannedJob>): PlannedJob =>
     ...changes,
   })
 const steps = (minutes: readonly number[]) =>
-  minutes.map((own, at) => ({ id: `step ${at + 1}`, title: `Step ${at + 1}`, minutes: own }))
+  minutes.map((own, index) => ({ id: `step ${index + 1}`, title: `Step ${index + 1}`, minutes: own }))
 
 interface Kitchen {
   units: number
-  each: number
+  minutesPerUnit: number
   minutes: readonly number[]
   line: number
   carriers: number
@@ -43,7 +43,17 @@ interface Kitchen {
   stretch: number
 }
 
-const kitchenOf = ({ units, each, minutes, line, carriers, temperHours, boards, team, stretch }: Kitchen) => {
+const kitchenOf = ({
+  units,
+  minutesPerUnit: each,
+  minutes,
+  line,
+  carriers,
+  temperHours,
+  boards,
+  team,
+  stretch,
+}: Kitchen) => {
   const own = turkey({ units, minutes: units * each + 10, steps: steps(minutes) })
   const work = { ...own.work, line, carriers, temperHours }
   const settings = { ...USUAL_WORK, boards, boardMinutes: stretch }
@@ -52,8 +62,8 @@ const kitchenOf = ({ units, each, minutes, line, carriers, temperHours, boards, 
 
 /** How long one unit of each load is out of the cold as it was placed: the longest stretch at the board, and in all. */
 function timesOut({ tasks, request }: WorkPlan, placed: readonly PlacedTask[], setUp: number) {
-  const placeOf = new Map(placed.map((each) => [each.id, each]))
-  const askedOf = new Map(request.tasks.map((each) => [each.id, each]))
+  const placeOf = new Map(placed.map((task) => [task.id, task]))
+  const askedOf = new Map(request.tasks.map((task) => [task.id, task]))
   const out = tasks.filter(({ kind }) => kind === 'cut' || kind === 'temper')
   return [...new Set(out.map(({ load }) => load))].map((load) => {
     const places = out.flatMap((task) => {
@@ -85,7 +95,7 @@ function timesOut({ tasks, request }: WorkPlan, placed: readonly PlacedTask[], s
 describe('nothing is out of the cold for longer than it may be', () => {
   const kitchens: fc.Arbitrary<Kitchen> = fc.record({
     units: fc.integer({ min: 1, max: 25 }),
-    each: fc.integer({ min: 1, max: 70 }),
+    minutesPerUnit: fc.integer({ min: 1, max: 70 }),
     minutes: fc.array(fc.integer({ min: 1, max: 9 }), { maxLength: 8 }),
     line: fc.integer({ min: 1, max: 20 }),
     carriers: fc.integer({ min: 0, max: 2 }),
@@ -128,7 +138,17 @@ describe('nothing is out of the cold for longer than it may be', () => {
     const way = boardWay(input())
     expect(way).toMatchObject({ kind: 'line', perLoad: 20, loads: 1, pace: 3.6, mayWait: 3 })
     const plan = kitchenOf({
-      ...{ units: 20, each: 18, minutes: [], line: 5, carriers: 0, temperHours: 0, boards: 5, team: 5, stretch: 30 },
+      ...{
+        units: 20,
+        minutesPerUnit: 18,
+        minutes: [],
+        line: 5,
+        carriers: 0,
+        temperHours: 0,
+        boards: 5,
+        team: 5,
+        stretch: 30,
+      },
     })
     const [first, second] = plan.request.tasks
     expect([first?.minutes, second?.minutes]).toEqual([expect.closeTo(82), expect.closeTo(72)])
@@ -151,7 +171,17 @@ describe('nothing is out of the cold for longer than it may be', () => {
     const line = boardWay(input({ minutesPerUnit: 45 }))
     expect(line).toMatchObject({ kind: 'loads', perLoad: 2 })
     const plan = kitchenOf({
-      ...{ units: 2, each: 45, minutes: [], line: 1, carriers: 0, temperHours: 0, boards: 1, team: 1, stretch: 30 },
+      ...{
+        units: 2,
+        minutesPerUnit: 45,
+        minutes: [],
+        line: 1,
+        carriers: 0,
+        temperHours: 0,
+        boards: 1,
+        team: 1,
+        stretch: 30,
+      },
     })
     expect(plan.tasks.map(({ kind, load }) => [kind, load])).toEqual([
       ...[1, 2].flatMap((load) => [

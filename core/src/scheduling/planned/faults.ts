@@ -32,7 +32,7 @@ export function scheduleFaults(
 ): ScheduleFault[] {
   const hasBegun = new Set(held.map(({ id }) => id))
   const taskOf = new Map(request.tasks.map((task) => [task.id, task]))
-  const placeOf = new Map(placed.map((each) => [each.id, each]))
+  const placeOf = new Map(placed.map((task) => [task.id, task]))
   const faults: ScheduleFault[] = []
   const tell = (task: string, rule: FaultRule, other: string | null = null) => faults.push({ task, rule, with: other })
   for (const own of placed) {
@@ -66,8 +66,8 @@ export function scheduleFaults(
 
 /** Two things at once of one cook, or on one unit. */
 function meetings(placed: readonly PlacedTask[]): ScheduleFault[] {
-  return placed.flatMap((own, at) =>
-    placed.slice(at + 1).flatMap((other): ScheduleFault[] => {
+  return placed.flatMap((own, index) =>
+    placed.slice(index + 1).flatMap((other): ScheduleFault[] => {
       if (own.start >= other.end - NEAR || other.start >= own.end - NEAR) return []
       const isSameUnit = own.station?.name === other.station?.name && own.station?.number === other.station?.number
       return [
@@ -86,15 +86,15 @@ function meetings(placed: readonly PlacedTask[]): ScheduleFault[] {
 function notCleaned({ species, tasks }: ScheduleRequest, placed: readonly PlacedTask[]): ScheduleFault[] {
   const speciesOf = new Map(tasks.map((task) => [task.id, task.needs === 'nobody' ? null : task.species]))
   const units = new Map<string, PlacedTask[]>()
-  for (const each of placed) {
-    if (each.station === null || !speciesOf.get(each.id)) continue
-    const key = `${each.station.name} ${each.station.number}`
-    units.set(key, [...(units.get(key) ?? []), each])
+  for (const task of placed) {
+    if (task.station === null || !speciesOf.get(task.id)) continue
+    const key = `${task.station.name} ${task.station.number}`
+    units.set(key, [...(units.get(key) ?? []), task])
   }
   return [...units.values()].flatMap((list) => {
     const order = list.sort((a, b) => a.start - b.start)
-    return order.flatMap((own, at): ScheduleFault[] => {
-      const before = order[at - 1]
+    return order.flatMap((own, index): ScheduleFault[] => {
+      const before = order[index - 1]
       const [was, is] = [speciesOf.get(before?.id ?? ''), speciesOf.get(own.id)]
       if (!before || !was || !is || was === is) return []
       if (species.cleanAt.some((time) => time >= before.end - NEAR && time <= own.start + NEAR)) return []

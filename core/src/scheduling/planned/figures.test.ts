@@ -12,14 +12,17 @@ const requestOf = ({ input }: (typeof cases)[number]): ScheduleRequest => ({
   tasks: input.tasks.map((task) => ({
     ...{ skill: null, station: null, species: null, notBefore: 0, due: null, ...task },
     needs: task.needs as 'cook' | 'nobody',
-    after: (task.after ?? []).map((each) => ({ ...each, within: 'within' in each ? (each.within as number) : null })),
+    after: (task.after ?? []).map((entry) => ({
+      ...entry,
+      within: 'within' in entry ? (entry.within as number) : null,
+    })),
   })),
 })
 
-test.each(cases.slice(0, 4).map((each) => [each.name, each] as const))(
+test.each(cases.slice(0, 4).map((testCase) => [testCase.name, testCase] as const))(
   '%s: what is shown of a schedule is what the search says of it, and opens to it',
-  async (_name, each) => {
-    const request = requestOf(each)
+  async (_name, entry) => {
+    const request = requestOf(entry)
     const made = planSchedule(request, await loadSolver(), { seconds: 1, patience: 300 })
     const told = { late: made.lateMinutes, clean: made.cleanMinutes, hold: made.holdMinutes }
     for (const figure of SCHEDULE_FIGURES) {

@@ -69,7 +69,7 @@ export function explainCutting(tasks: readonly CuttingTask[], nameOf: (id: strin
 }
 
 function waiting({ tasks }: ScheduleRequest, placed: readonly PlacedTask[], figure: 'late' | 'hold'): Part[] {
-  const placeOf = new Map(placed.map((each) => [each.id, each]))
+  const placeOf = new Map(placed.map((task) => [task.id, task]))
   return tasks.flatMap(({ id, due, slack = 0, after }): Part[] => {
     const own = placeOf.get(id)
     if (!own) return []

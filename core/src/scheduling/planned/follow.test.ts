@@ -49,10 +49,11 @@ describe('the schedule follows the bench', () => {
   })
 
   test('what should have begun ends later, and what waits for it too; what is over stays', () => {
-    const tasks = ['cut 1', 'cut 2', 'pack', 'stock'].map((id, at) => ({
+    const tasks = ['cut 1', 'cut 2', 'pack', 'stock'].map((id, index) => ({
       ...{ id, job: 'duck', minutes: 0, needs: 'cook' as const, skill: null, station: null, species: null },
       ...{
-        after: at === 0 ? [] : [{ task: ['cut 1', 'cut 1', 'cut 2', 'cut 2'][at] as string, lag: 5, within: null }],
+        after:
+          index === 0 ? [] : [{ task: ['cut 1', 'cut 1', 'cut 2', 'cut 2'][index] as string, lag: 5, within: null }],
       },
       ...{ notBefore: 0, due: null },
     }))

@@ -27,7 +27,7 @@ export function followTasks(
   const jobs = new Map<string, MarkedTask[]>()
   for (const task of tasks) jobs.set(task.jobId, [...(jobs.get(task.jobId) ?? []), task])
   const followed = [...jobs].flatMap(([jobId, own]) => followJob(own, progressOf(jobId), now))
-  const of = new Map(followed.map((each) => [each.id, each]))
+  const of = new Map(followed.map((task) => [task.id, task]))
   return tasks.map(({ id }) => of.get(id) as FollowedTask)
 }
 
@@ -43,7 +43,7 @@ export function soonestPlaces(
   const waitsFor = new Map(tasks.map(({ id, after }) => [id, after]))
   const places = new Map<string, FollowedTask>()
   for (const task of [...followed].sort((a, b) => a.start - b.start)) {
-    const ends = (waitsFor.get(task.id) ?? []).map((each) => (places.get(each.task)?.end ?? 0) + each.lag)
+    const ends = (waitsFor.get(task.id) ?? []).map((entry) => (places.get(entry.task)?.end ?? 0) + entry.lag)
     const start = task.state === 'waiting' ? Math.max(task.start, now, ...ends) : task.start
     places.set(task.id, { ...task, start, end: task.end + start - task.start })
   }

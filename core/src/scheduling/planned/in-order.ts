@@ -54,9 +54,9 @@ function renumbered(plan: WorkPlan, placed: readonly PlacedTask[]): Map<string, 
   const begins = ([first]: readonly WorkTask[]) => startOf.get(first?.id ?? '') ?? 0
   for (const group of alike.values()) {
     const inTime = [...group].sort((a, b) => begins(a) - begins(b) || (a[0]?.load ?? 0) - (b[0]?.load ?? 0))
-    inTime.forEach((parts, at) => {
+    inTime.forEach((parts, index) => {
       parts.forEach(({ id }, part) => {
-        idOf.set(id, group[at]?.[part]?.id ?? id)
+        idOf.set(id, group[index]?.[part]?.id ?? id)
       })
     })
   }

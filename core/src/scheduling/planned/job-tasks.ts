@@ -93,19 +93,19 @@ interface LoadOptions {
 /** The loads of a job, tempered where it is said, part by part; says what ends the last of each. Null where one is too warm. */
 function addLoads(job: PlannedJob, options: WorkOptions, { add, before, notBefore }: LoadOptions): string[] | null {
   const { settings } = options
-  const { each, skill, isOwn } = handOf(job, options)
+  const { minutesPerUnit, skill, isOwn } = handOf(job, options)
   const cooks = lineOf(job, options)
   const stood = job.work.temperHours * 60
   const inAll = DEFAULT_COLD_LIMITS.outMinutes - stood
   const way = boardWay({
-    ...{ units: job.units, minutesPerUnit: each, steps: job.steps, cooks: cooks.length },
+    ...{ units: job.units, minutesPerUnit, steps: job.steps, cooks: cooks.length },
     ...{ stretch: settings.boardMinutes, inAll, isTempered: stood > 0 },
     together: togetherOn(cooks, job, options) - job.setUp,
   })
   if (way.kind === 'too-warm') return null
   const { perLoad, loads, parts } = way
   const station = job.needsSaw && settings.saws > 0 ? 'saw' : 'board'
-  return Array.from({ length: loads }, (_, at) => at + 1).flatMap((load) => {
+  return Array.from({ length: loads }, (_, index) => index + 1).flatMap((load) => {
     const units = Math.min(perLoad, job.units - (load - 1) * perLoad)
     if (units <= 0) return []
     const own = { units, load, loads, upTo: Math.min(job.units, load * perLoad) }
@@ -157,10 +157,10 @@ function mayWait(
 function handOf(job: PlannedJob, options: WorkOptions) {
   const usual = job.units > 0 ? Math.max(0, job.minutes - job.setUp) / job.units : 0
   const own = job.cookId === null ? undefined : job.minutesBy[job.cookId]
-  const each = own ?? usual
-  const isTheirs = job.cookId !== null && canAlone(job, each, options)
+  const theirs = own ?? usual
+  const isTheirs = job.cookId !== null && canAlone(job, theirs, options)
   return {
-    each: isTheirs ? each : usual,
+    minutesPerUnit: isTheirs ? theirs : usual,
     skill: isTheirs && job.cookId !== null ? ownSkill(job.cookId) : job.species,
     isOwn: isTheirs && own !== undefined,
   }
@@ -173,9 +173,9 @@ function minutesOn(cook: WorkCook, { day }: PlannedJob, options: WorkOptions): n
 }
 
 /** Whether the cook who is said to cut it has the hours of its day for it. */
-function canAlone(job: PlannedJob, each: number, options: WorkOptions): boolean {
+function canAlone(job: PlannedJob, minutesPerUnit: number, options: WorkOptions): boolean {
   const cook = options.cooks.find(({ id }) => id === job.cookId)
-  return cook !== undefined && minutesOn(cook, job, options) >= job.units * each + job.setUp
+  return cook !== undefined && minutesOn(cook, job, options) >= job.units * minutesPerUnit + job.setUp
 }
 
 /** Ids of who stands in a line, no more than there are boards: those of its day with the most hours; empty for one cook. */

@@ -28,7 +28,7 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
         ...cooks.map((cook) => ({
           name: cook.id,
           skills: [ownSkill(cook.id), ...(cook.skills ?? SPECIES)],
-          shifts: Array.from({ length: days }, (_, at) => at).flatMap((at) =>
+          shifts: Array.from({ length: days }, (_, index) => index).flatMap((at) =>
             shiftsOfDay(cook, at, options).map(([begins, ends]): [number, number] => [
               at * MINUTES_OF_A_DAY + begins,
               at * MINUTES_OF_A_DAY + ends,
@@ -46,7 +46,7 @@ export function workPlan(jobs: readonly PlannedJob[], options: WorkOptions): Wor
         order: [...SPECIES],
         cleanDown: settings.cleanDown,
         against: settings.against,
-        cleanAt: Array.from({ length: days }, (_, at) => (at + 1) * MINUTES_OF_A_DAY),
+        cleanAt: Array.from({ length: days }, (_, index) => (index + 1) * MINUTES_OF_A_DAY),
       },
       tasks: parts.map(({ task }) => task),
     },
@@ -68,7 +68,7 @@ function unwatchedOf(tasks: readonly JobTask[]): string[] {
  * job began, each job on a board of its own.
  */
 export function placedAsBegun({ request, tasks }: WorkPlan, jobs: readonly PlannedJob[]): MarkedTask[] {
-  return jobs.flatMap(({ id, progress }, at): MarkedTask[] => {
+  return jobs.flatMap(({ id, progress }, index): MarkedTask[] => {
     if (progress === null) return []
     let end = progress.start
     return tasks.flatMap((task, place): MarkedTask[] => {
@@ -78,7 +78,7 @@ export function placedAsBegun({ request, tasks }: WorkPlan, jobs: readonly Plann
       const start = end + Math.min(0, asked.after[0]?.lag ?? 0)
       const own = { start, end: start + asked.minutes, cook: asked.needs === 'cook' ? progress.cook : null }
       end = Math.max(end, own.end)
-      const station = asked.station === null ? null : { name: asked.station, number: at + 1 }
+      const station = asked.station === null ? null : { name: asked.station, number: index + 1 }
       return [{ id: task.id, jobId: id, kind: task.kind, upTo: task.upTo, begun: null, done: null, station, ...own }]
     })
   })
@@ -96,7 +96,7 @@ function stillInTime(
 
 /** The same work with what has begun or is done held where it really is, for as long as it really took. */
 export function withBegun(plan: WorkPlan, followed: readonly FollowedTask[]): WorkPlan {
-  const begunOf = new Map(followed.flatMap((each) => (each.state === 'waiting' ? [] : [[each.id, each] as const])))
+  const begunOf = new Map(followed.flatMap((task) => (task.state === 'waiting' ? [] : [[task.id, task] as const])))
   return {
     ...plan,
     held: plan.request.tasks.flatMap(({ id }): HeldTask[] => {
@@ -110,7 +110,7 @@ export function withBegun(plan: WorkPlan, followed: readonly FollowedTask[]): Wo
         const own = begunOf.get(task.id)
         // What has begun is where it is, whatever it was to follow.
         if (own) return { ...task, minutes: own.end - own.start, notBefore: 0, after: [] }
-        return { ...task, after: task.after.map((each) => stillInTime(each, task, begunOf.get(each.task))) }
+        return { ...task, after: task.after.map((entry) => stillInTime(entry, task, begunOf.get(entry.task))) }
       }),
     },
   }

@@ -29,7 +29,7 @@ describe('what stands on a stove', () => {
     fc.assert(
       fc.property(kitchens, ({ stocks, confit, begins, open, stoves }) => {
         const settings = { ...USUAL_WORK, begins, closes: Math.min(MINUTES_OF_A_DAY, begins + open), stoves }
-        const jobs = stocks.map((stock, at) => duck(`duck ${at}`, { stock, confit }))
+        const jobs = stocks.map((stock, index) => duck(`duck ${index}`, { stock, confit }))
         const plan = workPlan(jobs, { from: '2026-12-02', days: 4, cooks, settings, now: 0 })
         const made = planSchedule(plan.request, solve, { seconds: 0.2, patience: 80 })
         // Where the days are short and the stoves few some of it may have no time; that is told.

@@ -17,7 +17,7 @@ export function isWatched(hours: number, { begins, closes }: Pick<WorkSettings, 
   const soonest = begins + PUT_ON_MINUTES + hours * 60
   const latest = closes + PUT_ON_WITHIN + hours * 60 + KEPT_WARM_MINUTES
   if (closes - begins < Math.max(PUT_ON_MINUTES, TAKE_OFF_MINUTES)) return false
-  return Array.from({ length: 1 + Math.ceil(latest / MINUTES_OF_A_DAY) }, (_, at) => at * MINUTES_OF_A_DAY).some(
+  return Array.from({ length: 1 + Math.ceil(latest / MINUTES_OF_A_DAY) }, (_, index) => index * MINUTES_OF_A_DAY).some(
     (day) => soonest <= day + closes - TAKE_OFF_MINUTES && latest >= day + begins,
   )
 }
@@ -27,4 +27,4 @@ export const dutyShifts = (
   days: number,
   { begins, closes }: Pick<WorkSettings, 'begins' | 'closes'>,
 ): [from: number, until: number][] =>
-  Array.from({ length: days + 1 }, (_, at) => [at * MINUTES_OF_A_DAY + begins, at * MINUTES_OF_A_DAY + closes])
+  Array.from({ length: days + 1 }, (_, index) => [index * MINUTES_OF_A_DAY + begins, index * MINUTES_OF_A_DAY + closes])

@@ -7,7 +7,7 @@ const ASSUMED_MINUTES = 8 * 60
 
 /** Stretches of one day of the week, in order; those that meet are one. */
 export function shiftsOn(day: number, week: readonly CookShift[]): [from: number, until: number][] {
-  const own = week.filter((each) => each.day === day && each.until > each.from).sort((a, b) => a.from - b.from)
+  const own = week.filter((entry) => entry.day === day && entry.until > entry.from).sort((a, b) => a.from - b.from)
   const joined: [number, number][] = []
   for (const { from, until } of own) {
     const last = joined.at(-1)

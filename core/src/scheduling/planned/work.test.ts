@@ -43,7 +43,7 @@ describe('tasks of planned work', () => {
   })
 
   test('cooks stand there in the hours of their week; where nobody says any, all day', () => {
-    const shifts = (cooks: WorkCook[]) => plan([], { cooks }).request.cooks.map((each) => each.shifts)
+    const shifts = (cooks: WorkCook[]) => plan([], { cooks }).request.cooks.map((cook) => cook.shifts)
     expect(shifts([cook('Marit', WEEK)])).toEqual([
       [
         [480, 660],
@@ -109,7 +109,7 @@ describe('before and after the board', () => {
     const { request, tasks } = plan([
       job({ units: 1, minutes: 35, work: { ...work(false, false), ...changes }, ...more }),
     ])
-    return tasks.map(({ kind }, at) => [kind, request.tasks[at]?.minutes])
+    return tasks.map(({ kind }, index) => [kind, request.tasks[index]?.minutes])
   }
 
   test('frozen birds thaw about a day for two kilograms, are dried and tempered, then cut', () => {
@@ -183,7 +183,7 @@ describe('before and after the board', () => {
   })
 
   test('no minute out of the cold, twenty in a line, a delivery of long ago: told or done, and nothing hangs', () => {
-    const cooks = Array.from({ length: 20 }, (_, at) => cook(`cook ${at}`, WEEK))
+    const cooks = Array.from({ length: 20 }, (_, index) => cook(`cook ${index}`, WEEK))
     const none = plan([job()], { settings: { ...USUAL_WORK, boardMinutes: 0 } })
     expect([none.tooWarm, none.tasks]).toEqual([['duck'], []])
     const line = job({ units: 14, minutes: 150, work: { ...work(false, false), line: 20 } })
@@ -202,7 +202,7 @@ describe('before and after the board', () => {
 
   test('who may not cut it does not', () => {
     const skills = plan([job()], { cooks: [cook('A', WEEK, ['fish']), cook('B', WEEK)] }).request.cooks.map(
-      (each) => each.skills,
+      (cook) => cook.skills,
     )
     expect(skills).toEqual([['cook A', 'fish'], ['cook B', 'fish', 'red-meat', 'poultry'], ['on duty']])
   })
@@ -239,7 +239,7 @@ test('a load keeps its parts together when it is numbered anew', () => {
       ...{ id: `duck ${id}`, start, end: start + 15, cook: id.startsWith('cut') ? 'A' : null, station: null },
     }),
   )
-  const ordered = Object.fromEntries(placedInOrder(asked, placed, String).map((each) => [each.id, each]))
+  const ordered = Object.fromEntries(placedInOrder(asked, placed, String).map((entry) => [entry.id, entry]))
   expect(ordered['duck cut 1 1']).toMatchObject({ start: 0, upTo: 1 })
   expect(ordered['duck cold 1 1']).toMatchObject({ start: 30, upTo: 1 })
   expect(ordered['duck cut 1 2']).toMatchObject({ start: 40, upTo: 1 })

@@ -177,14 +177,14 @@ async function pointAtRenamed(database: Sequelize, table: 'articles' | 'lots'): 
     { type: QueryTypes.SELECT },
   )
   for (const { kitchen_id: kitchenId, item } of orphans) {
-    const known = CATALOGUE.find((each) => each.name === item)
+    const known = CATALOGUE.find((catalogueItem) => catalogueItem.name === item)
     if (!known) continue
     const alike = await database.query<{ id: string; name: string }>(
       `SELECT id, name FROM items WHERE kitchen_id = :kitchenId AND species = :species
          AND unit_low = :low AND unit_usual = :usual AND unit_high = :high`,
       { type: QueryTypes.SELECT, replacements: { kitchenId, species: known.species, ...known.unitWeight } },
     )
-    const renamed = alike.filter(({ name }) => !CATALOGUE.some((each) => each.name === name))
+    const renamed = alike.filter(({ name }) => !CATALOGUE.some((catalogueItem) => catalogueItem.name === name))
     if (renamed.length !== 1) continue
     await database.query(`UPDATE ${table} SET item_id = :id WHERE kitchen_id = :kitchenId AND item = :item`, {
       replacements: { id: renamed[0]?.id, kitchenId, item },

@@ -14,8 +14,8 @@ async function weeksFromHours(database: Sequelize): Promise<void> {
     { type: QueryTypes.SELECT },
   )
   for (const { kitchenId, id, hours } of cooks) {
-    const week = parsedJsonOf(hours)?.flatMap((each, at) =>
-      each > 0 ? [{ day: at + 1, from: BEGINS, until: Math.min(MINUTES_OF_A_DAY, BEGINS + each * 60) }] : [],
+    const week = parsedJsonOf(hours)?.flatMap((value, index) =>
+      value > 0 ? [{ day: index + 1, from: BEGINS, until: Math.min(MINUTES_OF_A_DAY, BEGINS + value * 60) }] : [],
     )
     if (!week) continue
     await database.query('UPDATE cooks SET week = :week WHERE kitchen_id = :kitchenId AND id = :id', {
@@ -46,13 +46,13 @@ async function tasksByIds(database: Sequelize): Promise<void> {
   for (const { kitchenId, id, schedule } of plans) {
     const kept = parsedJsonOf(schedule)
     if (!kept) continue
-    const cookOf = new Map(cooks.flatMap((each) => (each.kitchenId === kitchenId ? [[each.name, each.id]] : [])))
+    const cookOf = new Map(cooks.flatMap((cook) => (cook.kitchenId === kitchenId ? [[cook.name, cook.id]] : [])))
     const kindOf = ({ id: taskId, kind }: OldTask) => kind ?? taskId.split(' ')[1] ?? 'cut'
     const tasks = kept.tasks.map((task) => {
       if (task.kind) return task
-      const cuts = kept.tasks.filter((each) => each.jobId === task.jobId && kindOf(each) === 'cut')
-      const minutes = (list: OldTask[]) => list.reduce((sum, each) => sum + each.end - each.start, 0)
-      const units = jobs.find((each) => each.id === task.jobId)?.units ?? 0
+      const cuts = kept.tasks.filter((oldTask) => oldTask.jobId === task.jobId && kindOf(oldTask) === 'cut')
+      const minutes = (list: OldTask[]) => list.reduce((sum, item) => sum + item.end - item.start, 0)
+      const units = jobs.find((job) => job.id === task.jobId)?.units ?? 0
       const share = minutes(cuts.filter(({ start }) => start <= task.start)) / Math.max(1, minutes(cuts))
       const { cook, ...rest } = task
       const upTo = kindOf(task) === 'cut' ? Math.round(units * share) : null

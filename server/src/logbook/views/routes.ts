@@ -7,7 +7,7 @@ import * as store from './store.ts'
 
 async function createView(scope: Scope, view: LogbookView): Promise<LogbookView[]> {
   const named = await createOnce({
-    read: async () => (await store.views(scope)).find((each) => each.name === view.name) ?? null,
+    read: async () => (await store.views(scope)).find((other) => other.name === view.name) ?? null,
     create: () => store.insertView(scope, view),
     isSame: () => true,
     taken: { path: 'id', detail: 'This id stands for another view.' },

@@ -36,7 +36,7 @@ test('a heading sorts upwards, downwards, then as it came; what has no value sta
   await touch(screen.getByRole('button', { name: 'Weight' }))
   await touch(screen.getByRole('button', { name: 'Weight' }))
   expect(kinds()).toEqual(['Duck, "fat"', 'Chicken 10', 'chicken 9'])
-  expect([heading('Weight'), heading('Kind')].map((each) => each.getAttribute('aria-sort'))).toEqual([
+  expect([heading('Weight'), heading('Kind')].map((element) => element.getAttribute('aria-sort'))).toEqual([
     'descending',
     null,
   ])
@@ -62,7 +62,7 @@ test('columns are chosen and remembered on the device; the last one stays', asyn
 })
 
 test('a list of some length is searched by what is worth and by what is written, and says when nothing fits', () => {
-  show(Array.from({ length: 9 }, (_, at) => ({ ...(BIRDS[at % 3] as Bird), id: String(at) })))
+  show(Array.from({ length: 9 }, (_, index) => ({ ...(BIRDS[index % 3] as Bird), id: String(index) })))
   const search = screen.getByLabelText('Find in this list')
   fireEvent.change(search, { target: { value: 'tuesday DUCK' } })
   expect(kinds()).toEqual(['Duck, "fat"', 'Duck, "fat"', 'Duck, "fat"'])
@@ -81,7 +81,7 @@ test('a page of a list that the server sorts has nothing to sort; a long one is 
   const { unmount } = show(BIRDS, { isPage: true })
   expect(within(heading('Kind')).queryByRole('button')).toBeNull()
   unmount()
-  show(Array.from({ length: 5000 }, (_, at) => ({ ...(BIRDS[0] as Bird), id: String(at) })))
+  show(Array.from({ length: 5000 }, (_, index) => ({ ...(BIRDS[0] as Bird), id: String(index) })))
   expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe('5001')
   expect(screen.queryAllByRole('rowheader').length).toBeLessThan(200)
 })

@@ -16,7 +16,7 @@ jest.mock('../../parts/price-chart.tsx', () => ({
   }) => (
     <p>
       {line.map((point) => `${point.day} ${point.amount}`).join(', ')};{' '}
-      {breakEvens.map((each) => `${each.name} ${each.amount.toFixed(2)}`).join()}
+      {breakEvens.map((breakEven) => `${breakEven.name} ${breakEven.amount.toFixed(2)}`).join()}
     </p>
   ),
 }))

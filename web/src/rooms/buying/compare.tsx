@@ -38,9 +38,9 @@ function Compare({ products }: { products: Product[] }) {
   const { wagePerHour, currency, lightPlates } = useKitchen()
   const [id, setId] = useState(() => {
     const last = readSetting(SETTING)
-    return products.some((each) => each.id === last) && last ? last : (products[0]?.id ?? '')
+    return products.some((product) => product.id === last) && last ? last : (products[0]?.id ?? '')
   })
-  const product = products.find((each) => each.id === id) ?? products[0]
+  const product = products.find((product) => product.id === id) ?? products[0]
   const [plates, setPlates] = useState<number | null>(USUAL_PLATES)
   const [plateWeight, setPlateWeight] = useState<number | null>(null)
   const [wage, setWage] = useState<number | null>(wagePerHour)
@@ -68,7 +68,7 @@ function Compare({ products }: { products: Product[] }) {
       <div className="question">
         <SearchChoice
           label="Product"
-          choices={products.map((each) => ({ id: each.id, name: nameOf(each) }))}
+          choices={products.map((product) => ({ id: product.id, name: nameOf(product) }))}
           value={id}
           onChoose={choose}
         />

@@ -86,7 +86,7 @@ function RememberedColumns({ list, onChoose }: { list: ChosenList; onChoose: (ma
   if (list.fitting.length === 0) return null
   const choose = (supplierId: string) => {
     setChosen(supplierId)
-    const known = list.fitting.find((each) => each.supplierId === supplierId)
+    const known = list.fitting.find((list) => list.supplierId === supplierId)
     onChoose(known ? asOfToday(known, list) : list.guessed)
   }
   return (
@@ -117,15 +117,15 @@ const TAKES_WORDS = {
 const WhatIsTaken = ({ takes, onChange }: { takes: Takes; onChange: (takes: Takes) => void }) => (
   <fieldset className="form-actions">
     <legend className={mappingFieldsCss.mappingLegend}>What is taken</legend>
-    {(Object.keys(TAKES_WORDS) as Takes[]).map((each) => (
+    {(Object.keys(TAKES_WORDS) as Takes[]).map((other) => (
       <Form.Check
-        key={each}
+        key={other}
         type="radio"
         name="takes"
-        id={`takes-${each}`}
-        label={TAKES_WORDS[each]}
-        checked={takes === each}
-        onChange={() => onChange(each)}
+        id={`takes-${other}`}
+        label={TAKES_WORDS[other]}
+        checked={takes === other}
+        onChange={() => onChange(other)}
       />
     ))}
   </fieldset>

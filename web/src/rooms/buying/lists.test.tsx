@@ -157,9 +157,9 @@ test('all rows or none stays as a choice', async () => {
 
 test('every row can be seen, and a column that is missing is said once, without a row', async () => {
   await show()
-  const rows = Array.from({ length: 30 }, (_, at) => `Ostravale;Bird ${at};${at + 1};kg`)
+  const rows = Array.from({ length: 30 }, (_, index) => `Ostravale;Bird ${index};${index + 1};kg`)
   await choose(['Vendor;Description;Net price;Einh', ...rows].join('\n'))
-  expect(screen.getAllByRole('alert').map((each) => each.textContent)).toEqual([
+  expect(screen.getAllByRole('alert').map((element) => element.textContent)).toEqual([
     expect.stringMatching(/unit: is needed: say which column holds it(?!.*Row 1)/),
   ])
   await act(async () => {
@@ -203,6 +203,6 @@ test('an import that fails is said, and the list stays to be tried again', async
 test('a feed that is set is taken in with one touch; without one nothing of it is shown', async () => {
   const asked = await show('http://127.0.0.1:9')
   await touch(await screen.findByRole('button', { name: 'Import today’s list' }, SLOW))
-  expect(asked.some((each) => each.method === 'POST' && each.path.endsWith('/from-feed'))).toBe(true)
+  expect(asked.some((request) => request.method === 'POST' && request.path.endsWith('/from-feed'))).toBe(true)
   expect(await screen.findByText(/2 new prices/, {}, SLOW)).toBeTruthy()
 })

@@ -58,8 +58,8 @@ export const MealParts = ({ form, view, dinners, servingOf, onServing }: MealPar
           </td>
           <PartCells
             view={view}
-            part={view.parts.find((each) => each.pile === pile.name)}
-            dinner={dinners.find((each) => each.pile === pile.name)}
+            part={view.parts.find((part) => part.pile === pile.name)}
+            dinner={dinners.find((dinner) => dinner.pile === pile.name)}
           />
         </tr>
       ))}

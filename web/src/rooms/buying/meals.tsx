@@ -67,7 +67,7 @@ function Meals({ forms, units, eaters, day }: MealsProps) {
   const format = useFormat()
   const [formId, setFormId] = useState(forms[0]?.id ?? '')
   const [servings, setServings] = useState<Readonly<Record<string, number | null>>>({})
-  const form = forms.find((each) => each.id === formId) ?? (forms[0] as WholeForm)
+  const form = forms.find((form) => form.id === formId) ?? (forms[0] as WholeForm)
   const servingOf = (pile: WholeForm['piles'][number]) =>
     servings[pile.name] !== undefined
       ? (servings[pile.name] ?? null)
@@ -84,9 +84,9 @@ function Meals({ forms, units, eaters, day }: MealsProps) {
       <Form.Group controlId="form">
         <Form.Label>From, cut as</Form.Label>
         <Form.Select value={form.id} onChange={(event) => setFormId(event.target.value)} style={{ maxWidth: '40rem' }}>
-          {forms.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.article}, {each.supplier}, {quoteWords(each.quote, format)}: {each.style}
+          {forms.map((form) => (
+            <option key={form.id} value={form.id}>
+              {form.article}, {form.supplier}, {quoteWords(form.quote, format)}: {form.style}
             </option>
           ))}
         </Form.Select>
@@ -119,7 +119,7 @@ interface MealSentenceProps {
 }
 
 const sumOf = (dinners: readonly DinnersOfPart[], of: 'fresh' | 'frozen') =>
-  dinners.reduce((sum, each) => sum + each[of], 0)
+  dinners.reduce((sum, dinner) => sum + dinner[of], 0)
 
 function MealSentence({ view, eaters, dinners }: MealSentenceProps) {
   const format = useFormat()

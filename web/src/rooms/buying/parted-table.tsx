@@ -19,9 +19,9 @@ interface PartedTableProps {
 export function PartedTable({ values: all, marginShare }: PartedTableProps) {
   const [openId, setOpenId] = useState<string | null>(null)
   // A style of which nobody has said what its parts are worth would stand there as a loss.
-  const values = all.filter((each) => each.worth > 0)
-  const silent = [...new Set(all.filter((each) => each.worth <= 0).map((each) => each.form.style))]
-  const open = values.find((each) => each.form.id === openId) ?? values[0]
+  const values = all.filter((item) => item.worth > 0)
+  const silent = [...new Set(all.filter((item) => item.worth <= 0).map((item) => item.form.style))]
+  const open = values.find((value) => value.form.id === openId) ?? values[0]
   return (
     <>
       {silent.length > 0 ? (
@@ -59,11 +59,11 @@ export function PartedTable({ values: all, marginShare }: PartedTableProps) {
           </tr>
         </thead>
         <tbody>
-          {values.map((value, at) => (
+          {values.map((value, index) => (
             <PartedRow
               key={value.form.id}
               value={value}
-              isFirst={at === 0}
+              isFirst={index === 0}
               isOpen={open?.form.id === value.form.id}
               onOpen={() => setOpenId(value.form.id)}
             />
@@ -138,5 +138,5 @@ function worthWords({ parts, unvalued }: PartedValue): string {
   const assumed = parts.filter((part) => part.assumedFrom !== null).length
   const missing = unvalued.length > 0 ? `without ${unvalued.join(', ')}` : ''
   const words = [assumed > 0 ? `${assumed} of ${parts.length} assumed` : '', missing]
-  return words.filter((each) => each !== '').join('; ')
+  return words.filter((word) => word !== '').join('; ')
 }

@@ -24,7 +24,7 @@ async function show(answer: object = { body: RESULT }, done: string[] = []) {
     renderPart(<PriceForm onDone={() => done.push('done')} />)
   })
   await answered()
-  return { done, sent: () => asked.filter((each) => each.method === 'POST').map((each) => each.body) }
+  return { done, sent: () => asked.filter((request) => request.method === 'POST').map((request) => request.body) }
 }
 
 test('a price of something that is cut here is sent with its item, and the number stands for a missing code', async () => {

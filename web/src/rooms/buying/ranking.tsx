@@ -62,7 +62,7 @@ export function Ranking({ comparison: { ranked, left }, request }: RankingProps)
 }
 
 const isShared = (cost: TrueCost, ranked: readonly TrueCost[]) =>
-  ranked.some((each) => each !== cost && each.rank === cost.rank)
+  ranked.some((trueCost) => trueCost !== cost && trueCost.rank === cost.rank)
 
 interface Told {
   request: BuyingRequest

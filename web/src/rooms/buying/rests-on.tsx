@@ -78,9 +78,9 @@ function RecostedRows({ id, document, changes }: RecostedRowsProps) {
         {format.money(amount)}
       </OpenFigure>
     )
-  return factored.map((pile, at) => (
+  return factored.map((pile, index) => (
     <tr key={pile.name}>
-      {at === 0 ? (
+      {index === 0 ? (
         <th scope="row" rowSpan={factored.length}>
           <Link to={`/verdict/${id}`}>{document.style}</Link>
           <br />
@@ -95,7 +95,7 @@ function RecostedRows({ id, document, changes }: RecostedRowsProps) {
         {cost(
           before,
           pile.name,
-          before.appraisal.piles.find((each) => each.name === pile.name)?.costPerPortion ?? null,
+          before.appraisal.piles.find((other) => other.name === pile.name)?.costPerPortion ?? null,
         )}
       </td>
       <td className="number">
@@ -111,7 +111,7 @@ function RecostedRows({ id, document, changes }: RecostedRowsProps) {
         )}
       </td>
       <td className="number">{cost(after, pile.name, pile.inFull)}</td>
-      {at === 0 ? (
+      {index === 0 ? (
         <td rowSpan={factored.length} className={`verdict-word ${verdicts[1]}`}>
           {verdicts[0] === verdicts[1]
             ? VERDICT_WORDS[verdicts[1]]

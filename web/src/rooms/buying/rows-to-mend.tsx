@@ -50,7 +50,7 @@ function badRows(csv: string, issues: readonly PriceIssue[]): BadRow[] {
     .sort((a, b) => a - b)
     .map((row) => ({
       row,
-      cells: new Map(headers.map((header, at) => [header, rows[row - 2]?.[at] ?? ''])),
+      cells: new Map(headers.map((header, index) => [header, rows[row - 2]?.[index] ?? ''])),
       issues: byRow.get(row) ?? [],
     }))
 }

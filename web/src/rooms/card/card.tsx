@@ -57,8 +57,8 @@ function Card({ item, style }: { item: Item; style: Style }) {
           </tr>
         </thead>
         <tbody>
-          {steps.map((step, at) => (
-            <StepRow key={step.id} step={step} at={at} piles={piles} units={units} />
+          {steps.map((step, index) => (
+            <StepRow key={step.id} step={step} at={index} piles={piles} units={units} />
           ))}
         </tbody>
       </table>
@@ -113,7 +113,7 @@ function StepRow({ step, at, piles, units }: StepRowProps) {
       </th>
       <td>
         {step.pileIds.map((id) => {
-          const pile = piles.find((each) => each.id === id)
+          const pile = piles.find((cutPile) => cutPile.id === id)
           if (!pile) return null
           const count = pile.weighing === 'pieces' ? Math.round((pile.portionsPerUnit ?? 1) * units) : 1
           return <Boxes key={id} name={pile.name} count={count} />
@@ -129,9 +129,9 @@ function Boxes({ name, count }: { name: string; count: number }) {
       {name}
       {count > 1 ? ` (${count})` : ''}
       <div className={count > MANY_BOXES ? `${css.cardBoxes} ${css.many}` : css.cardBoxes}>
-        {Array.from({ length: Math.min(count, MAX_BOXES) }, (_, at) => (
+        {Array.from({ length: Math.min(count, MAX_BOXES) }, (_, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: boxes are alike and never change places
-          <i key={at} className={count === 1 ? 'wide' : ''} />
+          <i key={index} className={count === 1 ? 'wide' : ''} />
         ))}
         {count > MAX_BOXES ? (
           <>

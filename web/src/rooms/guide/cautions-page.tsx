@@ -26,7 +26,7 @@ export function Component() {
           <CautionEntry
             key={caution.id}
             caution={caution}
-            overrides={overrides.data.filter((each) => each.cautionId === caution.id)}
+            overrides={overrides.data.filter((row) => row.cautionId === caution.id)}
           />
         ))}
       </ul>
@@ -125,7 +125,7 @@ function useScopeWords({ itemId, styleId, step }: CautionOverride): string {
   const styles = items.flatMap((item) => item.styles.map((style) => ({ item, style })))
   const of = styles.find(({ style }) => style.id === styleId)
   if (of && step !== null) {
-    const title = of.style.steps.find((each) => each.id === step)?.title ?? 'a step'
+    const title = of.style.steps.find((other) => other.id === step)?.title ?? 'a step'
     return `${title.toLowerCase()}, in ${of.style.name.toLowerCase()}`
   }
   if (of) return `${of.item.name}: ${of.style.name.toLowerCase()}`

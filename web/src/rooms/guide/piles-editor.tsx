@@ -22,8 +22,8 @@ export function PilesEditor({ editing, species }: PilesEditorProps) {
   return (
     <section aria-label="Piles">
       <h2>Piles</h2>
-      {style.piles.map((pile, at) => (
-        <PileEditor key={`${pile.id} ${revision}`} editing={editing} at={at} species={species} />
+      {style.piles.map((pile, index) => (
+        <PileEditor key={`${pile.id} ${revision}`} editing={editing} at={index} species={species} />
       ))}
       <Button
         variant="outline-dark"

@@ -4,7 +4,7 @@ import type { StyleFile } from '@fleam/core/style'
 export function pricesLeftOut({ currency, style }: StyleFile, own: string): string | null {
   const prices = [
     ...style.piles.flatMap((pile) => [pile.valuePerKg, pile.processingPerKg]),
-    ...style.consumables.map((each) => each.costPerUnit),
+    ...style.consumables.map((consumable) => consumable.costPerUnit),
   ]
   if (currency === own || prices.every((price) => price === null)) return null
   const why =

@@ -10,8 +10,8 @@ import type { StyleForm } from './use-style-form.ts'
 
 const MAX_WORDS = 600
 const TOOL_WORDS = Object.fromEntries(TOOLS.map((tool) => [tool, tool]))
-const toggled = (list: readonly string[], each: string) =>
-  list.includes(each) ? list.filter((other) => other !== each) : [...list, each]
+const toggled = (list: readonly string[], text: string) =>
+  list.includes(text) ? list.filter((other) => other !== text) : [...list, text]
 
 interface StepFieldsProps {
   editing: StyleForm
@@ -60,9 +60,9 @@ export function StepFields({ editing, at, kept }: StepFieldsProps) {
       />
       <Ticks
         {...{ editing, at, name: 'cautions', legend: 'Cautions that stand here', kept }}
-        choices={CAUTIONS.filter(({ places }) => places.includes('step')).map((each) => ({
-          id: each.id,
-          words: each.text,
+        choices={CAUTIONS.filter(({ places }) => places.includes('step')).map((caution) => ({
+          id: caution.id,
+          words: caution.text,
         }))}
       >
         <p className="quiet">

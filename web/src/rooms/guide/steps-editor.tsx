@@ -50,12 +50,12 @@ export function StepsEditor({ editing, saved }: StepsEditorProps) {
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ol className={css.stepsEditor}>
-            {style.steps.map(({ id }, at) => (
+            {style.steps.map(({ id }, index) => (
               <StepEditor
                 key={id}
                 editing={editing}
-                at={at}
-                kept={saved.steps.find((each) => each.id === id)?.cautions ?? []}
+                at={index}
+                kept={saved.steps.find((step) => step.id === id)?.cautions ?? []}
                 onMove={(to) => move(id, to)}
               />
             ))}

@@ -83,7 +83,7 @@ test('a pile that is removed leaves nothing pointing at it', () => {
 })
 
 test('steps are moved and written', () => {
-  const ids = (style: Style) => style.steps.map((each) => each.id)
+  const ids = (style: Style) => style.steps.map((step) => step.id)
   expect(ids(withStepAt(STYLE, 0, 1))).toEqual(['carcass', 'breasts'])
   expect(ids(withStepAt(STYLE, 0, -1))).toEqual(['breasts', 'carcass'])
   expect(ids(withStepAt(STYLE, 1, 2))).toEqual(['breasts', 'carcass'])
@@ -94,7 +94,7 @@ test('steps are moved and written', () => {
 })
 
 test('the choice made by default is the first', () => {
-  expect(withDefault(STYLE, 'wishbone', 'left').options[0]?.choices.map((each) => each.id)).toEqual(['left', 'out'])
+  expect(withDefault(STYLE, 'wishbone', 'left').options[0]?.choices.map((choice) => choice.id)).toEqual(['left', 'out'])
   expect(withDefault(STYLE, 'other', 'left')).toEqual(STYLE)
 })
 

@@ -21,7 +21,7 @@ export const copyOfItem = (item: Item, newId: () => string, name: string): Item 
 
 /** A name that is not taken: `name, ours`, then `name, ours 2` and so on. */
 export function ownName(name: string, taken: readonly { name: string }[]): string {
-  const isTaken = (wanted: string) => taken.some((each) => each.name === wanted)
+  const isTaken = (wanted: string) => taken.some((entry) => entry.name === wanted)
   let wanted = `${name}, ours`
   for (let count = 2; isTaken(wanted); count++) wanted = `${name}, ours ${count}`
   return wanted

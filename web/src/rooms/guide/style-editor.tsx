@@ -71,10 +71,10 @@ function Choices({ editing: { style, apply } }: { editing: StyleForm }) {
           <Form.Label>{question}</Form.Label>
           <Form.Select value={choice.id} onChange={(event) => apply(withDefault(style, option, event.target.value))}>
             {style.options
-              .find((each) => each.id === option)
-              ?.choices.map((each) => (
-                <option key={each.id} value={each.id}>
-                  {each.name}
+              .find((other) => other.id === option)
+              ?.choices.map((choice) => (
+                <option key={choice.id} value={choice.id}>
+                  {choice.name}
                 </option>
               ))}
           </Form.Select>
@@ -90,12 +90,12 @@ function Consumables({ editing: { form, style }, unit }: { editing: StyleForm; u
   return (
     <fieldset className="fields">
       <legend>What one {unit} uses up</legend>
-      {style.consumables.map((each, at) => (
+      {style.consumables.map((consumable, index) => (
         <FormNumber
-          key={each.name}
+          key={consumable.name}
           control={form.control}
-          name={`consumables.${at}.costPerUnit`}
-          label={`${each.name}, ${currency}`}
+          name={`consumables.${index}.costPerUnit`}
+          label={`${consumable.name}, ${currency}`}
         />
       ))}
     </fieldset>

@@ -24,7 +24,7 @@ const STYLE = {
 
 test('a choice says what it does to minutes and yield, by the names of the piles', async () => {
   const chosen: unknown[] = []
-  renderPart(<StyleOptions style={STYLE} chosen={{}} onChosen={(each) => chosen.push(each)} />)
+  renderPart(<StyleOptions style={STYLE} chosen={{}} onChosen={(readonly) => chosen.push(readonly)} />)
   const left = screen.getByRole('radio', { name: /Leave it/ })
   expect(left.closest('label')?.textContent).toContain(
     '\u22120.5\u00a0min, supremes \u22120.3\u00a0%, bones and back +0.3\u00a0%, assumed',

@@ -21,18 +21,18 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
         <fieldset key={option} className={css.guideOption}>
           <legend>{question}</legend>
           {style.options
-            .find((each) => each.id === option)
-            ?.choices.map((each) => (
-              <label key={each.id}>
+            .find((other) => other.id === option)
+            ?.choices.map((other) => (
+              <label key={other.id}>
                 <input
                   type="radio"
                   name={`option-${option}`}
-                  checked={each.id === choice.id}
-                  onChange={() => onChosen({ ...chosen, [option]: each.id })}
+                  checked={other.id === choice.id}
+                  onChange={() => onChosen({ ...chosen, [option]: other.id })}
                 />
                 <span>
-                  {format.words(each.name)} <span className="quiet">{format.words(each.why)}</span>
-                  <span className="quiet">{effectOf(style, each, format)}</span>
+                  {format.words(other.name)} <span className="quiet">{format.words(other.why)}</span>
+                  <span className="quiet">{effectOf(style, other, format)}</span>
                 </span>
               </label>
             ))}

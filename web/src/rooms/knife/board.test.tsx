@@ -151,7 +151,7 @@ test('on paper the edge is one to one, in strips that fit a sheet', () => {
 describe('the traced photograph', () => {
   const draft = freshDraft(shapeById('tenderloin'))
   const handle = (name: string) =>
-    [...document.querySelectorAll('.trace-handle')].find((each) => each.textContent === name) as Element
+    [...document.querySelectorAll('.trace-handle')].find((element) => element.textContent === name) as Element
 
   test('reads length and widths by the ruler in it', () => {
     const read: object[] = []
@@ -203,7 +203,7 @@ test('where pounds are weighed the board, its ruler and its print are in inches'
     { kitchen },
   )
   expect(screen.getByRole('slider').getAttribute('aria-valuetext')).toMatch(/^2 1\/2.in, face/)
-  const numbers = [...container.querySelectorAll('.knife-board .ruler text')].map((each) => each.textContent)
+  const numbers = [...container.querySelectorAll('.knife-board .ruler text')].map((element) => element.textContent)
   expect(numbers).toEqual(Array.from({ length: 12 }, (_, inch) => String(inch)))
   expect(container.querySelector('.one-to-one')?.textContent).toMatch(/the bar below is 4.in long/)
 })

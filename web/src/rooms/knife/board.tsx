@@ -53,7 +53,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
   const moved = useRef(lines)
   moved.current = lines
   const move = (which: number, at: number) => {
-    moved.current = lines.map((line, each) => (each === which ? snap(at) : line))
+    moved.current = lines.map((line, index) => (index === which ? snap(at) : line))
     onLines?.(moved.current, true)
   }
   return (
@@ -64,10 +64,10 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
         <clipPath id={`${id}-piece`}>
           <path d={pathOf(outline)} />
         </clipPath>
-        {parts.map((part, at) => (
+        {parts.map((part, index) => (
           <path
             // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that it stays while it is moved
-            key={at}
+            key={index}
             d={
               reach.lean > 0
                 ? slantedPart(part, piece.length, x, reach)
@@ -83,10 +83,10 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
           />
         ))}
         <path d={pathOf(outline)} className={css.outline} />
-        {parts.map((part, at) => (
+        {parts.map((part, index) => (
           <PartLabel
             // biome-ignore lint/suspicious/noArrayIndexKey: a label is told by its place, so that it stays while it is moved
-            key={at}
+            key={index}
             part={part}
             left={x(part.from)}
             right={x(part.to)}
@@ -114,7 +114,7 @@ export function Board({ request, judged, lines, onLines }: BoardProps) {
               onSettle={() => onLines(moved.current, false)}
               onRemove={() =>
                 onLines(
-                  lines.filter((_, each) => each !== which),
+                  lines.filter((_, line) => line !== which),
                   false,
                 )
               }
@@ -209,7 +209,7 @@ const RULERS = { mm: { tick: 10, numbered: 5 }, in: { tick: MM_PER_INCH / 4, num
 function Ruler({ length, x, y }: RulerProps) {
   const { lengthUnit, lengthAmount } = useFormat()
   const { tick, numbered } = RULERS[lengthUnit]
-  const ticks = Array.from({ length: Math.floor(length / tick) + 1 }, (_, at) => at)
+  const ticks = Array.from({ length: Math.floor(length / tick) + 1 }, (_, index) => index)
   return (
     <g className={css.ruler}>
       <line x1={x(0)} x2={x(length)} y1={y} y2={y} />

@@ -96,9 +96,9 @@ export const CutLoop = memo(function CutLoop({ draft, next, onChange }: CutLoopP
         <div>
           <h3>Cut so far</h3>
           <ol className={css.cutsTaken}>
-            {draft.taken.map((cut, at) => (
+            {draft.taken.map((cut, index) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: cuts are in their order and only the last is taken back
-              <li key={at}>
+              <li key={index}>
                 {cut.product ?? 'scrap'} {format.weight(cut.weight)}{' '}
                 <span className="quiet">planned {format.weight(cut.planned)}</span>
               </li>

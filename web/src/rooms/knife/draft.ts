@@ -55,15 +55,15 @@ function withUsualMeasures(draft: KnifeLines, usual: Piece): KnifeLines {
 export function stretched(draft: KnifeLines, length: number): Partial<KnifeLines> {
   // The end stays the end to the last digit: a last station beside it would be refused.
   const place = (at: number) => (at === draft.length ? length : (at * length) / draft.length)
-  const along = <T extends { from: number; to: number }>(each: T): T => ({
-    ...each,
-    from: place(each.from),
-    to: place(each.to),
+  const along = <T extends { from: number; to: number }>(entry: T): T => ({
+    ...entry,
+    from: place(entry.from),
+    to: place(entry.to),
   })
   return {
     length,
-    girths: draft.girths.map((each) => ({ ...each, at: place(each.at) })),
-    outline: draft.outline.map((each) => ({ ...each, at: place(each.at) })),
+    girths: draft.girths.map((girth) => ({ ...girth, at: place(girth.at) })),
+    outline: draft.outline.map((entry) => ({ ...entry, at: place(entry.at) })),
     products: draft.products.map(({ within, ...product }) =>
       within ? { ...product, within: [place(within[0]), place(within[1])] as const } : product,
     ),

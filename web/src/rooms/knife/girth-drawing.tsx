@@ -44,23 +44,23 @@ export function GirthDrawing({ draft, measure }: GirthDrawingProps) {
   }
   const type = (which: number, girth: number | null) => {
     if (girth !== null && girth > 0) {
-      measure({ girths: girths.map((each, at) => (at === which ? { ...each, girth } : each)) })
+      measure({ girths: girths.map((other, index) => (index === which ? { ...other, girth } : other)) })
     }
   }
   // Fields that would lie on each other stand below the drawing, each with its place.
-  const isCrowded = girths.slice(1).some((each, at) => (each.at - (girths[at]?.at ?? 0)) * scale < FIELD)
-  const fields = girths.map((each, which) => (
+  const isCrowded = girths.slice(1).some((girth, index) => (girth.at - (girths[index]?.at ?? 0)) * scale < FIELD)
+  const fields = girths.map((other, which) => (
     <div
       // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
       key={`${fill}-${which}`}
       className={isCrowded ? '' : css.girthField}
-      style={isCrowded ? {} : { left: x(each.at), top: middle - 22 }}
+      style={isCrowded ? {} : { left: x(other.at), top: middle - 22 }}
     >
       <LengthField
-        label={isCrowded ? `at ${format.length(each.at)}` : `Girth at ${format.length(each.at)}`}
+        label={isCrowded ? `at ${format.length(other.at)}` : `Girth at ${format.length(other.at)}`}
         isLabelHidden={!isCrowded}
         isUnitSaid
-        mm={each.girth}
+        mm={other.girth}
         min={1}
         max={2000}
         onChange={(girth) => type(which, girth)}
@@ -111,19 +111,19 @@ function Tapes({ draft: { girths, length }, fill, layout: { x, scale, foot }, me
   const format = useFormat()
   return (
     <>
-      {girths.map((each, which) => (
+      {girths.map((girth, which) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a tape that is dragged stays the same tape
         <g key={`${fill}-${which}`}>
           {which === 0 || which === girths.length - 1 ? (
-            <line x1={x(each.at)} x2={x(each.at)} y1={TOP - 6} y2={foot + 6} className={css.tape} />
+            <line x1={x(girth.at)} x2={x(girth.at)} y1={TOP - 6} y2={foot + 6} className={css.tape} />
           ) : (
             <SlidingLine
               name={`Tape ${which + 1}`}
               kind="tape-line"
-              at={each.at}
+              at={girth.at}
               length={length}
               step={1}
-              left={x(each.at)}
+              left={x(girth.at)}
               top={TOP - 6}
               bottom={foot + 6}
               placeOf={(clientX, svgLeft) => (clientX - svgLeft - MARGIN) / scale}
@@ -131,8 +131,8 @@ function Tapes({ draft: { girths, length }, fill, layout: { x, scale, foot }, me
               onRemove={() => onLay(removeTape(girths, which))}
             />
           )}
-          <text x={x(each.at)} y={foot + PLACES - 4} textAnchor="middle">
-            {format.lengthAmount(each.at)}
+          <text x={x(girth.at)} y={foot + PLACES - 4} textAnchor="middle">
+            {format.lengthAmount(girth.at)}
           </text>
         </g>
       ))}

@@ -179,7 +179,7 @@ test('numbered as it is weighed, a piece keeps its plate when another is taken a
     const list = screen.getByRole('heading', { name: /weighed$/ }).parentElement as HTMLElement
     return within(list)
       .getAllByRole('listitem')
-      .map((each) => /plate \d/.exec(each.textContent ?? '')?.[0])
+      .map((element) => /plate \d/.exec(element.textContent ?? '')?.[0])
   }
   expect(pieces()).toEqual(['plate 1', 'plate 1', 'plate 2', 'plate 2'])
   await touch(screen.getByRole('button', { name: 'Take no. 1 away' }))

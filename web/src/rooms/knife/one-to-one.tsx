@@ -23,7 +23,7 @@ export const OneToOne = memo(function OneToOne({ request, lines }: OneToOneProps
   const shape = shapeOf(request.piece)
   const sheets = Array.from(
     { length: Math.ceil(length / SHEET) },
-    (_, at) => [at * SHEET, Math.min(length, (at + 1) * SHEET)] as const,
+    (_, index) => [index * SHEET, Math.min(length, (index + 1) * SHEET)] as const,
   )
   return (
     <section className={css.oneToOne} aria-hidden>
@@ -71,7 +71,7 @@ function Edge({ from, to }: { from: number; to: number }) {
   const { lengthUnit, lengthAmount } = useFormat()
   const { apart, longer, numbered } = STROKES[lengthUnit]
   const first = Math.ceil(from / apart)
-  const strokes = Array.from({ length: Math.floor(to / apart) - first + 1 }, (_, each) => first + each)
+  const strokes = Array.from({ length: Math.floor(to / apart) - first + 1 }, (_, value) => first + value)
   return strokes.map((stroke) => (
     <g key={stroke}>
       <line x1={stroke * apart} x2={stroke * apart} y1="12" y2={stroke % longer === 0 ? 17 : 15} />

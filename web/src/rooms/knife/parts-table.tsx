@@ -60,9 +60,9 @@ export function PartsTable({ request, judged, draft }: PartsTableProps) {
           </tr>
         </thead>
         <tbody>
-          {judged.parts.map((part, at) => (
+          {judged.parts.map((part, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that its row stays while it is moved
-            <PartRow key={at} request={request} part={part} at={at} way={draft.way} measured={measured} />
+            <PartRow key={index} request={request} part={part} at={index} way={draft.way} measured={measured} />
           ))}
           <CameOff draft={draft} columns={isSlanted ? 2 : 1} />
         </tbody>
@@ -135,7 +135,7 @@ function isSameRow(before: PartRowProps, after: PartRowProps): boolean {
 
 const areSame = (one: readonly MeasuredPortion[], other: readonly MeasuredPortion[]) =>
   one.length === other.length &&
-  one.every(({ planned, weighed }, at) => planned === other[at]?.planned && weighed === other[at]?.weighed)
+  one.every(({ planned, weighed }, index) => planned === other[index]?.planned && weighed === other[index]?.weighed)
 
 interface PartNumberProps {
   request: PortionRequest

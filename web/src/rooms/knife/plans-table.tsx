@@ -147,7 +147,7 @@ function PlanWords({ plan, request }: { plan: PortionPlan; request: PortionReque
         </p>
       ) : null}
       {products.map((product) => {
-        const spread = spreads.find((each) => each.product === product.name)
+        const spread = spreads.find((spread) => spread.product === product.name)
         if (!spread || spread.count < 2) return null
         return (
           <p key={product.name} className="quiet">

@@ -13,29 +13,33 @@ interface PlateNeedsProps {
 export function PlateNeeds({ request, onChange }: PlateNeedsProps) {
   const { needs } = request.plate
   const set = (at: number, changes: Partial<(typeof needs)[number]>) =>
-    onChange(needs.map((need, each) => (each === at ? { ...need, ...changes } : need)))
+    onChange(needs.map((need, index) => (index === at ? { ...need, ...changes } : need)))
   return (
     <fieldset className="plate-needs">
       <legend>One plate takes</legend>
-      {needs.map((need, at) => (
+      {needs.map((need, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: needs are told by their place while their kind is typed
-        <div key={at} className={css.plateNeed}>
+        <div key={index} className={css.plateNeed}>
           <NumberField
-            label={`Count ${at + 1}`}
+            label={`Count ${index + 1}`}
             isLabelHidden
             value={need.count}
             min={1}
             max={12}
-            onChange={(count) => count && Number.isInteger(count) && set(at, { count })}
+            onChange={(count) => count && Number.isInteger(count) && set(index, { count })}
           />
           <Form.Control
-            aria-label={`Kind ${at + 1}`}
+            aria-label={`Kind ${index + 1}`}
             value={need.kind}
             maxLength={120}
-            onChange={(event) => event.target.value.trim() && set(at, { kind: event.target.value })}
+            onChange={(event) => event.target.value.trim() && set(index, { kind: event.target.value })}
           />
           {needs.length > 1 ? (
-            <Button size="sm" variant="outline-dark" onClick={() => onChange(needs.filter((_, each) => each !== at))}>
+            <Button
+              size="sm"
+              variant="outline-dark"
+              onClick={() => onChange(needs.filter((_, need) => need !== index))}
+            >
               Leave out
             </Button>
           ) : null}

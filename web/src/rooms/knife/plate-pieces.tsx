@@ -75,8 +75,8 @@ function PieceKind({ piece: { id, kind }, kinds, onKind }: PieceKindProps) {
       value={kind}
       onChange={(event) => onKind(event.target.value)}
     >
-      {choices.map((each) => (
-        <option key={each}>{each}</option>
+      {choices.map((choice) => (
+        <option key={choice}>{choice}</option>
       ))}
     </Form.Select>
   )

@@ -26,7 +26,7 @@ function TakePieces({ id, onTake }: { id: string; onTake: (pieces: PlatePiece[])
   const pieces = documentOf(record, fabrication.data.facts)
     .piles.filter((pile) => pile.class === 'primary')
     .flatMap(({ name, pieces: grams = [] }) => grams.map((weight) => ({ weight, kind: name })))
-    .map((piece, at) => ({ ...piece, id: String(at + 1) }))
+    .map((piece, index) => ({ ...piece, id: String(index + 1) }))
   return (
     <p className="no-print">
       {pieces.length === 0 ? (
@@ -72,8 +72,8 @@ export function PlateWeighing({ request, onAdd }: PlateWeighingProps) {
         <Form.Group controlId="piece-kind">
           <Form.Label>This one is</Form.Label>
           <Form.Select value={chosen} onChange={(event) => setKind(event.target.value)}>
-            {kinds.map((each) => (
-              <option key={each}>{each}</option>
+            {kinds.map((kind) => (
+              <option key={kind}>{kind}</option>
             ))}
           </Form.Select>
         </Form.Group>

@@ -43,9 +43,9 @@ export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps
           </tr>
         </thead>
         <tbody>
-          {plates.map((plate, at) => (
+          {plates.map((plate, index) => (
             <tr key={plate.ids.join(' ')}>
-              <th scope="row">{at + 1}</th>
+              <th scope="row">{index + 1}</th>
               <td>{plate.ids.map((id) => wordsOf(pieces, id, format.weight)).join(' + ')}</td>
               <td className="number">
                 <Explained explanation={explainPlate(pieces, plate)} format={format} />
@@ -59,7 +59,7 @@ export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps
 }
 
 function wordsOf(pieces: readonly PlatePiece[], id: string, weight: (grams: number) => string): string {
-  const piece = pieces.find((each) => each.id === id)
+  const piece = pieces.find((piece) => piece.id === id)
   if (!piece) return id
   return ['no.', id, ...(piece.kind === 'piece' ? [] : [piece.kind]), weight(piece.weight)].join(' ')
 }

@@ -26,14 +26,14 @@ const NEW_PRODUCT = { target: 150, low: 135, high: 165, value: 5 } as const
 export function ProductFields({ draft, onChange }: ProductFieldsProps) {
   const { products } = draft
   // Places and folds are a fillet's matter: a loin's table stays short.
-  const hasPlaces = shapeById(draft.shape).isFillet || products.some((each) => each.within || each.folded)
+  const hasPlaces = shapeById(draft.shape).isFillet || products.some((product) => product.within || product.folded)
   // Fields keep what was typed: when a row goes, those below it are filled anew.
   const [fill, setFill] = useState(0)
   const set = (next: PortionProduct[]) => onChange({ products: next, lines: [] })
   const change = (which: number, changes: Partial<PortionProduct>) =>
-    set(products.map((each, at) => (at === which ? { ...each, ...changes } : each)))
+    set(products.map((product, index) => (index === which ? { ...product, ...changes } : product)))
   const remove = (which: number) => {
-    set(products.filter((_, at) => at !== which))
+    set(products.filter((_, index) => index !== which))
     setFill(fill + 1)
   }
   return (

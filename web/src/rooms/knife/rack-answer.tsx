@@ -35,13 +35,13 @@ export function RackAnswer({ request, plan }: { request: RackRequest; plan: Rack
           ? ''
           : `, cut straight ${format.weight(plan.spreadStraight)}.`}
       </p>
-      {request.racks.map((rack, at) => (
+      {request.racks.map((rack, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
-        <div key={at}>
+        <div key={index}>
           <div className={css.rackFrame}>
-            <RackDrawing rack={rack} at={at} plan={plan} />
+            <RackDrawing rack={rack} at={index} plan={plan} />
           </div>
-          <RackCuts rack={rack} boundaries={plan.boundaries[at] ?? []} />
+          <RackCuts rack={rack} boundaries={plan.boundaries[index] ?? []} />
         </div>
       ))}
       <Table className="list-table" responsive>
@@ -58,9 +58,9 @@ export function RackAnswer({ request, plan }: { request: RackRequest; plan: Rack
           </tr>
         </thead>
         <tbody>
-          {plan.portions.map((portion, at) => (
+          {plan.portions.map((portion, index) => (
             <tr key={portion.bones.join(' ')}>
-              <th scope="row">{at + 1}</th>
+              <th scope="row">{index + 1}</th>
               <td>{ribWords(portion.bones)}</td>
               <td className="number">
                 <Explained explanation={explainRackWeight(request, plan, portion)} format={format} />

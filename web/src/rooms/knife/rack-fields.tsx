@@ -16,7 +16,7 @@ interface RackFieldsProps {
 export function RackFields({ rack, name, onChange }: RackFieldsProps) {
   const format = useFormat()
   const setBones = (bones: number) =>
-    onChange({ bones, eye: Array.from({ length: bones }, (_, at) => rack.eye[at] ?? rack.eye.at(-1) ?? 50) })
+    onChange({ bones, eye: Array.from({ length: bones }, (_, index) => rack.eye[index] ?? rack.eye.at(-1) ?? 50) })
   return (
     <fieldset className="knife-piece no-print">
       <legend>{name}</legend>
@@ -48,17 +48,17 @@ export function RackFields({ rack, name, onChange }: RackFieldsProps) {
         <span className="quiet">from the loin end: meat follows its square, and only their ratio counts</span>
       </p>
       <div className={css.eyeRow}>
-        {rack.eye.map((eye, at) => (
+        {rack.eye.map((eye, index) => (
           <LengthField
             // biome-ignore lint/suspicious/noArrayIndexKey: ribs are told by their place
-            key={`${rack.bones}-${at}`}
-            label={`Rib ${at + 1}`}
+            key={`${rack.bones}-${index}`}
+            label={`Rib ${index + 1}`}
             isUnitSaid
             mm={eye}
             min={1}
             max={1000}
             onChange={(size) =>
-              size !== null && onChange({ eye: rack.eye.map((each, rib) => (rib === at ? size : each)) })
+              size !== null && onChange({ eye: rack.eye.map((other, rib) => (rib === index ? size : other)) })
             }
           />
         ))}

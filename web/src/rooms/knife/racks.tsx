@@ -59,7 +59,7 @@ export function Component() {
   const [request, setRequest] = useKept('racks', FIRST, isWhole)
   const change = (changes: Partial<RackRequest>) => setRequest({ ...request, ...changes })
   const setRack = (at: number, changes: Partial<Rack>) =>
-    change({ racks: request.racks.map((rack, each) => (each === at ? { ...rack, ...changes } : rack)) })
+    change({ racks: request.racks.map((rack, index) => (index === at ? { ...rack, ...changes } : rack)) })
   const checked = rackRequest.safeParse(request)
   const issue = checked.success ? null : checked.error.issues[0]
   const format = useFormat()
@@ -71,13 +71,13 @@ export function Component() {
       facts={`${request.racks.map(({ weight, bones }) => `${format.weight(weight)} of ${bones} ribs`).join(', ')}; portions of ${format.weight(request.target)}, ${format.weight(request.low)} to ${format.weight(request.high)}; ${STYLE_WORDS[request.style]}`}
     >
       <Wanted request={request} onChange={change} />
-      {request.racks.map((rack, at) => (
+      {request.racks.map((rack, index) => (
         <RackFields
           // biome-ignore lint/suspicious/noArrayIndexKey: racks are told by their place on the board
-          key={at}
+          key={index}
           rack={rack}
-          name={request.racks.length > 1 ? `Rack ${at + 1}` : 'The rack'}
-          onChange={(changes) => setRack(at, changes)}
+          name={request.racks.length > 1 ? `Rack ${index + 1}` : 'The rack'}
+          onChange={(changes) => setRack(index, changes)}
         />
       ))}
       <div className="actions no-print">

@@ -28,8 +28,10 @@ export function Tracing({ picture, aspect, marks, onMarks }: TracingProps) {
   const [left, right] = [marks.ends[0].x, marks.ends[1].x]
   const placeX = (at: number) => left + ((right - left) * at) / (PLACES - 1)
   const outline = [
-    ...marks.edges.map(({ top }, at) => `${placeX(at) * WIDTH},${top * height}`),
-    ...[...marks.edges].reverse().map(({ bottom }, at) => `${placeX(PLACES - 1 - at) * WIDTH},${bottom * height}`),
+    ...marks.edges.map(({ top }, index) => `${placeX(index) * WIDTH},${top * height}`),
+    ...[...marks.edges]
+      .reverse()
+      .map(({ bottom }, index) => `${placeX(PLACES - 1 - index) * WIDTH},${bottom * height}`),
   ]
   const pairOf = (name: 'ruler' | 'ends', words: readonly [string, string]) =>
     ([0, 1] as const).map((which) => (
@@ -62,17 +64,17 @@ export function Tracing({ picture, aspect, marks, onMarks }: TracingProps) {
       />
       {pairOf('ruler', ['Ruler mark 1', 'Ruler mark 2'])}
       {pairOf('ends', ['Left end', 'Right end'])}
-      {marks.edges.flatMap((edge, at) =>
+      {marks.edges.flatMap((edge, index) =>
         (['top', 'bottom'] as const).map((side) => (
           <Handle
             // biome-ignore lint/suspicious/noArrayIndexKey: places along the piece are told by their order
-            key={`${side}-${at}`}
-            name={`${side} edge, place ${at + 1}`}
+            key={`${side}-${index}`}
+            name={`${side} edge, place ${index + 1}`}
             className={css.traceHandle}
-            at={{ x: placeX(at), y: edge[side] }}
+            at={{ x: placeX(index), y: edge[side] }}
             height={height}
             placeOf={placeOf}
-            onMove={({ y }) => moveEdge(at, side, y)}
+            onMove={({ y }) => moveEdge(index, side, y)}
           />
         )),
       )}

@@ -31,10 +31,10 @@ export function usePlans(request: PortionRequest | null): PlansState {
     if (!wanted) return
     const leaving = new AbortController()
     const { signal } = leaving
-    const planned = planVariants(wanted).map(async ({ name, request: each, judgedBy }) => ({
+    const planned = planVariants(wanted).map(async ({ name, request, judgedBy }) => ({
       name,
       request: judgedBy,
-      plan: await workAside('portion-plan', each, { signal }),
+      plan: await workAside('portion-plan', request, { signal }),
     }))
     void Promise.all(planned).then(
       (plans) => signal.aborted || setKnown({ plans: plans.filter(isAnother), of: key, error: null }),
@@ -47,4 +47,5 @@ export function usePlans(request: PortionRequest | null): PlansState {
 
 /** Two ways to the same lines are one plan, and one without a portion is none beside the first. */
 const isAnother = ({ plan }: NamedPlan, at: number, plans: readonly NamedPlan[]) =>
-  (at === 0 || plan.pieces.length > 0) && plans.findIndex((each) => each.plan.cuts.join() === plan.cuts.join()) === at
+  (at === 0 || plan.pieces.length > 0) &&
+  plans.findIndex((namedPlan) => namedPlan.plan.cuts.join() === plan.cuts.join()) === at

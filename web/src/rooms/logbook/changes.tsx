@@ -57,7 +57,7 @@ function ChangeWords({ change }: { change: Change }) {
           </strong>
         </>
       )}
-      . {change.attributions.map((each) => `${attributionWords(each)} `)}
+      . {change.attributions.map((attribution) => `${attributionWords(attribution)} `)}
       <span className="quiet">
         {recent.records} records against {before.records} before.
       </span>

@@ -14,7 +14,7 @@ interface ControlLinesProps {
 export default function ControlLines({ points, limits }: ControlLinesProps) {
   const format = useFormat()
   const navigate = useNavigate()
-  const data = points.map(({ id, day, value }, at) => ({ at, id, day, value }))
+  const data = points.map(({ id, day, value }, index) => ({ at: index, id, day, value }))
   const words = points.map(({ day, value }) => `${day}: ${format.share(value)}`).join('; ')
   const all = [...points.map(({ value }) => value), ...limits.flatMap(({ low, high }) => [low, high])]
   const [bottom, top] = [Math.min(...all), Math.max(...all)]

@@ -38,9 +38,9 @@ export function CooksAnswer({ view }: { view: LogbookView }) {
               <ImprovingWords own={own} />
             </li>
           ))}
-          {practice.map((each) => (
-            <li key={`${each.cook} ${each.style}`}>
-              <PracticeWords practice={each} />
+          {practice.map((cook) => (
+            <li key={`${cook.cook} ${cook.style}`}>
+              <PracticeWords practice={cook} />
             </li>
           ))}
         </ul>
@@ -52,10 +52,10 @@ export function CooksAnswer({ view }: { view: LogbookView }) {
 /** Yield and minutes of one cook at one style are one sentence. */
 function byCookAndStyle(improving: readonly Improving[]): [Improving, ...Improving[]][] {
   const groups: [Improving, ...Improving[]][] = []
-  for (const each of improving) {
-    const own = groups.find(([first]) => first.cook === each.cook && first.style === each.style)
-    if (own) own.push(each)
-    else groups.push([each])
+  for (const cook of improving) {
+    const own = groups.find(([first]) => first.cook === cook.cook && first.style === cook.style)
+    if (own) own.push(cook)
+    else groups.push([cook])
   }
   return groups
 }
@@ -69,13 +69,13 @@ function ImprovingWords({ own }: { own: readonly [Improving, ...Improving[]] }) 
   return (
     <>
       <strong>{first.cookName}</strong> is getting better at {styleWords(first)}:{' '}
-      {own.map((each, at) => (
-        <span key={each.what}>
-          {at > 0 ? ', ' : ''}
-          {each.what === 'minutes' ? 'minutes a unit' : 'portion yield'}{' '}
-          {each.what === 'minutes' ? format.number(each.first, 1) : format.share(each.first)} at first,{' '}
-          <MaybeOpened explanation={explainImprovement(each)}>
-            {each.what === 'minutes' ? format.number(each.last, 1) : format.share(each.last)}
+      {own.map((row, index) => (
+        <span key={row.what}>
+          {index > 0 ? ', ' : ''}
+          {row.what === 'minutes' ? 'minutes a unit' : 'portion yield'}{' '}
+          {row.what === 'minutes' ? format.number(row.first, 1) : format.share(row.first)} at first,{' '}
+          <MaybeOpened explanation={explainImprovement(row)}>
+            {row.what === 'minutes' ? format.number(row.last, 1) : format.share(row.last)}
           </MaybeOpened>{' '}
           now
         </span>

@@ -32,9 +32,9 @@ export function Groups({ view }: { view: LogbookView }) {
           onChange={(event) => set({ group: event.target.value })}
           className="no-print"
         >
-          {LOGBOOK_GROUPS.map((each) => (
-            <option key={each} value={each}>
-              {GROUP_WORDS[each].by}
+          {LOGBOOK_GROUPS.map((logbookGroup) => (
+            <option key={logbookGroup} value={logbookGroup}>
+              {GROUP_WORDS[logbookGroup].by}
             </option>
           ))}
         </Form.Select>

@@ -81,8 +81,8 @@ async function show(path = '/logbook', answers: Record<string, unknown> = {}) {
   await act(async () => void renderPart(<Logbook />, { path }))
   await answered()
   await answered()
-  bodies = (part) => asked.flatMap((each) => (each.path.includes(part) && each.body ? [each.body] : []))
-  return (part: string) => asked.filter((each) => each.path.includes(part)).map((each) => each.path)
+  bodies = (part) => asked.flatMap((request) => (request.path.includes(part) && request.body ? [request.body] : []))
+  return (part: string) => asked.filter((request) => request.path.includes(part)).map((request) => request.path)
 }
 /** What was sent, of the last room that was shown. */
 let bodies: (part: string) => unknown[]
@@ -190,7 +190,7 @@ test('records that cannot be right are named with the evidence, and lead to wher
   ]
   await show('/logbook', { [`GET ${BASE}/logbook/doubts`]: { body: { doubts, records: 40 } } })
   const found = within(screen.getByRole('region', { name: 'Records that cannot be right' })).getAllByRole('listitem')
-  const words = found.map((each) => each.textContent)
+  const words = found.map((element) => element.textContent)
   expect(words[0]).toContain('more came out than went in')
   expect(words[2]).toContain('1.5 minutes a unit, usually 9.0')
   expect(words[3]).toContain('A digit too many or too few?')
@@ -276,10 +276,10 @@ test('what lies outside says which pile moved, and asks for a cause that may las
   const { id, piles } = RECORD
   const pile = piles[0]
   const series = {
-    points: Array.from({ length: 8 }, (_, at) => ({
-      id: at === 7 ? id : String(at),
-      day: `2026-11-0${at + 1}`,
-      value: at === 7 ? 0.3 : 0.4,
+    points: Array.from({ length: 8 }, (_, index) => ({
+      id: index === 7 ? id : String(index),
+      day: `2026-11-0${index + 1}`,
+      value: index === 7 ? 0.3 : 0.4,
       causes: 0,
       isNewBaseline: false,
     })),

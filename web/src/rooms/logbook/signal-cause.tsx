@@ -43,7 +43,7 @@ function CauseFields({ record, moved, onClose }: CauseFieldsProps) {
   const [isLasting, setLasting] = useState(false)
   const keep = () => {
     if (cause === '') return
-    const others = record.causes.filter((each) => each.pileId !== pileId)
+    const others = record.causes.filter((cause) => cause.pileId !== pileId)
     change.mutate(editOf(record, { causes: [...others, { pileId, cause, isLasting }] }), { onSuccess: onClose })
   }
   return (
@@ -61,9 +61,9 @@ function CauseFields({ record, moved, onClose }: CauseFieldsProps) {
         onChange={(event) => setCause(event.target.value as LossCause | '')}
       >
         <option value="">What was it?</option>
-        {LOSS_CAUSES.map((each) => (
-          <option key={each} value={each}>
-            {CAUSE_WORDS[each]}
+        {LOSS_CAUSES.map((lossCause) => (
+          <option key={lossCause} value={lossCause}>
+            {CAUSE_WORDS[lossCause]}
           </option>
         ))}
       </Form.Select>

@@ -65,9 +65,9 @@ function SeasonWords({ piles }: { piles: readonly Season[] }) {
         {first.itemName}: {first.styleName.toLowerCase()}
       </strong>
       :{' '}
-      {piles.map((pile, at) => (
+      {piles.map((pile, index) => (
         <span key={pile.pile}>
-          {at > 0 ? '; ' : ''}
+          {index > 0 ? '; ' : ''}
           {pile.name} most in {monthOfYearWords(pile.most)}, least in {monthOfYearWords(pile.least)},{' '}
           {format.number(pile.swing * 100, 1)} points between
         </span>

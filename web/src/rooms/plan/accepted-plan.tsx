@@ -125,21 +125,21 @@ function PlannedAndReal({ planned }: { planned: readonly PlannedFabrication[] })
             </tr>
           </thead>
           <tbody>
-            {planned.map((each) => {
-              const portions = each.portions.reduce((sum, { quantity }) => sum + quantity, 0)
-              const real = each.real?.portions.reduce((sum, { quantity }) => sum + quantity, 0)
+            {planned.map((row) => {
+              const portions = row.portions.reduce((sum, { quantity }) => sum + quantity, 0)
+              const real = row.real?.portions.reduce((sum, { quantity }) => sum + quantity, 0)
               return (
-                <tr key={each.id}>
-                  <td>{dayWords(each.day)}</td>
+                <tr key={row.id}>
+                  <td>{dayWords(row.day)}</td>
                   <th scope="row">
-                    {each.item}: {each.style}
+                    {row.item}: {row.style}
                   </th>
-                  {beside(each.units, each.real?.units, (value) => format.quantity(value, 'count'))}
+                  {beside(row.units, row.real?.units, (value) => format.quantity(value, 'count'))}
                   {beside(portions, real, (value) => format.quantity(value, 'count'))}
-                  {beside(each.minutes, each.real?.minutes, (value) => format.quantity(value, 'minutes'))}
-                  {beside(each.money, each.real?.money, format.money)}
+                  {beside(row.minutes, row.real?.minutes, (value) => format.quantity(value, 'minutes'))}
+                  {beside(row.money, row.real?.money, format.money)}
                   <td>
-                    <State planned={each} />
+                    <State planned={row} />
                   </td>
                 </tr>
               )

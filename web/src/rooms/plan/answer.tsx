@@ -189,9 +189,9 @@ function Running({ run, seconds, onSeconds }: { run: PlanRun; seconds: number; o
       <Form.Group controlId="plan-seconds" className={css.seconds}>
         <Form.Label>Look for at most</Form.Label>
         <Form.Select value={seconds} onChange={(event) => onSeconds(Number(event.target.value))}>
-          {SECONDS.map((each) => (
-            <option key={each} value={each}>
-              {each} s
+          {SECONDS.map((second) => (
+            <option key={second} value={second}>
+              {second} s
             </option>
           ))}
         </Form.Select>
@@ -237,23 +237,23 @@ function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: Pla
           </tr>
         </thead>
         <tbody>
-          {PLAN_AIMS.map((each) => {
-            const plan = each === 'cost' ? made.plan : made.aims[each]
+          {PLAN_AIMS.map((planAim) => {
+            const plan = planAim === 'cost' ? made.plan : made.aims[planAim]
             const totals = plan && planTotals(plan, made.goods, made.draft)
             return (
-              <tr key={each} aria-current={each === aim ? 'true' : undefined}>
+              <tr key={planAim} aria-current={planAim === aim ? 'true' : undefined}>
                 <th scope="row">
                   {plan && plan.status !== 'refused' ? (
                     <Form.Check
                       type="radio"
                       name="aim"
-                      id={`aim-${each}`}
-                      label={AIM_WORDS[each]}
-                      checked={each === aim}
-                      onChange={() => onAim(each)}
+                      id={`aim-${planAim}`}
+                      label={AIM_WORDS[planAim]}
+                      checked={planAim === aim}
+                      onChange={() => onAim(planAim)}
                     />
                   ) : (
-                    AIM_WORDS[each]
+                    AIM_WORDS[planAim]
                   )}
                 </th>
                 {plan && totals && plan.status !== 'refused' ? (

@@ -19,8 +19,8 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
       {lines.cutting.length === 0 ? <p className="quiet">Nothing is cut.</p> : null}
       <LeftOut pinning={pinning} kinds={['cut']} goods={basis.goods} />
       {days.map((day) => {
-        const own = lines.cutting.filter((each) => each.day === day)
-        const minutes = own.reduce((sum, each) => sum + each.minutes, 0)
+        const own = lines.cutting.filter((task) => task.day === day)
+        const minutes = own.reduce((sum, row) => sum + row.minutes, 0)
         const hours = request.labour.hours[request.days.indexOf(day)] ?? 0
         return (
           <div key={day} className="table-responsive">
@@ -48,8 +48,8 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
                 {own.map((line) => {
                   const cut = request.cuts.find(({ name }) => name === line.name)
                   const total = plan.cutting
-                    .filter((each) => each.cut === line.name)
-                    .reduce((sum, each) => sum + each.units, 0)
+                    .filter((task) => task.cut === line.name)
+                    .reduce((sum, task) => sum + task.units, 0)
                   return (
                     <tr key={line.cutId}>
                       <td className="number">
@@ -66,8 +66,8 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
                       </td>
                       <td>
                         {[
-                          ...line.coming.map((each) => `ordered already for ${dayWords(each.day)}`),
-                          ...line.deliveries.map((each) => `delivery of ${dayWords(each.day)}`),
+                          ...line.coming.map((delivery) => `ordered already for ${dayWords(delivery.day)}`),
+                          ...line.deliveries.map((delivery) => `delivery of ${dayWords(delivery.day)}`),
                           ...(line.lots.length > 0 ? ['the cold'] : []),
                         ].join(', ')}
                       </td>

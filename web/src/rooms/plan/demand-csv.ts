@@ -23,11 +23,11 @@ export function readDemand(
   const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' }).data
   const known = new Map(products.map(({ id, name }) => [name.toLowerCase(), id]))
   const read: DemandRead = { lines: [], issues: [] }
-  rows.forEach(([product = '', day = '', portions = ''], at) => {
-    const row = at + 1
+  rows.forEach(([product = '', day = '', portions = ''], index) => {
+    const row = index + 1
     const date = parseDay(day)
     const quantity = parseNumber(portions)
-    if (at === 0 && date === null && quantity === null) return
+    if (index === 0 && date === null && quantity === null) return
     const productId = known.get(product.trim().toLowerCase())
     const refuse = (column: DemandRead['issues'][number]['column'], words: string) =>
       read.issues.push({ row, column, words })

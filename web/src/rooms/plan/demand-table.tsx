@@ -20,9 +20,9 @@ interface DemandTableProps {
 export function DemandTable({ draft, goods, change }: DemandTableProps) {
   const days = daysOf(draft)
   const asked = demandOf(draft)
-  const coversOf = (day: string) => draft.covers.find((each) => each.day === day)?.covers ?? null
+  const coversOf = (day: string) => draft.covers.find((cover) => cover.day === day)?.covers ?? null
   const setCovers = (day: string, covers: number | null) => {
-    const others = draft.covers.filter((each) => each.day !== day)
+    const others = draft.covers.filter((cover) => cover.day !== day)
     change({ covers: covers === null ? others : [...others, { day, covers: Math.round(covers) }] })
   }
   return (
@@ -68,7 +68,7 @@ export function DemandTable({ draft, goods, change }: DemandTableProps) {
                 key={productId}
                 {...{ draft, change, productId }}
                 name={goods.products.find(({ id }) => id === productId)?.name ?? '…'}
-                asked={asked.filter((each) => each.productId === productId)}
+                asked={asked.filter((request) => request.productId === productId)}
               />
             ))}
           </tbody>
@@ -87,20 +87,20 @@ interface ProductRowProps extends Omit<DemandTableProps, 'goods'> {
 
 function ProductRow({ draft, change, productId, name, asked }: ProductRowProps) {
   const format = useFormat()
-  const share = draft.menu.find((each) => each.productId === productId)?.share ?? 0
+  const share = draft.menu.find((dish) => dish.productId === productId)?.share ?? 0
   const setShare = (percent: number | null) =>
     change({
-      menu: draft.menu.map((each) => (each.productId === productId ? { ...each, share: (percent ?? 0) / 100 } : each)),
+      menu: draft.menu.map((dish) => (dish.productId === productId ? { ...dish, share: (percent ?? 0) / 100 } : dish)),
     })
   const setPortions = (day: string, quantity: number | null) => {
-    const others = draft.portions.filter((each) => each.productId !== productId || each.day !== day)
+    const others = draft.portions.filter((portion) => portion.productId !== productId || portion.day !== day)
     change({ portions: quantity === null ? others : [...others, { productId, day, quantity }] })
   }
   const remove = () =>
     change({
-      menu: draft.menu.filter((each) => each.productId !== productId),
-      portions: draft.portions.filter((each) => each.productId !== productId),
-      stock: draft.stock.filter((each) => each.productId !== productId),
+      menu: draft.menu.filter((dish) => dish.productId !== productId),
+      portions: draft.portions.filter((portion) => portion.productId !== productId),
+      stock: draft.stock.filter((line) => line.productId !== productId),
     })
   return (
     <tr>

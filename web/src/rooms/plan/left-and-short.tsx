@@ -75,7 +75,7 @@ export function Left({ lines, basis }: PartProps) {
   const worth = new Map(
     basis.asked.request.products.map(({ name, surplusValue, disposal }) => [name, { surplusValue, disposal }]),
   )
-  const rows = lines.left.map((each) => ({ ...each, ...(worth.get(each.product) ?? { surplusValue: 0, disposal: 0 }) }))
+  const rows = lines.left.map((rest) => ({ ...rest, ...(worth.get(rest.product) ?? { surplusValue: 0, disposal: 0 }) }))
   return (
     <section aria-labelledby="plan-left">
       <h2 id="plan-left">Left over</h2>

@@ -50,7 +50,8 @@ export function usePlanDraft(plan: Plan): DraftState {
     setValue: ({ kind, id, productId = null, field }, value) =>
       setSaid((before) => {
         const others = before.draft.changes.filter(
-          (each) => !(each.kind === kind && each.id === id && each.field === field && each.productId === productId),
+          (change) =>
+            !(change.kind === kind && change.id === id && change.field === field && change.productId === productId),
         )
         const changes = value === null ? others : [...others, { kind, id, productId, field, value }]
         return { ...before, draft: { ...before.draft, changes } }

@@ -9,7 +9,7 @@ const USUAL = 10
 export function useSeconds(): [number, (seconds: number) => void] {
   const [seconds, setSeconds] = useState(() => {
     const kept = Number(readSetting(SETTING))
-    return SECONDS.some((each) => each === kept) ? kept : USUAL
+    return SECONDS.some((second) => second === kept) ? kept : USUAL
   })
   return [
     seconds,

@@ -110,14 +110,14 @@ function CaseTable({ lot }: { lot: Lot }) {
         </tr>
       </thead>
       <tbody>
-        {lot.cases.map((each, at) => (
-          <tr key={each.id}>
-            <th scope="row">{each.serial ?? at + 1}</th>
+        {lot.cases.map((lotCase, index) => (
+          <tr key={lotCase.id}>
+            <th scope="row">{lotCase.serial ?? index + 1}</th>
             <td className="number">{priceWords(lot.price, format)}</td>
-            <td className="number">{format.weight(each.invoiceWeight)}</td>
-            <td className="number">{each.weighed === null ? 'not weighed' : format.weight(each.weighed)}</td>
-            <td className="number">{format.weight(claim.cases[at]?.short ?? 0)}</td>
-            <td className="number">{format.money(claim.cases[at]?.claim ?? 0)}</td>
+            <td className="number">{format.weight(lotCase.invoiceWeight)}</td>
+            <td className="number">{lotCase.weighed === null ? 'not weighed' : format.weight(lotCase.weighed)}</td>
+            <td className="number">{format.weight(claim.cases[index]?.short ?? 0)}</td>
+            <td className="number">{format.money(claim.cases[index]?.claim ?? 0)}</td>
           </tr>
         ))}
       </tbody>
@@ -141,7 +141,7 @@ function CaseTable({ lot }: { lot: Lot }) {
 /** Who claims from whom, and the numbers that both sides file it by. */
 function ClaimHead({ lot }: { lot: Lot }) {
   const kitchen = useKitchen()
-  const supplier = useSuppliers().data?.find((each) => each.id === lot.supplierId)
+  const supplier = useSuppliers().data?.find((row) => row.id === lot.supplierId)
   const numbers = [
     ['lot', lot.code],
     ['invoice', lot.invoiceNumber],
@@ -181,7 +181,7 @@ function Faults({ lot }: { lot: Lot }) {
     minorDigits(currency),
     owed.delivery.claim + owed.faults.reduce((sum, { worth }) => sum + worth, 0),
   )
-  const worthOf = (checkId: string) => shown[owed.faults.findIndex((each) => each.checkId === checkId) + 1]
+  const worthOf = (checkId: string) => shown[owed.faults.findIndex((fault) => fault.checkId === checkId) + 1]
   return (
     <>
       <h2 className="mt-3">Faults</h2>

@@ -42,8 +42,8 @@ export function LotCases({ form }: { form: LotFormState }) {
             </tr>
           </thead>
           <tbody>
-            {fields.map((each, at) => (
-              <CaseRow key={each.key} form={form} at={at} onRemove={() => remove(at)} />
+            {fields.map((field, index) => (
+              <CaseRow key={field.key} form={form} at={index} onRemove={() => remove(index)} />
             ))}
           </tbody>
         </Table>
@@ -68,13 +68,13 @@ interface CaseRowProps {
 function CaseRow({ form: { control, setValue }, at, onRemove }: CaseRowProps) {
   const { reading } = useScale()
   const format = useFormat()
-  const [each, receivedOn] = useWatch({ control, name: [`cases.${at}`, 'receivedOn'] })
+  const [lotCase, receivedOn] = useWatch({ control, name: [`cases.${at}`, 'receivedOn'] })
   const settled = reading?.state === 'stable' && reading.grams > 0 ? reading.grams : null
   // A row that is being removed has no case any more.
-  if (!each) return null
+  if (!lotCase) return null
   return (
     <tr>
-      <th scope="row">{each.serial ?? at + 1}</th>
+      <th scope="row">{lotCase.serial ?? at + 1}</th>
       <td>
         <FormWeight
           control={control}
@@ -82,7 +82,7 @@ function CaseRow({ form: { control, setValue }, at, onRemove }: CaseRowProps) {
           label={`Invoice weight of case ${at + 1}`}
           isLabelHidden
         />
-        <LabelWeight grams={otherLabelWeight(each.label, each.invoiceWeight, receivedOn)} />
+        <LabelWeight grams={otherLabelWeight(lotCase.label, lotCase.invoiceWeight, receivedOn)} />
       </td>
       <td>
         <FormWeight control={control} name={`cases.${at}.weighed`} label={`Weight of case ${at + 1}`} isLabelHidden />

@@ -26,9 +26,9 @@ export const LotChecks = ({ species, checks, onChange, cautions }: LotChecksProp
         <CheckRow
           key={check.id}
           check={check}
-          answer={checks.find((each) => each.checkId === check.id) ?? null}
+          answer={checks.find((other) => other.checkId === check.id) ?? null}
           onAnswer={(answer) =>
-            onChange(answer ? withCheck(checks, answer) : checks.filter((each) => each.checkId !== check.id))
+            onChange(answer ? withCheck(checks, answer) : checks.filter((other) => other.checkId !== check.id))
           }
         />
       ))}
@@ -122,8 +122,8 @@ function CheckRow({ check, answer, onAnswer }: CheckRowProps) {
 function CheckStates({ check, answer, onAnswer }: CheckRowProps) {
   return (
     <fieldset className={css.checkStates} aria-label={check.question}>
-      {check.states?.map(({ words, isFault }, at) => {
-        const isSaid = answer?.value === at
+      {check.states?.map(({ words, isFault }, index) => {
+        const isSaid = answer?.value === index
         return (
           <Button
             key={words}
@@ -134,7 +134,13 @@ function CheckStates({ check, answer, onAnswer }: CheckRowProps) {
               onAnswer(
                 isSaid
                   ? null
-                  : { checkId: check.id, isFault, value: at, note: answer?.note ?? null, worth: answer?.worth ?? null },
+                  : {
+                      checkId: check.id,
+                      isFault,
+                      value: index,
+                      note: answer?.note ?? null,
+                      worth: answer?.worth ?? null,
+                    },
               )
             }
           >

@@ -32,7 +32,11 @@ describe('a scanned case', () => {
   test('adds to those before: pieces in all, and the earliest last day', () => {
     const first = scan(draft(), '(3103)012600(17)261202(37)6(21)1', 'a')
     const both = scan(first, '(3103)012400(17)261130(37)5(21)2', 'b')
-    expect([both.pieces, both.useBy, both.cases.map((each) => each.serial)]).toEqual([11, '2026-11-30', ['1', '2']])
+    expect([both.pieces, both.useBy, both.cases.map((lotCase) => lotCase.serial)]).toEqual([
+      11,
+      '2026-11-30',
+      ['1', '2'],
+    ])
   })
 
   test('is priced by the case where its label says so and nobody said otherwise', () => {

@@ -85,7 +85,10 @@ export function scanned(draft: LotDraft, text: string, today: string, caseId: st
     }
   }
   const { label } = result
-  if (label.serial !== null && draft.cases.some((each) => each.serial === label.serial && each.label === text)) {
+  if (
+    label.serial !== null &&
+    draft.cases.some((lotCase) => lotCase.serial === label.serial && lotCase.label === text)
+  ) {
     return { ok: false, words: 'This case is in the list already.' }
   }
   const mismatch = labelAgainstLot(label, draft)
@@ -144,14 +147,14 @@ const asNumber = (value: unknown) => (typeof value === 'number' ? value : null)
 
 /** The claim of a draft as far as it is known; null before the first case. */
 export function claimOf(draft: LotDraft) {
-  const weighable = draft.cases.filter((each) => each.invoiceWeight > 0)
+  const weighable = draft.cases.filter((lotCase) => lotCase.invoiceWeight > 0)
   if (weighable.length === 0) return null
-  const cases = weighable.map((each) => ({ ...each, weighed: asNumber(each.weighed) }))
+  const cases = weighable.map((entry) => ({ ...entry, weighed: asNumber(entry.weighed) }))
   return deliveryClaim(cases, { ...draft.price, amount: asNumber(draft.price.amount) ?? 0 })
 }
 
 export const withCheck = (checks: readonly LotCheck[], check: LotCheck): LotCheck[] => [
-  ...checks.filter((each) => each.checkId !== check.checkId),
+  ...checks.filter((other) => other.checkId !== check.checkId),
   check,
 ]
 

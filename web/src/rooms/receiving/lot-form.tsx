@@ -25,8 +25,8 @@ interface LotFormProps {
 export function LotForm({ form, articleId = null }: LotFormProps) {
   const { control, setValue } = form
   const [itemId, checks] = useWatch({ control, name: ['itemId', 'checks'] })
-  const items = (useItems().data ?? []).filter((each) => !each.isArchived)
-  const item = items.find((each) => each.id === itemId)
+  const items = (useItems().data ?? []).filter((row) => !row.isArchived)
+  const item = items.find((item) => item.id === itemId)
   const cautions = useKitchenCautions({ itemId })
   useOfferedPrice(form, useFormsOfItem(item?.id ?? '').data, articleId)
   return (

@@ -44,11 +44,11 @@ export function LotPhotos({ trace: { lot, photos } }: { trace: LotTrace }) {
       ) : null}
       {keep.isError ? <Failed error={keep.error} /> : null}
       <div className={`${css.lotPhotos} mt-2`}>
-        {photos.map((photo, at) => (
+        {photos.map((photo, index) => (
           <img
             key={photo.id}
             src={addressOf(receivingOperations.readPhoto, { kitchenId: id, lotId: lot.id, photoId: photo.id })}
-            alt={`The delivery, ${at + 1} of ${photos.length}`}
+            alt={`The delivery, ${index + 1} of ${photos.length}`}
           />
         ))}
       </div>

@@ -64,7 +64,9 @@ async function show(page: React.ReactElement, answer: LotTrace, put: unknown = {
   })
   await answered()
   return () =>
-    asked.filter((each) => each.method === 'PUT' && each.path.includes('/lots/')).map((each) => each.body as Lot)
+    asked
+      .filter((request) => request.method === 'PUT' && request.path.includes('/lots/'))
+      .map((request) => request.body as Lot)
 }
 
 describe('a lot', () => {

@@ -4,7 +4,7 @@ import type { Format } from '../../parts/use-format.ts'
 
 /** What was measured at a check, in brackets: ` (6.5 °C)`; nothing where nothing was. */
 export function measuredWords({ checkId, value }: LotCheck, format: Format): string {
-  const check = RECEIVING_CHECKS.find((each) => each.id === checkId)
+  const check = RECEIVING_CHECKS.find((receivingCheck) => receivingCheck.id === checkId)
   const unit = check?.number?.unit
   // One of several states is said by its words, and the fault is one of them.
   if (value === null || check?.states) return ''

@@ -30,10 +30,10 @@ export const lotFields = z
     if (lot.price.per === 'piece' && lot.pieces === null) {
       context.addIssue({ code: 'custom', path: ['pieces'], message: 'Say how many pieces came.' })
     }
-    lot.cases.forEach(({ label }, at) => {
+    lot.cases.forEach(({ label }, index) => {
       if (label === null || labelMismatch(label, lot, lot.receivedOn) === null) return
       const message = 'Its label is of another lot or article than this delivery.'
-      context.addIssue({ code: 'custom', path: ['cases', at, 'invoiceWeight'], message })
+      context.addIssue({ code: 'custom', path: ['cases', index, 'invoiceWeight'], message })
     })
   })
 

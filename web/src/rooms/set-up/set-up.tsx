@@ -19,7 +19,7 @@ const namesIn = (text: string): string[] => [
   ...new Set(
     text
       .split(/[,\n]/)
-      .map((each) => each.trim())
+      .map((name) => name.trim())
       .filter(Boolean),
   ),
 ]
@@ -113,8 +113,8 @@ function SetUpFields({ form }: { form: UseFormReturn<Answers> }) {
       <Form.Group controlId="kitchen-currency">
         <Form.Label>Money</Form.Label>
         <Form.Select {...register('currency')}>
-          {CURRENCIES.map((each) => (
-            <option key={each}>{each}</option>
+          {CURRENCIES.map((currency) => (
+            <option key={currency}>{currency}</option>
           ))}
         </Form.Select>
       </Form.Group>

@@ -31,14 +31,14 @@ export function Containers() {
       <h2 id="containers">Containers</h2>
       {containers.data && containers.data.length > 0 ? (
         <ul className={css.settingsList}>
-          {containers.data.map((each) => (
-            <li key={each.id}>
-              {each.name}, {format.weight(each.grams)}{' '}
+          {containers.data.map((row) => (
+            <li key={row.id}>
+              {row.name}, {format.weight(row.grams)}{' '}
               <Button
                 size="sm"
                 variant="outline-dark"
-                aria-label={`Delete ${each.name}`}
-                onClick={() => remove.mutate(each.id)}
+                aria-label={`Delete ${row.name}`}
+                onClick={() => remove.mutate(row.id)}
               >
                 Delete
               </Button>

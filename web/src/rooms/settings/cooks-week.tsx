@@ -32,7 +32,7 @@ export function CooksWeek() {
           ...{ id: cook.id, name: cook.name },
           more: <Skills cook={cook} onChange={(skills) => update.mutate([{ id: cook.id, week: cook.week, skills }])} />,
         }))}
-        columns={WEEKDAYS.map((day, at) => `${day} ${format.quantity(hoursOn(at), 'count')} h`)}
+        columns={WEEKDAYS.map((day, index) => `${day} ${format.quantity(hoursOn(index), 'count')} h`)}
         shifts={known.flatMap(({ id, week }) =>
           (week ?? []).map(({ day, from, until }) => ({ cookId: id, column: day - 1, from, until })),
         )}
@@ -41,7 +41,7 @@ export function CooksWeek() {
           if (!cook) return
           const week = [
             ...(cook.week ?? []).filter(({ day }) => day !== column + 1),
-            ...shifts.map((each) => ({ day: column + 1, ...each })),
+            ...shifts.map((shift) => ({ day: column + 1, ...shift })),
           ]
           update.mutate([{ id: cookId, skills: cook.skills, week: week.length > 0 ? week : null }])
         }}
@@ -67,7 +67,7 @@ function Skills({ cook, onChange }: { cook: Cook; onChange: (skills: Species[] |
           variant={own.includes(skill) ? 'dark' : 'outline-dark'}
           aria-pressed={own.includes(skill)}
           onClick={() => {
-            const next = SPECIES.filter((each) => own.includes(each) !== (each === skill))
+            const next = SPECIES.filter((key) => own.includes(key) !== (key === skill))
             onChange(next.length === SPECIES.length ? null : next)
           }}
         >

@@ -55,9 +55,9 @@ export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoicePro
               >
                 {field === 'supplier' ? <option value="add">a new supplier</option> : null}
                 <option value="none">none of ours: keep the name only</option>
-                {candidates.map((each) => (
-                  <option key={each.id} value={each.id}>
-                    {each.name}
+                {candidates.map((candidate) => (
+                  <option key={candidate.id} value={candidate.id}>
+                    {candidate.name}
                   </option>
                 ))}
               </Form.Select>

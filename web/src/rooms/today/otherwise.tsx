@@ -10,9 +10,9 @@ export function Otherwise() {
   return (
     <p className="quiet">
       A delivery is short, somebody is ill, more come to eat?{' '}
-      {[...plans].map(([id, name], at) => (
+      {[...plans].map(([id, name], index) => (
         <span key={id}>
-          {at > 0 ? ' · ' : ''}
+          {index > 0 ? ' · ' : ''}
           <Link to={`/plan/${id}/rest`}>Plan what is left of {name}</Link>
         </span>
       ))}

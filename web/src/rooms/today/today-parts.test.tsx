@@ -28,7 +28,7 @@ const row = (document: FabricationDocument, changes: Partial<FabricationRow> = {
 describe('a record in the list', () => {
   const cellsOf = (document: FabricationDocument) => {
     renderPart(<LatestRecords rows={[row(document)]} />)
-    return screen.getAllByRole('row').find((each) => within(each).queryByRole('link')) as HTMLElement
+    return screen.getAllByRole('row').find((element) => within(element).queryByRole('link')) as HTMLElement
   }
 
   test('says both amounts and the verdict, and opens', () => {
@@ -53,7 +53,7 @@ describe('a record in the list', () => {
 })
 
 test('what is on the board says how much is still to weigh, and goes on with one touch', () => {
-  const piles = sixChickens().piles.map((pile, at) => (at === 0 ? pile : { ...pile, weight: 0 }))
+  const piles = sixChickens().piles.map((pile, index) => (index === 0 ? pile : { ...pile, weight: 0 }))
   const open = row(sixChickens({ piles, meta: { cook: 'Marit' } }), { status: 'open', expected: sixChickens() })
   renderPart(<OpenFabrications rows={[open]} />)
   expect(screen.getByText(/Marit · since \d+:\d\d · 9,043 g of 12\.54 kg still to weigh/)).toBeTruthy()
@@ -92,8 +92,8 @@ describe('importing', () => {
   }
   const asImport = (asked: { method: string; path: string }[]) =>
     asked.filter(
-      (each) =>
-        each.method === 'POST' && each.path.startsWith(`/api/kitchens/${LARCH_HALT.id}/fabrications/import?id=`),
+      (request) =>
+        request.method === 'POST' && request.path.startsWith(`/api/kitchens/${LARCH_HALT.id}/fabrications/import?id=`),
     )
 
   test('sends the document as it is, under a new id', async () => {

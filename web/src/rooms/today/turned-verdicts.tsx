@@ -47,9 +47,9 @@ function TurnedEntry({ row: { id, document, changes } }: { row: TurnedRow }) {
   }
   const sinceOf = (change: PriceChange) =>
     changes.find(
-      (each) =>
-        each.kind === change.kind &&
-        (each.kind === 'purchase' || (change.kind === 'offer' && each.offer === change.offer)),
+      (other) =>
+        other.kind === change.kind &&
+        (other.kind === 'purchase' || (change.kind === 'offer' && other.offer === change.offer)),
     )?.since
   const was = (change: PriceChange) =>
     change.kind === 'purchase'
@@ -65,9 +65,9 @@ function TurnedEntry({ row: { id, document, changes } }: { row: TurnedRow }) {
         {VERDICT_WORDS[after.leading?.verdict ?? 'none']}
       </strong>
       :{' '}
-      {turnedBy.map((change, at) => (
+      {turnedBy.map((change, index) => (
         <span key={change.kind === 'offer' ? change.offer : 'purchase'}>
-          {at > 0 ? ' and ' : ''}
+          {index > 0 ? ' and ' : ''}
           {change.kind === 'purchase' ? `${document.meta?.supplier ?? 'the supplier'} asks` : `${change.offer} costs`}{' '}
           {format.money(change.price.amount)} {PER_WORDS[change.price.per]} instead of {format.money(was(change))}
           {sinceOf(change) ? ` since ${dayWords(sinceOf(change) as string)}` : ''}

@@ -15,7 +15,7 @@ export function UseBySoon() {
   const format = useFormat()
   if (!lots.data || !items.data) return null
   const stock = stockInOrder(stockLots(lots.data, items.data), dayIn(timeZone, new Date()))
-  const soon = stock.filter((each) => each.state !== 'good')
+  const soon = stock.filter((line) => line.state !== 'good')
   if (soon.length === 0) return null
   return (
     <section aria-labelledby="use-by">

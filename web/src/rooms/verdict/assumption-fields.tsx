@@ -143,22 +143,22 @@ interface LabourFieldsProps {
 function LabourFields({ labour, currency, onChange }: LabourFieldsProps) {
   const format = useFormat()
   const change = (at: number, changes: Partial<LabourEntry>) =>
-    onChange(labour.map((entry, each) => (each === at ? { ...entry, ...changes } : entry)))
+    onChange(labour.map((entry, index) => (index === at ? { ...entry, ...changes } : entry)))
   return (
     <fieldset className="fields">
       <legend>{format.words('Labour')}</legend>
-      {labour.map((entry, at) => (
+      {labour.map((entry, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: entries have no id, and their number does not change here
-        <div key={at} className="field-pair">
+        <div key={index} className="field-pair">
           <NumberField
             label={`Minutes to ${entry.task}`}
             value={entry.minutes}
-            onChange={(minutes) => minutes !== null && change(at, { minutes })}
+            onChange={(minutes) => minutes !== null && change(index, { minutes })}
           />
           <NumberField
             label={`Wage, ${currency} an hour`}
             value={entry.ratePerHour}
-            onChange={(ratePerHour) => ratePerHour !== null && change(at, { ratePerHour })}
+            onChange={(ratePerHour) => ratePerHour !== null && change(index, { ratePerHour })}
           />
         </div>
       ))}

@@ -118,7 +118,7 @@ function turningPoints(
   at: number,
 ): TurningPoint[] {
   const { breakEven } = comparison
-  const pile = appraisal.piles.find((each) => each.name === comparison.pile)
+  const pile = appraisal.piles.find((pile) => pile.name === comparison.pile)
   const offer = document.offers?.[at]
   return [
     purchasePoint(document, appraisal, comparison),

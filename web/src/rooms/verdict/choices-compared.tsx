@@ -32,7 +32,7 @@ export function ChoicesCompared({ item, whole, terms }: ChoicesComparedProps) {
   if (!style) return null
   // At the price that makes its plate cheapest, as above.
   const [form] = whole
-    .filter((each) => each.styleId === style.id)
+    .filter((row) => row.styleId === style.id)
     .sort((a, b) => costOf(sideOf(a, terms, '')) - costOf(sideOf(b, terms, '')))
   if (!form) return null
   const choices = choiceForms(form, style)
@@ -56,7 +56,7 @@ export function ChoicesCompared({ item, whole, terms }: ChoicesComparedProps) {
         <OneQuestion
           key={id}
           question={question}
-          choices={choices.filter((each) => each.option === id)}
+          choices={choices.filter((choice) => choice.option === id)}
           terms={terms}
         />
       ))}
@@ -73,7 +73,7 @@ interface OneQuestionProps {
 function OneQuestion({ question, choices, terms }: OneQuestionProps) {
   const format = useFormat(terms.currency)
   const sides = choices.flatMap(({ form }) => sideOf(form, terms, '') ?? [])
-  const choiceOf = (form: BuyingForm) => choices.find((each) => each.form.id === form.id)
+  const choiceOf = (form: BuyingForm) => choices.find((choice) => choice.form.id === form.id)
   const nameOf = (form: BuyingForm) => {
     const choice = choiceOf(form)
     return format.words(`${choice?.choice.name ?? ''}${choice?.isUsual ? ', as usual' : ''}`)

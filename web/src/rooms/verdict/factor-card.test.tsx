@@ -11,7 +11,7 @@ const record = { ...RECORD, piles, status: 'closed', closedAt: RECORD.startedAt 
 const reading = (pileId: string, grams: number, at: number) =>
   madeReading(`${pileId} ${at}`, pileId, grams, { order: at + 1 })
 const readings = [
-  ...Array.from({ length: 12 }, (_, at) => reading('supremes', 280 + at, at)),
+  ...Array.from({ length: 12 }, (_, index) => reading('supremes', 280 + index, index)),
   reading('bones', 8900, 30),
 ]
 

@@ -47,7 +47,7 @@ interface ForecastSectionProps {
 
 function ForecastSection({ document, at, evidence, record }: ForecastSectionProps) {
   const pile = document.offers?.[at]?.pile ?? ''
-  const pileId = record.piles.find((each) => each.name === pile)?.id ?? ''
+  const pileId = record.piles.find((other) => other.name === pile)?.id ?? ''
   const offer = document.offers?.[at]?.name ?? ''
   const model = useMemo(() => forecastModel(document, at), [document, at])
   const known = useMemo(
@@ -55,7 +55,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
       yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
       minutesPerUnit: evidence.tests.flatMap((test) => test.minutesPerUnit ?? []),
       apPrices: evidence.apPrices,
-      offerPrices: evidence.offers.find((each) => each.name === offer)?.prices ?? [],
+      offerPrices: evidence.offers.find((other) => other.name === offer)?.prices ?? [],
     }),
     [evidence, pileId, offer],
   )

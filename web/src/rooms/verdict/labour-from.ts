@@ -14,6 +14,6 @@ export const priceFromOf = (record: FabricationRecord, { purchase }: Pick<Assump
 export const isSameLabour = (one: readonly LabourEntry[], other: readonly LabourEntry[]): boolean =>
   one.length === other.length &&
   one.every(
-    ({ task, minutes, ratePerHour }, at) =>
-      task === other[at]?.task && minutes === other[at].minutes && ratePerHour === other[at].ratePerHour,
+    ({ task, minutes, ratePerHour }, index) =>
+      task === other[index]?.task && minutes === other[index].minutes && ratePerHour === other[index].ratePerHour,
   )

@@ -26,9 +26,9 @@ export function MovedPrices({ record }: { record: FabricationRecord }) {
     <section className={`${css.warnings} moved-prices`} aria-label="Prices have moved">
       <p>
         <strong>Prices have moved.</strong>{' '}
-        {changes.map((change, at) => (
+        {changes.map((change, index) => (
           <span key={change.kind === 'offer' ? change.offer : 'purchase'}>
-            {at > 0 ? '; ' : ''}
+            {index > 0 ? '; ' : ''}
             {change.kind === 'purchase' ? (record.supplier ?? 'the supplier') : change.offer}:{' '}
             {format.money(change.price.amount)} {PER_WORDS[change.price.per]} since {dayWords(change.since)}, here{' '}
             {format.money(was(change))}

@@ -16,7 +16,7 @@ interface OfferFieldsProps {
 /** The offers that making is compared with. */
 export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsProps) {
   const change = (at: number, changes: Partial<PlannedOffer>) =>
-    onChange(offers.map((offer, each) => (each === at ? { ...offer, ...changes } : offer)))
+    onChange(offers.map((offer, index) => (index === at ? { ...offer, ...changes } : offer)))
   const add = () =>
     onChange([
       ...offers,
@@ -32,17 +32,21 @@ export function OfferFields({ offers, piles, currency, onChange }: OfferFieldsPr
   return (
     <fieldset>
       <legend>Ready-portioned offers</legend>
-      {offers.map((offer, at) => (
+      {offers.map((offer, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: offers have no id, and only the end of the list grows
-        <div key={at} className="fields">
+        <div key={index} className="fields">
           <OneOffer
             offer={offer}
-            at={at}
+            at={index}
             piles={piles}
             currency={currency}
-            onChange={(changes) => change(at, changes)}
+            onChange={(changes) => change(index, changes)}
           />
-          <Button variant="outline-dark" size="sm" onClick={() => onChange(offers.filter((_, each) => each !== at))}>
+          <Button
+            variant="outline-dark"
+            size="sm"
+            onClick={() => onChange(offers.filter((_, offer) => offer !== index))}
+          >
             Remove this offer
           </Button>
         </div>

@@ -10,8 +10,8 @@ export function Offers() {
   return (
     <section aria-labelledby="offers">
       <h2 id="offers">Against buying ready</h2>
-      {appraisal.comparisons.map((comparison, at) => (
-        <OfferSums key={comparison.offer} comparison={comparison} at={at} />
+      {appraisal.comparisons.map((comparison, index) => (
+        <OfferSums key={comparison.offer} comparison={comparison} at={index} />
       ))}
     </section>
   )

@@ -51,7 +51,7 @@ const PileValueRow = memo(function PileValueRow({ pile, onChange }: PileValueRow
   const { units } = useKitchen()
   const change = (changes: Partial<PlannedPile>) =>
     onChange(({ piles }) => ({
-      piles: piles.map((each) => (each.id === pile.id ? { ...each, ...changes } : each)),
+      piles: piles.map((other) => (other.id === pile.id ? { ...other, ...changes } : other)),
     }))
   const shown = (perKg: number | null) => (perKg === null ? null : pricePerWeight(perKg, units).amount)
   const kept = (amount: number | null) => (amount === null ? null : pricePerKg(amount, units))

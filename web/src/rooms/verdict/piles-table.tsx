@@ -39,8 +39,8 @@ export function PilesTable() {
           </tr>
         </thead>
         <tbody>
-          {appraisal.piles.map((pile, at) => (
-            <PileRow key={pile.name} pile={pile} number={at + 1} format={format} />
+          {appraisal.piles.map((pile, index) => (
+            <PileRow key={pile.name} pile={pile} number={index + 1} format={format} />
           ))}
         </tbody>
       </Table>

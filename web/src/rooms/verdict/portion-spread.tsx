@@ -25,7 +25,7 @@ export function PortionSpread({ record }: { record: FabricationRecord }) {
       <h2 id="portions">The portions themselves</h2>
       <div className={css.portionPiles}>
         {piles.map((pile) => {
-          const result = appraisal.piles.find((each) => each.name === pile.name)
+          const result = appraisal.piles.find((other) => other.name === pile.name)
           return result ? <PortionPile key={pile.name} pile={pile} result={result} record={record} /> : null
         })}
       </div>
@@ -86,7 +86,7 @@ const MAX_PERCENT = 95
 /** A raw portion as it is served. */
 function Served({ pile, result, record }: PortionPileProps) {
   const { format } = useAppraised()
-  const usual = record.piles.find((each) => each.name === pile.name)?.cookingLoss ?? 0
+  const usual = record.piles.find((other) => other.name === pile.name)?.cookingLoss ?? 0
   const [percent, setPercent] = useState<number | null>(Math.round(usual * 100))
   const served = servedWeight(result, (percent ?? 0) / 100)
   if (!served) return null

@@ -37,14 +37,14 @@ export function RecordHistory({ record }: { record: FabricationRecord }) {
   if (versions.data.length === 0) return <p className="quiet">Nothing of it was changed yet.</p>
   return (
     <ol className={css.recordHistory} aria-label="Changes of this record">
-      {versions.data.map((version, at) => {
-        const after = at === 0 ? record : { ...record, ...versions.data[at - 1]?.record }
+      {versions.data.map((version, index) => {
+        const after = index === 0 ? record : { ...record, ...versions.data[index - 1]?.record }
         const words = changesOf(version, record, after as FabricationRecord, format)
         return (
           <li key={version.version}>
             <strong>{instantWords(version.replacedAt)}</strong>, {ACTOR_WORDS[version.actor]}:{' '}
             {words.length > 0 ? words.join('; ') : 'saved without a change'}{' '}
-            {at === 0 && words.length > 0 ? <TakeBack record={record} version={version} /> : null}
+            {index === 0 && words.length > 0 ? <TakeBack record={record} version={version} /> : null}
           </li>
         )
       })}
@@ -97,7 +97,9 @@ function changesOf(
   const isPileAdded = after.piles.length > before.piles.length
   const assumed = isPileAdded
     ? [`pile ${after.piles.at(-1)?.name} added`]
-    : assumptionChanges(documentOf(before, []), documentOf(after, [])).map((each) => changeWords(each, format))
+    : assumptionChanges(documentOf(before, []), documentOf(after, [])).map((assumptionChange) =>
+        changeWords(assumptionChange, format),
+      )
   const bounds = after.piles.flatMap((pile) => {
     const was = before.piles.find(({ id }) => id === pile.id)
     if (!was) return []

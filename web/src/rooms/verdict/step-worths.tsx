@@ -16,7 +16,7 @@ function useStepWorths(record: FabricationRecord) {
   const evidence = useEvidence(record.id).data
   const wagePerHour = record.labour[0]?.ratePerHour ?? kitchen.wagePerHour
   return record.steps.flatMap((step) => {
-    const pile = record.piles.find((each) => each.id === step.gain?.pileId)
+    const pile = record.piles.find((pile) => pile.id === step.gain?.pileId)
     const valuePerKg = pile?.valuePerKg ?? null
     if (!step.isOptional || !step.gain || !pile || valuePerKg === null) return []
     const tests = (evidence?.tests ?? []).flatMap((test) =>

@@ -73,7 +73,7 @@ async function show() {
 const rows = () =>
   within(screen.getAllByRole('table')[0] as HTMLElement)
     .getAllByRole('rowheader')
-    .map((each) => each.textContent)
+    .map((element) => element.textContent)
 
 test('each style stands once, from where its plate costs least, beside what is bought ready', async () => {
   await show()

@@ -27,7 +27,7 @@ export function Component() {
   const [search, setSearch] = useSearchParams()
   if (items.isError) return <Failed error={items.error} retry={() => void items.refetch()} />
   if (!items.data) return <Loading what="the items" />
-  const item = items.data.find((each) => each.name === search.get('of')) ?? items.data[0]
+  const item = items.data.find((row) => row.name === search.get('of')) ?? items.data[0]
   if (!item) return null
   const units = Number(search.get('units') ?? USUAL_UNITS)
   const set = (changes: Record<string, string | null>) =>
@@ -47,7 +47,7 @@ export function Component() {
       <div className="question">
         <ItemChoice
           itemId={item.id}
-          onChoose={(id) => set({ of: items.data.find((each) => each.id === id)?.name ?? null, forms: null })}
+          onChoose={(id) => set({ of: items.data.find((row) => row.id === id)?.name ?? null, forms: null })}
         />
         <NumberField
           label="Cut at once"
@@ -113,8 +113,8 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
   }
   const candidates: Candidate[] = [
     ...whole.map((form) => ({ id: form.id, form, product: '' })),
-    ...[...wanted.values()].flatMap((product, at) =>
-      (formsOfProducts[at] ?? []).flatMap((form) => (form.kind === 'ready' ? { id: form.id, form, product } : [])),
+    ...[...wanted.values()].flatMap((product, index) =>
+      (formsOfProducts[index] ?? []).flatMap((form) => (form.kind === 'ready' ? { id: form.id, form, product } : [])),
     ),
   ]
   const sideBySide = candidates.flatMap(({ form, product }) => sideOf(form, request, product) ?? [])
@@ -142,7 +142,9 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
                 label={`${nameOf(form)}${form.kind === 'whole' ? `, ${form.article}` : ''}`}
                 checked={isIn}
                 disabled={isIn ? ids.length <= MIN_COMPARED : ids.length >= MAX_COMPARED}
-                onChange={(event) => onChoose(event.target.checked ? [...ids, id] : ids.filter((each) => each !== id))}
+                onChange={(event) =>
+                  onChoose(event.target.checked ? [...ids, id] : ids.filter((other) => other !== id))
+                }
               />
             )
           })}

@@ -69,7 +69,7 @@ function InAYear({ record }: { record: FabricationRecord }) {
   const [portions, setPortions] = useState<number | null>(null)
   const at = leadingComparison(appraisal.piles, appraisal.comparisons)
   const comparison = at === null ? undefined : appraisal.comparisons[at]
-  const pile = appraisal.piles.find((each) => each.name === comparison?.pile)
+  const pile = appraisal.piles.find((pile) => pile.name === comparison?.pile)
   if (!comparison || !pile || comparison.saving === null) return null
   const minutes = minutesPerPortion(labourMinutes(document.labour), pile, appraisal.cost.net)
   const year = portions === null || minutes === null ? null : yearly(comparison.saving, portions, minutes)

@@ -37,7 +37,7 @@ export function TryOutBar({ record, recorded, tryOut, whatIfs }: TryOutBarProps)
   const { opened, isEdited, assumptions } = tryOut
   if (!isEdited && !opened) return null
   const changes = assumptionChanges(recorded, document)
-  const worded = changes.slice(0, MAX_WORDED).map((each) => changeWords(each, format))
+  const worded = changes.slice(0, MAX_WORDED).map((assumptionChange) => changeWords(assumptionChange, format))
   const putIn = () =>
     change.mutate(
       editOf(record, {

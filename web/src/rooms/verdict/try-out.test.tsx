@@ -111,7 +111,7 @@ const kept = (name: string, amount: number): WhatIf => ({
 const render = async (whatIfs: WhatIf[] = [], more: Parameters<typeof answerWith>[0] = {}) => {
   const asked = answerWith({ [`GET ${PATH}/what-ifs`]: { body: whatIfs }, ...more })
   await act(async () => void renderPart(<Tried />))
-  return asked.filter((each) => each.method !== 'GET')
+  return asked.filter((request) => request.method !== 'GET')
 }
 
 test('every figure follows as one types, and the record stays', async () => {
@@ -139,7 +139,7 @@ test('put into the record, the whole of it is sent at the version it was read at
   fill('Used share of bones', '0.7')
   fill('Value of bin', '-0.15')
   await touch(screen.getByRole('button', { name: 'Save to record' }))
-  asked.push(...sent.filter((each) => each.method === 'PUT').map((each) => each.body))
+  asked.push(...sent.filter((request) => request.method === 'PUT').map((request) => request.body))
   expect(asked[0]).toMatchObject({
     version: 3,
     purchase: { price: { amount: 4.35, per: 'kg' }, invoiceWeight: 12600, receivedWeight: 12500 },
@@ -201,7 +201,7 @@ test('kept ones stand beside the record, at most four at a time, and open', asyn
   const heads = () =>
     within(table as HTMLElement)
       .getAllByRole('columnheader')
-      .map((each) => each.textContent)
+      .map((element) => element.textContent)
   expect(heads()).toEqual(['Figure', 'The record', 'at 1', 'at 2', 'at 3', 'at 4'])
   expect((screen.getByLabelText('at 5') as HTMLInputElement).disabled).toBe(true)
   await touch(screen.getByLabelText('at 2'))

@@ -33,7 +33,7 @@ export function useTryOut(record: FabricationRecord, kept: readonly WhatIf[]): T
   const [search, setSearch] = useSearchParams()
   const [edited, setEdited] = useState<Assumptions | null>(null)
   const [fill, setFill] = useState(0)
-  const opened = kept.find((each) => each.id === search.get(OPENED)) ?? null
+  const opened = kept.find((row) => row.id === search.get(OPENED)) ?? null
   const own = useMemo(() => assumptionsOf(record), [record])
   const assumptions = edited ?? opened?.assumptions ?? own
   const change = useCallback<ChangeAssumptions>(

@@ -31,13 +31,13 @@ export function WeightBars({ control: { bars }, weight }: WeightBarsProps) {
           <rect width="3" height="6" className={css.hatch} />
         </pattern>
       </defs>
-      {bars.map((bar, at) => {
+      {bars.map((bar, index) => {
         const height = (bar.count / most) * (GROUND - 4)
         return (
           <rect
             key={bar.from}
             className={`${css.weightBar} ${css[bar.bound] ?? ''}`}
-            x={at * width + 1}
+            x={index * width + 1}
             width={Math.max(1, width - 2)}
             y={GROUND - height}
             height={height}

@@ -36,9 +36,9 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
   if (whatIfs.kept.isError) return <Failed error={whatIfs.kept.error} retry={() => void whatIfs.kept.refetch()} />
   if (known.length === 0) return null
   const asked = search.get(BESIDE)?.split(',')
-  const shown = (asked ? known.filter((each) => asked.includes(each.id)) : known).slice(0, MAX_BESIDE)
+  const shown = (asked ? known.filter((row) => asked.includes(row.id)) : known).slice(0, MAX_BESIDE)
   const choose = (id: string, isIn: boolean) => {
-    const ids = shown.map((each) => each.id).filter((each) => each !== id)
+    const ids = shown.map((row) => row.id).filter((text) => text !== id)
     setSearch(
       (before) => {
         before.set(BESIDE, (isIn ? [...ids, id] : ids).join(','))
@@ -73,9 +73,9 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
           {ROWS.map(({ label, cell }) => (
             <tr key={label}>
               <th scope="row">{label}</th>
-              {[null, ...shown].map((each) => (
-                <td key={each?.id ?? record.id}>
-                  <Beside document={documentWith(each?.assumptions)}>{cell(documentWith())}</Beside>
+              {[null, ...shown].map((row) => (
+                <td key={row?.id ?? record.id}>
+                  <Beside document={documentWith(row?.assumptions)}>{cell(documentWith())}</Beside>
                 </td>
               ))}
             </tr>
@@ -100,7 +100,7 @@ const BesideChoice = ({ known, shown, onChoose }: BesideChoiceProps) => (
   <fieldset className={css.whatIfChoice}>
     <legend className="visually-hidden">Beside the record, up to four</legend>
     {known.map(({ id, name }) => {
-      const isIn = shown.some((each) => each.id === id)
+      const isIn = shown.some((row) => row.id === id)
       return (
         <Form.Check
           key={id}
@@ -165,8 +165,8 @@ function Differences({ recorded }: { recorded: FabricationDocument }) {
   if (changes.length === 0) return '–'
   return (
     <ul className={css.whatIfChanges}>
-      {changes.map((each) => (
-        <li key={`${each.what} ${each.of}`}>{changeWords(each, format)}</li>
+      {changes.map((change) => (
+        <li key={`${change.what} ${change.of}`}>{changeWords(change, format)}</li>
       ))}
     </ul>
   )
@@ -183,8 +183,8 @@ function useLeading() {
 function Made() {
   const { appraisal, format } = useAppraised()
   const { comparison } = useLeading()
-  const pile = comparison?.pile ?? appraisal.piles.find((each) => each.class === 'primary')?.name ?? ''
-  const cost = appraisal.piles.find((each) => each.name === pile)?.costPerPortion ?? null
+  const pile = comparison?.pile ?? appraisal.piles.find((pile) => pile.class === 'primary')?.name ?? ''
+  const cost = appraisal.piles.find((other) => other.name === pile)?.costPerPortion ?? null
   return <MaybeFigure of={{ group: 'pile', pile, figure: 'costPerPortion' }} value={cost} word={format.money} />
 }
 

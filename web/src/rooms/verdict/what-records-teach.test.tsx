@@ -116,11 +116,11 @@ test('a claim is a line through all three yields; those it meets say so', async 
   renderPart(<ClaimStrip claimed={0.84} />, { document: sixChickens() })
   const table = screen.getByRole('table')
   const rows = within(table).getAllByRole('row')
-  expect(rows.map((each) => within(each).getByRole('rowheader').textContent)).toEqual([
+  expect(rows.map((row) => within(row).getByRole('rowheader').textContent)).toEqual([
     'portion yield',
     'drained yield',
     'utilisation',
   ])
-  expect(rows.filter((each) => each.className === 'fits').length).toBeLessThanOrEqual(1)
+  expect(rows.filter((row) => row.className === 'fits').length).toBeLessThanOrEqual(1)
   expect(table.querySelectorAll('.claim-band')).toHaveLength(3)
 })

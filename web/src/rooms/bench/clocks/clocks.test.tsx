@@ -73,8 +73,8 @@ describe('a batch in loads', () => {
     expect(done).toEqual(['mark cold-in', 'mark cold-out ondine'])
   })
 
-  const threeClocks = ['marit', 'ondine', 'bruno'].map((cook, at) =>
-    madeMark(cook, 'labour-start', at + 1, { cookId: cook, takenAt: '2026-11-24T08:00:00.000Z' }),
+  const threeClocks = ['marit', 'ondine', 'bruno'].map((cook, index) =>
+    madeMark(cook, 'labour-start', index + 1, { cookId: cook, takenAt: '2026-11-24T08:00:00.000Z' }),
   )
 
   test('each of several cooks takes out a load of their own', () => {
@@ -85,8 +85,8 @@ describe('a batch in loads', () => {
   })
 
   test('a line takes out as many as all of it cut within the limit', () => {
-    const given = ['marit', 'ondine', 'bruno'].map((cookId, at) =>
-      madeMark(`given ${cookId}`, 'step-given', 10 + at, { step: `step ${at}`, cookId }),
+    const given = ['marit', 'ondine', 'bruno'].map((cookId, index) =>
+      madeMark(`given ${cookId}`, 'step-given', 10 + index, { step: `step ${index}`, cookId }),
     )
     const { bench, document } = twelve([...given, cold('cold-in', 9, 1)])
     renderPart(<Clocks bench={bench} />, { document })

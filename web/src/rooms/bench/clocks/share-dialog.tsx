@@ -23,7 +23,7 @@ export default function ShareDialog({ bench, onClose }: ShareDialogProps) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(() => atWork(bench))
   const team = cooks.filter(({ id }) => chosen.has(id))
   const toggle = (id: string) =>
-    setChosen((before) => new Set(before.has(id) ? [...before].filter((each) => each !== id) : [...before, id]))
+    setChosen((before) => new Set(before.has(id) ? [...before].filter((text) => text !== id) : [...before, id]))
   const ways = [
     <TheirOwn key="own" live={live} team={team} onClose={onClose} />,
     <Line key="line" live={live} team={team} onClose={onClose} />,
@@ -79,9 +79,9 @@ function TheirOwn({ live, team, onClose }: WayProps) {
     <section>
       <h3>Each their own {species === null ? 'pieces' : `${WHOLE_WORDS[species]}s`}</h3>
       <ul>
-        {team.map(({ id, name }, at) => (
+        {team.map(({ id, name }, index) => (
           <li key={id}>
-            <strong>{name}</strong> {shares[at]}
+            <strong>{name}</strong> {shares[index]}
           </li>
         ))}
       </ul>
@@ -99,7 +99,7 @@ function Line({ live, team, onClose }: WayProps) {
   const minutes = stepMinutes(steps, 0)
   const isKnown = steps.every((step) => step.minutes !== null)
   const parts = lineParts(
-    steps.map(({ id }, at) => ({ id, minutes: minutes[at] as number })),
+    steps.map(({ id }, index) => ({ id, minutes: minutes[index] as number })),
     team.map(({ id }) => id),
   )
   const titleOf = (id: string | undefined) => words(steps.find((step) => step.id === id)?.title ?? '')

@@ -24,13 +24,20 @@ export function checksOfCard(
   standing: readonly Reading[],
   boxes: ReadonlyMap<string, BoxResult>,
 ): WeighingCheck[] {
-  const typed = [...boxes].flatMap(([pileId, box]) => (box.ok ? box.taken.map((each) => ({ pileId, ...each })) : []))
+  const typed = [...boxes].flatMap(([pileId, box]) => (box.ok ? box.taken.map((entry) => ({ pileId, ...entry })) : []))
   const readings = typed.map(
-    ({ pileId, grams, pieces }, at): Reading => ({
-      ...{ kind: 'reading', id: `card ${at}`, order: at + 1, fabricationId: record.id, source: 'typed', cookId: null },
+    ({ pileId, grams, pieces }, index): Reading => ({
+      ...{
+        kind: 'reading',
+        id: `card ${index}`,
+        order: index + 1,
+        fabricationId: record.id,
+        source: 'typed',
+        cookId: null,
+      },
       ...{ pileId, grams, pieces },
       // Each at a minute of its own: nothing on a card was taken twice within a second.
-      takenAt: new Date(at * A_MINUTE).toISOString(),
+      takenAt: new Date(index * A_MINUTE).toISOString(),
     }),
   )
   const all = [...standing, ...readings]

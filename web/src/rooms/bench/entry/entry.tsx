@@ -48,7 +48,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
     setKeeping(true)
     const taken = [...results].flatMap(([pileId, result]) =>
       result.ok
-        ? result.taken.map((each) => ({ pileId, ...each, source: 'typed' as const, cookId: record.cookId }))
+        ? result.taken.map((entry) => ({ pileId, ...entry, source: 'typed' as const, cookId: record.cookId }))
         : [],
     )
     await live.take(`the card, ${taken.length} weights`, ...taken)
@@ -81,7 +81,7 @@ function EntryRoom({ state }: { state: FabricationState }) {
                 key={pile.id}
                 record={record}
                 pile={pile}
-                before={standing.filter((each) => each.pileId === pile.id).length}
+                before={standing.filter((reading) => reading.pileId === pile.id).length}
                 text={texts[pile.id] ?? ''}
                 result={results.get(pile.id) as BoxResult}
                 onType={(text) => setTexts((all) => ({ ...all, [pile.id]: text }))}

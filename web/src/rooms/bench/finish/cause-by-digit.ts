@@ -7,7 +7,7 @@ export function causeByDigit(
   named: readonly { pileId: string }[],
   species: string | null,
 ): { pileId: string; cause: LossCause } | null {
-  const open = outcomes.find(({ pile }) => !named.some((each) => each.pileId === pile.id))
+  const open = outcomes.find(({ pile }) => !named.some((entry) => entry.pileId === pile.id))
   const cause = open && digit !== null ? likelyCauses(open, species)[digit - 1] : undefined
   return open && cause ? { pileId: open.pile.id, cause } : null
 }

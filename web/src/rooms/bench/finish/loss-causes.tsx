@@ -53,8 +53,10 @@ export default function LossCauses(props: LossCausesProps) {
   const format = useFormat(currency)
   const name = (pileId: string, cause: LossCause) =>
     setCauses((before) => [
-      ...before.filter((each) => each.pileId !== pileId),
-      ...(before.some((each) => each.pileId === pileId && each.cause === cause) ? [] : [{ pileId, cause }]),
+      ...before.filter((namedCause) => namedCause.pileId !== pileId),
+      ...(before.some((namedCause) => namedCause.pileId === pileId && namedCause.cause === cause)
+        ? []
+        : [{ pileId, cause }]),
     ])
   const keys = useRef({ outcomes, causes, species, name })
   keys.current = { outcomes: asksPiles ? outcomes : [], causes, species, name }
@@ -69,7 +71,7 @@ export default function LossCauses(props: LossCausesProps) {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [isOpen])
-  const asked = outcomes.find(({ pile }) => !causes.some((each) => each.pileId === pile.id))
+  const asked = outcomes.find(({ pile }) => !causes.some((cause) => cause.pileId === pile.id))
   return (
     <Modal show={isOpen} onHide={onClose} size="lg" aria-labelledby="causes-title" centered scrollable>
       <Modal.Header closeButton>
@@ -106,7 +108,7 @@ export default function LossCauses(props: LossCausesProps) {
             outcome={outcome}
             species={species}
             words={`${format.weight(outcome.grams)}, about ${format.weight(outcome.expected)} expected`}
-            chosen={causes.find((each) => each.pileId === outcome.pile.id)?.cause ?? null}
+            chosen={causes.find((cause) => cause.pileId === outcome.pile.id)?.cause ?? null}
             isAsked={outcome === asked}
             onChoose={(cause) => name(outcome.pile.id, cause)}
           />
@@ -169,9 +171,9 @@ function CausesOf({ outcome, species, words, chosen, isAsked, onChoose }: Causes
         <span className="quiet">{words}</span>
       </legend>
       <div className={css.causeChoices}>
-        {shown.map((cause, at) => (
+        {shown.map((cause, index) => (
           <button key={cause} type="button" aria-pressed={cause === chosen} onClick={() => onChoose(cause)}>
-            {isAsked && at < likely.length ? <kbd>{at + 1}</kbd> : null} {CAUSE_WORDS[cause]}
+            {isAsked && index < likely.length ? <kbd>{index + 1}</kbd> : null} {CAUSE_WORDS[cause]}
           </button>
         ))}
         {isAll ? null : (

@@ -45,7 +45,7 @@ export function Running({ live, expected }: RunningProps) {
 
 /** Cost per portion of the first portion pile, the piles that are not weighed yet counted as expected. */
 function HeadingFor({ expected }: { expected: Appraised }) {
-  const pile = expected.appraisal.piles.find((each) => each.class === 'primary')
+  const pile = expected.appraisal.piles.find((pile) => pile.class === 'primary')
   if (!pile) return null
   return (
     <AppraisedContext value={expected}>

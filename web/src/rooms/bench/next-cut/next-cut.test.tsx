@@ -171,7 +171,7 @@ test('a bird has no next cut, and a finished fabrication none either', () => {
 
 test('a piece that was measured by tape in Knife lines is laid as it is, and teaches of the tape', async () => {
   const usual = freshDraft(shapeById('tenderloin'))
-  const girths = usual.girths.map((each) => ({ ...each, girth: each.at === 0 ? 300 : each.girth }))
+  const girths = usual.girths.map((girth) => ({ ...girth, girth: girth.at === 0 ? 300 : girth.girth }))
   keepKnifeLines({ ...usual, way: 'girths', girths, weight: 2050 })
   renderPart(<AtTheBench record={RECORD} />)
   await touch(await screen.findByRole('button', { name: /As measured by tape around it: 2,050.g, 480.mm/ }))

@@ -83,16 +83,16 @@ export function useNextCut({ record, standing, board, layOut }: LiveFabrication)
       : null
   const { next, isWorking } = usePlannedCut(request)
   const portionPiles = new Set(
-    record.piles.filter(({ name }) => products.some((each) => each.name === name)).map(({ id }) => id),
+    record.piles.filter(({ name }) => products.some((product) => product.name === name)).map(({ id }) => id),
   )
   // A portion that was weighed since was the cut that was asked for. Of pieces weighed together none is it.
   const fresh = standing.find(
-    (each) =>
+    (reading) =>
       onBoard !== null &&
-      portionPiles.has(each.pileId) &&
-      each.order > onBoard.after &&
-      (each.pieces ?? 1) === 1 &&
-      !onBoard.cuts.some((cut) => cut.readingId === each.id),
+      portionPiles.has(reading.pileId) &&
+      reading.order > onBoard.after &&
+      (reading.pieces ?? 1) === 1 &&
+      !onBoard.cuts.some((cut) => cut.readingId === reading.id),
   )
   useToldCut(fresh, next, onBoard, shape, layOut)
   if (!shape || products.length === 0) return null
@@ -183,7 +183,7 @@ function usePlannedCut(request: PortionRequest | null): { next: NextCut | null; 
 /** The piece with the cuts that happened: one whose weighing was taken back did not. */
 function laidIn(piece: LaidPiece | null, standing: readonly StandingReading[]): LaidPiece | null {
   if (!piece) return null
-  const stands = new Set(standing.map((each) => each.id))
+  const stands = new Set(standing.map((reading) => reading.id))
   return { ...piece, cuts: piece.cuts.filter(({ readingId }) => readingId === null || stands.has(readingId)) }
 }
 
@@ -194,7 +194,7 @@ function restOf(
   standing: readonly StandingReading[],
 ): Piece | null {
   if (!shape || !onBoard) return null
-  const grams = new Map(standing.map((each) => [each.id, each.grams]))
+  const grams = new Map(standing.map((reading) => [reading.id, reading.grams]))
   return onBoard.cuts.reduce<Piece | null>(
     (piece, { readingId, thickness, planned }) => {
       const weight = readingId === null ? planned : grams.get(readingId)

@@ -16,9 +16,9 @@ export function HowMany({ bench }: { bench: Bench }) {
   const format = useFormat(record.currency)
   const [typed, setTyped] = useState<number | null>(null)
   const piles = new Map(record.piles.map((pile) => [pile.id, pile]))
-  const reading = standing.findLast((each) => {
-    const pile = piles.get(each.pileId)
-    return pile !== undefined && isUncounted(pile, each)
+  const reading = standing.findLast((standingReading) => {
+    const pile = piles.get(standingReading.pileId)
+    return pile !== undefined && isUncounted(pile, standingReading)
   })
   const pile = piles.get(reading?.pileId ?? '')
   if (!reading || !pile || record.status !== 'open') return null

@@ -7,7 +7,7 @@ describe('the pieces', () => {
   test('are newest first, and tell light from heavy without hue', () => {
     const { bench, document } = benchWith({ grams: [281, 230, 320] })
     renderPart(<PieceList bench={bench} />, { document })
-    const words = screen.getAllByRole('listitem').map((each) => each.textContent)
+    const words = screen.getAllByRole('listitem').map((element) => element.textContent)
     expect(words[0]).toContain('320\u00a0g, too heavy')
     expect(words[1]).toContain('230\u00a0g, too light')
     expect(words[2]).not.toContain('too')

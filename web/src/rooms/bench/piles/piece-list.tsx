@@ -23,13 +23,13 @@ export function PieceList({ bench }: { bench: Bench }) {
   const { appraisal, format } = useAppraised()
   const { activePile: pile, live } = bench
   const plates = usePlates(live)
-  const result = appraisal.piles.find((each) => each.name === pile.name) as PileResult
-  const readings = live.standing.filter((each) => each.pileId === pile.id).reverse()
+  const result = appraisal.piles.find((other) => other.name === pile.name) as PileResult
+  const readings = live.standing.filter((reading) => reading.pileId === pile.id).reverse()
   const isPieces = pile.weighing === 'pieces'
   const pieces = bench.progress.counts.get(pile.id) ?? 0
   // The pile that comes next is shown, but a slip is noticed just after: the last weighing stays in reach.
-  const last = live.standing.findLast((each) => each.isMine)
-  const lastPile = live.record.piles.find((each) => each.id === last?.pileId)
+  const last = live.standing.findLast((reading) => reading.isMine)
+  const lastPile = live.record.piles.find((pile) => pile.id === last?.pileId)
   return (
     <section className={css.pieces} aria-label={`Weighed onto ${pile.name}`}>
       <h2>

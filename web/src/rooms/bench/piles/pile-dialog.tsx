@@ -29,15 +29,15 @@ interface PileDialogProps {
 export default function PileDialog({ live: { record, standing }, pile, isNew = false, onClose }: PileDialogProps) {
   const change = useUpdateFabrication(record.id)
   const form = useForm<PileFields>({ resolver: zodResolver(pileFields), defaultValues: fieldsOf(pile) })
-  const others = record.piles.filter((each) => each.id !== pile.id)
+  const others = record.piles.filter((other) => other.id !== pile.id)
   const save = form.handleSubmit((said) => {
-    if (others.some((each) => each.name.toLowerCase() === said.name.toLowerCase())) {
+    if (others.some((other) => other.name.toLowerCase() === said.name.toLowerCase())) {
       return form.setError('name', { message: 'There is a pile of this name already.' })
     }
     const changed = withFields(pile, said)
     const piles = isNew
       ? [...record.piles, changed]
-      : record.piles.map((each) => (each.id === pile.id ? changed : each))
+      : record.piles.map((other) => (other.id === pile.id ? changed : other))
     change.mutate(editOf(record, { piles }), { onSuccess: onClose })
   })
   return (
@@ -49,7 +49,7 @@ export default function PileDialog({ live: { record, standing }, pile, isNew = f
       </Modal.Header>
       <Form onSubmit={(event) => void save(event)} noValidate>
         <Modal.Body className={css.pileForm}>
-          <PileFormFields form={form} isWeighed={standing.some((each) => each.pileId === pile.id)} />
+          <PileFormFields form={form} isWeighed={standing.some((reading) => reading.pileId === pile.id)} />
           {change.isError ? <Failed error={change.error} /> : null}
         </Modal.Body>
         <Modal.Footer>
@@ -78,8 +78,8 @@ function PileFormFields({ form, isWeighed }: { form: UseFormReturn<PileFields>; 
       <Form.Group controlId="pile-class">
         <Form.Label>What it is</Form.Label>
         <Form.Select {...register('class')}>
-          {Object.entries(CLASS_WORDS).map(([each, words]) => (
-            <option key={each} value={each}>
+          {Object.entries(CLASS_WORDS).map(([key, words]) => (
+            <option key={key} value={key}>
               {words}
             </option>
           ))}

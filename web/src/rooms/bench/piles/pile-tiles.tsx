@@ -12,17 +12,17 @@ export function PileTiles({ bench }: { bench: Bench }) {
   const { appraisal, format } = useAppraised()
   const { record, standing } = bench.live
   const keptHere = useMemo(
-    () => new Set(standing.filter((each) => each.isKeptHere).map((each) => each.pileId)),
+    () => new Set(standing.filter((reading) => reading.isKeptHere).map((reading) => reading.pileId)),
     [standing],
   )
   return (
     <fieldset className={bench.picked ? `${css.tiles} ${css.moving}` : css.tiles} aria-label="Piles">
-      {record.piles.map((pile, at) => (
+      {record.piles.map((pile, index) => (
         <PileTile
           key={pile.id}
           pile={pile}
-          number={at + 1}
-          result={appraisal.piles[at] as PileResult}
+          number={index + 1}
+          result={appraisal.piles[index] as PileResult}
           expected={expectedWeight(pile, record.purchase.invoiceWeight)}
           isActive={pile.id === bench.activePile.id}
           isLike={pile.id === bench.likeness?.id}

@@ -31,10 +31,10 @@ function AtTheBench({ record = RECORD }: { record?: FabricationRecord }) {
   weigh = (...grams) =>
     setStanding((before) => [
       ...before,
-      ...grams.map((each, at) => ({
+      ...grams.map((weight, index) => ({
         ...({ pileId: 'm', isMine: true } as StandingReading),
-        id: `r${before.length + at}`,
-        grams: each,
+        id: `r${before.length + index}`,
+        grams: weight,
       })),
     ])
   const board = useBoardFacts()
@@ -57,7 +57,7 @@ beforeEach(() => {
   forgetBoard()
 })
 
-const numbers = () => screen.getAllByRole('listitem').map((each) => each.textContent)
+const numbers = () => screen.getAllByRole('listitem').map((element) => element.textContent)
 const begin = () => touch(screen.getByRole('button', { name: 'Number the plates' }))
 
 test('each piece gets its plate as it is weighed, and keeps it', async () => {

@@ -96,7 +96,7 @@ export function usePlates({ record, standing, board, layOut, numberPlate }: Live
     return platesAsWeighed({ pieces: JSON.parse(given) as PlatePiece[], plate: state.plate }, saidBefore)
   }, [state, given, plateNumbers])
   // The device that weighed a piece says its number; the others are told.
-  const lastMine = mine.findLast((each) => each.isMine)
+  const lastMine = mine.findLast((row) => row.isMine)
   useToldNumber(state, numbers, lastMine, { plateNumbers, numberPlate })
   if (!usual) return null
   const numberOf = (id: string) => {

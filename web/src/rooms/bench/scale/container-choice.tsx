@@ -56,12 +56,16 @@ function ContainerList({ bench, isOpen, onClose }: ContainerListProps) {
               Nothing, or tared by hand
             </button>
           </li>
-          {containers.map((each) => (
-            <li key={each.id}>
-              <button type="button" aria-pressed={each.id === container?.id} onClick={() => pick(each.id)}>
-                {each.name} <span className="quiet">{format.weight(each.grams)}</span>
+          {containers.map((other) => (
+            <li key={other.id}>
+              <button type="button" aria-pressed={other.id === container?.id} onClick={() => pick(other.id)}>
+                {other.name} <span className="quiet">{format.weight(other.grams)}</span>
               </button>
-              <Button variant="outline-dark" aria-label={`Delete ${each.name}`} onClick={() => remove.mutate(each.id)}>
+              <Button
+                variant="outline-dark"
+                aria-label={`Delete ${other.name}`}
+                onClick={() => remove.mutate(other.id)}
+              >
                 Delete
               </Button>
             </li>
@@ -84,7 +88,7 @@ function RememberContainer({ bench, onKept }: { bench: Bench; onKept: (id: strin
     if (grams === null) return
     const request = { id: newId(), name: name.trim(), grams }
     create.mutate(request, {
-      onSuccess: (kept) => onKept(kept.find((each) => each.name === request.name)?.id ?? request.id),
+      onSuccess: (kept) => onKept(kept.find((row) => row.name === request.name)?.id ?? request.id),
     })
   })
   return (

@@ -40,7 +40,7 @@ export function StartDoubts({ said, item, lastPrice, onMeant }: StartDoubtsProps
   const wordsOf = (doubt: StartDoubt): string => {
     switch (doubt.code) {
       case 'unit-weight':
-        return `That is ${format.weight(doubt.each)} for one ${one}, usually ${format.weight(low)} to ${format.weight(high)}. Is the weight, its unit, or the number of ${many} right?`
+        return `That is ${format.weight(doubt.unitWeight)} for one ${one}, usually ${format.weight(low)} to ${format.weight(high)}. Is the weight, its unit, or the number of ${many} right?`
       case 'received-weight':
         return `${format.share(doubt.share)} of the invoice’s weight was received. Is the weight or its unit right?`
       case 'price':

@@ -67,8 +67,8 @@ interface StartRoomProps {
 
 function StartRoom({ items, cooks, fabrications, lot, planned, plannedForm }: StartRoomProps) {
   const { timeZone } = useKitchen()
-  const open = fabrications.filter((each) => each.status === 'open')
-  const abandoned = fabrications.filter((each) => each.status === 'abandoned')
+  const open = fabrications.filter((fabrication) => fabrication.status === 'open')
+  const abandoned = fabrications.filter((fabrication) => fabrication.status === 'abandoned')
   return (
     <div className="room">
       <h1>Bench</h1>

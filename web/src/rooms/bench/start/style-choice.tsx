@@ -23,7 +23,7 @@ export function StyleChoice(props: StyleChoiceProps) {
   const { items, item, style, chosen, units, rhythm, onStyle, onChosen, onRhythm } = props
   const { words } = useFormat()
   const made = choicesOf(style, chosen)
-  const styles = item.styles.filter((each) => !each.isArchived || each.id === style.id)
+  const styles = item.styles.filter((other) => !other.isArchived || other.id === style.id)
   return (
     <>
       <SearchChoice
@@ -32,17 +32,17 @@ export function StyleChoice(props: StyleChoiceProps) {
         choices={items}
         value={item.id}
         onChoose={(id) => {
-          const next = items.find((each) => each.id === id)
-          const first = next?.styles.find((each) => !each.isArchived)
+          const next = items.find((item) => item.id === id)
+          const first = next?.styles.find((style) => !style.isArchived)
           if (first) onStyle(first.id)
         }}
       />
       <Form.Group controlId="start-style">
         <Form.Label>Cut style</Form.Label>
         <Form.Select value={style.id} onChange={(event) => onStyle(event.target.value)}>
-          {styles.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
+          {styles.map((style) => (
+            <option key={style.id} value={style.id}>
+              {style.name}
             </option>
           ))}
         </Form.Select>
@@ -52,10 +52,10 @@ export function StyleChoice(props: StyleChoiceProps) {
           <Form.Label>{words(question)}</Form.Label>
           <Form.Select value={choice.id} onChange={(event) => onChosen({ ...chosen, [option]: event.target.value })}>
             {style.options
-              .find((each) => each.id === option)
-              ?.choices.map((each) => (
-                <option key={each.id} value={each.id}>
-                  {words(each.name)}
+              .find((other) => other.id === option)
+              ?.choices.map((choice) => (
+                <option key={choice.id} value={choice.id}>
+                  {words(choice.name)}
                 </option>
               ))}
           </Form.Select>

@@ -26,7 +26,7 @@ export function lastOf({ done }: Acts, actorId: string | null, stands: (factId: 
 
 /** The same acts with one undone by these voids. */
 export const withUndone = ({ done, undone }: Acts, act: Act, voidIds: readonly string[]): Acts => ({
-  done: done.filter((each) => each !== act),
+  done: done.filter((other) => other !== act),
   undone: [...undone, { act, voidIds }],
 })
 
@@ -36,5 +36,5 @@ export const lastUndoneOf = ({ undone }: Acts, actorId: string | null): Acts['un
 
 export const withRedone = ({ done, undone }: Acts, redone: Acts['undone'][number]): Acts => ({
   done: [...done, redone.act],
-  undone: undone.filter((each) => each !== redone),
+  undone: undone.filter((act) => act !== redone),
 })

@@ -15,8 +15,9 @@ const record = (units: number) => {
   const piles = SIX_BIRDS.piles.map((pile) => ({ ...pile, portions: pile.portions === null ? null : 2 * units }))
   return { piles, steps: STEPS, units, rhythm: 'unit' } as unknown as FabricationRecord
 }
-const standing = (...piles: string[]) => piles.map((pileId, at) => ({ id: String(at), pileId }) as StandingReading)
-const pile = (name: string, units = 1) => record(units).piles.find((each) => each.name === name) as never
+const standing = (...piles: string[]) =>
+  piles.map((pileId, index) => ({ id: String(index), pileId }) as StandingReading)
+const pile = (name: string, units = 1) => record(units).piles.find((pile) => pile.name === name) as never
 
 test('counts weighings by pile, and finds the step of a pile', () => {
   const progress = progressOf(record(1), standing('supremes', 'supremes', 'bin'))

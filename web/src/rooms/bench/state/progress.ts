@@ -21,8 +21,8 @@ export function unitWords({ species, units }: FabricationRecord, unit: number, {
   const words = `${name.charAt(0).toUpperCase()}${name.slice(1)} ${unit} of ${units}`
   if (loads.length === 1 && waiting === 0) return words
   let until = 0
-  const load = loads.find((each) => {
-    until += each.units
+  const load = loads.find((coldLoad) => {
+    until += coldLoad.units
     return unit <= until
   })
   return `${words}, load ${load?.load ?? loads.length + 1}`
@@ -37,7 +37,7 @@ export function wantedFrom(record: FabricationRecord, progress: SequenceInput, s
   const ids = record.steps.slice(stepAt).flatMap((step) => step.pileIds)
   const isWanted = (pile: PlannedPile) => (progress.counts.get(pile.id) ?? 0) < weighingsOf(pile)
   for (const id of ids) {
-    const pile = record.piles.find((each) => each.id === id)
+    const pile = record.piles.find((pile) => pile.id === id)
     if (pile && isWanted(pile)) return pile
   }
   return null

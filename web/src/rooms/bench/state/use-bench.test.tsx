@@ -77,7 +77,7 @@ async function openBench() {
     await show(grams)
   }
   const on = (pile: string) =>
-    result.current.live.standing.filter((each) => each.pileId === pile).map((each) => each.grams)
+    result.current.live.standing.filter((reading) => reading.pileId === pile).map((reading) => reading.grams)
   const run = (action: () => void) =>
     act(async () => {
       action()
@@ -124,7 +124,7 @@ test('Enter alone weighs a whole bird: each weight goes where the steps say', as
     [651],
     [42],
   ])
-  expect(bench().live.standing.every((each) => each.isKeptHere && each.cookId === 'ondine')).toBe(true)
+  expect(bench().live.standing.every((reading) => reading.isKeptHere && reading.cookId === 'ondine')).toBe(true)
   expect(bench().stepAt).toBe(4)
 })
 

@@ -77,7 +77,7 @@ export function useBench(state: FabricationState): Bench {
   })
   const leave = (reading: StandingReading) => {
     // Only what this device weighed last can still lie on the plate.
-    if (reading.id === live.ahead.findLast((each) => each.isMine)?.id) {
+    if (reading.id === live.ahead.findLast((standingReading) => standingReading.isMine)?.id) {
       taking.leaveAlone(reading.grams)
       load.scale.forgetTaken()
     }

@@ -18,7 +18,7 @@ export function useContainersOfPiles(): ContainersState {
   const [, redraw] = useState(0)
   return {
     containers,
-    of: (pile) => containers.find((each) => each.id === readSetting(settingOf(pile))) ?? null,
+    of: (pile) => containers.find((container) => container.id === readSetting(settingOf(pile))) ?? null,
     choose: (pile, id) => {
       writeSetting(settingOf(pile), id ?? '')
       redraw((count) => count + 1)

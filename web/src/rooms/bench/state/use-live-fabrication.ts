@@ -102,7 +102,7 @@ export function useLiveFabrication(state: FabricationState, actorId: string | nu
     nowMs,
     ...documents,
     take: (words, ...taken) =>
-      act(words, ...taken.map((each) => ({ kind: 'reading' as const, fabricationId, pieces: null, ...each }))),
+      act(words, ...taken.map((taken) => ({ kind: 'reading' as const, fabricationId, pieces: null, ...taken }))),
     withdraw: (words, readingId) => act(words, { kind: 'void', fabricationId, factId: readingId }),
     move: (words, readingId, pileId) => act(words, { kind: 'move', fabricationId, readingId, pileId }),
     count: (words, readingId, pieces) => act(words, { kind: 'count', fabricationId, readingId, pieces }),

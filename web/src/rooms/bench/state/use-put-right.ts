@@ -31,9 +31,9 @@ export interface PutRight {
 export function usePutRight({ live, voice, format, pileById, leave }: PutRightInput): PutRight {
   const { standing, lastAct, lastUndone } = live
   const [pickedId, setPickedId] = useState<string | null>(null)
-  const readingById = (id: string) => standing.find((each) => each.id === id)
+  const readingById = (id: string) => standing.find((reading) => reading.id === id)
   return {
-    picked: standing.find((each) => each.id === pickedId) ?? null,
+    picked: standing.find((reading) => reading.id === pickedId) ?? null,
     pick: (id) => setPickedId(id === pickedId ? null : id),
     moveTo: (reading, pile) => {
       setPickedId(null)
@@ -61,7 +61,7 @@ export function usePutRight({ live, voice, format, pileById, leave }: PutRightIn
       setPickedId(null)
       // What another cook did, or this one on another device, is theirs to undo.
       if (!lastAct) return voice.say('Nothing to undo on this device.')
-      const reading = live.ahead.find((each) => lastAct.factIds.includes(each.id))
+      const reading = live.ahead.find((standingReading) => lastAct.factIds.includes(standingReading.id))
       if (reading) leave(reading)
       void voice.onceKept(live.undo(), `Undone: ${lastAct.words}`)
     },

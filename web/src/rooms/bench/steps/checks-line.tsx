@@ -9,7 +9,7 @@ export function ChecksLine({ bench }: { bench: Bench }) {
   const format = useFormat(bench.live.record.currency)
   const [check] = bench.checks.open
   if (!check) return null
-  const pile = bench.live.record.piles.find((each) => each.id === check.pileId)?.name ?? ''
+  const pile = bench.live.record.piles.find((pile) => pile.id === check.pileId)?.name ?? ''
   const { readingId } = check
   return (
     <section className={css.check} role="status" aria-label="Question">

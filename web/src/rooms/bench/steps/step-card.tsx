@@ -75,7 +75,7 @@ function OwnPart({ bench }: { bench: Bench }) {
   const { steps, cookId: jobsCook, units } = bench.live.record
   const given = givenSteps(bench.live.marks)
   const cookId = bench.settings.cookId ?? jobsCook
-  const places = steps.flatMap(({ id }, at) => (cookId !== null && given.get(id) === cookId ? [at] : []))
+  const places = steps.flatMap(({ id }, index) => (cookId !== null && given.get(id) === cookId ? [index] : []))
   const [first, last] = [places[0], places.at(-1)]
   if (first === undefined || last === undefined) return null
   const words = `Your part: ${first === last ? `step ${first + 1}` : `steps ${first + 1} to ${last + 1}`}, for all ${units}`
@@ -95,8 +95,8 @@ function StepDots({ bench }: { bench: Bench }) {
   const done = doneSteps(bench)
   return (
     <ol className={css.stepDots} aria-hidden>
-      {bench.live.record.steps.map((step, at) => (
-        <li key={step.id} className={dotClass(at === bench.stepAt, done.has(step.id))} />
+      {bench.live.record.steps.map((step, index) => (
+        <li key={step.id} className={dotClass(index === bench.stepAt, done.has(step.id))} />
       ))}
     </ol>
   )
@@ -122,7 +122,7 @@ function StepCautions({ step, where }: { step: FabricationStep; where: CautionWh
 function StepGainLine({ step, bench }: { step: FabricationStep; bench: Bench }) {
   const kitchen = useKitchen()
   const format = useFormat(bench.live.record.currency)
-  const pile = bench.live.record.piles.find((each) => each.id === step.gain?.pileId)
+  const pile = bench.live.record.piles.find((pile) => pile.id === step.gain?.pileId)
   if (!step.gain || pile?.valuePerKg == null) return null
   const { grams, seconds } = step.gain
   const wagePerHour = bench.live.record.labour[0]?.ratePerHour ?? kitchen.wagePerHour

@@ -34,18 +34,18 @@ export default function StepList({ bench, done, onClose }: StepListProps) {
         ) : null}
         {units > 1 ? <p className="quiet">Give steps to cooks: each one’s device then leads through theirs.</p> : null}
         <ol className={css.stepList}>
-          {steps.map((step, at) => (
+          {steps.map((step, index) => (
             <li key={step.id}>
               <button
                 type="button"
-                aria-current={at === bench.stepAt ? 'step' : undefined}
+                aria-current={index === bench.stepAt ? 'step' : undefined}
                 onClick={() => {
-                  bench.goToStep(at)
+                  bench.goToStep(index)
                   onClose()
                 }}
               >
                 <span>
-                  {at + 1}. {words(step.title)}
+                  {index + 1}. {words(step.title)}
                   {step.isOptional ? ' (optional)' : ''}
                 </span>
                 <span className="quiet">

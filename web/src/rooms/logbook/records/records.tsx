@@ -75,7 +75,7 @@ const choosing = (
     <Form.Check
       aria-label={`Choose ${item} of ${dayWords(date)}`}
       checked={chosen.includes(id)}
-      onChange={(event) => onChoose(event.target.checked ? [...chosen, id] : chosen.filter((each) => each !== id))}
+      onChange={(event) => onChoose(event.target.checked ? [...chosen, id] : chosen.filter((choice) => choice !== id))}
     />
   ),
 })
@@ -101,8 +101,8 @@ function Find({ view: { asked, set }, total }: { view: LogbookView; total: numbe
         className="no-print"
         onChange={(event) => set({ counted: event.target.value })}
       >
-        {Object.entries(COUNTED_WORDS).map(([each, words]) => (
-          <option key={each} value={each}>
+        {Object.entries(COUNTED_WORDS).map(([key, words]) => (
+          <option key={key} value={key}>
             {words}
           </option>
         ))}

@@ -27,21 +27,21 @@ export function Cuts({ state, goods }: RestsOnProps) {
                 <td>
                   <Table className={css.inner}>
                     <tbody>
-                      {portions.map((each) => (
-                        <tr key={each.productId}>
+                      {portions.map((portion) => (
+                        <tr key={portion.productId}>
                           <td>
-                            {productOf(each.productId)?.name}
+                            {productOf(portion.productId)?.name}
                             <span className="quiet">
                               {' '}
-                              {each.carries === null ? '' : `${format.weight(each.carries)} each, `}
-                              {spreadWords(each)}
+                              {portion.carries === null ? '' : `${format.weight(portion.carries)} each, `}
+                              {spreadWords(portion)}
                             </span>
                           </td>
                           <ValueCell
                             state={state}
-                            of={{ kind: 'yield', id: cut.id, productId: each.productId, field: 'quantity' }}
-                            known={each.quantity}
-                            label={`Portions of ${productOf(each.productId)?.name} from ${cut.name}`}
+                            of={{ kind: 'yield', id: cut.id, productId: portion.productId, field: 'quantity' }}
+                            known={portion.quantity}
+                            label={`Portions of ${productOf(portion.productId)?.name} from ${cut.name}`}
                           />
                         </tr>
                       ))}

@@ -13,11 +13,11 @@ export function Days({ state, goods }: RestsOnProps) {
   const { draft, change } = state
   const days = daysOf(draft)
   const setHours = (day: string, hours: number | null) => {
-    const others = draft.hours.filter((each) => each.day !== day)
+    const others = draft.hours.filter((hour) => hour.day !== day)
     change({ hours: hours === null ? others : [...others, { day, hours }] })
   }
   const setComes = (supplierId: string, day: string, comes: boolean) => {
-    const others = draft.deliveries.filter((each) => each.supplierId !== supplierId || each.day !== day)
+    const others = draft.deliveries.filter((delivery) => delivery.supplierId !== supplierId || delivery.day !== day)
     change({ deliveries: [...others, { supplierId, day, comes }] })
   }
   return (
@@ -72,7 +72,7 @@ export function Days({ state, goods }: RestsOnProps) {
               <span className="quiet"> at {format.money(rateOf(goods))} an hour</span>
             </th>
             {days.map((day) => {
-              const said = draft.hours.find((each) => each.day === day)
+              const said = draft.hours.find((hour) => hour.day === day)
               const usual = hoursOn(goods, day)
               const held = hoursHeld(goods.held, day)
               return (

@@ -8,14 +8,14 @@ import { Heads, type RestsOnProps, ValueCell } from './value-cell.tsx'
 export function Prices({ state, goods }: RestsOnProps) {
   const { currency } = useKitchen()
   const format = useFormat()
-  const supplierOf = (id: string) => goods.suppliers.find((each) => each.id === id)?.name ?? ''
+  const supplierOf = (id: string) => goods.suppliers.find((supplier) => supplier.id === id)?.name ?? ''
   const goodsRows = [
-    ...goods.wholes.map((each) => ({
-      ...each,
+    ...goods.wholes.map((whole) => ({
+      ...whole,
       kind: 'whole' as const,
-      holds: `${each.pack} ${each.pack === 1 ? each.unitName.one : each.unitName.many}`,
+      holds: `${whole.pack} ${whole.pack === 1 ? whole.unitName.one : whole.unitName.many}`,
     })),
-    ...goods.ready.map((each) => ({ ...each, kind: 'ready' as const, holds: 'portions' })),
+    ...goods.ready.map((offer) => ({ ...offer, kind: 'ready' as const, holds: 'portions' })),
   ]
   return (
     <div className="table-responsive">
@@ -31,41 +31,41 @@ export function Prices({ state, goods }: RestsOnProps) {
           ]}
         />
         <tbody>
-          {goodsRows.map((each) => {
-            const of = (field: ChangeableField) => ({ kind: each.kind, id: each.id, field })
+          {goodsRows.map((goodsRow) => {
+            const of = (field: ChangeableField) => ({ kind: goodsRow.kind, id: goodsRow.id, field })
             return (
-              <tr key={each.id}>
+              <tr key={goodsRow.id}>
                 <th scope="row">
-                  {each.name}
-                  {each.kind === 'ready' && each.carries !== null ? (
-                    <span className="quiet"> {format.weight(each.carries)} on a plate</span>
+                  {goodsRow.name}
+                  {goodsRow.kind === 'ready' && goodsRow.carries !== null ? (
+                    <span className="quiet"> {format.weight(goodsRow.carries)} on a plate</span>
                   ) : null}
                 </th>
-                <td>{supplierOf(each.supplierId)}</td>
-                {each.kind === 'ready' ? (
+                <td>{supplierOf(goodsRow.supplierId)}</td>
+                {goodsRow.kind === 'ready' ? (
                   <ValueCell
                     state={state}
                     of={of('quantity')}
-                    known={each.quantity}
-                    label={`Portions of a pack of ${each.name}`}
+                    known={goodsRow.quantity}
+                    label={`Portions of a pack of ${goodsRow.name}`}
                   />
                 ) : (
-                  <td>{each.holds}</td>
+                  <td>{goodsRow.holds}</td>
                 )}
-                <ValueCell state={state} of={of('price')} known={each.price} label={`Price of ${each.name}`} />
+                <ValueCell state={state} of={of('price')} known={goodsRow.price} label={`Price of ${goodsRow.name}`} />
                 <ValueCell
                   state={state}
                   of={of('mostPacks')}
                   known={null}
-                  label={`Most packs of ${each.name}`}
+                  label={`Most packs of ${goodsRow.name}`}
                   wholeFrom={0}
                 />
-                {each.kind === 'ready' ? (
+                {goodsRow.kind === 'ready' ? (
                   <ValueCell
                     state={state}
                     of={of('handling')}
-                    known={each.handling}
-                    label={`Minutes of unpacking ${each.name}`}
+                    known={goodsRow.handling}
+                    label={`Minutes of unpacking ${goodsRow.name}`}
                   />
                 ) : (
                   <td />

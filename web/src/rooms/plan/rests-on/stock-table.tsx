@@ -17,7 +17,7 @@ export function StockTable({ state, goods }: RestsOnProps) {
   const { draft, change } = state
   const wholeOf = (id: string) => goods.wholes.find((whole) => whole.id === id)
   const setLeft = (lotId: string, isCut: boolean) => {
-    const others = draft.lotsLeft.filter((each) => each !== lotId)
+    const others = draft.lotsLeft.filter((other) => other !== lotId)
     change({ lotsLeft: isCut ? others : [...others, lotId] })
   }
   return (
@@ -68,14 +68,14 @@ function Portions({ state, goods }: RestsOnProps) {
     <>
       {draft.stock.length > 0 ? (
         <ul>
-          {draft.stock.map((each, at) => (
-            <li key={`${each.productId} ${each.useBy} ${each.quantity}`}>
-              {each.quantity} of {nameOf(each.productId)}, until {dayWords(each.useBy)}{' '}
+          {draft.stock.map((line, index) => (
+            <li key={`${line.productId} ${line.useBy} ${line.quantity}`}>
+              {line.quantity} of {nameOf(line.productId)}, until {dayWords(line.useBy)}{' '}
               <Button
                 size="sm"
                 variant="outline-dark"
-                aria-label={`Remove ${nameOf(each.productId)} until ${dayWords(each.useBy)}`}
-                onClick={() => change({ stock: draft.stock.filter((_, place) => place !== at) })}
+                aria-label={`Remove ${nameOf(line.productId)} until ${dayWords(line.useBy)}`}
+                onClick={() => change({ stock: draft.stock.filter((_, place) => place !== index) })}
               >
                 Remove
               </Button>

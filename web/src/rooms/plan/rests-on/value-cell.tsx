@@ -62,9 +62,9 @@ export function ValueCell({ state, of, known, label, unknown = 'no limit', whole
 export const Heads = ({ words }: { words: readonly string[] }) => (
   <thead>
     <tr>
-      {words.map((each) => (
-        <th key={each} scope="col">
-          {each}
+      {words.map((word) => (
+        <th key={word} scope="col">
+          {word}
         </th>
       ))}
     </tr>

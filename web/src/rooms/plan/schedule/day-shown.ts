@@ -10,7 +10,7 @@ const isOn = ({ start, end }: FollowedTask, day: number) =>
 
 /** Days of a plan, from 0, on which something lies. */
 export const daysWithWork = (placed: readonly FollowedTask[], days: number): number[] =>
-  Array.from({ length: days + 1 }, (_, at) => at).filter((at) => placed.some((task) => isOn(task, at)))
+  Array.from({ length: days + 1 }, (_, index) => index).filter((at) => placed.some((task) => isOn(task, at)))
 
 /** The day to look at first: today, else the next one with work. */
 export function firstShown(busy: readonly number[], now: number): number {
@@ -40,5 +40,5 @@ export function hoursShown(own: readonly FollowedTask[], day: number, lanes: rea
   const first = Math.max(begin, Math.floor(earliest / HOUR) * HOUR)
   const latest = Math.max(...drawn.map((task) => task.end), first + HOUR)
   const last = Math.min(begin + MINUTES_OF_A_DAY, Math.ceil(latest / HOUR) * HOUR)
-  return { first, last, hours: Array.from({ length: (last - first) / HOUR + 1 }, (_, at) => first + at * HOUR) }
+  return { first, last, hours: Array.from({ length: (last - first) / HOUR + 1 }, (_, index) => first + index * HOUR) }
 }

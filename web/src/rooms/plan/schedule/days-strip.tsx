@@ -19,7 +19,7 @@ interface DaysStripProps extends Pick<LanesProps, 'work' | 'jobs' | 'faults'> {
 export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onChoose }: DaysStripProps) {
   const format = useFormat()
   const busy = daysWithWork(placed, days)
-  const shown = Array.from({ length: Math.max(days, (busy.at(-1) ?? 0) + 1) }, (_, at) => at)
+  const shown = Array.from({ length: Math.max(days, (busy.at(-1) ?? 0) + 1) }, (_, index) => index)
   const lanes = lanesOf(work.request, { by: 'cook', own: [] })
   // One scale for all of them: the hours of the day in which anything is done on any.
   const spans = busy.map((day) => {

@@ -82,7 +82,7 @@ function Bar({
   const isBroken = faults.some((fault) => fault.task === task.id || fault.with === task.id)
   const name = `${nameOf(task.id)}, ${clockWords(task.start)} to ${clockWords(task.end)}${STATE_WORDS[task.state]}`
   const key = (event: KeyboardEvent) => {
-    const at = lanes.findIndex((each) => laneKey(each) === laneKey(lane))
+    const at = lanes.findIndex((other) => laneKey(other) === laneKey(lane))
     const by = {
       ArrowLeft: { minutes: -STEP },
       ArrowRight: { minutes: STEP },
@@ -112,7 +112,7 @@ function Bar({
       title={name}
       onKeyDown={key}
       onClick={() => onOpen(task.id)}
-      className={worn.filter((each) => each !== undefined).join(' ')}
+      className={worn.filter((name) => name !== undefined).join(' ')}
       style={{
         left: place(task.start),
         width: `calc(${place(task.end)} - ${place(task.start)})`,

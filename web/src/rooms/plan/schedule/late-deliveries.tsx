@@ -25,7 +25,7 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
   if (cut.length === 0) return null
   const say = (expectedLineId: string, comes: number | null) =>
     onChange([
-      ...late.filter((each) => each.expectedLineId !== expectedLineId),
+      ...late.filter((delivery) => delivery.expectedLineId !== expectedLineId),
       ...(comes === null ? [] : [{ expectedLineId, comes: Math.max(0, comes) }]),
     ])
   return (
@@ -33,7 +33,7 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
       <h2 id="late-deliveries">Deliveries it waits for</h2>
       <ul className={css.late}>
         {cut.map(({ id, name, packs, day }) => {
-          const comes = late.find((each) => each.expectedLineId === id)?.comes ?? null
+          const comes = late.find((delivery) => delivery.expectedLineId === id)?.comes ?? null
           const at = comes ?? daysBetween(from, day) * MINUTES_OF_A_DAY
           const own = Math.floor(at / MINUTES_OF_A_DAY)
           return (

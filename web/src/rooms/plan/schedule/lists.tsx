@@ -28,7 +28,7 @@ export function Lists({ planId, from, work, jobs, placed, nameOf, cookName }: Li
   const busy = work.request.cooks.filter(({ name }) => placed.some(({ cook }) => cook === name))
   const alone = inOrder.filter(({ cook }) => cook === null)
   const jobOf = (id: string) => {
-    const task = work.tasks.find((each) => each.id === id)
+    const task = work.tasks.find((workTask) => workTask.id === id)
     return jobs.find((job) => job.id === task?.jobId)
   }
   /** Where a calendar finds it, again and again: one cook's, or that of all. */

@@ -14,7 +14,7 @@ export function lanesOf(
   { by, own }: { by: Lane['kind']; own: readonly PlacedTask[] },
 ): Lane[] {
   const units = stations.flatMap(({ name, count }) =>
-    Array.from({ length: count }, (_, at): Lane => ({ kind: 'unit', station: name, number: at + 1 })),
+    Array.from({ length: count }, (_, index): Lane => ({ kind: 'unit', station: name, number: index + 1 })),
   )
   if (by === 'unit') return units
   return [
@@ -32,12 +32,12 @@ export function moved(
   id: string,
   { minutes, lane }: { minutes: number; lane?: Lane | undefined },
 ): PlacedTask[] {
-  return placed.map((each) => {
-    if (each.id !== id) return each
-    const start = Math.max(0, each.start + minutes)
-    const own = { ...each, start, end: start + each.end - each.start }
-    if (lane?.kind === 'cook' && each.cook !== null) return { ...own, cook: lane.name }
-    if (lane?.kind === 'unit' && each.station?.name === lane.station) {
+  return placed.map((task) => {
+    if (task.id !== id) return task
+    const start = Math.max(0, task.start + minutes)
+    const own = { ...task, start, end: start + task.end - task.start }
+    if (lane?.kind === 'cook' && task.cook !== null) return { ...own, cook: lane.name }
+    if (lane?.kind === 'unit' && task.station?.name === lane.station) {
       return { ...own, station: { name: lane.station, number: lane.number } }
     }
     return own

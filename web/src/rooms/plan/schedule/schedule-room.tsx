@@ -246,7 +246,7 @@ const Away = ({ state: { away, setAway }, cooks }: { state: ScheduleRoomState; c
           id={`away-${id}`}
           label={name}
           checked={away.includes(id)}
-          onChange={(event) => setAway(event.target.checked ? [...away, id] : away.filter((each) => each !== id))}
+          onChange={(event) => setAway(event.target.checked ? [...away, id] : away.filter((cook) => cook !== id))}
         />
       ))}
     </div>

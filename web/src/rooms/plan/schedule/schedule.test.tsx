@@ -163,9 +163,9 @@ const kept = {
   ...plan,
   schedule: {
     ...{ settings: USUAL_WORK, late: [], days: [] },
-    tasks: schedule.tasks.map(({ cook, ...task }, at) => ({
+    tasks: schedule.tasks.map(({ cook, ...task }, index) => ({
       ...task,
-      ...{ cookId: cook, jobId: 'p1', what: '', kind: KINDS[at], upTo: at === 0 ? 2 : null },
+      ...{ cookId: cook, jobId: 'p1', what: '', kind: KINDS[index], upTo: index === 0 ? 2 : null },
     })),
   },
 } as unknown as Plan

@@ -69,7 +69,7 @@ function saidOf({ work }: PlannedJob): string {
     work.chillHours > 0 ? 'cools' : '',
     work.stockHours > 0 ? 'pot' : '',
   ]
-  return passes.filter((each) => each !== '').join(', ')
+  return passes.filter((pass) => pass !== '').join(', ')
 }
 
 /** What can make somebody ill, where it is said. */

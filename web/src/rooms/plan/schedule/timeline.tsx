@@ -48,9 +48,9 @@ export function Timeline(props: TimelineProps) {
       <div className={css.choices}>
         <Choice name="Rows" choices={ROWS} chosen={by} onChoose={setBy} />
       </div>
-      {[rows.board, rows.stove].map((lanes, at) =>
+      {[rows.board, rows.stove].map((lanes, index) =>
         lanes.length > 0 ? (
-          <Rows key={at === 0 ? 'board' : 'stove'} {...props} {...{ day, own, lanes }} onOpen={setOpenId} />
+          <Rows key={index === 0 ? 'board' : 'stove'} {...props} {...{ day, own, lanes }} onOpen={setOpenId} />
         ) : null,
       )}
       {open ? <OpenTask task={open} {...props} /> : null}
@@ -77,7 +77,7 @@ function Rows({ day, lanes, ...props }: RowsProps) {
   const drop = ({ active, delta, over }: DragEndEvent) => {
     const width = board.current?.clientWidth ?? 1
     const minutes = Math.round(((delta.x / width) * (last - first)) / STEP) * STEP
-    const lane = lanes.find((each) => laneKey(each) === over?.id)
+    const lane = lanes.find((lane) => laneKey(lane) === over?.id)
     if (minutes !== 0 || lane) onMove(String(active.id), { minutes, lane })
   }
   const place = (minutes: number) => `${((Math.max(first, Math.min(last, minutes)) - first) / (last - first)) * 100}%`

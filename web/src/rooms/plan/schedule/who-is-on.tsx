@@ -25,9 +25,9 @@ export function WhoIsOn({ cooks, from, days, settings, said, onChange }: WhoIsOn
       <h2 id="who-is-on">Who is on</h2>
       <ShiftGrid
         rows={cooks.map(({ id, name }) => ({ id, name }))}
-        columns={Array.from({ length: days }, (_, at) => dayWords(addDays(from, at)))}
+        columns={Array.from({ length: days }, (_, index) => dayWords(addDays(from, index)))}
         shifts={working.flatMap((cook) =>
-          Array.from({ length: days }, (_, at) => at).flatMap((column) =>
+          Array.from({ length: days }, (_, index) => index).flatMap((column) =>
             shiftsOfDay(cook, column, { from, cooks: working, settings }).map(([begins, ends]) => ({
               ...{ cookId: cook.id, column, from: begins, until: ends },
             })),
@@ -35,8 +35,8 @@ export function WhoIsOn({ cooks, from, days, settings, said, onChange }: WhoIsOn
         )}
         onChange={(cookId, day, shifts) =>
           onChange([
-            ...said.filter((each) => each.cookId !== cookId || each.day !== day),
-            { cookId, day, shifts: shifts.map((each): [number, number] => [each.from, each.until]) },
+            ...said.filter((row) => row.cookId !== cookId || row.day !== day),
+            { cookId, day, shifts: shifts.map((shift): [number, number] => [shift.from, shift.until]) },
           ])
         }
       />
