@@ -55,8 +55,8 @@ async function listenAndSend({ postUrl, streamUrl, fabricationId, pileId }: Plac
         await sleep(Math.max(0, due - performance.now()))
         const id = newId()
         sentAt.set(id, { at: performance.now(), device })
-        const made = { id, order: ++order, fabricationId, takenAt: new Date().toISOString() }
-        const reading = { kind: 'reading', ...made, pileId, grams: 250 + device, source: 'scale' }
+        const fields = { id, order: ++order, fabricationId, takenAt: new Date().toISOString() }
+        const reading = { kind: 'reading', ...fields, pileId, grams: 250 + device, source: 'scale' }
         void fetch(postUrl, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },

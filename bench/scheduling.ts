@@ -16,11 +16,11 @@ export async function benchScheduling(): Promise<void> {
   for (const { name, input } of cases) {
     const request = scheduleRequest.parse(input)
     const times = { first: [] as number[], all: [] as number[], thumb: [] as number[] }
-    let made = planSchedule(request, solve, { seconds: 0.1 })
+    let schedule = planSchedule(request, solve, { seconds: 0.1 })
     for (let round = 0; round < ROUNDS; round++) {
       let first = Number.NaN
       const began = performance.now()
-      made = planSchedule(request, solve, {
+      schedule = planSchedule(request, solve, {
         onProgress: ({ broken }) => {
           if (Number.isNaN(first) && broken === 0) first = performance.now() - began
           return undefined
@@ -38,7 +38,7 @@ export async function benchScheduling(): Promise<void> {
       `${median(times.all).toFixed(0)} ms, a first one after ${median(times.first).toFixed(0)}`,
       `by due alone ${median(times.thumb).toFixed(2)} ms`,
       median(times.all) / median(times.thumb),
-      `late ${made.lateMinutes} and ${thumb.late}, cleaning ${made.cleanMinutes} and ${thumb.clean} minutes`,
+      `late ${schedule.lateMinutes} and ${thumb.late}, cleaning ${schedule.cleanMinutes} and ${thumb.clean} minutes`,
     )
   }
 }

@@ -163,9 +163,9 @@ const withSystemPath = () => ({ ...process.env, PATH: `${process.env.PATH}:/usr/
 
 async function readSecret(base: string): Promise<Secret> {
   const file = join(base, 'secret.json')
-  const known = knownSecret(file)
-  const password = known?.password ?? randomBytes(24).toString('hex')
-  const port = known && (await isPortFree(known.port)) ? known.port : await findFreePort()
+  const secret = knownSecret(file)
+  const password = secret?.password ?? randomBytes(24).toString('hex')
+  const port = secret && (await isPortFree(secret.port)) ? secret.port : await findFreePort()
   writeWhole(file, JSON.stringify({ password, port }), { mode: 0o600 })
   return { password, port }
 }

@@ -60,8 +60,8 @@ export async function schedulePlan({ client, plan, script }: Scheduled): Promise
     cooks: workCooks(cooks, { away: [], days: schedule.days }),
   })
   const solve = solveWith(await loadHighs(), () => performance.now())
-  const made = planSchedule(work.request, solve, { seconds: SCHEDULE_SECONDS, patience: PATIENCE_MS })
-  const tasks = placedInOrder(work, made.tasks, taskNames(work, jobs))
+  const answer = planSchedule(work.request, solve, { seconds: SCHEDULE_SECONDS, patience: PATIENCE_MS })
+  const tasks = placedInOrder(work, answer.tasks, taskNames(work, jobs))
   return { ...schedule, tasks }
 }
 

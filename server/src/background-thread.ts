@@ -44,10 +44,10 @@ export default async function answer({ request, port }: HandedTask): Promise<voi
     // Whoever works step by step listens for the end of its connection, as it would of a real one.
     leave = () => void response.raw.res.emit('close')
     if (isGone) leave()
-    const told = Object.entries(response.headers).flatMap(([name, value]) =>
+    const sentHeaders = Object.entries(response.headers).flatMap(([name, value]) =>
       value === undefined ? [] : [[name, typeof value === 'number' ? String(value) : value] as const],
     )
-    tell({ head: { status: response.statusCode, headers: Object.fromEntries(told) } })
+    tell({ head: { status: response.statusCode, headers: Object.fromEntries(sentHeaders) } })
     for await (const chunk of response.stream()) tell({ chunk })
   } catch (error) {
     // What broke off because nobody waits is no failure of the thread.

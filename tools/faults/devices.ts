@@ -145,8 +145,8 @@ export class Devices {
     const { kitchenId } = this.#kitchen as OpenKitchen
     for (;;) {
       const answer = await ask(this.#url, factOperations.createFacts, { kitchenId, body: { facts: [reading] } })
-      const told = answer ? [answer.status, answer.body.code].join(' ').trim() : 'no answer'
-      this.answers.set(told, (this.answers.get(told) ?? 0) + 1)
+      const answered = answer ? [answer.status, answer.body.code].join(' ').trim() : 'no answer'
+      this.answers.set(answered, (this.answers.get(answered) ?? 0) + 1)
       if (answer?.status === 200 && answer.body.kept.includes(reading.id)) {
         this.acknowledged.set(reading.id, reading.fabricationId)
         return

@@ -36,11 +36,11 @@ export function factorReach(document: FabricationDocument, appraisal: Appraisal)
       const slope = f - near * b
       return slope === 0 ? null : (near * a) / slope
     })
-    const known = ends
+    const positive = ends
       .filter((end) => end !== null && end > 0)
       .sort((x, y) => (x as number) - (y as number)) as number[]
-    const below = known.filter((end) => end <= now).at(-1) ?? 0
-    const above = known.find((end) => end > now) ?? null
+    const below = positive.filter((end) => end <= now).at(-1) ?? 0
+    const above = positive.find((end) => end > now) ?? null
     return [{ pile: pile.name, factorPerPortion: f, fixed: a, perPrice: b, from: below, to: above }]
   })
 }

@@ -28,7 +28,7 @@ export function moneyBars(document: FabricationDocument, appraisal: Appraisal, a
   if (costPerPortion === null || buyPerPortionSameWeight === null || plateWeight === null || appraisal.cost.net === 0)
     return null
   const { cost } = appraisal
-  const made = costPerPortion / cost.net
+  const makeCost = costPerPortion / cost.net
   const scale = plateWeight / servedOfBought(offer, pile.target)
   const price = comparison.pricePerPiece * scale
   const handling = handlingPerPiece(offer) * scale
@@ -36,10 +36,10 @@ export function moneyBars(document: FabricationDocument, appraisal: Appraisal, a
     make: {
       total: costPerPortion,
       parts: [
-        { name: 'product', amount: cost.ap * made },
-        { name: 'labour', amount: cost.labour * made },
-        { name: 'bags', amount: cost.consumables * made },
-        { name: 'by-products', amount: -cost.credit * made },
+        { name: 'product', amount: cost.ap * makeCost },
+        { name: 'labour', amount: cost.labour * makeCost },
+        { name: 'bags', amount: cost.consumables * makeCost },
+        { name: 'by-products', amount: -cost.credit * makeCost },
       ],
     },
     buy: {

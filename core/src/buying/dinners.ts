@@ -56,11 +56,11 @@ export function explainMeals(
     const net = value('purchase, work, bags, less credit', view.appraisal.cost.net, 'money')
     return { title: 'Cost of a serving', quantity: 'money', expression: over(net, servings) }
   }
-  const made = dinners.map((dinner) => value(dinner.pile, dinner.fresh + dinner.frozen, 'count'))
+  const plates = dinners.map((dinner) => value(dinner.pile, dinner.fresh + dinner.frozen, 'count'))
   return {
     title: 'Dinners',
     quantity: 'count',
-    expression: plus(...made),
+    expression: plus(...plates),
     note: 'Whole dinners of one part each; servings that make none are over.',
   }
 }

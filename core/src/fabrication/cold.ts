@@ -74,22 +74,22 @@ export function coldLoads(
   ]
   const left = (except: Running | null) =>
     units - running.reduce((sum, running) => sum + (running === except ? 0 : running.units), 0)
-  for (const { mark, takenAt, load, units: said, cookId } of standingMarks(facts)) {
+  for (const { mark, takenAt, load, units: markedUnits, cookId } of standingMarks(facts)) {
     if (mark !== 'cold-out' && mark !== 'cold-in') continue
     const at = Date.parse(takenAt)
-    const known = running.find((running) => running.load === load) ?? null
-    const meant = load === null ? running : known ? [known] : []
+    const clocked = running.find((running) => running.load === load) ?? null
+    const meant = load === null ? running : clocked ? [clocked] : []
     for (const running of meant) {
       if (mark === 'cold-out') {
         running.since ??= at
-        if (said !== null && load !== null) running.units = Math.max(1, Math.min(said, left(running)))
+        if (markedUnits !== null && load !== null) running.units = Math.max(1, Math.min(markedUnits, left(running)))
       } else if (running.since !== null) {
         running.before += minutesFrom(running.since, at)
         running.since = null
       }
     }
-    if (mark === 'cold-out' && load !== null && !known && left(null) > 0) {
-      running.push({ load, units: Math.min(said ?? left(null), left(null)), cookId, since: at, before: 0 })
+    if (mark === 'cold-out' && load !== null && !clocked && left(null) > 0) {
+      running.push({ load, units: Math.min(markedUnits ?? left(null), left(null)), cookId, since: at, before: 0 })
     }
   }
   return { loads: running.map((running) => clockOf(running, nowMs, limits)), waiting: left(null) }

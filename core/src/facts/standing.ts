@@ -62,8 +62,8 @@ export interface StandingBoard {
 export function standingBoard(facts: readonly Fact[]): StandingBoard {
   const states: StandingBoard['states'] = {}
   const plateNumbers = new Map<string, number>()
-  const said = facts.filter((fact) => fact.kind === 'board' || fact.kind === 'plate' || fact.kind === 'void')
-  for (const fact of standingFacts(said)) {
+  const stated = facts.filter((fact) => fact.kind === 'board' || fact.kind === 'plate' || fact.kind === 'void')
+  for (const fact of standingFacts(stated)) {
     if (fact.kind === 'plate') plateNumbers.set(fact.readingId, fact.number)
     if (fact.kind !== 'board') continue
     states[fact.part] = fact

@@ -90,12 +90,12 @@ export function summariseLogbook(sums: readonly MemberSums[], yields: readonly M
 type Comparables = ReadonlyMap<string, { n: number; sum: number }>
 
 function yieldsByComparable(yields: readonly MemberYields[]): Comparables {
-  const known = new Map<string, { n: number; sum: number }>()
+  const sums = new Map<string, { n: number; sum: number }>()
   for (const { comparable, portionYield } of yields) {
-    const { n, sum } = known.get(comparable) ?? { n: 0, sum: 0 }
-    known.set(comparable, { n: n + portionYield.n, sum: sum + portionYield.mean * portionYield.n })
+    const { n, sum } = sums.get(comparable) ?? { n: 0, sum: 0 }
+    sums.set(comparable, { n: n + portionYield.n, sum: sum + portionYield.mean * portionYield.n })
   }
-  return known
+  return sums
 }
 
 /** Each record's yield less the mean of its item and style by the others, over the records that have others. */

@@ -78,8 +78,8 @@ interface Asked {
 export function whatChanged(records: readonly ChangeRecord[], today: Day): WhatChanged {
   const firstRecent = addDays(today, 1 - RECENT_DAYS)
   const firstBefore = addDays(firstRecent, -BEFORE_DAYS)
-  const known = records.filter(({ day }) => day >= firstBefore && day <= today)
-  const asked = (['portion-yield', 'minutes'] as const).flatMap((what) => askedOf(known, what, firstRecent))
+  const recent = records.filter(({ day }) => day >= firstBefore && day <= today)
+  const asked = (['portion-yield', 'minutes'] as const).flatMap((what) => askedOf(recent, what, firstRecent))
   const tested = asked.flatMap((request) => {
     if (request.recent.length < MIN_RECORDS || request.before.length < MIN_RECORDS) return []
     const test = welchTest(valuesOf(request.recent), valuesOf(request.before))
@@ -90,8 +90,8 @@ export function whatChanged(records: readonly ChangeRecord[], today: Day): WhatC
     const p = corrected[index] as number
     return p < LEVEL ? [{ ...change, p }] : []
   })
-  const told = sure.filter((change) => change.of === 'style' || isOwn(change, sure))
-  const changes = told.map((change) => changeOf(change, change.test.difference, change.p, today, firstRecent))
+  const changed = sure.filter((change) => change.of === 'style' || isOwn(change, sure))
+  const changes = changed.map((change) => changeOf(change, change.test.difference, change.p, today, firstRecent))
   return { changes: changes.sort(byWorth), tests: tested.length }
 }
 

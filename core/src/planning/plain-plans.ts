@@ -91,11 +91,11 @@ function productByProduct(
   for (const product of products) {
     const more = [...allowed, ...waysTo(product)]
     if (more.length === allowed.length) continue
-    const made = withCuts(has(more))
+    const withAll = withCuts(has(more))
     // While nothing is possible at all, more ways can only help.
-    if (best !== null && (made === null || made.money >= best.money)) continue
+    if (best !== null && (withAll === null || withAll.money >= best.money)) continue
     allowed = more
-    best = made
+    best = withAll
   }
   return best
 }

@@ -117,8 +117,8 @@ export function planFor(
   solve: SolveProgramme,
   { seconds = SECONDS, pins = [] }: PlanOptions = {},
 ): OrderPlan | null {
-  const made = makePlan(request, { solve, seconds, pins, aim })
-  return made && answerOf(request, made)
+  const plan = makePlan(request, { solve, seconds, pins, aim })
+  return plan && answerOf(request, plan)
 }
 
 /** A plan as it is answered, with nothing beside it yet. */
@@ -144,8 +144,8 @@ function loosened(
   for (const { limit, requests } of usedUp(request, plan)) {
     const [best] = requests
       .flatMap((orderPlanRequest) => {
-        const made = aside(orderPlanRequest)
-        return made ? [{ made, request: orderPlanRequest }] : []
+        const besides = aside(orderPlanRequest)
+        return besides ? [{ made: besides, request: orderPlanRequest }] : []
       })
       .sort((a, b) => a.made.shortage - b.made.shortage || a.made.cost.total - b.made.cost.total)
     if (!best) continue

@@ -111,8 +111,8 @@ function withSources(
   const there = new Map<string, { supply: WholeSupply; units: number }[]>()
   const flowing = (name: string, day: number) => {
     const key = `${day} ${name}`
-    const known = there.get(key)
-    if (known) return known
+    const before = there.get(key)
+    if (before) return before
     const own = wholes.flatMap((supply) => {
       const column = supply.whole.name === name ? supply.flows.get(day) : undefined
       return column === undefined ? [] : [{ supply, units: amount(column) }]

@@ -45,7 +45,7 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
     const isOver = planned.real?.isClosed && !placed.has(planned.id)
     if (!item || !style || planned.isDropped || isOver) return []
     const cut = goods.cuts.find((cut) => cut.styleId === planned.styleId && cut.wholeId === planned.articleId)
-    const known = works.find(({ styleId }) => styleId === style.id)
+    const work = works.find(({ styleId }) => styleId === style.id)
     const isBonded = style.steps.some(({ tool }) => tool === 'enzyme')
     const hasBones = style.piles.some(({ kind }) => kind === 'bones')
     const line = expected.find(({ id }) => id === planned.expectedLineId)
@@ -67,10 +67,10 @@ export function planJobs(accepted: Accepted, { items, works, schedule, timeZone 
         cookId: planned.cookId,
         serves: servesOf(accepted, planned),
         portions: planned.portions.reduce((sum, { quantity }) => sum + quantity, 0),
-        work: known?.work ?? usualStyleWork({ isBonded, hasBones }, schedule.settings),
+        work: work?.work ?? usualStyleWork({ isBonded, hasBones }, schedule.settings),
         needsSaw: style.steps.some(({ tool }) => tool === 'saw'),
         steps: jobSteps(style),
-        minutesBy: Object.fromEntries((known?.minutesBy ?? []).map((entry) => [entry.cookId, entry.minutesPerUnit])),
+        minutesBy: Object.fromEntries((work?.minutesBy ?? []).map((entry) => [entry.cookId, entry.minutesPerUnit])),
         comes: planned.lotId === null ? (late?.comes ?? ordered ?? null) : null,
         progress: jobProgress(planned, draft.from, timeZone),
       },

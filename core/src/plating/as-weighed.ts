@@ -74,8 +74,8 @@ function openSlots(plate: PlateRequest, on: readonly PlatePiece[]): string[] | n
 /** What a piece of a kind usually weighs: the mean of those that are there, of all kinds where none is. */
 function usualWeight(pieces: readonly PlatePiece[], kind: string): number {
   const alike = pieces.filter((piece) => piece.kind === kind)
-  const known = alike.length > 0 ? alike : pieces
-  return known.reduce((sum, { weight }) => sum + weight, 0) / known.length
+  const candidates = alike.length > 0 ? alike : pieces
+  return candidates.reduce((sum, { weight }) => sum + weight, 0) / candidates.length
 }
 
 /** The plates that are whole by these numbers; pieces of plates that wait for more are left. */

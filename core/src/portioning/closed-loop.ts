@@ -36,8 +36,8 @@ export function afterCut(piece: Piece, { thickness, weight, left }: TakenCut, ke
   const sawn = shape.weightBetween(Math.min(thickness, piece.length), Math.min(from, piece.length))
   const rest = left ?? piece.weight - weight - sawn
   if (length < MIN_REST || rest <= 0) return null
-  const said = shape.weightBetween(0, Math.min(thickness, piece.length))
-  const factor = said > 0 && weight > 0 ? weight / said : 1
+  const planned = shape.weightBetween(0, Math.min(thickness, piece.length))
+  const factor = planned > 0 && weight > 0 ? weight / planned : 1
   const places = stationsOf(piece, from)
   const profile = places.map((at): Station => {
     const believed = Math.exp(-at / REACH)

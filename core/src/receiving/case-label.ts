@@ -45,9 +45,9 @@ export function readCaseLabel(scanned: string, today: Day): CaseLabelResult {
   if (inKilograms !== null && inPounds !== null && Math.abs(inKilograms / inPounds - 1) > ROUNDED) {
     return contradiction('weights-differ', pounds as LabelElement)
   }
-  const made = find('production-date', 'packaging-date')
+  const producedOn = find('production-date', 'packaging-date')
   const last = find('use-by', 'best-before')
-  if (made?.day && last?.day && last.day < made.day) return contradiction('dates-crossed', last)
+  if (producedOn?.day && last?.day && last.day < producedOn.day) return contradiction('dates-crossed', last)
   return {
     ok: true,
     label: {
@@ -56,7 +56,7 @@ export function readCaseLabel(scanned: string, today: Day): CaseLabelResult {
       price: find('price', 'price-with-currency')?.number ?? null,
       lot: find('lot')?.text ?? null,
       serial: find('serial', 'serial-container')?.text ?? null,
-      productionDate: made?.day ?? null,
+      productionDate: producedOn?.day ?? null,
       useBy: last?.day ?? null,
       count: find('count')?.number ?? null,
       elements,

@@ -16,7 +16,7 @@ export interface LabelledLot {
 
 /** The first thing in which a label and its lot are not one; null where they are, or where one of them is silent. */
 export function labelAgainstLot(label: Pick<CaseLabel, 'lot' | 'gtin'>, lot: LabelledLot): LabelMismatch | null {
-  const differs = (said: string | null, kept: string | null) => said !== null && kept !== null && said !== kept
+  const differs = (read: string | null, kept: string | null) => read !== null && kept !== null && read !== kept
   if (differs(label.lot, lot.code)) return { kind: 'other-lot' }
   return differs(label.gtin, lot.gtin) ? { kind: 'other-article' } : null
 }
@@ -40,7 +40,7 @@ const SAME_WEIGHT = 0.005
 /** What a label says the case weighs, grams, where that is another weight than `invoiceWeight`; else null. */
 export function otherLabelWeight(scanned: string | null, invoiceWeight: number, today: Day): number | null {
   const read = scanned === null ? null : readCaseLabel(scanned, today)
-  const said = read?.ok ? read.label.netWeight : null
-  if (said === null || said <= 0) return null
-  return Math.abs(invoiceWeight / said - 1) > SAME_WEIGHT ? said : null
+  const labelWeight = read?.ok ? read.label.netWeight : null
+  if (labelWeight === null || labelWeight <= 0) return null
+  return Math.abs(invoiceWeight / labelWeight - 1) > SAME_WEIGHT ? labelWeight : null
 }

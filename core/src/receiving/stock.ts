@@ -66,14 +66,14 @@ export const leftOf = (lot: Pick<StockLot, 'invoiceWeight' | 'receivedWeight' | 
   Math.max(0, lot.receivedWeight * (1 - lot.usedWeight / lot.invoiceWeight))
 
 function stateOf(lot: StockLot, today: Day): StockState {
-  const known = lotLastDay(lot)
-  const lastDay = known?.last ?? null
+  const last = lotLastDay(lot)
+  const lastDay = last?.last ?? null
   const daysLeft = lastDay === null ? null : daysBetween(today, lastDay)
   return {
     id: lot.id,
     left: leftOf(lot),
     lastDay,
-    lastDayBy: known?.by ?? null,
+    lastDayBy: last?.by ?? null,
     daysLeft,
     state:
       daysLeft === null || daysLeft > SOON_DAYS ? 'good' : daysLeft < 0 ? 'over' : daysLeft === 0 ? 'today' : 'soon',

@@ -93,8 +93,8 @@ export class Search {
     if (isAsGood) {
       if (cost.broken < best.broken || cost.late < best.late || cost.clean < best.clean) this.#kept.clear()
       const key = orderKey(found.placing)
-      const known = this.#kept.get(key)
-      if (!known || cost.hold < known.cost.hold) this.#kept.set(key, found)
+      const kept = this.#kept.get(key)
+      if (!kept || cost.hold < kept.cost.hold) this.#kept.set(key, found)
       if (this.#kept.size > KEPT) {
         const [worst] = [...this.#kept].sort((a, b) => b[1].cost.hold - a[1].cost.hold)
         if (worst) this.#kept.delete(worst[0])

@@ -33,16 +33,16 @@ export function choicesOf(
  * a choice orders change places among themselves. Steps that fill no pile of the settled style stay.
  */
 export function settleStyle<P extends CutPile>(style: CutStyle<P>, chosen: Chosen): SettledStyle<P> {
-  const made = choicesOf(style, chosen)
+  const choices = choicesOf(style, chosen)
   const isMade = ({ when }: StyleStep) =>
-    when === null || made.some(({ option, choice }) => option === when.option && choice.id === when.choice)
+    when === null || choices.some(({ option, choice }) => option === when.option && choice.id === when.choice)
   let steps = style.steps.filter(isMade)
-  for (const { choice } of made) if (choice.order) steps = reordered(steps, choice.order)
+  for (const { choice } of choices) if (choice.order) steps = reordered(steps, choice.order)
   return {
-    minutesPerUnit: made.reduce((sum, { choice }) => sum + choice.minutes, style.minutesPerUnit),
-    piles: style.piles.map((pile) => withShares(pile, made)),
+    minutesPerUnit: choices.reduce((sum, { choice }) => sum + choice.minutes, style.minutesPerUnit),
+    piles: style.piles.map((pile) => withShares(pile, choices)),
     steps,
-    choices: made.map(({ question, choice }) => ({ question, choice: choice.name })),
+    choices: choices.map(({ question, choice }) => ({ question, choice: choice.name })),
   }
 }
 

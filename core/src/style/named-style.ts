@@ -21,14 +21,14 @@ export function partsOfNamed<P extends NamedPile>(
   { piles, steps, options }: Pick<NamedStyle<P>, 'piles' | 'steps' | 'options'>,
   newId: () => string,
 ): Parts<P & CutPile> {
-  const known = piles.map((pile) => ({ ...pile, id: newId() }))
+  const withIds = piles.map((pile) => ({ ...pile, id: newId() }))
   const idOf = (name: string) => {
-    const pile = known.find((row) => row.name === name)
+    const pile = withIds.find((row) => row.name === name)
     if (!pile) throw new RangeError(`'${name}' is not a pile of this style`)
     return pile.id
   }
   return {
-    piles: known,
+    piles: withIds,
     steps: steps.map(({ piles: names, gain, ...step }) => ({
       ...step,
       pileIds: names.map(idOf),

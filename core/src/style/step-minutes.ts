@@ -9,10 +9,10 @@ const ANY = 1
  * of the unit, every step is one minute: parts are of use then, minutes are not.
  */
 export function stepMinutes(steps: readonly Pick<StyleStep, 'minutes'>[], minutesPerUnit: number): number[] {
-  const known = steps.flatMap(({ minutes }) => (minutes === null ? [] : [minutes]))
-  const whole = known.reduce((sum, minutes) => sum + minutes, 0)
+  const measured = steps.flatMap(({ minutes }) => (minutes === null ? [] : [minutes]))
+  const whole = measured.reduce((sum, minutes) => sum + minutes, 0)
   const left = minutesPerUnit - whole
-  const average = known.length > 0 ? whole / known.length : ANY
-  const usual = left > 0 ? left / (steps.length - known.length) : average
+  const average = measured.length > 0 ? whole / measured.length : ANY
+  const usual = left > 0 ? left / (steps.length - measured.length) : average
   return steps.map(({ minutes }) => minutes ?? usual)
 }

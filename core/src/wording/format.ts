@@ -156,20 +156,20 @@ export function formatFor(currency: string, units: WeightSystem, mark: DecimalMa
     const amount = value / unit
     const extra = digitsThatTell(amount, digits, more)
     const priced = (per: string) => `${formatMoney(amount, currency, extra, mark)}${per}`
-    const said = (word: string) => `${number(amount, digits + extra)}\u00a0${word}`
+    const withWord = (word: string) => `${number(amount, digits + extra)}\u00a0${word}`
     switch (kind) {
       case 'weight':
-        return said(isMetric ? 'g' : 'lb')
+        return withWord(isMetric ? 'g' : 'lb')
       case 'length':
-        return said(lengthUnit)
+        return withWord(lengthUnit)
       case 'money':
         return priced('')
       case 'money-per-kg':
         return priced(`/${isMetric ? 'kg' : 'lb'}`)
       case 'share':
-        return said('%')
+        return withWord('%')
       case 'minutes':
-        return said('min')
+        return withWord('min')
       case 'count':
       case 'factor':
       case 'factor-per-kg':

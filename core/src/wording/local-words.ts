@@ -42,14 +42,14 @@ function heatInPounds(_all: string, from: string, to: string | undefined, until:
  * Other kitchens read it as it is written. It never changes what is stored.
  */
 export function localWords(text: string, units: 'metric' | 'imperial', mark: DecimalMark): string {
-  const said =
+  const words =
     units === 'metric'
       ? text
       : OTHER_WORDS.reduce(
           (otherWord, [from, to]) => otherWord.replace(from, to),
           text.replace(HEAT, heatInPounds).replace(SIZE, sizeInPounds),
         )
-  return mark === 'comma' ? said.replace(/(\d)\.(\d)/g, '$1,$2') : said
+  return mark === 'comma' ? words.replace(/(\d)\.(\d)/g, '$1,$2') : words
 }
 
 /** A temperature measured or asked for, degrees Celsius, as the kitchen reads it. */

@@ -27,20 +27,20 @@ export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): str
   const daysOf = (list: readonly { day: Day }[]) => [...new Set(list.map(({ day }) => day))].sort()
   const bought = daysOf(lines.orders).map((day) => {
     const ordered = lines.orders.filter((order) => order.day === day).flatMap((order) => order.lines)
-    const said = [...ordered]
+    const phrases = [...ordered]
       .sort((a, b) => b.money - a.money)
       .slice(0, MAX_SAID)
       .map(({ packs, name }) => `${packs} × ${name}`)
-    const more = ordered.length - said.length
+    const more = ordered.length - phrases.length
     // Names have commas and ands of their own.
-    return `${(more > 0 ? [...said, `${more} more`] : said).join(' + ')} on ${sayDay(day)}`
+    return `${(more > 0 ? [...phrases, `${more} more`] : phrases).join(' + ')} on ${sayDay(day)}`
   })
   const cut = daysOf(lines.cutting).map((day) => {
     const units = new Map<string, { amount: number; name: { one: string; many: string } }>()
     for (const task of lines.cutting) {
       if (task.day !== day) continue
-      const known = units.get(task.unitName.many)
-      units.set(task.unitName.many, { amount: (known?.amount ?? 0) + task.units, name: task.unitName })
+      const unit = units.get(task.unitName.many)
+      units.set(task.unitName.many, { amount: (unit?.amount ?? 0) + task.units, name: task.unitName })
     }
     return `${listed([...units.values()].map(({ amount, name }) => counted(amount, name, format)))} on ${sayDay(day)}`
   })
@@ -106,7 +106,7 @@ export function limitWords(limit: PlanLimit, format: Format, sayDay: SayDay): st
 
 /** What would mend a shortage, in a few words; where nothing would, that nothing gives it in time. */
 export function mendWords(because: readonly PlanLimit[], sayDay: SayDay): string {
-  const said = because.map(({ limit, name, day }) => {
+  const reasons = because.map(({ limit, name, day }) => {
     const on = day === null ? '' : ` on ${sayDay(day)}`
     switch (limit) {
       case 'labour':
@@ -123,7 +123,7 @@ export function mendWords(because: readonly PlanLimit[], sayDay: SayDay): string
         return `a delivery of ${name}${on}`
     }
   })
-  return said.length > 0 ? `${listed(said)} would mend it` : 'nothing that can be bought or cut gives it in time'
+  return reasons.length > 0 ? `${listed(reasons)} would mend it` : 'nothing that can be bought or cut gives it in time'
 }
 
 /** How sure it is that nothing costs less than a plan, where its price stands. */

@@ -118,8 +118,8 @@ export class Background {
   }
 
   #turnsOf(kitchenId: string): Turns {
-    const known = this.#turns.get(kitchenId)
-    if (known) return known
+    const waiting = this.#turns.get(kitchenId)
+    if (waiting) return waiting
     const turns = { semaphore: new Semaphore(AT_ONCE), waiting: 0 }
     this.#turns.set(kitchenId, turns)
     return turns

@@ -30,13 +30,13 @@ interface WantedProduct {
 }
 
 async function wantedProducts(scope: Scope): Promise<WantedProduct[]> {
-  const known = new Map((await knownProducts(scope)).map((product) => [product.id, product]))
+  const productById = new Map((await knownProducts(scope)).map((product) => [product.id, product]))
   const wanted = new Map<string, WantedProduct>()
   for (const item of await items(scope)) {
     for (const style of item.styles) {
       if (item.isArchived || style.isArchived) continue
       for (const { productId, name: pile, bounds, boneShare } of style.piles) {
-        const product = productId === null ? undefined : known.get(productId)
+        const product = productId === null ? undefined : productById.get(productId)
         if (!product) continue
         const wantedProduct = wanted.get(product.id) ?? { ...product, pile, piece: null, ways: [] }
         wantedProduct.piece ??= bounds ? { weight: bounds.target, boneShare } : null
@@ -98,12 +98,12 @@ export interface CutWay {
 /** Every way to cut some products here, and all of them that can be bought ready, at the prices of a day. */
 export async function waysToProducts(scope: Scope, productIds: readonly string[], day: string) {
   const wanted = (await wantedProducts(scope)).filter(({ id }) => productIds.includes(id))
-  const known = new Map(wanted.flatMap(({ ways }) => ways.map((way) => [way.style.id, way])))
-  const forms = await wholeForms(scope, [...known.values()], day)
+  const wayOfStyle = new Map(wanted.flatMap(({ ways }) => ways.map((way) => [way.style.id, way])))
+  const forms = await wholeForms(scope, [...wayOfStyle.values()], day)
   return {
     wanted: wanted.map(({ id, name, plate, piece }) => ({ id, name, plateWeight: weightOfPlate(piece, plate) })),
     ways: forms.flatMap((form): CutWay[] => {
-      const way = known.get(form.styleId)
+      const way = wayOfStyle.get(form.styleId)
       return way ? [{ item: way.item, style: way.style, form }] : []
     }),
     ready: await readyForms(scope, productIds, day),
@@ -145,8 +145,8 @@ export function formsOfStyles(scope: Scope, item: Item, day: string): Promise<Wh
 }
 
 async function termsOf(scope: Scope) {
-  const known = new Map((await suppliers(scope)).map((supplier) => [supplier.id, supplier]))
-  return (id: string) => known.get(id) ?? { delivery: 0, minimumOrder: null }
+  const supplierById = new Map((await suppliers(scope)).map((supplier) => [supplier.id, supplier]))
+  return (id: string) => supplierById.get(id) ?? { delivery: 0, minimumOrder: null }
 }
 
 const saidOf = ({ id, supplierId, supplier, name }: store.PricedArticle['article']) => ({
@@ -205,7 +205,7 @@ async function wholeForms(
   )
 }
 
-const known = (estimate: Estimate | null): Estimate =>
+const estimateOf = (estimate: Estimate | null): Estimate =>
   estimate ?? { basis: 'assumed', tests: 0, value: 0, halfWidth: 0 }
 
 /** What to expect of a style with a supplier's goods: yields differ by supplier, minutes do not. */
@@ -215,12 +215,12 @@ function expectedOf(style: Style, tests: readonly StyleTest[], supplierId: strin
   const minutes = tests.flatMap((test) => test.minutes ?? [])
   const own = tests.filter((test) => test.supplierId === supplierId)
   return {
-    minutesPerUnit: known(estimateForSupplier(style.minutesPerUnit, minutes, [])),
+    minutesPerUnit: estimateOf(estimateForSupplier(style.minutesPerUnit, minutes, [])),
     consumablesPerUnit: tests[0]?.consumables ?? priced,
     piles: style.piles.map((pile) => ({
       name: pile.name,
       class: pile.class,
-      share: known(estimateForSupplier(pile.expectedShare, sharesOf(pile.id, tests), sharesOf(pile.id, own))),
+      share: estimateOf(estimateForSupplier(pile.expectedShare, sharesOf(pile.id, tests), sharesOf(pile.id, own))),
       target: pile.bounds?.target ?? null,
       portions:
         pile.bounds && pile.portionsPerUnit && pile.class === 'primary'

@@ -26,7 +26,7 @@ export async function offersOfStyle(scope: Scope, { style, units, day }: OffersR
     const pile = pileOf.get(productId)
     const plateWeight = pile?.bounds?.target ?? pieceWeightOf(form.quote)
     if (!pile || plateWeight === null) return []
-    const said = offerOfForm(form, {
+    const kitchenOffer = offerOfForm(form, {
       product: pile.name,
       plates: Math.max(1, Math.round((pile.portionsPerUnit ?? 1) * units)),
       plateWeight,
@@ -34,8 +34,8 @@ export async function offersOfStyle(scope: Scope, { style, units, day }: OffersR
       wagePerHour: scope.kitchen.wagePerHour,
       currency: scope.kitchen.currency,
     })
-    if (!said) return []
-    const { pile: _product, ...offer } = said
+    if (!kitchenOffer) return []
+    const { pile: _product, ...offer } = kitchenOffer
     // Two suppliers may call theirs the same: only then the name says whose it is.
     const isTwice = forms.some((other) => other.form !== form && other.form.article === form.article)
     const name = isTwice ? offer.name : form.article

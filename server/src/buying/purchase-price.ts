@@ -48,10 +48,10 @@ export async function createTypedPrice(scope: Scope, bought: Bought, price: Pric
 async function addIfNew(scope: Scope, bought: Bought, price: Price, itemName: string): Promise<void> {
   const { itemId, day } = bought
   const supplierId = bought.supplierId as string
-  const [known] = await wholeArticles(scope, bought)
-  const now = known && priceOn(known.prices, day)?.price
+  const [article] = await wholeArticles(scope, bought)
+  const now = article && priceOn(article.prices, day)?.price
   if (now && isSamePrice(now, price)) return
-  const { code, name, usableShare, handlingMinutesPerPiece } = known?.article ?? {
+  const { code, name, usableShare, handlingMinutesPerPiece } = article?.article ?? {
     code: itemName,
     name: itemName,
     usableShare: null,

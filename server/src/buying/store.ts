@@ -132,8 +132,8 @@ export async function pricesOf(scope: Scope, ids: readonly string[]): Promise<Ma
     ...within(scope),
   })
   for (const row of rows) {
-    const known = prices.get(row.articleId)
-    if (known) known.push(priceOfRow(row))
+    const before = prices.get(row.articleId)
+    if (before) before.push(priceOfRow(row))
     else prices.set(row.articleId, [priceOfRow(row)])
   }
   return prices

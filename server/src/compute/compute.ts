@@ -91,8 +91,8 @@ export class Compute {
   }
 
   #pool(name: ServerWorkName): Pool {
-    const known = this.#pools.get(name)
-    if (known) return known
+    const existing = this.#pools.get(name)
+    if (existing) return existing
     const pool = this.#openPool(this.#threads)
     this.#pools.set(name, pool)
     return pool

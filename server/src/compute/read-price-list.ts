@@ -41,13 +41,13 @@ export function readSentPriceList({ list, context }: PriceListRequest): PriceLis
 }
 
 function bodyOf(bytes: Uint8Array) {
-  let said: unknown
+  let parsed: unknown
   try {
-    said = JSON.parse(new TextDecoder().decode(bytes))
+    parsed = JSON.parse(new TextDecoder().decode(bytes))
   } catch (error) {
     return { code: 'not-json' as const, issues: [], detail: (error as Error).message }
   }
-  const read = priceListBody.safeParse(said)
+  const read = priceListBody.safeParse(parsed)
   if (!read.success) {
     const issues = issuesOf(read.error)
     const detail = issues.map(({ path, message }) => `${path} ${message}`)[0] ?? ''

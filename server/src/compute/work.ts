@@ -49,13 +49,13 @@ export const work = async <N extends ServerWorkName>(
 ): Promise<ServerWork[N]['answer']> => DO[name](input)
 
 function readDocument(text: string): ReadDocument {
-  let said: unknown
+  let parsed: unknown
   try {
-    said = JSON.parse(text)
+    parsed = JSON.parse(text)
   } catch (error) {
     return { code: 'not-json', issues: [], detail: (error as Error).message }
   }
-  const read = fabricationDocument.safeParse(said)
+  const read = fabricationDocument.safeParse(parsed)
   if (read.success) {
     const path = brokenText(read.data)
     if (path === null) return { document: read.data }

@@ -26,15 +26,13 @@ export async function keepJudgements(scope: Scope, states: readonly FabricationS
 export async function renewJudgements(scope: Scope, states: readonly FabricationState[]): Promise<void> {
   const { Judgement } = scope.database.models
   const where = ofKitchen(scope, { fabricationId: states.map(({ record }) => record.id) })
-  const known = await Judgement.findAll({
+  const rows = await Judgement.findAll({
     attributes: ['fabricationId', 'formulas'],
     where,
     raw: true,
     ...within(scope),
   })
-  const earlier = new Set(
-    known.flatMap(({ fabricationId, formulas }) => (formulas === FORMULAS ? [] : [fabricationId])),
-  )
+  const earlier = new Set(rows.flatMap(({ fabricationId, formulas }) => (formulas === FORMULAS ? [] : [fabricationId])))
   await keepJudgements(
     scope,
     states.filter(({ record }) => !earlier.has(record.id)),

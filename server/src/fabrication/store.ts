@@ -189,8 +189,8 @@ export async function updateRecord(scope: Scope, record: FabricationRecord): Pro
     ...within(scope),
   })
   const piles = rowsOfPiles(scope.kitchen.id, record)
-  const known = await FabricationPile.findAll({ attributes: ['id'], where, raw: true, ...within(scope) })
-  const isKnown = new Set(known.map(({ id }) => id))
+  const rows = await FabricationPile.findAll({ attributes: ['id'], where, raw: true, ...within(scope) })
+  const isKnown = new Set(rows.map(({ id }) => id))
   for (const pile of piles.filter(({ id }) => isKnown.has(id))) {
     await FabricationPile.update(pile, { where: { ...where, id: pile.id }, ...within(scope) })
   }

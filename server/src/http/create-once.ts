@@ -8,7 +8,7 @@ interface Creation<T> {
   /** Reads what was just created; as `read` does where it is not given. */
   readCreated?: () => Promise<T | null>
   /** Whether what stands there is what is to be created. */
-  isSame: (known: T) => boolean
+  isSame: (existing: T) => boolean
   /** What is told where the database holds its place, its name mostly, for another one. */
   taken: { path: string; detail: string }
 }
@@ -23,10 +23,10 @@ const MAY_TRY_AGAIN = new Set(['ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK'])
  */
 export async function createOnce<T>({ read, create, readCreated = read, isSame, taken }: Creation<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
-    const known = await read()
-    if (known !== null) {
-      refuseOtherContent(isSame(known))
-      return known
+    const existing = await read()
+    if (existing !== null) {
+      refuseOtherContent(isSame(existing))
+      return existing
     }
     try {
       await create()

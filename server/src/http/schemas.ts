@@ -40,11 +40,11 @@ export function withSchemas(app: FastifyInstance, onOddAnswer: OnOddAnswer, isSt
   app.setSerializerCompiler<z.ZodType>(({ schema, method, url }) => (data) => {
     const text = JSON.stringify(data)
     if (!isStrict && text.length > LOOKED_THROUGH) return text
-    const { success, data: said, error } = schema.safeParse(data)
+    const { success, data: parsed, error } = schema.safeParse(data)
     if (!success) {
       // What was stored before days were held to our time is read all the same.
       if (error.issues.some(({ message }) => message !== NOT_OF_OUR_TIME)) onOddAnswer({ method, url, error })
-    } else if (isStrict && JSON.stringify(said).length !== text.length) {
+    } else if (isStrict && JSON.stringify(parsed).length !== text.length) {
       const message = 'has a field that its schema does not name'
       onOddAnswer({ method, url, error: new z.ZodError([{ code: 'custom', path: [], message, input: data }]) })
     }

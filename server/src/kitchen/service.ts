@@ -11,9 +11,9 @@ import * as store from './store.ts'
 export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): Promise<Kitchen> =>
   createOnce({
     read: async () => {
-      const known = await store.kitchenById(database, setUp.id)
-      if (!known) return null
-      const { id, name, currency, units, decimalMark, timeZone, wagePerHour, lightPlates, address } = known
+      const existing = await store.kitchenById(database, setUp.id)
+      if (!existing) return null
+      const { id, name, currency, units, decimalMark, timeZone, wagePerHour, lightPlates, address } = existing
       return { id, name, currency, units, decimalMark, timeZone, wagePerHour, lightPlates, address }
     },
     create: () =>
@@ -21,7 +21,7 @@ export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): 
         await store.insertKitchen(scope)
         await insertCatalogue(scope)
       }),
-    isSame: (known) => isSameContent(known, setUp),
+    isSame: (existing) => isSameContent(existing, setUp),
     taken: { path: 'id', detail: 'A kitchen with this id is there already.' },
   })
 
@@ -41,7 +41,7 @@ export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
         }
         await store.insertCook(inside, cook)
       }),
-    isSame: (known) => isSameContent(known, cook),
+    isSame: (existing) => isSameContent(existing, cook),
     taken: { path: 'name', detail: 'A cook of this name is there already.' },
   })
 
@@ -69,9 +69,9 @@ export async function updateCook(scope: Scope, id: string, edit: CookEdit): Prom
 /** Changes the weeks of several cooks, all or none. */
 export async function updateCookWeeks(scope: Scope, { cooks }: CookWeeks): Promise<Cook[]> {
   return decide(scope, 'cooks', async (inside) => {
-    const known = new Set((await store.cooks(inside)).map(({ id }) => id))
+    const cookIds = new Set((await store.cooks(inside)).map(({ id }) => id))
     const issues = cooks.flatMap(({ id }, index) =>
-      known.has(id) ? [] : [{ path: `cooks[${index}].id`, message: 'is not a cook here' }],
+      cookIds.has(id) ? [] : [{ path: `cooks[${index}].id`, message: 'is not a cook here' }],
     )
     if (issues.length > 0) throw new Refusal('invalid-input', 'This kitchen has no such cook.', { issues })
     for (const cook of cooks) await store.updateCookWeek(inside, cook)
@@ -81,8 +81,8 @@ export async function updateCookWeeks(scope: Scope, { cooks }: CookWeeks): Promi
 
 /** The cook of an id; refuses the field where this kitchen has none. */
 export async function requireCook(scope: Scope, id: string): Promise<Cook> {
-  const known = await cookById(scope, id)
-  if (known) return known
+  const cook = await cookById(scope, id)
+  if (cook) return cook
   throw new Refusal('not-found', 'This kitchen has no such cook.', {
     issues: [{ path: 'cookId', message: 'is not a cook here' }],
   })
@@ -99,7 +99,7 @@ export async function createOffer(scope: Scope, offer: KitchenOffer): Promise<Ki
   return createOnce({
     read: async () => (await store.offers(scope)).find(({ id }) => id === offer.id) ?? null,
     create: () => store.insertOffer(scope, offer),
-    isSame: (known) => isSameContent(known, offer),
+    isSame: (existing) => isSameContent(existing, offer),
     taken: { path: 'id', detail: 'This id stands for another offer.' },
   })
 }

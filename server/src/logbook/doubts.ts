@@ -12,7 +12,7 @@ const MAX_DOUBTS = 200
 
 /** Records that cannot be right, newest first, each with what it is. */
 export async function doubts(scope: Scope): Promise<LogbookDoubts> {
-  const [items, names, known] = await Promise.all([itemsClosed(scope), namesOf(scope), containers(scope)])
+  const [items, names, tubs] = await Promise.all([itemsClosed(scope), namesOf(scope), containers(scope)])
   const found: LogbookDoubts['doubts'] = []
   let records = 0
   // Item by item: between two of them others are served.
@@ -20,7 +20,7 @@ export async function doubts(scope: Scope): Promise<LogbookDoubts> {
     const own = await doubtRecords(scope, item)
     records += own.length
     const byId = new Map(own.map((record) => [record.id, record]))
-    for (const why of doubtsOf(own, known)) found.push(namedDoubt(why, byId.get(why.id) as DoubtRecord, names))
+    for (const why of doubtsOf(own, tubs)) found.push(namedDoubt(why, byId.get(why.id) as DoubtRecord, names))
     await nextTurn()
   }
   found.push(...(await openDoubts(scope)))

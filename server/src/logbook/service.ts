@@ -64,8 +64,8 @@ export async function exportIds(scope: Scope, query: LogbookExportQuery): Promis
 /** What is not what it was, in words that can be read: names beside the ids. */
 export async function changes(scope: Scope): Promise<LogbookChanges> {
   const today = dayOf(scope)
-  const [known, names] = await Promise.all([changeRecords(scope, today), namesOf(scope)])
-  const { changes: found, tests } = whatChanged(known, today)
+  const [changeSources, names] = await Promise.all([changeRecords(scope, today), namesOf(scope)])
+  const { changes: found, tests } = whatChanged(changeSources, today)
   const named = found.map((change) => {
     const name = nameOf(names, change.of, change.key)
     const attributions = change.attributions.map(({ of, moved, held, ...rest }) => ({

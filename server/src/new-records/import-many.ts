@@ -24,8 +24,8 @@ export async function importMany(scope: Scope, sent: readonly unknown[], steps: 
   const all = await statesOf(scope, records)
   const states = await decide(scope, 'records', async (inside) => {
     // The same file at the same time is the same records: looked at once whoever was first has committed.
-    const known = await knownIds(inside, records)
-    const states = all.filter(({ record }) => !known.has(record.id))
+    const existing = await knownIds(inside, records)
+    const states = all.filter(({ record }) => !existing.has(record.id))
     for (let from = 0; from < states.length; from += AT_A_TIME) {
       if (steps.isCancelled()) throw new Refusal('cancelled', 'Nothing of it was kept.')
       steps.onProgress(from, states.length)

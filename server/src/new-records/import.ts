@@ -44,12 +44,12 @@ const NO_NAMES: ResolvedNames = { item: null, style: null, supplierId: null, coo
 
 /** The same weights at the same prices; one that was changed since is not held against how it began. */
 function isSameRecord(known: FabricationState, sent: FabricationState): boolean {
-  const said = ({ record, facts }: FabricationState) => {
+  const contentOf = ({ record, facts }: FabricationState) => {
     const { item: _item, style: _style, meta: _meta, piles, ...document } = documentOf(record, facts)
     // What a pile is may have been known here, where the document did not say it.
     return { ...document, piles: piles.map(({ kind: _kind, ...pile }) => pile) }
   }
-  return known.record.version > 1 || isSameContent(said(known), said(sent))
+  return known.record.version > 1 || isSameContent(contentOf(known), contentOf(sent))
 }
 
 /** A piece of no weight would not be there when the record is read again. */

@@ -140,36 +140,36 @@ export async function createPriceOf(scope: Scope, record: FabricationRecord): Pr
 
 async function startedRecord(scope: Scope, request: FabricationRequest): Promise<FabricationRecord> {
   const { kitchen } = scope
-  const known = await requireStyle(scope, request.styleId)
+  const styled = await requireStyle(scope, request.styleId)
   const cook = request.cookId === null ? null : await requireCook(scope, request.cookId)
   const supplier = request.supplierId === null ? null : await requireSupplier(scope, request.supplierId)
-  const last = (await latestOfStyle(scope, known.style.id))?.record
-  refuseUnknownChoices(known, request.chosen)
+  const last = (await latestOfStyle(scope, styled.style.id))?.record
+  refuseUnknownChoices(styled, request.chosen)
   const notes = await notesOfLot(scope, request)
-  const settled = settleStyle(known.style, request.chosen)
+  const settled = settleStyle(styled.style, request.chosen)
   const piles = withOwnBounds(plannedPiles(settled, request.units, last), request.bounds)
-  const ownOffers = await offersFor(scope, known, request, piles)
+  const ownOffers = await offersFor(scope, styled, request, piles)
   refuseTooMany(piles, request.units)
   return {
     id: request.id,
     version: 1,
     status: 'open',
-    itemId: known.item.id,
-    item: known.item.name,
-    style: known.style.name,
-    species: known.item.species,
-    styleId: known.style.id,
+    itemId: styled.item.id,
+    item: styled.item.name,
+    style: styled.style.name,
+    species: styled.item.species,
+    styleId: styled.style.id,
     lotId: request.lotId,
     units: request.units,
     rhythm: request.rhythm,
     weightFrom: request.weightFrom,
-    drawing: known.item.drawing,
-    shape: known.item.shape,
+    drawing: styled.item.drawing,
+    shape: styled.item.shape,
     steps: boardSteps(settled, piles),
     choices: [...settled.choices],
     causes: [],
     currency: kitchen.currency,
-    ...(await purchaseOf(scope, request, known)),
+    ...(await purchaseOf(scope, request, styled)),
     leftOut: null,
     settled: [],
     labour: [
@@ -180,7 +180,7 @@ async function startedRecord(scope: Scope, request: FabricationRequest): Promise
       },
     ],
     labourFrom: 'assumed',
-    consumables: consumablesOf(known, request.units, last),
+    consumables: consumablesOf(styled, request.units, last),
     piles,
     offers: ownOffers.length > 0 ? ownOffers : offersAsLast(piles, last),
     creditPolicy: 'used',
@@ -229,11 +229,11 @@ async function offersFor(
   piles: readonly PlannedPile[],
 ): Promise<PlannedOffer[]> {
   const listed = await offersOfStyle(scope, { style, units, day: date })
-  const said = (await offers(scope)).filter((offer) => offer.styleId === style.id)
+  const kept = (await offers(scope)).filter((offer) => offer.styleId === style.id)
   // The price book knows today's price of an offer of the same supplier that was said once.
-  const isListed = ({ supplierId, offer: { name } }: (typeof said)[number]) =>
+  const isListed = ({ supplierId, offer: { name } }: (typeof kept)[number]) =>
     listed.some((offer) => offer.supplierId === supplierId && offer.offer.name === name)
-  return [...listed, ...said.filter((row) => !isListed(row))].flatMap(({ offer }) => {
+  return [...listed, ...kept.filter((row) => !isListed(row))].flatMap(({ offer }) => {
     const pile = plannedBy(piles, offer.pileId)
     return pile ? [{ ...offer, pileId: pile.id }] : []
   })

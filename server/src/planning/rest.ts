@@ -29,12 +29,14 @@ export async function replaceRest(
   const came = goods.coming.find(({ expectedLineId }) => !coming.has(expectedLineId))
   if (came) throw invalid('goods.coming', `has ${came.name}, which has come since: plan what is left again`)
   for (const line of goods.coming) {
-    const known = coming.get(line.expectedLineId)
+    const delivery = coming.get(line.expectedLineId)
     const comes = comesAs(line, draft)
-    if (!known || (comes?.day === known.day && comes.packs === known.packs)) continue
+    if (!delivery || (comes?.day === delivery.day && comes.packs === delivery.packs)) continue
     const packs = comes?.packs ?? 0
-    await store.updateLine(scope, known.id, {
-      ...(comes === null ? { arrived: 0 } : { day: comes.day, packs, units: (known.units * packs) / known.packs }),
+    await store.updateLine(scope, delivery.id, {
+      ...(comes === null
+        ? { arrived: 0 }
+        : { day: comes.day, packs, units: (delivery.units * packs) / delivery.packs }),
     })
   }
   await store.dropWaiting(scope, replaces, true)

@@ -40,8 +40,8 @@ export async function plan(scope: Scope, id: string): Promise<Plan> {
   const { accepted, ...kept } = await requirePlan(scope, id)
   if (!accepted) return { ...kept, accepted, told: [] }
   const expected = await store.linesOfPlan(scope, id)
-  const told = (await store.toldOf(scope, [id])).map(({ planId: _plan, ...mark }) => mark)
-  return { ...kept, told, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
+  const marks = (await store.toldOf(scope, [id])).map(({ planId: _plan, ...mark }) => mark)
+  return { ...kept, told: marks, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
 }
 
 export async function createPlan(scope: Scope, said: Pick<Plan, 'id' | 'name' | 'draft'>): Promise<Plan> {
@@ -166,10 +166,10 @@ export const withdrawPlan = (scope: Scope, id: string, version: number): Promise
 export async function arrive(scope: Scope, id: string, arrived: number | null): Promise<ExpectedLine> {
   return inTransaction(scope, async (inside) => {
     await store.lockExpected(inside, { id })
-    const [known] = await store.expectedLines(inside, { id })
-    if (!known) throw notFound('expected line')
+    const [line] = await store.expectedLines(inside, { id })
+    if (!line) throw notFound('expected line')
     await store.updateArrival(inside, id, arrived)
-    return { ...known, arrived }
+    return { ...line, arrived }
   })
 }
 

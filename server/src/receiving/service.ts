@@ -36,11 +36,11 @@ const MISMATCHES: Record<LabelMismatch['kind'], string> = {
 
 /** Refuses labels that do not go with the lot; what was kept `before` was looked at when it came. */
 function refuseOtherLabels(lot: LotEdit, before: Lot | null): void {
-  const known = new Set(
+  const readBefore = new Set(
     lot.code === before?.code && lot.gtin === before?.gtin ? before?.cases.map(({ label }) => label) : [],
   )
   const issues = lot.cases.flatMap(({ label }, index) => {
-    const mismatch = label === null || known.has(label) ? null : labelMismatch(label, lot, lot.receivedOn)
+    const mismatch = label === null || readBefore.has(label) ? null : labelMismatch(label, lot, lot.receivedOn)
     return mismatch ? [{ path: `cases.${index}.label`, message: MISMATCHES[mismatch.kind] }] : []
   })
   const [first] = issues

@@ -76,9 +76,9 @@ export async function paperLists(scope: Scope, plan: Plan, { paper, cookId }: Li
 
 /** What is laid out at each board and saw, for each day. */
 async function setUpList(scope: Scope, { plan, format }: { plan: Plan; format: Format }): Promise<PaperList> {
-  const made = await placedWork(scope, plan)
-  if (!made) return { title: 'Set-up lists', parts: [] }
-  const { work, jobs, placed, known, from } = made
+  const placedPlan = await placedWork(scope, plan)
+  if (!placedPlan) return { title: 'Set-up lists', parts: [] }
+  const { work, jobs, placed, known, from } = placedPlan
   return {
     title: 'Set-up lists',
     parts: setUpsOf(placed, { work, jobs, items: known }).map((setUp) => ({

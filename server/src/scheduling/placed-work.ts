@@ -11,10 +11,10 @@ export async function placedWork(scope: Scope, { accepted, schedule }: Pick<Plan
   if (!accepted || !schedule) return null
   const { from, days } = accepted.draft
   const works = await stylesWork(scope, [...new Set(accepted.planned.map(({ styleId }) => styleId))])
-  const known = await items(scope)
-  const jobs = planJobs(accepted, { items: known, works, schedule, timeZone: scope.kitchen.timeZone })
+  const allItems = await items(scope)
+  const jobs = planJobs(accepted, { items: allItems, works, schedule, timeZone: scope.kitchen.timeZone })
   const working = workCooks(await cooks(scope), { away: [], days: schedule.days })
   const work = workPlan(jobs, { from, days, cooks: working, settings: schedule.settings, now: 0 })
   const placed = schedule.tasks.map(placedTaskOf)
-  return { work, jobs, placed, known, from }
+  return { work, jobs, placed, known: allItems, from }
 }

@@ -81,9 +81,9 @@ export async function schedulesStanding(scope: Scope): Promise<SchedulesStanding
   const standing: SchedulesStanding = []
   for (const { id, from, days, acceptedAt } of rows) {
     if (acceptedAt === null || addDays(from, days) <= today) continue
-    const made = await placedWork(scope, await plan(scope, id))
-    if (!made) continue
-    standing.push({ planId: id, lateMinutes: scheduleMinutes(made.work.request, made.placed, 'late') })
+    const placed = await placedWork(scope, await plan(scope, id))
+    if (!placed) continue
+    standing.push({ planId: id, lateMinutes: scheduleMinutes(placed.work.request, placed.placed, 'late') })
   }
   return standing
 }
@@ -118,7 +118,7 @@ export async function daySchedule(scope: Scope, asked: string | null): Promise<D
   const { timeZone } = scope.kitchen
   const kept = await schedulesAround(scope, day)
   const rows = kept.length === 0 ? [] : await planned(scope, { planId: kept.map(({ id }) => id) })
-  const told = await toldOf(
+  const marks = await toldOf(
     scope,
     kept.map(({ id }) => id),
   )
@@ -126,7 +126,7 @@ export async function daySchedule(scope: Scope, asked: string | null): Promise<D
     dayTasks(
       {
         ...plan,
-        told: told.filter(({ planId }) => planId === plan.id),
+        told: marks.filter(({ planId }) => planId === plan.id),
         planned: rows.filter(({ planId }) => planId === plan.id),
       },
       { day, now: scope.clock.now(), timeZone },

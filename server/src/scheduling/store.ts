@@ -6,7 +6,7 @@ import { ofKitchen, type Scope, within } from '../scope/index.ts'
 /** What a kitchen knows of the work of some styles. */
 export async function stylesWork(scope: Scope, styleIds: readonly string[]): Promise<StylesWork> {
   const { FabricationFigures, StyleWork } = scope.database.models
-  const said = await StyleWork.findAll({ where: ofKitchen(scope, { styleId: [...styleIds] }), ...within(scope) })
+  const rows = await StyleWork.findAll({ where: ofKitchen(scope, { styleId: [...styleIds] }), ...within(scope) })
   const records = await FabricationFigures.findAll({
     attributes: ['styleKey', 'cookKey', 'minutesPerUnit'],
     where: ofKitchen(scope, {
@@ -25,7 +25,7 @@ export async function stylesWork(scope: Scope, styleIds: readonly string[]): Pro
     const own = records.filter(({ styleKey }) => styleKey === styleId)
     return {
       styleId,
-      work: said.find((row) => row.styleId === styleId)?.work ?? null,
+      work: rows.find((row) => row.styleId === styleId)?.work ?? null,
       minutesBy: [...cooks].flatMap((cookId) => {
         const measured = cookMinutes(own.flatMap((row) => (row.cookKey === cookId ? Number(row.minutesPerUnit) : [])))
         return measured ? [{ cookId, ...measured }] : []

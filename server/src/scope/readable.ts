@@ -22,14 +22,14 @@ export function eachReadable<R, T>(
 }
 
 /** Rows that were told by this process: a list that is asked for every few seconds is no reason to write it each time. */
-const told = new Set<string>()
+const reported = new Set<string>()
 
 /** Says that a row cannot be read: to whoever asked for such rows, and once to the log. */
 function tellUnreadable(scope: Scope, row: UnreadableRow, error: unknown): void {
   scope.onUnreadable?.(row)
   const key = `${scope.kitchen.id} ${row.kind} ${row.id}`
-  if (told.has(key)) return
-  told.add(key)
+  if (reported.has(key)) return
+  reported.add(key)
   const reason = error instanceof Error ? error.message : String(error)
   process.stderr.write(`A ${row.kind} cannot be read and is left out of lists (${row.id}): ${reason.slice(0, 300)}\n`)
 }

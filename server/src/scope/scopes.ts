@@ -14,14 +14,14 @@ export type Scopes = (request: InKitchen, actor?: Actor) => Promise<Scope>
 
 /** Makes the scope of each request; refuses a kitchen that is not there. */
 export function scopesOf(database: Database, clock: Clock): Scopes {
-  const known = new Map<string, { kitchen: Kitchen; readAtMs: number }>()
+  const kitchens = new Map<string, { kitchen: Kitchen; readAtMs: number }>()
   return async ({ params: { kitchenId } }, actor = 'office') => {
-    const before = known.get(kitchenId)
+    const before = kitchens.get(kitchenId)
     if (before && Date.now() - before.readAtMs < KNOWN_MS) return scope(before.kitchen, actor)
     const row = await database.models.Kitchen.findByPk(kitchenId)
     if (!row) throw new Refusal('not-found', 'There is no such kitchen.')
     const kitchen: Kitchen = row.get({ plain: true })
-    known.set(kitchenId, { kitchen, readAtMs: Date.now() })
+    kitchens.set(kitchenId, { kitchen, readAtMs: Date.now() })
     return scope(kitchen, actor)
   }
   function scope(kitchen: Kitchen, actor: Actor): Scope {

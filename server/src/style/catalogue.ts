@@ -39,9 +39,9 @@ export function itemFromCatalogue(item: CatalogueItem): Item {
 /** Adds what the catalogue has and the kitchen has not, by the names of items. */
 export async function insertCatalogue(scope: Scope): Promise<void> {
   const names = new Set((await items(scope)).map((item) => item.name))
-  const missing = CATALOGUE.filter((item) => !names.has(item.name)).map((known) => ({
-    family: known.family,
-    item: itemFromCatalogue(known),
+  const missing = CATALOGUE.filter((item) => !names.has(item.name)).map((item) => ({
+    family: item.family,
+    item: itemFromCatalogue(item),
   }))
   if (missing.length === 0) return
   const styles = missing.flatMap(({ family, item }) =>

@@ -30,8 +30,8 @@ function plateOf(pieces: number | null, edible: number | null): ProductPlate | n
 
 /** Says what a plate of a product is; refuses a product that this kitchen does not have. */
 export async function updatePlate(scope: Scope, id: string, plate: ProductPlate | null): Promise<void> {
-  const known = await products(scope)
-  if (!known.some((row) => row.id === id)) throw notFound('product')
+  const existing = await products(scope)
+  if (!existing.some((row) => row.id === id)) throw notFound('product')
   const platePieces = plate?.by === 'pieces' ? plate.count : null
   const plateEdible = plate?.by === 'edible' ? plate.grams : null
   await scope.database.models.Product.update(
@@ -48,9 +48,9 @@ export async function withProducts(
   scope: Scope,
   styles: readonly { item: Pick<Item, 'name'>; style: Style; usualName?: (pile: string) => string }[],
 ): Promise<Style[]> {
-  const known = await products(scope)
-  const byId = new Set(known.map(({ id }) => id))
-  const byName = new Map(known.map(({ id, name }) => [nameKey(name), id]))
+  const existing = await products(scope)
+  const byId = new Set(existing.map(({ id }) => id))
+  const byName = new Map(existing.map(({ id, name }) => [nameKey(name), id]))
   const added: KnownProduct[] = []
   const productNamed = (name: string): string => {
     const there = byName.get(nameKey(name))

@@ -61,7 +61,7 @@ export async function createStyle(scope: Scope, itemId: string, style: Style): P
     read: () => store.styleById(scope, style.id),
     create: () =>
       decide(scope, 'styles', async (inside) => insertStyle(inside, await requireItem(inside, itemId), style)),
-    isSame: (known) => known.itemId === itemId && isSameStyle(known.style, style),
+    isSame: (existing) => existing.itemId === itemId && isSameStyle(existing.style, style),
     taken: { path: 'name', detail: 'A style of this name is there already.' },
   })
   return added

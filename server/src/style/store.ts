@@ -71,8 +71,8 @@ export async function itemIdOfStyle(scope: Scope, styleId: string): Promise<stri
 
 /** A style of an id with the item that it belongs to; null where there is none. */
 export async function styleById(scope: Scope, id: string): Promise<{ itemId: string; style: Style } | null> {
-  const [known] = await stylesWhere(scope, { id })
-  return known ? { itemId: known.row.itemId, style: styleOfRow(known) } : null
+  const [style] = await stylesWhere(scope, { id })
+  return style ? { itemId: style.row.itemId, style: styleOfRow(style) } : null
 }
 
 /** Inserts items after those that are there, each with its styles: three statements, however many. */

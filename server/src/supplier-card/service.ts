@@ -11,9 +11,13 @@ import { suppliers } from '../supplier/index.ts'
 export async function cards(scope: Scope, query: SupplierCardsQuery): Promise<SupplierCards> {
   // Refuses a span the wrong way round, before anything else is asked.
   const { groups } = await summary(scope, { ...query, group: 'supplier' })
-  const [sums, lots, known] = await Promise.all([styleSums(scope, query), lotsReceived(scope, query), suppliers(scope)])
+  const [sums, lots, allSuppliers] = await Promise.all([
+    styleSums(scope, query),
+    lotsReceived(scope, query),
+    suppliers(scope),
+  ])
   const bringing = new Set([...lots.map(({ supplierId }) => supplierId), ...groups.map(({ key }) => key)])
-  const made = known
+  const found = allSuppliers
     .filter(({ id }) => bringing.has(id))
     .map(async ({ id, name }): Promise<SupplierCard> => {
       const group = groups.find(({ key }) => key === id)
@@ -27,7 +31,7 @@ export async function cards(scope: Scope, query: SupplierCardsQuery): Promise<Su
         prices: await pricesOf(scope, id, query),
       }
     })
-  return (await Promise.all(made)).sort((a, b) => a.name.localeCompare(b.name))
+  return (await Promise.all(found)).sort((a, b) => a.name.localeCompare(b.name))
 }
 
 function itemsOf(sums: readonly StyleSums[], supplier: string): SupplierCard['items'] {
@@ -80,14 +84,14 @@ async function pricesOf(
   const last = to ?? dayOf(scope)
   const articles = await articlesOfSupplier(scope, supplierId)
   return articles.flatMap(({ article, prices }) => {
-    const known = prices
+    const changes = prices
       .filter((price) => price.from <= last)
       .map((price) => ({ from: price.from, amount: price.price.amount, per: price.price.per }))
       .sort((a, b) => (a.from < b.from ? -1 : 1))
-    const newest = known.at(-1)
+    const newest = changes.at(-1)
     if (!newest) return []
-    const start = known.filter((price) => from !== undefined && price.from <= from).at(-1)
-    const points = known.filter(
+    const start = changes.filter((price) => from !== undefined && price.from <= from).at(-1)
+    const points = changes.filter(
       (price) => price.per === newest.per && (price === start || from === undefined || price.from > from),
     )
     return [

@@ -6,8 +6,8 @@ import * as store from './store.ts'
 
 /** The supplier of an id; refuses the field where this kitchen has none. */
 export async function requireSupplier(scope: Scope, id: string, path = 'supplierId'): Promise<Supplier> {
-  const known = (await store.suppliers(scope)).find((supplier) => supplier.id === id)
-  if (known) return known
+  const supplier = (await store.suppliers(scope)).find((supplier) => supplier.id === id)
+  if (supplier) return supplier
   throw new Refusal('not-found', 'This kitchen has no such supplier.', {
     issues: [{ path, message: 'is not a supplier here' }],
   })
@@ -21,8 +21,8 @@ export const updateSupplier = (scope: Scope, supplier: Supplier): Promise<Suppli
   decide(scope, 'suppliers', (inside) => changeOrAdd(inside, supplier))
 
 async function changeOrAdd(scope: Scope, supplier: Supplier): Promise<Supplier[]> {
-  const known = await store.suppliers(scope)
-  if (known.some((row) => row.id === supplier.id)) {
+  const existing = await store.suppliers(scope)
+  if (existing.some((row) => row.id === supplier.id)) {
     await refuseTaken('name', 'Another supplier has this name: merge the two instead.', () =>
       store.replaceSupplier(scope, supplier),
     )
@@ -59,8 +59,8 @@ export async function mergeSuppliers(scope: Scope, id: string, into: string): Pr
 export async function suppliersNamed(scope: Scope, names: readonly string[]): Promise<Map<string, string>> {
   const ids = new Map<string, string>()
   for (const name of new Set(names)) {
-    const known = (await store.supplierNamed(scope, name)) ?? (await store.supplierAdded(scope, newId(), name))
-    ids.set(name, known.id)
+    const supplier = (await store.supplierNamed(scope, name)) ?? (await store.supplierAdded(scope, newId(), name))
+    ids.set(name, supplier.id)
   }
   return ids
 }

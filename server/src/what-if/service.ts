@@ -17,9 +17,9 @@ export const createWhatIf = (scope: Scope, fabricationId: string, whatIf: WhatIf
   decide(scope, 'what-ifs', (inside) => keep(inside, fabricationId, whatIf))
 
 async function keep(scope: Scope, fabricationId: string, whatIf: WhatIf): Promise<WhatIf[]> {
-  const known = await kept(scope, fabricationId)
-  if (known.some((row) => row.id === whatIf.id)) await store.updateWhatIf(scope, whatIf)
-  else if (known.length >= MAX_KEPT) {
+  const existing = await kept(scope, fabricationId)
+  if (existing.some((row) => row.id === whatIf.id)) await store.updateWhatIf(scope, whatIf)
+  else if (existing.length >= MAX_KEPT) {
     throw new Refusal('invalid-input', `A record has room for ${MAX_KEPT} what-ifs.`, {
       issues: [{ path: 'id', message: 'let one of the others go first' }],
     })

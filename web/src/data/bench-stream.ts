@@ -10,8 +10,8 @@ import { streamWhileSeen } from './seen-stream.ts'
 
 /** A state with news added: facts that it has already are left as they are. */
 export function withNews(state: FabricationState, news: FabricationNews): FabricationState {
-  const known = new Set(state.facts.map((fact) => fact.id))
-  const missing = news.facts.filter((fact) => !known.has(fact.id))
+  const ids = new Set(state.facts.map((fact) => fact.id))
+  const missing = news.facts.filter((fact) => !ids.has(fact.id))
   return missing.length === 0 ? state : { ...state, facts: [...state.facts, ...missing] }
 }
 

@@ -46,8 +46,8 @@ export function useUpdateStyleWork(planId: string) {
       call(updateStyleWork, { kitchenId, styleId, body: work }),
     // It stands at once: what is typed next begins from it.
     onMutate: ({ styleId, work }) =>
-      queries.setQueryData<StylesWork>(queryKey, (known) =>
-        known?.map((row) => (row.styleId === styleId ? { ...row, work } : row)),
+      queries.setQueryData<StylesWork>(queryKey, (works) =>
+        works?.map((row) => (row.styleId === styleId ? { ...row, work } : row)),
       ),
     onError: () => queries.invalidateQueries({ queryKey }),
   })
@@ -62,8 +62,8 @@ export function useUpdateCookWeeks() {
     mutationFn: (cooks: CookWeeks['cooks']) => call(kitchenOperations.updateCookWeeks, { kitchenId, body: { cooks } }),
     onMutate: (cooks) => {
       const before = queries.getQueryData<Cook[]>(queryKey)
-      queries.setQueryData<Cook[]>(queryKey, (known) =>
-        known?.map((cook) => ({ ...cook, ...cooks.find((other) => other.id === cook.id) })),
+      queries.setQueryData<Cook[]>(queryKey, (kept) =>
+        kept?.map((cook) => ({ ...cook, ...cooks.find((other) => other.id === cook.id) })),
       )
       return before
     },

@@ -33,8 +33,8 @@ const FIRST_ORDER = 1_000_000
 
 export function factOfOldEntry(entry: OldEntry, at: number): OutboxEntry {
   const { id, kitchenId, fabricationId, storedAtMs } = entry
-  const made = { id, order: FIRST_ORDER + at, fabricationId }
-  return { id, kitchenId, fact: factOf(entry, made), ...(storedAtMs === undefined ? {} : { storedAtMs }) }
+  const fields = { id, order: FIRST_ORDER + at, fabricationId }
+  return { id, kitchenId, fact: factOf(entry, fields), ...(storedAtMs === undefined ? {} : { storedAtMs }) }
 }
 
 function factOf(entry: OldEntry, made: { id: string; order: number; fabricationId: string }): Fact {
@@ -95,7 +95,7 @@ export function factsOfOldCuts(waiting: readonly OldWaitingCut[], now: string): 
     const { id, way, shape, planned, weighed, takenAt } = entry.cut
     if (takenBack.has(id)) return []
     const grams = { planned: wholeMilligrams(planned), weighed: wholeMilligrams(weighed) }
-    const made = { id: idFrom('cut', id), order, takenAt, fabricationId: null, readingId: null }
-    return [{ kind: 'measured-cut', ...made, way, shape, ...grams }]
+    const fields = { id: idFrom('cut', id), order, takenAt, fabricationId: null, readingId: null }
+    return [{ kind: 'measured-cut', ...fields, way, shape, ...grams }]
   })
 }

@@ -103,8 +103,8 @@ export class Outbox {
     const left = await this.#options.store.all()
     this.#see(left)
     const { writing, waiting, stored } = this.#state
-    const known = new Set([...writing, ...waiting, ...stored].map((entry) => entry.id))
-    const fresh = left.filter((entry) => !known.has(entry.id))
+    const ids = new Set([...writing, ...waiting, ...stored].map((entry) => entry.id))
+    const fresh = left.filter((entry) => !ids.has(entry.id))
     const isOld = ({ storedAtMs }: OutboxEntry) =>
       storedAtMs !== undefined && storedAtMs < this.#nowMs() - REMEMBERED_MS
     this.#change({
@@ -188,8 +188,8 @@ export class Outbox {
       for (const entry of batch) if (!(await this.#sendBatch([entry]))) return false
       return true
     }
-    const told = result.kind === 'refused' ? [{ at: 0, reason: result.reason }] : (result.refused ?? [])
-    const refused = told.flatMap(({ at, reason }) => {
+    const refusals = result.kind === 'refused' ? [{ at: 0, reason: result.reason }] : (result.refused ?? [])
+    const refused = refusals.flatMap(({ at, reason }) => {
       const entry = batch[at]
       return entry ? [{ entry, reason }] : []
     })

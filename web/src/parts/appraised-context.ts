@@ -24,13 +24,13 @@ export function useAppraisal(document: FabricationDocument): Appraised {
 }
 
 /** What documents say, worked out once for as long as somebody holds them. */
-const known = new WeakMap<FabricationDocument, Appraisal>()
+const appraisals = new WeakMap<FabricationDocument, Appraisal>()
 
 /** What a document says; lists that are sorted by it ask for it often. */
 export function appraisalOf(document: FabricationDocument): Appraisal {
-  const before = known.get(document)
+  const before = appraisals.get(document)
   if (before) return before
   const now = appraise(document)
-  known.set(document, now)
+  appraisals.set(document, now)
   return now
 }

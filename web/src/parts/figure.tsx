@@ -143,10 +143,10 @@ function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   const resultOf = (result: number) => format.quantity(result, quantity)
   const own = resultOf(evaluate(expression))
   const more = moreDigits(expression, resultOf, format)
-  const said = format.expression(expression)
-  const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(said, (entry) => entry.name))
+  const formula = format.expression(expression)
+  const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(formula, (entry) => entry.name))
   const numbers = word(
-    said,
+    formula,
     (entry) => format.formula(entry.value, entry.quantity, more),
     (value) => format.typed(value),
   )

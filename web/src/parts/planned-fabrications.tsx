@@ -50,12 +50,12 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
   const { id, style, item, units, day, begins, cookId, minutes, isDropped, lotId } = planned
   const unitName = items.data?.find((row) => row.id === planned.itemId)?.unitName
   const today = dayIn(timeZone, new Date())
-  const said = `${units} ${units === 1 ? (unitName?.one ?? '') : (unitName?.many ?? '')}`
+  const unitWords = `${units} ${units === 1 ? (unitName?.one ?? '') : (unitName?.many ?? '')}`
   return (
     <li>
       <div>
         <strong>
-          {said} of {item}
+          {unitWords} of {item}
         </strong>{' '}
         for {style.toLowerCase()}
         <br />
@@ -67,7 +67,7 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
         </span>
       </div>
       <Form.Select
-        aria-label={`Who cuts ${said} of ${item}`}
+        aria-label={`Who cuts ${unitWords} of ${item}`}
         value={cookId ?? begins?.cookId ?? ''}
         disabled={update.isPending}
         onChange={(event) => update.mutate({ plannedId: id, cookId: event.target.value || null, isDropped })}
@@ -92,7 +92,7 @@ function PlannedRow({ planned }: { planned: PlannedFabrication }) {
         size="sm"
         variant="link"
         disabled={update.isPending}
-        aria-label={`Remove ${said} of ${item} from the plan`}
+        aria-label={`Remove ${unitWords} of ${item} from the plan`}
         onClick={() => update.mutate({ plannedId: id, cookId, isDropped: true })}
       >
         Remove from plan

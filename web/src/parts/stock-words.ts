@@ -37,9 +37,9 @@ export function daysLeftWords(days: number | null): string {
 /** Until when a lot may be used, and what says so. */
 export function lotLastDayWords(lot: Lot, items: readonly Item[]): string {
   const days = daysOpenOf(lot, items)
-  const known = lotLastDay({ ...lot, daysOpen: days })
-  if (known === null) return 'nobody says'
-  if (known.by === 'label' || lot.openedOn === null) return `${dayWords(known.last)}, by its label`
+  const lastDay = lotLastDay({ ...lot, daysOpen: days })
+  if (lastDay === null) return 'nobody says'
+  if (lastDay.by === 'label' || lot.openedOn === null) return `${dayWords(lastDay.last)}, by its label`
   const keeps = days === 1 ? 'keeps for that day' : `keeps ${days} days, that day counted`
-  return `${dayWords(known.last)}: opened on ${dayWords(lot.openedOn)}, it ${keeps}`
+  return `${dayWords(lastDay.last)}: opened on ${dayWords(lot.openedOn)}, it ${keeps}`
 }

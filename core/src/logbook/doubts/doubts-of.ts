@@ -25,17 +25,17 @@ export function doubtsOf(records: readonly DoubtRecord[], containers: readonly D
   const doubts = new Map<string, Doubt[]>(records.map(({ id }) => [id, []]))
   const add = (doubt: Doubt) => doubts.get(doubt.id)?.push(doubt)
   const ofPiles = [...byStyle.values()].flatMap((own) => pilesOff(own, containers))
-  const said = new Set(ofPiles.map(({ id }) => id))
+  const doubted = new Set(ofPiles.map(({ id }) => id))
   for (const { id, balance, isSettled, twice } of records) {
     // A pile that says why says more than the weights that do not add up, and than the yield that it moves.
-    if (balance !== 'ok' && !isSettled && !said.has(id)) add({ kind: 'balance', id, balance })
+    if (balance !== 'ok' && !isSettled && !doubted.has(id)) add({ kind: 'balance', id, balance })
     for (const takenTwice of twice) add({ kind: 'twice', id, ...takenTwice })
   }
   ofPiles.forEach(add)
   doubles(records).forEach(add)
   for (const own of byStyle.values()) {
     minutesOff(own).forEach(add)
-    for (const doubt of yieldsOff(own)) if (!said.has(doubt.id)) add(doubt)
+    for (const doubt of yieldsOff(own)) if (!doubted.has(doubt.id)) add(doubt)
   }
   for (const own of byItem.values()) {
     pricesOff(own).forEach(add)

@@ -36,8 +36,8 @@ export function pilesOff(records: readonly DoubtRecord[], containers: readonly D
   const all = records.flatMap((record) => record.piles.map((pile): OwnPile => ({ record, pile })))
   const byPile = [...groupBy(all, ({ pile }) => pile.key).values()]
   const heavy = byPile.flatMap((own) => heavyByContainer(own, containers))
-  const said = new Set(heavy.map(({ id, pile }) => `${id} ${pile}`))
-  const off = byPile.flatMap(sharesOff).filter(({ record, pile }) => !said.has(`${record.id} ${pile.name}`))
+  const doubted = new Set(heavy.map(({ id, pile }) => `${id} ${pile}`))
+  const off = byPile.flatMap(sharesOff).filter(({ record, pile }) => !doubted.has(`${record.id} ${pile.name}`))
   return [...heavy, ...[...groupBy(off, ({ record }) => record.id).values()].flatMap(doubtsOfRecord)]
 }
 

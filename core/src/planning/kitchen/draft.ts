@@ -44,8 +44,8 @@ export function demandOf(draft: PlanDraft): AskedOf[] {
   const coversOn = new Map(draft.covers.map(({ day, covers }) => [day, covers]))
   return draft.menu.flatMap(({ productId, share }) =>
     daysOf(draft).map((day): AskedOf => {
-      const said = draft.portions.find((portion) => portion.productId === productId && portion.day === day)
-      if (said) return { productId, day, quantity: said.quantity, isSaid: true }
+      const line = draft.portions.find((portion) => portion.productId === productId && portion.day === day)
+      if (line) return { productId, day, quantity: line.quantity, isSaid: true }
       return { productId, day, quantity: Math.ceil((coversOn.get(day) ?? 0) * share - NEAR), isSaid: false }
     }),
   )

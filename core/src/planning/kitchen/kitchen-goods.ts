@@ -235,14 +235,14 @@ function cutOf(
 function merged(yields: readonly GoodsYield[]): GoodsYield[] {
   const byProduct = new Map<string, GoodsYield>()
   for (const other of yields) {
-    const known = byProduct.get(other.productId)
+    const before = byProduct.get(other.productId)
     byProduct.set(
       other.productId,
-      known
+      before
         ? {
-            ...known,
-            quantity: { ...known.quantity, value: known.quantity.value + other.quantity.value },
-            sd: Math.hypot(known.sd, other.sd),
+            ...before,
+            quantity: { ...before.quantity, value: before.quantity.value + other.quantity.value },
+            sd: Math.hypot(before.sd, other.sd),
           }
         : other,
     )
@@ -293,12 +293,12 @@ function besideYield(
 function worthOfKilo(pile: FormPile): number {
   if (pile.class === 'primary') return pile.valuePerKg ?? 0
   const { name, class: of, valuePerKg, usedShare, processingPerKg } = pile
-  const said = {
+  const known = {
     ...(valuePerKg === null ? {} : { valuePerKg }),
     ...(usedShare === null ? {} : { usedShare }),
     ...(processingPerKg === null ? {} : { processingPerKg }),
   }
-  return creditOf({ name, class: of, weight: GRAMS_PER_KILOGRAM, ...said }, GRAMS_PER_KILOGRAM, 'net')
+  return creditOf({ name, class: of, weight: GRAMS_PER_KILOGRAM, ...known }, GRAMS_PER_KILOGRAM, 'net')
 }
 
 function readyOf(productId: string, form: ReadyForm, { wanted, lightPlates }: Asked): GoodsReady | null {

@@ -149,7 +149,7 @@ export function explainCutPortion(
     const whole = goods.wholes.find(({ id }) => id === cut.wholeId)
     const own = cut.yields.find((other) => other.productId === productId)
     if (!whole || !own) return []
-    const known = (field: 'minutes' | 'consumables') =>
+    const valueOf = (field: 'minutes' | 'consumables') =>
       valueIn(draft, { kind: 'cut', id: cut.id, field }, cut[field]).value
     const one = valueIn(draft, { kind: 'whole', id: whole.id, field: 'price' }, whole.price).value / whole.pack
     const portions = valueIn(draft, { kind: 'yield', id: cut.id, productId, field: 'quantity' }, own.quantity).value
@@ -164,14 +164,14 @@ export function explainCutPortion(
       minus(
         plus(
           value(whole.name, one, 'money'),
-          times(value('minutes', known('minutes'), 'minutes'), value('a minute', rate, 'money')),
-          value('bags and the like', known('consumables'), 'money'),
+          times(value('minutes', valueOf('minutes'), 'minutes'), value('a minute', rate, 'money')),
+          value('bags and the like', valueOf('consumables'), 'money'),
         ),
         value('what comes beside it', beside, 'money'),
       ),
       value('portions', portions, 'count'),
     )
-    const perPortion = (one + known('minutes') * rate + known('consumables') - beside) / portions
+    const perPortion = (one + valueOf('minutes') * rate + valueOf('consumables') - beside) / portions
     return [{ perPortion, explanation: { title: cut.name, quantity: 'money', expression } satisfies Explanation }]
   })
   const [cheapest] = ways.sort((a, b) => a.perPortion - b.perPortion)

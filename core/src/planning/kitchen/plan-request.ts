@@ -25,12 +25,14 @@ export function hoursOn(
   { cooks, held, boardShare }: Pick<PlanGoods, 'cooks' | 'held' | 'boardShare'>,
   day: Day,
 ): Known {
-  const said = cooks.filter((cook) => cook.hours !== null)
+  const withHours = cooks.filter((cook) => cook.hours !== null)
   const usual =
-    said.length === 0 ? ASSUMED_HOURS : said.reduce((sum, { hours }) => sum + (hours?.[weekdayOf(day) - 1] ?? 0), 0)
+    withHours.length === 0
+      ? ASSUMED_HOURS
+      : withHours.reduce((sum, { hours }) => sum + (hours?.[weekdayOf(day) - 1] ?? 0), 0)
   return {
     value: Math.max(0, usual * boardShare.value - hoursHeld(held, day)),
-    source: said.length === 0 ? 'assumed' : 'week',
+    source: withHours.length === 0 ? 'assumed' : 'week',
   }
 }
 
@@ -47,8 +49,8 @@ export function comesOn(
   { id, deliveryDays }: PlanGoods['suppliers'][number],
   day: Day,
 ): boolean {
-  const said = draft.deliveries.find((delivery) => delivery.supplierId === id && delivery.day === day)
-  return said ? said.comes : (deliveryDays?.includes(weekdayOf(day)) ?? true)
+  const delivery = draft.deliveries.find((delivery) => delivery.supplierId === id && delivery.day === day)
+  return delivery ? delivery.comes : (deliveryDays?.includes(weekdayOf(day)) ?? true)
 }
 
 /** A plan as the solver is asked: names tell goods apart there, and lead back to their ids. */

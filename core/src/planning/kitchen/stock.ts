@@ -37,8 +37,8 @@ export function stockOf(goods: PlanGoods, draft: Said): StockOf[] {
 
 /** When and how much of a line comes, as far as anybody knows; null where none of it does. */
 export function comesAs(line: GoodsComing, { coming }: Pick<PlanDraft, 'coming'>): { day: Day; packs: number } | null {
-  const said = coming.find(({ expectedLineId }) => expectedLineId === line.expectedLineId)
-  const { day, packs } = said ?? line
+  const answer = coming.find(({ expectedLineId }) => expectedLineId === line.expectedLineId)
+  const { day, packs } = answer ?? line
   return day === null || packs <= 0 ? null : { day, packs }
 }
 

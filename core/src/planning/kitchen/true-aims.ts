@@ -14,11 +14,11 @@ const SAME = 1e-6
  * first, then what the aim is, then money. All bought ready stays what it is.
  */
 export function trueAims(plans: PlansByAim, totalsOf: (plan: OrderPlan) => PlanTotals): PlansByAim {
-  const made = PLAN_AIMS.flatMap((aim) => {
+  const found = PLAN_AIMS.flatMap((aim) => {
     const plan = plans[aim]
     return plan && plan.status !== 'refused' ? [{ plan, totals: totalsOf(plan) }] : []
   })
-  const measures: Readonly<Partial<Record<PlanAim, (of: (typeof made)[number]) => number>>> = {
+  const measures: Readonly<Partial<Record<PlanAim, (of: (typeof found)[number]) => number>>> = {
     cost: ({ plan }) => plan.cost.total,
     labour: ({ totals }) => totals.minutes,
     waste: ({ totals }) => totals.thrownKilos,
@@ -26,10 +26,10 @@ export function trueAims(plans: PlansByAim, totalsOf: (plan: OrderPlan) => PlanT
   return Object.fromEntries(
     Object.entries(plans).map(([aim, own]) => {
       const measure = measures[aim as PlanAim]
-      const first = made.find(({ plan }) => plan === own)
+      const first = found.find(({ plan }) => plan === own)
       if (!measure || !first) return [aim, own]
-      const ranked = (of: (typeof made)[number]) => [of.totals.short, measure(of), of.plan.cost.total]
-      const best = made.reduce((known, entry) => (isBelow(ranked(entry), ranked(known)) ? entry : known), first)
+      const ranked = (of: (typeof found)[number]) => [of.totals.short, measure(of), of.plan.cost.total]
+      const best = found.reduce((known, entry) => (isBelow(ranked(entry), ranked(known)) ? entry : known), first)
       return [aim, best.plan]
     }),
   )

@@ -21,6 +21,6 @@ export const saidIn = ({ changes }: Pick<PlanDraft, 'changes'>, of: ValueOf): nu
 
 /** The value of something as this plan has it: as it was said for it, else as the kitchen knows it. */
 export function valueIn(draft: Pick<PlanDraft, 'changes'>, of: ValueOf, known: Known): Known {
-  const said = saidIn(draft, of)
-  return said === null ? known : { value: said, source: 'plan' }
+  const changed = saidIn(draft, of)
+  return changed === null ? known : { value: changed, source: 'plan' }
 }

@@ -103,8 +103,8 @@ export class Draft {
     for (const { product, day, quantity } of this.request.demand) {
       if (quantity <= 0) continue
       const key = `${day} ${product}`
-      const known = asked.get(key)
-      if (known) known.asked += quantity
+      const before = asked.get(key)
+      if (before) before.asked += quantity
       else asked.set(key, { product, day: this.placeOf(day), asked: quantity })
     }
     return [...asked.values()].map((request) => ({

@@ -84,8 +84,8 @@ export function shiftsOfDay(
   at: number,
   { from, cooks, settings }: Pick<WorkOptions, 'from' | 'cooks' | 'settings'>,
 ): readonly (readonly [from: number, until: number])[] {
-  const said = cook.days[at]
-  if (said) return said
+  const ofDay = cook.days[at]
+  if (ofDay) return ofDay
   const isTold = cooks.some(({ week }) => week !== null)
   const week = cook.week ?? (isTold ? [] : usualWeek(settings.begins))
   return shiftsOn(((weekdayOf(from) - 1 + at) % 7) + 1, week)

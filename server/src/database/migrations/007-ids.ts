@@ -177,12 +177,12 @@ async function pointAtRenamed(database: Sequelize, table: 'articles' | 'lots'): 
     { type: QueryTypes.SELECT },
   )
   for (const { kitchen_id: kitchenId, item } of orphans) {
-    const known = CATALOGUE.find((catalogueItem) => catalogueItem.name === item)
-    if (!known) continue
+    const inCatalogue = CATALOGUE.find((catalogueItem) => catalogueItem.name === item)
+    if (!inCatalogue) continue
     const alike = await database.query<{ id: string; name: string }>(
       `SELECT id, name FROM items WHERE kitchen_id = :kitchenId AND species = :species
          AND unit_low = :low AND unit_usual = :usual AND unit_high = :high`,
-      { type: QueryTypes.SELECT, replacements: { kitchenId, species: known.species, ...known.unitWeight } },
+      { type: QueryTypes.SELECT, replacements: { kitchenId, species: inCatalogue.species, ...inCatalogue.unitWeight } },
     )
     const renamed = alike.filter(({ name }) => !CATALOGUE.some((catalogueItem) => catalogueItem.name === name))
     if (renamed.length !== 1) continue

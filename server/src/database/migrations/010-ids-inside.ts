@@ -151,12 +151,12 @@ async function rewriteCauses(database: Sequelize): Promise<void> {
 
 async function rewriteWhatIfs(database: Sequelize): Promise<void> {
   await rewrite(database, { table: 'what_ifs', key: 'id', columns: ['assumptions'] }, (_id, { assumptions }) => {
-    const said = assumptions as { piles: Pile[]; offers: { pile?: string }[] }
-    const offers = said.offers.flatMap(({ pile, ...offer }) => {
+    const named = assumptions as { piles: Pile[]; offers: { pile?: string }[] }
+    const offers = named.offers.flatMap(({ pile, ...offer }) => {
       if (pile === undefined) return [offer]
-      const pileId = idsIn(said.piles)(pile)
+      const pileId = idsIn(named.piles)(pile)
       return pileId ? [{ ...offer, pileId }] : []
     })
-    return { assumptions: { ...said, offers } }
+    return { assumptions: { ...named, offers } }
   })
 }

@@ -86,8 +86,8 @@ function RememberedColumns({ list, onChoose }: { list: ChosenList; onChoose: (ma
   if (list.fitting.length === 0) return null
   const choose = (supplierId: string) => {
     setChosen(supplierId)
-    const known = list.fitting.find((list) => list.supplierId === supplierId)
-    onChoose(known ? asOfToday(known, list) : list.guessed)
+    const remembered = list.fitting.find((list) => list.supplierId === supplierId)
+    onChoose(remembered ? asOfToday(remembered, list) : list.guessed)
   }
   return (
     <Form.Group controlId="remembered-columns" className="mb-3">

@@ -29,9 +29,9 @@ export function PriceForm({ from, onDone }: PriceFormProps) {
       ? { ...from, amount: from.price.amount, per: from.price.per }
       : { ...NOTHING, per: units === 'metric' ? 'kg' : 'lb', from: dayIn(timeZone, new Date()) },
   })
-  const keep = form.handleSubmit(({ amount, per, ...said }) =>
+  const keep = form.handleSubmit(({ amount, per, ...fields }) =>
     add.mutate(
-      { ...UNSAID, ...from, ...said, code: said.code.trim() || said.name, price: { amount, per } },
+      { ...UNSAID, ...from, ...fields, code: fields.code.trim() || fields.name, price: { amount, per } },
       { onSuccess: onDone },
     ),
   )

@@ -50,11 +50,11 @@ export function CautionForm({ caution, override, onDone }: CautionFormProps) {
   })
   const { register, control, formState } = form
   const { errors } = formState
-  const submit = form.handleSubmit(({ itemId, styleId, step, ...said }) =>
+  const submit = form.handleSubmit(({ itemId, styleId, step, ...values }) =>
     save.mutate(
       {
         cautionId: caution.id,
-        ...said,
+        ...values,
         // A style is of one item already.
         itemId: styleId ? null : itemId || null,
         styleId: styleId || null,

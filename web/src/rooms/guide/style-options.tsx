@@ -11,13 +11,13 @@ interface StyleOptionsProps {
 
 /** Where good cooks differ: each way with its reason, its minutes and what it does to the yield. */
 export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
-  const made = choicesOf(style, chosen)
+  const choices = choicesOf(style, chosen)
   const format = useFormat()
-  if (made.length === 0) return null
+  if (choices.length === 0) return null
   return (
     <>
       <h2>Where good cooks differ</h2>
-      {made.map(({ option, question, choice }) => (
+      {choices.map(({ option, question, choice }) => (
         <fieldset key={option} className={css.guideOption}>
           <legend>{question}</legend>
           {style.options

@@ -13,9 +13,9 @@ interface LearningLinesProps {
 export default function LearningLines({ points, what, words }: LearningLinesProps) {
   const navigate = useNavigate()
   const data = points.map(({ low, high, ...point }) => ({ ...point, band: low === null ? null : [low, high] }))
-  const said = points.map(({ repetition, value }) => `${repetition}: ${words(value)}`).join('; ')
+  const pointWords = points.map(({ repetition, value }) => `${repetition}: ${words(value)}`).join('; ')
   return (
-    <figure className={css.chart} aria-label={`${what} by how many were cut: ${said}`}>
+    <figure className={css.chart} aria-label={`${what} by how many were cut: ${pointWords}`}>
       <ResponsiveContainer width="100%" height="100%">
         <ComposedChart data={data} margin={{ top: 8, right: 24, bottom: 4, left: 8 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--line)" vertical={false} />

@@ -53,8 +53,8 @@ export function useView(today: string): LogbookView {
     [setSearch],
   )
   return useMemo(() => {
-    const said = search.get('period') ?? ''
-    const period = isPeriod(said) ? said : FIRST_PERIOD
+    const periodText = search.get('period') ?? ''
+    const period = isPeriod(periodText) ? periodText : FIRST_PERIOD
     const span =
       period === 'all'
         ? {}

@@ -95,10 +95,10 @@ type Signal = LogbookSeries['signals'][number]
 /** Which pile there is more or less of than is usual, and where that went. */
 function MovedWords({ moved, against }: Pick<Signal, 'moved' | 'against'>) {
   const format = useFormat()
-  const told = [moved, against].flatMap((pile) =>
+  const moves = [moved, against].flatMap((pile) =>
     pile
       ? `${pile.name} ${format.number(Math.abs(pile.difference) * 100, 1)} points ${pile.difference > 0 ? 'more' : 'less'}`
       : [],
   )
-  return told.length > 0 ? `Piles: ${told.join(', ')}. ` : null
+  return moves.length > 0 ? `Piles: ${moves.join(', ')}. ` : null
 }

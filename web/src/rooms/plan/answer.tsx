@@ -34,7 +34,7 @@ interface AnswerProps {
 
 /** First a sentence; then what else could be done, and how sure it is. */
 export function Answer({ run, shown, aim, onAim, seconds, onSeconds }: AnswerProps) {
-  const { made, state, failure } = run
+  const { answered: made, state, failure } = run
   return (
     <section aria-label="Answer" className={made && !run.isCurrent ? css.stale : ''}>
       {made && shown ? <Sentence made={made} shown={shown} aim={aim} /> : null}
@@ -158,14 +158,14 @@ function Running({ run, seconds, onSeconds }: { run: PlanRun; seconds: number; o
   const format = useFormat()
   const { state, progress } = run
   const isRunning = state === 'running' || state === 'beside' || state === 'further'
-  const before = run.made && !run.isCurrent ? 'What stands here answers what was asked before. ' : ''
-  const known = progress && Number.isFinite(progress.best) && Number.isFinite(progress.bound)
+  const before = run.answered && !run.isCurrent ? 'What stands here answers what was asked before. ' : ''
+  const isBounded = progress && Number.isFinite(progress.best) && Number.isFinite(progress.bound)
   return (
     <div className={`${css.running} no-print`}>
       <span role="status">
         {before}
         {state === 'running'
-          ? known
+          ? isBounded
             ? `Best so far ${format.money(progress.best)}, not below ${format.money(progress.bound)}: ${format.share(Math.min(1, progress.gap))} between.`
             : 'Making the plan …'
           : state === 'beside'

@@ -34,7 +34,7 @@ export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, sh
   const format = useFormat()
   const { timeZone } = useKitchen()
   const [items, cooks, works] = [useItems(), useCooks(), usePlanWork(id)]
-  const [made, setMade] = useState<{ of: unknown; schedule: Schedule } | null>(null)
+  const [answered, setMade] = useState<{ of: unknown; schedule: Schedule } | null>(null)
   const tried = useMemo(() => {
     if (!items.data || !cooks.data || !works.data || shown.cutting.length === 0) return null
     const accepted = asAccepted({ draft, goods, answer: shown }, { plan: { id, name }, items: items.data })
@@ -61,7 +61,7 @@ export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, sh
       </p>
     )
   }
-  const schedule = made?.of === tried ? made.schedule : null
+  const schedule = answered?.of === tried ? answered.schedule : null
   if (!schedule) {
     return (
       <p className="quiet" role="status">

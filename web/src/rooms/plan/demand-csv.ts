@@ -21,14 +21,14 @@ export function readDemand(
   days: readonly string[],
 ): DemandRead {
   const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' }).data
-  const known = new Map(products.map(({ id, name }) => [name.toLowerCase(), id]))
+  const idByName = new Map(products.map(({ id, name }) => [name.toLowerCase(), id]))
   const read: DemandRead = { lines: [], issues: [] }
   rows.forEach(([product = '', day = '', portions = ''], index) => {
     const row = index + 1
     const date = parseDay(day)
     const quantity = parseNumber(portions)
     if (index === 0 && date === null && quantity === null) return
-    const productId = known.get(product.trim().toLowerCase())
+    const productId = idByName.get(product.trim().toLowerCase())
     const refuse = (column: DemandRead['issues'][number]['column'], words: string) =>
       read.issues.push({ row, column, words })
     if (productId === undefined) refuse('product', `“${product}” is no product of this kitchen.`)

@@ -124,8 +124,8 @@ function ProductRow({ draft, change, productId, name, asked }: ProductRowProps) 
             isLabelHidden
             value={isSaid ? quantity : null}
             hint={isSaid ? '' : quantity === 0 ? '' : format.quantity(quantity, 'count')}
-            onChange={(said, isValid) => {
-              if (isValid) setPortions(day, said)
+            onChange={(portions, isValid) => {
+              if (isValid) setPortions(day, portions)
             }}
           />
         </td>

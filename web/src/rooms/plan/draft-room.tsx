@@ -112,7 +112,7 @@ function Planned({ plan, state, goods }: { plan: Plan; state: DraftState; goods:
   const run = usePlanRun({ draft, goods, seconds, usual })
   const [aim, setAim] = useState<PlanAim>('cost')
   const { accept } = useAcceptPlan(plan.id)
-  const { made } = run
+  const { answered: made } = run
   const shown = made && (aim === 'cost' ? made.plan : (made.aims[aim] ?? made.plan))
   const canAccept =
     made !== null &&

@@ -26,14 +26,14 @@ export interface DraftState {
 
 /** A plan while it is worked on: every change stands at once and is kept a moment later. */
 export function usePlanDraft(plan: Plan): DraftState {
-  const [said, setSaid] = useState({ name: plan.name, draft: plan.draft })
-  const [kept, setKept] = useState(said)
+  const [content, setSaid] = useState({ name: plan.name, draft: plan.draft })
+  const [kept, setKept] = useState(content)
   const version = useRef(plan.version)
   const update = useUpdatePlan(plan.id)
   const { mutate, mutateAsync, isPending, isError } = update
-  const isChanged = said !== kept
-  const editOf = (own: typeof said) => ({ ...own, name: own.name.trim() || plan.name, version: version.current })
-  useKeptSoon(said, {
+  const isChanged = content !== kept
+  const editOf = (own: typeof content) => ({ ...own, name: own.name.trim() || plan.name, version: version.current })
+  useKeptSoon(content, {
     ...{ isChanged, isHeld: isPending || isError, afterMs: SAVE_AFTER_MS },
     save: async (own) => {
       const saved = await mutateAsync(editOf(own))
@@ -44,7 +44,7 @@ export function usePlanDraft(plan: Plan): DraftState {
   })
   const change = (part: Partial<PlanDraft>) => setSaid((before) => ({ ...before, draft: { ...before.draft, ...part } }))
   return {
-    ...said,
+    ...content,
     rename: (name) => setSaid((before) => ({ ...before, name })),
     change,
     setValue: ({ kind, id, productId = null, field }, value) =>

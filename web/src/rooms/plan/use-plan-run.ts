@@ -35,7 +35,7 @@ export interface Made extends PlanBasis {
 }
 
 export interface PlanRun {
-  made: Made | null
+  answered: Made | null
   /** What was made answers what is asked now. */
   isCurrent: boolean
   state: 'waiting' | 'running' | 'beside' | 'further' | 'done' | 'stopped' | 'failed'
@@ -53,9 +53,9 @@ const PAUSE_MS = 350
 
 /** With more plans for aims; one that costs less than the plan that was made for its cost takes its place. */
 function withAims(made: Made, more: PlansByAim): Made {
-  const known = { ...made.aims, ...more }
-  const aims = trueAims(known, (plan) => planTotals(plan, made.goods, made.draft))
-  const [own, best] = [known.cost ?? made.plan, aims.cost ?? made.plan]
+  const allAims = { ...made.aims, ...more }
+  const aims = trueAims(allAims, (plan) => planTotals(plan, made.goods, made.draft))
+  const [own, best] = [allAims.cost ?? made.plan, aims.cost ?? made.plan]
   if (own === best) return { ...made, aims, plan: own }
   const plan = planInPlaceOf(own, best)
   return { ...made, aims: { ...aims, cost: plan }, plan }
@@ -63,8 +63,8 @@ function withAims(made: Made, more: PlansByAim): Made {
 
 /** The same plan, of which more is known now: nothing cheaper was found. */
 function withBound(made: Made, { plan, seconds }: { plan: OrderPlan; seconds: number }): Made {
-  const known = planKnownBetter(made.plan, plan)
-  return { ...made, seconds, plan: known, aims: { ...made.aims, cost: known } }
+  const better = planKnownBetter(made.plan, plan)
+  return { ...made, seconds, plan: better, aims: { ...made.aims, cost: better } }
 }
 
 /** Makes the plan of a draft aside, anew whenever what is asked changes; what was made stays until the next is there. */
@@ -84,7 +84,7 @@ export function usePlanRun({
   const asked = useMemo(() => planRequest(draft, goods, currency), [draft, goods, currency])
   const key = useMemo(() => JSON.stringify([asked, seconds]), [asked, seconds])
   const [round, setRound] = useState(0)
-  const [made, setMade] = useState<Made | null>(null)
+  const [answered, setMade] = useState<Made | null>(null)
   const [state, setState] = useState<PlanRun['state']>('waiting')
   const [progress, setProgress] = useState<ProgrammeProgress | null>(null)
   const [failure, setFailure] = useState<string | null>(null)
@@ -133,10 +133,10 @@ export function usePlanRun({
       breakOff.current = () => {}
     }
   }, [key, round])
-  const by = made && better && furtherFound(made.plan, better.plan, made.asked.request.demand)
+  const by = answered && better && furtherFound(answered.plan, better.plan, answered.asked.request.demand)
   return {
-    made: made && better && by === 'as-good' ? withBound(made, better) : made,
-    isCurrent: made !== null && made.asked === asked,
+    answered: answered && better && by === 'as-good' ? withBound(answered, better) : answered,
+    isCurrent: answered !== null && answered.asked === asked,
     better: better && (by === 'less-short' || by === 'cheaper') ? { plan: better.plan, by } : null,
     takeBetter: () => {
       if (better) setMade((known) => known && withAims({ ...known, ...better }, { cost: better.plan }))

@@ -63,9 +63,9 @@ export default function SetUp() {
   // Sent again after a failure, each cook is the same one.
   const [cookIds] = useState(() => new Map<string, string>())
   const idOf = (cook: string) => {
-    const known = cookIds.get(cook) ?? newId()
-    cookIds.set(cook, known)
-    return known
+    const cookId = cookIds.get(cook) ?? newId()
+    cookIds.set(cook, cookId)
+    return cookId
   }
   const form = useForm<Answers>({ resolver: zodResolver(answers), defaultValues: guesses(), mode: 'onChange' })
   const open = form.handleSubmit(({ cooks, ...kitchen }) =>

@@ -25,7 +25,9 @@ export function Containers() {
     resolver: zodResolver(fields),
     defaultValues: { name: '', grams: null as unknown as number },
   })
-  const add = form.handleSubmit((said) => create.mutate({ id: newId(), ...said }, { onSuccess: () => form.reset() }))
+  const add = form.handleSubmit((values) =>
+    create.mutate({ id: newId(), ...values }, { onSuccess: () => form.reset() }),
+  )
   return (
     <section aria-labelledby="containers">
       <h2 id="containers">Containers</h2>

@@ -22,22 +22,22 @@ export function CooksWeek() {
   const update = useUpdateCookWeeks()
   const format = useFormat()
   if (!cooks.data || cooks.data.length === 0) return null
-  const known = cooks.data
-  const hoursOn = (at: number) => known.reduce((sum, { week }) => sum + (week ? (hoursOfWeek(week)[at] ?? 0) : 0), 0)
+  const allCooks = cooks.data
+  const hoursOn = (at: number) => allCooks.reduce((sum, { week }) => sum + (week ? (hoursOfWeek(week)[at] ?? 0) : 0), 0)
   return (
     <section aria-labelledby="cooks-week">
       <h2 id="cooks-week">Hours at the board</h2>
       <ShiftGrid
-        rows={known.map((cook) => ({
+        rows={allCooks.map((cook) => ({
           ...{ id: cook.id, name: cook.name },
           more: <Skills cook={cook} onChange={(skills) => update.mutate([{ id: cook.id, week: cook.week, skills }])} />,
         }))}
         columns={WEEKDAYS.map((day, index) => `${day} ${format.quantity(hoursOn(index), 'count')} h`)}
-        shifts={known.flatMap(({ id, week }) =>
+        shifts={allCooks.flatMap(({ id, week }) =>
           (week ?? []).map(({ day, from, until }) => ({ cookId: id, column: day - 1, from, until })),
         )}
         onChange={(cookId, column, shifts) => {
-          const cook = known.find(({ id }) => id === cookId)
+          const cook = allCooks.find(({ id }) => id === cookId)
           if (!cook) return
           const week = [
             ...(cook.week ?? []).filter(({ day }) => day !== column + 1),
@@ -50,7 +50,7 @@ export function CooksWeek() {
         Touch + for hours, drag them, or their ends; by keys: arrows move, Shift with arrows makes longer, Delete
         removes. Where nobody has any, every cook counts as there all day.
       </p>
-      <WeekFiles cooks={known} />
+      <WeekFiles cooks={allCooks} />
       {update.isError ? <Failed error={update.error} /> : null}
     </section>
   )

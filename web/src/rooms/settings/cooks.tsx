@@ -37,14 +37,14 @@ export function Cooks() {
         <CookRow
           key={cook.id}
           cook={cook}
-          onSave={(said) => change.mutateAsync({ id: cook.id, week: cook.week, skills: cook.skills, ...said })}
+          onSave={(values) => change.mutateAsync({ id: cook.id, week: cook.week, skills: cook.skills, ...values })}
         />
       ))}
       <CookRow
         key={`new ${cooks.data.length}`}
         cook={null}
         wagePerHour={wagePerHour}
-        onSave={(said) => add.mutateAsync({ id: newId(), week: null, skills: null, ...said })}
+        onSave={(values) => add.mutateAsync({ id: newId(), week: null, skills: null, ...values })}
       />
       {add.isError ? <Failed error={add.error} /> : null}
       {change.isError ? <Failed error={change.error} /> : null}
@@ -56,7 +56,7 @@ interface CookRowProps {
   /** Null for one that is added. */
   cook: Cook | null
   wagePerHour?: number
-  onSave: (said: Fields) => Promise<unknown>
+  onSave: (values: Fields) => Promise<unknown>
 }
 
 function CookRow({ cook, wagePerHour = 0, onSave }: CookRowProps) {
@@ -67,9 +67,9 @@ function CookRow({ cook, wagePerHour = 0, onSave }: CookRowProps) {
   })
   const { errors, isDirty, isSubmitting } = form.formState
   const of = cook ? ` of ${cook.name}` : ' of a new cook'
-  const save = form.handleSubmit((said) =>
-    onSave(said).then(
-      () => form.reset(said),
+  const save = form.handleSubmit((values) =>
+    onSave(values).then(
+      () => form.reset(values),
       // What went wrong stands below the list; what was typed stays.
       () => {},
     ),

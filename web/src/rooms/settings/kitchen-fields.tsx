@@ -33,7 +33,7 @@ export function KitchenFields() {
   const form = useForm<z.infer<typeof fields>>({ resolver: zodResolver(fields), defaultValues: kitchen })
   const { register, formState } = form
   const zones = TIME_ZONES.includes(kitchen.timeZone) ? TIME_ZONES : [kitchen.timeZone, ...TIME_ZONES]
-  const save = form.handleSubmit((said) => change.mutate(said, { onSuccess: () => form.reset(said) }))
+  const save = form.handleSubmit((values) => change.mutate(values, { onSuccess: () => form.reset(values) }))
   return (
     <section aria-labelledby="kitchen">
       <h2 id="kitchen">Kitchen</h2>

@@ -50,7 +50,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
   const pileId = record.piles.find((other) => other.name === pile)?.id ?? ''
   const offer = document.offers?.[at]?.name ?? ''
   const model = useMemo(() => forecastModel(document, at), [document, at])
-  const known = useMemo(
+  const evidenceOfPile = useMemo(
     () => ({
       yields: evidence.tests.flatMap((test) => test.shares[pileId] ?? []),
       minutesPerUnit: evidence.tests.flatMap((test) => test.minutesPerUnit ?? []),
@@ -59,11 +59,11 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
     }),
     [evidence, pileId, offer],
   )
-  const spreads = useMemo(() => (model ? spreadsFrom(model, known) : null), [model, known])
+  const spreads = useMemo(() => (model ? spreadsFrom(model, evidenceOfPile) : null), [model, evidenceOfPile])
   const { forecast, progress, cancel, again } = useForecast(model, spreads)
   const parts = useOpenParts('verdict.forecast')
   if (!model || !spreads) return null
-  const tests = known.yields.length
+  const tests = evidenceOfPile.yields.length
   const { portions = null, pileYield = null } = appraise(document).comparisons[at]?.breakEven ?? {}
   const even = { ofPile: evenShareOfPile(model, portions), onPlates: pileYield }
   return (
@@ -74,7 +74,7 @@ function ForecastSection({ document, at, evidence, record }: ForecastSectionProp
         {tests < TESTS_FOR_OWN
           ? `It rests on assumed yields: ${tests === 0 ? 'no test' : tests === 1 ? 'one test' : 'two tests'} of this cut style so far, and three are needed before the kitchen’s own speak.`
           : `It rests on ${tests} of the kitchen’s own tests.`}{' '}
-        <Settle even={even} yields={known.yields} assumed={model.centre.yield} />
+        <Settle even={even} yields={evidenceOfPile.yields} assumed={model.centre.yield} />
       </p>
       {progress === null ? (
         forecast ? null : (

@@ -42,19 +42,19 @@ export function RecordDetails({ record }: { record: FabricationRecord }) {
       leftOut: record.leftOut ?? '',
     },
   })
-  const save = form.handleSubmit(async ({ supplier, ...said }) => {
+  const save = form.handleSubmit(async ({ supplier, ...values }) => {
     const isSameSupplier = supplier === (record.supplier ?? '')
     const other = supplier === '' ? null : await supplierIdOf(kitchen.id, supplier)
     change.mutate(
       editOf(record, {
-        units: said.units,
-        date: said.date,
-        styleId: said.styleId || null,
-        cookId: said.cookId || null,
+        units: values.units,
+        date: values.date,
+        styleId: values.styleId || null,
+        cookId: values.cookId || null,
         supplierId: isSameSupplier ? record.supplierId : other,
-        lot: said.lot || null,
-        notes: said.notes || null,
-        leftOut: said.leftOut || null,
+        lot: values.lot || null,
+        notes: values.notes || null,
+        leftOut: values.leftOut || null,
       }),
     )
   })

@@ -158,10 +158,10 @@ function Compared({ item, whole, units, chosen, onChoose }: ComparedProps) {
 
 /** Each product that stands there once, with what a plate of it is. */
 function platesShown(sides: readonly SideBySide[], productOf: (pile: string) => Product | undefined) {
-  const seen = new Map(sides.flatMap(({ plates }) => plates.map((said) => [said.pile, said] as const)))
-  return [...seen.values()].flatMap((said) => {
-    const product = productOf(said.pile)
-    return product ? [{ product, said }] : []
+  const seen = new Map(sides.flatMap(({ plates }) => plates.map((plate) => [plate.pile, plate] as const)))
+  return [...seen.values()].flatMap((plate) => {
+    const product = productOf(plate.pile)
+    return product ? [{ product, said: plate }] : []
   })
 }
 
@@ -173,8 +173,8 @@ function cheapestOfEach(sides: readonly SideBySide[]): SideBySide[] {
   const best = new Map<string, SideBySide>()
   for (const side of sides) {
     const key = side.form.kind === 'whole' ? side.form.style : side.form.article
-    const known = best.get(key)
-    if (!known || costOf(side) < costOf(known)) best.set(key, side)
+    const before = best.get(key)
+    if (!before || costOf(side) < costOf(before)) best.set(key, side)
   }
   const whole = [...best.values()].filter(({ form }) => form.kind === 'whole')
   const ready = [...best.values()].filter(({ form }) => form.kind === 'ready').slice(0, 1)

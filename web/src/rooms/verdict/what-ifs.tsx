@@ -32,11 +32,11 @@ interface WhatIfsProps {
 /** What was tried out and kept, up to four of them beside the record. */
 export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps) {
   const [search, setSearch] = useSearchParams()
-  const known = whatIfs.kept.data ?? []
+  const keptWhatIfs = whatIfs.kept.data ?? []
   if (whatIfs.kept.isError) return <Failed error={whatIfs.kept.error} retry={() => void whatIfs.kept.refetch()} />
-  if (known.length === 0) return null
+  if (keptWhatIfs.length === 0) return null
   const asked = search.get(BESIDE)?.split(',')
-  const shown = (asked ? known.filter((row) => asked.includes(row.id)) : known).slice(0, MAX_BESIDE)
+  const shown = (asked ? keptWhatIfs.filter((row) => asked.includes(row.id)) : keptWhatIfs).slice(0, MAX_BESIDE)
   const choose = (id: string, isIn: boolean) => {
     const ids = shown.map((row) => row.id).filter((text) => text !== id)
     setSearch(
@@ -54,7 +54,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
   return (
     <section aria-labelledby="what-ifs">
       <h2 id="what-ifs">What if</h2>
-      {known.length > 1 ? <BesideChoice known={known} shown={shown} onChoose={choose} /> : null}
+      {keptWhatIfs.length > 1 ? <BesideChoice whatIfs={keptWhatIfs} shown={shown} onChoose={choose} /> : null}
       <Table className={css.whatIfs} responsive>
         <thead>
           <tr>
@@ -91,15 +91,15 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
 type KeptWhatIf = NonNullable<WhatIfsProps['whatIfs']['kept']['data']>[number]
 
 interface BesideChoiceProps {
-  known: readonly KeptWhatIf[]
+  whatIfs: readonly KeptWhatIf[]
   shown: readonly KeptWhatIf[]
   onChoose: (id: string, isIn: boolean) => void
 }
 
-const BesideChoice = ({ known, shown, onChoose }: BesideChoiceProps) => (
+const BesideChoice = ({ whatIfs, shown, onChoose }: BesideChoiceProps) => (
   <fieldset className={css.whatIfChoice}>
     <legend className="visually-hidden">Beside the record, up to four</legend>
-    {known.map(({ id, name }) => {
+    {whatIfs.map(({ id, name }) => {
       const isIn = shown.some((row) => row.id === id)
       return (
         <Form.Check

@@ -62,10 +62,10 @@ function keptHere(key: string): LaidPiece | null {
 export function useNextCut({ record, standing, board, layOut }: LiveFabrication): NextCutState | null {
   const shape = useMemo(() => shapeById(record.shape), [record.shape])
   const [before] = useState(() => keptHere(`next-cut.${record.id}`))
-  const said = board.states['next-cut']
+  const laid = board.states['next-cut']
   const onBoard = useMemo(
-    () => laidIn(said === undefined ? before : (said.state as LaidPiece | null), standing),
-    [said, before, standing],
+    () => laidIn(laid === undefined ? before : (laid.state as LaidPiece | null), standing),
+    [laid, before, standing],
   )
   const products = useMemo(
     () => onBoard?.products ?? (shape ? productsOfPiles(record.piles, shape.products) : []),
@@ -150,11 +150,11 @@ function useToldCut(
   layOut: LiveFabrication['layOut'],
 ): void {
   const { create } = useMeasuredCuts()
-  const told = useRef<string | null>(null)
+  const reported = useRef<string | null>(null)
   useEffect(() => {
     // The device that weighed it says it; the others are told. Said once, whatever is drawn meanwhile.
-    if (!fresh?.isMine || !next || !onBoard || !shape || told.current === fresh.id) return
-    told.current = fresh.id
+    if (!fresh?.isMine || !next || !onBoard || !shape || reported.current === fresh.id) return
+    reported.current = fresh.id
     const { id: readingId, fabricationId, grams } = fresh
     create({ fabricationId, readingId, way: onBoard.way, shape: shape.id, planned: next.weight, weighed: grams })
     const cut = { readingId, thickness: next.thickness, planned: next.weight }

@@ -30,11 +30,11 @@ export default function PileDialog({ live: { record, standing }, pile, isNew = f
   const change = useUpdateFabrication(record.id)
   const form = useForm<PileFields>({ resolver: zodResolver(pileFields), defaultValues: fieldsOf(pile) })
   const others = record.piles.filter((other) => other.id !== pile.id)
-  const save = form.handleSubmit((said) => {
-    if (others.some((other) => other.name.toLowerCase() === said.name.toLowerCase())) {
+  const save = form.handleSubmit((fields) => {
+    if (others.some((other) => other.name.toLowerCase() === fields.name.toLowerCase())) {
       return form.setError('name', { message: 'There is a pile of this name already.' })
     }
-    const changed = withFields(pile, said)
+    const changed = withFields(pile, fields)
     const piles = isNew
       ? [...record.piles, changed]
       : record.piles.map((other) => (other.id === pile.id ? changed : other))

@@ -57,14 +57,14 @@ function useToldNumber(
   lastMine: StandingReading | undefined,
   { plateNumbers, numberPlate }: Saying,
 ): void {
-  const told = useRef(new Set<string>())
+  const reported = useRef(new Set<string>())
   useEffect(() => {
     if (!state || !numbers || !lastMine) return
     const { id } = lastMine
     const number = numbers.get(id)
-    const isSaid = plateNumbers.has(id) || id in state.numbers || told.current.has(id)
+    const isSaid = plateNumbers.has(id) || id in state.numbers || reported.current.has(id)
     if (number === undefined || isSaid) return
-    told.current.add(id)
+    reported.current.add(id)
     numberPlate(id, number)
   }, [state, numbers, lastMine, plateNumbers, numberPlate])
 }
@@ -77,8 +77,8 @@ export function usePlates({ record, standing, board, layOut, numberPlate }: Live
   const usual = useMemo(() => plateOfPiles(record.piles), [record.piles])
   const [before] = useState(() => keptHere(`plates.${record.id}`))
   const [isMatching, setMatching] = useState(false)
-  const said = board.states.plates
-  const state = said === undefined ? before : (said.state as NumberedPlates | null)
+  const plates = board.states.plates
+  const state = plates === undefined ? before : (plates.state as NumberedPlates | null)
   const write = (next: NumberedPlates | null) => layOut('plates', next)
   const kinds = state?.plate.needs.map((need) => need.kind) ?? []
   const names = new Map(record.piles.map(({ id, name }) => [id, name]))

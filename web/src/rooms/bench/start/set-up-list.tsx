@@ -6,12 +6,12 @@ import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './start-fields.ts'
 
 /** What to lay out before the first cut, for as many as are cut. */
-export function SetUpList({ said, item, style }: { said: StartFields; item: Item; style: Style }) {
+export function SetUpList({ said: fields, item, style }: { said: StartFields; item: Item; style: Style }) {
   const format = useFormat()
-  const { units } = said
+  const { units } = fields
   if (typeof units !== 'number' || !(units >= 1)) return null
-  const { steps, piles } = settleStyle(style, said.chosen)
-  const invoiced = typeof said.invoiceWeight === 'number' ? said.invoiceWeight : units * item.unitWeight.usual
+  const { steps, piles } = settleStyle(style, fields.chosen)
+  const invoiced = typeof fields.invoiceWeight === 'number' ? fields.invoiceWeight : units * item.unitWeight.usual
   const list = setUpList({ steps, piles, consumables: style.consumables, units, grams: invoiced })
   return (
     <MoreFields title="Set-up list">

@@ -10,7 +10,7 @@ import type { StartFields } from './start-fields.ts'
 const number = (value: unknown) => (typeof value === 'number' && Number.isFinite(value) ? value : null)
 
 interface StartDoubtsProps {
-  said: StartFields
+  fields: StartFields
   item: Item
   /** What was paid for it last; null where nobody knows. */
   lastPrice: Price | null
@@ -19,22 +19,22 @@ interface StartDoubtsProps {
 }
 
 /** What looks wrong before anything is weighed: asked in one line, and nothing is held up. */
-export function StartDoubts({ said, item, lastPrice, onMeant }: StartDoubtsProps) {
+export function StartDoubts({ fields, item, lastPrice, onMeant }: StartDoubtsProps) {
   const format = useFormat()
   const { one, many } = item.unitName
   const { low, high } = item.unitWeight
   const [units, invoiceWeight, receivedWeight, amount] = [
-    said.units,
-    said.invoiceWeight,
-    said.receivedWeight,
-    said.amount,
+    fields.units,
+    fields.invoiceWeight,
+    fields.receivedWeight,
+    fields.amount,
   ].map(number)
   const doubts = startDoubts({
     units: units ?? null,
     invoiceWeight: invoiceWeight ?? null,
     receivedWeight: receivedWeight ?? null,
     unitWeight: item.unitWeight,
-    price: amount === null || amount === undefined ? null : { amount, per: said.per },
+    price: amount === null || amount === undefined ? null : { amount, per: fields.per },
     lastPrice,
   })
   const wordsOf = (doubt: StartDoubt): string => {
@@ -47,7 +47,7 @@ export function StartDoubts({ said, item, lastPrice, onMeant }: StartDoubtsProps
         return `${format.money(doubt.amount)} ${PER_WORDS[doubt.last.per]}: last time it was ${format.money(doubt.last.amount)}. Is the price right?`
     }
   }
-  const free = said.amount === 0 ? ['A price of 0.00: leave it empty if you do not know it.'] : []
+  const free = fields.amount === 0 ? ['A price of 0.00: leave it empty if you do not know it.'] : []
   return (
     <div className={`wide ${css.startDoubts}`} role="status" aria-label="Question">
       {doubts.map((doubt) => (

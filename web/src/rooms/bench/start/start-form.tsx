@@ -21,8 +21,8 @@ import { type StartFormProps, type StartFormState, useStartForm } from './use-st
 export function StartForm(props: StartFormProps) {
   const state = useStartForm(props)
   const { form, start, open, styles, chooseStyle, submit } = state
-  const said = form.watch()
-  const chosen = styles.find(({ style }) => style.id === said.styleId)
+  const fields = form.watch()
+  const chosen = styles.find(({ style }) => style.id === fields.styleId)
   if (!chosen) return <p>This kitchen has no cut styles yet.</p>
   const { item, style } = chosen
   return (
@@ -31,9 +31,9 @@ export function StartForm(props: StartFormProps) {
         items={open}
         item={item}
         style={style}
-        chosen={said.chosen}
-        units={said.units}
-        rhythm={said.rhythm}
+        chosen={fields.chosen}
+        units={fields.units}
+        rhythm={fields.rhythm}
         onStyle={chooseStyle}
         onChosen={(next) => form.setValue('chosen', next)}
         onRhythm={(next) => form.setValue('rhythm', next)}
@@ -65,10 +65,10 @@ export function StartForm(props: StartFormProps) {
       </Form.Group>
       {props.lot?.lot.standing === 'quarantined' ? <QuarantineReason state={state} /> : null}
       <StartBounds key={`bounds-${style.id}`} form={form} style={style} />
-      <SetUpList said={said} item={item} style={style} />
-      <StartLoads said={said} item={item} style={style} />
+      <SetUpList said={fields} item={item} style={style} />
+      <StartLoads said={fields} item={item} style={style} />
       <StartDoubts
-        said={said}
+        fields={fields}
         item={item}
         lastPrice={state.lastPrice}
         onMeant={(grams) => form.setValue('invoiceWeight', grams, { shouldValidate: true })}

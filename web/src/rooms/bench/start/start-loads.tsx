@@ -7,12 +7,12 @@ import { useFormat } from '../../../parts/use-format.ts'
 import type { StartFields } from './start-fields.ts'
 
 /** Before it starts: how much of a batch to take out of the fridge at once. */
-export function StartLoads({ said, item, style }: { said: StartFields; item: Item; style: Style }) {
+export function StartLoads({ said: fields, item, style }: { said: StartFields; item: Item; style: Style }) {
   const { coldLimits } = useKitchenCautions({ itemId: item.id, styleId: style.id })
   const format = useFormat()
-  const { units } = said
+  const { units } = fields
   if (typeof units !== 'number' || !(units >= 1)) return null
-  const { minutesPerUnit } = settleStyle(style, said.chosen)
+  const { minutesPerUnit } = settleStyle(style, fields.chosen)
   const { boardMinutes } = coldLimits
   const input = { units, minutesPerUnit, cooks: 1, boardMinutes }
   const { perLoad, loads, minutes } = batchLoads(input)

@@ -22,7 +22,7 @@ interface StyleChoiceProps {
 export function StyleChoice(props: StyleChoiceProps) {
   const { items, item, style, chosen, units, rhythm, onStyle, onChosen, onRhythm } = props
   const { words } = useFormat()
-  const made = choicesOf(style, chosen)
+  const choices = choicesOf(style, chosen)
   const styles = item.styles.filter((other) => !other.isArchived || other.id === style.id)
   return (
     <>
@@ -47,7 +47,7 @@ export function StyleChoice(props: StyleChoiceProps) {
           ))}
         </Form.Select>
       </Form.Group>
-      {made.map(({ option, question, choice }) => (
+      {choices.map(({ option, question, choice }) => (
         <Form.Group key={option} controlId={`choice-${option}`}>
           <Form.Label>{words(question)}</Form.Label>
           <Form.Select value={choice.id} onChange={(event) => onChosen({ ...chosen, [option]: event.target.value })}>

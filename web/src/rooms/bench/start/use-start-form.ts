@@ -156,9 +156,9 @@ export function useStartForm({ items, cooks, latest, lot = null, planned = null,
     if (lot) return
     for (const [field, value] of Object.entries(offered(styleId))) form.setValue(field as keyof StartFields, value)
   }
-  const submit = form.handleSubmit((said) =>
+  const submit = form.handleSubmit((fields) =>
     start.mutate(
-      requestOf(said, { lot, planned, estimatedWeight, cases: drawn?.cases ?? 1, timeZone: kitchen.timeZone }),
+      requestOf(fields, { lot, planned, estimatedWeight, cases: drawn?.cases ?? 1, timeZone: kitchen.timeZone }),
       { onSuccess: ({ record }) => navigate(`/bench/${record.id}`) },
     ),
   )

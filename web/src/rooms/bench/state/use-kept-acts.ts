@@ -13,8 +13,8 @@ export function useKeptActs(fabricationId: string, actorId: string | null, facts
   const kitchen = useKitchen()
   const { acts, change } = useActs(fabricationId)
   const keep = (...drafts: readonly FactDraft[]) => {
-    const made = drafts.map((draft) => newFact(draft, facts))
-    return { ids: made.map(({ id }) => id), kept: outbox.keep(kitchen.id, ...made) }
+    const newFacts = drafts.map((draft) => newFact(draft, facts))
+    return { ids: newFacts.map(({ id }) => id), kept: outbox.keep(kitchen.id, ...newFacts) }
   }
   const act = (words: string, ...drafts: readonly FactDraft[]) => {
     const { ids, kept } = keep(...drafts)

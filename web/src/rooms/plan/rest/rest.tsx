@@ -70,7 +70,7 @@ function Rest({ plan, accepted, cooks }: RestProps) {
   const isToday = draft.from === today && cooks.some(({ week }) => week !== null)
   const begin = () => {
     const others = draft.hours.filter(({ day }) => day !== today)
-    const made: PlanDraft = {
+    const restDraft: PlanDraft = {
       ...{ ...draft, coming: coming.filter(({ expectedLineId }) => lines.some(({ id }) => id === expectedLineId)) },
       ...(isToday
         ? {
@@ -81,7 +81,7 @@ function Rest({ plan, accepted, cooks }: RestProps) {
     }
     const name = `${plan.name}, from ${dayWords(draft.from)}`.slice(0, MAX_NAME)
     create.mutate(
-      { id: newId(), name, draft: made },
+      { id: newId(), name, draft: restDraft },
       {
         onSuccess: ({ id }) => {
           forget()
@@ -126,7 +126,7 @@ function Rest({ plan, accepted, cooks }: RestProps) {
                   <ComingLine
                     key={line.id}
                     line={line}
-                    said={coming.find(({ expectedLineId }) => expectedLineId === line.id) ?? null}
+                    answer={coming.find(({ expectedLineId }) => expectedLineId === line.id) ?? null}
                     onSay={say}
                   />
                 ))}
@@ -170,14 +170,14 @@ const portionsWords = ({ stock }: PlanDraft): string => {
 interface ComingLineProps {
   line: ExpectedLine
   /** What was said otherwise; null where it comes as ordered. */
-  said: Coming | null
-  onSay: (said: Coming) => void
+  answer: Coming | null
+  onSay: (answer: Coming) => void
 }
 
 /** One delivery that is on its way: later, less of it, or not at all. */
-function ComingLine({ line, said, onSay }: ComingLineProps) {
+function ComingLine({ line, answer, onSay }: ComingLineProps) {
   const { id, supplier, name, packs, day } = line
-  const now = said ?? { expectedLineId: id, day, packs }
+  const now = answer ?? { expectedLineId: id, day, packs }
   return (
     <tr>
       <th scope="row">

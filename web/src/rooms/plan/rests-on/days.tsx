@@ -72,7 +72,7 @@ export function Days({ state, goods }: RestsOnProps) {
               <span className="quiet"> at {format.money(rateOf(goods))} an hour</span>
             </th>
             {days.map((day) => {
-              const said = draft.hours.find((hour) => hour.day === day)
+              const hours = draft.hours.find((hour) => hour.day === day)
               const usual = hoursOn(goods, day)
               const held = hoursHeld(goods.held, day)
               return (
@@ -80,9 +80,9 @@ export function Days({ state, goods }: RestsOnProps) {
                   <NumberField
                     label={`Hours at the board on ${dayWords(day)}`}
                     isLabelHidden
-                    value={said?.hours ?? usual.value}
+                    value={hours?.hours ?? usual.value}
                     max={1200}
-                    hint={`${SOURCE_WORDS[said ? 'plan' : usual.source]}${held > 0 ? `, without ${format.number(held, 1)} h that are planned` : ''}`}
+                    hint={`${SOURCE_WORDS[hours ? 'plan' : usual.source]}${held > 0 ? `, without ${format.number(held, 1)} h that are planned` : ''}`}
                     onChange={(hours, isValid) => {
                       if (isValid) setHours(day, hours)
                     }}

@@ -40,8 +40,8 @@ interface ValueCellProps {
 
 /** A value with where it is from; typed over, it is this plan's; emptied, the kitchen's again. */
 export function ValueCell({ state, of, known, label, unknown = 'no limit', wholeFrom }: ValueCellProps) {
-  const said = saidIn(state.draft, of)
-  const shown = said === null ? known : { value: said, source: 'plan' as const }
+  const changed = saidIn(state.draft, of)
+  const shown = changed === null ? known : { value: changed, source: 'plan' as const }
   return (
     <td className={css.value}>
       <NumberField

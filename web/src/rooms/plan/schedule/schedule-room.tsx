@@ -87,7 +87,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       ) : null}
       <Away state={state} cooks={props.cooks} />
       <WhoIsOn
-        {...{ cooks: props.cooks, from, days, settings: state.schedule.settings, said: state.schedule.days }}
+        {...{ cooks: props.cooks, from, days, settings: state.schedule.settings, exceptions: state.schedule.days }}
         onChange={(own) => state.change({ days: own })}
       />
       <LateDeliveries

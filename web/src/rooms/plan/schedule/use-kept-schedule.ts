@@ -22,18 +22,18 @@ export interface KeptScheduleState {
 
 /** The schedule of a plan: every change stands at once, and is kept a moment later, one after the other. */
 export function useKeptSchedule(plan: Plan): KeptScheduleState {
-  const [said, setSaid] = useState<KeptSchedule>(() => ({
+  const [content, setSaid] = useState<KeptSchedule>(() => ({
     settings: plan.schedule?.settings ?? USUAL_WORK,
     late: plan.schedule?.late ?? [],
     days: plan.schedule?.days ?? (plan.accepted ? daysAway(plan.accepted.draft) : []),
     tasks: plan.schedule?.tasks ?? [],
   }))
-  const [kept, setKept] = useState(said)
+  const [kept, setKept] = useState(content)
   const version = useRef(plan.version)
   const save = useUpdateSchedule(plan.id)
   const { mutate, mutateAsync, isPending, isError } = save
-  useKeptSoon(said, {
-    ...{ isChanged: said !== kept, isHeld: isPending || isError, afterMs: SAVE_AFTER_MS },
+  useKeptSoon(content, {
+    ...{ isChanged: content !== kept, isHeld: isPending || isError, afterMs: SAVE_AFTER_MS },
     save: async (schedule) => {
       const saved = await mutateAsync({ version: version.current, schedule })
       version.current = saved.version
@@ -43,15 +43,15 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
   })
   // What another device changed since is taken over, where nothing of this one waits to be kept.
   useEffect(() => {
-    if (said !== kept || isPending || plan.version <= version.current || !plan.schedule) return
+    if (content !== kept || isPending || plan.version <= version.current || !plan.schedule) return
     version.current = plan.version
     setSaid(plan.schedule)
     setKept(plan.schedule)
-  }, [said, kept, isPending, plan])
+  }, [content, kept, isPending, plan])
   const { id } = useKitchen()
   const isOvertaken = save.error instanceof ApiProblem && save.error.problem.code === 'stale-version'
   return {
-    schedule: said,
+    schedule: content,
     change: (part) => setSaid((before) => ({ ...before, ...part })),
     error: isError && !isOvertaken ? save.error : null,
     retry: () => save.reset(),
@@ -59,7 +59,7 @@ export function useKeptSchedule(plan: Plan): KeptScheduleState {
     showTheirs: async () => {
       const theirs = await call(planOperations.readPlan, { kitchenId: id, planId: plan.id })
       version.current = theirs.version
-      const shown = { ...said, ...theirs.schedule }
+      const shown = { ...content, ...theirs.schedule }
       setSaid(shown)
       setKept(shown)
       save.reset()

@@ -75,8 +75,8 @@ export function useScheduleRoom(props: ScheduleRoomProps) {
     },
     move: (id: string, by: { minutes: number; lane?: Lane | undefined }) =>
       keep(placedAsTheyAre(work, moved(placesOf(shown, schedule), id, by), nameOf)),
-    take: (made: Schedule) => {
-      keep(placedInOrder(work, made.tasks, nameOf))
+    take: (answered: Schedule) => {
+      keep(placedInOrder(work, answered.tasks, nameOf))
       setOffered(null)
     },
     leave: () => setOffered(null),

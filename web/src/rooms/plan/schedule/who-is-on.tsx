@@ -13,13 +13,13 @@ interface WhoIsOnProps {
   from: Day
   days: number
   settings: WorkSettings
-  said: KeptSchedule['days']
+  exceptions: KeptSchedule['days']
   onChange: (days: KeptSchedule['days']) => void
 }
 
 /** Who is at the board on the days of this plan: as in the week, until somebody says otherwise for a day. */
-export function WhoIsOn({ cooks, from, days, settings, said, onChange }: WhoIsOnProps) {
-  const working = workCooks(cooks, { away: [], days: said })
+export function WhoIsOn({ cooks, from, days, settings, exceptions, onChange }: WhoIsOnProps) {
+  const working = workCooks(cooks, { away: [], days: exceptions })
   return (
     <section aria-labelledby="who-is-on" className="no-print">
       <h2 id="who-is-on">Who is on</h2>
@@ -35,14 +35,14 @@ export function WhoIsOn({ cooks, from, days, settings, said, onChange }: WhoIsOn
         )}
         onChange={(cookId, day, shifts) =>
           onChange([
-            ...said.filter((row) => row.cookId !== cookId || row.day !== day),
+            ...exceptions.filter((row) => row.cookId !== cookId || row.day !== day),
             { cookId, day, shifts: shifts.map((shift): [number, number] => [shift.from, shift.until]) },
           ])
         }
       />
       <p className="form-text">
         For this plan alone; the usual week stands in the <Link to="/settings#cooks-week">settings</Link>.{' '}
-        {said.length > 0 ? (
+        {exceptions.length > 0 ? (
           <Button size="sm" variant="link" onClick={() => onChange([])}>
             As in the usual week
           </Button>

@@ -72,7 +72,7 @@ test('a day of the plan is said otherwise than the week, and taken back', () => 
   const own = [{ cookId: 'b', day: 0, shifts: [[600, 660]] as [number, number][] }]
   renderPart(
     <WhoIsOn
-      {...{ cooks, from: '2026-12-02', days: 1, settings: USUAL_WORK, said: own }}
+      {...{ cooks, from: '2026-12-02', days: 1, settings: USUAL_WORK, exceptions: own }}
       onChange={(days) => said.push(days)}
     />,
   )
