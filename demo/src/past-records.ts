@@ -361,8 +361,8 @@ function weighed(session: Session, { style, ap, date, spread }: Weighing): Pile[
   )
   if (session.mistake === 'weighed-twice') grams.set(wrong.name, (grams.get(wrong.name) ?? 0) * 2)
   if (session.mistake === 'wrong-unit') {
-    const [name, own] = [(primary[0] as NamedPile).name, grams.get((primary[0] as NamedPile).name) ?? 0]
-    grams.set(name, own * (GRAMS_PER_POUND / 1000))
+    const [name, weights] = [(primary[0] as NamedPile).name, grams.get((primary[0] as NamedPile).name) ?? 0]
+    grams.set(name, weights * (GRAMS_PER_POUND / 1000))
   }
   return style.piles.map((pile) => pileOf(pile, Math.round(grams.get(pile.name) ?? 0), spread))
 }

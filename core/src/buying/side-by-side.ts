@@ -120,9 +120,9 @@ function platesOfPile(
   const count = portions as number
   const bone = boneShareOf(name)
   const edible = (weight * (1 - bone)) / count
-  const own = plateOf?.(name) ?? null
-  const plate = own ?? assumedPlate(edible)
-  const said = { pile: name, pieces: piecesOnPlate(plate, edible), isAssumed: own === null }
+  const statedPlate = plateOf?.(name) ?? null
+  const plate = statedPlate ?? assumedPlate(edible)
+  const said = { pile: name, pieces: piecesOnPlate(plate, edible), isAssumed: statedPlate === null }
   if (plate.by === 'edible') {
     const meat = times(value(name, weight, 'weight'), minus(constant(1), value('bone', bone, 'share')))
     return { expression: over(meat, value('meat on a plate', plate.grams, 'weight')), said }
@@ -164,15 +164,15 @@ function readySide(form: ReadyForm, request: SideBySideRequest, product: string)
   const perPlate = buyPerPortion(offer, portions)
   const bone = request.boneShareOf(product)
   const edible = pieceWeight * (1 - bone)
-  const own = request.plateOf?.(product) ?? null
-  const pieces = piecesOnPlate(own ?? assumedPlate(edible), edible)
+  const statedPlate = request.plateOf?.(product) ?? null
+  const pieces = piecesOnPlate(statedPlate ?? assumedPlate(edible), edible)
   /** Of a plate, where it is not one piece. */
   const ofPlate = (ofOne: Expression) =>
     pieces === 1 ? ofOne : times(value('pieces on a plate', pieces, 'count'), ofOne)
   return {
     form,
     count: order.pieces,
-    plates: [{ pile: product, pieces, isAssumed: own === null }],
+    plates: [{ pile: product, pieces, isAssumed: statedPlate === null }],
     figures: {
       costPerPlate: {
         title: 'Cost of a plate',

@@ -48,13 +48,13 @@ function attributionOf(
   const earlier = groupBy(known(before), (record) => record[of] as string)
   const moved = new Map<string, number>()
   const held = new Map<string, number>()
-  for (const [key, own] of groupBy(known(recent), (record) => record[of] as string)) {
+  for (const [key, recordsOfKey] of groupBy(known(recent), (record) => record[of] as string)) {
     const mine = earlier.get(key) ?? []
     if (mine.length === 1) continue
     // Somebody new is held against what everybody had.
-    const off = (meanOf(own) - meanOf(mine.length > 0 ? mine : before)) / difference
-    if (off >= MOVED) moved.set(key, own.length)
-    else if (Math.abs(off) <= HELD) held.set(key, own.length)
+    const off = (meanOf(recordsOfKey) - meanOf(mine.length > 0 ? mine : before)) / difference
+    if (off >= MOVED) moved.set(key, recordsOfKey.length)
+    else if (Math.abs(off) <= HELD) held.set(key, recordsOfKey.length)
   }
   const who = { of, moved: [...moved.keys()], held: [...held.keys()] }
   const isTold = (counts: ReadonlyMap<string, number>) => [...counts.values()].some((count) => count >= MIN_ALONE)

@@ -25,10 +25,10 @@ export function movedPiles(now: readonly SharedPile[], usual: readonly SharedPil
   const before = groupBy(usual, ({ key }) => key)
   const meanOf = (piles: readonly SharedPile[]) => momentsOf(piles.map(({ share }) => share)).mean
   return [...groupBy(now, ({ key }) => key)]
-    .flatMap(([key, own]) => {
+    .flatMap(([key, sharesOfPile]) => {
       const others = before.get(key)
-      const name = (own[0] as SharedPile).name
-      return others ? [{ key, name, difference: meanOf(own) - meanOf(others) }] : []
+      const name = (sharesOfPile[0] as SharedPile).name
+      return others ? [{ key, name, difference: meanOf(sharesOfPile) - meanOf(others) }] : []
     })
     .sort((a, b) => Math.abs(b.difference) - Math.abs(a.difference))
 }

@@ -94,8 +94,8 @@ export function recordFigures(
 /** The offer that a pile is compared with: the cheapest at equal weight. */
 function cheapestOf({ comparisons }: Appraisal, pile: string): Appraisal['comparisons'][number] | null {
   const priceOf = (entry: Appraisal['comparisons'][number]) => entry.buyPerPortionSameWeight ?? Number.POSITIVE_INFINITY
-  const own = comparisons.filter((comparison) => comparison.pile === pile)
-  return own.reduce<(typeof own)[number] | null>(
+  const ofPile = comparisons.filter((comparison) => comparison.pile === pile)
+  return ofPile.reduce<(typeof ofPile)[number] | null>(
     (best, row) => (best === null || priceOf(row) < priceOf(best) ? row : best),
     null,
   )

@@ -45,32 +45,43 @@ const monthAt = (place: number) => (Math.floor((((place % 1) + 1) % 1) * MONTHS)
 /** Piles that follow the seasons: a wave of one year through their shares, held against all piles together, largest first. */
 export function seasonsOf(shares: readonly SeasonShare[]): Season[] {
   const asked = [...groupBy(shares, ({ item, style, pile }) => JSON.stringify([item, style, pile])).values()].flatMap(
-    (own) => {
-      const months = new Set(own.map(({ day }) => monthOf(day)))
-      if (own.length < MIN_RECORDS || months.size < MIN_MONTHS) return []
+    (sharesOfPile) => {
+      const months = new Set(sharesOfPile.map(({ day }) => monthOf(day)))
+      if (sharesOfPile.length < MIN_RECORDS || months.size < MIN_MONTHS) return []
       const wave = yearlySwing(
-        own.map(({ day }) => placeOf(day)),
-        own.map(({ share }) => share),
+        sharesOfPile.map(({ day }) => placeOf(day)),
+        sharesOfPile.map(({ share }) => share),
       )
-      return wave ? [{ own, wave }] : []
+      return wave ? [{ own: sharesOfPile, wave }] : []
     },
   )
   const corrected = holm(asked.map(({ wave }) => wave.p))
   return asked
-    .flatMap(({ own, wave }, index): Season[] => {
+    .flatMap(({ own: sharesOfPile, wave }, index): Season[] => {
       const p = corrected[index] as number
       if (p >= LEVEL || wave.swing < MIN_SWING) return []
-      const [{ item, style, pile, name }] = own as [SeasonShare]
+      const [{ item, style, pile, name }] = sharesOfPile as [SeasonShare]
       const [most, least] = [monthAt(wave.highest), monthAt(wave.highest + 0.5)]
       return [
-        { item, style, pile, name, records: own.length, most, least, swing: wave.swing, p, months: monthsOf(own) },
+        {
+          item,
+          style,
+          pile,
+          name,
+          records: sharesOfPile.length,
+          most,
+          least,
+          swing: wave.swing,
+          p,
+          months: monthsOf(sharesOfPile),
+        },
       ]
     })
     .sort((a, b) => b.swing - a.swing)
 }
 
-function monthsOf(own: readonly SeasonShare[]): Season['months'] {
-  const byMonth = groupBy(own, ({ day }) => day.slice(5, 7))
+function monthsOf(sharesOfPile: readonly SeasonShare[]): Season['months'] {
+  const byMonth = groupBy(sharesOfPile, ({ day }) => day.slice(5, 7))
   return [...byMonth]
     .map(([month, records]) => {
       const { n, mean } = momentsOf(records.map(({ share }) => share))

@@ -75,12 +75,12 @@ export interface Summary {
  */
 export function summariseLogbook(sums: readonly MemberSums[], yields: readonly MemberYields[]): Summary {
   const all = yieldsByComparable(yields)
-  const own = groupBy(yields, ({ member }) => JSON.stringify(member))
+  const byMember = groupBy(yields, ({ member }) => JSON.stringify(member))
   return {
     groups: sums.map((group) => ({
       key: group.member,
       ...figuresOf([group]),
-      yieldAgainstStyle: againstStyle(own.get(JSON.stringify(group.member)) ?? [], all),
+      yieldAgainstStyle: againstStyle(byMember.get(JSON.stringify(group.member)) ?? [], all),
     })),
     all: figuresOf(sums),
   }

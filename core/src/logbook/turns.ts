@@ -32,10 +32,12 @@ const MIN_RUN = 3
 
 /** When making or buying became the cheaper way, by item and style, newest first. Records oldest first. */
 export function turnsOf(records: readonly ComparedRecord[]): Turn[] {
-  const turns = [...groupBy(records, ({ item, style }) => JSON.stringify([item, style])).values()].flatMap((own) => {
-    const runs = runsOf(own)
-    return runs.slice(1).map((run, index): Turn => turnOf(runs[index] as ComparedRecord[], run))
-  })
+  const turns = [...groupBy(records, ({ item, style }) => JSON.stringify([item, style])).values()].flatMap(
+    (recordsOfStyle) => {
+      const runs = runsOf(recordsOfStyle)
+      return runs.slice(1).map((run, index): Turn => turnOf(runs[index] as ComparedRecord[], run))
+    },
+  )
   return turns.sort((a, b) => (a.from < b.from ? 1 : -1))
 }
 

@@ -140,13 +140,13 @@ function askedOf(records: readonly ChangeRecord[], what: Change['what'], firstRe
       if (key !== null) keys.set(key, [...(keys.get(key) ?? []), sample])
     }
     return [...keys].map(
-      ([key, own]): Asked => ({
+      ([key, recordsOfKey]): Asked => ({
         of,
-        key: of === 'style' ? (own[0] as Sample).record.style : key,
-        item: of === 'style' ? (own[0] as Sample).record.item : null,
+        key: of === 'style' ? (recordsOfKey[0] as Sample).record.style : key,
+        item: of === 'style' ? (recordsOfKey[0] as Sample).record.item : null,
         what,
-        recent: own.filter(({ record }) => record.day >= firstRecent),
-        before: own.filter(({ record }) => record.day < firstRecent),
+        recent: recordsOfKey.filter(({ record }) => record.day >= firstRecent),
+        before: recordsOfKey.filter(({ record }) => record.day < firstRecent),
       }),
     )
   }

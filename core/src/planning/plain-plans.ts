@@ -48,7 +48,7 @@ export function cheapestPlain(model: PlanModel, found: Float64Array, { solve, se
   const withCuts = (isAllowed: (name: string) => boolean, isReadyAllowed: (name: string) => boolean = () => true) =>
     within(
       new Map([
-        ...cuts.flatMap((own) => (isAllowed(own.cut.name) ? [] : noneOf(own.units, own.setUp))),
+        ...cuts.flatMap((supply) => (isAllowed(supply.cut.name) ? [] : noneOf(supply.units, supply.setUp))),
         ...ready.flatMap(({ ready: { name }, packs }) => (isReadyAllowed(name) ? [] : noneOf(packs))),
       ]),
     )
@@ -85,7 +85,7 @@ function productByProduct(
   }: { withCuts: (isAllowed: (name: string) => boolean) => Valued | null; allReady: Valued | null },
 ): Valued | null {
   const waysTo = (product: string) =>
-    cuts.flatMap(({ cut }) => (cut.yields.some((own) => own.product === product) ? [cut.name] : []))
+    cuts.flatMap(({ cut }) => (cut.yields.some((portion) => portion.product === product) ? [cut.name] : []))
   let allowed: string[] = []
   let best = allReady
   for (const product of products) {

@@ -113,12 +113,12 @@ function withSources(
     const key = `${day} ${name}`
     const before = there.get(key)
     if (before) return before
-    const own = wholes.flatMap((supply) => {
+    const supplies = wholes.flatMap((supply) => {
       const column = supply.whole.name === name ? supply.flows.get(day) : undefined
       return column === undefined ? [] : [{ supply, units: amount(column) }]
     })
-    there.set(key, own)
-    return own
+    there.set(key, supplies)
+    return supplies
   }
   return cutting.map(({ cut, whole, day, units, minutes }) => {
     const from: OrderPlan['cutting'][number]['from'] = []
@@ -136,9 +136,9 @@ function withSources(
 
 function leftOf({ products }: OrderPlanRequest, model: PlanModel, whole: Whole, amount: Amount) {
   return products.flatMap(({ name, surplusUpTo, surplusValue, disposal }) => {
-    const own = model.products.filter((product) => product.product === name && !product.isGoodAfter)
+    const supplies = model.products.filter((product) => product.product === name && !product.isGoodAfter)
     const quantity = clean(
-      own.reduce((sum, { made, quantity: there, uses }) => {
+      supplies.reduce((sum, { made, quantity: there, uses }) => {
         const served = [...uses.values()].reduce((all, column) => all + amount(column), 0)
         return sum + there + (made ? whole(made[0]) * made[1] : 0) - served
       }, 0),

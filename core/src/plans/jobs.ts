@@ -130,6 +130,6 @@ export const workCooks = (
 ): WorkCook[] =>
   cooks.flatMap(({ id, skills, week }) => {
     if (away.includes(id)) return []
-    const own = days.flatMap(({ cookId, day, shifts }) => (cookId === id ? [[day, shifts] as const] : []))
-    return [{ id, skills, week, days: Object.fromEntries(own) }]
+    const otherDays = days.flatMap(({ cookId, day, shifts }) => (cookId === id ? [[day, shifts] as const] : []))
+    return [{ id, skills, week, days: Object.fromEntries(otherDays) }]
   })

@@ -56,9 +56,9 @@ export function cuttingBeside(
   after: Pick<PlanLines, 'cutting'>,
 ): CuttingBeside[] {
   const rows = new Map<string, CuttingBeside>()
-  const add = (own: Pick<CuttingBeside, 'day' | 'styleId' | 'name'>, side: 'before' | 'after', units: number) => {
-    const key = `${own.day} ${own.styleId}`
-    const row = rows.get(key) ?? { ...own, before: 0, after: 0 }
+  const add = (cut: Pick<CuttingBeside, 'day' | 'styleId' | 'name'>, side: 'before' | 'after', units: number) => {
+    const key = `${cut.day} ${cut.styleId}`
+    const row = rows.get(key) ?? { ...cut, before: 0, after: 0 }
     row[side] += units
     rows.set(key, row)
   }

@@ -51,7 +51,7 @@ export function setUpsOf(
     if (!station || task?.kind !== 'cut' || !job) continue
     const day = Math.floor(start / MINUTES_OF_A_DAY)
     const key = `${day} ${station.name} ${station.number}`
-    const own = setUps.get(key) ?? {
+    const setUp = setUps.get(key) ?? {
       station: station.name,
       number: station.number,
       day,
@@ -59,8 +59,8 @@ export function setUpsOf(
       tools: [],
       piles: [],
     }
-    addTask(own.jobs, job, task, loadsAt(key, job.id))
-    setUps.set(key, own)
+    addTask(setUp.jobs, job, task, loadsAt(key, job.id))
+    setUps.set(key, setUp)
   }
   return [...setUps.values()].map((setUp) => {
     const lists = setUp.jobs.map((there) => ({ job: there.job, list: listOf(there, items) }))

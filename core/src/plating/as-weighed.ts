@@ -63,8 +63,8 @@ function firstFree(filling: ReadonlyMap<number, FillingPlate>): number {
 function openSlots(plate: PlateRequest, on: readonly PlatePiece[]): string[] | null {
   const open = slotsOf(plate)
   for (const { kind } of on) {
-    const own = open.indexOf(kind)
-    const slot = own >= 0 ? own : open.indexOf(ANY_KIND)
+    const place = open.indexOf(kind)
+    const slot = place >= 0 ? place : open.indexOf(ANY_KIND)
     if (slot < 0) return null
     open.splice(slot, 1)
   }

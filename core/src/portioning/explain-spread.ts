@@ -4,14 +4,14 @@ import type { PortionProduct } from './plan-request.ts'
 
 /** The mean weight of what a plan cuts of a product; null where it cuts none. */
 export function explainMeanOf({ pieces }: Pick<PortionPlan, 'pieces'>, product: string): Explanation | null {
-  const own = pieces.filter((piece) => piece.product === product)
-  if (own.length === 0) return null
+  const ofProduct = pieces.filter((piece) => piece.product === product)
+  if (ofProduct.length === 0) return null
   return {
-    title: `Mean of ${own.length} ${product}`,
+    title: `Mean of ${ofProduct.length} ${product}`,
     quantity: 'weight',
     expression: over(
-      plus(...own.map(({ weight }, index) => value(`no. ${index + 1}`, weight, 'weight'))),
-      value('pieces', own.length, 'count'),
+      plus(...ofProduct.map(({ weight }, index) => value(`no. ${index + 1}`, weight, 'weight'))),
+      value('pieces', ofProduct.length, 'count'),
     ),
   }
 }

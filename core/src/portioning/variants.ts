@@ -21,8 +21,8 @@ export function planVariants(request: PortionRequest): PlanVariant[] {
   const [main, ...others] = [...request.products].sort((a, b) => b.value / b.target - a.value / a.target)
   if (!main) return []
   const asked = (name: string, products: PortionProduct[]): PlanVariant => {
-    const own = { ...request, products }
-    return { name, request: own, judgedBy: own }
+    const variant = { ...request, products }
+    return { name, request: variant, judgedBy: variant }
   }
   // Other plans leave the counts aside, and may be worth more for it.
   const isCounted = request.products.some(({ max, min }) => max !== undefined || (min ?? 0) > 0)

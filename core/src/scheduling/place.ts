@@ -106,8 +106,8 @@ export class Placer {
   #hold(at: number, placing: Placing): void {
     const task = this.#shop.tasks[at] as ShopTask
     const { start, cook, unit } = task.held as NonNullable<ShopTask['held']>
-    const own = task.station === null || unit === null ? null : (this.#units[task.station]?.[unit] ?? null)
-    this.#take(at, task, { start, begins: start, clean: 0, unit: own, unitAt: unit ?? -1, cook: cook ?? -1 }, placing)
+    const held = task.station === null || unit === null ? null : (this.#units[task.station]?.[unit] ?? null)
+    this.#take(at, task, { start, begins: start, clean: 0, unit: held, unitAt: unit ?? -1, cook: cook ?? -1 }, placing)
   }
 
   #place(at: number, genes: Genes, placing: Placing): void {
@@ -131,9 +131,9 @@ export class Placer {
         const found = this.#earliest(task, earliest, unit, cook)
         if (found === null) continue
         // A minute of cleaning is worth waiting for; of equal ones the unit that is used already is taken.
-        const own = found.start + found.clean * CLEAN_WEIGHT + (unit && unit.from.length === 0 ? FRESH_UNIT : 0)
-        if (own < score) {
-          score = own
+        const cost = found.start + found.clean * CLEAN_WEIGHT + (unit && unit.from.length === 0 ? FRESH_UNIT : 0)
+        if (cost < score) {
+          score = cost
           best = { ...found, unit, unitAt, cook }
         }
       }

@@ -128,8 +128,8 @@ function placesOf({ request, tasks }: Shop, { starts, units, cooks, cleans }: Pl
   // Whoever began something did, also where they are not there any more.
   const heldBy = new Map(held.map(({ id, cook }) => [id, cook]))
   const cookOf = (at: number) => {
-    const own = heldBy.get(request.tasks[at]?.id ?? '')
-    if (own !== undefined) return own
+    const heldTask = heldBy.get(request.tasks[at]?.id ?? '')
+    if (heldTask !== undefined) return heldTask
     return (cooks[at] as number) < 0 ? null : (request.cooks[cooks[at] as number]?.name ?? null)
   }
   return {

@@ -210,11 +210,13 @@ function firstGenes({ tasks, horizon }: Shop): Genes {
 function grouped(shop: Shop, turn: 1 | -1): Genes {
   const genes = firstGenes(shop)
   shop.units.forEach((count, station) => {
-    const own = shop.tasks.flatMap((task, index) => (task.station === station && task.species !== null ? [index] : []))
-    const kinds = [...new Set(own.map((at) => shop.tasks[at]?.species as number))].sort((a, b) => (a - b) * turn)
+    const tasksThere = shop.tasks.flatMap((task, index) =>
+      task.station === station && task.species !== null ? [index] : [],
+    )
+    const kinds = [...new Set(tasksThere.map((at) => shop.tasks[at]?.species as number))].sort((a, b) => (a - b) * turn)
     const load = new Float64Array(count)
     for (const kind of kinds) {
-      const alike = own.filter((at) => shop.tasks[at]?.species === kind)
+      const alike = tasksThere.filter((at) => shop.tasks[at]?.species === kind)
       const unit = load.indexOf(Math.min(...load))
       for (const at of alike) {
         genes.units[at] = unit

@@ -53,7 +53,7 @@ export function shopOf(request: ScheduleRequest, held: readonly HeldTask[] = [])
     cleanAt: species.cleanAt,
     horizon: request.horizon,
     tasks: tasks.map((task, index): ShopTask => {
-      const own = heldOf.get(task.id)
+      const heldTask = heldOf.get(task.id)
       const station = stations.findIndex(({ name }) => name === task.station)
       return {
         minutes: task.minutes,
@@ -68,7 +68,9 @@ export function shopOf(request: ScheduleRequest, held: readonly HeldTask[] = [])
         notBefore: task.notBefore,
         due: task.due ?? Number.POSITIVE_INFINITY,
         slack: task.slack ?? 0,
-        held: own ? { start: own.start, cook: cooks.findIndex(({ name }) => name === own.cook), unit: own.unit } : null,
+        held: heldTask
+          ? { start: heldTask.start, cook: cooks.findIndex(({ name }) => name === heldTask.cook), unit: heldTask.unit }
+          : null,
       }
     }),
   }

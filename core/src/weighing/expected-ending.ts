@@ -43,8 +43,8 @@ export function finishedPiles(
   const isFinished = (pile: PlannedPile) => {
     if (pile.weighing === 'pieces' && pile.portions !== null && (counts.get(pile.id) ?? 0) >= weighingsOf(pile))
       return true
-    const own = steps.filter(({ pileIds }) => pileIds.includes(pile.id))
-    return own.length > 0 && own.every(({ id }) => (done.get(id) ?? 0) >= rounds)
+    const stepsOfPile = steps.filter(({ pileIds }) => pileIds.includes(pile.id))
+    return stepsOfPile.length > 0 && stepsOfPile.every(({ id }) => (done.get(id) ?? 0) >= rounds)
   }
   return new Set(piles.filter(isFinished).map(({ id }) => id))
 }

@@ -24,11 +24,11 @@ export function lineParts(steps: readonly LineStep[], cookIds: readonly string[]
     Math.min(cookIds.length, steps.length),
   )
   return ends.map((to, index) => {
-    const own = steps.slice(ends[index - 1] ?? 0, to)
+    const stepsOfPart = steps.slice(ends[index - 1] ?? 0, to)
     return {
       cookId: cookIds[index] as string,
-      steps: own.map(({ id }) => id),
-      minutes: own.reduce((sum, { minutes }) => sum + minutes, 0),
+      steps: stepsOfPart.map(({ id }) => id),
+      minutes: stepsOfPart.reduce((sum, { minutes }) => sum + minutes, 0),
     }
   })
 }
@@ -70,11 +70,11 @@ function evenestEnds(lengths: readonly number[], runs: number): number[] {
       for (let to = lengths.length; to > from; to--) {
         const rest = behind[to]
         if (!rest) continue
-        const own = sumOf(from, to)
+        const minutes = sumOf(from, to)
         const runs = {
           ends: [to, ...rest.ends],
-          longest: Math.max(own, rest.longest),
-          squares: rest.squares + own * own,
+          longest: Math.max(minutes, rest.longest),
+          squares: rest.squares + minutes * minutes,
         }
         if (isEvener(runs, evenest)) evenest = runs
       }

@@ -55,10 +55,10 @@ export function planWords(lines: PlanLines, format: Format, sayDay: SayDay): str
 export const uncutWords = (lines: Pick<PlanLines, 'uncut'>, format: Format): string =>
   (['pack', 'minimum', 'there'] as const)
     .flatMap((reason) => {
-      const own = lines.uncut.filter(({ because }) => because === reason)
-      if (own.length === 0) return []
-      const what = listed(own.map(({ units, unitName, name }) => `${counted(units, unitName, format)} of ${name}`))
-      const verb = own.length === 1 && own[0]?.units === 1 ? 'stays' : 'stay'
+      const uncut = lines.uncut.filter(({ because }) => because === reason)
+      if (uncut.length === 0) return []
+      const what = listed(uncut.map(({ units, unitName, name }) => `${counted(units, unitName, format)} of ${name}`))
+      const verb = uncut.length === 1 && uncut[0]?.units === 1 ? 'stays' : 'stay'
       return [`${what} ${verb} uncut: ${UNCUT_WORDS[reason]}.`]
     })
     .join(' ')

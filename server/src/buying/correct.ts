@@ -38,7 +38,7 @@ async function addInstead(
   const found = await store.pricedArticle(scope, articleId)
   if (!found) throw notFound('article')
   const { supplierId, code, name, kind, itemId, productId, usableShare, handlingMinutesPerPiece } = found.article
-  const own = { supplierId, code, name, kind, itemId, productId, usableShare, handlingMinutesPerPiece }
+  const article = { supplierId, code, name, kind, itemId, productId, usableShare, handlingMinutesPerPiece }
   const mapping = { columns: {}, supplier: null, kind, from: replacement.from, decimal: 'auto' as const }
-  await importLines(scope, { lines: [{ ...own, ...replacement, row: 1 }], mapping, source })
+  await importLines(scope, { lines: [{ ...article, ...replacement, row: 1 }], mapping, source })
 }

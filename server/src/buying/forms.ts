@@ -213,14 +213,16 @@ function expectedOf(style: Style, tests: readonly StyleTest[], supplierId: strin
   const priced = style.consumables.reduce((sum, consumable) => sum + (consumable.costPerUnit ?? 0), 0)
   const sharesOf = (pileId: string, of: readonly StyleTest[]) => of.flatMap((test) => test.shares.get(pileId) ?? [])
   const minutes = tests.flatMap((test) => test.minutes ?? [])
-  const own = tests.filter((test) => test.supplierId === supplierId)
+  const ofSupplier = tests.filter((test) => test.supplierId === supplierId)
   return {
     minutesPerUnit: estimateOf(estimateForSupplier(style.minutesPerUnit, minutes, [])),
     consumablesPerUnit: tests[0]?.consumables ?? priced,
     piles: style.piles.map((pile) => ({
       name: pile.name,
       class: pile.class,
-      share: estimateOf(estimateForSupplier(pile.expectedShare, sharesOf(pile.id, tests), sharesOf(pile.id, own))),
+      share: estimateOf(
+        estimateForSupplier(pile.expectedShare, sharesOf(pile.id, tests), sharesOf(pile.id, ofSupplier)),
+      ),
       target: pile.bounds?.target ?? null,
       portions:
         pile.bounds && pile.portionsPerUnit && pile.class === 'primary'

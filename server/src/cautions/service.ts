@@ -6,11 +6,11 @@ import { itemNames, requireStyle } from '../style/index.ts'
 import * as store from './store.ts'
 
 /** Puts the kitchen's own words, with their reason, in place of a default. */
-export async function updateCaution(scope: Scope, own: CautionOverride): Promise<CautionOverride[]> {
-  if (!cautionById(own.cautionId)) throw notFound('caution')
-  if (own.styleId !== null) await requireStyle(scope, own.styleId)
-  if (own.itemId !== null && !(await itemNames(scope)).has(own.itemId)) throw notFound('item')
-  await store.replaceOverride(scope, own)
+export async function updateCaution(scope: Scope, override: CautionOverride): Promise<CautionOverride[]> {
+  if (!cautionById(override.cautionId)) throw notFound('caution')
+  if (override.styleId !== null) await requireStyle(scope, override.styleId)
+  if (override.itemId !== null && !(await itemNames(scope)).has(override.itemId)) throw notFound('item')
+  await store.replaceOverride(scope, override)
   return store.overrides(scope)
 }
 

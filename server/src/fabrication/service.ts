@@ -126,14 +126,14 @@ async function cutAs(scope: Scope, before: FabricationRecord, { styleId, piles }
   if (styleId === before.styleId) return {}
   if (styleId === null) return { itemId: before.itemId, styleId }
   const { item, style } = await requireStyle(scope, styleId)
-  const own = (name: string) => style.piles.find((pile) => pile.name === name)?.id ?? null
+  const pileId = (name: string) => style.piles.find((pile) => pile.name === name)?.id ?? null
   return {
     itemId: item.id,
     item: item.name,
     style: style.name,
     species: item.species,
     shape: item.shape,
-    piles: piles.map((pile) => ({ ...pile, stylePileId: own(pile.name) })),
+    piles: piles.map((pile) => ({ ...pile, stylePileId: pileId(pile.name) })),
   }
 }
 

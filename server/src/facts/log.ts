@@ -109,12 +109,12 @@ async function sortAstray(scope: Scope, sorting: Sorting): Promise<boolean> {
   const benches = [...new Set(missing.flatMap(({ fabricationId }) => fabricationId ?? []))]
   const piles = await store.pilesOf(scope, benches)
   const astray = missing.filter((row) => {
-    const own = piles.filter((pile) => pile.fabricationId === row.fabricationId)
-    if (row.fabricationId !== null && own.length === 0) {
+    const pilesThere = piles.filter((pile) => pile.fabricationId === row.fabricationId)
+    if (row.fabricationId !== null && pilesThere.length === 0) {
       sorting.refuse(row.id, 'not-found', 'fabricationId', notFound('fabrication').message)
       return true
     }
-    if (!('pileId' in row) || own.some((pile) => pile.id === row.pileId)) return false
+    if (!('pileId' in row) || pilesThere.some((pile) => pile.id === row.pileId)) return false
     sorting.refuse(row.id, 'pile-unknown', 'pileId', PILE_UNKNOWN, 'is not a pile of this fabrication')
     return true
   })

@@ -52,10 +52,10 @@ function answersOf(operation: Operation): Record<string, unknown> {
     return [status, { description: titles.join('; '), content: { 'application/problem+json': { schema: problem } } }]
   })
   const { mediaType } = operation
-  const own = mediaType
+  const success = mediaType
     ? { 200: { description: 'As asked', content: { [mediaType]: { schema: NO_JSON } } } }
     : (operation.response as object)
-  return { ...Object.fromEntries(refusals), ...own }
+  return { ...Object.fromEntries(refusals), ...success }
 }
 
 /** Describes a route of the API for OpenAPI from the schemas by which it is checked; the pages are no part of it. */

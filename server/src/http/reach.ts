@@ -26,10 +26,10 @@ const originHost = (origin: string): string => {
  * elsewhere may have its own name lead to us and would then be of our origin; an address cannot be made to lead here.
  */
 export function answerOwnPagesOnly(app: FastifyInstance, names: readonly string[]): void {
-  const own = new Set(['localhost', ...names.map((name) => name.toLowerCase())])
+  const ownNames = new Set(['localhost', ...names.map((name) => name.toLowerCase())])
   app.addHook('onRequest', async ({ method, headers }: FastifyRequest) => {
     const host = hostOf(headers.host ?? '')
-    if (isIP(host) === 0 && !own.has(host)) {
+    if (isIP(host) === 0 && !ownNames.has(host)) {
       throw new Refusal('other-host', 'Say in FLEAM_NAMES by which names this server is reached.')
     }
     if (READS.has(method)) return

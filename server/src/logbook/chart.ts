@@ -54,9 +54,11 @@ interface Stretches {
 /** Records of a signal, and those that say what was usual before: the first twenty of its stretch. */
 function stretchesOf(points: readonly SeriesPoint[], limits: readonly ChartLimits[], signal: ChartSignal): Stretches {
   const idsOf = (from: number, to: number) => points.slice(from, to + 1).map(({ id }) => id)
-  const own = limits.find(({ from, to }) => signal.from >= from && signal.to <= to)
+  const limitsThere = limits.find(({ from, to }) => signal.from >= from && signal.to <= to)
   const now = idsOf(Math.max(signal.from, signal.to - MAX_TELLING + 1), signal.to)
-  const usual = own ? idsOf(own.from, Math.min(own.to, own.from + CHART_BASELINE - 1)) : []
+  const usual = limitsThere
+    ? idsOf(limitsThere.from, Math.min(limitsThere.to, limitsThere.from + CHART_BASELINE - 1))
+    : []
   const isNow = new Set(now)
   return { now, usual: usual.filter((id) => !isNow.has(id)) }
 }

@@ -17,10 +17,10 @@ export async function doubts(scope: Scope): Promise<LogbookDoubts> {
   let records = 0
   // Item by item: between two of them others are served.
   for (const item of items) {
-    const own = await doubtRecords(scope, item)
-    records += own.length
-    const byId = new Map(own.map((record) => [record.id, record]))
-    for (const why of doubtsOf(own, tubs)) found.push(namedDoubt(why, byId.get(why.id) as DoubtRecord, names))
+    const recordsOfItem = await doubtRecords(scope, item)
+    records += recordsOfItem.length
+    const byId = new Map(recordsOfItem.map((record) => [record.id, record]))
+    for (const why of doubtsOf(recordsOfItem, tubs)) found.push(namedDoubt(why, byId.get(why.id) as DoubtRecord, names))
     await nextTurn()
   }
   found.push(...(await openDoubts(scope)))

@@ -69,10 +69,10 @@ export async function learning(scope: Scope, filters: LogbookFilters): Promise<L
 
 /** The pile that a cook has most more of than the others at the same item and style. */
 function mostMore(means: readonly PileMean[], { cook, item, style }: Pick<PileMean, 'cook' | 'item' | 'style'>) {
-  const own = means.filter((mean) => mean.item === item && mean.style === style)
-  const differences = own.flatMap((mine) => {
+  const ofStyle = means.filter((mean) => mean.item === item && mean.style === style)
+  const differences = ofStyle.flatMap((mine) => {
     if (mine.cook !== cook) return []
-    const others = own.filter((row) => row.cook !== cook && row.pile === mine.pile)
+    const others = ofStyle.filter((row) => row.cook !== cook && row.pile === mine.pile)
     const records = others.reduce((sum, other) => sum + other.records, 0)
     if (records === 0) return []
     const mean = others.reduce((sum, other) => sum + other.mean * other.records, 0) / records

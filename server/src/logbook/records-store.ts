@@ -177,10 +177,10 @@ async function whereFound(scope: Scope, query: LogbookExportQuery): Promise<Wher
   for (const [at, ids] of (sought.length > 0 ? await idsNamed(scope, sought) : []).entries()) {
     const found = [`figures.written LIKE :word${at}`]
     values[`word${at}`] = `%${(sought[at] as string).replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
-    for (const [kind, own] of Object.entries(ids)) {
-      if (own.length === 0) continue
+    for (const [kind, amount] of Object.entries(ids)) {
+      if (amount.length === 0) continue
       found.push(`${KEY[kind as NamedKind]} IN (:${kind}${at})`)
-      values[`${kind}${at}`] = own
+      values[`${kind}${at}`] = amount
     }
     conditions.push(`AND (${found.join(' OR ')})`)
   }

@@ -75,8 +75,8 @@ function withOwnBounds(piles: readonly PlannedPile[], bounds: FabricationRequest
     throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
   }
   return piles.map((pile) => {
-    const own = bounds.find(({ stylePileId }) => stylePileId === pile.stylePileId)
-    return own ? { ...pile, target: own.target, low: own.low, high: own.high } : pile
+    const startBounds = bounds.find(({ stylePileId }) => stylePileId === pile.stylePileId)
+    return startBounds ? { ...pile, target: startBounds.target, low: startBounds.low, high: startBounds.high } : pile
   })
 }
 

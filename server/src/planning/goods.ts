@@ -66,8 +66,8 @@ export async function goodsOf(
       minimum: { value: minimumOrder ?? 0, source: 'terms' },
     })),
     lots: stocks.map(({ lot, ...stock }) => {
-      const own = taken.get(lot.id) ?? 0
-      return { ...stock, units: stock.units - own, held: own }
+      const takenHere = taken.get(lot.id) ?? 0
+      return { ...stock, units: stock.units - takenHere, held: takenHere }
     }),
     coming: replaces === null ? [] : (await comingOf(scope, replaces)).map(asComing),
     held,

@@ -42,9 +42,9 @@ export async function paperLists(scope: Scope, plan: Plan, { paper, cookId }: Li
   const nameOf = (id: string | null) => who.find((cook) => cook.id === id)?.name ?? ''
   const tasks = [...(plan.schedule?.tasks ?? [])].sort((a, b) => a.start - b.start || a.id.localeCompare(b.id))
   const from = plan.accepted?.draft.from ?? ''
-  const list = (title: string, own: readonly Task[], isNamed: boolean): PaperList => ({
+  const list = (title: string, listed: readonly Task[], isNamed: boolean): PaperList => ({
     title,
-    parts: byDay(own, from).map(({ heading, tasks: ofDay }) => ({
+    parts: byDay(listed, from).map(({ heading, tasks: ofDay }) => ({
       heading,
       rows: ofDay.map((task) => rowOf(task, isNamed ? (isOnDuty(task.kind) ? ON_DUTY : nameOf(task.cookId)) : '')),
     })),

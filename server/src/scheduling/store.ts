@@ -22,12 +22,14 @@ export async function stylesWork(scope: Scope, styleIds: readonly string[]): Pro
   })
   const cooks = new Set((await scope.database.models.Cook.findAll(idsOf(scope))).map(({ id }) => id))
   return styleIds.map((styleId) => {
-    const own = records.filter(({ styleKey }) => styleKey === styleId)
+    const recordsOfStyle = records.filter(({ styleKey }) => styleKey === styleId)
     return {
       styleId,
       work: rows.find((row) => row.styleId === styleId)?.work ?? null,
       minutesBy: [...cooks].flatMap((cookId) => {
-        const measured = cookMinutes(own.flatMap((row) => (row.cookKey === cookId ? Number(row.minutesPerUnit) : [])))
+        const measured = cookMinutes(
+          recordsOfStyle.flatMap((row) => (row.cookKey === cookId ? Number(row.minutesPerUnit) : [])),
+        )
         return measured ? [{ cookId, ...measured }] : []
       }),
     }

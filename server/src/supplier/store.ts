@@ -77,8 +77,8 @@ export async function mergeSupplier(scope: Scope, from: string, into: string): P
     ).map((article) => article.code),
   )
   for (const { id, code } of await Article.findAll({ attributes: ['id', 'code'], ...options })) {
-    const own = taken.has(code) ? `${code.slice(0, 108)} (${id.slice(-8)})` : code
-    await Article.update({ supplierId: into, code: own }, { where: ofKitchen(scope, { id }), ...within(scope) })
+    const freeCode = taken.has(code) ? `${code.slice(0, 108)} (${id.slice(-8)})` : code
+    await Article.update({ supplierId: into, code: freeCode }, { where: ofKitchen(scope, { id }), ...within(scope) })
   }
   await Lot.update({ supplierId: into }, options)
   await ExpectedLine.update({ supplierId: into }, options)

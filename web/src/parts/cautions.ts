@@ -47,14 +47,14 @@ export function useKitchenCautions(where: CautionWhere = {}): KitchenCautions {
         return near === null ? [] : [{ override, near }]
       })
       .sort((a, b) => b.near - a.near)[0]?.override
-  const own = (caution: Caution, step: string | null = null): KitchenCaution => {
+  const inKitchen = (caution: Caution, step: string | null = null): KitchenCaution => {
     const override = nearest(caution.id, step)
     return { ...caution, text: words(override?.text ?? caution.text), reason: override?.reason ?? null }
   }
   const cold = nearest('cold-chain', null)
   return {
-    byIds: (ids, step = null) => ids.flatMap((id) => cautionById(id) ?? []).map((caution) => own(caution, step)),
-    at: (species, place) => cautionsFor(species, place).map((caution) => own(caution)),
+    byIds: (ids, step = null) => ids.flatMap((id) => cautionById(id) ?? []).map((caution) => inKitchen(caution, step)),
+    at: (species, place) => cautionsFor(species, place).map((caution) => inKitchen(caution)),
     coldLimits: {
       boardMinutes: cold?.boardMinutes ?? DEFAULT_COLD_LIMITS.boardMinutes,
       outMinutes: cold?.outMinutes ?? DEFAULT_COLD_LIMITS.outMinutes,

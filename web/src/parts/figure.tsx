@@ -141,7 +141,7 @@ function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
   const { title, expression, quantity, note } = explanation
   const isLong = expression.kind === 'sum' && expression.terms.length > MAX_TERMS
   const resultOf = (result: number) => format.quantity(result, quantity)
-  const own = resultOf(evaluate(expression))
+  const result = resultOf(evaluate(expression))
   const more = moreDigits(expression, resultOf, format)
   const formula = format.expression(expression)
   const names = isLong ? `sum of ${expression.terms.length}` : format.words(word(formula, (entry) => entry.name))
@@ -156,9 +156,9 @@ function FormulaBody({ explanation, format, shown }: FormulaBodyProps) {
       <p className={css.formulaNames}>= {names}</p>
       <p className={css.formulaNumbers}>
         = {numbers}
-        <br />= <strong>{own}</strong>
+        <br />= <strong>{result}</strong>
       </p>
-      {quantity === 'money' && isMovedByRounding(own, shown) ? (
+      {quantity === 'money' && isMovedByRounding(result, shown) ? (
         <p className={css.formulaNote}>Shown as {shown}, so that the parts add up to their total.</p>
       ) : null}
       {note ? <p className={css.formulaNote}>{format.words(note)}</p> : null}

@@ -57,9 +57,9 @@ export function NextForYou() {
 /** The next tasks of a cook, and of those that fall to whoever is on duty the next: the first who does it says so. */
 function nextOf(tasks: readonly DayTask[], cookId: string): DayTask[] {
   const open = tasks.filter(({ state }) => state !== 'done')
-  const own = open.filter((task) => task.cookId === cookId).slice(0, SHOWN)
+  const theirs = open.filter((task) => task.cookId === cookId).slice(0, SHOWN)
   const onDuty = open.find(({ kind }) => isOnDuty(kind))
-  return onDuty ? [...own, onDuty].sort((one, other) => one.start - other.start) : own
+  return onDuty ? [...theirs, onDuty].sort((one, other) => one.start - other.start) : theirs
 }
 
 function NextTask({ task }: { task: DayTask }) {

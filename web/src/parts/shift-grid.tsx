@@ -35,17 +35,21 @@ export function ShiftGrid(props: ShiftGridProps) {
   const first = useRef<HTMLTableCellElement>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const change = (key: string, part: Part, minutes: number) => {
-    const own = shifts.find((shift) => keyOf(shift) === key)
-    if (!own) return
-    const next = shiftBy(own, part, minutes)
-    onChange(own.cookId, own.column, [
-      ...shifts.filter((shift) => isBeside(shift, own) && shift !== own).map(stretch),
+    const chosenShift = shifts.find((shift) => keyOf(shift) === key)
+    if (!chosenShift) return
+    const next = shiftBy(chosenShift, part, minutes)
+    onChange(chosenShift.cookId, chosenShift.column, [
+      ...shifts.filter((shift) => isBeside(shift, chosenShift) && shift !== chosenShift).map(stretch),
       next,
     ])
-    setChosen(keyOf({ ...own, ...next }))
+    setChosen(keyOf({ ...chosenShift, ...next }))
   }
-  const remove = (own: GridShift) =>
-    onChange(own.cookId, own.column, shifts.filter((shift) => isBeside(shift, own) && shift !== own).map(stretch))
+  const remove = (removed: GridShift) =>
+    onChange(
+      removed.cookId,
+      removed.column,
+      shifts.filter((shift) => isBeside(shift, removed) && shift !== removed).map(stretch),
+    )
   const drop = ({ active, delta }: DragEndEvent) => {
     const { key, part } = active.data.current as { key: string; part: Part }
     change(key, part, (delta.x / (first.current?.clientWidth ?? 1)) * (LAST - FIRST))

@@ -24,7 +24,7 @@ export function doubtsOf(records: readonly DoubtRecord[], containers: readonly D
   const byItem = groupBy(records, ({ item }) => item)
   const doubts = new Map<string, Doubt[]>(records.map(({ id }) => [id, []]))
   const add = (doubt: Doubt) => doubts.get(doubt.id)?.push(doubt)
-  const ofPiles = [...byStyle.values()].flatMap((own) => pilesOff(own, containers))
+  const ofPiles = [...byStyle.values()].flatMap((ofStyle) => pilesOff(ofStyle, containers))
   const doubted = new Set(ofPiles.map(({ id }) => id))
   for (const { id, balance, isSettled, twice } of records) {
     // A pile that says why says more than the weights that do not add up, and than the yield that it moves.

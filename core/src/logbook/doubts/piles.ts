@@ -35,18 +35,18 @@ interface OffPile extends OwnPile {
 export function pilesOff(records: readonly DoubtRecord[], containers: readonly DoubtContainer[]): Doubt[] {
   const all = records.flatMap((record) => record.piles.map((pile): OwnPile => ({ record, pile })))
   const byPile = [...groupBy(all, ({ pile }) => pile.key).values()]
-  const heavy = byPile.flatMap((own) => heavyByContainer(own, containers))
+  const heavy = byPile.flatMap((ofPile) => heavyByContainer(ofPile, containers))
   const doubted = new Set(heavy.map(({ id, pile }) => `${id} ${pile}`))
   const off = byPile.flatMap(sharesOff).filter(({ record, pile }) => !doubted.has(`${record.id} ${pile.name}`))
   return [...heavy, ...[...groupBy(off, ({ record }) => record.id).values()].flatMap(doubtsOfRecord)]
 }
 
 /** Shares that are further from the kitchen's own than chance takes them. Sound records alone say what is usual. */
-function sharesOff(own: readonly OwnPile[]): OffPile[] {
-  const sound = own.filter(({ record }) => record.balance === 'ok')
+function sharesOff(records: readonly OwnPile[]): OffPile[] {
+  const sound = records.filter(({ record }) => record.balance === 'ok')
   if (sound.length < MIN_USUAL) return []
   const { usual, sd } = usualOf(sound.map(({ pile }) => pile.share))
-  return own.flatMap(({ record, pile }) => {
+  return records.flatMap(({ record, pile }) => {
     const reach = Math.max(FAR * Math.max(sd, SCALE_STEP / record.ap), FAR_SHARE)
     return Math.abs(pile.share - usual) > reach ? [{ record, pile, usual, reach }] : []
   })
@@ -73,8 +73,8 @@ const isMoved = (from: OffPile, into: OffPile) =>
   Math.abs(from.pile.share + into.pile.share - from.usual - into.usual) <= Math.max(from.reach, into.reach)
 
 /** Piles of which every piece is heavier than is usual, by what a container of the kitchen weighs. */
-function heavyByContainer(own: readonly OwnPile[], containers: readonly DoubtContainer[]) {
-  const weighed = own.flatMap(({ record, pile }) =>
+function heavyByContainer(records: readonly OwnPile[], containers: readonly DoubtContainer[]) {
+  const weighed = records.flatMap(({ record, pile }) =>
     pile.middlePiece !== null && pile.lightestPiece !== null && pile.pieces >= MIN_PIECES
       ? [{ record, pile, middle: pile.middlePiece, lightest: pile.lightestPiece }]
       : [],

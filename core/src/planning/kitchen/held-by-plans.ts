@@ -39,10 +39,10 @@ export function kilosByDay({ draft, goods, answer }: PlanInTheCold): HeldByPlans
 
 /** Hours of a day that accepted plans take. */
 export const hoursHeld = ({ minutes }: Pick<HeldByPlans, 'minutes'>, day: Day): number =>
-  minutes.reduce((sum, own) => sum + (own.day === day ? own.minutes : 0), 0) / MINUTES_PER_HOUR
+  minutes.reduce((sum, line) => sum + (line.day === day ? line.minutes : 0), 0) / MINUTES_PER_HOUR
 
 /** The most kilos that accepted plans have in the cold at the end of one of some days. */
 export const kilosHeld = ({ kilos }: Pick<HeldByPlans, 'kilos'>, days: readonly Day[]): number =>
-  Math.max(0, ...days.map((day) => kilos.reduce((sum, own) => sum + (own.day === day ? own.kilos : 0), 0)))
+  Math.max(0, ...days.map((day) => kilos.reduce((sum, line) => sum + (line.day === day ? line.kilos : 0), 0)))
 
 const MINUTES_PER_HOUR = 60

@@ -113,8 +113,9 @@ export function kitchenGoods(given: KitchenGoods): PlanGoods {
     ),
     ready: ordered.slice(wholes.length) as GoodsReady[],
     stock: given.lots.flatMap(({ itemId, supplierId, articleId, ...lot }) => {
-      const own = wholes.filter((whole) => whole.itemId === itemId)
-      const whole = own.find(({ id }) => id === articleId) ?? own.find((row) => row.supplierId === supplierId) ?? own[0]
+      const offers = wholes.filter((whole) => whole.itemId === itemId)
+      const whole =
+        offers.find(({ id }) => id === articleId) ?? offers.find((row) => row.supplierId === supplierId) ?? offers[0]
       return whole && lot.units + lot.held > 0 ? [{ ...lot, wholeId: whole.id }] : []
     }),
     coming: given.coming,

@@ -15,5 +15,5 @@ export function lessOn(
 ): PlanDraft['hours'] {
   const minutes = cutting.reduce((sum, line) => sum + (line.day === day ? line.minutes : 0), 0)
   const fewer = Math.floor(((minutes * SHARE_OF_A_DAY) / MINUTES_PER_HOUR) * QUARTERS) / QUARTERS
-  return [...hours.filter((own) => own.day !== day), { day, hours: fewer }]
+  return [...hours.filter((hour) => hour.day !== day), { day, hours: fewer }]
 }

@@ -147,15 +147,19 @@ export function explainCutPortion(
   const rate = rateOf(goods) / MINUTES_PER_HOUR
   const ways = goods.cuts.flatMap((cut) => {
     const whole = goods.wholes.find(({ id }) => id === cut.wholeId)
-    const own = cut.yields.find((other) => other.productId === productId)
-    if (!whole || !own) return []
-    const valueOf = (field: 'minutes' | 'consumables') =>
+    const ofProduct = cut.yields.find((other) => other.productId === productId)
+    if (!whole || !ofProduct) return []
+    const changedValue = (field: 'minutes' | 'consumables') =>
       valueIn(draft, { kind: 'cut', id: cut.id, field }, cut[field]).value
     const one = valueIn(draft, { kind: 'whole', id: whole.id, field: 'price' }, whole.price).value / whole.pack
-    const portions = valueIn(draft, { kind: 'yield', id: cut.id, productId, field: 'quantity' }, own.quantity).value
+    const portions = valueIn(
+      draft,
+      { kind: 'yield', id: cut.id, productId, field: 'quantity' },
+      ofProduct.quantity,
+    ).value
     const beside = cut.yields.reduce((sum, other) => {
       const product = goods.products.find(({ id }) => id === other.productId)
-      if (!product || other === own) return sum
+      if (!product || other === ofProduct) return sum
       const worth = valueIn(draft, { kind: 'product', id: product.id, field: 'surplusValue' }, product.surplusValue)
       return sum + other.quantity.value * worth.value
     }, 0)
@@ -164,14 +168,14 @@ export function explainCutPortion(
       minus(
         plus(
           value(whole.name, one, 'money'),
-          times(value('minutes', valueOf('minutes'), 'minutes'), value('a minute', rate, 'money')),
-          value('bags and the like', valueOf('consumables'), 'money'),
+          times(value('minutes', changedValue('minutes'), 'minutes'), value('a minute', rate, 'money')),
+          value('bags and the like', changedValue('consumables'), 'money'),
         ),
         value('what comes beside it', beside, 'money'),
       ),
       value('portions', portions, 'count'),
     )
-    const perPortion = (one + valueOf('minutes') * rate + valueOf('consumables') - beside) / portions
+    const perPortion = (one + changedValue('minutes') * rate + changedValue('consumables') - beside) / portions
     return [{ perPortion, explanation: { title: cut.name, quantity: 'money', expression } satisfies Explanation }]
   })
   const [cheapest] = ways.sort((a, b) => a.perPortion - b.perPortion)

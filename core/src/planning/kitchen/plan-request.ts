@@ -217,11 +217,11 @@ function mostOver(productId: string, goods: PlanGoods, draft: PlanDraft): number
     asked.set(askedOf.productId, (asked.get(askedOf.productId) ?? 0) + askedOf.quantity)
   if ((asked.get(productId) ?? 0) > 0) return 0
   const over = goods.cuts.map(({ yields }) => {
-    const own = yields.find((other) => other.productId === productId)?.quantity.value ?? 0
+    const ofProduct = yields.find((other) => other.productId === productId)?.quantity.value ?? 0
     const units = yields.map((other) =>
       other.quantity.value > 0 ? (asked.get(other.productId) ?? 0) / other.quantity.value : 0,
     )
-    return own * Math.max(0, ...units)
+    return ofProduct * Math.max(0, ...units)
   })
   return Math.min(WITHOUT_LIMIT, Math.ceil(Math.max(0, ...over)) * 2)
 }

@@ -47,9 +47,9 @@ function wholeSources({ units, lots, coming, deliveries }: CuttingLine): Source[
   return sources.flatMap((source, index) => {
     shared += source.units
     const until = index === sources.length - 1 ? units : Math.round(shared)
-    const own = until - given
+    const unitsHere = until - given
     given = until
-    return own > 0 ? [{ ...source, units: own }] : []
+    return unitsHere > 0 ? [{ ...source, units: unitsHere }] : []
   })
 }
 

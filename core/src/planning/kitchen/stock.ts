@@ -49,16 +49,16 @@ function comingOf(line: GoodsComing, goods: PlanGoods, draft: Said): StockOf[] {
   const keeps = (of: 'whole' | 'product', { id, keepsDays }: PlanGoods['wholes' | 'products'][number]) =>
     addDays(comes.day, valueIn(draft, { kind: of, id, field: 'keepsDays' }, keepsDays).value - 1)
   const quantity = (line.units * comes.packs) / line.packs
-  const own = { lotId: null, expectedLineId, from: comes.day }
+  const source = { lotId: null, expectedLineId, from: comes.day }
   if (kind === 'whole') {
     const whole = goods.wholes.find(({ id }) => id === articleId)
     if (!whole) return []
     return [
-      { ...own, productId: null, wholeId: whole.id, quantity: Math.floor(quantity), useBy: keeps('whole', whole) },
+      { ...source, productId: null, wholeId: whole.id, quantity: Math.floor(quantity), useBy: keeps('whole', whole) },
     ]
   }
   const ready = goods.ready.find(({ id }) => id === articleId)
   const product = goods.products.find(({ id }) => id === ready?.productId)
   if (!product) return []
-  return [{ ...own, productId: product.id, wholeId: null, quantity, useBy: keeps('product', product) }]
+  return [{ ...source, productId: product.id, wholeId: null, quantity, useBy: keeps('product', product) }]
 }

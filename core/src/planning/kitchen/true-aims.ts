@@ -24,10 +24,10 @@ export function trueAims(plans: PlansByAim, totalsOf: (plan: OrderPlan) => PlanT
     waste: ({ totals }) => totals.thrownKilos,
   }
   return Object.fromEntries(
-    Object.entries(plans).map(([aim, own]) => {
+    Object.entries(plans).map(([aim, planOfAim]) => {
       const measure = measures[aim as PlanAim]
-      const first = found.find(({ plan }) => plan === own)
-      if (!measure || !first) return [aim, own]
+      const first = found.find(({ plan }) => plan === planOfAim)
+      if (!measure || !first) return [aim, planOfAim]
       const ranked = (of: (typeof found)[number]) => [of.totals.short, measure(of), of.plan.cost.total]
       const best = found.reduce((known, entry) => (isBelow(ranked(entry), ranked(known)) ? entry : known), first)
       return [aim, best.plan]

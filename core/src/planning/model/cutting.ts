@@ -51,12 +51,12 @@ function addCut(draft: Draft, cut: PlanCut, day: number): Cuts[number] {
 function addSources({ request, wholes, programme }: Draft, cuts: Cuts): void {
   for (const { name } of request.wholes) {
     request.days.forEach((_, day) => {
-      const own = cuts.filter((cut) => cut.cut.whole === name && cut.day === day)
+      const cutsThere = cuts.filter((cut) => cut.cut.whole === name && cut.day === day)
       const from = wholes.flatMap(({ whole, flows }) => (whole.name === name ? (flows.get(day) ?? []) : []))
-      const terms = [...once(own.map(({ units }) => units)), ...once(from, -1)]
+      const terms = [...once(cutsThere.map(({ units }) => units)), ...once(from, -1)]
       if (terms.length > 0) programme.row(terms, 0, 0)
       // A delivery that does not come cuts nothing that day.
-      const most = own.reduce((sum, { units }) => sum + (programme.upper[units] as number), 0)
+      const most = cutsThere.reduce((sum, { units }) => sum + (programme.upper[units] as number), 0)
       for (const { whole, gate, flows } of wholes) {
         const flow = whole.name === name ? flows.get(day) : undefined
         if (flow !== undefined && gate !== null)

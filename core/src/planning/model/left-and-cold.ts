@@ -10,12 +10,12 @@ export const addLeft = (draft: Draft): PlanModel['left'] =>
     const valued = programme.column({ upper: surplusUpTo })
     draft.costs(all, disposal)
     draft.costs(valued, -disposal - surplusValue)
-    const own = products.filter((product) => product.product === name && !product.isGoodAfter)
-    const terms = own.flatMap(({ made, uses }): Term[] => [
+    const supplies = products.filter((product) => product.product === name && !product.isGoodAfter)
+    const terms = supplies.flatMap(({ made, uses }): Term[] => [
       ...once(made ? [made[0]] : [], made ? -made[1] : 0),
       ...once(uses.values()),
     ])
-    const there = own.reduce((sum, { quantity }) => sum + quantity, 0)
+    const there = supplies.reduce((sum, { quantity }) => sum + quantity, 0)
     programme.row([...once([all]), ...merged(terms)], there, there)
     programme.row([...once([valued]), ...once([all], -1)], NONE_BELOW, 0)
     return { product: name, all, valued }

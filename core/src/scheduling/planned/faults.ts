@@ -66,16 +66,16 @@ export function scheduleFaults(
 
 /** Two things at once of one cook, or on one unit. */
 function meetings(placed: readonly PlacedTask[]): ScheduleFault[] {
-  return placed.flatMap((own, index) =>
+  return placed.flatMap((task, index) =>
     placed.slice(index + 1).flatMap((other): ScheduleFault[] => {
-      if (own.start >= other.end - NEAR || other.start >= own.end - NEAR) return []
-      const isSameUnit = own.station?.name === other.station?.name && own.station?.number === other.station?.number
+      if (task.start >= other.end - NEAR || other.start >= task.end - NEAR) return []
+      const isSameUnit = task.station?.name === other.station?.name && task.station?.number === other.station?.number
       return [
-        ...(own.cook !== null && own.cook === other.cook
-          ? [{ task: own.id, rule: 'cook-busy', with: other.id } as const]
+        ...(task.cook !== null && task.cook === other.cook
+          ? [{ task: task.id, rule: 'cook-busy', with: other.id } as const]
           : []),
-        ...(own.station !== null && isSameUnit
-          ? [{ task: own.id, rule: 'station-busy', with: other.id } as const]
+        ...(task.station !== null && isSameUnit
+          ? [{ task: task.id, rule: 'station-busy', with: other.id } as const]
           : []),
       ]
     }),
@@ -93,13 +93,13 @@ function notCleaned({ species, tasks }: ScheduleRequest, placed: readonly Placed
   }
   return [...units.values()].flatMap((list) => {
     const order = list.sort((a, b) => a.start - b.start)
-    return order.flatMap((own, index): ScheduleFault[] => {
+    return order.flatMap((task, index): ScheduleFault[] => {
       const before = order[index - 1]
-      const [was, is] = [speciesOf.get(before?.id ?? ''), speciesOf.get(own.id)]
+      const [was, is] = [speciesOf.get(before?.id ?? ''), speciesOf.get(task.id)]
       if (!before || !was || !is || was === is) return []
-      if (species.cleanAt.some((time) => time >= before.end - NEAR && time <= own.start + NEAR)) return []
+      if (species.cleanAt.some((time) => time >= before.end - NEAR && time <= task.start + NEAR)) return []
       const minutes = species.order.indexOf(was) < species.order.indexOf(is) ? species.cleanDown : species.against
-      return own.start - before.end < minutes - NEAR ? [{ task: own.id, rule: 'not-cleaned', with: before.id }] : []
+      return task.start - before.end < minutes - NEAR ? [{ task: task.id, rule: 'not-cleaned', with: before.id }] : []
     })
   })
 }

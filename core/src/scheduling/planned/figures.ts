@@ -71,14 +71,14 @@ export function explainCutting(tasks: readonly CuttingTask[], nameOf: (id: strin
 function waiting({ tasks }: ScheduleRequest, placed: readonly PlacedTask[], figure: 'late' | 'hold'): Part[] {
   const placeOf = new Map(placed.map((task) => [task.id, task]))
   return tasks.flatMap(({ id, due, slack = 0, after }): Part[] => {
-    const own = placeOf.get(id)
-    if (!own) return []
-    if (figure === 'late') return due === null ? [] : [{ id, minutes: Math.max(0, own.end - due) }]
+    const placedTask = placeOf.get(id)
+    if (!placedTask) return []
+    if (figure === 'late') return due === null ? [] : [{ id, minutes: Math.max(0, placedTask.end - due) }]
     const waits = after.reduce((sum, { task, lag }) => {
       const before = placeOf.get(task)
-      return sum + (before ? Math.max(0, own.start - before.end - lag) : 0)
+      return sum + (before ? Math.max(0, placedTask.start - before.end - lag) : 0)
     }, 0)
-    return [{ id, minutes: waits + (due === null ? 0 : heldUntilDue(own.end, { due, slack })) }]
+    return [{ id, minutes: waits + (due === null ? 0 : heldUntilDue(placedTask.end, { due, slack })) }]
   })
 }
 
@@ -87,16 +87,16 @@ function cleaning({ tasks, species }: ScheduleRequest, placed: readonly PlacedTa
   const last = new Map<string, PlacedTask>()
   return [...placed]
     .sort((a, b) => a.start - b.start)
-    .flatMap((own): Part[] => {
-      const is = speciesOf.get(own.id)
-      if (!own.station || !is) return []
-      const unit = `${own.station.name} ${own.station.number}`
+    .flatMap((task): Part[] => {
+      const is = speciesOf.get(task.id)
+      if (!task.station || !is) return []
+      const unit = `${task.station.name} ${task.station.number}`
       const before = last.get(unit)
-      last.set(unit, own)
+      last.set(unit, task)
       const was = before && speciesOf.get(before.id)
       if (!before || !was || was === is) return []
-      if (species.cleanAt.some((time) => time >= before.end && time <= own.start)) return []
+      if (species.cleanAt.some((time) => time >= before.end && time <= task.start)) return []
       const isInOrder = species.order.indexOf(was) < species.order.indexOf(is)
-      return [{ id: own.id, minutes: isInOrder ? species.cleanDown : species.against }]
+      return [{ id: task.id, minutes: isInOrder ? species.cleanDown : species.against }]
     })
 }

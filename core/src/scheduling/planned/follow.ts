@@ -26,7 +26,7 @@ export function followTasks(
 ): FollowedTask[] {
   const jobs = new Map<string, MarkedTask[]>()
   for (const task of tasks) jobs.set(task.jobId, [...(jobs.get(task.jobId) ?? []), task])
-  const followed = [...jobs].flatMap(([jobId, own]) => followJob(own, progressOf(jobId), now))
+  const followed = [...jobs].flatMap(([jobId, tasksOfJob]) => followJob(tasksOfJob, progressOf(jobId), now))
   const of = new Map(followed.map((task) => [task.id, task]))
   return tasks.map(({ id }) => of.get(id) as FollowedTask)
 }

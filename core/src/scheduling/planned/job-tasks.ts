@@ -156,13 +156,13 @@ function mayWait(
 /** Minutes of a unit and who may cut it: the cook who is said to, by their own minutes, where they have the hours. */
 function handOf(job: PlannedJob, options: WorkOptions) {
   const usual = job.units > 0 ? Math.max(0, job.minutes - job.setUp) / job.units : 0
-  const own = job.cookId === null ? undefined : job.minutesBy[job.cookId]
-  const theirs = own ?? usual
+  const theirMinutes = job.cookId === null ? undefined : job.minutesBy[job.cookId]
+  const theirs = theirMinutes ?? usual
   const isTheirs = job.cookId !== null && canAlone(job, theirs, options)
   return {
     minutesPerUnit: isTheirs ? theirs : usual,
     skill: isTheirs && job.cookId !== null ? ownSkill(job.cookId) : job.species,
-    isOwn: isTheirs && own !== undefined,
+    isOwn: isTheirs && theirMinutes !== undefined,
   }
 }
 
@@ -196,9 +196,9 @@ function togetherOn(ids: readonly string[], { day }: PlannedJob, options: WorkOp
   const shifts = options.cooks.filter(({ id }) => ids.includes(id)).map((cook) => shiftsOfDay(cook, at, options))
   const [first = [], ...others] = shifts
   const shared = others.reduce<readonly (readonly [number, number])[]>(
-    (known, own) =>
+    (known, stretch) =>
       known.flatMap(([from, until]) =>
-        own.flatMap(([begins, ends]): [number, number][] =>
+        stretch.flatMap(([begins, ends]): [number, number][] =>
           Math.min(until, ends) > Math.max(from, begins) ? [[Math.max(from, begins), Math.min(until, ends)]] : [],
         ),
       ),

@@ -76,10 +76,10 @@ export function placedAsBegun({ request, tasks }: WorkPlan, jobs: readonly Plann
       if (task.jobId !== id || !isAtBoard(task.kind) || !asked) return []
       // Parts of a line overlap: the next begins with what is handed on first.
       const start = end + Math.min(0, asked.after[0]?.lag ?? 0)
-      const own = { start, end: start + asked.minutes, cook: asked.needs === 'cook' ? progress.cook : null }
-      end = Math.max(end, own.end)
+      const placed = { start, end: start + asked.minutes, cook: asked.needs === 'cook' ? progress.cook : null }
+      end = Math.max(end, placed.end)
       const station = asked.station === null ? null : { name: asked.station, number: index + 1 }
-      return [{ id: task.id, jobId: id, kind: task.kind, upTo: task.upTo, begun: null, done: null, station, ...own }]
+      return [{ id: task.id, jobId: id, kind: task.kind, upTo: task.upTo, begun: null, done: null, station, ...placed }]
     })
   })
 }
@@ -100,16 +100,18 @@ export function withBegun(plan: WorkPlan, followed: readonly FollowedTask[]): Wo
   return {
     ...plan,
     held: plan.request.tasks.flatMap(({ id }): HeldTask[] => {
-      const own = begunOf.get(id)
-      if (!own) return []
-      return [{ id, start: own.start, cook: own.cook, unit: own.station === null ? null : own.station.number - 1 }]
+      const begun = begunOf.get(id)
+      if (!begun) return []
+      return [
+        { id, start: begun.start, cook: begun.cook, unit: begun.station === null ? null : begun.station.number - 1 },
+      ]
     }),
     request: {
       ...plan.request,
       tasks: plan.request.tasks.map((task) => {
-        const own = begunOf.get(task.id)
+        const begun = begunOf.get(task.id)
         // What has begun is where it is, whatever it was to follow.
-        if (own) return { ...task, minutes: own.end - own.start, notBefore: 0, after: [] }
+        if (begun) return { ...task, minutes: begun.end - begun.start, notBefore: 0, after: [] }
         return { ...task, after: task.after.map((entry) => stillInTime(entry, task, begunOf.get(entry.task))) }
       }),
     },

@@ -7,9 +7,9 @@ const ASSUMED_MINUTES = 8 * 60
 
 /** Stretches of one day of the week, in order; those that meet are one. */
 export function shiftsOn(day: number, week: readonly CookShift[]): [from: number, until: number][] {
-  const own = week.filter((entry) => entry.day === day && entry.until > entry.from).sort((a, b) => a.from - b.from)
+  const shifts = week.filter((entry) => entry.day === day && entry.until > entry.from).sort((a, b) => a.from - b.from)
   const joined: [number, number][] = []
-  for (const { from, until } of own) {
+  for (const { from, until } of shifts) {
     const last = joined.at(-1)
     if (last && from <= last[1]) last[1] = Math.max(last[1], until)
     else joined.push([from, until])

@@ -78,8 +78,8 @@ function StyleActions({ item, style }: { item: Item; style: Style }) {
   const add = useCreateStyle()
   const archive = useArchiveStyle()
   const copy = () => {
-    const own = copyOfStyle(style, newId, ownName(style.name, item.styles))
-    add.mutate({ itemId: item.id, style: own }, { onSuccess: () => navigate(`/guide/${own.id}/change`) })
+    const copied = copyOfStyle(style, newId, ownName(style.name, item.styles))
+    add.mutate({ itemId: item.id, style: copied }, { onSuccess: () => navigate(`/guide/${copied.id}/change`) })
   }
   return (
     <>

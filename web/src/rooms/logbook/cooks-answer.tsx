@@ -33,9 +33,9 @@ export function CooksAnswer({ view }: { view: LogbookView }) {
         <p>No cook gets better or less out of it than the others at the same cuts, beyond chance.</p>
       ) : (
         <ul>
-          {improving.map((own) => (
-            <li key={own.map(({ cook, style }) => cook + style).join()}>
-              <ImprovingWords own={own} />
+          {improving.map((group) => (
+            <li key={group.map(({ cook, style }) => cook + style).join()}>
+              <ImprovingWords own={group} />
             </li>
           ))}
           {practice.map((cook) => (
@@ -53,8 +53,8 @@ export function CooksAnswer({ view }: { view: LogbookView }) {
 function byCookAndStyle(improving: readonly Improving[]): [Improving, ...Improving[]][] {
   const groups: [Improving, ...Improving[]][] = []
   for (const cook of improving) {
-    const own = groups.find(([first]) => first.cook === cook.cook && first.style === cook.style)
-    if (own) own.push(cook)
+    const group = groups.find(([first]) => first.cook === cook.cook && first.style === cook.style)
+    if (group) group.push(cook)
     else groups.push([cook])
   }
   return groups

@@ -37,8 +37,9 @@ type CauseFieldsProps = Pick<SignalCauseProps, 'moved'> & { record: FabricationR
 
 function CauseFields({ record, moved, onClose }: CauseFieldsProps) {
   const change = useUpdateFabrication(record.id)
-  const own = record.piles.find(({ stylePileId, name }) => (stylePileId ?? name) === moved?.key) ?? record.piles[0]
-  const [pileId, setPileId] = useState(own?.id ?? '')
+  const pileOfSignal =
+    record.piles.find(({ stylePileId, name }) => (stylePileId ?? name) === moved?.key) ?? record.piles[0]
+  const [pileId, setPileId] = useState(pileOfSignal?.id ?? '')
   const [cause, setCause] = useState<LossCause | ''>('')
   const [isLasting, setLasting] = useState(false)
   const keep = () => {

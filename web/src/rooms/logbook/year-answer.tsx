@@ -33,9 +33,9 @@ export function YearAnswer({ view }: { view: LogbookView }) {
               <TurnWords turn={turn} />
             </li>
           ))}
-          {byStyle.map((own) => (
-            <li key={own[0]?.style}>
-              <SeasonWords piles={own} />
+          {byStyle.map((piles) => (
+            <li key={piles[0]?.style}>
+              <SeasonWords piles={piles} />
             </li>
           ))}
           {weeks.slice(0, MAX_TOLD).map((week) => (
@@ -52,7 +52,7 @@ export function YearAnswer({ view }: { view: LogbookView }) {
 function stylesOf(seasons: readonly Season[]): Season[][] {
   const styles = new Map<string, Season[]>()
   for (const season of seasons) styles.set(season.style, [...(styles.get(season.style) ?? []), season])
-  return [...styles.values()].map((own) => own.slice(0, MAX_TOLD))
+  return [...styles.values()].map((piles) => piles.slice(0, MAX_TOLD))
 }
 
 function SeasonWords({ piles }: { piles: readonly Season[] }) {

@@ -71,7 +71,7 @@ export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, sh
   }
   if (schedule.status === 'impossible') {
     const jobs = new Set(
-      schedule.impossible.flatMap(({ task }) => tried.work.tasks.find((own) => own.id === task)?.jobId ?? []),
+      schedule.impossible.flatMap(({ task }) => tried.work.tasks.find((workTask) => workTask.id === task)?.jobId ?? []),
     )
     return (
       <p className={css.short} role="status">

@@ -19,8 +19,8 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
       {lines.cutting.length === 0 ? <p className="quiet">Nothing is cut.</p> : null}
       <LeftOut pinning={pinning} kinds={['cut']} goods={basis.goods} />
       {days.map((day) => {
-        const own = lines.cutting.filter((task) => task.day === day)
-        const minutes = own.reduce((sum, row) => sum + row.minutes, 0)
+        const tasks = lines.cutting.filter((task) => task.day === day)
+        const minutes = tasks.reduce((sum, row) => sum + row.minutes, 0)
         const hours = request.labour.hours[request.days.indexOf(day)] ?? 0
         return (
           <div key={day} className="table-responsive">
@@ -45,7 +45,7 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
                 </tr>
               </thead>
               <tbody>
-                {own.map((line) => {
+                {tasks.map((line) => {
                   const cut = request.cuts.find(({ name }) => name === line.name)
                   const total = plan.cutting
                     .filter((task) => task.cut === line.name)

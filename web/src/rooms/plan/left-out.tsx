@@ -15,7 +15,7 @@ export function LeftOut({ pinning, kinds, goods }: LeftOutProps) {
   if (pins.length === 0) return null
   const lists = { whole: goods.wholes, ready: goods.ready, cut: goods.cuts, supplier: goods.suppliers }
   const nameOf = ({ kind, id, day }: DraftPin) => {
-    const name = lists[kind].find((own) => own.id === id)?.name ?? 'something that is not there any more'
+    const name = lists[kind].find((line) => line.id === id)?.name ?? 'something that is not there any more'
     return day === null ? name : `${name} on ${dayWords(day)}`
   }
   return (

@@ -93,11 +93,11 @@ export function scanned(draft: LotDraft, text: string, today: string, caseId: st
   }
   const mismatch = labelAgainstLot(label, draft)
   if (mismatch) {
-    const [own, others] = mismatch.kind === 'other-lot' ? ['lot', draft.code] : ['article', draft.gtin]
+    const [what, others] = mismatch.kind === 'other-lot' ? ['lot', draft.code] : ['article', draft.gtin]
     const onLabel = mismatch.kind === 'other-lot' ? label.lot : label.gtin
     return {
       ok: false,
-      words: `This case is of ${own} ${onLabel}, the others of ${others}: accept it as a delivery of its own.`,
+      words: `This case is of ${what} ${onLabel}, the others of ${others}: accept it as a delivery of its own.`,
     }
   }
   return { ok: true, draft: withLabel(draft, label, text, caseId) }

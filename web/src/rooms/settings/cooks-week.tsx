@@ -58,16 +58,16 @@ export function CooksWeek() {
 
 /** What a cook may cut; all of it counts as nobody having said. */
 function Skills({ cook, onChange }: { cook: Cook; onChange: (skills: Species[] | null) => void }) {
-  const own = cook.skills ?? SPECIES
+  const skills = cook.skills ?? SPECIES
   return (
     <ButtonGroup size="sm" aria-label={`What ${cook.name} may cut`} className={css.skills}>
       {SPECIES.map((skill) => (
         <Button
           key={skill}
-          variant={own.includes(skill) ? 'dark' : 'outline-dark'}
-          aria-pressed={own.includes(skill)}
+          variant={skills.includes(skill) ? 'dark' : 'outline-dark'}
+          aria-pressed={skills.includes(skill)}
           onClick={() => {
-            const next = SPECIES.filter((key) => own.includes(key) !== (key === skill))
+            const next = SPECIES.filter((key) => skills.includes(key) !== (key === skill))
             onChange(next.length === SPECIES.length ? null : next)
           }}
         >

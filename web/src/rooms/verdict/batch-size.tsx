@@ -74,12 +74,13 @@ function LearningWords({ record }: { record: FabricationRecord }) {
   const oldestFirst = [...tests]
     .reverse()
     .flatMap(({ minutesPerUnit, ...test }) => (minutesPerUnit === null ? [] : { ...test, minutesPerUnit }))
-  const own = record.cookId === null ? null : learningFrom(oldestFirst.filter((test) => test.cookId === record.cookId))
-  const learning = own ?? learningFrom(oldestFirst)
+  const learned =
+    record.cookId === null ? null : learningFrom(oldestFirst.filter((test) => test.cookId === record.cookId))
+  const learning = learned ?? learningFrom(oldestFirst)
   if (!learning) {
     return <p className="quiet mt-2">Four records of this style tell how fast a hand learns it.</p>
   }
-  const whose = own && record.cook ? `${record.cook}’s` : 'the kitchen’s'
+  const whose = learned && record.cook ? `${record.cook}’s` : 'the kitchen’s'
   const minutes = (amount: number) => format.quantity(amount, 'minutes')
   if (!learning.isSure) {
     return (

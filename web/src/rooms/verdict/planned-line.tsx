@@ -9,15 +9,16 @@ const sum = (portions: readonly { quantity: number }[]) => portions.reduce((all,
 export function PlannedLine({ fabricationId }: { fabricationId: string }) {
   const planned = usePlannedOf(fabricationId)
   const format = useFormat()
-  const own = planned.data?.[0]
-  if (!own?.real) return null
-  const { real } = own
+  const line = planned.data?.[0]
+  if (!line?.real) return null
+  const { real } = line
   const words = (portions: number, minutes: number, money: number) =>
     `${format.quantity(portions, 'count')} portions, ${format.quantity(minutes, 'minutes')}, ${format.money(money)}`
   return (
     <p>
-      Planned in <Link to={`/plan/${own.planId}`}>{own.plan}</Link> for {dayWords(own.day)}:{' '}
-      {words(sum(own.portions), own.minutes, own.money)}. It was {words(sum(real.portions), real.minutes, real.money)}.
+      Planned in <Link to={`/plan/${line.planId}`}>{line.plan}</Link> for {dayWords(line.day)}:{' '}
+      {words(sum(line.portions), line.minutes, line.money)}. It was{' '}
+      {words(sum(real.portions), real.minutes, real.money)}.
     </p>
   )
 }

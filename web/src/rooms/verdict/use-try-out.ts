@@ -34,15 +34,15 @@ export function useTryOut(record: FabricationRecord, kept: readonly WhatIf[]): T
   const [edited, setEdited] = useState<Assumptions | null>(null)
   const [fill, setFill] = useState(0)
   const opened = kept.find((row) => row.id === search.get(OPENED)) ?? null
-  const own = useMemo(() => assumptionsOf(record), [record])
-  const assumptions = edited ?? opened?.assumptions ?? own
+  const recorded = useMemo(() => assumptionsOf(record), [record])
+  const assumptions = edited ?? opened?.assumptions ?? recorded
   const change = useCallback<ChangeAssumptions>(
     (changesOf) =>
       setEdited((edits) => {
-        const before = edits ?? opened?.assumptions ?? own
+        const before = edits ?? opened?.assumptions ?? recorded
         return { ...before, ...changesOf(before) }
       }),
-    [opened, own],
+    [opened, recorded],
   )
   const open = useCallback(
     (id: string | null) => {

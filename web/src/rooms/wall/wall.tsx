@@ -74,9 +74,9 @@ export function Component() {
 }
 
 function CookRow({ cook, tasks, minute }: { cook: Cook; tasks: readonly DayTask[]; minute: number }) {
-  const own = tasks.filter(({ cookId }) => cookId === cook.id)
-  const current = own.find(({ state }) => state === 'running')
-  const next = own.filter(({ state }) => state === 'waiting')
+  const cookTasks = tasks.filter(({ cookId }) => cookId === cook.id)
+  const current = cookTasks.find(({ state }) => state === 'running')
+  const next = cookTasks.filter(({ state }) => state === 'waiting')
   const [first] = next
   const isLate = first !== undefined && first.start < minute
   const [from, until] = [minute - BEFORE * HOUR, minute + AFTER * HOUR]
@@ -91,7 +91,7 @@ function CookRow({ cook, tasks, minute }: { cook: Cook; tasks: readonly DayTask[
         {first ? `${isLate ? 'should have begun at' : 'next at'} ${clockWords(first.start)}: ${first.what}` : ''}
       </p>
       <div className={css.lane} aria-hidden>
-        {own
+        {cookTasks
           .filter((task) => task.end > from && task.start < until)
           .map((task) => (
             <span

@@ -7,12 +7,12 @@ import type { StartFields } from './start-fields.ts'
 /** What a portion may weigh in this run: as the style says, unless somebody says otherwise. */
 export function StartBounds({ form, style }: { form: UseFormReturn<StartFields>; style: Style }) {
   const piles = style.piles.filter((pile) => pile.class === 'primary' && pile.bounds !== null)
-  const own = form.watch('bounds')
+  const bounds = form.watch('bounds')
   if (piles.length === 0) return null
   return (
     <MoreFields title="Portion weights for this run">
       {piles.map((pile) => {
-        const isOwn = own[pile.id] !== undefined
+        const isOwn = bounds[pile.id] !== undefined
         return (
           <fieldset key={pile.id} className={css.ownBounds}>
             <legend>
@@ -21,8 +21,8 @@ export function StartBounds({ form, style }: { form: UseFormReturn<StartFields>;
                   type="checkbox"
                   checked={isOwn}
                   onChange={() => {
-                    const { [pile.id]: _before, ...others } = own
-                    form.setValue('bounds', isOwn || !pile.bounds ? others : { ...own, [pile.id]: pile.bounds })
+                    const { [pile.id]: _before, ...others } = bounds
+                    form.setValue('bounds', isOwn || !pile.bounds ? others : { ...bounds, [pile.id]: pile.bounds })
                   }}
                 />{' '}
                 Other weights for {pile.name}

@@ -123,8 +123,8 @@ function pileLines(records: readonly LogbookRecord[], format: Format): Line[] {
   return [...names].map((name) => ({
     label: `Of the weight: ${name}`,
     words: ({ beam, ap }) => {
-      const own = beam.weight.find(({ pile }) => pile === name)
-      return own && ap > 0 ? format.share(own.amount / ap) : '–'
+      const stretch = beam.weight.find(({ pile }) => pile === name)
+      return stretch && ap > 0 ? format.share(stretch.amount / ap) : '–'
     },
   }))
 }

@@ -61,8 +61,8 @@ function Rest({ plan, accepted, cooks }: RestProps) {
   const navigate = useNavigate()
   const { coming, away, setComing, setAway, forget } = useRestChanges(plan.id, today)
   const lines = accepted.expected.filter(isOnItsWay)
-  const say = (own: Coming) =>
-    setComing([...coming.filter(({ expectedLineId }) => expectedLineId !== own.expectedLineId), own])
+  const say = (answer: Coming) =>
+    setComing([...coming.filter(({ expectedLineId }) => expectedLineId !== answer.expectedLineId), answer])
   const draft = draftOfRest({ id: plan.id, accepted }, { today, timeZone })
   const there = cooks.filter(({ id }) => !away.includes(id))
   const left = [there, weekdayOf(today), minutesSince(today, timeZone, now)] as const

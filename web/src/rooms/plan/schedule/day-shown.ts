@@ -26,15 +26,15 @@ export const tasksOn = (placed: readonly FollowedTask[], day: number): FollowedT
 const isAtStove = (lane: Lane) => (lane.kind === 'cook' ? lane.name === ON_DUTY : lane.station === 'stove')
 
 /** The rows of a day as they are drawn: those at the board, and those at the stoves where something stands there. */
-export function rowsOf(lanes: readonly Lane[], own: readonly FollowedTask[]): { board: Lane[]; stove: Lane[] } {
+export function rowsOf(lanes: readonly Lane[], tasks: readonly FollowedTask[]): { board: Lane[]; stove: Lane[] } {
   const stove = lanes.filter(isAtStove)
-  const isUsed = stove.some((lane) => own.some((task) => isIn(lane, task)))
+  const isUsed = stove.some((lane) => tasks.some((task) => isIn(lane, task)))
   return { board: lanes.filter((lane) => !isAtStove(lane)), stove: isUsed ? stove : [] }
 }
 
 /** The whole hours of a day from and until which some rows are drawn. */
-export function hoursShown(own: readonly FollowedTask[], day: number, lanes: readonly Lane[]) {
-  const drawn = own.filter((task) => lanes.some((lane) => isIn(lane, task)))
+export function hoursShown(tasks: readonly FollowedTask[], day: number, lanes: readonly Lane[]) {
+  const drawn = tasks.filter((task) => lanes.some((lane) => isIn(lane, task)))
   const begin = day * MINUTES_OF_A_DAY
   const earliest = Math.min(...drawn.map((task) => task.start), begin + EVENING)
   const first = Math.max(begin, Math.floor(earliest / HOUR) * HOUR)

@@ -36,7 +36,7 @@ export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onCh
     // biome-ignore lint/a11y/useSemanticElements: a fieldset is for what is filled in.
     <div role="group" aria-label="Day" className={css.strip}>
       {shown.map((day) => {
-        const own = tasksOn(placed, day).filter(({ cook }) => cook !== null)
+        const cooksTasks = tasksOn(placed, day).filter(({ cook }) => cook !== null)
         const words = dayWords(addDays(from, day))
         if (!busy.includes(day)) {
           return (
@@ -46,7 +46,7 @@ export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onCh
             </div>
           )
         }
-        const minutes = cuttingMinutes(own)
+        const minutes = cuttingMinutes(cooksTasks)
         const place = (at: number) => `${((at - day * MINUTES_OF_A_DAY - first) / (last - first)) * 100}%`
         return (
           <button
@@ -60,11 +60,11 @@ export function DaysStrip({ from, days, placed, work, jobs, faults, chosen, onCh
             <span className="quiet">
               {minutes > 0 ? `${format.quantity(minutes, 'minutes')} of cutting` : 'no cutting'}
             </span>
-            {own.some(({ id }) => late.has(id)) ? <span className={css.stripLate}>late</span> : null}
+            {cooksTasks.some(({ id }) => late.has(id)) ? <span className={css.stripLate}>late</span> : null}
             <span className={css.stripRows} aria-hidden>
               {lanes.map((lane) => (
                 <span key={laneKey(lane)} className={css.stripRow}>
-                  {own
+                  {cooksTasks
                     .filter((task) => isIn(lane, task))
                     .map(({ id, start, end }) => (
                       <span

@@ -35,16 +35,16 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
         {cut.map(({ id, name, packs, day }) => {
           const comes = late.find((delivery) => delivery.expectedLineId === id)?.comes ?? null
           const at = comes ?? daysBetween(from, day) * MINUTES_OF_A_DAY
-          const own = Math.floor(at / MINUTES_OF_A_DAY)
+          const daysLater = Math.floor(at / MINUTES_OF_A_DAY)
           return (
             <li key={id}>
               <span>
                 {packs} × {name}, ordered for {dayWords(day)}
-                {comes === null ? '' : `: comes ${dayWords(addDays(from, own))}, ${clockWords(comes)}`}
+                {comes === null ? '' : `: comes ${dayWords(addDays(from, daysLater))}, ${clockWords(comes)}`}
               </span>
               <DayField
                 label={`Day on which ${name} comes`}
-                value={addDays(from, own)}
+                value={addDays(from, daysLater)}
                 onChange={(next) => {
                   const place = next === null ? 0 : daysBetween(from, next)
                   if (next === day && at % MINUTES_OF_A_DAY === 0) say(id, null)
@@ -58,7 +58,7 @@ export function LateDeliveries({ accepted, from, days, late, onChange }: LateDel
                 value={comes === null ? null : (at % MINUTES_OF_A_DAY) / HOUR}
                 max={LAST_HOUR}
                 onChange={(hour, isValid) => {
-                  if (isValid) say(id, hour === null ? null : own * MINUTES_OF_A_DAY + hour * HOUR)
+                  if (isValid) say(id, hour === null ? null : daysLater * MINUTES_OF_A_DAY + hour * HOUR)
                 }}
               />
             </li>

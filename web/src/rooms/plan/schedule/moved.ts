@@ -35,11 +35,11 @@ export function moved(
   return placed.map((task) => {
     if (task.id !== id) return task
     const start = Math.max(0, task.start + minutes)
-    const own = { ...task, start, end: start + task.end - task.start }
-    if (lane?.kind === 'cook' && task.cook !== null) return { ...own, cook: lane.name }
+    const movedTask = { ...task, start, end: start + task.end - task.start }
+    if (lane?.kind === 'cook' && task.cook !== null) return { ...movedTask, cook: lane.name }
     if (lane?.kind === 'unit' && task.station?.name === lane.station) {
-      return { ...own, station: { name: lane.station, number: lane.number } }
+      return { ...movedTask, station: { name: lane.station, number: lane.number } }
     }
-    return own
+    return movedTask
   })
 }

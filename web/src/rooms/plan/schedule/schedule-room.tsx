@@ -88,7 +88,7 @@ export function ScheduleRoom(props: ScheduleRoomProps) {
       <Away state={state} cooks={props.cooks} />
       <WhoIsOn
         {...{ cooks: props.cooks, from, days, settings: state.schedule.settings, exceptions: state.schedule.days }}
-        onChange={(own) => state.change({ days: own })}
+        onChange={(exceptions) => state.change({ days: exceptions })}
       />
       <LateDeliveries
         {...{ accepted: props.accepted, from, days, late: state.schedule.late }}

@@ -19,7 +19,7 @@ export function TaskDetails({ task, work, jobs, faults, nameOf, cookName, childr
   const of = work.tasks.find(({ id }) => id === task.id)
   const asked = work.request.tasks.find(({ id }) => id === task.id)
   const job = jobs.find(({ id }) => id === of?.jobId)
-  const own = faults.filter((fault) => fault.task === task.id)
+  const faultsOfTask = faults.filter((fault) => fault.task === task.id)
   return (
     <div className={css.details} role="status">
       <strong>{nameOf(task.id)}</strong>: {clockWords(task.start)} to {clockWords(task.end)}
@@ -39,9 +39,9 @@ export function TaskDetails({ task, work, jobs, faults, nameOf, cookName, childr
         )
       ) : null}
       {children}
-      {own.length > 0 ? (
+      {faultsOfTask.length > 0 ? (
         <ul>
-          {own.map((fault) => (
+          {faultsOfTask.map((fault) => (
             <li key={`${fault.rule} ${fault.with}`}>{faultWords(fault, nameOf)}</li>
           ))}
         </ul>

@@ -32,15 +32,15 @@ export function Timeline(props: TimelineProps) {
   const [chosen, setChosen] = useState<number | null>(null)
   const [openId, setOpenId] = useState<string | null>(null)
   const day = chosen ?? firstShown(daysWithWork(placed, days), now)
-  const own = tasksOn(placed, day)
-  const rows = rowsOf(lanesOf(work.request, { by, own }), own)
+  const tasks = tasksOn(placed, day)
+  const rows = rowsOf(lanesOf(work.request, { by, own: tasks }), tasks)
   const open = placed.find(({ id }) => id === openId)
   return (
     <section aria-labelledby="timeline" className="no-print">
       <h2 id="timeline">{dayWords(addDays(from, day))}</h2>
       <p>
-        <OpenFigure explain={() => explainCutting(own, nameOf)} format={format}>
-          {format.quantity(cuttingMinutes(own), 'minutes')}
+        <OpenFigure explain={() => explainCutting(tasks, nameOf)} format={format}>
+          {format.quantity(cuttingMinutes(tasks), 'minutes')}
         </OpenFigure>{' '}
         of cutting
       </p>
@@ -50,7 +50,7 @@ export function Timeline(props: TimelineProps) {
       </div>
       {[rows.board, rows.stove].map((lanes, index) =>
         lanes.length > 0 ? (
-          <Rows key={index === 0 ? 'board' : 'stove'} {...props} {...{ day, own, lanes }} onOpen={setOpenId} />
+          <Rows key={index === 0 ? 'board' : 'stove'} {...props} {...{ day, own: tasks, lanes }} onOpen={setOpenId} />
         ) : null,
       )}
       {open ? <OpenTask task={open} {...props} /> : null}
