@@ -1,60 +1,87 @@
-import { forecastAside, readPriceListAside } from './core-client.ts'
-import type { WorkerReply, WorkerRequest } from './protocol.ts'
+import { expose } from 'comlink'
+import { openChannel } from '../../test/message-channels.ts'
+import { forecastAside, readPriceListAside, workAside } from './core-client.ts'
+import type { coreWork } from './core-work.ts'
 
-const sent: WorkerRequest[] = []
-let listeners: ((event: { data: WorkerReply }) => void)[] = []
+const { port1: page, port2: worker } = openChannel()
+jest.mock('./start-worker.ts', () => ({ startWorker: () => page }))
 
-jest.mock('./start-worker.ts', () => ({
-  startWorker: () => ({
-    addEventListener: (_type: string, hear: (event: { data: WorkerReply }) => void) => listeners.push(hear),
-    removeEventListener: (_type: string, hear: (event: { data: WorkerReply }) => void) => {
-      listeners = listeners.filter((listener) => listener !== hear)
+/** What the worker does, and how many of its steps were asked for. */
+let work: typeof coreWork
+beforeAll(() =>
+  expose(
+    {
+      readPriceList: (text: never) => work.readPriceList(text),
+      forecast: (request: never, onStep: never) => work.forecast(request, onStep),
+      work: (name: never, input: never, onStep: never) => work.work(name, input, onStep),
     },
-    postMessage: (request: WorkerRequest) => sent.push(request),
-  }),
-}))
+    worker as never,
+  ),
+)
 
-const say = (reply: WorkerReply) => {
-  for (const hear of [...listeners]) hear({ data: reply })
-}
-const input = { csv: '', mapping: {} as never, context: {} as never, shown: 1 }
-const draws = { model: {} as never, spreads: {} as never, draws: 10, seed: 0.1 }
-const lastId = () => sent.at(-1)?.id as number
+const text = { csv: '', mapping: {} as never, context: {} as never, shown: 1 }
+const request = { model: {} as never, spreads: {} as never, draws: 10, seed: 0.1 }
+const soon = () => new Promise((resolve) => setTimeout(resolve, 20))
 
 test('each answer finds its own request, in whatever order they come', async () => {
-  const first = readPriceListAside(input)
-  const firstId = lastId()
-  const second = readPriceListAside(input)
-  say({ id: lastId(), type: 'price-list', preview: { rows: 2, lines: [], issues: [], isWhole: true } })
-  say({ id: firstId, type: 'price-list', preview: { rows: 1, lines: [], issues: [], isWhole: true } })
+  const answers: ((rows: number) => void)[] = []
+  work = {
+    readPriceList: () => new Promise((resolve) => answers.push((rows) => resolve({ rows } as never))),
+  } as never
+  const first = readPriceListAside(text)
+  const second = readPriceListAside(text)
+  while (answers.length < 2) await soon()
+  answers[1]?.(2)
+  answers[0]?.(1)
   expect([(await first).rows, (await second).rows]).toEqual([1, 2])
-  expect(listeners).toEqual([])
 })
 
-test('progress is told on the way', async () => {
-  const steps: number[] = []
-  const forecast = forecastAside(draws, { onProgress: (done) => steps.push(done) })
-  say({ id: lastId(), type: 'progress', done: 5, of: 10 })
-  say({ id: lastId() + 1, type: 'progress', done: 9, of: 10 })
-  say({ id: lastId(), type: 'forecast', forecast: { draws: 10 } as never })
-  expect(await forecast).toEqual({ draws: 10 })
-  expect(steps).toEqual([5])
+test('how far it is comes on the way, each to its own', async () => {
+  work = {
+    forecast: async ({ draws }: { draws: number }, onStep: (done: number, of: number) => Promise<boolean>) => {
+      for (const part of [2, 1]) expect(await onStep(draws / part, draws)).toBe(true)
+      return { draws }
+    },
+  } as never
+  const steps: [string, number, number][] = []
+  const [ten, four] = await Promise.all([
+    forecastAside(request, { onProgress: (done, of) => steps.push(['ten', done, of]) }),
+    forecastAside({ ...request, draws: 4 }, { onProgress: (done, of) => steps.push(['four', done, of]) }),
+  ])
+  expect([ten, four]).toEqual([{ draws: 10 }, { draws: 4 }])
+  expect(steps.filter(([of]) => of === 'ten')).toEqual([
+    ['ten', 5, 10],
+    ['ten', 10, 10],
+  ])
+  expect(steps.filter(([of]) => of === 'four')).toHaveLength(2)
 })
 
-test('a broken-off request is told to the worker, and nobody listens any more', () => {
+test('work that is broken off ends at its next step, and never answers', async () => {
+  let steps = 0
+  work = {
+    forecast: async (_: unknown, onStep: (done: number, of: number) => Promise<boolean>) => {
+      while (await onStep(++steps, 1_000)) await soon()
+      return null
+    },
+  } as never
   const leaving = new AbortController()
-  void forecastAside(draws, { signal: leaving.signal })
-  const id = lastId()
+  const settled = jest.fn()
+  void forecastAside(request, { signal: leaving.signal }).then(settled, settled)
+  while (steps === 0) await soon()
   leaving.abort()
-  expect(sent.at(-1)).toEqual({ id, type: 'cancel' })
-  expect(listeners).toEqual([])
+  await soon()
+  await soon()
+  const ended = steps
+  await soon()
+  await soon()
+  expect([steps, settled.mock.calls]).toEqual([ended, []])
 })
 
-test('a failure, or an answer of another kind, is an error', async () => {
-  const failed = forecastAside(draws, {})
-  say({ id: lastId(), type: 'failed', message: 'no' })
-  await expect(failed).rejects.toThrow('no')
-  const other = readPriceListAside(input)
-  say({ id: lastId(), type: 'forecast', forecast: {} as never })
-  await expect(other).rejects.toThrow('something else')
+test('what goes wrong in the worker is an error here', async () => {
+  work = {
+    work: async () => {
+      throw new Error('no such piece')
+    },
+  } as never
+  await expect(workAside('portion-plan', {} as never)).rejects.toThrow('no such piece')
 })

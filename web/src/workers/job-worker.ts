@@ -1,16 +1,42 @@
-/** What a worker of one long job at a time tells: whatever it tells on the way, and at last that it is done or failed. */
-export type JobTold = { type: 'done' } | { type: 'failed'; message: string }
+import { expose, proxy, wrap } from 'comlink'
+
+/** What a worker of one long job at a time sends: messages of the job on the way, and at last that it is done or failed. */
+export type JobEnd = { type: 'done' } | { type: 'failed'; message: string }
+
+/** One long job in a worker: `send` gets what comes of it, in order. */
+type RunJob<Request, Message> = (request: Request, send: (message: Message) => void) => Promise<void>
+
+interface Job<Request, Message> {
+  run: RunJob<Request, Message>
+}
+
+/** Serves a job from inside a worker. The job ends when the page has got everything that came of it. */
+export function serveJob<Request, Message>(run: RunJob<Request, Message>): void {
+  const job: Job<Request, Message> = {
+    run: async (request, send) => {
+      const arrived: unknown[] = []
+      await run(request, (message) => arrived.push(send(message)))
+      await Promise.all(arrived)
+    },
+  }
+  expose(job)
+}
+
+/** A worker with the job that it serves. */
+interface Running<Request, Message> extends Job<Request, Message> {
+  worker: Worker
+}
 
 /**
  * Workers that each do one long job at a time. A worker in the middle of its work cannot hear that nobody waits for it:
  * it is ended, and the next job gets a new one; one that is done is kept for the next, with what it has loaded.
  */
-export class JobWorkers<Asked, Told extends { type: string }> {
-  readonly #start: () => Worker
-  #idle: Worker | null = null
+export class JobWorkers<Request, Message extends { type: string }> {
+  readonly #startWorker: () => Worker
+  #idle: Running<Request, Message> | null = null
 
-  constructor(start: () => Worker) {
-    this.#start = start
+  constructor(startWorker: () => Worker) {
+    this.#startWorker = startWorker
   }
 
   /** Starts one before it is needed. */
@@ -18,27 +44,43 @@ export class JobWorkers<Asked, Told extends { type: string }> {
     this.#idle ??= this.#start()
   }
 
-  /** Does a job and tells what comes of it; answers what breaks it off. */
-  run(asked: Asked, hear: (told: Told | JobTold) => void): () => void {
-    const worker = this.#idle ?? this.#start()
+  #start(): Running<Request, Message> {
+    const worker = this.#startWorker()
+    const job = wrap<Job<Request, Message>>(worker)
+    // Its types cannot follow a type parameter.
+    return { worker, run: job.run as unknown as RunJob<Request, Message> }
+  }
+
+  /** Does a job; `onMessage` gets what comes of it. Returns what breaks it off. */
+  run(request: Request, onMessage: (message: Message | JobEnd) => void): () => void {
+    const running = this.#idle ?? this.#start()
+    const { worker } = running
     this.#idle = null
     let isOver = false
     const end = (isDone: boolean) => {
       isOver = true
-      worker.onmessage = null
       worker.onerror = null
-      if (isDone && this.#idle === null) this.#idle = worker
+      if (isDone && this.#idle === null) this.#idle = running
       else worker.terminate()
     }
-    worker.onmessage = ({ data }: MessageEvent<Told | JobTold>) => {
-      if (data.type === 'done' || data.type === 'failed') end(data.type === 'done')
-      hear(data)
-    }
-    worker.onerror = ({ message }) => {
+    const fail = (message: string) => {
+      if (isOver) return
       end(false)
-      hear({ type: 'failed', message: message || 'It could not be worked out.' })
+      onMessage({ type: 'failed', message: message || 'It could not be worked out.' })
     }
-    worker.postMessage(asked)
+    // A worker that cannot even be loaded answers nothing.
+    worker.onerror = ({ message }) => fail(message)
+    const send = proxy((message: Message) => {
+      if (!isOver) onMessage(message)
+    })
+    running.run(request, send).then(
+      () => {
+        if (isOver) return
+        end(true)
+        onMessage({ type: 'done' })
+      },
+      (error: Error) => fail(error.message),
+    )
     return () => {
       if (!isOver) end(false)
     }

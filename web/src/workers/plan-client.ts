@@ -1,16 +1,19 @@
 import { JobWorkers } from './job-worker.ts'
-import type { PlanAsked, PlanTold, ScheduleAsked, ScheduleTold } from './plan-protocol.ts'
+import type { PlanJobRequest, PlanMessage, ScheduleJobRequest, ScheduleMessage } from './plan-protocol.ts'
 import { startPlanWorker, startScheduleWorker } from './start-plan-worker.ts'
 
-const plans = new JobWorkers<PlanAsked, PlanTold>(startPlanWorker)
-const schedules = new JobWorkers<ScheduleAsked, ScheduleTold>(startScheduleWorker)
+const plans = new JobWorkers<PlanJobRequest, PlanMessage>(startPlanWorker)
+const schedules = new JobWorkers<ScheduleJobRequest, ScheduleMessage>(startScheduleWorker)
 
 /** Loads the solver before it is needed. */
 export const warmPlanner = (): void => plans.warm()
 
-/** Makes an order plan aside; answers what breaks it off. */
-export const planAside = (asked: PlanAsked, hear: (told: PlanTold) => void): (() => void) => plans.run(asked, hear)
+/** Makes an order plan aside; returns what breaks it off. */
+export const planAside = (request: PlanJobRequest, onMessage: (message: PlanMessage) => void): (() => void) =>
+  plans.run(request, onMessage)
 
-/** Makes a schedule aside; answers what breaks it off. */
-export const scheduleAside = (asked: ScheduleAsked, hear: (told: ScheduleTold) => void): (() => void) =>
-  schedules.run(asked, hear)
+/** Makes a schedule aside; returns what breaks it off. */
+export const scheduleAside = (
+  request: ScheduleJobRequest,
+  onMessage: (message: ScheduleMessage) => void,
+): (() => void) => schedules.run(request, onMessage)

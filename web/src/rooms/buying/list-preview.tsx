@@ -3,7 +3,7 @@ import Button from 'react-bootstrap/Button'
 import { type DataColumn, DataTable } from '../../parts/data-table/data-table.tsx'
 import { priceWords } from '../../parts/price-words.ts'
 import { type Format, useFormat } from '../../parts/use-format.ts'
-import type { PriceListPreview } from '../../workers/protocol.ts'
+import type { PriceListPreview } from '../../workers/price-list-preview.ts'
 
 const lineColumns = (format: Format): DataColumn<NumberedLine>[] => [
   { id: 'row', header: 'Row', isNumber: true, value: ({ row }) => row },

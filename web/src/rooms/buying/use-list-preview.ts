@@ -5,7 +5,7 @@ import { useKitchen } from '../../data/kitchen-context.ts'
 import { useItems } from '../../data/queries.ts'
 import { bareUnitOf } from '../../parts/weight-field.tsx'
 import { readPriceListAside } from '../../workers/core-client.ts'
-import type { PriceListPreview } from '../../workers/protocol.ts'
+import type { PriceListPreview } from '../../workers/price-list-preview.ts'
 
 /** What a file reads as under a mapping, its first rows; read aside, so that the page never waits. */
 export function useListPreview(csv: string, mapping: PriceMapping, shown: number): PriceListPreview | null {

@@ -47,8 +47,8 @@ export function CanBeScheduled({ plan: { id, name }, basis: { draft, goods }, sh
   }, [items.data, cooks.data, works.data, shown, draft, goods, id, name, timeZone])
   useEffect(() => {
     if (!tried) return
-    return scheduleAside({ request: tried.work.request, held: [], seconds: SECONDS }, (told) => {
-      if (told.type === 'schedule') setMade({ of: tried, schedule: told.schedule })
+    return scheduleAside({ request: tried.work.request, held: [], seconds: SECONDS }, (message) => {
+      if (message.type === 'schedule') setMade({ of: tried, schedule: message.schedule })
     })
   }, [tried])
   if (!tried) return null

@@ -7,24 +7,24 @@ import { draft, goodsOf } from '../../../../core/test/plan-kitchen.ts'
 import { loadSolver } from '../../../../core/test/solver.ts'
 import { answered, LARCH_HALT, renderPart, touch } from '../../../test/render.tsx'
 import { answerWith } from '../../../test/server.ts'
-import type { PlanAsked, PlanTold, ScheduleAsked, ScheduleTold } from '../../workers/plan-protocol.ts'
+import type { PlanJobRequest, PlanMessage, ScheduleJobRequest, ScheduleMessage } from '../../workers/plan-protocol.ts'
 import { AcceptedPlan } from './accepted-plan.tsx'
 import { DraftRoom } from './draft-room.tsx'
 import { Component as Plans } from './plans.tsx'
 
-let asked: PlanAsked | null = null
-let hear: (told: PlanTold) => void = () => {}
+let asked: PlanJobRequest | null = null
+let hear: (told: PlanMessage) => void = () => {}
 const stop = jest.fn()
-let hearSchedule: ((told: ScheduleTold) => void) | null = null
-let scheduled: ScheduleAsked | null = null
+let hearSchedule: ((told: ScheduleMessage) => void) | null = null
+let scheduled: ScheduleJobRequest | null = null
 jest.mock('../../workers/plan-client.ts', () => ({
   warmPlanner: () => {},
-  scheduleAside: (of: ScheduleAsked, listen: (told: ScheduleTold) => void) => {
+  scheduleAside: (of: ScheduleJobRequest, listen: (told: ScheduleMessage) => void) => {
     scheduled = of
     hearSchedule = listen
     return () => {}
   },
-  planAside: (of: PlanAsked, listen: (told: PlanTold) => void) => {
+  planAside: (of: PlanJobRequest, listen: (told: PlanMessage) => void) => {
     asked = of
     hear = listen
     return stop
@@ -56,7 +56,7 @@ const answers = {
 beforeEach(() => void jest.useFakeTimers({ advanceTimers: true }))
 afterEach(() => void jest.useRealTimers())
 const paused = () => act(() => jest.advanceTimersByTimeAsync(450))
-const tell = (told: PlanTold) => act(async () => hear(told))
+const tell = (told: PlanMessage) => act(async () => hear(told))
 let solved: OrderPlan | null = null
 /** The solver's answer to the plan, the same for every test. */
 const answer = async () => {
@@ -138,7 +138,7 @@ test('before it is accepted it is tried whether the cooks can do it', async () =
   await tell({ type: 'plan', plan: await answer(), isWhole: true, seconds: 3 })
   await answered()
   expect(screen.getByText(/Trying whether the cooks can do it/)).toBeTruthy()
-  const schedule = (changes: Partial<Schedule>): ScheduleTold => ({
+  const schedule = (changes: Partial<Schedule>): ScheduleMessage => ({
     type: 'schedule',
     schedule: {
       ...{ status: 'best-found', tasks: [], cleanDowns: [], lateMinutes: 0, cleanMinutes: 0, holdMinutes: 0 },
@@ -146,7 +146,7 @@ test('before it is accepted it is tried whether the cooks can do it', async () =
     },
   })
   const told = (changes: Partial<Schedule>) => act(async () => hearSchedule?.(schedule(changes)))
-  const { request } = scheduled as unknown as ScheduleAsked
+  const { request } = scheduled as unknown as ScheduleJobRequest
   const pack = request.tasks.find(({ due }) => due !== null)
   const due = pack?.due ?? 0
   const late = { id: pack?.id ?? '', start: due + 22, end: due + 32, cook: 'Marit', station: null }

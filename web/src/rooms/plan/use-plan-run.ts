@@ -105,23 +105,23 @@ export function usePlanRun({
       setState('running')
       setProgress(null)
       setFailure(null)
-      breakOff.current = planAside({ ...own.asked, usual: before, seconds }, (told) => {
-        switch (told.type) {
+      breakOff.current = planAside({ ...own.asked, usual: before, seconds }, (message) => {
+        switch (message.type) {
           case 'progress':
-            return setProgress(told.progress)
+            return setProgress(message.progress)
           case 'plan':
             setState('beside')
-            return setMade(withAims({ ...own, ...told, aims: {} }, { cost: told.plan }))
+            return setMade(withAims({ ...own, ...message, aims: {} }, { cost: message.plan }))
           case 'aim':
-            return setMade((known) => known && withAims(known, { [told.aim]: told.plan }))
+            return setMade((answered) => answered && withAims(answered, { [message.aim]: message.plan }))
           case 'further':
             return setState('further')
           case 'better':
-            return setBetter(told)
+            return setBetter(message)
           case 'done':
             return setState('done')
           case 'failed':
-            setFailure(told.message)
+            setFailure(message.message)
             return setState('failed')
         }
       })
@@ -139,7 +139,7 @@ export function usePlanRun({
     isCurrent: answered !== null && answered.asked === asked,
     better: better && (by === 'less-short' || by === 'cheaper') ? { plan: better.plan, by } : null,
     takeBetter: () => {
-      if (better) setMade((known) => known && withAims({ ...known, ...better }, { cost: better.plan }))
+      if (better) setMade((answered) => answered && withAims({ ...answered, ...better }, { cost: better.plan }))
       setBetter(null)
     },
     state,

@@ -6,7 +6,7 @@ import { clockWords } from '@fleam/core/wording'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { answered, LARCH_HALT, renderPart, setClock, touch } from '../../../../test/render.tsx'
 import { answerWith } from '../../../../test/server.ts'
-import type { ScheduleAsked, ScheduleTold } from '../../../workers/plan-protocol.ts'
+import type { ScheduleJobRequest, ScheduleMessage } from '../../../workers/plan-protocol.ts'
 import { moved } from './moved.ts'
 import { ScheduleRoom } from './schedule-room.tsx'
 
@@ -14,10 +14,10 @@ import { ScheduleRoom } from './schedule-room.tsx'
 beforeEach(() => void jest.useFakeTimers({ now: new Date('2026-12-01T09:00:00Z'), advanceTimers: true }))
 afterEach(() => jest.useRealTimers())
 
-let asked: ScheduleAsked | null = null
-let hear: (told: ScheduleTold) => void = () => {}
+let asked: ScheduleJobRequest | null = null
+let hear: (told: ScheduleMessage) => void = () => {}
 jest.mock('../../../workers/plan-client.ts', () => ({
-  scheduleAside: (of: ScheduleAsked, listen: (told: ScheduleTold) => void) => {
+  scheduleAside: (of: ScheduleJobRequest, listen: (told: ScheduleMessage) => void) => {
     asked = of
     hear = listen
     return () => {}
@@ -118,7 +118,7 @@ const keptNow = async () => {
   await act(() => jest.advanceTimersByTimeAsync(450))
   await answered()
 }
-const tell = (told: ScheduleTold) => act(async () => hear(told))
+const tell = (told: ScheduleMessage) => act(async () => hear(told))
 
 async function room(of: Plan = plan) {
   const sent = answerWith({ [PUT]: { body: { ...plan, version: 4 } } })

@@ -32,16 +32,16 @@ export function useScheduleRun(): ScheduleRun {
       setState('running')
       setBest(null)
       setFailure(null)
-      breakOff.current = scheduleAside({ ...asked, seconds: SECONDS[part] }, (told) => {
-        switch (told.type) {
+      breakOff.current = scheduleAside({ ...asked, seconds: SECONDS[part] }, (message) => {
+        switch (message.type) {
           case 'best':
-            return setBest(told.best)
+            return setBest(message.best)
           case 'schedule':
-            return then(told.schedule)
+            return then(message.schedule)
           case 'done':
             return setState('idle')
           case 'failed':
-            setFailure(told.message)
+            setFailure(message.message)
             return setState('failed')
         }
       })
