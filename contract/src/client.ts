@@ -41,6 +41,7 @@ export function addressOf<O extends Operation>(operation: O, input: Omit<InputOf
   return `${path}${searchOf(query)}`
 }
 
+/** The request of an operation: its method, its address from the first slash on, its body. */
 export const requestOf = <O extends Operation>(operation: O, input: InputOf<O>): OperationRequest => ({
   method: operation.method,
   address: addressOf(operation, input),

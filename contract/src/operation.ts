@@ -19,11 +19,14 @@ export interface StepsAnswer<Result extends z.ZodType = z.ZodType> extends FileA
   result: Result
 }
 
+/** An answer that is a file of this media type. */
 export const file = (mediaType: string): FileAnswer => ({ mediaType })
+/** An answer that is a stream of server events, each by a schema. */
 export const events = <Event extends z.ZodType>(event: Event): EventsAnswer<Event> => ({
   mediaType: 'text/event-stream',
   event,
 })
+/** An answer that comes line by line: how far the work is, and in the end its result. */
 export const steps = <Result extends z.ZodType>(result: Result): StepsAnswer<Result> => ({
   mediaType: 'application/x-ndjson',
   result,

@@ -73,6 +73,7 @@ export interface ScaleLine {
   decimals: number
 }
 
+/** A line as a scale sends it, without its end; `decimals` of its own unit. */
 export function formatScaleLine({ weight, unit, state, tare, device, standIn, decimals }: ScaleLine): string {
   const line = `weight=${weight.toFixed(decimals)} unit=${unit} state=${state} tare=${tare.toFixed(decimals)} device=${device}`
   return standIn ? `${line} stand-in=yes` : line

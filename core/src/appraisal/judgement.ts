@@ -29,6 +29,7 @@ export interface Judgement {
   savingPerPortion: number | null
 }
 
+/** What is kept of an appraisal when a record is closed: the verdict of the leading pile, its money per portion. */
 export function judgementOf({ piles, comparisons }: Pick<Appraisal, 'piles' | 'comparisons'>): Judgement {
   const at = leadingComparison(piles, comparisons)
   const leading = at === null ? undefined : comparisons[at]

@@ -34,6 +34,7 @@ function atPrices(document: FabricationDocument, changes: readonly PriceChange[]
   return { ...document, purchase, offers }
 }
 
+/** A document appraised anew at the prices of a day, as far as they changed. */
 export function recost(document: FabricationDocument, changes: readonly PriceChange[] = []): Recosted {
   const changed = atPrices(document, changes)
   const appraisal = appraise(changed)

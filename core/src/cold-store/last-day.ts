@@ -61,6 +61,7 @@ const USUAL_THAWED_DAYS = 1
 /** The last day of something that keeps so many days from a day on, that day counted. */
 const keptThrough = (from: Day, days: number): Day => addDays(from, days - 1)
 
+/** The first of several days. */
 export const earliest = (...days: readonly [Day, ...Day[]]): Day => [...days].sort()[0] as Day
 
 interface Keeping {

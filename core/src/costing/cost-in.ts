@@ -19,14 +19,17 @@ export function shortClaim({ price: { amount, per } }: Purchase, short: number):
   return amount * pricedUnits(per, { weight: short, pieces: 0, packs: 0 })
 }
 
+/** Money of labour: minutes at their rate an hour; zero without any. */
 export function labourCost(labour: readonly LabourEntry[] = []): number {
   return labour.reduce((sum, entry) => sum + (entry.minutes / MINUTES_PER_HOUR) * entry.ratePerHour, 0)
 }
 
+/** Minutes of labour in all. */
 export function labourMinutes(labour: readonly LabourEntry[] = []): number {
   return labour.reduce((sum, entry) => sum + entry.minutes, 0)
 }
 
+/** Money of consumables in all. */
 export function consumablesCost(consumables: readonly Consumable[] = []): number {
   return consumables.reduce((sum, consumable) => sum + consumable.cost, 0)
 }

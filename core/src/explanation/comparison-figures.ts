@@ -45,6 +45,7 @@ const OF_OFFER: ReadonlySet<ComparisonFigureName> = new Set([
   'buyPerPortionSameWeight',
 ])
 
+/** The formula of a figure of making against buying; null where nothing is compared with. */
 export function comparisonFigure(
   document: FabricationDocument,
   appraisal: Appraisal,

@@ -13,8 +13,10 @@ export function priceUnits(weight: Expression, per: PriceUnit): Expression {
   )
 }
 
+/** Whether a price is by weight. */
 export const isByWeight = (per: PriceUnit) => per === 'kg' || per === 'lb'
 
+/** The formula of a figure of the costs in money; null where the document has not what it needs. */
 export function costFigure(
   document: FabricationDocument,
   { weights, cost, piles }: Appraisal,

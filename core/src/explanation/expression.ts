@@ -30,20 +30,26 @@ export type Expression =
 
 type Leaf = Extract<Expression, { kind: 'value' }>
 
+/** A named value of a formula, in the unit of its quantity: grams, money, minutes. */
 export const value = (name: string, amount: number, quantity: Quantity): Expression => ({
   kind: 'value',
   name,
   value: amount,
   quantity,
 })
+/** A number of a formula that has no name and no unit. */
 export const constant = (amount: number): Expression => ({ kind: 'constant', value: amount })
 /** Grams in the kilo that a price counts. */
 export const KILO: Expression = { kind: 'priced-weight', grams: 1000 }
 /** Grams in the hundred that a price counts. */
 export const HUNDRED_GRAMS: Expression = { kind: 'priced-weight', grams: 100 }
+/** The sum of terms. */
 export const plus = (...terms: Expression[]): Expression => ({ kind: 'sum', terms })
+/** What is left of the first after all others are taken off. */
 export const minus = (from: Expression, ...less: Expression[]): Expression => ({ kind: 'difference', from, less })
+/** The product of factors. */
 export const times = (...factors: Expression[]): Expression => ({ kind: 'product', factors })
+/** A quotient; it evaluates to infinity or NaN where the divisor is zero, as the arithmetic does. */
 export const over = (top: Expression, under: Expression): Expression => ({ kind: 'quotient', over: top, under })
 /** The square root of something that is not below zero. */
 export const root = (of: Expression): Expression => ({ kind: 'root', of })

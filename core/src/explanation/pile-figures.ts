@@ -11,6 +11,7 @@ interface PileContext {
   result: PileResult
 }
 
+/** The formula of a figure of one pile, in grams or money; null where the pile has no such figure. */
 export function pileFigure(
   document: FabricationDocument,
   appraisal: Appraisal,

@@ -3,6 +3,7 @@ import { type FabricationDocument, usedShareOf } from '../fabrication/index.ts'
 import { evaluate, minus, over, plus, times, value } from './expression.ts'
 import type { Explanation, WeightFigureName } from './figure-ref.ts'
 
+/** The formula of a figure of the weights, in grams or as a share. */
 export function weightFigure(
   document: FabricationDocument,
   { weights, piles }: Appraisal,

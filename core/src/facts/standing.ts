@@ -59,6 +59,7 @@ export interface StandingBoard {
   plateNumbers: ReadonlyMap<string, number>
 }
 
+/** What stands on the board of a fabrication after its facts: the piece that is laid, and the plates. */
 export function standingBoard(facts: readonly Fact[]): StandingBoard {
   const states: StandingBoard['states'] = {}
   const plateNumbers = new Map<string, number>()

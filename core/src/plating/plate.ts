@@ -5,6 +5,7 @@ export const ANY_KIND = 'any'
 /** Places of the pieces that make a plate, by their order in the request. */
 export type PlateSet = readonly number[]
 
+/** Grams of the pieces on a plate. */
 export const weightOfSet = (pieces: readonly PlatePiece[], set: PlateSet): number =>
   set.reduce((sum, index) => sum + (pieces[index] as PlatePiece).weight, 0)
 

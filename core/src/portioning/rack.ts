@@ -60,6 +60,7 @@ export interface RackScore {
   deviation: number
 }
 
+/** How many weights are within the bounds, and grams that all are off the target. */
 export function scoreOf(
   weights: readonly number[],
   { low, high, target }: Pick<RackRequest, 'low' | 'high' | 'target'>,
@@ -68,8 +69,10 @@ export function scoreOf(
   return { within: inside.length, deviation: weights.reduce((sum, weight) => sum + Math.abs(weight - target), 0) }
 }
 
+/** Whether one score is better than another. */
 export const isBetter = (one: RackScore, other: RackScore): boolean =>
   one.within > other.within || (one.within === other.within && one.deviation < other.deviation - 1e-9)
 
+/** Grams between the lightest and the heaviest; null where there is none. */
 export const spreadOf = (weights: readonly number[]): number | null =>
   weights.length === 0 ? null : Math.max(...weights) - Math.min(...weights)

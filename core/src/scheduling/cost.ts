@@ -17,6 +17,7 @@ const NO_PLACE = 10_000
 export const heldUntilDue = (end: number, { due, slack }: { due: number; slack: number }): number =>
   Math.abs(due - slack - Math.min(end, due))
 
+/** What a placing costs, in minutes and in the order in which it counts: rules broken, late, cleaning, holding. */
 export function costOf({ tasks }: Shop, { starts, cleans }: Placing): ScheduleCost {
   const cost: ScheduleCost = { broken: 0, late: 0, clean: 0, hold: 0 }
   for (let at = 0; at < tasks.length; at++) {

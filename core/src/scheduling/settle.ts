@@ -7,6 +7,7 @@ export interface Sequences {
   nextOfCook: Int16Array
 }
 
+/** Which task follows each task on its unit of a station and for its cook; -1 where none does. */
 export function sequencesOf({ tasks }: Shop, { starts, units, cooks }: Placing): Sequences {
   const order = tasks.map((_, index) => index).sort((a, b) => (starts[a] as number) - (starts[b] as number) || a - b)
   const [nextOnUnit, nextOfCook] = [new Int16Array(tasks.length).fill(-1), new Int16Array(tasks.length).fill(-1)]

@@ -15,6 +15,7 @@ export type ArticleFields = Pick<
   'name' | 'kind' | 'itemId' | 'productId' | 'usableShare' | 'handlingMinutesPerPiece'
 >
 
+/** The columns that say what an article is. */
 export const articleColumns = ({
   name,
   kind,

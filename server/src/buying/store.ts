@@ -47,6 +47,7 @@ async function pricedWhere(
   }))
 }
 
+/** An article with its prices; null where the kitchen has none of this id. */
 export async function pricedArticle(scope: Scope, id: string): Promise<PricedArticle | null> {
   const [found] = await pricedWhere(scope, { id })
   return found ?? null

@@ -11,6 +11,7 @@ const keyOf = ({ itemId, styleId, step }: ScopeAsked) => ({
   step: step ?? '',
 })
 
+/** What the kitchen changed of the cautions. */
 export async function overrides(scope: Scope): Promise<CautionOverride[]> {
   const rows = await scope.database.models.CautionOverride.findAll({
     attributes: { exclude: ['kitchenId'] },
@@ -27,11 +28,13 @@ export async function overrides(scope: Scope): Promise<CautionOverride[]> {
   }))
 }
 
+/** Stores what the kitchen says in place of a caution, for an item, a style or a step. */
 export async function replaceOverride(scope: Scope, override: CautionOverride): Promise<void> {
   const row = { ...override, ...keyOf(override), kitchenId: scope.kitchen.id }
   await scope.database.models.CautionOverride.upsert(row, within(scope))
 }
 
+/** Deletes it: the caution stands again as it came. */
 export async function deleteOverride(scope: Scope, cautionId: string, where: ScopeAsked): Promise<void> {
   await scope.database.models.CautionOverride.destroy({
     where: ofKitchen(scope, { cautionId, ...keyOf(where) }),

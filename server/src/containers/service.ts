@@ -15,6 +15,7 @@ export async function createContainer(scope: Scope, container: Container): Promi
   return store.containers(scope)
 }
 
+/** Deletes a container and answers with those that are left. */
 export async function deleteContainer(scope: Scope, id: string): Promise<Container[]> {
   await store.deleteContainer(scope, id)
   return store.containers(scope)

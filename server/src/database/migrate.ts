@@ -180,6 +180,7 @@ export interface MigrationState {
   pending: number
 }
 
+/** How many migrations ran and how many wait. */
 export async function migrationState(database: Sequelize): Promise<MigrationState> {
   const applied = new Set(await appliedMigrations(database))
   const pending = MIGRATIONS.filter((migration) => !applied.has(migration.name)).length

@@ -34,6 +34,7 @@ export function recordOfRow(row: FabricationModel, parts: RecordParts): Fabricat
   }
 }
 
+/** The row of a record, without its piles. */
 export const rowOfRecord = (kitchenId: string, record: FabricationRecord) => ({
   ...fabricationTable.toRow({ ...record, ...record.purchase }),
   kitchenId,

@@ -21,6 +21,7 @@ import { countLateFacts, keepFigures } from './figures.ts'
 import { judgementById } from './judgements.ts'
 import * as store from './store.ts'
 
+/** A record with its facts; throws `not-found`. */
 export async function requireState(scope: Scope, id: string): Promise<FabricationState> {
   const state = await store.stateById(scope, id)
   if (!state) throw notFound('fabrication')
@@ -48,6 +49,7 @@ export async function requireDocument(scope: Scope, id: string): Promise<Fabrica
   return documentOf(record, facts, { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) })
 }
 
+/** The records that were begun last, newest first; of an open one also how it would end. */
 export async function latest(scope: Scope, limit: number): Promise<FabricationRow[]> {
   const states = await store.latestStates(scope, limit)
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }

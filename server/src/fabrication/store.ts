@@ -59,6 +59,7 @@ async function statesWhere(scope: Scope, options: StatesOptions): Promise<Fabric
   )
 }
 
+/** A record with its facts; null where the kitchen has none of this id. */
 export async function stateById(scope: Scope, id: string): Promise<FabricationState | null> {
   const [record, facts] = await Promise.all([recordById(scope, id), factsOf(scope, [id])])
   return record ? { record, facts: facts.get(id) ?? [] } : null

@@ -26,6 +26,7 @@ export class Refusal extends Error {
   }
 }
 
+/** A refusal with 404 that names what is not there. */
 export const notFound = (what: string) => new Refusal('not-found', `This kitchen has no such ${what}.`)
 
 /** A failed parse of a body, a parameter or a query, with the path of every field. */
@@ -125,6 +126,7 @@ export const sendFrameworkError = (error: FastifyError, request: FastifyRequest,
   send(reply, new Refusal('not-found', `Nothing answers at ${request.url.slice(0, LONGEST_TOLD)}: ${error.message}`))
 const LONGEST_TOLD = 200
 
+/** Answers with 404 for a path that no operation and no page has. */
 export const sendNotFound = (reply: FastifyReply, path: string) =>
   send(reply, new Refusal('not-found', `Nothing answers at ${path}.`))
 

@@ -20,6 +20,7 @@ const ANSWER_HEADERS = {
   'cache-control': 'no-store',
 } as const
 
+/** Headers of every answer: what a browser may do with it. */
 export async function secureAnswer(_request: FastifyRequest, reply: FastifyReply): Promise<void> {
   reply.headers(ANSWER_HEADERS)
 }

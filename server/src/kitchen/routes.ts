@@ -5,6 +5,7 @@ import { serve } from '../serve/index.ts'
 import * as service from './service.ts'
 import * as store from './store.ts'
 
+/** Kitchens, cooks and offers. */
 export const kitchenRoutes = (database: Database, clock: Clock) =>
   serve(kitchenOperations, {
     listKitchens: () => store.kitchens(database),

@@ -29,6 +29,7 @@ export const setUpKitchen = (database: Database, setUp: Kitchen, clock: Clock): 
 export const cookById = async (scope: Scope, id: string) =>
   (await store.cooks(scope)).find((cook) => cook.id === id) ?? null
 
+/** Adds a cook; the same one again changes nothing. Throws `id-taken`, for its name too, and `invalid-input` for one too many. */
 export const createCook = (scope: Scope, cook: Cook): Promise<Cook> =>
   createOnce({
     read: () => cookById(scope, cook.id),
@@ -88,6 +89,10 @@ export async function requireCook(scope: Scope, id: string): Promise<Cook> {
   })
 }
 
+/**
+ * Keeps an offer; the same one again changes nothing. Throws `not-found` where its style or its supplier is not the
+ * kitchen's, `pile-unknown` where its pile is no portion pile of the style, and `id-taken`.
+ */
 export async function createOffer(scope: Scope, offer: KitchenOffer): Promise<KitchenOffer> {
   const { style } = await requireStyle(scope, offer.styleId)
   await requireSupplier(scope, offer.supplierId)

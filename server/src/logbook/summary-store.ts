@@ -24,6 +24,7 @@ const MEMBERS: Readonly<Record<LogbookGroup | 'none', string>> = {
 
 const SEASONS = ['winter', 'spring', 'summer', 'autumn'] as const
 
+/** Whether the groups are of something that has a name. */
 export const isNamed = (group: SummaryQuery['group']): group is NamedKind => group in KEY
 
 /** How the key that the database told a member by is told outside: `2026-11`, `2026-W48`, `winter`. */

@@ -58,6 +58,7 @@ function refuseNothingWeighed(document: FabricationDocument): void {
   if (issues.length > 0) throw new Refusal('invalid-input', 'A piece weighs nothing.', { issues })
 }
 
+/** What is wrong with a document in which nothing was weighed; empty where something was. */
 export function nothingWeighed({ piles }: FabricationDocument): { path: string; message: string }[] {
   return piles.flatMap((pile, index) =>
     (pile.pieces ?? []).flatMap((grams, place) =>

@@ -33,6 +33,7 @@ export interface NameRows {
   cooks: readonly Named[]
 }
 
+/** Items, styles, suppliers and cooks by which names in a document are found. */
 export const nameRows = async (scope: Scope): Promise<NameRows> => ({
   items: await items(scope),
   suppliers: await suppliers(scope),

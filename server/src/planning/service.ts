@@ -44,6 +44,7 @@ export async function plan(scope: Scope, id: string): Promise<Plan> {
   return { ...kept, told: marks, accepted: { ...accepted, expected, planned: await planned(scope, { planId: id }) } }
 }
 
+/** Keeps a new plan; the same one again changes nothing. Throws `id-taken`. */
 export async function createPlan(scope: Scope, said: Pick<Plan, 'id' | 'name' | 'draft'>): Promise<Plan> {
   await createOnce({
     read: () => store.planById(scope, said.id),
@@ -76,9 +77,11 @@ export const changePlan = (
     return plan(inside, id)
   })
 
+/** Changes a plan; throws `not-found`, and `stale-version` where somebody changed it meanwhile. */
 export const updatePlan = (scope: Scope, id: string, { version, name, draft }: PlanEdit): Promise<Plan> =>
   changePlan(scope, id, version, (inside) => store.updatePlan(inside, id, { name, draft, version: version + 1 }))
 
+/** Deletes a plan; throws `not-found`, and `invalid-input` for one that is accepted. */
 export async function deletePlan(scope: Scope, id: string): Promise<void> {
   await inTransaction(scope, async (inside) => {
     const { accepted } = await requirePlan(inside, id, { isLocked: true })
@@ -87,6 +90,7 @@ export async function deletePlan(scope: Scope, id: string): Promise<void> {
   })
 }
 
+/** Throws `invalid-input` for one field. */
 export function refuse(path: string, message: string): never {
   throw new Refusal('invalid-input', `${path} ${message}`, { issues: [{ path, message }] })
 }
@@ -163,6 +167,7 @@ export const withdrawPlan = (scope: Scope, id: string, version: number): Promise
     await store.updatePlan(inside, id, { acceptedAt: null, accepted: null, schedule: null, version: version + 1 })
   })
 
+/** Says how much of an expected line came; throws `not-found`. */
 export async function arrive(scope: Scope, id: string, arrived: number | null): Promise<ExpectedLine> {
   return inTransaction(scope, async (inside) => {
     await store.lockExpected(inside, { id })

@@ -60,6 +60,7 @@ function readSchedule(scope: Scope, row: OrderPlanModel): KeptSchedule | null {
   )
 }
 
+/** Stores a plan as a draft. */
 export async function insertPlan(scope: Scope, { id, name, draft }: Pick<Plan, 'id' | 'name' | 'draft'>) {
   const now = scope.clock.now().toISOString()
   const plan = { id, name, draft, version: 1, acceptedAt: null, accepted: null, schedule: null }
@@ -76,6 +77,7 @@ type PlanColumns = Partial<{
   schedule: Plan['schedule']
 }>
 
+/** Overwrites columns of a plan. */
 export async function updatePlan(scope: Scope, id: string, columns: PlanColumns): Promise<void> {
   await scope.database.models.OrderPlan.update(
     { ...columns, updatedAt: scope.clock.now().toISOString() },
@@ -83,6 +85,7 @@ export async function updatePlan(scope: Scope, id: string, columns: PlanColumns)
   )
 }
 
+/** Deletes a plan. */
 export async function deletePlan(scope: Scope, id: string): Promise<void> {
   await scope.database.models.OrderPlan.destroy({ where: ofKitchen(scope, { id }), ...within(scope) })
 }
@@ -109,6 +112,7 @@ export async function expectedIds(scope: Scope, planId: string): Promise<Set<str
 
 type NewLine = Omit<ExpectedLine, 'plan' | 'supplier' | 'arrived' | 'lots'>
 
+/** Stores what an accepted plan ordered, line by line. */
 export async function insertExpected(scope: Scope, lines: readonly NewLine[]): Promise<void> {
   const rows = lines.map((line, position) => ({ ...line, position, kitchenId: scope.kitchen.id, arrived: null }))
   await scope.database.models.ExpectedLine.bulkCreate(rows, within(scope))
@@ -161,6 +165,7 @@ export async function dropWaiting(scope: Scope, planId: string, isDropped: boole
   )
 }
 
+/** Says how much of a line came; null takes it back. */
 export async function updateArrival(scope: Scope, id: string, arrived: number | null): Promise<void> {
   await scope.database.models.ExpectedLine.update({ arrived }, { where: ofKitchen(scope, { id }), ...within(scope) })
 }
@@ -170,6 +175,7 @@ type NewPlanned = Omit<
   'plan' | 'style' | 'item' | 'itemId' | 'real' | 'begins' | 'isDropped' | 'fabricationId'
 >
 
+/** Stores what an accepted plan has to be cut. */
 export async function insertPlanned(scope: Scope, planned: readonly NewPlanned[]): Promise<void> {
   const rows = planned.map((row, position) => ({
     ...row,

@@ -14,6 +14,7 @@ import type { ClaimPapers } from './claim-page.ts'
 import { writtenAnew } from './picture.ts'
 import * as store from './store.ts'
 
+/** A lot; throws `not-found`. */
 export async function requireLot(scope: Scope, id: string): Promise<Lot> {
   const lot = await store.lotById(scope, id)
   if (!lot) throw notFound('lot')
@@ -186,6 +187,7 @@ export async function claimPapers(scope: Scope, id: string): Promise<ClaimPapers
   }
 }
 
+/** What is claimed of a lot, as CSV; throws `not-found`. */
 export async function claimCsv(scope: Scope, id: string): Promise<string> {
   const lot = await requireLot(scope, id)
   const faults = lot.checks.filter((check) => check.isFault)

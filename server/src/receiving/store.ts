@@ -58,6 +58,7 @@ export async function lotsReceived(
   return rows.map(lotOfRow)
 }
 
+/** A lot with its cases and checks; null where the kitchen has none of this id. */
 export async function lotById(scope: Scope, id: string): Promise<Lot | null> {
   const row = await scope.database.models.Lot.findOne({
     where: ofKitchen(scope, { id }),
@@ -67,6 +68,7 @@ export async function lotById(scope: Scope, id: string): Promise<Lot | null> {
   return row ? lotOfRow(row) : null
 }
 
+/** Stores a lot under the name that its item has now. */
 export async function insertLot(scope: Scope, lot: LotEdit, item: string): Promise<void> {
   const { Lot: Lots } = scope.database.models
   const { cases: _cases, checks: _checks, ...fields } = lot
@@ -110,6 +112,7 @@ export async function lockLot(scope: Scope, id: string): Promise<number | null> 
   return row?.version ?? null
 }
 
+/** When the pictures of a lot were taken, without the pictures. */
 export async function photos(scope: Scope, lotId: string) {
   const rows = await scope.database.models.LotPhoto.findAll({
     attributes: ['id', 'takenAt'],
@@ -124,6 +127,7 @@ export interface WrittenPhoto extends Omit<LotPhoto, 'picture'> {
   picture: Buffer
 }
 
+/** Stores a picture of a lot. */
 export async function insertPhoto(scope: Scope, lotId: string, photo: WrittenPhoto): Promise<void> {
   await scope.database.models.LotPhoto.create(ofKitchen(scope, { ...photo, lotId }), within(scope))
 }
@@ -138,6 +142,7 @@ export async function pictureCounts(scope: Scope, lotId: string): Promise<{ ofLo
   return { ofLot, ofKitchen: inAll }
 }
 
+/** A picture as JPEG; null where the lot has none of this id. */
 export async function pictureOf(scope: Scope, lotId: string, id: string): Promise<Buffer | null> {
   const row = await scope.database.models.LotPhoto.findOne({
     attributes: ['picture'],

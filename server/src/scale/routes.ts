@@ -4,6 +4,7 @@ import { Refusal, sendEvents } from '../http/index.ts'
 import { serve } from '../serve/index.ts'
 import type { ScaleGateway } from './gateway.ts'
 
+/** The scale: its state, its readings as they come, and its commands. */
 export const scaleRoutes = (scale: ScaleGateway) =>
   serve(scaleOperations, {
     readScale: () => scale.status,

@@ -106,6 +106,7 @@ export async function planWork(scope: Scope, id: string) {
   return store.stylesWork(scope, [...new Set(rows.map(({ styleId }) => styleId))])
 }
 
+/** Changes what a style takes before and after the board; throws `not-found`. */
 export async function updateStyleWork(scope: Scope, styleId: string, work: StyleWork): Promise<StyleWork> {
   await requireStyle(scope, styleId)
   await store.saveStyleWork(scope, styleId, work)

@@ -38,6 +38,7 @@ export async function stylesWork(scope: Scope, styleIds: readonly string[]): Pro
 
 const idsOf = (scope: Scope) => ({ attributes: ['id'], where: ofKitchen(scope), raw: true, ...within(scope) })
 
+/** Stores what a style takes before and after the board. */
 export async function saveStyleWork(scope: Scope, styleId: string, work: StyleWork): Promise<void> {
   await scope.database.models.StyleWork.upsert({ kitchenId: scope.kitchen.id, styleId, work }, within(scope))
 }

@@ -30,4 +30,5 @@ export class SavedJson<Value> {
   }
 }
 
+/** A JSON answer that a browser keeps as a file of this name. */
 export const savedJson = <Value>(name: string, value: Value) => new SavedJson(name, value)

@@ -22,6 +22,7 @@ export interface KnownStyle {
   style: Style
 }
 
+/** The style and its item; throws `not-found`. */
 export async function requireStyle(scope: Scope, styleId: string): Promise<KnownStyle> {
   const itemId = await store.itemIdOfStyle(scope, styleId)
   if (itemId === null) throw notFound('style')
@@ -31,6 +32,7 @@ export async function requireStyle(scope: Scope, styleId: string): Promise<Known
   return { item, style }
 }
 
+/** The item with its styles; throws `not-found`. */
 export async function requireItem(scope: Scope, itemId: string): Promise<Item> {
   const [item] = await store.items(scope, { id: itemId })
   if (!item) throw notFound('item')
@@ -103,6 +105,7 @@ async function insertItem(scope: Scope, item: Item): Promise<void> {
   await store.insertItems(scope, [{ ...item, styles: await withProducts(scope, styles) }])
 }
 
+/** Changes an item; throws `not-found`, and `id-taken` where another has its name. */
 export async function updateItem(scope: Scope, id: string, edit: ItemEdit): Promise<Item> {
   return refuseTaken('name', 'An item of this name is there already.', () =>
     decide(scope, 'styles', async (inside) => {
@@ -113,6 +116,7 @@ export async function updateItem(scope: Scope, id: string, edit: ItemEdit): Prom
   )
 }
 
+/** A style as a file that another kitchen can read; throws `not-found`. */
 export async function exportStyle(scope: Scope, id: string): Promise<StyleFile> {
   const { item, style } = await requireStyle(scope, id)
   const { id: _itemId, isArchived: _itemArchived, styles: _styles, ...bareItem } = item

@@ -101,6 +101,7 @@ const rowOfStyle = (kitchenId: string, itemId: string, style: Style, position: n
   kitchenId,
 })
 
+/** Stores a style of an item at a place in its list. */
 export async function insertStyle(scope: Scope, itemId: string, style: Style, position: number): Promise<void> {
   const { Style: Styles, StylePile } = scope.database.models
   await Styles.create(rowOfStyle(scope.kitchen.id, itemId, style, position), within(scope))
@@ -128,6 +129,7 @@ export async function replaceStyle(scope: Scope, style: Style): Promise<void> {
   await StylePile.bulkCreate(rowsOfPiles(scope.kitchen.id, style), within(scope))
 }
 
+/** Overwrites what may be changed of an item. */
 export async function replaceItem(scope: Scope, id: string, edit: ItemEdit): Promise<void> {
   await scope.database.models.Item.update(itemTable.toRow(edit), { where: ofKitchen(scope, { id }), ...within(scope) })
 }

@@ -2,6 +2,7 @@ import type { Supplier } from '@fleam/contract/buying/schemas'
 import { supplierTable } from '../database/index.ts'
 import { ofKitchen, type Scope, within } from '../scope/index.ts'
 
+/** All suppliers of the kitchen, by name. */
 export async function suppliers(scope: Scope): Promise<Supplier[]> {
   const rows = await scope.database.models.Supplier.findAll({
     where: ofKitchen(scope),
@@ -22,6 +23,7 @@ export async function supplierNamed(scope: Scope, name: string): Promise<Supplie
   return row && supplierTable.fromRow(row)
 }
 
+/** Stores new suppliers. */
 export async function insertSuppliers(scope: Scope, added: readonly Supplier[]): Promise<void> {
   const rows = added.map((supplier) => ({ ...supplier, kitchenId: scope.kitchen.id }))
   await scope.database.models.Supplier.bulkCreate(rows, within(scope))
@@ -51,6 +53,7 @@ export async function supplierAdded(scope: Scope, id: string, name: string): Pro
   return supplierTable.fromRow(added)
 }
 
+/** Overwrites a supplier's name and terms. */
 export async function replaceSupplier(scope: Scope, { id, ...fields }: Supplier): Promise<void> {
   await scope.database.models.Supplier.update(fields, { where: ofKitchen(scope, { id }), ...within(scope) })
 }

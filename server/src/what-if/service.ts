@@ -7,6 +7,7 @@ import * as store from './store.ts'
 /** A record has room for so many: more of them nobody tells apart. */
 const MAX_KEPT = 50
 
+/** What-ifs of a record; throws `not-found` where the kitchen has no such record. */
 export async function kept(scope: Scope, fabricationId: string): Promise<WhatIf[]> {
   await requireState(scope, fabricationId)
   return store.whatIfs(scope, fabricationId)
@@ -31,6 +32,7 @@ async function keep(scope: Scope, fabricationId: string, whatIf: WhatIf): Promis
   return store.whatIfs(scope, fabricationId)
 }
 
+/** Deletes a what-if and answers with those that are left; throws `not-found`. */
 export async function deleteWhatIf(scope: Scope, fabricationId: string, id: string): Promise<WhatIf[]> {
   await store.deleteWhatIf(scope, fabricationId, id)
   return store.whatIfs(scope, fabricationId)

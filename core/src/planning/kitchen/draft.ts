@@ -25,6 +25,7 @@ export const emptyDraft = (from: Day): PlanDraft => ({
   service: USUAL_SERVICE,
 })
 
+/** The days of a plan, in order. */
 export const daysOf = ({ from, days }: Pick<PlanDraft, 'from' | 'days'>): Day[] =>
   Array.from({ length: days }, (_, index) => addDays(from, index))
 
