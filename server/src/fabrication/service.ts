@@ -49,7 +49,7 @@ export async function requireDocument(scope: Scope, id: string): Promise<Fabrica
   return documentOf(record, facts, { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) })
 }
 
-/** The records that were begun last, newest first; of an open one also how it would end. */
+/** The newest records, open ones first; of an open one also how it would end. */
 export async function latest(scope: Scope, limit: number): Promise<FabricationRow[]> {
   const states = await store.latestStates(scope, limit)
   const options = { nowMs: scope.clock.now().getTime(), cookName: await cookNames(scope) }

@@ -1,9 +1,9 @@
 import type { DinnersOfPart, MealView, WholeForm } from '@fleam/core/buying'
 import { explain } from '@fleam/core/explanation'
-import Table from 'react-bootstrap/Table'
 import { dateWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { NumberField } from '../../parts/number-field.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import buyingCss from './buying.module.css'
 import css from './meal-parts.module.css'
@@ -21,50 +21,44 @@ interface MealPartsProps {
 
 /** Every part of the purchase: its servings, what one costs, and by when it is eaten. */
 export const MealParts = ({ form, view, dinners, servingOf, onServing }: MealPartsProps) => (
-  <Table className="list-table" responsive>
-    <thead>
-      <tr>
-        <th scope="col">Part</th>
-        <th scope="col">Grams a serving, empty for none</th>
-        <th scope="col" className="number">
-          Servings
-        </th>
-        <th scope="col" className="number">
-          Cost a serving
-        </th>
-        <th scope="col">Dinners fresh, one a day</th>
-        <th scope="col">Dinners into the freezer</th>
+  <SmallTable
+    heads={[
+      'Part',
+      'Grams a serving, empty for none',
+      numbers('Servings'),
+      numbers('Cost a serving'),
+      'Dinners fresh, one a day',
+      'Dinners into the freezer',
+    ]}
+    responsive
+  >
+    {form.piles.map((pile) => (
+      <tr key={pile.name}>
+        <th scope="row">{pile.name}</th>
+        <td>
+          <div className={css.serving}>
+            {pile.keeping === null ? (
+              <span className="quiet">not eaten</span>
+            ) : (
+              <NumberField
+                isLabelHidden
+                key={form.id}
+                label={`Grams of ${pile.name} a serving`}
+                min={1}
+                value={servingOf(pile)}
+                onChange={(serving) => onServing(pile.name, serving)}
+              />
+            )}
+          </div>
+        </td>
+        <PartCells
+          view={view}
+          part={view.parts.find((part) => part.pile === pile.name)}
+          dinner={dinners.find((dinner) => dinner.pile === pile.name)}
+        />
       </tr>
-    </thead>
-    <tbody>
-      {form.piles.map((pile) => (
-        <tr key={pile.name}>
-          <th scope="row">{pile.name}</th>
-          <td>
-            <div className={css.serving}>
-              {pile.keeping === null ? (
-                <span className="quiet">not eaten</span>
-              ) : (
-                <NumberField
-                  isLabelHidden
-                  key={form.id}
-                  label={`Grams of ${pile.name} a serving`}
-                  min={1}
-                  value={servingOf(pile)}
-                  onChange={(serving) => onServing(pile.name, serving)}
-                />
-              )}
-            </div>
-          </td>
-          <PartCells
-            view={view}
-            part={view.parts.find((part) => part.pile === pile.name)}
-            dinner={dinners.find((dinner) => dinner.pile === pile.name)}
-          />
-        </tr>
-      ))}
-    </tbody>
-  </Table>
+    ))}
+  </SmallTable>
 )
 
 interface PartCellsProps {

@@ -1,6 +1,6 @@
 import { explainPartPrice, type PartedValue } from '@fleam/core/buying'
-import Table from 'react-bootstrap/Table'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import buyingCss from './buying.module.css'
 
@@ -18,52 +18,42 @@ export function PartPrices({ value, marginShare }: { value: PartedValue; marginS
       <h2 id="part-prices">
         {value.form.style}, {value.form.article}: a price for each part
       </h2>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Part</th>
-            <th scope="col" className="number">
-              Weight
-            </th>
-            <th scope="col" className="number">
-              Worth a {format.perWeightUnit}
-            </th>
-            <th scope="col" className="number">
-              Worth in all
-            </th>
-            <th scope="col" className="number">
-              For {format.share(marginShare)}, a {format.perWeightUnit}
-            </th>
+      <SmallTable
+        heads={[
+          'Part',
+          numbers('Weight'),
+          numbers(`Worth a ${format.perWeightUnit}`),
+          numbers('Worth in all'),
+          numbers(`For ${format.share(marginShare)}, a ${format.perWeightUnit}`),
+        ]}
+        responsive
+      >
+        {value.parts.map((part) => (
+          <tr key={part.name}>
+            <th scope="row">{part.name}</th>
+            <td className="number">{format.weight(part.weight)}</td>
+            <td className="number">
+              {format.perWeightAmount(part.valuePerKg)}
+              {part.assumedFrom ? (
+                <>
+                  <br />
+                  <span className={buyingCss.basis}>{ASSUMED_WORDS[part.assumedFrom]}</span>
+                </>
+              ) : null}
+            </td>
+            <td className="number">{format.money(part.worth)}</td>
+            <td className="number">
+              {part.priceForMargin === null || part.valuePerKg <= 0 ? (
+                '–'
+              ) : (
+                <OpenFigure explain={() => explainPartPrice(value, part, marginShare)} format={format}>
+                  {format.perWeightAmount(part.priceForMargin)}
+                </OpenFigure>
+              )}
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {value.parts.map((part) => (
-            <tr key={part.name}>
-              <th scope="row">{part.name}</th>
-              <td className="number">{format.weight(part.weight)}</td>
-              <td className="number">
-                {format.perWeightAmount(part.valuePerKg)}
-                {part.assumedFrom ? (
-                  <>
-                    <br />
-                    <span className={buyingCss.basis}>{ASSUMED_WORDS[part.assumedFrom]}</span>
-                  </>
-                ) : null}
-              </td>
-              <td className="number">{format.money(part.worth)}</td>
-              <td className="number">
-                {part.priceForMargin === null || part.valuePerKg <= 0 ? (
-                  '–'
-                ) : (
-                  <OpenFigure explain={() => explainPartPrice(value, part, marginShare)} format={format}>
-                    {format.perWeightAmount(part.priceForMargin)}
-                  </OpenFigure>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+        ))}
+      </SmallTable>
     </section>
   )
 }

@@ -2,10 +2,10 @@ import { appraise } from '@fleam/core/appraisal'
 import { explainParted, type PartedFigure, type PartedValue } from '@fleam/core/buying'
 import { explain } from '@fleam/core/explanation'
 import { useState } from 'react'
-import Table from 'react-bootstrap/Table'
 import figureCss from '../../parts/figure.module.css'
 import { OpenFigure } from '../../parts/figure.tsx'
 import { quoteWords } from '../../parts/price-words.ts'
+import { numbers, SmallTable, unseen } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import buyingCss from './buying.module.css'
 import { PartPrices } from './part-prices.tsx'
@@ -30,46 +30,31 @@ export function PartedTable({ values: all, marginShare }: PartedTableProps) {
           style, what its piles are worth.
         </p>
       ) : null}
-      <Table className={buyingCss.ranking} responsive>
-        <thead>
-          <tr>
-            <th scope="col">Cut style</th>
-            <th scope="col">From</th>
-            <th scope="col" className="number">
-              Parts are worth
-            </th>
-            <th scope="col" className="number">
-              Spent
-            </th>
-            <th scope="col" className="number">
-              Left over
-            </th>
-            <th scope="col" className="number">
-              Each
-            </th>
-            <th scope="col" className="number">
-              Hours
-            </th>
-            <th scope="col" className="number">
-              Left over an hour
-            </th>
-            <th scope="col">
-              <span className="visually-hidden">Prices of its parts</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {values.map((value, index) => (
-            <PartedRow
-              key={value.form.id}
-              value={value}
-              isFirst={index === 0}
-              isOpen={open?.form.id === value.form.id}
-              onOpen={() => setOpenId(value.form.id)}
-            />
-          ))}
-        </tbody>
-      </Table>
+      <SmallTable
+        heads={[
+          'Cut style',
+          'From',
+          numbers('Parts are worth'),
+          numbers('Spent'),
+          numbers('Left over'),
+          numbers('Each'),
+          numbers('Hours'),
+          numbers('Left over an hour'),
+          unseen('Prices of its parts'),
+        ]}
+        className={buyingCss.ranking}
+        responsive
+      >
+        {values.map((value, index) => (
+          <PartedRow
+            key={value.form.id}
+            value={value}
+            isFirst={index === 0}
+            isOpen={open?.form.id === value.form.id}
+            onOpen={() => setOpenId(value.form.id)}
+          />
+        ))}
+      </SmallTable>
       {open ? <PartPrices value={open} marginShare={marginShare} /> : null}
     </>
   )

@@ -4,10 +4,10 @@ import { explainByFactor, isSamePrice, type PriceChange, priceOn, recost } from 
 import { explain } from '@fleam/core/explanation'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import { VERDICT_WORDS } from '@fleam/core/wording'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 
 /** Every record that rests on an article, at today's price: by factor, in full, and what becomes of the verdict. */
@@ -17,35 +17,20 @@ export function RestsOn({ history, today }: { history: ArticleHistory; today: st
   return (
     <section aria-labelledby="rests-on">
       <h2 id="rests-on">What rests on it, at today’s price</h2>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Record</th>
-            <th scope="col">Portion</th>
-            <th scope="col" className="number">
-              As it was
-            </th>
-            <th scope="col" className="number">
-              By factor
-            </th>
-            <th scope="col" className="number">
-              In full
-            </th>
-            <th scope="col">Verdict</th>
-          </tr>
-        </thead>
-        <tbody>
-          {history.records.flatMap(({ id, document }) => {
-            const change: PriceChange =
-              history.article.kind === 'whole'
-                ? { kind: 'purchase', price, extras: null }
-                : { kind: 'offer', offer: history.article.name, price }
-            // A record that was bought in another unit keeps its own price.
-            const isOther = change.kind === 'purchase' && document.purchase.price.per !== price.per
-            return <RecostedRows key={id} id={id} document={document} changes={isOther ? [] : [change]} />
-          })}
-        </tbody>
-      </Table>
+      <SmallTable
+        heads={['Record', 'Portion', numbers('As it was'), numbers('By factor'), numbers('In full'), 'Verdict']}
+        responsive
+      >
+        {history.records.flatMap(({ id, document }) => {
+          const change: PriceChange =
+            history.article.kind === 'whole'
+              ? { kind: 'purchase', price, extras: null }
+              : { kind: 'offer', offer: history.article.name, price }
+          // A record that was bought in another unit keeps its own price.
+          const isOther = change.kind === 'purchase' && document.purchase.price.per !== price.per
+          return <RecostedRows key={id} id={id} document={document} changes={isOther ? [] : [change]} />
+        })}
+      </SmallTable>
     </section>
   )
 }

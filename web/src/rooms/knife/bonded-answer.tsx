@@ -6,8 +6,8 @@ import {
   judgeCuts,
 } from '@fleam/core/portioning'
 import type { ReactNode } from 'react'
-import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { Board } from './board.tsx'
 import css from './knife.module.css'
@@ -35,44 +35,34 @@ export function BondedAnswer({ request, plan }: BondedAnswerProps) {
       </p>
       <BreakEven share={plan.breakEvenShare}>{figure('break-even-share')}</BreakEven>
       <Board request={log} judged={judgeCuts(log, bonded.cuts)} lines={bonded.cuts} onLines={null} />
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Cut as</th>
-            <th scope="col">Portions</th>
-            <th scope="col" className="number">
-              Worth
-            </th>
-            <th scope="col" className="number">
-              Enzyme, film, labour
-            </th>
-            <th scope="col" className="number">
-              Left over
-            </th>
-            <th scope="col" className="number">
-              Scrap
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">one log</th>
-            <td>{portionWords([bonded])}</td>
-            <td className="number">{figure('bonded-value')}</td>
-            <td className="number">{figure('cost')}</td>
-            <td className="number">{figure('net')}</td>
-            <td className="number">{figure('bonded-scrap')}</td>
-          </tr>
-          <tr>
-            <th scope="row">two alone</th>
-            <td>{portionWords(alone)}</td>
-            <td className="number">{figure('alone-value')}</td>
-            <td className="number">–</td>
-            <td className="number">{figure('alone-value')}</td>
-            <td className="number">{figure('alone-scrap')}</td>
-          </tr>
-        </tbody>
-      </Table>
+      <SmallTable
+        heads={[
+          'Cut as',
+          'Portions',
+          numbers('Worth'),
+          numbers('Enzyme, film, labour'),
+          numbers('Left over'),
+          numbers('Scrap'),
+        ]}
+        responsive
+      >
+        <tr>
+          <th scope="row">one log</th>
+          <td>{portionWords([bonded])}</td>
+          <td className="number">{figure('bonded-value')}</td>
+          <td className="number">{figure('cost')}</td>
+          <td className="number">{figure('net')}</td>
+          <td className="number">{figure('bonded-scrap')}</td>
+        </tr>
+        <tr>
+          <th scope="row">two alone</th>
+          <td>{portionWords(alone)}</td>
+          <td className="number">{figure('alone-value')}</td>
+          <td className="number">–</td>
+          <td className="number">{figure('alone-value')}</td>
+          <td className="number">{figure('alone-scrap')}</td>
+        </tr>
+      </SmallTable>
     </>
   )
 }

@@ -12,10 +12,10 @@ import {
   type PortionRequest,
 } from '@fleam/core/portioning'
 import { memo } from 'react'
-import Table from 'react-bootstrap/Table'
 import { useMeasuredCuts } from '../../outbox/measured-cuts.ts'
 import { Explained } from '../../parts/figure.tsx'
 import { trimmed } from '../../parts/measured-piece.ts'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { misfitWords } from './misfit-words.ts'
 
@@ -32,41 +32,25 @@ export function PartsTable({ request, judged, draft }: PartsTableProps) {
   return (
     <section aria-labelledby="parts">
       <h2 id="parts">Cut by cut</h2>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Cut</th>
-            <th scope="col">Product</th>
-            <th scope="col" className="number">
-              Along the piece
-            </th>
-            {isSlanted ? (
-              <th scope="col" className="number">
-                Own thickness
-              </th>
-            ) : null}
-            <th scope="col" className="number">
-              Weighs about
-            </th>
-            <th scope="col" className="number">
-              Face on its left
-            </th>
-            <th scope="col" className="number">
-              Face on its right
-            </th>
-            <th scope="col" className="number">
-              Worth
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {judged.parts.map((part, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that its row stays while it is moved
-            <PartRow key={index} request={request} part={part} at={index} way={draft.way} measured={measured} />
-          ))}
-          <CameOff draft={draft} columns={isSlanted ? 2 : 1} />
-        </tbody>
-      </Table>
+      <SmallTable
+        heads={[
+          'Cut',
+          'Product',
+          numbers('Along the piece'),
+          isSlanted ? numbers('Own thickness') : null,
+          numbers('Weighs about'),
+          numbers('Face on its left'),
+          numbers('Face on its right'),
+          numbers('Worth'),
+        ]}
+        responsive
+      >
+        {judged.parts.map((part, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a part is told by its place, so that its row stays while it is moved
+          <PartRow key={index} request={request} part={part} at={index} way={draft.way} measured={measured} />
+        ))}
+        <CameOff draft={draft} columns={isSlanted ? 2 : 1} />
+      </SmallTable>
     </section>
   )
 }

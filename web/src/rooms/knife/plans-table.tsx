@@ -11,8 +11,8 @@ import {
 } from '@fleam/core/portioning'
 import { memo, useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
-import Table from 'react-bootstrap/Table'
 import { Explained, OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable, unseen } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import type { NamedPlan } from './use-plans.ts'
 
@@ -34,34 +34,17 @@ export function PlansTable({ plans, judged, request, onTake }: PlansTableProps) 
   return (
     <section aria-labelledby="plans">
       <h2 id="plans">Plans side by side</h2>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Plan</th>
-            <th scope="col">Portions</th>
-            <th scope="col" className="number">
-              Worth
-            </th>
-            <th scope="col" className="number">
-              Overweight cost
-            </th>
-            <th scope="col" className="number">
-              Scrap
-            </th>
-            <th scope="col">
-              <span className="visually-hidden">Do</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {judged ? (
-            <PlanRow name="on the board" plan={null} judged={judged} onTake={onTake} scrapPerKg={scrapPerKg} />
-          ) : null}
-          {planned.map((row) => (
-            <PlanRow key={row.name} {...row} onTake={onTake} scrapPerKg={scrapPerKg} />
-          ))}
-        </tbody>
-      </Table>
+      <SmallTable
+        heads={['Plan', 'Portions', numbers('Worth'), numbers('Overweight cost'), numbers('Scrap'), unseen('Do')]}
+        responsive
+      >
+        {judged ? (
+          <PlanRow name="on the board" plan={null} judged={judged} onTake={onTake} scrapPerKg={scrapPerKg} />
+        ) : null}
+        {planned.map((row) => (
+          <PlanRow key={row.name} {...row} onTake={onTake} scrapPerKg={scrapPerKg} />
+        ))}
+      </SmallTable>
       {plans[0] ? <PlanWords plan={plans[0].plan} request={plans[0].request} /> : null}
     </section>
   )

@@ -1,6 +1,6 @@
 import { explainPlate, explainPlating, type PlatePiece, type Plating } from '@fleam/core/plating'
-import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './knife.module.css'
 
@@ -32,28 +32,17 @@ export function PlatesAnswer({ pieces, plating, isAsWeighed }: PlatesAnswerProps
           {gap === 0 ? 'No better way is possible.' : `Within ${format.share(gap)} of the best there could be.`}
         </span>
       </p>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Plate</th>
-            <th scope="col">Pieces</th>
-            <th scope="col" className="number">
-              Weighs
-            </th>
+      <SmallTable heads={['Plate', 'Pieces', numbers('Weighs')]} responsive>
+        {plates.map((plate, index) => (
+          <tr key={plate.ids.join(' ')}>
+            <th scope="row">{index + 1}</th>
+            <td>{plate.ids.map((id) => wordsOf(pieces, id, format.weight)).join(' + ')}</td>
+            <td className="number">
+              <Explained explanation={explainPlate(pieces, plate)} format={format} />
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {plates.map((plate, index) => (
-            <tr key={plate.ids.join(' ')}>
-              <th scope="row">{index + 1}</th>
-              <td>{plate.ids.map((id) => wordsOf(pieces, id, format.weight)).join(' + ')}</td>
-              <td className="number">
-                <Explained explanation={explainPlate(pieces, plate)} format={format} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+        ))}
+      </SmallTable>
     </>
   )
 }

@@ -9,8 +9,8 @@ import {
   type RibRef,
   rackCuts,
 } from '@fleam/core/portioning'
-import Table from 'react-bootstrap/Table'
 import { Explained } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import knifeCss from './knife.module.css'
 import css from './rack-answer.module.css'
@@ -44,34 +44,20 @@ export function RackAnswer({ request, plan }: { request: RackRequest; plan: Rack
           <RackCuts rack={rack} boundaries={plan.boundaries[index] ?? []} />
         </div>
       ))}
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Plate</th>
-            <th scope="col">Ribs, from the loin end</th>
-            <th scope="col" className="number">
-              Weighs
-            </th>
-            <th scope="col" className="number">
-              Off the target
-            </th>
+      <SmallTable heads={['Plate', 'Ribs, from the loin end', numbers('Weighs'), numbers('Off the target')]} responsive>
+        {plan.portions.map((portion, index) => (
+          <tr key={portion.bones.join(' ')}>
+            <th scope="row">{index + 1}</th>
+            <td>{ribWords(portion.bones)}</td>
+            <td className="number">
+              <Explained explanation={explainRackWeight(request, plan, portion)} format={format} />
+            </td>
+            <td className="number">
+              <Explained explanation={explainOffTarget(request, portion)} format={format} />
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {plan.portions.map((portion, index) => (
-            <tr key={portion.bones.join(' ')}>
-              <th scope="row">{index + 1}</th>
-              <td>{ribWords(portion.bones)}</td>
-              <td className="number">
-                <Explained explanation={explainRackWeight(request, plan, portion)} format={format} />
-              </td>
-              <td className="number">
-                <Explained explanation={explainOffTarget(request, portion)} format={format} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+        ))}
+      </SmallTable>
       {plan.left.length > 0 ? (
         <p>
           Left over: {ribWords(plan.left)}. Odd ribs make a tasting plate, a staff meal, or go with the next rack: lay

@@ -4,13 +4,13 @@ import { isWaiting } from '@fleam/core/plans'
 import { planWords, provenWords } from '@fleam/core/wording'
 import { useMemo } from 'react'
 import Button from 'react-bootstrap/Button'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useAcceptPlan } from '../../data/planning-queries.ts'
 import { arrivedWords } from '../../parts/arrived-words.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { Failed } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { Bill } from './answer.tsx'
@@ -104,48 +104,29 @@ function PlannedAndReal({ planned }: { planned: readonly PlannedFabrication[] })
     <section aria-labelledby="plan-real">
       <h2 id="plan-real">Planned and real</h2>
       <div className="table-responsive">
-        <Table className="list-table">
-          <thead>
-            <tr>
-              <th scope="col">Day</th>
-              <th scope="col">What</th>
-              <th scope="col" className="number">
-                How many
-              </th>
-              <th scope="col" className="number">
-                Portions
-              </th>
-              <th scope="col" className="number">
-                Minutes
-              </th>
-              <th scope="col" className="number">
-                Cost
-              </th>
-              <th scope="col">Now</th>
-            </tr>
-          </thead>
-          <tbody>
-            {planned.map((row) => {
-              const portions = row.portions.reduce((sum, { quantity }) => sum + quantity, 0)
-              const real = row.real?.portions.reduce((sum, { quantity }) => sum + quantity, 0)
-              return (
-                <tr key={row.id}>
-                  <td>{dayWords(row.day)}</td>
-                  <th scope="row">
-                    {row.item}: {row.style}
-                  </th>
-                  {beside(row.units, row.real?.units, (value) => format.quantity(value, 'count'))}
-                  {beside(portions, real, (value) => format.quantity(value, 'count'))}
-                  {beside(row.minutes, row.real?.minutes, (value) => format.quantity(value, 'minutes'))}
-                  {beside(row.money, row.real?.money, format.money)}
-                  <td>
-                    <State planned={row} />
-                  </td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </Table>
+        <SmallTable
+          heads={['Day', 'What', numbers('How many'), numbers('Portions'), numbers('Minutes'), numbers('Cost'), 'Now']}
+        >
+          {planned.map((row) => {
+            const portions = row.portions.reduce((sum, { quantity }) => sum + quantity, 0)
+            const real = row.real?.portions.reduce((sum, { quantity }) => sum + quantity, 0)
+            return (
+              <tr key={row.id}>
+                <td>{dayWords(row.day)}</td>
+                <th scope="row">
+                  {row.item}: {row.style}
+                </th>
+                {beside(row.units, row.real?.units, (value) => format.quantity(value, 'count'))}
+                {beside(portions, real, (value) => format.quantity(value, 'count'))}
+                {beside(row.minutes, row.real?.minutes, (value) => format.quantity(value, 'minutes'))}
+                {beside(row.money, row.real?.money, format.money)}
+                <td>
+                  <State planned={row} />
+                </td>
+              </tr>
+            )
+          })}
+        </SmallTable>
       </div>
     </section>
   )

@@ -14,9 +14,9 @@ import {
 import { limitWords, planWords, provenWords, surenessWords, uncutWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { type Format, useFormat } from '../../parts/use-format.ts'
 import css from './plan.module.css'
 import type { Made, PlanRun } from './use-plan-run.ts'
@@ -218,69 +218,53 @@ function Aims({ made, aim, onAim }: { made: Made; aim: PlanAim; onAim: (aim: Pla
   const format = useFormat()
   return (
     <div className="table-responsive no-print">
-      <Table className={`list-table ${css.aims}`}>
-        <thead>
-          <tr>
-            <th scope="col">Plan</th>
-            <th scope="col" className="number">
-              Cost
-            </th>
-            <th scope="col" className="number">
-              Labour
-            </th>
-            <th scope="col" className="number">
-              Thrown away
-            </th>
-            <th scope="col" className="number">
-              Portions short
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {PLAN_AIMS.map((planAim) => {
-            const plan = planAim === 'cost' ? made.plan : made.aims[planAim]
-            const totals = plan && planTotals(plan, made.goods, made.draft)
-            return (
-              <tr key={planAim} aria-current={planAim === aim ? 'true' : undefined}>
-                <th scope="row">
-                  {plan && plan.status !== 'refused' ? (
-                    <Form.Check
-                      type="radio"
-                      name="aim"
-                      id={`aim-${planAim}`}
-                      label={AIM_WORDS[planAim]}
-                      checked={planAim === aim}
-                      onChange={() => onAim(planAim)}
-                    />
-                  ) : (
-                    AIM_WORDS[planAim]
-                  )}
-                </th>
-                {plan && totals && plan.status !== 'refused' ? (
-                  <>
-                    <td className="number">
-                      <OpenFigure explain={() => explainPlanCost(plan, made.asked, 'total')} format={format}>
-                        {format.money(plan.cost.total)}
+      <SmallTable
+        heads={['Plan', numbers('Cost'), numbers('Labour'), numbers('Thrown away'), numbers('Portions short')]}
+        className={`list-table ${css.aims}`}
+      >
+        {PLAN_AIMS.map((planAim) => {
+          const plan = planAim === 'cost' ? made.plan : made.aims[planAim]
+          const totals = plan && planTotals(plan, made.goods, made.draft)
+          return (
+            <tr key={planAim} aria-current={planAim === aim ? 'true' : undefined}>
+              <th scope="row">
+                {plan && plan.status !== 'refused' ? (
+                  <Form.Check
+                    type="radio"
+                    name="aim"
+                    id={`aim-${planAim}`}
+                    label={AIM_WORDS[planAim]}
+                    checked={planAim === aim}
+                    onChange={() => onAim(planAim)}
+                  />
+                ) : (
+                  AIM_WORDS[planAim]
+                )}
+              </th>
+              {plan && totals && plan.status !== 'refused' ? (
+                <>
+                  <td className="number">
+                    <OpenFigure explain={() => explainPlanCost(plan, made.asked, 'total')} format={format}>
+                      {format.money(plan.cost.total)}
+                    </OpenFigure>
+                  </td>
+                  {(['minutes', 'thrownKilos', 'short'] as const).map((total) => (
+                    <td key={total} className="number">
+                      <OpenFigure explain={() => explainPlanTotal(plan, total, made)} format={format}>
+                        {TOTAL_WORDS[total](totals[total], format)}
                       </OpenFigure>
                     </td>
-                    {(['minutes', 'thrownKilos', 'short'] as const).map((total) => (
-                      <td key={total} className="number">
-                        <OpenFigure explain={() => explainPlanTotal(plan, total, made)} format={format}>
-                          {TOTAL_WORDS[total](totals[total], format)}
-                        </OpenFigure>
-                      </td>
-                    ))}
-                  </>
-                ) : (
-                  <td colSpan={4} className="quiet number">
-                    {plan === undefined ? '…' : 'cannot be done'}
-                  </td>
-                )}
-              </tr>
-            )
-          })}
-        </tbody>
-      </Table>
+                  ))}
+                </>
+              ) : (
+                <td colSpan={4} className="quiet number">
+                  {plan === undefined ? '…' : 'cannot be done'}
+                </td>
+              )}
+            </tr>
+          )
+        })}
+      </SmallTable>
     </div>
   )
 }

@@ -1,7 +1,7 @@
 import { explainCutMinutes } from '@fleam/core/planning'
-import Table from 'react-bootstrap/Table'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable, unseen } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { LeftOut } from './left-out.tsx'
 import { PinChoice } from './pin-choice.tsx'
@@ -27,73 +27,56 @@ export function Cutting({ lines, basis, plan, pinning }: PartProps) {
             <h3>
               {dayWords(day)}: {format.quantity(minutes, 'minutes')} of {format.quantity(hours * 60, 'minutes')}
             </h3>
-            <Table className="list-table">
-              <thead>
-                <tr>
-                  <th scope="col" className="number">
-                    How many
-                  </th>
-                  <th scope="col">What</th>
-                  <th scope="col">For</th>
-                  <th scope="col">From</th>
-                  <th scope="col" className="number">
-                    Minutes
-                  </th>
-                  <th scope="col">
-                    <span className="visually-hidden">What can be done</span>
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {tasks.map((line) => {
-                  const cut = request.cuts.find(({ name }) => name === line.name)
-                  const total = plan.cutting
-                    .filter((task) => task.cut === line.name)
-                    .reduce((sum, task) => sum + task.units, 0)
-                  return (
-                    <tr key={line.cutId}>
-                      <td className="number">
-                        {line.units} {line.units === 1 ? line.unitName.one : line.unitName.many}
-                      </td>
-                      <th scope="row">{line.name}</th>
-                      <td>
-                        {line.serves
-                          .map(
-                            ({ productId, quantity }) =>
-                              `${format.quantity(quantity, 'count')} ${productOf(productId)}`,
-                          )
-                          .join(', ')}
-                      </td>
-                      <td>
-                        {[
-                          ...line.coming.map((delivery) => `ordered already for ${dayWords(delivery.day)}`),
-                          ...line.deliveries.map((delivery) => `delivery of ${dayWords(delivery.day)}`),
-                          ...(line.lots.length > 0 ? ['the cold'] : []),
-                        ].join(', ')}
-                      </td>
-                      <td className="number">
-                        <OpenFigure format={format} explain={() => (cut ? explainCutMinutes(line, cut) : null)}>
-                          {format.quantity(line.minutes, 'minutes')}
-                        </OpenFigure>
-                      </td>
-                      <td className="no-print">
-                        <PinChoice
-                          {...{
-                            pinning,
-                            day,
-                            kind: 'cut',
-                            id: line.cutId,
-                            name: line.name,
-                            amount: total,
-                            unit: line.unitName.many,
-                          }}
-                        />
-                      </td>
-                    </tr>
-                  )
-                })}
-              </tbody>
-            </Table>
+            <SmallTable
+              heads={[numbers('How many'), 'What', 'For', 'From', numbers('Minutes'), unseen('What can be done')]}
+            >
+              {tasks.map((line) => {
+                const cut = request.cuts.find(({ name }) => name === line.name)
+                const total = plan.cutting
+                  .filter((task) => task.cut === line.name)
+                  .reduce((sum, task) => sum + task.units, 0)
+                return (
+                  <tr key={line.cutId}>
+                    <td className="number">
+                      {line.units} {line.units === 1 ? line.unitName.one : line.unitName.many}
+                    </td>
+                    <th scope="row">{line.name}</th>
+                    <td>
+                      {line.serves
+                        .map(
+                          ({ productId, quantity }) => `${format.quantity(quantity, 'count')} ${productOf(productId)}`,
+                        )
+                        .join(', ')}
+                    </td>
+                    <td>
+                      {[
+                        ...line.coming.map((delivery) => `ordered already for ${dayWords(delivery.day)}`),
+                        ...line.deliveries.map((delivery) => `delivery of ${dayWords(delivery.day)}`),
+                        ...(line.lots.length > 0 ? ['the cold'] : []),
+                      ].join(', ')}
+                    </td>
+                    <td className="number">
+                      <OpenFigure format={format} explain={() => (cut ? explainCutMinutes(line, cut) : null)}>
+                        {format.quantity(line.minutes, 'minutes')}
+                      </OpenFigure>
+                    </td>
+                    <td className="no-print">
+                      <PinChoice
+                        {...{
+                          pinning,
+                          day,
+                          kind: 'cut',
+                          id: line.cutId,
+                          name: line.name,
+                          amount: total,
+                          unit: line.unitName.many,
+                        }}
+                      />
+                    </td>
+                  </tr>
+                )
+              })}
+            </SmallTable>
           </div>
         )
       })}

@@ -5,11 +5,11 @@ import Papa from 'papaparse'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Dropdown from 'react-bootstrap/Dropdown'
-import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { download } from '../../parts/data-table/csv.ts'
 import { dayWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { SmallTable } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { LeftOut } from './left-out.tsx'
 import { PinChoice } from './pin-choice.tsx'
@@ -61,31 +61,29 @@ function OrderCard({ order, pinning }: { order: Order; pinning: Pinning | null }
         </h3>
         {pinning ? <ChangeOrder order={order} setPin={pinning.setPin} /> : null}
       </div>
-      <Table className="list-table">
-        <tbody>
-          {order.lines.map((line) => (
-            <OrderRow key={line.articleId} line={line} day={order.day} pinning={pinning} />
-          ))}
-          {order.charge > 0 ? (
-            <tr>
-              <td />
-              <td>delivery</td>
-              <td className="number">{format.money(order.charge)}</td>
-              <td />
-            </tr>
-          ) : null}
+      <SmallTable>
+        {order.lines.map((line) => (
+          <OrderRow key={line.articleId} line={line} day={order.day} pinning={pinning} />
+        ))}
+        {order.charge > 0 ? (
           <tr>
             <td />
-            <th scope="row">in all</th>
-            <td className="number">
-              <OpenFigure explain={() => explainOrder(order)} format={format}>
-                {format.money(order.money)}
-              </OpenFigure>
-            </td>
+            <td>delivery</td>
+            <td className="number">{format.money(order.charge)}</td>
             <td />
           </tr>
-        </tbody>
-      </Table>
+        ) : null}
+        <tr>
+          <td />
+          <th scope="row">in all</th>
+          <td className="number">
+            <OpenFigure explain={() => explainOrder(order)} format={format}>
+              {format.money(order.money)}
+            </OpenFigure>
+          </td>
+          <td />
+        </tr>
+      </SmallTable>
       <Button size="sm" variant="outline-dark" className="no-print" onClick={copy}>
         {isCopied ? 'Copied' : 'Copy as text'}
       </Button>

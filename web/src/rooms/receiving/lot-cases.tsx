@@ -1,11 +1,11 @@
 import { otherLabelWeight, repeatedLabels } from '@fleam/core/receiving'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { useFieldArray, useWatch } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
 import { useScale } from '../../data/scale.ts'
 import { FormWeight } from '../../parts/form-fields.tsx'
+import { SmallTable, unseen } from '../../parts/small-table.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import { claimOf, type LotDraft } from './lot-draft.ts'
 import { ScanCase } from './scan-case.tsx'
@@ -30,23 +30,11 @@ export function LotCases({ form }: { form: LotFormState }) {
         </p>
       ) : null}
       {fields.length > 0 ? (
-        <Table className="list-table" responsive>
-          <thead>
-            <tr>
-              <th scope="col">Case</th>
-              <th scope="col">On the invoice</th>
-              <th scope="col">Weighed</th>
-              <th scope="col">
-                <span className="visually-hidden">What to do with it</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {fields.map((field, index) => (
-              <CaseRow key={field.key} form={form} at={index} onRemove={() => remove(index)} />
-            ))}
-          </tbody>
-        </Table>
+        <SmallTable heads={['Case', 'On the invoice', 'Weighed', unseen('What to do with it')]} responsive>
+          {fields.map((field, index) => (
+            <CaseRow key={field.key} form={form} at={index} onRemove={() => remove(index)} />
+          ))}
+        </SmallTable>
       ) : null}
       {repeated.length > 0 ? (
         <p role="status">

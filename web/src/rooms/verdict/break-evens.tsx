@@ -1,9 +1,9 @@
 import { type Comparison, leadingComparison, plateYield } from '@fleam/core/comparison'
 import { invoicePrice, labourMinutes } from '@fleam/core/costing'
 import type { FigureRef, Quantity } from '@fleam/core/explanation'
-import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { MaybeFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable, unseen } from '../../parts/small-table.tsx'
 import css from './break-evens.module.css'
 import { TurningStrip } from './turning-strip.tsx'
 
@@ -35,50 +35,37 @@ export function BreakEvens() {
   return (
     <section aria-labelledby="turns">
       <h2 id="turns">Break-even points</h2>
-      <Table className={css.turns}>
-        <thead>
-          <tr>
-            <th scope="col">All else as it is</th>
-            <th scope="col" className="number">
-              Now
-            </th>
-            <th scope="col" className="number">
-              Even at
-            </th>
-            <th scope="col">
-              <span className="visually-hidden">Room between them</span>
-            </th>
+      <SmallTable
+        heads={['All else as it is', numbers('Now'), numbers('Even at'), unseen('Room between them')]}
+        className={css.turns}
+      >
+        {points.map(({ label, figure, quantity, now, nowRef, turnsAt }) => (
+          <tr key={figure}>
+            <th scope="row">{format.words(label)}</th>
+            <td className="number">
+              {nowRef ? (
+                <MaybeFigure of={nowRef} value={now} word={(value) => format.quantity(value, quantity)} />
+              ) : now === null ? (
+                '–'
+              ) : (
+                format.quantity(now, quantity)
+              )}
+            </td>
+            <td className="number">
+              {turnsAt === null ? (
+                <span className="none">cannot</span>
+              ) : (
+                <MaybeFigure
+                  of={{ group: 'comparison', at, figure }}
+                  value={turnsAt}
+                  word={(value) => format.quantity(value, quantity)}
+                />
+              )}
+            </td>
+            <td>{now === null || turnsAt === null ? null : <TurningStrip now={now} turnsAt={turnsAt} />}</td>
           </tr>
-        </thead>
-        <tbody>
-          {points.map(({ label, figure, quantity, now, nowRef, turnsAt }) => (
-            <tr key={figure}>
-              <th scope="row">{format.words(label)}</th>
-              <td className="number">
-                {nowRef ? (
-                  <MaybeFigure of={nowRef} value={now} word={(value) => format.quantity(value, quantity)} />
-                ) : now === null ? (
-                  '–'
-                ) : (
-                  format.quantity(now, quantity)
-                )}
-              </td>
-              <td className="number">
-                {turnsAt === null ? (
-                  <span className="none">cannot</span>
-                ) : (
-                  <MaybeFigure
-                    of={{ group: 'comparison', at, figure }}
-                    value={turnsAt}
-                    word={(value) => format.quantity(value, quantity)}
-                  />
-                )}
-              </td>
-              <td>{now === null || turnsAt === null ? null : <TurningStrip now={now} turnsAt={turnsAt} />}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+        ))}
+      </SmallTable>
     </section>
   )
 }

@@ -3,12 +3,12 @@ import { appraise, factorReach } from '@fleam/core/appraisal'
 import { type Explanation, evaluate, explain, reachFigure } from '@fleam/core/explanation'
 import { documentOf } from '@fleam/core/fabrication'
 import Button from 'react-bootstrap/Button'
-import Table from 'react-bootstrap/Table'
 import { Link, useParams } from 'react-router-dom'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useEvidence, useFabrication } from '../../data/queries.ts'
 import { dateWords } from '../../parts/dates.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import { Failed, Loading } from '../../parts/states.tsx'
 import { useFormat } from '../../parts/use-format.ts'
 import css from './factor-card.module.css'
@@ -52,43 +52,37 @@ function FactorCard({ state }: { state: FabricationState }) {
         this style so far. Made when a {format.perWeightUnit} cost {format.perWeightAmount(appraisal.cost.apPricePerKg)}
         , charges in.
       </p>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">A portion of</th>
-            <th scope="col" className="number">
-              Price a {format.perWeightUnit}, times
-            </th>
-            <th scope="col" className="number">
-              Costs now
-            </th>
-            <th scope="col">Within 2 % of the full sum</th>
+      <SmallTable
+        heads={[
+          'A portion of',
+          numbers(`Price a ${format.perWeightUnit}, times`),
+          numbers('Costs now'),
+          'Within 2 % of the full sum',
+        ]}
+        responsive
+      >
+        {reaches.map((reach) => (
+          <tr key={reach.pile}>
+            <th scope="row">{reach.pile}</th>
+            <td className={`number ${css.factor}`}>
+              {open(
+                explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'factorPerPortion' }),
+                (factor) => format.quantity(factor, 'factor-per-kg'),
+              )}
+            </td>
+            <td className="number">
+              {open(
+                explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'costPerPortion' }),
+                format.money,
+              )}
+            </td>
+            <td>
+              from {open(reachFigure(reach, 'from'), format.perWeight) ?? format.perWeight(reach.from)}{' '}
+              {reach.to === null ? 'up' : <>to {open(reachFigure(reach, 'to'), format.perWeight)}</>}
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {reaches.map((reach) => (
-            <tr key={reach.pile}>
-              <th scope="row">{reach.pile}</th>
-              <td className={`number ${css.factor}`}>
-                {open(
-                  explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'factorPerPortion' }),
-                  (factor) => format.quantity(factor, 'factor-per-kg'),
-                )}
-              </td>
-              <td className="number">
-                {open(
-                  explain(document, appraisal, { group: 'pile', pile: reach.pile, figure: 'costPerPortion' }),
-                  format.money,
-                )}
-              </td>
-              <td>
-                from {open(reachFigure(reach, 'from'), format.perWeight) ?? format.perWeight(reach.from)}{' '}
-                {reach.to === null ? 'up' : <>to {open(reachFigure(reach, 'to'), format.perWeight)}</>}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+        ))}
+      </SmallTable>
       <p className="quiet">
         Beyond those prices sum it in full: {format.words('labour')} and by-products do not move with the price, and the
         factor moves them.

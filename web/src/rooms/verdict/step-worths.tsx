@@ -1,10 +1,10 @@
 import type { FabricationRecord } from '@fleam/contract/fabrication/schemas'
 import { measuredStep, stepWorth } from '@fleam/core/style'
-import Table from 'react-bootstrap/Table'
 import { useKitchen } from '../../data/kitchen-context.ts'
 import { useEvidence } from '../../data/queries.ts'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { OpenFigure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 
 const SECONDS_PER_MINUTE = 60
 
@@ -44,34 +44,22 @@ export function StepWorths({ record }: { record: FabricationRecord }) {
   return (
     <section aria-labelledby="step-worths">
       <h2 id="step-worths">Is the step worth it</h2>
-      <Table className="list-table" responsive>
-        <thead>
-          <tr>
-            <th scope="col">Optional step</th>
-            <th scope="col" className="number">
-              Gains
-            </th>
-            <th scope="col" className="number">
-              Takes
-            </th>
-            <th scope="col" className="number">
-              Worth, each
-            </th>
-            <th scope="col" className="number">
-              An hour of it
-            </th>
-            <th scope="col" className="number">
-              Even at a wage of
-            </th>
-            <th scope="col">So</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <WorthRow key={row.step.id} row={row} />
-          ))}
-        </tbody>
-      </Table>
+      <SmallTable
+        heads={[
+          'Optional step',
+          numbers('Gains'),
+          numbers('Takes'),
+          numbers('Worth, each'),
+          numbers('An hour of it'),
+          numbers('Even at a wage of'),
+          'So',
+        ]}
+        responsive
+      >
+        {rows.map((row) => (
+          <WorthRow key={row.step.id} row={row} />
+        ))}
+      </SmallTable>
       <p className="quiet">
         Assumed weights and seconds are those of the style; they can be changed in the Guide. Two finished records with
         a step said done and two without it measure it.

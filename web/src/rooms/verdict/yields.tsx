@@ -1,6 +1,6 @@
-import Table from 'react-bootstrap/Table'
 import { useAppraised } from '../../parts/appraised-context.ts'
 import { Figure } from '../../parts/figure.tsx'
+import { numbers, SmallTable } from '../../parts/small-table.tsx'
 import css from './piles-table.module.css'
 
 /** Weights and shares of a record, while money says nothing. */
@@ -9,32 +9,19 @@ export function Yields() {
   return (
     <section aria-labelledby="yields">
       <h2 id="yields">Yields</h2>
-      <Table className={css.piles}>
-        <thead>
-          <tr>
-            <th scope="col">Pile</th>
-            <th scope="col" className="number">
-              Weight
-            </th>
-            <th scope="col" className="number">
-              Share
-            </th>
+      <SmallTable heads={['Pile', numbers('Weight'), numbers('Share')]} className={css.piles}>
+        {appraisal.piles.map(({ name, weight, share }) => (
+          <tr key={name}>
+            <th scope="row">{name}</th>
+            <td className="number">
+              <Figure of={{ group: 'pile', pile: name, figure: 'weight' }}>{format.weight(weight)}</Figure>
+            </td>
+            <td className="number">
+              <Figure of={{ group: 'pile', pile: name, figure: 'share' }}>{format.share(share)}</Figure>
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {appraisal.piles.map(({ name, weight, share }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td className="number">
-                <Figure of={{ group: 'pile', pile: name, figure: 'weight' }}>{format.weight(weight)}</Figure>
-              </td>
-              <td className="number">
-                <Figure of={{ group: 'pile', pile: name, figure: 'share' }}>{format.share(share)}</Figure>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
+        ))}
+      </SmallTable>
       <p>
         Portion yield{' '}
         <Figure of={{ group: 'weights', figure: 'portionYield' }}>

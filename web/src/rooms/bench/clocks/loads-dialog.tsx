@@ -1,8 +1,8 @@
 import type { ColdLoad } from '@fleam/core/fabrication'
 import Button from 'react-bootstrap/Button'
 import Modal from 'react-bootstrap/Modal'
-import Table from 'react-bootstrap/Table'
 import { NumberField } from '../../../parts/number-field.tsx'
+import { numbers, SmallTable, unseen } from '../../../parts/small-table.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { ColdState } from '../state/use-cold-loads.ts'
 import type { LiveFabrication } from '../state/use-live-fabrication.ts'
@@ -30,28 +30,11 @@ export default function LoadsDialog({ live, cold, onClose }: LoadsDialogProps) {
           {cooks > 1 ? `, ${format.quantity(minutes / cooks, 'minutes')} with ${cooks} at work` : ''}. Each load is back
           in the fridge within {limits.boardMinutes} min, and out for {limits.outMinutes} min in all at most.
         </p>
-        <Table>
-          <thead>
-            <tr>
-              <th scope="col">Load</th>
-              <th scope="col">How many</th>
-              <th scope="col" className="number">
-                Now
-              </th>
-              <th scope="col" className="number">
-                In all
-              </th>
-              <th scope="col">
-                <span className="visually-hidden">Do</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {loads.map((load) => (
-              <LoadRow key={load.load} load={load} most={load.units + waiting} live={live} />
-            ))}
-          </tbody>
-        </Table>
+        <SmallTable heads={['Load', 'How many', numbers('Now'), numbers('In all'), unseen('Do')]} className="">
+          {loads.map((load) => (
+            <LoadRow key={load.load} load={load} most={load.units + waiting} live={live} />
+          ))}
+        </SmallTable>
         <p>{waiting > 0 ? `${waiting} wait in the fridge.` : 'None waits any more.'}</p>
       </Modal.Body>
     </Modal>

@@ -1,9 +1,9 @@
 import { type OrderPlan, planLines } from '@fleam/core/planning'
 import { cuttingBeside } from '@fleam/core/plans'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { usePlan } from '../../../data/planning-queries.ts'
 import { dayWords } from '../../../parts/dates.ts'
+import { numbers, SmallTable } from '../../../parts/small-table.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import type { PlanBasis } from '../use-plan-run.ts'
 
@@ -22,30 +22,16 @@ export function BesideBefore({ planId, made, shown }: { planId: string; made: Pl
         cut already stays, and what is ordered comes; the money is what is spent on top of it.
       </p>
       <div className="table-responsive">
-        <Table className="list-table">
-          <thead>
-            <tr>
-              <th scope="col">Day</th>
-              <th scope="col">What is cut</th>
-              <th scope="col" className="number">
-                Before
-              </th>
-              <th scope="col" className="number">
-                After
-              </th>
+        <SmallTable heads={['Day', 'What is cut', numbers('Before'), numbers('After')]}>
+          {rows.map(({ day, styleId, name, before, after }) => (
+            <tr key={`${day} ${styleId}`} className={before === after ? 'quiet' : ''}>
+              <td>{dayWords(day)}</td>
+              <th scope="row">{name}</th>
+              <td className="number">{count(before)}</td>
+              <td className="number">{count(after)}</td>
             </tr>
-          </thead>
-          <tbody>
-            {rows.map(({ day, styleId, name, before, after }) => (
-              <tr key={`${day} ${styleId}`} className={before === after ? 'quiet' : ''}>
-                <td>{dayWords(day)}</td>
-                <th scope="row">{name}</th>
-                <td className="number">{count(before)}</td>
-                <td className="number">{count(after)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+          ))}
+        </SmallTable>
       </div>
     </section>
   )

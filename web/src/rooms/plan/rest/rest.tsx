@@ -6,7 +6,6 @@ import { draftOfRest, isOnItsWay } from '@fleam/core/plans'
 import { explainHoursLeft, hoursLeft } from '@fleam/core/scheduling'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { Link, useNavigate, useParams } from 'react-router-dom'
 import { v7 as newId } from 'uuid'
 import { useKitchen } from '../../../data/kitchen-context.ts'
@@ -16,6 +15,7 @@ import { dayWords } from '../../../parts/dates.ts'
 import { DayField } from '../../../parts/day-field.tsx'
 import { OpenFigure } from '../../../parts/figure.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
+import { SmallTable } from '../../../parts/small-table.tsx'
 import { Failed, Loading } from '../../../parts/states.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from '../plan.module.css'
@@ -111,27 +111,16 @@ function Rest({ plan, accepted, cooks }: RestProps) {
         {lines.length === 0 ? <p>Nothing is on its way any more.</p> : null}
         {lines.length > 0 ? (
           <div className="table-responsive">
-            <Table className="list-table">
-              <thead>
-                <tr>
-                  {['Ordered', 'Comes on', 'Packs', ''].map((words) => (
-                    <th key={words} scope="col">
-                      {words}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {lines.map((line) => (
-                  <ComingLine
-                    key={line.id}
-                    line={line}
-                    answer={coming.find(({ expectedLineId }) => expectedLineId === line.id) ?? null}
-                    onSay={say}
-                  />
-                ))}
-              </tbody>
-            </Table>
+            <SmallTable heads={['Ordered', 'Comes on', 'Packs', '']}>
+              {lines.map((line) => (
+                <ComingLine
+                  key={line.id}
+                  line={line}
+                  answer={coming.find(({ expectedLineId }) => expectedLineId === line.id) ?? null}
+                  onSay={say}
+                />
+              ))}
+            </SmallTable>
           </div>
         ) : null}
       </section>

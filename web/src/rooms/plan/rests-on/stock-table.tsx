@@ -2,11 +2,11 @@ import { addDays } from '@fleam/core/calendar'
 import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
-import Table from 'react-bootstrap/Table'
 import { Link } from 'react-router-dom'
 import { dayWords } from '../../../parts/dates.ts'
 import { DayField } from '../../../parts/day-field.tsx'
 import { NumberField } from '../../../parts/number-field.tsx'
+import { SmallTable } from '../../../parts/small-table.tsx'
 import { useFormat } from '../../../parts/use-format.ts'
 import css from '../plan.module.css'
 import type { RestsOnProps } from './value-cell.tsx'
@@ -24,32 +24,30 @@ export function StockTable({ state, goods }: RestsOnProps) {
     <>
       {goods.stock.length === 0 ? <p className="quiet">No lot in the cold is of what is on the menu.</p> : null}
       {goods.stock.length > 0 ? (
-        <Table className="list-table">
-          <tbody>
-            {goods.stock.map(({ lotId, code, wholeId, units, held, useBy }) => (
-              <tr key={lotId}>
-                <td>
-                  <Form.Check
-                    id={`lot-${lotId}`}
-                    label={`cut from it`}
-                    checked={!draft.lotsLeft.includes(lotId)}
-                    onChange={(event) => setLeft(lotId, event.target.checked)}
-                  />
-                </td>
-                <th scope="row">
-                  <Link to={`/buying/lots/${lotId}`}>{code ?? 'no number'}</Link>
-                </th>
-                <td>
-                  {format.quantity(units, 'count')} of {wholeOf(wholeId)?.name}
-                  {held > 0 ? (
-                    <span className="quiet">, {format.quantity(held, 'count')} more are cut by accepted plans</span>
-                  ) : null}
-                </td>
-                <td>until {dayWords(useBy)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+        <SmallTable>
+          {goods.stock.map(({ lotId, code, wholeId, units, held, useBy }) => (
+            <tr key={lotId}>
+              <td>
+                <Form.Check
+                  id={`lot-${lotId}`}
+                  label={`cut from it`}
+                  checked={!draft.lotsLeft.includes(lotId)}
+                  onChange={(event) => setLeft(lotId, event.target.checked)}
+                />
+              </td>
+              <th scope="row">
+                <Link to={`/buying/lots/${lotId}`}>{code ?? 'no number'}</Link>
+              </th>
+              <td>
+                {format.quantity(units, 'count')} of {wholeOf(wholeId)?.name}
+                {held > 0 ? (
+                  <span className="quiet">, {format.quantity(held, 'count')} more are cut by accepted plans</span>
+                ) : null}
+              </td>
+              <td>until {dayWords(useBy)}</td>
+            </tr>
+          ))}
+        </SmallTable>
       ) : null}
       <Portions state={state} goods={goods} />
     </>

@@ -58,15 +58,3 @@ export function ValueCell({ state, of, known, label, unknown = 'no limit', whole
     </td>
   )
 }
-
-export const Heads = ({ words }: { words: readonly string[] }) => (
-  <thead>
-    <tr>
-      {words.map((word) => (
-        <th key={word} scope="col">
-          {word}
-        </th>
-      ))}
-    </tr>
-  </thead>
-)

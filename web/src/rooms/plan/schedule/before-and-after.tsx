@@ -8,7 +8,7 @@ import {
 } from '@fleam/core/scheduling'
 import { clockWords } from '@fleam/core/wording'
 import Button from 'react-bootstrap/Button'
-import Table from 'react-bootstrap/Table'
+import { numbers, SmallTable, unseen } from '../../../parts/small-table.tsx'
 import { FIGURE_WORDS, FigureOfSchedule } from './figures.tsx'
 
 interface BeforeAndAfterProps {
@@ -40,39 +40,24 @@ export function BeforeAndAfter({
   return (
     <section aria-labelledby="before-after" className="no-print">
       <h2 id="before-after">Before and after</h2>
-      <Table className="list-table">
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="visually-hidden">Figure</span>
-            </th>
-            <th scope="col" className="number">
-              before
-            </th>
-            <th scope="col" className="number">
-              after
-            </th>
+      <SmallTable heads={[unseen('Figure'), numbers('before'), numbers('after')]}>
+        {SCHEDULE_FIGURES.map((figure) => (
+          <tr key={figure}>
+            <th scope="row">{FIGURE_WORDS[figure]}</th>
+            <td className="number">
+              <FigureOfSchedule {...{ request, figure, nameOf }} placed={before} />
+            </td>
+            <td className="number">
+              <FigureOfSchedule {...{ request, figure, nameOf }} placed={after.tasks} />
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {SCHEDULE_FIGURES.map((figure) => (
-            <tr key={figure}>
-              <th scope="row">{FIGURE_WORDS[figure]}</th>
-              <td className="number">
-                <FigureOfSchedule {...{ request, figure, nameOf }} placed={before} />
-              </td>
-              <td className="number">
-                <FigureOfSchedule {...{ request, figure, nameOf }} placed={after.tasks} />
-              </td>
-            </tr>
-          ))}
-          <tr>
-            <th scope="row">Does not fit</th>
-            <td className="number">{scheduleFaults(request, before, held).length}</td>
-            <td className="number">{scheduleFaults(request, after.tasks, held).length}</td>
-          </tr>
-        </tbody>
-      </Table>
+        ))}
+        <tr>
+          <th scope="row">Does not fit</th>
+          <td className="number">{scheduleFaults(request, before, held).length}</td>
+          <td className="number">{scheduleFaults(request, after.tasks, held).length}</td>
+        </tr>
+      </SmallTable>
       <ul>
         {changed.slice(0, 12).map((task) => {
           const was = before.find(({ id }) => id === task.id)
