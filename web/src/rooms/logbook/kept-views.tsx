@@ -1,6 +1,7 @@
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useForm } from 'react-hook-form'
 import { Link, useLocation } from 'react-router-dom'
 import { useCreateLogbookView, useDeleteLogbookView, useLogbookViews } from '../../data/logbook-queries.ts'
 import { Failed } from '../../parts/states.tsx'
@@ -12,12 +13,7 @@ export function KeptViews() {
   const { data: views = [] } = useLogbookViews()
   const create = useCreateLogbookView()
   const forget = useDeleteLogbookView()
-  const [name, setName] = useState<string | null>(null)
-  const keep = (event: FormEvent) => {
-    event.preventDefault()
-    const written = (name ?? '').trim()
-    if (written !== '') create.mutate({ name: written, search }, { onSuccess: () => setName(null) })
-  }
+  const [isNaming, setNaming] = useState(false)
   const shown = views.find((view) => view.search === search)
   return (
     <nav className={`${css.views} no-print`} aria-label="Kept views">
@@ -26,27 +22,16 @@ export function KeptViews() {
           {view.name}
         </Link>
       ))}
-      {name === null ? (
-        <Button size="sm" variant="outline-dark" onClick={() => setName('')}>
+      {isNaming ? (
+        <NameForm
+          isPending={create.isPending}
+          onName={(name) => create.mutate({ name, search }, { onSuccess: () => setNaming(false) })}
+          onLeave={() => setNaming(false)}
+        />
+      ) : (
+        <Button size="sm" variant="outline-dark" onClick={() => setNaming(true)}>
           Keep this view
         </Button>
-      ) : (
-        <Form onSubmit={keep} className={css.keep}>
-          <Form.Control
-            autoFocus
-            aria-label="Name of the view"
-            placeholder="name of the view"
-            maxLength={120}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-          />
-          <Button size="sm" type="submit" disabled={name.trim() === '' || create.isPending}>
-            Keep
-          </Button>
-          <Button size="sm" variant="outline-dark" onClick={() => setName(null)}>
-            Cancel
-          </Button>
-        </Form>
       )}
       {shown ? (
         <Button size="sm" variant="outline-dark" disabled={forget.isPending} onClick={() => forget.mutate(shown.id)}>
@@ -56,5 +41,34 @@ export function KeptViews() {
       {create.isError ? <Failed error={create.error} /> : null}
       {forget.isError ? <Failed error={forget.error} /> : null}
     </nav>
+  )
+}
+
+interface NameFormProps {
+  isPending: boolean
+  onName: (name: string) => void
+  onLeave: () => void
+}
+
+function NameForm({ isPending, onName, onLeave }: NameFormProps) {
+  const form = useForm({ defaultValues: { name: '' } })
+  const name = form.watch('name').trim()
+  const keep = form.handleSubmit(() => name !== '' && onName(name))
+  return (
+    <Form onSubmit={(event) => void keep(event)} className={css.keep}>
+      <Form.Control
+        autoFocus
+        aria-label="Name of the view"
+        placeholder="name of the view"
+        maxLength={120}
+        {...form.register('name')}
+      />
+      <Button size="sm" type="submit" disabled={name === '' || isPending}>
+        Keep
+      </Button>
+      <Button size="sm" variant="outline-dark" onClick={onLeave}>
+        Cancel
+      </Button>
+    </Form>
   )
 }

@@ -1,7 +1,7 @@
-import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
 import Modal from 'react-bootstrap/Modal'
+import { useForm } from 'react-hook-form'
 
 /** A name of a document that fits nothing here, or several things, with what it may be. */
 export interface OpenName {
@@ -27,16 +27,13 @@ interface NameChoiceProps {
 
 /** Asks once what each unknown name means; nothing of the document is taken in before. */
 export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoiceProps) {
-  const [names, setNames] = useState(() =>
-    Object.fromEntries(open.map(({ field }): [string, string] => [field, field === 'supplier' ? 'add' : 'none'])),
-  )
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    onDecide(names)
-  }
+  const form = useForm<Record<string, string>>({
+    defaultValues: Object.fromEntries(open.map(({ field }) => [field, field === 'supplier' ? 'add' : 'none'])),
+  })
+  const submit = form.handleSubmit(onDecide)
   return (
     <Modal show onHide={onLeave} aria-labelledby="names-title" centered>
-      <Form onSubmit={submit}>
+      <Form onSubmit={(event) => void submit(event)}>
         <Modal.Header closeButton>
           <Modal.Title id="names-title" as="h2">
             {open.length === 1 ? 'A name is not known here' : 'Some names are not known here'}
@@ -49,10 +46,7 @@ export function NameChoice({ open, isPending, onDecide, onLeave }: NameChoicePro
               <Form.Label>
                 {QUESTIONS[field]}: <strong>{name}</strong>
               </Form.Label>
-              <Form.Select
-                value={names[field]}
-                onChange={(event) => setNames({ ...names, [field]: event.target.value })}
-              >
+              <Form.Select {...form.register(field)}>
                 {field === 'supplier' ? <option value="add">a new supplier</option> : null}
                 <option value="none">none of ours: keep the name only</option>
                 {candidates.map((candidate) => (

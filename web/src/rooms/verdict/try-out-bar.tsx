@@ -4,9 +4,9 @@ import { leadingComparison } from '@fleam/core/comparison'
 import { assumptionChanges } from '@fleam/core/explanation'
 import type { FabricationDocument } from '@fleam/core/fabrication'
 import { VERDICT_WORDS } from '@fleam/core/wording'
-import { type FormEvent, useState } from 'react'
 import Button from 'react-bootstrap/Button'
 import Form from 'react-bootstrap/Form'
+import { useForm } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
 import { useUpdateFabrication } from '../../data/queries.ts'
 import type { useWhatIfs } from '../../data/what-if-queries.ts'
@@ -90,24 +90,23 @@ function KeepForm({
   tryOut: { opened, assumptions, open },
   whatIfs: { create },
 }: Pick<TryOutBarProps, 'tryOut' | 'whatIfs'>) {
-  const [name, setName] = useState(opened?.name ?? '')
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const isSame = opened !== null && opened.name === name.trim()
+  const form = useForm({ defaultValues: { name: opened?.name ?? '' } })
+  const submit = form.handleSubmit((values) => {
+    const name = values.name.trim()
+    const isSame = opened !== null && opened.name === name
     const id = isSame ? opened.id : newId()
     const createdAt = isSame ? opened.createdAt : new Date().toISOString()
-    create.mutate({ id, name: name.trim(), assumptions, createdAt }, { onSuccess: () => open(id) })
-  }
+    create.mutate({ id, name, assumptions, createdAt }, { onSuccess: () => open(id) })
+  })
   return (
-    <Form onSubmit={submit} className={css.tryOutKeep}>
+    <Form onSubmit={(event) => void submit(event)} className={css.tryOutKeep}>
       <Form.Control
         aria-label="Name of this what-if"
         placeholder="What if …"
-        value={name}
         required
         maxLength={120}
         pattern=".*\S.*"
-        onChange={(event) => setName(event.target.value)}
+        {...form.register('name')}
       />
       <Button type="submit" variant="light" disabled={create.isPending}>
         Keep as a what-if
