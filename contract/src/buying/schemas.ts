@@ -1,6 +1,6 @@
 import { buyingForm, productPlate } from '@fleam/core/buying'
 import { fabricationDocument, price } from '@fleam/core/fabrication'
-import { article, articlePrice, priceFields, productName, sizeFields } from '@fleam/core/price-lists'
+import { article, articlePrice, priceFields, productName } from '@fleam/core/price-lists'
 import { count, day, grams, id, instant, money, name, notes, weekday } from '@fleam/core/values'
 import { z } from 'zod'
 
@@ -32,15 +32,8 @@ export type StruckPrice = z.infer<typeof struckPrice>
 export const priceCorrection = z
   .strictObject({
     why: z.string().trim().min(1, 'must say why').max(200),
-    replacement: z
-      .strictObject({
-        price,
-        ...sizeFields,
-        delivery: money.nullable(),
-        minimumOrder: money.nullable(),
-        from: day,
-        until: day.nullable(),
-      })
+    replacement: articlePrice
+      .omit({ id: true, source: true, recordedAt: true })
       .refine(({ from, until }) => until === null || until >= from, {
         path: ['until'],
         error: 'must not be before from',

@@ -32,10 +32,10 @@ describe('properties of any fabrication', () => {
   test('the policy in force agrees with its own column', () => {
     check((document) => {
       for (const comparison of appraise(document).comparisons) {
-        const own = comparison.byPolicy[document.creditPolicy]
-        expect(own.verdict).toBe(comparison.verdict)
-        if (own.costPerPortion !== null)
-          near(own.costPerPortion, comparison.costPerPortion as number, own.costPerPortion)
+        const inForce = comparison.byPolicy[document.creditPolicy]
+        expect(inForce.verdict).toBe(comparison.verdict)
+        if (inForce.costPerPortion !== null)
+          near(inForce.costPerPortion, comparison.costPerPortion as number, inForce.costPerPortion)
       }
     })
   })

@@ -69,30 +69,30 @@ export function coldLoads(
   facts: readonly Fact[],
   { units, firstUnits, startedAt, nowMs, limits }: ColdBatch,
 ): ColdLoads {
-  const running: Running[] = [
+  const clocks: Running[] = [
     { load: 1, units: Math.min(units, firstUnits), cookId: null, since: Date.parse(startedAt), before: 0 },
   ]
   const left = (except: Running | null) =>
-    units - running.reduce((sum, running) => sum + (running === except ? 0 : running.units), 0)
+    units - clocks.reduce((sum, clock) => sum + (clock === except ? 0 : clock.units), 0)
   for (const { mark, takenAt, load, units: markedUnits, cookId } of standingMarks(facts)) {
     if (mark !== 'cold-out' && mark !== 'cold-in') continue
     const at = Date.parse(takenAt)
-    const clocked = running.find((running) => running.load === load) ?? null
-    const meant = load === null ? running : clocked ? [clocked] : []
-    for (const running of meant) {
+    const clocked = clocks.find((clock) => clock.load === load) ?? null
+    const meant = load === null ? clocks : clocked ? [clocked] : []
+    for (const clock of meant) {
       if (mark === 'cold-out') {
-        running.since ??= at
-        if (markedUnits !== null && load !== null) running.units = Math.max(1, Math.min(markedUnits, left(running)))
-      } else if (running.since !== null) {
-        running.before += minutesFrom(running.since, at)
-        running.since = null
+        clock.since ??= at
+        if (markedUnits !== null && load !== null) clock.units = Math.max(1, Math.min(markedUnits, left(clock)))
+      } else if (clock.since !== null) {
+        clock.before += minutesFrom(clock.since, at)
+        clock.since = null
       }
     }
     if (mark === 'cold-out' && load !== null && !clocked && left(null) > 0) {
-      running.push({ load, units: Math.min(markedUnits ?? left(null), left(null)), cookId, since: at, before: 0 })
+      clocks.push({ load, units: Math.min(markedUnits ?? left(null), left(null)), cookId, since: at, before: 0 })
     }
   }
-  return { loads: running.map((running) => clockOf(running, nowMs, limits)), waiting: left(null) }
+  return { loads: clocks.map((clock) => clockOf(clock, nowMs, limits)), waiting: left(null) }
 }
 
 function clockOf({ load, units, cookId, since, before }: Running, nowMs: number, limits: ColdLimits): ColdLoad {

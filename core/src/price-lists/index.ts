@@ -1,6 +1,6 @@
 /** Price lists of suppliers: what a line is, which column says what, reading and writing them. */
 export type { Article, ArticlePrice, PriceListLine } from './article.ts'
-export { article, articlePrice, priceFields, productName, sizeFields } from './article.ts'
+export { article, articlePrice, priceFields, productName } from './article.ts'
 export type { PriceMapping, RememberedMapping } from './columns.ts'
 export {
   fittingMappings,

@@ -27,6 +27,6 @@ export function readDocumentsAside(app: FastifyInstance, compute: Compute): void
 /** Weighings of a document beyond which it is worked out beside the server. */
 const FEW_WEIGHINGS = 500
 
-/** Whether a document has so many piles that it is read beside the server. */
+/** Whether a document has so many weighings that it is read beside the server. */
 export const isLong = ({ piles }: Pick<FabricationDocument, 'piles'>): boolean =>
   piles.reduce((sum, pile) => sum + (pile.pieces?.length ?? 1), 0) > FEW_WEIGHINGS

@@ -36,8 +36,8 @@ export async function namesOf(scope: Scope, kinds: readonly NamedKind[] = KINDS)
 }
 
 /** The name of a key; null for nobody. */
+/** The name of an id; the key itself where it is a name already; null where nobody said which. */
 export function nameOf(names: Names, kind: NamedKind, key: string): string
-/** The name that an id stands for; null where nobody said which, or it is not there any more. */
 export function nameOf(names: Names, kind: NamedKind, key: string | null): string | null
 export function nameOf(names: Names, kind: NamedKind, key: string | null): string | null {
   return key === null ? null : (names[kind].get(key) ?? key)

@@ -43,13 +43,13 @@ export function importDocument(
 const NO_NAMES: ResolvedNames = { item: null, style: null, supplierId: null, cookId: null }
 
 /** The same weights at the same prices; one that was changed since is not held against how it began. */
-function isSameRecord(known: FabricationState, sent: FabricationState): boolean {
+function isSameRecord(existing: FabricationState, sent: FabricationState): boolean {
   const contentOf = ({ record, facts }: FabricationState) => {
     const { item: _item, style: _style, meta: _meta, piles, ...document } = documentOf(record, facts)
     // What a pile is may have been known here, where the document did not say it.
     return { ...document, piles: piles.map(({ kind: _kind, ...pile }) => pile) }
   }
-  return known.record.version > 1 || isSameContent(contentOf(known), contentOf(sent))
+  return existing.record.version > 1 || isSameContent(contentOf(existing), contentOf(sent))
 }
 
 /** A piece of no weight would not be there when the record is read again. */
@@ -58,7 +58,7 @@ function refuseNothingWeighed(document: FabricationDocument): void {
   if (issues.length > 0) throw new Refusal('invalid-input', 'A piece weighs nothing.', { issues })
 }
 
-/** What is wrong with a document in which nothing was weighed; empty where something was. */
+/** Pieces of a document that weigh less than a milligram, each with its path; empty where there is none. */
 export function nothingWeighed({ piles }: FabricationDocument): { path: string; message: string }[] {
   return piles.flatMap((pile, index) =>
     (pile.pieces ?? []).flatMap((grams, place) =>

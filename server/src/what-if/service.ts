@@ -32,7 +32,7 @@ async function keep(scope: Scope, fabricationId: string, whatIf: WhatIf): Promis
   return store.whatIfs(scope, fabricationId)
 }
 
-/** Deletes a what-if and answers with those that are left; throws `not-found`. */
+/** Deletes a what-if, where it is there, and answers with those that are left. */
 export async function deleteWhatIf(scope: Scope, fabricationId: string, id: string): Promise<WhatIf[]> {
   await store.deleteWhatIf(scope, fabricationId, id)
   return store.whatIfs(scope, fabricationId)

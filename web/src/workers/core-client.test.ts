@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { expose } from 'comlink'
 import { openChannel } from '../../test/message-channels.ts'
 import { forecastAside, readPriceListAside, workAside } from './core-client.ts'
@@ -21,7 +22,10 @@ beforeAll(() =>
 
 const text = { csv: '', mapping: {} as never, context: {} as never, shown: 1 }
 const request = { model: {} as never, spreads: {} as never, draws: 10, seed: 0.1 }
-const soon = () => new Promise((resolve) => setTimeout(resolve, 20))
+/** Long enough for whatever is on its way through the channels to arrive. */
+const soon = async () => {
+  for (let turn = 0; turn < 20; turn++) await nextTurn()
+}
 
 test('each answer finds its own request, in whatever order they come', async () => {
   const answers: ((rows: number) => void)[] = []

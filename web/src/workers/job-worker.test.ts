@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises'
 import { expose } from 'comlink'
 import { openChannel } from '../../test/message-channels.ts'
 import { type JobEnd, JobWorkers } from './job-worker.ts'
@@ -35,7 +36,7 @@ const count: Run = async (steps, send) => {
   await Promise.all(arrived)
 }
 const until = async (is: () => boolean) => {
-  while (!is()) await new Promise((resolve) => setTimeout(resolve, 5))
+  while (!is()) await nextTurn()
 }
 const isOver = (messages: readonly (Step | JobEnd)[]) => ['done', 'failed'].includes(messages.at(-1)?.type ?? '')
 
@@ -66,7 +67,7 @@ test('one that is broken off is ended, and nothing comes of it any more', async 
   await until(() => messages.length > 1)
   breakOff()
   const there = messages.length
-  await new Promise((resolve) => setTimeout(resolve, 30))
+  for (let turn = 0; turn < 20; turn++) await nextTurn()
   expect([messages.length, ended]).toEqual([there, 1])
 })
 

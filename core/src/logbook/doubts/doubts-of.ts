@@ -33,13 +33,13 @@ export function doubtsOf(records: readonly DoubtRecord[], containers: readonly D
   }
   ofPiles.forEach(add)
   doubles(records).forEach(add)
-  for (const own of byStyle.values()) {
-    minutesOff(own).forEach(add)
-    for (const doubt of yieldsOff(own)) if (!doubted.has(doubt.id)) add(doubt)
+  for (const ofStyle of byStyle.values()) {
+    minutesOff(ofStyle).forEach(add)
+    for (const doubt of yieldsOff(ofStyle)) if (!doubted.has(doubt.id)) add(doubt)
   }
-  for (const own of byItem.values()) {
-    pricesOff(own).forEach(add)
-    weightsOff(own).forEach(add)
+  for (const ofItem of byItem.values()) {
+    pricesOff(ofItem).forEach(add)
+    weightsOff(ofItem).forEach(add)
   }
   return records.flatMap(({ id, settled }) => (doubts.get(id) ?? []).filter(({ kind }) => !settled.includes(kind)))
 }

@@ -37,8 +37,8 @@ export const explainCutMinutes = (
 })
 
 /** The formula of what is over: worth something, or paid to be taken away. */
-export const explainLeft = (product: string, count: number, number: number, isWorth: boolean): Explanation => ({
+export const explainLeft = (product: string, count: number, perOne: number, isWorth: boolean): Explanation => ({
   title: isWorth ? 'What is over is worth' : 'Thrown away',
   quantity: 'money',
-  expression: times(value(product, count, 'count'), value('each', number, 'money')),
+  expression: times(value(product, count, 'count'), value('each', perOne, 'money')),
 })

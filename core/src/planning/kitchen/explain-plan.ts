@@ -54,8 +54,8 @@ export function explainPlanCost(plan: OrderPlan, asked: AskedPlan, part: PlanCos
   const title = TITLES[part]
   const sum = (terms: readonly ReturnType<typeof value>[], note?: string): Explanation | null =>
     terms.length === 0 ? null : { title, quantity: 'money', expression: plus(...terms), ...(note ? { note } : {}) }
-  const priced = (name: string, count: number, number: number, quantity: Quantity = 'money') =>
-    times(value(name, count, 'count'), value('each', number, quantity))
+  const priced = (name: string, count: number, perOne: number, quantity: Quantity = 'money') =>
+    times(value(name, count, 'count'), value('each', perOne, quantity))
   switch (part) {
     case 'total': {
       const paid = (['wholes', 'ready', 'delivery', 'labour', 'consumables', 'disposal'] as const).flatMap((key) =>

@@ -294,12 +294,12 @@ function besideYield(
 function worthOfKilo(pile: FormPile): number {
   if (pile.class === 'primary') return pile.valuePerKg ?? 0
   const { name, class: of, valuePerKg, usedShare, processingPerKg } = pile
-  const known = {
+  const worth = {
     ...(valuePerKg === null ? {} : { valuePerKg }),
     ...(usedShare === null ? {} : { usedShare }),
     ...(processingPerKg === null ? {} : { processingPerKg }),
   }
-  return creditOf({ name, class: of, weight: GRAMS_PER_KILOGRAM, ...known }, GRAMS_PER_KILOGRAM, 'net')
+  return creditOf({ name, class: of, weight: GRAMS_PER_KILOGRAM, ...worth }, GRAMS_PER_KILOGRAM, 'net')
 }
 
 function readyOf(productId: string, form: ReadyForm, { wanted, lightPlates }: Asked): GoodsReady | null {

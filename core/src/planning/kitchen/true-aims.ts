@@ -29,7 +29,7 @@ export function trueAims(plans: PlansByAim, totalsOf: (plan: OrderPlan) => PlanT
       const first = found.find(({ plan }) => plan === planOfAim)
       if (!measure || !first) return [aim, planOfAim]
       const ranked = (of: (typeof found)[number]) => [of.totals.short, measure(of), of.plan.cost.total]
-      const best = found.reduce((known, entry) => (isBelow(ranked(entry), ranked(known)) ? entry : known), first)
+      const best = found.reduce((least, entry) => (isBelow(ranked(entry), ranked(least)) ? entry : least), first)
       return [aim, best.plan]
     }),
   )

@@ -117,15 +117,15 @@ const TAKES_WORDS = {
 const WhatIsTaken = ({ takes, onChange }: { takes: Takes; onChange: (takes: Takes) => void }) => (
   <fieldset className="form-actions">
     <legend className={mappingFieldsCss.mappingLegend}>What is taken</legend>
-    {(Object.keys(TAKES_WORDS) as Takes[]).map((other) => (
+    {(Object.keys(TAKES_WORDS) as Takes[]).map((kind) => (
       <Form.Check
-        key={other}
+        key={kind}
         type="radio"
         name="takes"
-        id={`takes-${other}`}
-        label={TAKES_WORDS[other]}
-        checked={takes === other}
-        onChange={() => onChange(other)}
+        id={`takes-${kind}`}
+        label={TAKES_WORDS[kind]}
+        checked={takes === kind}
+        onChange={() => onChange(kind)}
       />
     ))}
   </fieldset>

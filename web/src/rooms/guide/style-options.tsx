@@ -22,17 +22,17 @@ export function StyleOptions({ style, chosen, onChosen }: StyleOptionsProps) {
           <legend>{question}</legend>
           {style.options
             .find((other) => other.id === option)
-            ?.choices.map((other) => (
-              <label key={other.id}>
+            ?.choices.map((offered) => (
+              <label key={offered.id}>
                 <input
                   type="radio"
                   name={`option-${option}`}
-                  checked={other.id === choice.id}
-                  onChange={() => onChosen({ ...chosen, [option]: other.id })}
+                  checked={offered.id === choice.id}
+                  onChange={() => onChosen({ ...chosen, [option]: offered.id })}
                 />
                 <span>
-                  {format.words(other.name)} <span className="quiet">{format.words(other.why)}</span>
-                  <span className="quiet">{effectOf(style, other, format)}</span>
+                  {format.words(offered.name)} <span className="quiet">{format.words(offered.why)}</span>
+                  <span className="quiet">{effectOf(style, offered, format)}</span>
                 </span>
               </label>
             ))}

@@ -71,7 +71,7 @@ function Edge({ from, to }: { from: number; to: number }) {
   const { lengthUnit, lengthAmount } = useFormat()
   const { apart, longer, numbered } = STROKES[lengthUnit]
   const first = Math.ceil(from / apart)
-  const strokes = Array.from({ length: Math.floor(to / apart) - first + 1 }, (_, value) => first + value)
+  const strokes = Array.from({ length: Math.floor(to / apart) - first + 1 }, (_, index) => first + index)
   return strokes.map((stroke) => (
     <g key={stroke}>
       <line x1={stroke * apart} x2={stroke * apart} y1="12" y2={stroke % longer === 0 ? 17 : 15} />

@@ -20,12 +20,12 @@ interface StandOutProps {
 
 /** Members that get more or less than the others: `Marit 2.4 points more; Bruno 0.8 points less`. */
 export const StandOut = ({ groups, group, format }: StandOutProps) =>
-  groups.map((other, index) => {
-    const mean = other.yieldAgainstStyle?.mean ?? 0
+  groups.map((member, index) => {
+    const mean = member.yieldAgainstStyle?.mean ?? 0
     return (
-      <span key={other.key}>
+      <span key={member.key}>
         {index > 0 ? '; ' : ''}
-        <strong>{memberWords(group, other, format)}</strong>{' '}
+        <strong>{memberWords(group, member, format)}</strong>{' '}
         <MaybeOpened explanation={explainAgainst(mean)}>
           {`${format.number(Math.abs(mean) * 100, 1)} points`}
         </MaybeOpened>{' '}

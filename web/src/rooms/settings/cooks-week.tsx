@@ -67,7 +67,7 @@ function Skills({ cook, onChange }: { cook: Cook; onChange: (skills: Species[] |
           variant={skills.includes(skill) ? 'dark' : 'outline-dark'}
           aria-pressed={skills.includes(skill)}
           onClick={() => {
-            const next = SPECIES.filter((key) => skills.includes(key) !== (key === skill))
+            const next = SPECIES.filter((species) => skills.includes(species) !== (species === skill))
             onChange(next.length === SPECIES.length ? null : next)
           }}
         >

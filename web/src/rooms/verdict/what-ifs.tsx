@@ -38,7 +38,7 @@ export function WhatIfs({ record, documentWith, tryOut, whatIfs }: WhatIfsProps)
   const asked = search.get(BESIDE)?.split(',')
   const shown = (asked ? keptWhatIfs.filter((row) => asked.includes(row.id)) : keptWhatIfs).slice(0, MAX_BESIDE)
   const choose = (id: string, isIn: boolean) => {
-    const ids = shown.map((row) => row.id).filter((text) => text !== id)
+    const ids = shown.map((row) => row.id).filter((shownId) => shownId !== id)
     setSearch(
       (before) => {
         before.set(BESIDE, (isIn ? [...ids, id] : ids).join(','))

@@ -23,7 +23,7 @@ export default function ShareDialog({ bench, onClose }: ShareDialogProps) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(() => atWork(bench))
   const team = cooks.filter(({ id }) => chosen.has(id))
   const toggle = (id: string) =>
-    setChosen((before) => new Set(before.has(id) ? [...before].filter((text) => text !== id) : [...before, id]))
+    setChosen((before) => new Set(before.has(id) ? [...before].filter((chosenId) => chosenId !== id) : [...before, id]))
   const ways = [
     <TheirOwn key="own" live={live} team={team} onClose={onClose} />,
     <Line key="line" live={live} team={team} onClose={onClose} />,

@@ -39,16 +39,12 @@ export default function ContainerList({ bench, onClose }: ContainerListProps) {
               Nothing, or tared by hand
             </button>
           </li>
-          {containers.map((other) => (
-            <li key={other.id}>
-              <button type="button" aria-pressed={other.id === container?.id} onClick={() => pick(other.id)}>
-                {other.name} <span className="quiet">{format.weight(other.grams)}</span>
+          {containers.map((kept) => (
+            <li key={kept.id}>
+              <button type="button" aria-pressed={kept.id === container?.id} onClick={() => pick(kept.id)}>
+                {kept.name} <span className="quiet">{format.weight(kept.grams)}</span>
               </button>
-              <Button
-                variant="outline-dark"
-                aria-label={`Delete ${other.name}`}
-                onClick={() => remove.mutate(other.id)}
-              >
+              <Button variant="outline-dark" aria-label={`Delete ${kept.name}`} onClick={() => remove.mutate(kept.id)}>
                 Delete
               </Button>
             </li>
